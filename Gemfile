@@ -1,0 +1,42 @@
+# frozen_string_literal: true
+
+source "https://rubygems.org"
+
+ruby ">= 3.1"
+
+gem "zeitwerk", "~> 2.6"
+
+group :server do
+  gem "openapi_first", "~> 1.4.3"
+  gem "puma", "~> 6.4"
+  gem "rack", "~> 3.0"
+  gem "rackup", "~> 2.1"
+  gem "sequel", "~> 5.80"
+  gem "sinatra", "~> 4.0"
+  gem "sqlite3", "~> 1.7.3"
+end
+
+group :test do
+  gem "axe-core-rspec", "~> 4.9"
+  gem "capybara", "~> 3.40"
+  gem "pdf-reader", "~> 2.12"
+  gem "rack-test", "~> 2.1"
+  gem "rspec", "~> 3.13"
+  gem "selenium-webdriver", "~> 4.20"
+  gem "twitter_cldr", "~> 6.12"
+end
+
+group :style do
+  gem "rubocop", "~> 1.60", require: false
+  gem "rubocop-performance", require: false
+  gem "rubocop-rspec", require: false
+  gem "rubocop-sequel", require: false
+end
+
+# Ruby 3.1 brings these itself, or has them precompiled at these versions: a first install takes
+# seconds instead of minutes. JSON 3 breaks request bodies in openapi_first.
+gem "bigdecimal", "3.1.1"
+gem "json", "2.6.1"
+gem "nokogiri", "~> 1.17.2"
+gem "racc", "1.6.0"
+gem "rubocop-ast", "< 1.43"

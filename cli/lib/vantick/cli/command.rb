@@ -1,0 +1,35 @@
+# frozen_string_literal: true
+
+module Vantick
+  class CLI
+    # What all commands share: options, the times they are asked about, and a line for each object.
+    class Command
+      def initialize(input:, output:)
+        @input = input
+        @output = output
+      end
+
+      private
+
+      # @yieldparam parser [OptionParser]
+      # @return [Array<String>] what is left beside the options
+      def parse(arguments)
+        OptionParser.new do |parser|
+          parser.program_name = "vantick"
+          parser.version = Core::VERSION
+          yield parser if block_given?
+        end.parse(arguments)
+      end
+
+      # @return [Array<Core::DialTime>] the one named, or all 720
+      def times(words, all)
+        return Core::DialTime.all if all && words.empty?
+        raise UsageError, "give one time, such as 7:45, or --all" if all || words.length != 1
+
+        [Core::DialTime.parse(words.first)]
+      end
+
+      def line(object) = @output.puts(JSON.generate(object))
+    end
+  end
+end

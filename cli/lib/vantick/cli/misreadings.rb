@@ -1,0 +1,27 @@
+# frozen_string_literal: true
+
+module Vantick
+  class CLI
+    # `misreadings --task dial_to_words 7:45`: the wrong answers that each misreading leads to.
+    class Misreadings < Command
+      def run(arguments)
+        all = false
+        task = nil
+        words = parse(arguments) do |parser|
+          parser.on("--all") { all = true }
+          parser.on("--task TASK") { |id| task = Core::Task.find(id) }
+        end
+        raise UsageError, "name the task, such as --task dial_to_words" unless task
+
+        times(words, all).each { |time| line(time: time.digital, task: task.id, answers: answers(time, task)) }
+      end
+
+      private
+
+      def answers(time, task)
+        found = Core::Misreading.for(task).to_h { |misreading| [misreading.id, misreading.wrong_answers(time, task).map(&:to_s)] }
+        found.reject { |_, wrong| wrong.empty? }
+      end
+    end
+  end
+end

@@ -1,0 +1,93 @@
+# frozen_string_literal: true
+
+module Vantick
+  module Core
+    # Chooses times so that their answers tell misreadings apart: greedily, then by exchanges for as
+    # long as the sum rises, from a few beginnings. The same seed gives the same times.
+    class Chooser
+      # What is left of a pair's doubt after one time that keeps it apart (judgement).
+      UNTOLD = 0.25
+      # Beginnings tried, of which the best is kept (judgement: more gain under one per cent).
+      BEGINNINGS = 3
+      # Times chosen at once (judgement: more than a lesson ever needs).
+      MOST = 60
+
+      # @param step [Step]
+      # @param task [Task]
+      # @param count [Integer] how many times, 1..{MOST} and no more than the step has
+      # @param seed [Integer]
+      # @param avoid [Array<DialTime>] times rather not used, such as yesterday's
+      # @return [Choice]
+      # @raise [InvalidCount]
+      def self.choose(step:, task:, count:, seed: 0, avoid: [])
+        most = [MOST, step.pool.length].min
+        unless count.is_a?(Integer) && (1..most).cover?(count)
+          raise InvalidCount, "Choose 1 to #{most} times: #{count.inspect} cannot be chosen for #{step.name.downcase}."
+        end
+
+        telling = Telling.for(step, task)
+        Choice.new(telling, new(telling, Balance.new(step.pool, count, avoid), count, Random.new(seed)).times)
+      end
+
+      def initialize(telling, balance, count, random)
+        @telling = telling
+        @balance = balance
+        @count = count
+        @random = random
+      end
+
+      # @return [Array<DialTime>]
+      def times = Array.new(BEGINNINGS) { improve(begin_greedily) }.min_by { |times| rank(times) }
+
+      private
+
+      # Smaller is better: first what is wrong with the spread, then what the times cannot tell.
+      def rank(times) = [*@balance.faults(times), -@telling.worth(times).round(9)]
+
+      def begin_greedily
+        shuffled = @balance.pool.shuffle(random: @random).each_with_index.to_h
+        @count.times.reduce([]) do |chosen, _|
+          weights = weights(chosen)
+          chosen + [@balance.next_from(chosen).max_by { |time| [gain(time, weights), shuffled.fetch(time)] }]
+        end
+      end
+
+      # What another time adds that keeps a pair apart, by pair.
+      def weights(chosen)
+        chosen.flat_map { |time| @telling.apart(time) }.tally.transform_values { |separating| UNTOLD**separating }
+      end
+
+      def gain(time, weights) = @telling.apart(time).sum { |pair| weights.fetch(pair, 1.0) }
+
+      def improve(times)
+        best = rank(times)
+        loop do
+          better = exchanges(times).find { |other| (rank(other) <=> best).negative? } or return times
+          times = better
+          best = rank(times)
+        end
+      end
+
+      # Each time for another of the pool, and minutes between two of the times.
+      def exchanges(times) = replaced(times).lazy + crossed(times).lazy
+
+      # Only the few best in the place of each are tried: the others add less than what is taken out.
+      def replaced(times)
+        times.lazy.flat_map do |out|
+          rest = times - [out]
+          weights = weights(rest)
+          floor = gain(out, weights)
+          (@balance.pool - times).select { |time| gain(time, weights) > floor + 1e-9 }.map { |time| rest + [time] }
+        end
+      end
+
+      def crossed(times)
+        times.combination(2).lazy.filter_map do |one, other|
+          pair = [DialTime.at(one.hour, other.minute), DialTime.at(other.hour, one.minute)]
+          rest = times - [one, other]
+          rest + pair if pair.uniq.length == 2 && (pair & rest).empty?
+        end
+      end
+    end
+  end
+end

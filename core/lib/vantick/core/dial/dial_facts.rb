@@ -1,0 +1,17 @@
+# frozen_string_literal: true
+
+module Vantick
+  module Core
+    # Everything a dial says at a time, as a plain table row: for those who look it up and compute nothing.
+    module DialFacts
+      # @param time [DialTime]
+      # @return [Hash{Symbol => Object}] angles in degrees, minutes on the dial
+      def self.of(time)
+        { time: time.digital, hour_hand_degrees: time.hour_hand_degrees, minute_hand_degrees: time.minute_hand_degrees,
+          hour_passed: time.hour_passed, hour_ahead: time.hour_ahead, side: time.side,
+          minutes_past: time.minutes_past, minutes_to: time.minutes_to,
+          digital: time.digital, usual: Phrase.usual(time), words: Phrase.all(time) }
+      end
+    end
+  end
+end

@@ -1,0 +1,50 @@
+# frozen_string_literal: true
+
+module Vantick
+  module Core
+    # The root of what a caller can get wrong. The message says what to do; `field` names the input.
+    class Error < StandardError
+      # @return [Symbol] the name of the input at fault, such as `:time`
+      attr_reader :field
+
+      def initialize(message, field:)
+        super(message)
+        @field = field
+      end
+    end
+
+    # Not a time that a dial can show.
+    class InvalidTime < Error
+      def initialize(text, field: :time)
+        super("#{Core.excerpt(text)} is not a time: write hours 0 to 23 and minutes 00 to 59, such as 7:45.", field:)
+      end
+    end
+
+    # A name that is in none of the tables: a task, a step, a misreading.
+    class UnknownName < Error
+      def initialize(kind, name, known)
+        super("#{Core.excerpt(name)} is not a #{kind}: use one of #{known.join(', ')}.", field: kind.to_sym)
+      end
+    end
+
+    # More or fewer times asked for than there are.
+    class InvalidCount < Error
+      def initialize(message, field: :count) = super
+    end
+
+    # An answer too long to be an answer.
+    class AnswerTooLong < Error
+      def initialize(length, limit)
+        super("The answer has #{length} characters: an answer has at most #{limit}.", field: :answer)
+      end
+    end
+
+    # A data file that ships with core does not hold what it should: our mistake, not a caller's.
+    class InvalidData < StandardError; end
+
+    # Quotes what was given, shortened so that a message stays a line.
+    # @param text [Object]
+    # @return [String]
+    def self.excerpt(text) = text.to_s.scrub("?").then { |given| given.length > 40 ? "#{given[0, 40]}…" : given }.inspect
+  end
+end

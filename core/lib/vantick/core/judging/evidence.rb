@@ -1,0 +1,42 @@
+# frozen_string_literal: true
+
+module Vantick
+  module Core
+    # What some answers say of one misreading.
+    class Evidence
+      # @return [Misreading]
+      attr_reader :misreading
+      # @return [Integer] answers where it predicts something other than the right answer
+      attr_reader :chances
+      # @return [Integer] wrong answers that it predicts
+      attr_reader :hits
+      # @return [Integer] hits that no other misreading predicts
+      attr_reader :own_hits
+
+      # @param answers [Array<Marked>] blank and unreadable ones say nothing and are left out
+      # @return [Array<Evidence>] a piece for each misreading with a hit, own hits first
+      def self.from(answers)
+        telling = answers.select(&:telling?)
+        found = Misreading.all.map { |misreading| new(misreading, telling) }
+        found.select { |evidence| evidence.hits.positive? }.sort_by.with_index { |evidence, at| [*evidence.rank, at] }
+      end
+
+      def initialize(misreading, answers)
+        @misreading = misreading
+        @chances = answers.count { |answer| misreading.chance?(answer.time, answer.task) }
+        hit = answers.select { |answer| answer.misreadings.include?(misreading.id) }
+        @hits = hit.length
+        @own_hits = hit.count { |answer| answer.misreadings.one? }
+        freeze
+      end
+
+      # @return [Array] smaller comes first: most own hits, most hits, then the larger share of chances
+      def rank = [-own_hits, -hits, chances]
+
+      # Whether it is more than one chance agreement (judgement): an answer that nothing else explains,
+      # or two answers the same way.
+      # @return [Boolean]
+      def shown? = own_hits.positive? || hits >= 2
+    end
+  end
+end

@@ -1,0 +1,44 @@
+# frozen_string_literal: true
+
+module Vantick
+  module Core
+    # An answer with what was made of it.
+    class Marked
+      VERDICTS = %i[right right_other_words right_writing_slip misread unexplained unreadable blank].freeze
+      RIGHT = %i[right right_other_words right_writing_slip].freeze
+      # Verdicts that say nothing of how the child reads.
+      SILENT = %i[blank unreadable].freeze
+
+      # @return [Task]
+      attr_reader :task
+      # @return [DialTime] what the dial showed
+      attr_reader :time
+      # @return [Symbol] one of {VERDICTS}
+      attr_reader :verdict
+      # @return [Array<Symbol>] ids of all misreadings that predict exactly this answer
+      attr_reader :misreadings
+      # @return [String] what the answer was taken for; empty where it could not be read
+      attr_reader :read_as
+      # @return [Array<Symbol>] writing slips, some of {Given::SLIPS}
+      attr_reader :slips
+
+      def initialize(task:, time:, verdict:, misreadings: [], read_as: "", slips: [])
+        raise ArgumentError, "no verdict: #{verdict}" unless VERDICTS.include?(verdict)
+
+        @task = task
+        @time = time
+        @verdict = verdict
+        @misreadings = misreadings.dup.freeze
+        @read_as = read_as
+        @slips = slips.dup.freeze
+        freeze
+      end
+
+      # @return [Boolean]
+      def right? = RIGHT.include?(verdict)
+
+      # @return [Boolean] whether it says something of how the child reads
+      def telling? = !SILENT.include?(verdict)
+    end
+  end
+end

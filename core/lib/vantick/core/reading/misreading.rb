@@ -1,0 +1,71 @@
+# frozen_string_literal: true
+
+module Vantick
+  module Core
+    # One step of reading done wrongly, the same way each time: a fault that predicts the answers of a
+    # child who has it. After the idea of procedural bugs (Brown and Burton, "Diagnostic models for
+    # procedural bugs in basic mathematical skills", Cognitive Science 2, 1978; from memory).
+    class Misreading
+      TEXTS = %i[name does move lens child times].freeze
+      # A fault in one notation: at which step, at which times, and what the step then gives.
+      Fault = Struct.new(:step, :at, :bend, keyword_init: true)
+
+      # @return [Symbol] such as `:to_with_passed_hour`
+      attr_reader :id
+      # @return [Hash{Symbol => String, Array}] {TEXTS}, each written for its reader
+      attr_reader :texts
+
+      # @return [Array<Misreading>] all of them, in the order of the chain
+      def self.all = Catalogue.misreadings
+
+      # @param task [Task]
+      # @return [Array<Misreading>] those that can show in its answers
+      def self.for(task) = all.select { |misreading| misreading.shows_in?(task) }
+
+      # @param id [String, Symbol]
+      # @return [Misreading]
+      # @raise [UnknownName]
+      def self.find(id)
+        all.find { |misreading| misreading.id.to_s == id.to_s } || raise(UnknownName.new("misreading", id, all.map(&:id)))
+      end
+
+      # @param id [Symbol]
+      # @param texts [Hash] {TEXTS}
+      # @param faults [Hash{Symbol => Fault}] by notation
+      def initialize(id, texts, faults)
+        @id = id
+        @texts = texts
+        @faults = faults.freeze
+        freeze
+      end
+
+      # @return [Boolean]
+      def shows_in?(task) = @faults.key?(task.notation)
+
+      # @return [Array<DialTime>] the three times that show it best
+      def best_times = texts[:times].map { |time| DialTime.parse(time) }
+
+      # @param time [DialTime] what the dial shows
+      # @param task [Task]
+      # @return [Array<DialTime, Saying>] what a child who has it answers: its own answers where it
+      #   shows, the right answer where it does not
+      def predicted(time, task)
+        fault = @faults[task.notation]
+        answers = fault&.at&.call(time) ? bent(time, task, fault) : []
+        answers.empty? ? [task.right_answer(time)] : answers
+      end
+
+      # @return [Array<DialTime, Saying>] the wrong answers it leads to; none where it tells nothing
+      def wrong_answers(time, task)
+        predicted(time, task).reject { |answer| answer.time == time }
+      end
+
+      # @return [Boolean] whether an answer at this time could show it
+      def chance?(time, task) = wrong_answers(time, task).any?
+
+      private
+
+      def bent(time, task, fault) = Chain.for(task.notation).answers(time, at: fault.step, &fault.bend)
+    end
+  end
+end

@@ -1,0 +1,68 @@
+# frozen_string_literal: true
+
+module Vantick
+  module Core
+    # Reads an answer as people write it: digits, words, spoken digits, or a teacher's quick code.
+    # What could mean two things comes back as two; what means nothing comes back as none.
+    class AnswerReader
+      # Characters of an answer (judgement: the longest way of saying a time has 45).
+      LONGEST = 200
+      # Typed for a child's words by a teacher with many slips to enter: `qt8`, `20t8`, `8o`.
+      CODE = /\A(?:(?<count>[qh]|\d{1,2})\s*(?<side>[pt])\s*(?<hour>\d{1,2})|(?<whole>\d{1,2})\s*o)\z/
+      DAY_HALF = /(?<=[\d\s])[ap]\.?\s?m\.?\z/
+      APOSTROPHES = /[’‘`´]/
+      SPLIT_OCLOCK = /\b[o0]\s*['\s]\s*clock\b/
+
+      class << self
+        # @param text [String] the answer exactly as given
+        # @return [Array<Given>] every way to take it; empty where it cannot be read
+        # @raise [AnswerTooLong]
+        def read(text)
+          raise AnswerTooLong.new(text.length, LONGEST) if text.length > LONGEST
+
+          plain = tidy(text)
+          bare = plain.sub(DAY_HALF, "").strip
+          return whole_day(read_plain(bare)) if bare != plain
+
+          read_plain(plain)
+        end
+
+        # @param text [String]
+        # @return [Boolean] whether nothing was answered
+        def blank?(text) = tidy(text).empty?
+
+        private
+
+        def tidy(text)
+          text.scrub(" ").unicode_normalize(:nfkc).downcase.gsub(APOSTROPHES, "'").gsub(/[[:space:]]+/, " ").strip
+              .sub(/\s*[.,!?;]+\z/, "").gsub(SPLIT_OCLOCK) { |found| found.match?(/\s/) ? "oclock" : "o'clock" }
+        end
+
+        def read_plain(plain)
+          digits = DigitReader.read(plain)
+          return digits if digits.any?
+
+          code(plain) || WordReader.read(plain)
+        end
+
+        def whole_day(givens)
+          givens.map { |given| Given.new(given.saying, given.digits? ? :day : :name, given.slips) }
+        end
+
+        def code(plain)
+          found = CODE.match(plain) or return
+          return words(0, :oclock, found[:whole].to_i) if found[:whole]
+
+          count = { "q" => Saying::QUARTER, "h" => Saying::HALF }.fetch(found[:count]) { |number| number.to_i }
+          words(count, found[:side] == "p" ? :past : :to, found[:hour].to_i)
+        end
+
+        def words(count, side, hour)
+          [Given.new(Saying.new(count, side, hour), :words)]
+        rescue InvalidTime
+          []
+        end
+      end
+    end
+  end
+end

@@ -1,0 +1,44 @@
+# frozen_string_literal: true
+
+module Vantick
+  module Core
+    # Reads a time written in digits, with the slips that leave no doubt about it.
+    module DigitReader
+      SEPARATED = /\A(\d{1,2})\s?([:.,;\- ])\s?(\d{1,2})\z/
+      RUN_TOGETHER = /\A(\d{1,2})(\d{2})\z/
+
+      class << self
+        # @param plain [String] tidied text
+        # @return [Array<Given>] one, or none where this is no time in digits
+        def read(plain)
+          hour, minute, slips = parts(plain)
+          return [] unless hour && (0..23).cover?(hour) && (0..59).cover?(minute)
+
+          form = (1..12).cover?(hour) ? :clock : :day
+          [Given.new(Saying.past(DialTime.at(hour, minute)), form, slips)]
+        end
+
+        private
+
+        def parts(plain)
+          if (found = SEPARATED.match(plain))
+            separated(*found.captures)
+          elsif (found = RUN_TOGETHER.match(plain))
+            [found[1].to_i, found[2].to_i, [:run_together]]
+          end
+        end
+
+        # A single digit after the sign is a missing nought, `3:5` for 3:05; after a space alone it
+        # could as well be a count and an hour, so that is left to the words.
+        def separated(hour, sign, minute)
+          return if sign == " " && minute.length == 1
+
+          slips = []
+          slips << :separator unless sign == ":"
+          slips << :one_digit if minute.length == 1
+          [hour.to_i, minute.to_i, slips]
+        end
+      end
+    end
+  end
+end

@@ -1,0 +1,72 @@
+# frozen_string_literal: true
+
+require "did_you_mean"
+
+module Vantick
+  module Core
+    # The words an answer may use, and what each means, however it is spelled.
+    class Vocabulary
+      # What a written word was taken for.
+      # @!attribute kind [Symbol] `:number`, `:past`, `:to`, `:quarter`, `:half` and so on
+      # @!attribute value [Integer, nil] the number, where it is one
+      # @!attribute misspelled [Boolean] whether it was spelled another way than the word is
+      # @!attribute digits [Boolean] whether a number was written in digits
+      Word = Struct.new(:kind, :value, :misspelled, :digits, keyword_init: true)
+
+      # Wrong letters forgiven, by the length of the word as written (judgement): short words lie too
+      # close together to guess among.
+      FORGIVEN = { (0..3) => 0, (4..5) => 1, (6..20) => 2 }.freeze
+
+      def self.standard = @standard ||= new(DataFile.load("words"), NumberWords.standard)
+
+      # @param words [Hash] the table of words.yml
+      # @param numbers [NumberWords]
+      def initialize(words, numbers)
+        @exact = {}
+        words[:read].each { |kind, forms| forms.each { |form| @exact[form] = [kind, nil] } }
+        numbers.simple.each { |number, form| @exact[form] = [:number, number] }
+        @sounds = sounds(words[:sounds_like], numbers)
+        freeze
+      end
+
+      # @param written [String] one word, lower case
+      # @return [Word, nil] nothing where no word is near, or two meanings are equally near
+      def find(written)
+        meaning = @exact[written]
+        return word(meaning, false) if meaning
+
+        meaning = @sounds[written] || nearest(written)
+        meaning && word(meaning, true)
+      end
+
+      private
+
+      def word((kind, value), misspelled) = Word.new(kind:, value:, misspelled:).freeze
+
+      def sounds(table, numbers)
+        table.each_with_object({}) do |(name, forms), found|
+          number = numbers.simple.key(name.to_s)
+          forms.each { |form| found[form] = number ? [:number, number] : [name, nil] }
+        end
+      end
+
+      def nearest(written)
+        limit = FORGIVEN.find { |lengths, _| lengths.cover?(written.length) }&.last
+        return if limit.nil? || limit.zero?
+
+        near = candidates(written, limit)
+        meanings = near.select { |distance, _| distance == near.map(&:first).min }.map(&:last).uniq
+        meanings.first if meanings.one?
+      end
+
+      def candidates(written, limit)
+        @exact.filter_map do |form, meaning|
+          next if form.length < 4 || (form.length - written.length).abs > limit
+
+          distance = DidYouMean::Levenshtein.distance(written, form)
+          [distance, meaning] if distance <= limit
+        end
+      end
+    end
+  end
+end

@@ -1,0 +1,121 @@
+# frozen_string_literal: true
+
+module Vantick
+  module Core
+    # Reads a time said in words, numbers written in words or in digits, spelled somehow.
+    class WordReader
+      COUNTS = %i[quarter half number].freeze
+      SAID = { past: :past, to: :to }.freeze
+
+      # @param plain [String] tidied text
+      # @return [Array<Given>] none where a word means nothing here
+      def self.read(plain) = new(plain).read
+
+      def initialize(plain, vocabulary = Vocabulary.standard)
+        words = plain.gsub(/(?<=\d)(?=[a-z])|(?<=[a-z])(?=\d)/, " ").split(/[\s\-,.]+/).reject(&:empty?)
+        found = words.map { |word| number(word) || vocabulary.find(word) }
+        @known = words.any? && found.all?
+        @words = @known ? join_tens(found.reject { |word| word.kind == :filler }) : []
+        @slips = @words.any?(&:misspelled) ? [:spelling] : []
+      end
+
+      # @return [Array<Given>]
+      def read
+        return [] unless @known
+
+        named || oclock || with_side || without_side || spoken || []
+      end
+
+      private
+
+      def number(word)
+        Vocabulary::Word.new(kind: :number, value: word.to_i, digits: true) if word.match?(/\A\d{1,2}\z/)
+      end
+
+      # "twenty five" is one number.
+      def join_tens(words)
+        words.each_with_object([]) do |word, joined|
+          last = joined.last
+          if tens?(last) && word.kind == :number && !word.digits && (1..9).cover?(word.value)
+            joined[-1] = Vocabulary::Word.new(kind: :number, value: last.value + word.value,
+                                              misspelled: last.misspelled || word.misspelled)
+          else
+            joined << word
+          end
+        end
+      end
+
+      def tens?(word) = word&.kind == :number && !word.digits && [20, 30, 40, 50].include?(word.value)
+
+      def kinds = @kinds ||= @words.map(&:kind)
+
+      def named
+        return unless [%i[noon], %i[midnight], %i[number noon], %i[number midnight]].include?(kinds)
+        return if kinds.length == 2 && @words.first.value != 12
+
+        given(0, :oclock, 12, form: :name)
+      end
+
+      def oclock
+        given(0, :oclock, @words.first.value) if kinds == %i[number oclock]
+      end
+
+      def with_side
+        count, side, hour = parts(kinds.index { |kind| SAID.key?(kind) }) || homophone
+        given(count, side.kind == :number ? :to : side.kind, hour, slips: side.kind == :number ? [:spelling] : []) if hour
+      end
+
+      # "quarter two eight": the number in the place of the side is the word that sounds like it.
+      def homophone
+        place = (1...kinds.length).find { |at| @words[at].kind == :number && @words[at].value == 2 && !@words[at].digits }
+        parts(place) if place && place + 1 < kinds.length
+      end
+
+      def parts(place)
+        return unless place
+
+        count = count_in(kinds[0...place])
+        hour = hour_in(kinds[(place + 1)..], place + 1)
+        [count, @words[place], hour] if count && hour
+      end
+
+      def count_in(before)
+        return unless COUNTS.include?(before.first) && [[], [:minutes]].include?(before.drop(1))
+
+        { quarter: Saying::QUARTER, half: Saying::HALF }.fetch(before.first) { @words.first.value }
+      end
+
+      def hour_in(after, place)
+        @words[place].value if [%i[number], %i[number oclock]].include?(after)
+      end
+
+      # "quarter seven", "ten minutes four": the side is missing, so it may be either.
+      def without_side
+        place = kinds[1] == :minutes ? 2 : 1
+        count = count_in(kinds[0...place])
+        hour = hour_in(kinds[place..] || [], place)
+        return unless count && hour && side_missing?(count)
+
+        sides = kinds.first == :half ? [:past] : %i[past to]
+        sides.flat_map { |side| given(count, side, hour, slips: [:no_side]) }
+      end
+
+      # Two bare numbers are spoken digits, unless the first is no hour.
+      def side_missing?(count) = kinds.first != :number || kinds[1] == :minutes || (count > 12 && @words[1].value <= 12)
+
+      def spoken
+        hour, minute = @words.select { |word| word.kind == :number }.map(&:value)
+        return unless [%i[number number], %i[number zero number]].include?(kinds)
+        return unless (1..12).cover?(hour) && (kinds.length == 3 ? (1..9) : (10..59)).cover?(minute)
+
+        [Given.new(Saying.past(DialTime.at(hour, minute)), :spoken, @slips)]
+      end
+
+      def given(count, side, hour, form: :words, slips: [])
+        [Given.new(Saying.new(count, side, hour), form, @slips + slips)]
+      rescue InvalidTime
+        []
+      end
+    end
+  end
+end

@@ -1,0 +1,83 @@
+# frozen_string_literal: true
+
+RSpec.describe Vantick::Core::Chooser do
+  def choose(step_id, count, task_id: :dial_to_words, **more)
+    described_class.choose(step: step(step_id), task: task(task_id), count:, **more)
+  end
+
+  def spread(values, all) = all.map { |value| values.count(value) }.minmax.then { |fewest, most| most - fewest }
+
+  Vantick::Core::Step.with_times.product(Vantick::Core::Task.all, [1, 3, 5, 8, 12]).each do |step, task, count|
+    it "keeps the rules of choosing for #{count} of #{step.id}, #{task.id}" do
+      times = described_class.choose(step:, task:, count:, seed: count).times
+      sides = times.map(&:side)
+      expect(times.uniq.length).to eq(count)
+      expect(step.pool).to include(*times)
+      expect(times.map(&:hour).uniq.length).to eq(count)
+      expect(spread(times.map(&:minute), step.pool.map(&:minute).uniq)).to be <= 1
+      if count == 12 && step.pool.length == 12
+        expect(times).to match_array(step.pool)
+      else
+        expect(times).to all(satisfy { |shown| shown.gap_degrees >= 15 })
+      end
+      if step.pool.map(&:side).uniq.length > 1 && step.id != :quarters
+        expect([sides.count(:past), sides.count(:to)]).to all(be >= (count / 3))
+      end
+      expect(times).to include(satisfy(&:twelve_hour?)) if count >= 5 && step.id != :oclock
+      difficulty = times.map { |shown| Vantick::Core::Difficulty.of(shown) }
+      expect(difficulty).to eq(difficulty.sort)
+    end
+  end
+
+  it "gives the same times for the same seed, and others for others" do
+    expect(choose(:fives, 5, seed: 7).times).to eq(choose(:fives, 5, seed: 7).times)
+    expect((1..6).map { |seed| choose(:fives, 5, seed:).times }.uniq.length).to be > 3
+  end
+
+  it "avoids yesterday's times as long as others are left" do
+    yesterday = choose(:quarters, 5, seed: 1).times
+    expect(choose(:quarters, 5, seed: 1, avoid: yesterday).times & yesterday).to eq([])
+    expect(choose(:oclock, 5, avoid: step(:oclock).pool).times.length).to eq(5)
+  end
+
+  # The best of all subsets, by brute force on a small pool, as the outside judge.
+  it "comes within two per cent of the best of all subsets that are spread as well" do
+    pool = step(:quarters).pool.select { |shown| [1, 2, 4, 7, 10, 0].include?(shown.hour) }
+    task = task(:dial_to_words)
+    telling = Vantick::Core::Telling.new(pool, task)
+    balance = Vantick::Core::Balance.new(pool, 4, [])
+    best = pool.combination(4).select { |times| balance.faults(times).sum.zero? }.map { |times| telling.worth(times) }.max
+    5.times do |seed|
+      times = described_class.new(telling, balance, 4, Random.new(seed)).times
+      expect(balance.faults(times)).to all(eq(0))
+      expect(telling.worth(times)).to be_between(0.98 * best, best + 1e-9)
+    end
+  end
+
+  it "says what its times can tell: pairs told apart, and chances as marking would count them" do
+    choice = choose(:quarters, 5, seed: 2)
+    expect(choice.pairs_told_apart).to be_between(1, choice.pairs_possible)
+    choice.chances.each do |id, chances|
+      marked = choice.times.map { |shown| Vantick::Core::Marked.new(task: task(:dial_to_words), time: shown, verdict: :right) }
+      expect(Vantick::Core::Evidence.new(misreading(id), marked).chances).to eq(chances)
+    end
+    expect(choice.chances.keys).not_to include(:stops_at_five)
+  end
+
+  it "tells more pairs apart than times taken in order" do
+    telling = Vantick::Core::Telling.for(step(:minutes), task(:dial_to_words))
+    expect(telling.worth(choose(:minutes, 5).times)).to be > telling.worth(step(:minutes).pool.first(5)) + 10
+  end
+
+  it "names the misreadings it cannot show" do
+    expect(choose(:quarters, 1, seed: 1).untold).to eq(choose(:quarters, 1, seed: 1).chances.select { |_, n| n.zero? }.keys)
+    expect(choose(:quarters, 5).untold).to eq([])
+  end
+
+  it "refuses counts that cannot be" do
+    [0, -1, 13, 500, "5", nil, 2.5].each do |count|
+      expect { choose(:oclock, count) }.to raise_error(Vantick::Core::InvalidCount, /Choose 1 to 12 times/)
+    end
+    expect { step(:hands) }.to raise_error(Vantick::Core::UnknownName, /use one of hour_hand, oclock/)
+  end
+end

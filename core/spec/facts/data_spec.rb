@@ -1,0 +1,41 @@
+# frozen_string_literal: true
+
+RSpec.describe "the data files" do
+  let(:core) { Vantick::Core }
+
+  it "are frozen to the leaves" do
+    misreading(:hands_swapped).texts.each_value { |text| expect(text).to be_frozen }
+    expect(core::DataFile.load("words")[:read][:past].first).to be_frozen
+  end
+
+  it "refuse an entry with a gap, by its name" do
+    expect { core::DataFile.entries("tasks", required: %i[colour]) }
+      .to raise_error(core::InvalidData, "tasks.yml: dial_to_digital has no colour")
+  end
+
+  it "show each misreading with a lens there is, at three times of its own that tell it" do
+    lenses = core::DataFile.entries("lenses", required: %i[id name shows]).map { |lens| lens[:id] }
+    core::Misreading.all.each do |misreading|
+      expect(lenses).to include(misreading.texts[:lens])
+      expect(misreading.best_times.uniq.length).to eq(3)
+      task = core::Task.all.reverse.find { |one| misreading.shows_in?(one) }
+      expect(misreading.best_times.map { |shown| misreading.chance?(shown, task) }).to all(be(true)), misreading.id.to_s
+    end
+  end
+
+  it "speak to the child in one short sentence or two" do
+    core::Misreading.all.each { |one| expect(one.texts[:child].length).to be <= 90 }
+  end
+
+  # Common Core State Standards for Mathematics (2010), 2.MD.C.7 and 3.MD.A.1, and the national
+  # curriculum in England (2013), years 1 to 3; both from memory.
+  it "give the steps the times that published standards ask for" do
+    pool = ->(id) { step(id).pool.map(&:minute).uniq }
+    expect(pool[:oclock] + pool[:half_past]).to contain_exactly(0, 30)
+    expect(pool[:quarters]).to eq([0, 15, 30, 45])
+    expect(pool[:fives]).to eq((0..55).step(5).to_a)
+    expect(pool[:minutes]).to eq((0..59).to_a)
+    expect(pool[:fives_past] & pool[:fives_to]).to eq([])
+    expect(core::Step.with_times.map { |one| one.pool.length % 12 }).to all(eq(0))
+  end
+end

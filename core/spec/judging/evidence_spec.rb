@@ -1,0 +1,55 @@
+# frozen_string_literal: true
+
+RSpec.describe Vantick::Core::Evidence do
+  def evidence(*answers) = described_class.from(answers.map { |shown, text| mark("dial_to_words", shown, text) })
+
+  it "counts chances, hits and own hits" do
+    found = evidence(["7:45", "quarter to seven"], ["10:45", "quarter to ten"], ["3:15", "quarter past three"], ["12:45", "quarter to one"])
+    expect(found.map { |one| [one.misreading.id, one.chances, one.hits, one.own_hits] }).to eq([[:to_with_passed_hour, 3, 2, 2]])
+  end
+
+  it "shares a hit that two misreadings predict, and puts own hits first" do
+    found = evidence(["7:11", "ten past seven"], ["7:13", "twelve minutes past seven"])
+    expect(found.map { |one| [one.misreading.id, one.hits, one.own_hits] }).to eq([[:ticks_one_short, 2, 1], [:stops_at_five, 1, 0]])
+  end
+
+  it "leaves out what was not answered or could not be read" do
+    expect(evidence(["7:45", ""], ["7:45", "???"], ["7:45", "quarter to seven"]).first.chances).to eq(1)
+    expect(evidence(["7:45", "quarter to eight"])).to eq([])
+  end
+
+  # Planted misreadings, found again from the answers of a made-up child.
+  task = Vantick::Core::Task.find(:dial_to_words)
+  shown = Vantick::Core::Chooser.choose(step: Vantick::Core::Step.find(:minutes), task:, count: 12, seed: 3).times
+  Vantick::Core::Misreading.for(task).each do |planted|
+    it "finds #{planted.id} again where it was planted" do
+      child = Vantick::Core::SimulatedChild.new(misreadings: [planted], seed: 5)
+      found = described_class.from(shown.map { |one| Vantick::Core::Marker.mark(task:, time: one, text: child.answer(one, task)) })
+      expect(found.first.misreading).to eq(planted)
+      expect(found.first.hits).to eq(found.first.chances)
+    end
+  end
+
+  describe Vantick::Core::ClassEvidence do
+    let(:findings) do
+      described_class.new(
+        "Ada" => [mark("dial_to_words", "7:45", "quarter to seven")], "Bo" => [mark("dial_to_words", "4:45", "quarter to four")],
+        "Cy" => [mark("dial_to_words", "3:30", "half past four")], "Di" => [mark("dial_to_words", "3:30", "half past three")], "Ed" => []
+      )
+    end
+
+    it "names the misreading that most children show, and them" do
+      expect(findings.commonest).to have_attributes(misreading: misreading(:to_with_passed_hour), children: %w[Ada Bo], hits: 2, chances: 2)
+      expect(findings.shared.map { |one| one.children.length }).to eq([2, 1])
+    end
+
+    it "keeps a piece of evidence for each child, none for those who show nothing" do
+      expect(findings.by_child.transform_values(&:length)).to eq("Ada" => 1, "Bo" => 1, "Cy" => 1, "Di" => 0, "Ed" => 0)
+    end
+
+    it "has nothing to name where nothing was misread" do
+      expect(described_class.new("Di" => [mark("dial_to_words", "3:30", "half past three")]).commonest).to be_nil
+      expect(described_class.new({}).shared).to eq([])
+    end
+  end
+end

@@ -1,0 +1,67 @@
+# frozen_string_literal: true
+
+RSpec.describe Vantick::Core::Marker do
+  def judged(task_id, shown, text) = mark(task_id, shown, text).then { |marked| [marked.verdict, *marked.misreadings] }
+
+  it "finds every way of saying every time right, in both tasks" do
+    all_times.product(Vantick::Core::Task.all) do |shown, task|
+      ways = Vantick::Core::Phrase.all(shown) + [shown.digital]
+      verdicts = ways.map { |way| described_class.mark(task:, time: shown, text: way).verdict }
+      expect(verdicts - %i[right right_other_words]).to be_empty, "#{task.id} #{shown}"
+    end
+  end
+
+  # Each misreading's own answers, written down, are found to be its own: 720 times, both tasks.
+  it "finds every predicted wrong answer misread, by the misreading that predicts it" do
+    Vantick::Core::Task.all.product(Vantick::Core::Misreading.all, all_times.each_slice(7).map(&:first)) do |task, misreading, shown|
+      misreading.wrong_answers(shown, task).each do |answer|
+        marked = described_class.mark(task:, time: shown, text: answer.to_s)
+        expect([marked.verdict, marked.misreadings]).to match([:misread, include(misreading.id)]), "#{answer} at #{shown}"
+      end
+    end
+  end
+
+  {
+    ["dial_to_words", "7:45", "quarter to eight"] => [:right],
+    ["dial_to_words", "7:45", "15 to 8"] => [:right],
+    ["dial_to_words", "7:45", "qt8"] => [:right],
+    ["dial_to_words", "7:45", "quater to 8"] => [:right_writing_slip],
+    ["dial_to_words", "7:45", "quarter 8"] => [:right_writing_slip],
+    ["dial_to_words", "7:45", "45 past 7"] => [:right_other_words],
+    ["dial_to_words", "7:45", "7:45"] => [:right_other_words],
+    ["dial_to_words", "12:00", "noon"] => [:right_other_words],
+    ["dial_to_words", "7:45", "quarter to seven"] => %i[misread to_with_passed_hour],
+    ["dial_to_words", "7:45", "quater to seven"] => %i[misread to_with_passed_hour],
+    ["dial_to_words", "7:35", "thirty-five to eight"] => %i[misread past_count_with_to],
+    ["dial_to_words", "3:30", "half past four"] => %i[misread next_hour_early],
+    ["dial_to_words", "7:45", "ten past two"] => [:unexplained],
+    ["dial_to_words", "7:45", "dunno"] => [:unreadable],
+    ["dial_to_words", "7:45", " "] => [:blank],
+    ["dial_to_digital", "3:05", "3:05"] => [:right],
+    ["dial_to_digital", "3:05", "03:05"] => [:right],
+    ["dial_to_digital", "3:05", "3:5"] => [:right_writing_slip],
+    ["dial_to_digital", "3:05", "3.05"] => [:right_writing_slip],
+    ["dial_to_digital", "3:05", "15:05"] => [:right_other_words],
+    ["dial_to_digital", "3:05", "five past three"] => [:right_other_words],
+    ["dial_to_digital", "3:05", "3:50"] => %i[misread zero_misplaced],
+    ["dial_to_digital", "3:05", "3:01"] => %i[misread numeral_as_minutes],
+    ["dial_to_digital", "8:23", "8:20"] => %i[misread stops_at_five],
+    ["dial_to_digital", "6:05", "1:30"] => %i[misread hands_swapped],
+    ["dial_to_digital", "3:05", "25:99"] => [:unreadable]
+  }.each do |(task_id, shown, text), verdict|
+    it("judges #{text.inspect} at #{shown}, #{task_id}: #{verdict.join(' ')}") { expect(judged(task_id, shown, text)).to eq(verdict) }
+  end
+
+  it "lists every misreading that predicts an answer" do
+    expect(judged("dial_to_digital", "4:10", "4:05")).to eq(%i[misread fives_one_short])
+    expect(judged("dial_to_words", "4:55", "four o'clock")).to eq([:unexplained])
+    expect(judged("dial_to_digital", "2:13", "2:14")).to eq(%i[misread ticks_one_over])
+    expect(judged("dial_to_digital", "7:11", "7:10")).to eq(%i[misread stops_at_five ticks_one_short])
+  end
+
+  it "says what the answer was taken for, and which slips it had" do
+    expect(mark("dial_to_words", "7:45", "quater to 7")).to have_attributes(read_as: "quarter to seven", slips: [:spelling])
+    expect(mark("dial_to_words", "7:45", "quarter 7").read_as).to eq("quarter past seven or quarter to seven")
+    expect(mark("dial_to_digital", "7:45", "745")).to have_attributes(read_as: "7:45", slips: [:run_together])
+  end
+end

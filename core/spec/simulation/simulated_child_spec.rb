@@ -1,0 +1,25 @@
+# frozen_string_literal: true
+
+RSpec.describe Vantick::Core::SimulatedChild do
+  def answers(**how)
+    child = described_class.new(**how)
+    all_times.first(60).map { |shown| child.answer(shown, task(:dial_to_words)) }
+  end
+
+  it "answers the same for the same seed" do
+    how = { misreadings: [misreading(:sides_swapped)], consistency: 0.5, careless: 0.2 }
+    expect(answers(**how, seed: 4)).to eq(answers(**how, seed: 4))
+    expect(answers(**how, seed: 4)).not_to eq(answers(**how, seed: 5))
+  end
+
+  it "is right throughout without a misreading" do
+    expect(answers(seed: 1)).to eq(all_times.first(60).map { |shown| Vantick::Core::Phrase.usual(shown) })
+  end
+
+  it "shows its misreading about as often as it is consistent" do
+    verdicts = all_times.first(60).zip(answers(misreadings: [misreading(:to_with_passed_hour)], consistency: 0.5, seed: 9))
+                        .map { |shown, text| mark("dial_to_words", shown.to_s, text).verdict }
+    expect(verdicts.count(:misread)).to be_between(8, 22)
+    expect(verdicts.tally.keys).to contain_exactly(:right, :misread)
+  end
+end

@@ -1,0 +1,67 @@
+# frozen_string_literal: true
+
+RSpec.describe Vantick::Core::AnswerReader do
+  def read(text) = described_class.read(text).map { |given| [given.read_as, *given.slips].join(" ") }
+
+  it "reads every way of saying all 720 times back as that time, without a slip" do
+    all_times.each do |shown|
+      [shown.digital, *Vantick::Core::Phrase.all(shown)].each do |way|
+        givens = described_class.read(way)
+        expect(givens.map(&:time)).to eq([shown]), "#{way} for #{shown}"
+        expect(givens.flat_map(&:slips)).to be_empty
+      end
+    end
+  end
+
+  # How people write: common practice, no source.
+  {
+    "07:45" => "7:45", "19:45" => "7:45", "7.45" => "7:45 separator", "7 45" => "7:45 separator", "745" => "7:45 run_together",
+    "3:5" => "3:05 one_digit", "7:45pm" => "7:45", "7:45 a.m." => "7:45", "1159" => "11:59 run_together", " 7:45. " => "7:45",
+    "quarter to 8" => "quarter to eight", "qtr to eight" => "quarter to eight", "15 to 8" => "quarter to eight",
+    "fifteen minutes to eight o'clock" => "quarter to eight", "45 past 7" => "forty-five past seven",
+    "seven forty five" => "7:45", "seven oh five" => "7:05", "8 oclock" => "eight o'clock spelling",
+    "8 o’clock" => "eight o'clock", "8 o clock" => "eight o'clock spelling", "noon" => "twelve o'clock",
+    "QUARTER PAST THREE" => "quarter past three", "it's a quarter past 3!" => "quarter past three",
+    "twenty five to four" => "twenty-five to four", "quater past 3" => "quarter past three spelling",
+    "harf past three" => "half past three spelling", "quarter too eight" => "quarter to eight spelling",
+    "ten two eight" => "ten to eight spelling", "forteen past tree" => "fourteen minutes past three spelling",
+    "ten after four" => "ten past four", "ten till four" => "ten to four",
+    "qp7" => "quarter past seven", "hp7" => "half past seven", "qt8" => "quarter to eight", "20t8" => "twenty to eight",
+    "12p3" => "twelve minutes past three", "8o" => "eight o'clock", "half 3" => "half past three no_side"
+  }.each do |written, taken|
+    it("takes #{written.inspect} for #{taken}") { expect(read(written)).to eq([taken]) }
+  end
+
+  it "gives both sides where the side is missing" do
+    expect(read("quarter 8")).to eq(["quarter past eight no_side", "quarter to eight no_side"])
+    expect(read("20 8")).to eq(["twenty past eight no_side", "twenty to eight no_side"])
+    expect(read("ten minutes 4").length).to eq(2)
+  end
+
+  it "reads nothing where nothing can be meant" do
+    ["25:99", "7:75", "7:", ":45", "banana", "past", "quarter", "ten eight", "quarter past past 3", "99t8", "qt13", "8 9 10",
+     "fifty-five past thirteen", "ten past", "'; drop table", "\u0000", "½ past 3", "3:45:10"].each do |text|
+      expect(read(text)).to eq([]), text
+    end
+  end
+
+  it "never guesses between two words equally near" do
+    expect(read("fine past three")).to eq([])
+  end
+
+  it "takes what is not UTF-8 and full-width digits without failing" do
+    expect(read("７：４５")).to eq(["7:45"])
+    expect(read("7:45\xFF")).to eq(["7:45"])
+  end
+
+  it "tells nothing answered from something that cannot be read" do
+    expect(["", "  ", "\n", "\u00A0"].map { |text| described_class.blank?(text) }).to all(be(true))
+    expect(described_class.blank?("?")).to be(true)
+    expect(described_class.blank?("x")).to be(false)
+  end
+
+  it "refuses 10,000 characters and takes 200" do
+    expect { read("7" * 10_000) }.to raise_error(Vantick::Core::AnswerTooLong, /10000 characters.*at most 200/)
+    expect(read("x" * 200)).to eq([])
+  end
+end
