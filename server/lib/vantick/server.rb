@@ -1,0 +1,43 @@
+# frozen_string_literal: true
+
+require "json"
+require "logger"
+require "time"
+require "openapi_first"
+require "rack"
+require "rack/deflater"
+require "sequel"
+require "sinatra/base"
+require "vantick/core"
+
+module Vantick
+  # The way from the browser to the core and the store: a JSON API described by openapi.yaml.
+  module Server
+    ROOT = File.expand_path("../..", __dir__)
+
+    LOADER = Zeitwerk::Loader.new.tap do |loader|
+      loader.tag = "vantick-server"
+      loader.push_dir("#{__dir__}/server", namespace: Server)
+      loader.setup
+    end
+
+    # @param store [Store::Database]
+    # @param web [String] the folder of the built front end
+    # What never changes is checked against the contract by the specs, all else at each response.
+    # @return [#call] the whole application
+    def self.app(store:, web: File.expand_path("../web/dist", ROOT))
+      Rack::Builder.app do
+        use Rack::Deflater, if: ->(_env, _status, _headers, body) { !body.respond_to?(:to_path) || File.size(body.to_path) > 1024 }
+        use WebFiles, web
+        use Api::BodyLimit
+        use OpenapiFirst::Middlewares::RequestValidation, spec: Api::Contract.definition, error_response: Api::Refusal
+        use Api::Facts
+        use OpenapiFirst::Middlewares::ResponseValidation, spec: Api::Contract.definition
+        use Api::WithStore, store
+        use Api::Classes
+        use Api::Checks
+        run Api::Answers
+      end
+    end
+  end
+end

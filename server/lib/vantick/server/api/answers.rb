@@ -1,0 +1,32 @@
+# frozen_string_literal: true
+
+module Vantick
+  module Server
+    module Api
+      # Answers come in one at a time, are marked by core, and stay.
+      class Answers < Base
+        post "/api/checks/:check_id/answers" do
+          check = store.checks.find(input[:check_id])
+          item = item_of(check)
+          child_of(check)
+          text = sent[:answer].scrub("\uFFFD")
+          marked = Core::Marker.mark(task: Core::Task.find(check[:task]), time: Core::DialTime.parse(item[:time]), text:)
+          given = { uuid: sent[:id], item_id: item[:id], child_id: sent[:child_id], answer: text }
+          answer, new = store.answers.add(given, marked, answered_at: now)
+          answer_json(answer, code: new ? 201 : 200)
+        end
+
+        private
+
+        def item_of(check)
+          check[:items].find { |item| item[:id] == sent[:item_id] } || unfit("This clock is not one of the check's.", :item_id)
+        end
+
+        def child_of(check)
+          children = store.classes.children(check[:class_id])
+          children.find { |child| child[:id] == sent[:child_id] } || unfit("This child is not in the check's class.", :child_id)
+        end
+      end
+    end
+  end
+end

@@ -1,0 +1,48 @@
+# frozen_string_literal: true
+
+module Vantick
+  module Server
+    module Api
+      # What the parts of the API share: typed input, JSON out, and errors as problem details.
+      class Base < Sinatra::Base
+        disable :static, :logging, :dump_errors
+        set :show_exceptions, false
+        set :raise_errors, false
+        set :host_authorization, { permitted_hosts: [] }
+
+        error(Core::Error) { |e| refuse(422, e.message, e.field) }
+        error(Store::Missing) { |e| refuse(404, e.message, e.field) }
+        error(Store::Answers::IdTaken) { refuse(409, "This id was used for another answer: make a new one.", :id) }
+        error(StandardError) do |e|
+          request.logger&.error("#{e.class} in #{request.request_method} #{request.path_info}: #{e.backtrace&.first}")
+          refuse(500, "Nothing you typed is at fault. Try again; if it happens again, start Vantick anew.", nil)
+        end
+
+        private
+
+        # @return [Core::Error] for what only the server can judge
+        def unfit(message, field) = raise(Core::Error.new(message, field:))
+
+        def refuse(status, detail, field)
+          code, headers, body = Problem.new(status, detail, field:).to_a
+          halt code, headers, body
+        end
+
+        def store = env.fetch(WithStore::KEY)
+
+        # @return [Hash{Symbol => Object}] parameters of path and query, or the body, typed as the contract says
+        def input = env[OpenapiFirst::REQUEST].params.transform_keys(&:to_sym)
+
+        def sent = env[OpenapiFirst::REQUEST].body.transform_keys(&:to_sym)
+
+        def now = Time.now.utc.iso8601
+
+        def answer_json(object, code: 200)
+          content_type :json
+          status code
+          JSON.generate(object)
+        end
+      end
+    end
+  end
+end

@@ -1,0 +1,55 @@
+# frozen_string_literal: true
+
+module Vantick
+  module Server
+    module Api
+      # Checks of a class: their times, and what their answers say.
+      class Checks < Base
+        # Clocks on a slip (judgement: more do not fit on half a page).
+        MOST_ITEMS = 12
+
+        get("/api/classes/:class_id/choice") { answer_json(View.choice(choose(input[:class_id], input))) }
+
+        get "/api/classes/:class_id/checks" do
+          children = store.classes.find(input[:class_id])[:children]
+          checks = store.checks.all(input[:class_id], limit: input.fetch(:limit, 30))
+          standing = store.answers.standing(checks.map { |check| check[:id] })
+          answer_json({ checks: checks.map { |check| View.summary(check, children, standing.fetch(check[:id], [])) } })
+        end
+
+        post "/api/classes/:class_id/checks" do
+          class_id = input[:class_id]
+          choice = choose(class_id, sent)
+          check = store.checks.add(class_id:, step: sent[:step], task: sent[:task], times: choice.times.map(&:to_s), made_at: now)
+          answer_json(View.check(check, store.classes.children(class_id), []), code: 201)
+        end
+
+        get "/api/checks/:check_id" do
+          check = store.checks.find(input[:check_id])
+          answer_json(View.check(check, store.classes.children(check[:class_id]), standing(check)))
+        end
+
+        get "/api/checks/:check_id/findings" do
+          check = store.checks.find(input[:check_id])
+          answer_json(View.findings(check, store.classes.children(check[:class_id]), standing(check)))
+        end
+
+        private
+
+        def standing(check) = store.answers.standing([check[:id]]).fetch(check[:id], [])
+
+        def choose(class_id, wanted)
+          unfit("This class has no children yet: add them first.", :class_id) if store.classes.find(class_id)[:children].empty?
+
+          step = Core::Step.find(wanted[:step])
+          task = Core::Task.find(wanted[:task])
+          most = [MOST_ITEMS, step.pool.length].min
+          raise Core::InvalidCount, "A check has 1 to #{most} clocks." unless (1..most).cover?(wanted[:count])
+
+          avoid = store.checks.last_times(class_id).map { |time| Core::DialTime.parse(time) }
+          Core::Chooser.choose(step:, task:, count: wanted[:count], seed: wanted[:seed], avoid:)
+        end
+      end
+    end
+  end
+end

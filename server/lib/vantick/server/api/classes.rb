@@ -1,0 +1,31 @@
+# frozen_string_literal: true
+
+module Vantick
+  module Server
+    module Api
+      # Classes of children.
+      class Classes < Base
+        get("/api/classes") { answer_json({ classes: store.classes.all }) }
+
+        post "/api/classes" do
+          names = sent[:children].map { |name| tidy(name) }
+          name = tidy(sent[:name])
+          unfit("Give the class a name.", :name) if name.empty?
+          check_names(names)
+          answer_json(store.classes.add(name:, school: tidy(sent.fetch(:school, "")), names:, made_at: now), code: 201)
+        end
+
+        private
+
+        def tidy(text) = text.scrub("").gsub(/[[:space:][:cntrl:]]+/, " ").strip
+
+        def check_names(names)
+          unfit("Name number #{names.index('') + 1} is empty.", :children) if names.include?("")
+
+          twice = names.tally.find { |_, count| count > 1 }&.first
+          unfit("Two children are called #{twice}: tell them apart with a letter, such as #{twice} K.", :children) if twice
+        end
+      end
+    end
+  end
+end

@@ -1,0 +1,29 @@
+# frozen_string_literal: true
+
+module Vantick
+  module Server
+    module Api
+      # An error as problem details (RFC 9457), with the field it belongs to.
+      class Problem
+        CONTENT_TYPE = "application/problem+json"
+        TITLES = { 400 => "This cannot be taken", 404 => "Not found", 405 => "Not possible here", 409 => "Already taken",
+                   413 => "Too much at once", 415 => "JSON only", 422 => "This cannot be taken",
+                   500 => "Vantick made a mistake" }.freeze
+
+        def initialize(status, detail, field: nil)
+          @status = status
+          @detail = detail
+          @field = field
+        end
+
+        # @return [Hash]
+        def to_h
+          { type: "about:blank", title: TITLES.fetch(@status), status: @status, detail: @detail, field: @field&.to_s }
+        end
+
+        # @return [Array] a Rack response
+        def to_a = [@status, { "content-type" => CONTENT_TYPE }, [JSON.generate(to_h)]]
+      end
+    end
+  end
+end

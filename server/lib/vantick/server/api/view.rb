@@ -1,0 +1,75 @@
+# frozen_string_literal: true
+
+module Vantick
+  module Server
+    module Api
+      # What is kept and what core found, as the contract describes it.
+      module View
+        SUMMARY = %i[id class_id step task made_at].freeze
+
+        class << self
+          # @param choice [Core::Choice]
+          def choice(choice)
+            { times: choice.times.map(&:to_s), pairs_told_apart: choice.pairs_told_apart, pairs_possible: choice.pairs_possible,
+              chances: choice.chances }
+          end
+
+          # @param check [Hash] as kept, with its items
+          # @param children [Array<Hash>]
+          # @param answers [Array<Hash>] those that stand
+          def summary(check, children, answers)
+            given = answers.reject { |answer| answer[:verdict] == "blank" }
+            { **check.slice(*SUMMARY), items: check[:items].length, children: children.length, answers: given.length,
+              answered: given.map { |answer| answer[:child_id] }.uniq.length,
+              unreadable: given.count { |answer| answer[:verdict] == "unreadable" } }
+          end
+
+          def check(check, children, answers)
+            task = Core::Task.find(check[:task])
+            { **check.slice(*SUMMARY), children: children.map { |child| child.slice(:id, :name) }, answers:,
+              items: check[:items].map { |item| { **item, right: task.right_answer(time(item)).to_s } },
+              choice: choice(Core::Choice.new(Core::Telling.for(Core::Step.find(check[:step]), task), check[:items].map { |item| time(item) })) }
+          end
+
+          def findings(check, children, answers)
+            by_child = marked_by_child(check, children, answers)
+            evidence = Core::ClassEvidence.new(by_child)
+            { check_id: check[:id], shared: evidence.shared.map { |shared| shared(shared) },
+              children: children.map { |child| child_findings(child, by_child.fetch(child[:id]), evidence.by_child.fetch(child[:id])) } }
+          end
+
+          private
+
+          def time(item) = Core::DialTime.parse(item[:time])
+
+          def marked_by_child(check, children, answers)
+            task = Core::Task.find(check[:task])
+            times = check[:items].to_h { |item| [item[:id], time(item)] }
+            given = answers.group_by { |answer| answer[:child_id] }
+            children.to_h do |child|
+              [child[:id], given.fetch(child[:id], []).map { |answer| marked(answer, task, times.fetch(answer[:item_id])) }]
+            end
+          end
+
+          def marked(answer, task, time)
+            Core::Marked.new(task:, time:, verdict: answer[:verdict].to_sym, misreadings: answer[:misreadings].map(&:to_sym))
+          end
+
+          def child_findings(child, marked, evidence)
+            { child_id: child[:id], name: child[:name], answered: marked.count { |one| one.verdict != :blank },
+              right: marked.count(&:right?), evidence: evidence.map { |piece| piece(piece) } }
+          end
+
+          def piece(evidence)
+            { misreading: evidence.misreading.id, chances: evidence.chances, hits: evidence.hits, own_hits: evidence.own_hits,
+              shown: evidence.shown? }
+          end
+
+          def shared(shared)
+            { misreading: shared.misreading.id, child_ids: shared.children, hits: shared.hits, chances: shared.chances }
+          end
+        end
+      end
+    end
+  end
+end

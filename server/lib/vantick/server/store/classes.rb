@@ -1,0 +1,52 @@
+# frozen_string_literal: true
+
+module Vantick
+  module Server
+    module Store
+      # Classes and their children.
+      class Classes
+        LIMIT = 100
+
+        def initialize(database)
+          @db = database
+        end
+
+        # @return [Array<Hash>] newest first, each with its children
+        def all
+          classes = @db[:classes].reverse(:id).limit(LIMIT).all
+          children = @db[:children].where(class_id: classes.map { |row| row[:id] }).order(:class_id, :position).all.group_by { |row| row[:class_id] }
+          classes.map { |row| described(row, children.fetch(row[:id], [])) }
+        end
+
+        # @param id [Integer]
+        # @return [Hash]
+        # @raise [Missing]
+        def find(id)
+          row = @db[:classes].first(id:) || raise(Missing.new("class", id))
+          described(row, children(id))
+        end
+
+        # @return [Array<Hash>] in the order of the register
+        def children(class_id) = @db[:children].where(class_id:).order(:position).all
+
+        # @param names [Array<String>] first names or aliases
+        # @return [Hash] the class made
+        def add(name:, school:, names:, made_at:, made_up: false)
+          @db.transaction do
+            id = @db[:classes].insert(name:, school:, made_up: made_up ? 1 : 0, made_at:)
+            rows = names.each_with_index.map { |child, position| { class_id: id, name: child, position: } }
+            @db[:children].multi_insert(rows)
+            find(id)
+          end
+        end
+
+        private
+
+        def described(row, children)
+          { id: row[:id], name: row[:name], school: row[:school], made_up: row[:made_up] == 1,
+            children: children.map { |child| child.slice(:id, :name) } }
+        end
+      end
+    end
+  end
+end

@@ -1,0 +1,25 @@
+# frozen_string_literal: true
+
+module Vantick
+  module Server
+    # Serves the built front end; every address that is not the API's gets its first page.
+    class WebFiles
+      # Names under assets change with their content.
+      FOREVER = "public, max-age=31536000, immutable"
+
+      def initialize(app, folder)
+        @app = app
+        @files = Rack::Files.new(folder)
+      end
+
+      def call(env)
+        path = env["PATH_INFO"]
+        return @app.call(env) if path.start_with?("/api/") || !%w[GET HEAD].include?(env["REQUEST_METHOD"])
+
+        asset = path.start_with?("/assets/") || path == "/favicon.svg"
+        status, headers, body = @files.call(asset ? env : { **env, "PATH_INFO" => "/index.html" })
+        [status, { **headers, "cache-control" => path.start_with?("/assets/") ? FOREVER : "no-cache" }, body]
+      end
+    end
+  end
+end
