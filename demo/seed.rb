@@ -1,0 +1,70 @@
+# frozen_string_literal: true
+
+require "securerandom"
+require "yaml"
+require "vantick/server"
+
+module Vantick
+  # The made-up school: a class with a story, told by simulated children from a fixed seed.
+  class Demo
+    TABLE = YAML.safe_load_file(File.join(__dir__, "curlew.yml"), symbolize_names: true).freeze
+    HOUR = 3600
+    DAY = 24 * HOUR
+
+    # @param store [Server::Store::Database]
+    # @param now [Time] the checks lie some days before it
+    def initialize(store, now:)
+      @store = store
+      @now = now
+    end
+
+    # Does nothing where there is a class already.
+    # @return [Boolean] whether the class was made
+    def seed
+      return false if @store.classes.all.any?
+
+      @store.db.transaction do
+        made_at = at(TABLE[:checks].map { |check| check[:days_ago] }.max + 1)
+        @class = @store.classes.add(name: TABLE[:name], school: TABLE[:school], names: TABLE[:children], made_at:, made_up: true)
+        TABLE[:checks].each { |check| give(check) }
+      end
+      true
+    end
+
+    private
+
+    def at(days_ago) = (@now - (days_ago * DAY)).utc.iso8601
+
+    def give(plan)
+      task = Core::Task.find(plan[:task])
+      choice = Core::Chooser.choose(step: Core::Step.find(plan[:step]), task:, count: plan[:count], seed: TABLE[:seed])
+      times = choice.times.map(&:to_s)
+      check = @store.checks.add(class_id: @class[:id], step: plan[:step], task: plan[:task], times:, made_at: at(plan[:days_ago]))
+      present = @class[:children].reject { |child| plan[:away].include?(child[:name]) }
+      present.each { |child| answer(child, check, task, plan) }
+    end
+
+    def answer(child, check, task, plan)
+      simulated = simulated(child)
+      check[:items].each.with_index(1) do |item, number|
+        time = Core::DialTime.parse(item[:time])
+        text = written(child, number, simulated.answer(time, task), plan)
+        given = { uuid: SecureRandom.uuid, item_id: item[:id], child_id: child[:id], answer: text }
+        @store.answers.add(given, Core::Marker.mark(task:, time:, text:), answered_at: at(plan[:days_ago]))
+      end
+    end
+
+    def simulated(child)
+      planted = TABLE[:misreadings].select { |_, names| names.include?(child[:name]) }.keys
+      Core::SimulatedChild.new(misreadings: planted.map { |id| Core::Misreading.find(id) }, seed: TABLE[:seed] + child[:id],
+                               **TABLE.slice(:consistency, :careless))
+    end
+
+    def written(child, number, text, plan)
+      scrawled, instead = plan.dig(:scrawls, child[:name].to_sym)
+      return instead if scrawled == number
+
+      TABLE[:spells].fetch(child[:name].to_sym, {}).reduce(text) { |spelled, (word, spelling)| spelled.gsub(word.to_s, spelling) }
+    end
+  end
+end

@@ -1,0 +1,52 @@
+import createClient from "openapi-fetch";
+import type { components, paths } from "./schema";
+
+type Schemas = components["schemas"];
+export type DialFacts = Schemas["DialFacts"];
+export type Catalogue = Schemas["Catalogue"];
+export type MisreadingTexts = Catalogue["misreadings"][number];
+export type SchoolClass = Schemas["SchoolClass"];
+export type Child = Schemas["Child"];
+export type Choice = Schemas["Choice"];
+export type CheckSummary = Schemas["CheckSummary"];
+export type Check = Schemas["Check"];
+export type Item = Check["items"][number];
+export type Answer = Schemas["Answer"];
+export type Findings = Schemas["Findings"];
+export type ProblemDetails = Schemas["Problem"];
+
+/** The server's API, typed by its contract. */
+export const api = createClient<paths>({ baseUrl: "" });
+
+/** What the server refused, with the field it belongs to, or that it could not be reached at all. */
+export class Refused extends Error {
+  constructor(
+    readonly field: string | null,
+    message: string,
+    readonly status: number,
+  ) {
+    super(message);
+  }
+
+  /** Whether trying the same again can help. */
+  get passing(): boolean {
+    return this.status === 0 || this.status >= 500;
+  }
+}
+
+/** The data of a response, or a Refused that says what to do. */
+export async function asked<T>(request: Promise<{ data?: T; error?: ProblemDetails }>): Promise<T> {
+  let response: { data?: T; error?: ProblemDetails };
+  try {
+    response = await request;
+  } catch {
+    throw new Refused(null, "Vantick does not answer. Is it still running? Nothing typed is lost.", 0);
+  }
+  if (response.data !== undefined) return response.data;
+  const problem = response.error;
+  throw new Refused(
+    problem?.field ?? null,
+    problem?.detail ?? "Vantick gave no answer.",
+    problem?.status ?? 500,
+  );
+}

@@ -1,0 +1,2 @@
+export * from "./client";
+export { useFacts } from "./facts";

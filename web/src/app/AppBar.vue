@@ -1,0 +1,134 @@
+<script setup lang="ts">
+import { useClasses } from "@/class";
+
+const classes = useClasses();
+const places = [
+  { name: "show", text: "Show", within: ["show"] },
+  { name: "checks", text: "Check", within: ["checks", "new-check", "check", "slips"] },
+  { name: "class", text: "Class", within: ["class"] },
+];
+</script>
+
+<template>
+  <header class="bar">
+    <RouterLink class="brand" :to="{ name: 'home' }">
+      <img src="/favicon.svg" alt="" width="26" height="26" />
+      Vantick
+    </RouterLink>
+    <nav aria-label="Parts of Vantick">
+      <RouterLink
+        v-for="place in places"
+        :key="place.name"
+        :to="{ name: place.name }"
+        :class="{ here: place.within.includes(String($route.name)) }"
+        :aria-current="place.within.includes(String($route.name)) ? 'page' : undefined"
+      >
+        {{ place.text }}
+      </RouterLink>
+    </nav>
+    <BDropdown v-if="classes.current" variant="link" class="class-menu" placement="bottom-end" no-caret>
+      <template #button-content>
+        <strong>{{ classes.current.name }}</strong>
+        <span v-if="classes.current.school" class="school">&nbsp;· {{ classes.current.school }}</span>
+        <i class="bi bi-chevron-down" aria-hidden="true"></i>
+      </template>
+      <BDropdownItemButton
+        v-for="one in classes.all"
+        :key="one.id"
+        :active="one.id === classes.current.id"
+        @click="classes.choose(one.id)"
+      >
+        {{ one.name }}
+      </BDropdownItemButton>
+      <BDropdownDivider />
+      <BDropdownItem :to="{ name: 'new-class' }">New class…</BDropdownItem>
+    </BDropdown>
+    <RouterLink v-else class="new" :to="{ name: 'new-class' }">New class</RouterLink>
+  </header>
+</template>
+
+<style scoped lang="scss">
+.bar {
+  display: grid;
+  grid-template-columns: 1fr auto 1fr;
+  align-items: center;
+  gap: 1rem;
+  height: var(--v-bar);
+  padding: 0 1.75rem;
+  border-bottom: 1px solid var(--v-line);
+}
+
+.brand {
+  display: inline-flex;
+  align-items: center;
+  gap: 0.6rem;
+  font-size: 1.35rem;
+  font-weight: 700;
+  text-decoration: none;
+}
+
+nav {
+  display: flex;
+  gap: 0.35rem;
+
+  a {
+    padding: 0.35rem 1.15rem;
+    border-radius: 2rem;
+    text-decoration: none;
+    color: var(--v-quiet);
+
+    &:hover {
+      background: var(--v-shade);
+    }
+
+    &.here {
+      background: var(--v-ink);
+      color: var(--v-paper);
+    }
+  }
+}
+
+.class-menu,
+.new {
+  justify-self: end;
+  min-width: 0;
+}
+
+.class-menu :deep(.btn) {
+  color: var(--v-ink);
+  text-decoration: none;
+  white-space: nowrap;
+  padding-right: 0;
+  max-width: 100%;
+  overflow: hidden;
+  text-overflow: ellipsis;
+}
+
+.bi {
+  margin-left: 0.4rem;
+  font-size: 0.8rem;
+}
+
+@media (max-width: 60rem) {
+  .school {
+    display: none;
+  }
+}
+
+@media (max-width: 40rem) {
+  .bar {
+    padding: 0 0.75rem;
+    gap: 0.25rem;
+    grid-template-columns: auto 1fr auto;
+  }
+
+  .brand {
+    font-size: 0;
+    gap: 0;
+  }
+
+  nav a {
+    padding: 0.35rem 0.6rem;
+  }
+}
+</style>

@@ -1,0 +1,167 @@
+<script setup lang="ts">
+import { computed, ref, watch } from "vue";
+import { api, asked, Refused, useFacts, type CheckSummary, type Findings } from "@/api";
+import { CheckCard } from "@/check";
+import { moment, seem, TomorrowCard, useClasses } from "@/class";
+import { DialFace } from "@/dial";
+
+/** Where a teaching day begins: what the last check says, and what to do next. */
+const facts = useFacts();
+const classes = useClasses();
+const checks = ref<CheckSummary[] | null>(null);
+const findings = ref<Findings | null>(null);
+const trouble = ref("");
+
+const last = computed(() => checks.value?.find((check) => check.answers > 0));
+const away = computed(
+  () => findings.value?.children.filter((child) => child.answered === 0).map((child) => child.name) ?? [],
+);
+const news = computed(() =>
+  (findings.value?.shared ?? []).slice(0, 3).map((one) => ({
+    id: one.misreading,
+    text: seem(one.child_ids.length, facts.misreading(one.misreading).does),
+  })),
+);
+
+async function load(): Promise<void> {
+  checks.value = findings.value = null;
+  trouble.value = "";
+  if (!classes.current) return;
+  try {
+    const path = { class_id: classes.current.id };
+    checks.value = (
+      await asked(api.GET("/api/classes/{class_id}/checks", { params: { path, query: { limit: 5 } } }))
+    ).checks;
+    if (last.value) {
+      findings.value = await asked(
+        api.GET("/api/checks/{check_id}/findings", { params: { path: { check_id: last.value.id } } }),
+      );
+    }
+  } catch (error) {
+    trouble.value = error instanceof Refused ? error.message : String(error);
+  }
+}
+
+watch(() => classes.current?.id, load, { immediate: true });
+</script>
+
+<template>
+  <div class="page">
+    <p v-if="trouble" role="alert" class="field-error">{{ trouble }}</p>
+
+    <BCard v-if="!classes.current || (checks && !last)" class="start">
+      <div class="start-dial"><DialFace :facts="facts.of('10:10')" /></div>
+      <div>
+        <h1>{{ classes.current ? `${classes.current.name} is ready` : "Begin with a class" }}</h1>
+        <p v-if="classes.current">
+          Show a clock now, or make a check: five well-chosen clocks that tell you what lies behind the
+          mistakes.
+        </p>
+        <p v-else>First names or aliases are enough. You can show a clock without a class.</p>
+        <div class="ways">
+          <RouterLink class="btn btn-primary" :to="{ name: classes.current ? 'new-check' : 'new-class' }">
+            {{ classes.current ? "Make a check" : "Make a class" }}
+          </RouterLink>
+          <RouterLink class="btn btn-outline-primary" :to="{ name: 'show' }">Show a clock</RouterLink>
+        </div>
+      </div>
+    </BCard>
+
+    <div v-else-if="findings && last" class="top">
+      <TomorrowCard
+        v-if="findings.shared.length"
+        :shared="findings.shared"
+        :heading="`Next for ${classes.current.name}`"
+        level="h1"
+        class="next"
+      />
+      <BCard v-else class="next">
+        <p class="eyebrow">Next for {{ classes.current.name }}</p>
+        <h1>No misreading showed last time.</h1>
+        <p>Go on to the next step.</p>
+        <RouterLink class="btn btn-primary" :to="{ name: 'new-check' }">New check</RouterLink>
+      </BCard>
+      <BCard>
+        <h2 class="eyebrow">From the check of {{ moment(last.made_at) }}</h2>
+        <ul class="news">
+          <li v-for="one in news" :key="one.id">{{ one.text }}</li>
+          <li v-if="!news.length">No misreading shows.</li>
+          <li v-if="away.length">{{ away.join(", ") }}: no answers yet</li>
+          <li v-if="last.unreadable">
+            {{ last.unreadable === 1 ? "1 answer" : `${last.unreadable} answers` }} could not be read
+          </li>
+        </ul>
+        <div class="ways">
+          <RouterLink class="btn btn-outline-primary" :to="{ name: 'class', params: { id: last.id } }">
+            What the answers say
+          </RouterLink>
+          <RouterLink class="btn btn-outline-primary" :to="{ name: 'new-check' }">New check</RouterLink>
+        </div>
+      </BCard>
+    </div>
+    <p v-else-if="!trouble" class="quiet" aria-live="polite">Opening the class…</p>
+
+    <section v-if="checks?.length" class="checks">
+      <h2 class="eyebrow">Checks</h2>
+      <CheckCard v-for="check in checks" :key="check.id" :check="check" />
+    </section>
+    <p v-if="classes.current?.made_up" class="quiet made-up">
+      {{ classes.current.school }} and everyone in it are made up.
+    </p>
+  </div>
+</template>
+
+<style scoped lang="scss">
+.top {
+  display: grid;
+  grid-template-columns: minmax(0, 1.25fr) minmax(0, 1fr);
+  gap: 1.5rem;
+}
+
+.news {
+  list-style: none;
+  padding: 0;
+  font-size: 1.1rem;
+
+  li {
+    padding: 0.6rem 0;
+    border-bottom: 1px solid var(--v-line);
+  }
+}
+
+.ways {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 0.6rem;
+}
+
+.checks {
+  display: grid;
+  gap: 0.75rem;
+  margin-top: 2rem;
+}
+
+.start :deep(.card-body) {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  gap: 1rem 2.5rem;
+  padding: 2rem;
+}
+
+.start-dial {
+  width: 15rem;
+  height: 15rem;
+}
+
+.made-up {
+  margin: 1.5rem 0 0;
+  font-size: 0.9rem;
+}
+
+@media (max-width: 60rem) {
+  .top {
+    grid-template-columns: minmax(0, 1fr);
+  }
+}
+</style>

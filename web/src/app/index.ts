@@ -1,0 +1,2 @@
+export { default as App } from "./App.vue";
+export { router } from "./router";

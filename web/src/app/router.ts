@@ -1,0 +1,56 @@
+import { createRouter, createWebHistory } from "vue-router";
+
+export const router = createRouter({
+  history: createWebHistory(),
+  scrollBehavior: (_to, _from, saved) => saved ?? { top: 0 },
+  routes: [
+    { path: "/", name: "home", component: () => import("./HomeView.vue"), meta: { title: "Home" } },
+    { path: "/show", name: "show", component: () => import("@/show/ShowView.vue"), meta: { title: "Show" } },
+    {
+      path: "/check",
+      name: "checks",
+      component: () => import("@/check/ChecksView.vue"),
+      meta: { title: "Check" },
+    },
+    {
+      path: "/check/new",
+      name: "new-check",
+      component: () => import("@/check/NewCheckView.vue"),
+      meta: { title: "New check" },
+    },
+    {
+      path: "/check/:id(\\d+)",
+      name: "check",
+      component: () => import("@/check/TypeInView.vue"),
+      meta: { title: "Type answers in" },
+    },
+    {
+      path: "/check/:id(\\d+)/slips",
+      name: "slips",
+      component: () => import("@/check/SlipsView.vue"),
+      meta: { title: "Slips" },
+    },
+    {
+      path: "/class/:id(\\d+)?",
+      name: "class",
+      component: () => import("@/class/ClassView.vue"),
+      meta: { title: "Class" },
+    },
+    {
+      path: "/class/new",
+      name: "new-class",
+      component: () => import("@/class/NewClassView.vue"),
+      meta: { title: "New class" },
+    },
+    {
+      path: "/:rest(.*)*",
+      name: "nowhere",
+      component: () => import("./NowhereView.vue"),
+      meta: { title: "Not found" },
+    },
+  ],
+});
+
+router.afterEach((to) => {
+  document.title = `${String(to.meta.title)} · Vantick`;
+});

@@ -1,0 +1,137 @@
+<script setup lang="ts">
+import { computed, nextTick, ref } from "vue";
+import type { TypedAnswers } from "./answers";
+import VerdictMark from "./VerdictMark.vue";
+import { VERDICTS } from "./verdicts";
+
+/** One answer: as typed while the cell is held, as it was read once it is left. */
+const props = defineProps<{ place: string; label: string; answers: TypedAnswers }>();
+const emit = defineEmits<{ next: [by: number]; down: [by: number] }>();
+
+const held = ref(false);
+const input = ref<HTMLInputElement>();
+const stored = computed(() => props.answers.stored.get(props.place));
+const wrong = computed(() => props.answers.wrong.get(props.place));
+const waits = computed(() => props.answers.unsent.value.has(props.place));
+const judged = computed(() =>
+  waits.value || wrong.value || stored.value?.verdict === "blank" ? undefined : stored.value,
+);
+const text = computed(() => {
+  const typed = props.answers.textAt(props.place);
+  return held.value || wrong.value ? typed : judged.value?.read_as || typed;
+});
+const tone = computed(() => (wrong.value ? "misread" : judged.value && VERDICTS[judged.value.verdict].tone));
+const told = computed(() => wrong.value ?? (judged.value && VERDICTS[judged.value.verdict].word));
+
+async function hold(): Promise<void> {
+  held.value = true;
+  await nextTick();
+  input.value?.select();
+}
+
+function leave(): void {
+  held.value = false;
+  props.answers.commit(props.place);
+}
+
+function press(event: KeyboardEvent): void {
+  if (event.key === "Enter") emit("next", event.shiftKey ? -1 : 1);
+  else if (event.key === "ArrowDown") emit("down", 1);
+  else if (event.key === "ArrowUp") emit("down", -1);
+  else if (event.key === "Escape") {
+    props.answers.drop(props.place);
+    props.answers.wrong.delete(props.place);
+    return;
+  } else return;
+  props.answers.commit(props.place);
+  event.preventDefault();
+}
+</script>
+
+<template>
+  <div class="cell" :class="[tone, { held }]">
+    <VerdictMark v-if="judged && !held" :verdict="judged.verdict" quiet class="shape" />
+    <i v-else-if="waits && !held" class="bi bi-hourglass-split shape quiet" aria-hidden="true"></i>
+    <input
+      ref="input"
+      :value="text"
+      :aria-label="label"
+      :aria-description="told"
+      :aria-invalid="wrong ? true : undefined"
+      :title="wrong ?? (judged && !held ? `${judged.answer}: ${told}` : undefined)"
+      :data-verdict="judged?.verdict"
+      autocomplete="off"
+      autocapitalize="off"
+      spellcheck="false"
+      enterkeyhint="next"
+      @focus="hold"
+      @blur="leave"
+      @input="answers.type(place, ($event.target as HTMLInputElement).value)"
+      @keydown="press"
+    />
+    <p v-if="wrong" class="wrong" role="alert">{{ wrong }}</p>
+  </div>
+</template>
+
+<style scoped lang="scss">
+.cell {
+  position: relative;
+
+  input {
+    width: 100%;
+    min-width: 5rem;
+    height: 2.1rem;
+    padding: 0 0.5rem;
+    border: 1px solid var(--v-line);
+    border-radius: 0.5rem;
+    background: var(--v-card);
+    font: inherit;
+    color: var(--v-ink);
+    text-overflow: ellipsis;
+  }
+
+  .shape {
+    position: absolute;
+    left: 0.55rem;
+    top: 0.25rem;
+    pointer-events: none;
+    font-size: 0.85rem;
+    line-height: 1.6rem;
+
+    & + input {
+      padding-left: 1.75rem;
+    }
+  }
+
+  input:focus {
+    outline: 2px solid var(--v-ink);
+    outline-offset: 0;
+    border-color: var(--v-ink);
+  }
+
+  &.misread:not(.held) input {
+    background: var(--v-misread-tint);
+    border-color: #dfb4ae;
+  }
+
+  &.slip:not(.held) input {
+    background: var(--v-slip-tint);
+    border-color: #dccb97;
+  }
+}
+
+.wrong {
+  position: absolute;
+  z-index: 5;
+  top: 100%;
+  left: 0;
+  width: 16rem;
+  margin: 0.2rem 0 0;
+  padding: 0.4rem 0.7rem;
+  border-radius: 0.5rem;
+  background: var(--v-misread);
+  color: var(--v-card);
+  font-size: 0.9rem;
+  line-height: 1.25;
+}
+</style>

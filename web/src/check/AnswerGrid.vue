@@ -1,0 +1,138 @@
+<script setup lang="ts">
+import { computed, ref, watch } from "vue";
+import { useFacts, type Check, type Findings } from "@/api";
+import { DialFace } from "@/dial";
+import AnswerCell from "./AnswerCell.vue";
+import { placeOf, type TypedAnswers } from "./answers";
+
+/** Children down, clocks across. Enter goes on to the next clock, after the last to the next child. */
+const props = defineProps<{ check: Check; answers: TypedAnswers; findings: Findings | null }>();
+const emit = defineEmits<{ stored: [] }>();
+
+const facts = useFacts();
+const table = ref<HTMLTableElement>();
+const across = computed(() => props.check.items.length);
+const leads = computed(
+  () =>
+    new Map(
+      props.findings?.children.map((child) => {
+        const first = child.evidence[0];
+        return [child.child_id, first?.shown ? first : undefined];
+      }),
+    ),
+);
+
+watch(
+  () => props.answers.last.value,
+  () => emit("stored"),
+);
+
+/** Moves to another cell, counted along the rows, or straight up and down. */
+function go(from: number, by: number): void {
+  const cells = table.value?.querySelectorAll<HTMLInputElement>("input") ?? [];
+  cells[from + by]?.focus();
+}
+</script>
+
+<template>
+  <div class="room">
+    <table ref="table" class="grid">
+      <caption class="visually-hidden">Answers: children down, clocks across</caption>
+      <thead>
+        <tr>
+          <td class="corner"></td>
+          <th v-for="item in check.items" :key="item.id" scope="col">
+            <div class="clock">
+              <DialFace :facts="facts.of(item.time)" detail="small" :label="`Clock at ${item.time}`" />
+            </div>
+            <span class="right-answer">{{ item.right }}</span>
+          </th>
+          <td></td>
+        </tr>
+      </thead>
+      <tbody>
+        <tr v-for="(child, row) in check.children" :key="child.id">
+          <th scope="row">{{ child.name }}</th>
+          <td v-for="(item, column) in check.items" :key="item.id">
+            <AnswerCell
+              :place="placeOf(child.id, item.id)"
+              :label="`${child.name}, clock ${column + 1}`"
+              :answers="answers"
+              @next="go(row * across + column, $event)"
+              @down="go(row * across + column, $event * across)"
+            />
+          </td>
+          <td class="lead">
+            <template v-if="leads.get(child.id)">
+              {{ facts.misreading(leads.get(child.id)!.misreading).name }}: {{ leads.get(child.id)!.hits }} of
+              {{ leads.get(child.id)!.chances }}
+            </template>
+          </td>
+        </tr>
+      </tbody>
+    </table>
+  </div>
+</template>
+
+<style scoped lang="scss">
+.room {
+  overflow-x: auto;
+  margin: -0.5rem;
+  padding: 0.5rem;
+}
+
+.grid {
+  width: 100%;
+  border-collapse: collapse;
+
+  td,
+  th {
+    padding: 0.2rem 0.25rem;
+    font-weight: 400;
+  }
+
+  tbody tr {
+    border-top: 1px solid var(--v-line);
+  }
+
+  tbody th {
+    font-weight: 700;
+    padding-right: 0.75rem;
+    white-space: nowrap;
+    position: sticky;
+    left: -0.5rem;
+    background: var(--v-paper);
+  }
+
+  tbody tr:focus-within th {
+    color: var(--v-hour);
+  }
+
+  thead th {
+    text-align: center;
+    vertical-align: bottom;
+    padding-bottom: 0.4rem;
+    min-width: 6.5rem;
+  }
+}
+
+.clock {
+  width: 4.75rem;
+  height: 4.75rem;
+  margin: 0 auto 0.2rem;
+}
+
+.right-answer {
+  font-size: 0.85rem;
+  line-height: 1.15;
+  display: block;
+  color: var(--v-quiet);
+}
+
+.lead {
+  font-size: 0.9rem;
+  line-height: 1.2;
+  color: var(--v-quiet);
+  min-width: 8rem;
+}
+</style>

@@ -1,0 +1,87 @@
+<script setup lang="ts">
+import { useFacts, type CheckSummary } from "@/api";
+import { moment } from "@/class/wording";
+
+/** A check in one line: what, when, how far it has come, and where to go from here. */
+defineProps<{ check: CheckSummary }>();
+
+const facts = useFacts();
+</script>
+
+<template>
+  <article class="check">
+    <div class="what">
+      <h3>
+        <RouterLink :to="{ name: 'check', params: { id: check.id } }">{{ facts.titleOf(check) }}</RouterLink>
+      </h3>
+      <span class="quiet">{{ moment(check.made_at) }} · {{ check.items }} clocks</span>
+    </div>
+    <div class="how-far">
+      <strong>{{ check.answered }} of {{ check.children }}</strong>
+      typed in
+      <span v-if="check.unreadable" class="unreadable">
+        <i class="bi bi-question-diamond" aria-hidden="true"></i>
+        {{ check.unreadable }} could not be read
+      </span>
+    </div>
+    <div class="ways">
+      <RouterLink class="btn btn-outline-primary" :to="{ name: 'slips', params: { id: check.id } }">
+        Slips
+      </RouterLink>
+      <RouterLink class="btn btn-outline-primary" :to="{ name: 'check', params: { id: check.id } }">
+        Type in
+      </RouterLink>
+      <RouterLink
+        v-if="check.answers"
+        class="btn btn-outline-primary"
+        :to="{ name: 'class', params: { id: check.id } }"
+      >
+        What they say
+      </RouterLink>
+    </div>
+  </article>
+</template>
+
+<style scoped lang="scss">
+.check {
+  display: grid;
+  grid-template-columns: minmax(0, 1.3fr) minmax(0, 1fr) auto;
+  gap: 0.5rem 1.5rem;
+  align-items: center;
+  padding: 0.85rem 1.4rem;
+  background: var(--v-card);
+  border: 1px solid var(--v-line);
+  border-radius: var(--v-radius);
+}
+
+h3 {
+  font-size: 1.1rem;
+  margin: 0;
+
+  a {
+    text-decoration: none;
+  }
+}
+
+.unreadable {
+  display: block;
+  color: var(--v-slip);
+}
+
+.ways {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 0.5rem;
+  justify-self: end;
+}
+
+@media (max-width: 48rem) {
+  .check {
+    grid-template-columns: minmax(0, 1fr);
+  }
+
+  .ways {
+    justify-self: start;
+  }
+}
+</style>

@@ -1,0 +1,55 @@
+<script setup lang="ts">
+import { ref, watch } from "vue";
+import { api, asked, Refused, type CheckSummary } from "@/api";
+import { useClasses } from "@/class";
+import CheckCard from "./CheckCard.vue";
+
+/** The checks of the class, newest first. */
+const classes = useClasses();
+const checks = ref<CheckSummary[] | null>(null);
+const trouble = ref("");
+
+async function load(): Promise<void> {
+  checks.value = null;
+  trouble.value = "";
+  if (!classes.current) return;
+  try {
+    const path = { class_id: classes.current.id };
+    checks.value = (await asked(api.GET("/api/classes/{class_id}/checks", { params: { path } }))).checks;
+  } catch (error) {
+    trouble.value = error instanceof Refused ? error.message : String(error);
+  }
+}
+
+watch(() => classes.current?.id, load, { immediate: true });
+</script>
+
+<template>
+  <div class="page">
+    <div class="page-head">
+      <h1>Checks</h1>
+      <div v-if="classes.current" class="actions">
+        <RouterLink class="btn btn-primary" :to="{ name: 'new-check' }">New check</RouterLink>
+      </div>
+    </div>
+    <p v-if="trouble" class="field-error" role="alert">{{ trouble }}</p>
+    <p v-else-if="!classes.current">
+      A check needs a class.
+      <RouterLink :to="{ name: 'new-class' }">Make one</RouterLink>
+    </p>
+    <p v-else-if="!checks" class="quiet" aria-live="polite">Looking for checks…</p>
+    <p v-else-if="!checks.length">
+      No checks yet. A check is a slip with a few well-chosen clocks: five minutes at the end of a lesson.
+    </p>
+    <div v-else class="list">
+      <CheckCard v-for="check in checks" :key="check.id" :check="check" />
+    </div>
+  </div>
+</template>
+
+<style scoped>
+.list {
+  display: grid;
+  gap: 0.75rem;
+}
+</style>

@@ -1,0 +1,102 @@
+<script setup lang="ts">
+import { computed } from "vue";
+import { useFacts, type Check } from "@/api";
+import type { TypedAnswers } from "./answers";
+import VerdictMark from "./VerdictMark.vue";
+import { SLIPS, VERDICTS } from "./verdicts";
+
+/** Reads back the answer stored last, and says what is not stored yet. */
+const props = defineProps<{ check: Check; answers: TypedAnswers }>();
+
+const facts = useFacts();
+const last = computed(() => {
+  const answer = props.answers.last.value;
+  if (!answer || answer.verdict === "blank") return null;
+  const clock = props.check.items.findIndex((item) => item.id === answer.item_id);
+  return {
+    ...answer,
+    child: props.check.children.find((child) => child.id === answer.child_id)?.name,
+    clock: clock + 1,
+    right: props.check.items[clock]?.right,
+    verdictWord: VERDICTS[answer.verdict].word,
+    causes: answer.misreadings.map((id) => facts.misreading(id).name).join(", or "),
+    slipWords: answer.slips.map((slip) => SLIPS[slip]).join(", "),
+  };
+});
+</script>
+
+<template>
+  <div class="last">
+    <p v-if="answers.offline.value" role="alert" class="offline">
+      <i class="bi bi-hourglass-split" aria-hidden="true"></i>
+      Vantick does not answer. {{ answers.waiting.value.length }} kept here, and sent as soon as it is back.
+    </p>
+    <p aria-live="polite" class="read-back">
+      <template v-if="last">
+        {{ last.child }}, clock {{ last.clock }}:
+        <strong>{{ last.answer }}</strong>
+        <template v-if="last.read_as">
+          reads as
+          <strong>{{ last.read_as }}</strong>
+        </template>
+        <VerdictMark :verdict="last.verdict" quiet class="ms-2" />
+        {{ last.verdictWord }}
+        <template v-if="last.causes">({{ last.causes }})</template>
+        <template v-else-if="last.slipWords">({{ last.slipWords }})</template>
+      </template>
+      <template v-else>Type what a child wrote. Short codes work too:</template>
+    </p>
+    <p class="keys quiet">
+      <kbd class="key">qp7</kbd>
+      quarter past
+      <kbd class="key">hp7</kbd>
+      half past
+      <kbd class="key">qt8</kbd>
+      quarter to
+      <kbd class="key">20t8</kbd>
+      <kbd class="key">12p3</kbd>
+      <kbd class="key">8o</kbd>
+      o'clock
+      <span class="gap"></span>
+      <kbd class="key">Enter</kbd>
+      next
+      <kbd class="key">↑</kbd>
+      <kbd class="key">↓</kbd>
+      another child
+      <kbd class="key">Esc</kbd>
+      as it was
+    </p>
+  </div>
+</template>
+
+<style scoped>
+.last {
+  position: sticky;
+  bottom: 0;
+  padding: 0.75rem 0 0.5rem;
+  background: var(--v-paper);
+  border-top: 1px solid var(--v-line);
+  margin-top: 0.5rem;
+}
+
+.read-back {
+  margin: 0 0 0.35rem;
+  min-height: 1.5rem;
+}
+
+.keys {
+  margin: 0;
+  font-size: 0.9rem;
+}
+
+.gap {
+  display: inline-block;
+  width: 1rem;
+}
+
+.offline {
+  color: var(--v-slip);
+  font-weight: 700;
+  margin: 0 0 0.35rem;
+}
+</style>

@@ -1,0 +1,122 @@
+<script setup lang="ts">
+import { computed, ref, watch } from "vue";
+import { useRoute } from "vue-router";
+import { api, asked, Refused, useFacts, type Check } from "@/api";
+import { DialFace } from "@/dial";
+import ChildSlip from "./ChildSlip.vue";
+
+/** The check on paper: a slip for each child, and the answers on a page of their own. */
+const route = useRoute();
+const facts = useFacts();
+const check = ref<Check | null>(null);
+const trouble = ref("");
+const named = ref(true);
+const id = computed(() => Number(route.params.id));
+const digits = computed(
+  () => facts.catalogue?.tasks.find((task) => task.id === check.value?.task)?.notation === "digits",
+);
+
+async function load(): Promise<void> {
+  check.value = null;
+  trouble.value = "";
+  try {
+    check.value = await asked(
+      api.GET("/api/checks/{check_id}", { params: { path: { check_id: id.value } } }),
+    );
+  } catch (error) {
+    trouble.value = error instanceof Refused ? error.message : String(error);
+  }
+}
+
+function print(): void {
+  window.print();
+}
+
+watch(id, load, { immediate: true });
+</script>
+
+<template>
+  <div class="page">
+    <p v-if="trouble" role="alert" class="field-error">{{ trouble }}</p>
+    <p v-else-if="!check" class="quiet" aria-live="polite">Drawing the slips…</p>
+    <template v-else>
+      <div class="page-head no-print">
+        <h1>Slips</h1>
+        <span class="quiet">{{ facts.titleOf(check) }} · {{ check.children.length }} children</span>
+        <div class="actions">
+          <BFormCheckbox v-model="named" switch class="align-self-center">Names on the slips</BFormCheckbox>
+          <BButton variant="primary" @click="print">
+            <i class="bi bi-printer" aria-hidden="true"></i>
+            Print
+          </BButton>
+          <RouterLink class="btn btn-outline-primary" :to="{ name: 'check', params: { id } }">
+            Type answers in
+          </RouterLink>
+        </div>
+      </div>
+      <div class="paper">
+        <ChildSlip
+          v-for="child in check.children"
+          :key="child.id"
+          :check="check"
+          :name="named ? child.name : ''"
+          :digits="digits"
+        />
+        <section class="answers-page" aria-label="Answers">
+          <h2>Answers: {{ facts.titleOf(check) }}</h2>
+          <ol>
+            <li v-for="item in check.items" :key="item.id">
+              <div class="clock">
+                <DialFace :facts="facts.of(item.time)" :label="`A dial at ${item.time}`" />
+              </div>
+              <strong>{{ item.right }}</strong>
+            </li>
+          </ol>
+        </section>
+      </div>
+    </template>
+  </div>
+</template>
+
+<style scoped lang="scss">
+.paper {
+  max-width: 190mm;
+  margin: 0 auto;
+}
+
+.answers-page {
+  background: var(--v-card);
+  border: 1px solid var(--v-line);
+  border-radius: var(--v-radius);
+  padding: 6mm 8mm;
+  margin-top: 2rem;
+
+  ol {
+    display: grid;
+    grid-template-columns: repeat(auto-fill, minmax(40mm, 1fr));
+    gap: 6mm;
+    padding: 0;
+    list-style: none;
+  }
+
+  li {
+    text-align: center;
+    break-inside: avoid;
+  }
+}
+
+.clock {
+  width: 32mm;
+  height: 32mm;
+  margin: 0 auto 2mm;
+}
+
+@media print {
+  .answers-page {
+    break-before: page;
+    border: 0;
+    margin: 0;
+    padding: 0;
+  }
+}
+</style>

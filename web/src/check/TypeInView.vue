@@ -1,0 +1,60 @@
+<script setup lang="ts">
+import { computed, ref, shallowRef, watch } from "vue";
+import { useRoute } from "vue-router";
+import { api, asked, Refused, useFacts, type Check } from "@/api";
+import { moment } from "@/class";
+import TypeIn from "./TypeIn.vue";
+
+/** Typing in what the children wrote: loads the check, then hands it to the grid. */
+const route = useRoute();
+const facts = useFacts();
+const check = shallowRef<Check | null>(null);
+const trouble = ref("");
+const id = computed(() => Number(route.params.id));
+
+async function load(): Promise<void> {
+  check.value = null;
+  trouble.value = "";
+  try {
+    check.value = await asked(
+      api.GET("/api/checks/{check_id}", { params: { path: { check_id: id.value } } }),
+    );
+  } catch (error) {
+    trouble.value = error instanceof Refused ? error.message : String(error);
+  }
+}
+
+watch(id, load, { immediate: true });
+</script>
+
+<template>
+  <div class="page">
+    <template v-if="check">
+      <div class="page-head">
+        <h1>{{ facts.titleOf(check) }}</h1>
+        <span class="quiet">
+          {{ moment(check.made_at) }} · {{ check.children.length }} children · {{ check.items.length }} clocks
+        </span>
+        <div class="actions">
+          <RouterLink class="btn btn-outline-primary" :to="{ name: 'slips', params: { id } }">
+            <i class="bi bi-printer" aria-hidden="true"></i>
+            Slips
+          </RouterLink>
+          <RouterLink class="btn btn-primary" :to="{ name: 'class', params: { id } }">
+            What the answers say
+          </RouterLink>
+        </div>
+      </div>
+      <TypeIn :key="check.id" :check="check" />
+    </template>
+    <div v-else-if="trouble" role="alert">
+      <h1>This check cannot be opened</h1>
+      <p>
+        {{ trouble }}
+        <RouterLink :to="{ name: 'checks' }">All checks</RouterLink>
+      </p>
+      <BButton variant="primary" @click="load">Try again</BButton>
+    </div>
+    <p v-else class="quiet" aria-live="polite">Opening the check…</p>
+  </div>
+</template>

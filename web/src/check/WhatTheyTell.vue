@@ -1,0 +1,88 @@
+<script setup lang="ts">
+import { computed } from "vue";
+import { useFacts, type Choice } from "@/api";
+
+/** What the answers to these clocks can tell, and what they cannot. */
+const props = defineProps<{ choice: Choice; full?: boolean }>();
+
+const facts = useFacts();
+const chances = computed(() =>
+  Object.entries(props.choice.chances).map(([id, count]) => ({ id, count, name: facts.misreading(id).name })),
+);
+const untold = computed(() => chances.value.filter((one) => one.count === 0));
+const clocks = computed(() => props.choice.times.length);
+</script>
+
+<template>
+  <BCard>
+    <p class="eyebrow">What {{ clocks === 1 ? "this clock" : `these ${clocks} clocks` }} can tell</p>
+    <p :class="{ 'mb-0': !full }">
+      <strong>{{ choice.pairs_told_apart }} of {{ choice.pairs_possible }}</strong>
+      pairs of readings apart.
+      <template v-if="untold.length">
+        Not yet: {{ untold.map((one) => one.name).join("; ") }}. A few more clocks would tell.
+      </template>
+      <template v-else>Every misreading of this step would show.</template>
+    </p>
+    <table v-if="full">
+      <thead>
+        <tr>
+          <th scope="col">Misreading</th>
+          <th scope="col">Chances to show</th>
+        </tr>
+      </thead>
+      <tbody>
+        <tr v-for="one in chances" :key="one.id" :class="{ none: one.count === 0 }">
+          <th scope="row">{{ one.name }}</th>
+          <td>
+            <span class="pips" aria-hidden="true">
+              <i v-for="at in clocks" :key="at" :class="{ on: at <= one.count }"></i>
+            </span>
+            {{ one.count }}
+          </td>
+        </tr>
+      </tbody>
+    </table>
+  </BCard>
+</template>
+
+<style scoped lang="scss">
+table {
+  width: 100%;
+}
+
+th {
+  font-weight: 400;
+  padding: 0.2rem 0.75rem 0.2rem 0;
+}
+
+thead th {
+  color: var(--v-quiet);
+  font-size: 0.9rem;
+}
+
+td {
+  white-space: nowrap;
+}
+
+.pips {
+  display: inline-flex;
+  gap: 0.2rem;
+  margin-right: 0.5rem;
+
+  i {
+    width: 0.6rem;
+    height: 0.6rem;
+    border-radius: 50%;
+    border: 1.5px solid var(--v-hour);
+
+    &.on {
+      background: var(--v-hour);
+    }
+  }
+}
+
+.none {
+  color: var(--v-quiet);
+}
+</style>

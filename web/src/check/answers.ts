@@ -1,0 +1,113 @@
+import { useLocalStorage } from "@vueuse/core";
+import { computed, onScopeDispose, ref, shallowReactive, watch, type Ref } from "vue";
+import { api, asked, Refused, type Answer, type Check } from "@/api";
+
+interface Waiting {
+  id: string;
+  item_id: number;
+  child_id: number;
+  answer: string;
+}
+
+const RETRY_MS = 3000;
+
+/** The place of an answer on the grid. */
+export function placeOf(childId: number, itemId: number): string {
+  return `${childId}:${itemId}`;
+}
+
+/**
+ * The answers of one check while they are typed in. Each keystroke is kept in the browser at once;
+ * an answer goes to the server when its cell is left, and waits there for as long as the server does
+ * not answer. Nothing typed is lost by a reload, on either side.
+ */
+export function useTypedAnswers(check: Ref<Check>) {
+  const stored = shallowReactive(new Map<string, Answer>());
+  const wrong = shallowReactive(new Map<string, string>());
+  const drafts = useLocalStorage<Record<string, string>>(() => `vantick.drafts.${check.value.id}`, {});
+  const waiting = useLocalStorage<Waiting[]>(() => `vantick.waiting.${check.value.id}`, []);
+  const last = ref<Answer | null>(null);
+  const offline = ref(false);
+  let sending = false;
+  let timer: ReturnType<typeof setTimeout> | undefined;
+
+  watch(
+    check,
+    ({ answers }) => {
+      stored.clear();
+      answers.forEach((answer) => stored.set(placeOf(answer.child_id, answer.item_id), answer));
+      Object.keys(drafts.value).forEach(commit);
+      void send();
+    },
+    { immediate: true },
+  );
+  onScopeDispose(() => clearTimeout(timer));
+
+  const unsent = computed(() => new Set(waiting.value.map((one) => placeOf(one.child_id, one.item_id))));
+
+  /** What stands in a cell: what is being typed, what waits to be stored, or what is stored. */
+  function textAt(place: string): string {
+    const sent = waiting.value.findLast((one) => placeOf(one.child_id, one.item_id) === place);
+    return drafts.value[place] ?? sent?.answer ?? stored.get(place)?.answer ?? "";
+  }
+
+  function type(place: string, text: string): void {
+    drafts.value = { ...drafts.value, [place]: text };
+    wrong.delete(place);
+  }
+
+  function drop(place: string): void {
+    drafts.value = Object.fromEntries(Object.entries(drafts.value).filter(([key]) => key !== place));
+  }
+
+  /** Puts an end to typing in a cell: what is new there goes to the server. */
+  function commit(place: string): void {
+    const text = drafts.value[place];
+    if (text === undefined || wrong.has(place)) return;
+    drop(place);
+    if (text === textAt(place)) return;
+    const [child, item] = place.split(":").map(Number) as [number, number];
+    waiting.value = [
+      ...waiting.value,
+      { id: crypto.randomUUID(), item_id: item, child_id: child, answer: text },
+    ];
+    void send();
+  }
+
+  /** Sends what waits, one after the other, in the order in which it was typed. */
+  async function send(): Promise<void> {
+    if (sending) return;
+    sending = true;
+    try {
+      for (let next = waiting.value[0]; next; next = waiting.value[0]) await sendOne(next);
+      offline.value = false;
+    } catch {
+      offline.value = true;
+      clearTimeout(timer);
+      timer = setTimeout(send, RETRY_MS);
+    } finally {
+      sending = false;
+    }
+  }
+
+  async function sendOne(next: Waiting): Promise<void> {
+    const place = placeOf(next.child_id, next.item_id);
+    try {
+      const path = { check_id: check.value.id };
+      const answer = await asked(
+        api.POST("/api/checks/{check_id}/answers", { params: { path }, body: next }),
+      );
+      stored.set(place, answer);
+      last.value = answer;
+    } catch (error) {
+      if (!(error instanceof Refused) || error.passing) throw error;
+      drafts.value = { ...drafts.value, [place]: next.answer };
+      wrong.set(place, error.message);
+    }
+    waiting.value = waiting.value.filter((one) => one.id !== next.id);
+  }
+
+  return { stored, wrong, waiting, unsent, offline, last, textAt, type, drop, commit, send };
+}
+
+export type TypedAnswers = ReturnType<typeof useTypedAnswers>;

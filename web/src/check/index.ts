@@ -1,0 +1,2 @@
+export { default as VerdictMark } from "./VerdictMark.vue";
+export { default as CheckCard } from "./CheckCard.vue";

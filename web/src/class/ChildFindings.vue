@@ -1,0 +1,108 @@
+<script setup lang="ts">
+import { useFacts, type Findings } from "@/api";
+
+/** Child by child, in the order of the register: what may lie behind the mistakes. */
+defineProps<{ findings: Findings }>();
+
+const facts = useFacts();
+</script>
+
+<template>
+  <table class="children">
+    <caption class="visually-hidden">Children and the misreadings their answers show</caption>
+    <thead>
+      <tr>
+        <th scope="col">Child</th>
+        <th scope="col">Right</th>
+        <th scope="col">What may lie behind it</th>
+        <th scope="col">Hits and chances</th>
+      </tr>
+    </thead>
+    <tbody>
+      <tr v-for="child in findings.children" :key="child.child_id" :class="{ away: child.answered === 0 }">
+        <th scope="row">{{ child.name }}</th>
+        <td class="right">
+          <template v-if="child.answered">{{ child.right }} of {{ child.answered }}</template>
+          <template v-else>away</template>
+        </td>
+        <template v-if="child.evidence.length">
+          <td>
+            <div
+              v-for="(piece, at) in child.evidence"
+              :key="piece.misreading"
+              :class="at === 0 && piece.shown ? 'lead' : 'rest'"
+            >
+              {{ facts.misreading(piece.misreading).name }}
+            </div>
+          </td>
+          <td>
+            <div
+              v-for="(piece, at) in child.evidence"
+              :key="piece.misreading"
+              :class="at === 0 && piece.shown ? 'lead' : 'rest'"
+            >
+              {{ piece.hits }} of {{ piece.chances }} chances
+              <span v-if="piece.own_hits < piece.hits" class="quiet">
+                ({{ piece.own_hits === 0 ? "none" : piece.own_hits }} its own)
+              </span>
+            </div>
+          </td>
+        </template>
+        <td v-else colspan="2" class="quiet">
+          {{
+            child.answered === 0
+              ? ""
+              : child.right === child.answered
+                ? "nothing: all right"
+                : "nothing Vantick knows"
+          }}
+        </td>
+      </tr>
+    </tbody>
+  </table>
+</template>
+
+<style scoped lang="scss">
+.children {
+  width: 100%;
+  background: var(--v-card);
+  border: 1px solid var(--v-line);
+  border-radius: var(--v-radius);
+  border-collapse: separate;
+  border-spacing: 0;
+  overflow: hidden;
+
+  th,
+  td {
+    padding: 0.5rem 1rem;
+    vertical-align: top;
+    text-align: left;
+  }
+
+  thead th {
+    color: var(--v-quiet);
+    font-weight: 400;
+    font-size: 0.95rem;
+  }
+
+  tbody tr > * {
+    border-top: 1px solid var(--v-line);
+  }
+}
+
+.right {
+  white-space: nowrap;
+}
+
+.lead {
+  font-weight: 700;
+}
+
+.rest {
+  color: var(--v-quiet);
+}
+
+.away {
+  color: var(--v-quiet);
+}
+</style>

@@ -1,0 +1,146 @@
+<script setup lang="ts">
+import { computed, ref, watch } from "vue";
+import { useRoute, useRouter } from "vue-router";
+import { api, asked, Refused, useFacts, type CheckSummary, type Findings } from "@/api";
+import { useClasses } from "./classes";
+import ChildFindings from "./ChildFindings.vue";
+import TomorrowCard from "./TomorrowCard.vue";
+import { moment, seem } from "./wording";
+
+/** What the answers of a check say: of the class, and of each child. */
+const route = useRoute();
+const router = useRouter();
+const facts = useFacts();
+const classes = useClasses();
+const checks = ref<CheckSummary[] | null>(null);
+const findings = ref<Findings | null>(null);
+const trouble = ref("");
+
+const check = computed(() => {
+  const wanted = Number(route.params.id);
+  return (
+    checks.value?.find((one) => one.id === wanted) ??
+    (wanted ? undefined : checks.value?.find((one) => one.answers > 0))
+  );
+});
+const options = computed(() =>
+  (checks.value ?? []).map((one) => ({
+    value: one.id,
+    text: `${facts.titleOf(one)} · ${moment(one.made_at)}`,
+  })),
+);
+const others = computed(() => findings.value?.shared.slice(1) ?? []);
+const names = computed(() => new Map(findings.value?.children.map((child) => [child.child_id, child.name])));
+const away = computed(() => findings.value?.children.filter((child) => child.answered === 0) ?? []);
+
+async function load(): Promise<void> {
+  checks.value = findings.value = null;
+  trouble.value = "";
+  if (!classes.current) return;
+  try {
+    const path = { class_id: classes.current.id };
+    checks.value = (await asked(api.GET("/api/classes/{class_id}/checks", { params: { path } }))).checks;
+    const id = Number(route.params.id) || check.value?.id;
+    if (id) {
+      findings.value = await asked(
+        api.GET("/api/checks/{check_id}/findings", { params: { path: { check_id: id } } }),
+      );
+    }
+  } catch (error) {
+    trouble.value = error instanceof Refused ? error.message : String(error);
+  }
+}
+
+function go(id: unknown): void {
+  router.push({ name: "class", params: { id: String(id) } });
+}
+
+watch(() => [route.params.id, classes.current?.id], load, { immediate: true });
+</script>
+
+<template>
+  <div class="page">
+    <div class="page-head">
+      <h1>What the answers say</h1>
+      <div v-if="options.length" class="actions">
+        <label class="visually-hidden" for="which">Check</label>
+        <BFormSelect id="which" :model-value="check?.id" :options="options" @update:model-value="go" />
+        <RouterLink
+          v-if="check"
+          class="btn btn-outline-primary"
+          :to="{ name: 'check', params: { id: check.id } }"
+        >
+          Type answers in
+        </RouterLink>
+      </div>
+    </div>
+
+    <p v-if="trouble" role="alert" class="field-error">{{ trouble }}</p>
+    <p v-else-if="!classes.current">
+      There is no class yet.
+      <RouterLink :to="{ name: 'new-class' }">Make one</RouterLink>
+    </p>
+    <p v-else-if="checks && !findings && !check">
+      No answers have been typed in yet.
+      <RouterLink :to="{ name: checks.length ? 'checks' : 'new-check' }">
+        {{ checks.length ? "Choose a check to type in" : "Make a check" }}
+      </RouterLink>
+    </p>
+    <p v-else-if="!findings" class="quiet" aria-live="polite">Looking at the answers…</p>
+    <div v-else class="columns">
+      <div class="side">
+        <TomorrowCard v-if="findings.shared.length" :shared="findings.shared" />
+        <BCard v-else>
+          <h2>No misreading shows in these answers.</h2>
+          <p class="mb-0">Go on to the next step, or ask with more clocks.</p>
+        </BCard>
+        <BCard v-if="others.length || away.length">
+          <p class="eyebrow">Also</p>
+          <ul class="also">
+            <li v-for="one in others" :key="one.misreading">
+              <strong>{{ seem(one.child_ids.length, facts.misreading(one.misreading).does) }}:</strong>
+              {{ one.child_ids.map((id) => names.get(id)).join(", ") }}
+            </li>
+            <li v-if="away.length">
+              <strong>No answers yet:</strong>
+              {{ away.map((child) => child.name).join(", ") }}
+            </li>
+          </ul>
+        </BCard>
+      </div>
+      <ChildFindings :findings="findings" />
+    </div>
+  </div>
+</template>
+
+<style scoped lang="scss">
+.columns {
+  display: grid;
+  grid-template-columns: minmax(20rem, 27rem) minmax(0, 1fr);
+  gap: 1.5rem;
+  align-items: start;
+}
+
+.side {
+  display: grid;
+  gap: 1.25rem;
+}
+
+.also {
+  padding: 0;
+  margin: 0;
+  list-style: none;
+
+  li + li {
+    border-top: 1px solid var(--v-line);
+    margin-top: 0.6rem;
+    padding-top: 0.6rem;
+  }
+}
+
+@media (max-width: 60rem) {
+  .columns {
+    grid-template-columns: minmax(0, 1fr);
+  }
+}
+</style>

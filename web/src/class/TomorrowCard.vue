@@ -1,0 +1,63 @@
+<script setup lang="ts">
+import { computed } from "vue";
+import { useFacts, type Findings } from "@/api";
+import { DialFace } from "@/dial";
+import { seem } from "./wording";
+
+/** The misreading that most children share, and what to do about it tomorrow. */
+const props = defineProps<{ shared: Findings["shared"]; heading?: string; level?: "h1" | "h2" }>();
+
+const facts = useFacts();
+const commonest = computed(() => props.shared[0]);
+const texts = computed(() => commonest.value && facts.misreading(commonest.value.misreading));
+</script>
+
+<template>
+  <BCard v-if="commonest && texts" class="tomorrow">
+    <p class="eyebrow">{{ heading ?? "For tomorrow" }}</p>
+    <component :is="level ?? 'h2'" class="what">
+      {{ seem(commonest.child_ids.length, texts.does) }}.
+    </component>
+    <p class="move">{{ texts.move }}</p>
+    <div class="times">
+      <figure v-for="time in texts.times" :key="time">
+        <DialFace :facts="facts.of(time)" :label="`A dial at ${time}`" detail="small" />
+        <figcaption>{{ facts.of(time).usual }}</figcaption>
+      </figure>
+    </div>
+    <RouterLink
+      class="btn btn-primary"
+      :to="{ name: 'show', query: { times: texts.times.join(','), lens: texts.lens } }"
+    >
+      Show these three, {{ facts.lensName(texts.lens).toLowerCase() }} on
+    </RouterLink>
+  </BCard>
+</template>
+
+<style scoped lang="scss">
+.what {
+  font-size: 1.45rem;
+  line-height: 1.25;
+  margin-bottom: 0.6rem;
+  text-wrap: balance;
+}
+
+.times {
+  display: grid;
+  grid-template-columns: repeat(3, minmax(0, 7rem));
+  gap: 1rem;
+  margin: 0.25rem 0 1rem;
+}
+
+figure {
+  margin: 0;
+}
+
+figcaption {
+  margin-top: 0.4rem;
+  text-align: center;
+  font-size: 0.9rem;
+  line-height: 1.2;
+  color: var(--v-quiet);
+}
+</style>

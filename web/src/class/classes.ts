@@ -1,0 +1,29 @@
+import { useLocalStorage } from "@vueuse/core";
+import { defineStore } from "pinia";
+import { computed, ref } from "vue";
+import { api, asked, type SchoolClass } from "@/api";
+
+/** The classes, and the one this browser works with. */
+export const useClasses = defineStore("classes", () => {
+  const all = ref<SchoolClass[]>([]);
+  const chosen = useLocalStorage<number>("vantick.class", 0);
+  const current = computed(() => all.value.find((one) => one.id === chosen.value) ?? all.value[0] ?? null);
+
+  async function load(): Promise<void> {
+    all.value = (await asked(api.GET("/api/classes"))).classes;
+  }
+
+  function choose(id: number): void {
+    chosen.value = id;
+  }
+
+  /** Makes a class and goes on with it. */
+  async function make(body: { name: string; school: string; children: string[] }): Promise<SchoolClass> {
+    const made = await asked(api.POST("/api/classes", { body }));
+    all.value = [made, ...all.value];
+    choose(made.id);
+    return made;
+  }
+
+  return { all, current, load, choose, make };
+});

@@ -1,0 +1,3 @@
+export { useClasses } from "./classes";
+export { default as TomorrowCard } from "./TomorrowCard.vue";
+export { seem, moment } from "./wording";

@@ -1,0 +1,153 @@
+<script setup lang="ts">
+import { computed } from "vue";
+import type { DialFacts } from "@/api";
+import { HAND_SHAPES, pointAt, RADII } from "./geometry";
+
+/** A dial as a picture. Numerals stand outside the marks, so that no hand ever covers one. */
+const props = withDefaults(
+  defineProps<{
+    facts: Pick<DialFacts, "time" | "hour_hand_degrees" | "minute_hand_degrees">;
+    /** `small` leaves out what cannot be seen at the size of a thumb. */
+    detail?: "full" | "small";
+    /** Room around the rim, in hundredths of the radius. */
+    margin?: number;
+    /** What the picture is called; left out where the words beside it say it already. */
+    label?: string;
+  }>(),
+  { detail: "full", margin: 4, label: undefined },
+);
+
+const view = computed(() => {
+  const half = 100 + props.margin;
+  return `${-half} ${-half} ${2 * half} ${2 * half}`;
+});
+const numerals = Array.from({ length: 12 }, (_, place) => ({
+  text: String(place + 1),
+  ...pointAt((place + 1) * 30, RADII.numerals),
+}));
+const ticks = computed(() =>
+  Array.from({ length: 60 }, (_, mark) => mark)
+    .filter((mark) => props.detail === "full" || mark % 5 === 0)
+    .map((mark) => {
+      const five = mark % 5 === 0;
+      const outer = props.detail === "full" ? RADII.track : 88;
+      const inner = props.detail === "full" ? (five ? RADII.tickFive : RADII.tickOne) : 72;
+      return { mark, five, from: pointAt(mark * 6, inner), to: pointAt(mark * 6, outer) };
+    }),
+);
+</script>
+
+<template>
+  <svg
+    class="dial"
+    :class="detail"
+    :viewBox="view"
+    :role="label ? 'img' : undefined"
+    :aria-label="label"
+    :aria-hidden="label ? undefined : 'true'"
+    :data-time="facts.time"
+  >
+    <circle class="face" :r="98.5" />
+    <slot name="under" />
+    <circle v-if="detail === 'full'" class="track" :r="RADII.track" />
+    <line
+      v-for="tick in ticks"
+      :key="tick.mark"
+      class="tick"
+      :class="{ five: tick.five }"
+      :x1="tick.from.x"
+      :y1="tick.from.y"
+      :x2="tick.to.x"
+      :y2="tick.to.y"
+    />
+    <g v-if="detail === 'full'" class="numerals">
+      <text v-for="numeral in numerals" :key="numeral.text" :x="numeral.x" :y="numeral.y" dy=".36em">
+        {{ numeral.text }}
+      </text>
+    </g>
+    <slot name="over" />
+    <path class="hand hour" :d="HAND_SHAPES.hour" :transform="`rotate(${facts.hour_hand_degrees})`" />
+    <path class="hand minute" :d="HAND_SHAPES.minute" :transform="`rotate(${facts.minute_hand_degrees})`" />
+    <circle class="pin" r="4.6" />
+    <slot name="hands" />
+  </svg>
+</template>
+
+<style scoped lang="scss">
+.dial {
+  display: block;
+  width: 100%;
+  height: 100%;
+  overflow: visible;
+}
+
+.face {
+  fill: var(--v-card);
+  stroke: var(--v-ink);
+  stroke-width: 1.8;
+}
+
+.track {
+  fill: none;
+  stroke: var(--v-ink);
+  stroke-width: 0.6;
+}
+
+.tick {
+  stroke: var(--v-ink);
+  stroke-width: 0.8;
+  stroke-linecap: round;
+
+  &.five {
+    stroke-width: 2;
+  }
+}
+
+.numerals {
+  font-size: 17px;
+  font-weight: 700;
+  text-anchor: middle;
+  fill: var(--v-ink);
+}
+
+.hand.hour {
+  fill: var(--v-hour);
+}
+
+.hand.minute {
+  fill: var(--v-minute);
+}
+
+.pin {
+  fill: var(--v-ink);
+}
+
+.small {
+  .face {
+    stroke-width: 5;
+  }
+
+  .tick.five {
+    stroke-width: 4.5;
+  }
+
+  .hand {
+    stroke-width: 4;
+    stroke-linejoin: round;
+  }
+
+  .hand.hour {
+    stroke: var(--v-hour);
+  }
+
+  .hand.minute {
+    stroke: var(--v-minute);
+  }
+}
+
+@media print {
+  .hand {
+    print-color-adjust: exact;
+  }
+}
+</style>

@@ -1,0 +1,46 @@
+/** Places on the dial's face. The rim has radius 100; degrees run clockwise from the twelve. */
+export const RADII = {
+  rim: 100,
+  numerals: 86.5,
+  track: 75,
+  tickFive: 65.5,
+  tickOne: 70.5,
+  minuteNumbers: 112,
+  corner: 106,
+} as const;
+
+/** The hands as outlines pointing at the twelve: a short broad leaf, a long thin spear. */
+export const HAND_SHAPES = {
+  hour: "M0-48C8.5-35 10-18 3.4 0V9a3.4 3.4 0 0 1-6.8 0V0C-10-18-8.5-35 0-48Z",
+  minute: "M0-74.5 3-58 1.9-58 2.1 15a2.1 2.1 0 0 1-4.2 0L-1.9-58-3-58Z",
+} as const;
+
+export interface Point {
+  x: number;
+  y: number;
+}
+
+export function pointAt(degrees: number, radius: number): Point {
+  const turn = (degrees * Math.PI) / 180;
+  return { x: radius * Math.sin(turn), y: -radius * Math.cos(turn) };
+}
+
+/** A slice of the face from one angle clockwise to another. */
+export function slice(from: number, to: number, radius: number): string {
+  const start = pointAt(from, radius);
+  const end = pointAt(to, radius);
+  const large = to - from > 180 ? 1 : 0;
+  return `M0 0L${start.x} ${start.y}A${radius} ${radius} 0 ${large} 1 ${end.x} ${end.y}Z`;
+}
+
+/** The direction of a point seen from the middle, in degrees clockwise from the twelve. */
+export function degreesTo(point: Point): number {
+  const degrees = (Math.atan2(point.x, -point.y) * 180) / Math.PI;
+  return (degrees + 360) % 360;
+}
+
+/** Marks the long hand moves from one mark to the one nearest to an angle, the shorter way round. */
+export function marksMoved(fromDegrees: number, toDegrees: number): number {
+  const marks = Math.round((toDegrees - fromDegrees) / 6);
+  return ((((marks + 30) % 60) + 60) % 60) - 30;
+}

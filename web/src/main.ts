@@ -1,0 +1,9 @@
+import "@fontsource/andika/400.css";
+import "@fontsource/andika/700.css";
+import "bootstrap-icons/font/bootstrap-icons.css";
+import "./theme/theme.scss";
+import { createPinia } from "pinia";
+import { createApp } from "vue";
+import { App, router } from "@/app";
+
+createApp(App).use(createPinia()).use(router).mount("#app");

@@ -1,0 +1,73 @@
+<script setup lang="ts">
+import { useFacts } from "@/api";
+import { LENS_KEYS } from "./lenses";
+
+/** What can be laid over the dial, each with its key. */
+defineProps<{ lenses: ReadonlySet<string> }>();
+defineEmits<{ toggle: [lens: string] }>();
+
+const facts = useFacts();
+</script>
+
+<template>
+  <section aria-label="Lenses">
+    <p class="eyebrow">Lenses</p>
+    <ul>
+      <li v-for="lens in facts.catalogue?.lenses" :key="lens.id">
+        <button
+          type="button"
+          role="switch"
+          :aria-checked="lenses.has(lens.id)"
+          :title="`Show ${lens.shows}`"
+          @click="$emit('toggle', lens.id)"
+        >
+          <i
+            class="bi"
+            :class="lenses.has(lens.id) ? 'bi-check-square-fill' : 'bi-square'"
+            aria-hidden="true"
+          ></i>
+          <span>{{ lens.name }}</span>
+          <kbd class="key" aria-hidden="true">{{ LENS_KEYS[lens.id]?.toUpperCase() }}</kbd>
+        </button>
+      </li>
+    </ul>
+  </section>
+</template>
+
+<style scoped lang="scss">
+ul {
+  list-style: none;
+  padding: 0;
+  margin: 0;
+  display: grid;
+  gap: 0.25rem;
+}
+
+button {
+  display: grid;
+  grid-template-columns: 1.1rem 1fr auto;
+  align-items: center;
+  gap: 0.7rem;
+  width: 100%;
+  min-height: 2.75rem;
+  padding: 0.3rem 0.7rem;
+  text-align: left;
+  background: none;
+  border: 0;
+  border-radius: 0.7rem;
+  font: inherit;
+  white-space: nowrap;
+
+  &:hover {
+    background: var(--v-shade);
+  }
+
+  &[aria-checked="true"] {
+    background: var(--v-hour-tint);
+
+    .bi {
+      color: var(--v-hour);
+    }
+  }
+}
+</style>
