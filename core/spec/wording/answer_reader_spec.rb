@@ -55,9 +55,8 @@ RSpec.describe Vantick::Core::AnswerReader do
   end
 
   it "tells nothing answered from something that cannot be read" do
-    expect(["", "  ", "\n", "\u00A0"].map { |text| described_class.blank?(text) }).to all(be(true))
-    expect(described_class.blank?("?")).to be(true)
-    expect(described_class.blank?("x")).to be(false)
+    expect(["", "  ", "\n", "\u00A0", "-", " – "].map { |text| described_class.blank?(text) }).to all(be(true))
+    expect(["?", "x", "-1", "\xFF"].map { |text| described_class.blank?(text) }).to all(be(false))
   end
 
   it "refuses 10,000 characters and takes 200" do

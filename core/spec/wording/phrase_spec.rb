@@ -31,6 +31,11 @@ RSpec.describe Vantick::Core::Phrase do
     expect(described_class.all(time("4:07"))).not_to include("seven past four")
   end
 
+  it "says a time shortly for narrow places" do
+    short = ->(text) { described_class.short(Vantick::Core::Saying.usual(time(text))) }
+    expect(%w[7:45 12:30 4:07 8:00 3:35].map(&short)).to eq(["quarter to 8", "half past 12", "7 past 4", "8 o'clock", "25 to 4"])
+  end
+
   it "says all 720 times differently, and each way of saying one says no other" do
     ways = all_times.flat_map { |shown| described_class.all(shown) }
     expect(ways.uniq.length).to eq(ways.length)

@@ -47,6 +47,7 @@ Sequel.migration do
       column :verdict, :text, null: false
       column :misreadings, :text, null: false
       column :read_as, :text, null: false
+      column :read_short, :text, null: false
       column :slips, :text, null: false
       column :answered_at, :text, null: false
       index %i[item_id child_id]

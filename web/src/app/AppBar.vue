@@ -26,11 +26,10 @@ const places = [
         {{ place.text }}
       </RouterLink>
     </nav>
-    <BDropdown v-if="classes.current" variant="link" class="class-menu" placement="bottom-end" no-caret>
+    <BDropdown v-if="classes.current" variant="link" class="class-menu" placement="bottom-end">
       <template #button-content>
         <strong>{{ classes.current.name }}</strong>
-        <span v-if="classes.current.school" class="school">&nbsp;· {{ classes.current.school }}</span>
-        <i class="bi bi-chevron-down" aria-hidden="true"></i>
+        <span v-if="classes.current.school" class="school">· {{ classes.current.school }}</span>
       </template>
       <BDropdownItemButton
         v-for="one in classes.all"
@@ -100,13 +99,6 @@ nav {
   white-space: nowrap;
   padding-right: 0;
   max-width: 100%;
-  overflow: hidden;
-  text-overflow: ellipsis;
-}
-
-.bi {
-  margin-left: 0.4rem;
-  font-size: 0.8rem;
 }
 
 @media (max-width: 60rem) {

@@ -18,7 +18,7 @@ const judged = computed(() =>
 );
 const text = computed(() => {
   const typed = props.answers.textAt(props.place);
-  return held.value || wrong.value ? typed : judged.value?.read_as || typed;
+  return held.value || wrong.value ? typed : judged.value?.read_short || typed;
 });
 const tone = computed(() => (wrong.value ? "misread" : judged.value && VERDICTS[judged.value.verdict].tone));
 const told = computed(() => wrong.value ?? (judged.value && VERDICTS[judged.value.verdict].word));
@@ -58,7 +58,7 @@ function press(event: KeyboardEvent): void {
       :aria-label="label"
       :aria-description="told"
       :aria-invalid="wrong ? true : undefined"
-      :title="wrong ?? (judged && !held ? `${judged.answer}: ${told}` : undefined)"
+      :title="wrong ?? (judged && !held ? `${judged.answer}: ${judged.read_as}, ${told}` : undefined)"
       :data-verdict="judged?.verdict"
       autocomplete="off"
       autocapitalize="off"
@@ -81,25 +81,26 @@ function press(event: KeyboardEvent): void {
     width: 100%;
     min-width: 5rem;
     height: 2.1rem;
-    padding: 0 0.5rem;
+    padding: 0 0.2rem 0 0.5rem;
     border: 1px solid var(--v-line);
     border-radius: 0.5rem;
     background: var(--v-card);
     font: inherit;
     color: var(--v-ink);
+    font-size: 0.93rem;
     text-overflow: ellipsis;
   }
 
   .shape {
     position: absolute;
-    left: 0.55rem;
+    left: 0.45rem;
     top: 0.25rem;
     pointer-events: none;
     font-size: 0.85rem;
     line-height: 1.6rem;
 
     & + input {
-      padding-left: 1.75rem;
+      padding-left: 1.5rem;
     }
   }
 

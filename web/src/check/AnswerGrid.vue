@@ -64,8 +64,8 @@ function go(from: number, by: number): void {
           </td>
           <td class="lead">
             <template v-if="leads.get(child.id)">
-              {{ facts.misreading(leads.get(child.id)!.misreading).name }}: {{ leads.get(child.id)!.hits }} of
-              {{ leads.get(child.id)!.chances }}
+              <span>{{ facts.misreading(leads.get(child.id)!.misreading).name }}</span>
+              {{ leads.get(child.id)!.hits }} of {{ leads.get(child.id)!.chances }} chances
             </template>
           </td>
         </tr>
@@ -130,9 +130,15 @@ function go(from: number, by: number): void {
 }
 
 .lead {
-  font-size: 0.9rem;
+  font-size: 0.85rem;
   line-height: 1.2;
   color: var(--v-quiet);
-  min-width: 8rem;
+  width: 8.5rem;
+  white-space: nowrap;
+
+  span {
+    display: block;
+    font-weight: 700;
+  }
 }
 </style>

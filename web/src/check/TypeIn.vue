@@ -49,7 +49,7 @@ onMounted(look);
 <style scoped>
 .type-in {
   display: grid;
-  grid-template-columns: minmax(0, 1fr) 20rem;
+  grid-template-columns: minmax(0, 1fr) 17.5rem;
   gap: 1.5rem;
   align-items: start;
 }

@@ -5,6 +5,21 @@ import { useFacts, type Findings } from "@/api";
 defineProps<{ findings: Findings }>();
 
 const facts = useFacts();
+
+function told({ answered, right, unreadable }: Findings["children"][number]): string {
+  if (answered === 0) return "";
+  if (answered === right) return "all right";
+  const mistakes = answered - right - unreadable;
+  const parts = [
+    mistakes === 1 ? "one mistake, not explained" : mistakes > 1 ? `${mistakes} mistakes, not explained` : "",
+    unreadable === 1
+      ? "one answer could not be read"
+      : unreadable > 1
+        ? `${unreadable} answers could not be read`
+        : "",
+  ];
+  return parts.filter(Boolean).join("; ");
+}
 </script>
 
 <template>
@@ -49,13 +64,7 @@ const facts = useFacts();
           </td>
         </template>
         <td v-else colspan="2" class="quiet">
-          {{
-            child.answered === 0
-              ? ""
-              : child.right === child.answered
-                ? "nothing: all right"
-                : "nothing Vantick knows"
-          }}
+          {{ told(child) }}
         </td>
       </tr>
     </tbody>

@@ -114,6 +114,10 @@ watch(() => [route.params.id, classes.current?.id], load, { immediate: true });
 </template>
 
 <style scoped lang="scss">
+.actions select {
+  width: auto;
+}
+
 .columns {
   display: grid;
   grid-template-columns: minmax(20rem, 27rem) minmax(0, 1fr);

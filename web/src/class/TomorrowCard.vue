@@ -18,7 +18,10 @@ const texts = computed(() => commonest.value && facts.misreading(commonest.value
     <component :is="level ?? 'h2'" class="what">
       {{ seem(commonest.child_ids.length, texts.does) }}.
     </component>
-    <p class="move">{{ texts.move }}</p>
+    <p class="move">
+      {{ texts.move }}
+      <span class="quiet">Lens: {{ facts.lensName(texts.lens).toLowerCase() }}.</span>
+    </p>
     <div class="times">
       <figure v-for="time in texts.times" :key="time">
         <DialFace :facts="facts.of(time)" :label="`A dial at ${time}`" detail="small" />
@@ -29,7 +32,7 @@ const texts = computed(() => commonest.value && facts.misreading(commonest.value
       class="btn btn-primary"
       :to="{ name: 'show', query: { times: texts.times.join(','), lens: texts.lens } }"
     >
-      Show these three, {{ facts.lensName(texts.lens).toLowerCase() }} on
+      Show these three
     </RouterLink>
   </BCard>
 </template>
@@ -44,7 +47,7 @@ const texts = computed(() => commonest.value && facts.misreading(commonest.value
 
 .times {
   display: grid;
-  grid-template-columns: repeat(3, minmax(0, 7rem));
+  grid-template-columns: repeat(3, minmax(0, 8.5rem));
   gap: 1rem;
   margin: 0.25rem 0 1rem;
 }

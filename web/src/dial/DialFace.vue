@@ -77,7 +77,8 @@ const ticks = computed(() =>
 .dial {
   display: block;
   width: 100%;
-  height: 100%;
+  max-height: 100%;
+  aspect-ratio: 1;
   overflow: visible;
 }
 

@@ -78,7 +78,7 @@ defineExpose({ press, focus: () => root.value?.focus({ preventScroll: true }) })
     @pointerup="dragging = false"
     @pointercancel="dragging = false"
   >
-    <DialFace :facts="shown" :margin="22">
+    <DialFace :facts="shown" :margin="17">
       <template #under>
         <DialLenses :facts="shown" :lenses="props.lenses" />
       </template>

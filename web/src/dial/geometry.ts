@@ -5,13 +5,13 @@ export const RADII = {
   track: 75,
   tickFive: 65.5,
   tickOne: 70.5,
-  minuteNumbers: 112,
+  minuteNumbers: 109,
   corner: 106,
 } as const;
 
 /** The hands as outlines pointing at the twelve: a short broad leaf, a long thin spear. */
 export const HAND_SHAPES = {
-  hour: "M0-48C8.5-35 10-18 3.4 0V9a3.4 3.4 0 0 1-6.8 0V0C-10-18-8.5-35 0-48Z",
+  hour: "M0-53C8.5-39 10-19 3.4 0V9a3.4 3.4 0 0 1-6.8 0V0C-10-19-8.5-39 0-53Z",
   minute: "M0-74.5 3-58 1.9-58 2.1 15a2.1 2.1 0 0 1-4.2 0L-1.9-58-3-58Z",
 } as const;
 

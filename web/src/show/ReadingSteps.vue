@@ -80,11 +80,11 @@ li {
 
 .text {
   margin: 0;
-  font-size: 1.3rem;
+  font-size: clamp(1.25rem, 1.6vw, 2rem);
   line-height: 1.35;
 
   &.big {
-    font-size: 2.1rem;
+    font-size: clamp(1.8rem, 2.4vw, 3.5rem);
     font-weight: 700;
     line-height: 1.2;
     text-wrap: balance;

@@ -113,11 +113,11 @@ useEventListener("keydown", (event: KeyboardEvent) => {
 <style scoped lang="scss">
 .show {
   display: grid;
-  grid-template-columns: minmax(11rem, 15rem) minmax(0, 1fr) minmax(15rem, 22rem);
-  gap: 1rem;
+  grid-template-columns: 13rem minmax(0, 1fr) minmax(15rem, 23%);
+  gap: 1.25rem;
   height: calc(100vh - var(--v-bar));
   min-height: 32rem;
-  padding: 1rem 1.75rem 0.75rem;
+  padding: 0.75rem 1.75rem 0.75rem;
 }
 
 .left {
@@ -143,11 +143,11 @@ useEventListener("keydown", (event: KeyboardEvent) => {
 .sequence {
   display: flex;
   flex-wrap: wrap;
-  gap: 0.5rem;
+  gap: 0.35rem;
 
   button {
-    width: 4.4rem;
-    padding: 0.35rem;
+    width: 3.95rem;
+    padding: 0.3rem;
     background: none;
     border: 2px solid transparent;
     border-radius: 0.8rem;
@@ -163,9 +163,33 @@ useEventListener("keydown", (event: KeyboardEvent) => {
   padding: 0.25rem 0.5rem 0;
 
   input {
+    appearance: none;
     width: 100%;
-    accent-color: var(--v-minute);
+    height: 0.9rem;
     margin: 0;
+    border-radius: 0.45rem;
+    background: repeating-linear-gradient(
+      90deg,
+      var(--v-shade) 0 calc(100% / 12 - 2px),
+      var(--v-line) calc(100% / 12 - 2px) calc(100% / 12)
+    );
+
+    &::-webkit-slider-thumb {
+      appearance: none;
+      width: 1.5rem;
+      height: 1.5rem;
+      border-radius: 50%;
+      border: 3px solid var(--v-paper);
+      background: var(--v-minute);
+    }
+
+    &::-moz-range-thumb {
+      width: 1.2rem;
+      height: 1.2rem;
+      border-radius: 50%;
+      border: 3px solid var(--v-paper);
+      background: var(--v-minute);
+    }
   }
 }
 
@@ -190,6 +214,10 @@ useEventListener("keydown", (event: KeyboardEvent) => {
   }
 
   .middle {
+    order: -2;
+  }
+
+  :deep(.reading) {
     order: -1;
   }
 

@@ -19,10 +19,12 @@ module Vantick
       attr_reader :misreadings
       # @return [String] what the answer was taken for; empty where it could not be read
       attr_reader :read_as
+      # @return [String] the same for narrow places
+      attr_reader :read_short
       # @return [Array<Symbol>] writing slips, some of {Given::SLIPS}
       attr_reader :slips
 
-      def initialize(task:, time:, verdict:, misreadings: [], read_as: "", slips: [])
+      def initialize(task:, time:, verdict:, misreadings: [], read_as: "", read_short: "", slips: [])
         raise ArgumentError, "no verdict: #{verdict}" unless VERDICTS.include?(verdict)
 
         @task = task
@@ -30,6 +32,7 @@ module Vantick
         @verdict = verdict
         @misreadings = misreadings.dup.freeze
         @read_as = read_as
+        @read_short = read_short
         @slips = slips.dup.freeze
         freeze
       end

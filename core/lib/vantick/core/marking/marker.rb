@@ -24,7 +24,7 @@ module Vantick
 
         def right(task, time, given)
           verdict = right_verdict(task, time, given)
-          Marked.new(task:, time:, verdict:, read_as: given.read_as, slips: given.slips)
+          Marked.new(task:, time:, verdict:, read_as: given.read_as, read_short: given.read_short, slips: given.slips)
         end
 
         # Right is the notation and the count that the task asks for: "fifteen to eight" is right for
@@ -45,8 +45,10 @@ module Vantick
           answers = givens.map { |given| task.answer(given.saying) }
           found = Misreading.for(task).select { |misreading| (misreading.wrong_answers(time, task) & answers).any? }.map(&:id)
           Marked.new(task:, time:, verdict: found.any? ? :misread : :unexplained, misreadings: found,
-                     read_as: givens.map(&:read_as).uniq.join(" or "), slips: givens.flat_map(&:slips).uniq)
+                     read_as: either(givens.map(&:read_as)), read_short: either(givens.map(&:read_short)), slips: givens.flat_map(&:slips).uniq)
         end
+
+        def either(readings) = readings.uniq.join(" or ")
       end
     end
   end

@@ -9,6 +9,7 @@ module Vantick
       LONGEST = 200
       # Typed for a child's words by a teacher with many slips to enter: `qt8`, `20t8`, `8o`.
       CODE = /\A(?:(?<count>[qh]|\d{1,2})\s*(?<side>[pt])\s*(?<hour>\d{1,2})|(?<whole>\d{1,2})\s*o)\z/
+      BLANK = /\A[[:space:]\-–—]*\z/
       DAY_HALF = /(?<=[\d\s])[ap]\.?\s?m\.?\z/
       APOSTROPHES = /[’‘`´]/
       SPLIT_OCLOCK = /\b[o0]\s*['\s]\s*clock\b/
@@ -28,8 +29,8 @@ module Vantick
         end
 
         # @param text [String]
-        # @return [Boolean] whether nothing was answered
-        def blank?(text) = tidy(text).empty?
+        # @return [Boolean] whether nothing was answered, or a dash for nothing
+        def blank?(text) = text.scrub("?").match?(BLANK)
 
         private
 

@@ -32,8 +32,11 @@ module Vantick
 
       # @return [String] what it was taken for: digits for digits written or spoken, else words
       def read_as
-        digits? || form == :spoken ? time.digital : saying.words
+        as_digits? ? time.digital : saying.words
       end
+
+      # @return [String] the same for narrow places
+      def read_short = as_digits? ? time.digital : Phrase.short(saying)
 
       def ==(other)
         other.is_a?(Given) && saying == other.saying && form == other.form && slips == other.slips
@@ -41,6 +44,10 @@ module Vantick
       alias eql? ==
 
       def hash = [Given, saying, form, slips].hash
+
+      private
+
+      def as_digits? = digits? || form == :spoken
     end
   end
 end

@@ -26,6 +26,14 @@ module Vantick
           "#{count(saying)} #{WORDS[saying.side]} #{number(saying.hour)}"
         end
 
+        # @param saying [Saying]
+        # @return [String] for narrow places, numbers in digits: "quarter to 8", "7 past 4"
+        def short(saying)
+          return "#{saying.hour} #{WORDS[:oclock]}" if saying.side == :oclock
+
+          "#{landmark(saying) || saying.count} #{WORDS[saying.side]} #{saying.hour}"
+        end
+
         private
 
         def forms(saying)
@@ -36,9 +44,14 @@ module Vantick
           [words(saying), *plain, "#{with_minutes(saying.count)} #{tail}"]
         end
 
-        def count(saying)
+        def landmark(saying)
           return WORDS[:quarter] if saying.count == Saying::QUARTER
-          return WORDS[:half] if saying.count == Saying::HALF && saying.side == :past
+
+          WORDS[:half] if saying.count == Saying::HALF && saying.side == :past
+        end
+
+        def count(saying)
+          return landmark(saying) if landmark(saying)
 
           saying.count % 5 == 0 ? number(saying.count) : with_minutes(saying.count)
         end

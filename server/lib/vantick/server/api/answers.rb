@@ -9,7 +9,7 @@ module Vantick
           check = store.checks.find(input[:check_id])
           item = item_of(check)
           child_of(check)
-          text = sent[:answer].scrub("\uFFFD")
+          text = sent[:answer].scrub("\uFFFD").tr("\u0000", "\uFFFD")
           marked = Core::Marker.mark(task: Core::Task.find(check[:task]), time: Core::DialTime.parse(item[:time]), text:)
           given = { uuid: sent[:id], item_id: item[:id], child_id: sent[:child_id], answer: text }
           answer, new = store.answers.add(given, marked, answered_at: now)

@@ -57,7 +57,8 @@ module Vantick
 
           def child_findings(child, marked, evidence)
             { child_id: child[:id], name: child[:name], answered: marked.count { |one| one.verdict != :blank },
-              right: marked.count(&:right?), evidence: evidence.map { |piece| piece(piece) } }
+              right: marked.count(&:right?),
+              unreadable: marked.count { |one| one.verdict == :unreadable }, evidence: evidence.map { |piece| piece(piece) } }
           end
 
           def piece(evidence)

@@ -42,7 +42,8 @@ module Vantick
         private
 
         def judgement(marked)
-          { verdict: marked.verdict.to_s, read_as: marked.read_as, misreadings: marked.misreadings.join(" "), slips: marked.slips.join(" ") }
+          { verdict: marked.verdict.to_s, read_as: marked.read_as, read_short: marked.read_short,
+            misreadings: marked.misreadings.join(" "), slips: marked.slips.join(" ") }
         end
 
         def standing_id(given) = @db[:answers].where(given.slice(:item_id, :child_id)).max(:id)
@@ -54,7 +55,7 @@ module Vantick
         end
 
         def described(row)
-          { id: row[:uuid], **row.slice(*GIVEN, :verdict, :read_as, :answered_at), **LISTS.to_h { |list| [list, row[list].split] } }
+          { id: row[:uuid], **row.slice(*GIVEN, :verdict, :read_as, :read_short, :answered_at), **LISTS.to_h { |list| [list, row[list].split] } }
         end
       end
     end

@@ -1,0 +1,88 @@
+# frozen_string_literal: true
+
+RSpec.describe Vantick::Server::Api::Answers do
+  let(:check) { make_check(make_class) }
+  let(:child) { check["children"].first }
+  let(:item) { check["items"].find { |one| one["time"].end_with?(":45") } }
+  let(:right) { item["right"] }
+
+  def kept = get("/api/checks/#{check['id']}").body["answers"]
+
+  it "keeps an answer exactly as given, marks it and reads it back" do
+    made = answer(check, child, item, " #{right.sub('quarter', 'quater')} ")
+    expect(made.status).to eq(201)
+    expect(made.body).to include("answer" => " #{right.sub('quarter', 'quater')} ", "verdict" => "right_writing_slip",
+                                 "read_as" => right, "slips" => ["spelling"], "misreadings" => [])
+    expect(kept).to eq([made.body])
+  end
+
+  it "changes nothing when the same answer comes twice" do
+    id = SecureRandom.uuid
+    first = answer(check, child, item, right, id:)
+    again = answer(check, child, item, right, id:)
+    expect([again.status, again.body]).to eq([200, first.body])
+    expect(store.db[:answers].count).to eq(1)
+  end
+
+  it "refuses another answer under the same id" do
+    id = SecureRandom.uuid
+    answer(check, child, item, right, id:)
+    expect(answer(check, child, item, "other", id:)).to be_refused(409).at("id")
+  end
+
+  it "corrects by a new row that points at the old one" do
+    %w[first qp3].push(right, "").each { |text| answer(check, child, item, text) }
+    expect(kept.map { |one| one["answer"] }).to eq([""])
+    rows = store.db[:answers].order(:id).all
+    expect(rows.map { |row| row[:corrects_id] }).to eq([nil, *rows.first(3).map { |row| row[:id] }])
+  end
+
+  it "is still there after the store is closed and opened" do
+    made = answer(check, child, item, right).body
+    store.close
+    @store = @app = nil
+    expect(kept).to eq([made])
+  end
+
+  {
+    "10,000 characters" => [{ answer: "x" * 10_000 }, 422, "answer", /10000 characters.*at most 200/],
+    "no text" => [{ answer: nil }, 400, "answer", /must be text/],
+    "an id of another make" => [{ id: "7" }, 400, "id", /right form/],
+    "another check's clock" => [{ item_id: 999 }, 422, "item_id", /not one of the check's/],
+    "another class's child" => [{ child_id: 999 }, 422, "child_id", /not in the check's class/]
+  }.each do |what, (change, status, field, words)|
+    it "refuses #{what} and keeps nothing of it" do
+      body = { id: SecureRandom.uuid, item_id: item["id"], child_id: child["id"], answer: right, **change }
+      expect(post("/api/checks/#{check['id']}/answers", body)).to be_refused(status).at(field).saying(words)
+      expect(kept).to eq([])
+    end
+  end
+
+  it "takes whatever a keyboard can write, without failing" do
+    expect(answer(check, child, item, "\u0000").body["answer"]).to eq("\uFFFD")
+    ["25:99", "🕗", "'; DROP TABLE answers; --", "=1+1", "%", "\u202E7:45", "9" * 200].each do |text|
+      expect(answer(check, child, item, text)).to have_attributes(status: 201, body: include("answer" => text))
+    end
+  end
+
+  it "loses and doubles nothing when many write at once" do
+    check
+    server = Vantick::Server.app(store:)
+    jobs = Queue.new
+    check["items"].product(check["children"], (1..8).to_a).each { |job| jobs << job }
+    writers = Array.new(4) do
+      Thread.new do
+        until jobs.empty?
+          item, child, = jobs.pop(true)
+          body = JSON.generate(id: SecureRandom.uuid, item_id: item["id"], child_id: child["id"], answer: "qt8")
+          Rack::MockRequest.new(server).post("/api/checks/#{check['id']}/answers", "CONTENT_TYPE" => "application/json", input: body)
+        end
+      rescue ThreadError
+        nil
+      end
+    end
+    writers.each(&:join)
+    expect(store.db[:answers].count).to eq(80)
+    expect(kept.length).to eq(10)
+  end
+end

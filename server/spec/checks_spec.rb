@@ -1,0 +1,90 @@
+# frozen_string_literal: true
+
+RSpec.describe Vantick::Server::Api::Checks do
+  let(:school_class) { make_class }
+
+  def choice(query) = get("/api/classes/#{school_class['id']}/choice?#{URI.encode_www_form(query)}")
+
+  let(:wanted) { { step: "fives", task: "dial_to_words", count: 5, seed: 7 } }
+
+  it "shows the times that core chooses, and what they can tell" do
+    core = Vantick::Core::Chooser.choose(step: Vantick::Core::Step.find("fives"), task: Vantick::Core::Task.find("dial_to_words"), count: 5, seed: 7)
+    expect(choice(wanted).body).to eq("times" => core.times.map(&:to_s), "pairs_told_apart" => core.pairs_told_apart,
+                                      "pairs_possible" => core.pairs_possible, "chances" => core.chances.transform_keys(&:to_s))
+  end
+
+  it "makes the check that was shown" do
+    shown = choice(wanted).body["times"]
+    check = make_check(school_class, **wanted)
+    expect(check["items"].map { |item| item["time"] }).to eq(shown)
+    expect(check["items"].map { |item| item["right"] }).to eq(shown.map { |time| Vantick::Core::Phrase.usual(Vantick::Core::DialTime.parse(time)) })
+    expect(get("/api/checks/#{check['id']}").body).to eq(check)
+  end
+
+  it "avoids the times of the check before" do
+    first = make_check(school_class, **wanted)["items"].map { |item| item["time"] }
+    expect(choice(wanted).body["times"] & first).to eq([])
+  end
+
+  it "lists checks newest first, with how far they have come" do
+    older = make_check(school_class)
+    newer = make_check(school_class, task: "dial_to_digital", count: 3)
+    answer(older, older["children"].first, older["items"].first, "???")
+    listed = get("/api/classes/#{school_class['id']}/checks").body["checks"]
+    expect(listed.map { |check| check["id"] }).to eq([newer["id"], older["id"]])
+    expect(listed.last).to include("items" => 5, "children" => 2, "answered" => 1, "answers" => 1, "unreadable" => 1)
+    expect(get("/api/classes/#{school_class['id']}/checks?limit=1").body["checks"].length).to eq(1)
+  end
+
+  {
+    "0 items" => [{ count: 0 }, 422, "count", /1 to 12/],
+    "500 items" => [{ count: 500 }, 422, "count", /1 to 12/],
+    "more than a step has" => [{ step: "oclock", count: 13 }, 422, "count", /1 to 12/],
+    "a count that is no number" => [{ count: "many" }, 400, "count", /whole number/],
+    "an unknown task" => [{ task: "dial_to_song" }, 422, "task", /use one of dial_to_digital, dial_to_words/],
+    "an unknown step" => [{ step: "sevens" }, 422, "step", /use one of/],
+    "a step without times" => [{ step: "hands" }, 422, "step", /use one of/],
+    "a seed below nothing" => [{ seed: -1 }, 400, "seed", /at least 0/]
+  }.each do |what, (change, status, field, words)|
+    it "refuses #{what}, when looking and when making" do
+      expect(choice({ **wanted, **change })).to be_refused(status).at(field).saying(words)
+      made = post("/api/classes/#{school_class['id']}/checks", { **wanted, **change })
+      expect(made).to be_refused(status).at(field).saying(words)
+      expect(get("/api/classes/#{school_class['id']}/checks").body["checks"]).to eq([])
+    end
+  end
+
+  it "refuses a check for an empty class" do
+    empty = store.classes.add(name: "Nobody", school: "", names: [], made_at: "2026-01-01T00:00:00Z")
+    expect(post("/api/classes/#{empty[:id]}/checks", wanted)).to be_refused(422).at("class_id").saying(/no children/)
+  end
+
+  it "says what is not there" do
+    ["/api/classes/99/checks", "/api/classes/99/choice?#{URI.encode_www_form(wanted)}"].each do |path|
+      expect(get(path)).to be_refused(404).at("class_id").saying(/no class 99/)
+    end
+    expect(get("/api/checks/99")).to be_refused(404).at("check_id")
+    expect(get("/api/checks/99/findings")).to be_refused(404).at("check_id")
+    expect(get("/api/checks/seven")).to be_refused(400).at("check_id").saying(/whole number/)
+    expect(get("/api/checks/99999999999999999999")).to be_refused(400).at("check_id")
+  end
+
+  describe "findings" do
+    it "names what most children share, and each child's evidence, own hits first" do
+      check = make_check(make_class(%w[Bram Dara Freya]))
+      bram, dara, = check["children"]
+      to_items = check["items"].select { |item| item["time"].end_with?(":45") }
+      passed_hour = ->(item) { "quarter to #{(item['time'].to_i - 1) % 12 + 1}" }
+      to_items.each { |item| [bram, dara].each { |child| answer(check, child, item, passed_hour[item]) } }
+      findings = get("/api/checks/#{check['id']}/findings").body
+      expect(findings["shared"].first).to include("misreading" => "to_with_passed_hour", "child_ids" => [bram["id"], dara["id"]])
+      expect(findings["children"].first).to include("name" => "Bram", "answered" => to_items.length, "right" => 0)
+      expect(findings["children"].first["evidence"].first).to include("hits" => to_items.length, "chances" => to_items.length, "shown" => true)
+      expect(findings["children"].last).to include("name" => "Freya", "answered" => 0, "evidence" => [])
+    end
+
+    it "has nothing to say before there are answers" do
+      expect(get("/api/checks/#{make_check(school_class)['id']}/findings").body).to include("shared" => [])
+    end
+  end
+end

@@ -1,0 +1,58 @@
+# frozen_string_literal: true
+
+require "rack/mock"
+require "securerandom"
+require "tmpdir"
+require "vantick/server"
+
+Vantick::Server::LOADER.eager_load
+
+# A fresh school for each example, and short ways of asking for things.
+module ApiHelpers
+  def folder = @folder ||= Dir.mktmpdir
+
+  def store = @store ||= Vantick::Server::Store::Database.open(File.join(folder, "school.sqlite3"))
+
+  def app = @app ||= Rack::MockRequest.new(Vantick::Server.app(store:, web: File.join(folder, "web")))
+
+  def get(path, headers = {}) = told(app.get(path, headers))
+
+  def post(path, body, type: "application/json")
+    told(app.post(path, "CONTENT_TYPE" => type, input: body.is_a?(String) ? body : JSON.generate(body)))
+  end
+
+  # A response's status, headers and body, the body read as JSON.
+  Told = Struct.new(:status, :headers, :body)
+
+  def told(response) = Told.new(response.status, response.headers, response.body.empty? ? nil : JSON.parse(response.body))
+
+  def make_class(names = %w[Anneke Bram]) = post("/api/classes", { name: "Curlew", children: names }).body
+
+  def make_check(school_class, **how)
+    post("/api/classes/#{school_class['id']}/checks", { step: "quarters", task: "dial_to_words", count: 5, seed: 3, **how }).body
+  end
+
+  def answer(check, child, item, text, id: SecureRandom.uuid)
+    post("/api/checks/#{check['id']}/answers", { id:, item_id: item["id"], child_id: child["id"], answer: text })
+  end
+end
+
+RSpec::Matchers.define :be_refused do |status|
+  match { |told| told.status == status && told.headers["content-type"] == "application/problem+json" && whole?(told) && said?(told) }
+  chain(:at) { |field| @field = field }
+  chain(:saying) { |words| @words = words }
+  failure_message { |told| "wanted #{status} at #{@field} saying #{@words.inspect}, got #{told.status} #{told.body}" }
+
+  def whole?(told) = told.body.keys == %w[type title status detail field] && told.body["status"] == told.status
+
+  def said?(told) = told.body["field"] == @field && (@words.nil? || told.body["detail"].match?(@words))
+end
+
+RSpec.configure do |config|
+  config.include ApiHelpers
+  config.disable_monkey_patching!
+  config.after do
+    @store&.close
+    FileUtils.rm_rf(@folder) if @folder
+  end
+end

@@ -1,0 +1,23 @@
+# frozen_string_literal: true
+
+RSpec.describe Vantick::Server::WebFiles do
+  before do
+    FileUtils.mkdir_p(File.join(folder, "web/assets"))
+    File.write(File.join(folder, "web/index.html"), "<!doctype html>first page")
+    File.write(File.join(folder, "web/assets/app-1a2b.js"), "let it = 1")
+    File.write(File.join(folder, "secret"), "hidden words")
+  end
+
+  it "gives every address of the application its first page, never kept" do
+    ["/", "/check/3", "/class/new", "/25:99"].each do |path|
+      page = app.get(path)
+      expect([page.status, page.body, page["cache-control"]]).to eq([200, "<!doctype html>first page", "no-cache"])
+    end
+  end
+
+  it "lets assets be kept for ever, and leaves the folder for nothing" do
+    expect(app.get("/assets/app-1a2b.js")["cache-control"]).to include("immutable")
+    expect(app.get("/assets/../../secret").body).not_to include("hidden words")
+    expect(app.get("/assets/none.js").status).to eq(404)
+  end
+end
