@@ -2,13 +2,13 @@
 
 RSpec.describe Vantick::Server::Api::Checks do
   let(:school_class) { make_class }
+  let(:wanted) { { step: "fives", task: "dial_to_words", count: 5, seed: 7 } }
 
   def choice(query) = get("/api/classes/#{school_class['id']}/choice?#{URI.encode_www_form(query)}")
 
-  let(:wanted) { { step: "fives", task: "dial_to_words", count: 5, seed: 7 } }
-
   it "shows the times that core chooses, and what they can tell" do
-    core = Vantick::Core::Chooser.choose(step: Vantick::Core::Step.find("fives"), task: Vantick::Core::Task.find("dial_to_words"), count: 5, seed: 7)
+    core = Vantick::Core::Chooser.choose(step: Vantick::Core::Step.find("fives"), task: Vantick::Core::Task.find("dial_to_words"),
+                                         count: 5, seed: 7)
     expect(choice(wanted).body).to eq("times" => core.times.map(&:to_s), "pairs_told_apart" => core.pairs_told_apart,
                                       "pairs_possible" => core.pairs_possible, "chances" => core.chances.transform_keys(&:to_s))
   end
@@ -17,7 +17,9 @@ RSpec.describe Vantick::Server::Api::Checks do
     shown = choice(wanted).body["times"]
     check = make_check(school_class, **wanted)
     expect(check["items"].map { |item| item["time"] }).to eq(shown)
-    expect(check["items"].map { |item| item["right"] }).to eq(shown.map { |time| Vantick::Core::Phrase.usual(Vantick::Core::DialTime.parse(time)) })
+    expect(check["items"].map { |item| item["right"] }).to eq(shown.map { |time|
+      Vantick::Core::Phrase.usual(Vantick::Core::DialTime.parse(time))
+    })
     expect(get("/api/checks/#{check['id']}").body).to eq(check)
   end
 
@@ -74,12 +76,13 @@ RSpec.describe Vantick::Server::Api::Checks do
       check = make_check(make_class(%w[Bram Dara Freya]))
       bram, dara, = check["children"]
       to_items = check["items"].select { |item| item["time"].end_with?(":45") }
-      passed_hour = ->(item) { "quarter to #{(item['time'].to_i - 1) % 12 + 1}" }
+      passed_hour = ->(item) { "quarter to #{((item['time'].to_i - 1) % 12) + 1}" }
       to_items.each { |item| [bram, dara].each { |child| answer(check, child, item, passed_hour[item]) } }
       findings = get("/api/checks/#{check['id']}/findings").body
       expect(findings["shared"].first).to include("misreading" => "to_with_passed_hour", "child_ids" => [bram["id"], dara["id"]])
       expect(findings["children"].first).to include("name" => "Bram", "answered" => to_items.length, "right" => 0)
-      expect(findings["children"].first["evidence"].first).to include("hits" => to_items.length, "chances" => to_items.length, "shown" => true)
+      expect(findings["children"].first["evidence"].first).to include("hits" => to_items.length, "chances" => to_items.length,
+                                                                      "shown" => true)
       expect(findings["children"].last).to include("name" => "Freya", "answered" => 0, "evidence" => [])
     end
 

@@ -30,7 +30,8 @@ RSpec.describe Vantick::Core::Chooser do
   end
 
   it "gives the same times for the same seed, and others for others" do
-    expect(choose(:fives, 5, seed: 7).times).to eq(choose(:fives, 5, seed: 7).times)
+    first, again = Array.new(2) { choose(:fives, 5, seed: 7).times }
+    expect(first).to eq(again)
     expect((1..6).map { |seed| choose(:fives, 5, seed:).times }.uniq.length).to be > 3
   end
 
@@ -42,7 +43,8 @@ RSpec.describe Vantick::Core::Chooser do
 
   # The best of all subsets, by brute force on a small pool, as the outside judge.
   it "comes within two per cent of the best of all subsets that are spread as well" do
-    pool = step(:quarters).pool.select { |shown| [1, 2, 4, 7, 10, 0].include?(shown.hour) }
+    hours = [0, 1, 2, 4, 7, 10]
+    pool = step(:quarters).pool.select { |shown| hours.include?(shown.hour) }
     task = task(:dial_to_words)
     telling = Vantick::Core::Telling.new(pool, task)
     balance = Vantick::Core::Balance.new(pool, 4, [])

@@ -8,7 +8,9 @@ RSpec.describe Vantick::Core::Hands do
   # Times within twelve hours at which the angle from the hour hand to the minute hand is this.
   def meetings(angle)
     signed = ->(minutes) { hands(minutes).then { |at| (at.minute_degrees - at.hour_degrees - angle) % 360 } }
-    (0...720).count { |minutes| signed.call(minutes).zero? || signed.call(minutes) > signed.call(minutes + 1) && !signed.call(minutes + 1).zero? }
+    (0...720).count do |minutes|
+      signed.call(minutes).zero? || (signed.call(minutes) > signed.call(minutes + 1) && !signed.call(minutes + 1).zero?)
+    end
   end
 
   it "brings the hands together eleven times in twelve hours" do

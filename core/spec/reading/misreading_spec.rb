@@ -41,7 +41,11 @@ RSpec.describe Vantick::Core::Misreading do
 
   words = {
     hands_swapped: [->(_t) { true }, lambda { |shown|
-      swapped[shown].map { |hour, minute| Vantick::Core::Saying.usual(Vantick::Core::DialTime.at(hour, minute)).then { |said| [said.count, said.side, said.hour] } }
+      swapped[shown].map do |hour, minute|
+        Vantick::Core::Saying.usual(Vantick::Core::DialTime.at(hour, minute)).then do |said|
+          [said.count, said.side, said.hour]
+        end
+      end
     }],
     next_hour_early: [->(t) { t.minute == 30 }, ->(t) { [[30, :past, t.hour_ahead]] }],
     numeral_as_minutes: [->(t) { (t.minute % 5).zero? }, numeral_said],
@@ -60,7 +64,7 @@ RSpec.describe Vantick::Core::Misreading do
   digits.each do |id, (at, answers)|
     it "#{id} in digits is as its formula, at all 720 times" do
       all_times.each do |shown|
-        wanted = at[shown.minute] ? answers[shown].map { |hour, minute| time(format("%d:%02d", hour, minute)) } : [shown]
+        wanted = at[shown.minute] ? answers[shown].map { |hour, minute| Vantick::Core::DialTime.at(hour, minute) } : [shown]
         expect(misreading(id).predicted(shown, task(:dial_to_digital))).to match_array(wanted), "#{id} at #{shown}"
       end
     end
@@ -98,6 +102,8 @@ RSpec.describe Vantick::Core::Misreading do
   end
 
   it "names those it knows when asked for one it does not" do
-    expect { described_class.find("lazy") }.to raise_error(Vantick::Core::UnknownName, /"lazy" is not a misreading: use one of hands_swapped/)
+    expect do
+      described_class.find("lazy")
+    end.to raise_error(Vantick::Core::UnknownName, /"lazy" is not a misreading: use one of hands_swapped/)
   end
 end

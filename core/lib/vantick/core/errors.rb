@@ -1,6 +1,7 @@
 # frozen_string_literal: true
 
 module Vantick
+  # What can go wrong, each named after its situation.
   module Core
     # The root of what a caller can get wrong. The message says what to do; `field` names the input.
     class Error < StandardError

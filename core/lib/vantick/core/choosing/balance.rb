@@ -45,13 +45,21 @@ module Vantick
       private
 
       def wishes(chosen)
+        [->(time) { !@avoid.include?(time) }, *in_turn(chosen), ->(time) { !time.hidden_hand? },
+         side_needed(chosen), ->(time) { !@twelve || chosen.any? || twelve?(time) }]
+      end
+
+      def in_turn(chosen)
         hours = seldom(chosen.map(&:hour), @hours)
         minutes = seldom(chosen.map(&:minute), @minutes)
+        [->(time) { hours.include?(time.hour) }, ->(time) { minutes.include?(time.minute) }]
+      end
+
+      # A side is asked for once all that are left to choose must be on it.
+      def side_needed(chosen)
         short = short_sides(chosen)
         needed = short.values.sum >= @count - chosen.length
-        [->(time) { !@avoid.include?(time) }, ->(time) { hours.include?(time.hour) }, ->(time) { minutes.include?(time.minute) },
-         ->(time) { !time.hidden_hand? }, ->(time) { !needed || short.fetch(time.side, 0).positive? },
-         ->(time) { !@twelve || chosen.any? || twelve?(time) }]
+        ->(time) { !needed || short.fetch(time.side, 0).positive? }
       end
 
       def twelve?(time) = time.twelve_hour? && !time.hidden_hand?
@@ -65,7 +73,8 @@ module Vantick
 
       def uneven(used, all)
         tally = used.tally
-        fewest, most = [@count / all.length, (@count.to_f / all.length).ceil]
+        fewest = @count / all.length
+        most = (@count.to_f / all.length).ceil
         all.sum { |value| [tally.fetch(value, 0) - most, fewest - tally.fetch(value, 0), 0].max }
       end
 

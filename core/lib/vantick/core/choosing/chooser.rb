@@ -85,7 +85,7 @@ module Vantick
         times.combination(2).lazy.filter_map do |one, other|
           pair = [DialTime.at(one.hour, other.minute), DialTime.at(other.hour, one.minute)]
           rest = times - [one, other]
-          rest + pair if pair.uniq.length == 2 && (pair & rest).empty?
+          rest + pair if pair.uniq.length == 2 && !pair.intersect?(rest)
         end
       end
     end

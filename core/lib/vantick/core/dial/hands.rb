@@ -24,7 +24,7 @@ module Vantick
       # @return [Numeric] how far the hour hand stands from where the minute hand says it belongs in
       #   the nearest hour: -15..15 degrees, positive when it has gone too far
       def hour_hand_offset_degrees
-        beyond = (hour_degrees - (minute_degrees.quo(12))) % 30
+        beyond = (hour_degrees - minute_degrees.quo(12)) % 30
         beyond > 15 ? beyond - 30 : beyond
       end
 

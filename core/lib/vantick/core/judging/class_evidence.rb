@@ -23,16 +23,19 @@ module Vantick
       # A child counts for one misreading alone: the first of their own, where it is shown.
       # @return [Array<Shared>] the commonest first
       def shared
-        leading.group_by { |_, evidence| evidence.misreading }.map do |misreading, found|
-          pieces = found.map(&:last)
-          Shared.new(misreading:, children: found.map(&:first), hits: pieces.sum(&:hits), chances: pieces.sum(&:chances))
-        end.sort_by.with_index { |share, at| [-share.children.length, -share.hits, at] }
+        found = leading.group_by { |_, evidence| evidence.misreading }.map { |misreading, children| share(misreading, children) }
+        found.sort_by.with_index { |share, at| [-share.children.length, -share.hits, at] }
       end
 
       # @return [Shared, nil] the misreading that most children show
       def commonest = shared.first
 
       private
+
+      def share(misreading, children)
+        pieces = children.map(&:last)
+        Shared.new(misreading:, children: children.map(&:first), hits: pieces.sum(&:hits), chances: pieces.sum(&:chances))
+      end
 
       def leading = by_child.transform_values(&:first).select { |_, evidence| evidence&.shown? }
     end

@@ -43,9 +43,9 @@ module Vantick
 
         def wrong(task, time, givens)
           answers = givens.map { |given| task.answer(given.saying) }
-          found = Misreading.for(task).select { |misreading| (misreading.wrong_answers(time, task) & answers).any? }.map(&:id)
-          Marked.new(task:, time:, verdict: found.any? ? :misread : :unexplained, misreadings: found,
-                     read_as: either(givens.map(&:read_as)), read_short: either(givens.map(&:read_short)), slips: givens.flat_map(&:slips).uniq)
+          found = Misreading.for(task).select { |misreading| misreading.wrong_answers(time, task).intersect?(answers) }.map(&:id)
+          Marked.new(task:, time:, verdict: found.any? ? :misread : :unexplained, misreadings: found, slips: givens.flat_map(&:slips).uniq,
+                     read_as: either(givens.map(&:read_as)), read_short: either(givens.map(&:read_short)))
         end
 
         def either(readings) = readings.uniq.join(" or ")

@@ -39,10 +39,10 @@ module Vantick
 
         # The same change to a part of the count, in digits and in words. In digits minutes beyond
         # 0..59 do not occur; the chain leaves those out.
-        def both(step, digits_at, words_at, &change)
-          { **digits(step, digits_at) { |draft| [draft.with(**change.call(draft))] },
+        def both(step, digits_at, words_at)
+          { **digits(step, digits_at) { |draft| [draft.with(**yield(draft))] },
             **words(step, words_at) do |draft|
-              changed = draft.with(**change.call(draft))
+              changed = draft.with(**yield(draft))
               SAID.cover?(changed.count) ? [changed] : []
             end }
         end

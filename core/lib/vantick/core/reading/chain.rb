@@ -23,10 +23,10 @@ module Vantick
       # @yieldparam draft [Draft] what the step gives when done rightly
       # @yieldreturn [Array<Draft>] what it gives when done wrongly, one or more
       # @return [Array<DialTime, Saying>] the answers it ends in, none twice
-      def answers(time, at: nil)
+      def answers(time, at: nil, &block)
         steps.reduce([Draft.new(time:)]) do |drafts, step|
           done = drafts.map { |draft| send(step, draft) }
-          step == at ? done.flat_map { |draft| yield draft } : done
+          step == at ? done.flat_map(&block) : done
         end.filter_map(&@finish).uniq
       end
 

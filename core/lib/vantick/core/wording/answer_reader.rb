@@ -54,7 +54,7 @@ module Vantick
           found = CODE.match(plain) or return
           return words(0, :oclock, found[:whole].to_i) if found[:whole]
 
-          count = { "q" => Saying::QUARTER, "h" => Saying::HALF }.fetch(found[:count]) { |number| number.to_i }
+          count = { "q" => Saying::QUARTER, "h" => Saying::HALF }.fetch(found[:count], &:to_i)
           words(count, found[:side] == "p" ? :past : :to, found[:hour].to_i)
         end
 

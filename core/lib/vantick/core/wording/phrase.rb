@@ -40,7 +40,7 @@ module Vantick
           return [words(saying)] if saying.side == :oclock
 
           tail = "#{WORDS[saying.side]} #{number(saying.hour)}"
-          plain = saying.count % 5 == 0 ? ["#{number(saying.count)} #{tail}"] : []
+          plain = fives?(saying) ? ["#{number(saying.count)} #{tail}"] : []
           [words(saying), *plain, "#{with_minutes(saying.count)} #{tail}"]
         end
 
@@ -53,8 +53,10 @@ module Vantick
         def count(saying)
           return landmark(saying) if landmark(saying)
 
-          saying.count % 5 == 0 ? number(saying.count) : with_minutes(saying.count)
+          fives?(saying) ? number(saying.count) : with_minutes(saying.count)
         end
+
+        def fives?(saying) = (saying.count % 5).zero?
 
         def with_minutes(count) = "#{number(count)} #{count == 1 ? WORDS[:minute] : WORDS[:minutes]}"
 

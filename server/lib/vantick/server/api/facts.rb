@@ -8,7 +8,9 @@ module Vantick
       # What core knows by itself: the table of 720 times, and the catalogue of steps and misreadings.
       class Facts < Base
         # Made once: they change only with a release.
-        DIAL = JSON.generate(times: Core::DialTime.all.map { |time| { **Core::DialFacts.of(time), sentences: Core::TalkThrough.sentences(time) } }).freeze
+        DIAL = JSON.generate(times: Core::DialTime.all.map do |time|
+          { **Core::DialFacts.of(time), sentences: Core::TalkThrough.sentences(time) }
+        end).freeze
         CATALOGUE = JSON.generate(
           most_items: Checks::MOST_ITEMS,
           steps: Core::Step.with_times.map { |step| { id: step.id, name: step.name, times: step.pool.length } },

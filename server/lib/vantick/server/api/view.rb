@@ -26,9 +26,10 @@ module Vantick
 
           def check(check, children, answers)
             task = Core::Task.find(check[:task])
-            { **check.slice(*SUMMARY), children: children.map { |child| child.slice(:id, :name) }, answers:,
-              items: check[:items].map { |item| { **item, right: task.right_answer(time(item)).to_s } },
-              choice: choice(Core::Choice.new(Core::Telling.for(Core::Step.find(check[:step]), task), check[:items].map { |item| time(item) })) }
+            times = check[:items].map { |item| time(item) }
+            chosen = Core::Choice.new(Core::Telling.for(Core::Step.find(check[:step]), task), times)
+            { **check.slice(*SUMMARY), children: children.map { |child| child.slice(:id, :name) }, answers:, choice: choice(chosen),
+              items: check[:items].map { |item| { **item, right: task.right_answer(time(item)).to_s } } }
           end
 
           def findings(check, children, answers)

@@ -55,7 +55,9 @@ module Vantick
         end
 
         def described(row)
-          { id: row[:uuid], **row.slice(*GIVEN, :verdict, :read_as, :read_short, :answered_at), **LISTS.to_h { |list| [list, row[list].split] } }
+          { id: row[:uuid], **row.slice(*GIVEN, :verdict, :read_as, :read_short, :answered_at), **LISTS.to_h do |list|
+            [list, row[list].split]
+          end }
         end
       end
     end

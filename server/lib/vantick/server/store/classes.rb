@@ -14,7 +14,9 @@ module Vantick
         # @return [Array<Hash>] newest first, each with its children
         def all
           classes = @db[:classes].reverse(:id).limit(LIMIT).all
-          children = @db[:children].where(class_id: classes.map { |row| row[:id] }).order(:class_id, :position).all.group_by { |row| row[:class_id] }
+          children = @db[:children].where(class_id: classes.map do |row|
+            row[:id]
+          end).order(:class_id, :position).all.group_by { |row| row[:class_id] }
           classes.map { |row| described(row, children.fetch(row[:id], [])) }
         end
 
