@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed } from "vue";
 import type { DialFacts } from "@/api";
-import { HAND_SHAPES, pointAt, RADII } from "./geometry";
+import { HAND_SHAPES, pointAt, RADII, ticks } from "./geometry";
 
 /** A dial as a picture. Numerals stand outside the marks, so that no hand ever covers one. */
 const props = withDefaults(
@@ -21,20 +21,14 @@ const view = computed(() => {
   const half = 100 + props.margin;
   return `${-half} ${-half} ${2 * half} ${2 * half}`;
 });
+const FIVES = ticks(5, RADII.tickFive, RADII.track);
+const FIVES_SMALL = ticks(5, 72, 88);
+const ONES = ticks(1, RADII.tickOne, RADII.track);
 const numerals = Array.from({ length: 12 }, (_, place) => ({
   text: String(place + 1),
   ...pointAt((place + 1) * 30, RADII.numerals),
 }));
-const ticks = computed(() =>
-  Array.from({ length: 60 }, (_, mark) => mark)
-    .filter((mark) => props.detail === "full" || mark % 5 === 0)
-    .map((mark) => {
-      const five = mark % 5 === 0;
-      const outer = props.detail === "full" ? RADII.track : 88;
-      const inner = props.detail === "full" ? (five ? RADII.tickFive : RADII.tickOne) : 72;
-      return { mark, five, from: pointAt(mark * 6, inner), to: pointAt(mark * 6, outer) };
-    }),
-);
+const fiveTicks = computed(() => (props.detail === "full" ? FIVES : FIVES_SMALL));
 </script>
 
 <template>
@@ -50,16 +44,8 @@ const ticks = computed(() =>
     <circle class="face" :r="98.5" />
     <slot name="under" />
     <circle v-if="detail === 'full'" class="track" :r="RADII.track" />
-    <line
-      v-for="tick in ticks"
-      :key="tick.mark"
-      class="tick"
-      :class="{ five: tick.five }"
-      :x1="tick.from.x"
-      :y1="tick.from.y"
-      :x2="tick.to.x"
-      :y2="tick.to.y"
-    />
+    <path v-if="detail === 'full'" class="tick" :d="ONES" />
+    <path class="tick five" :d="fiveTicks" />
     <g v-if="detail === 'full'" class="numerals">
       <text v-for="numeral in numerals" :key="numeral.text" :x="numeral.x" :y="numeral.y" dy=".36em">
         {{ numeral.text }}

@@ -25,6 +25,15 @@ export function pointAt(degrees: number, radius: number): Point {
   return { x: radius * Math.sin(turn), y: -radius * Math.cos(turn) };
 }
 
+/** Marks round the face, each so many minutes from the last, as one outline. */
+export function ticks(every: number, inner: number, outer: number): string {
+  const marks = Array.from({ length: 60 / every }, (_, place) => place * every * 6);
+  return marks
+    .map((degrees) => ({ from: pointAt(degrees, inner), to: pointAt(degrees, outer) }))
+    .map(({ from, to }) => `M${from.x.toFixed(2)} ${from.y.toFixed(2)}L${to.x.toFixed(2)} ${to.y.toFixed(2)}`)
+    .join("");
+}
+
 /** A slice of the face from one angle clockwise to another. */
 export function slice(from: number, to: number, radius: number): string {
   const start = pointAt(from, radius);

@@ -56,13 +56,15 @@ const KEYS: Record<string, () => void> = {
 useEventListener("keydown", (event: KeyboardEvent) => {
   if (event.ctrlKey || event.metaKey || event.altKey || event.defaultPrevented) return;
   const at = event.target as HTMLElement;
-  const busy = at.closest("button, a, input, select, [role=menu]");
+  // Space presses a button and arrows move a slider; all other keys are the dial's.
+  const pressed = at.closest("button, a, summary");
+  const entered = at.closest("input, select, [role=menu]");
   const key = event.key.toLowerCase();
   const lens = lensWithKey(key);
-  if (lens && !(at instanceof HTMLInputElement && at.type === "text")) toggle(lens);
-  else if (KEYS[key] && !(busy && key === " ")) KEYS[key]();
-  else if (!busy) return dial.value?.press(event);
-  else return;
+  if (lens) toggle(lens);
+  else if (KEYS[key] && !(key === " " && (pressed || entered))) KEYS[key]();
+  else if (entered) return;
+  else return dial.value?.press(event);
   event.preventDefault();
 });
 </script>

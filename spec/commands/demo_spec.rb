@@ -1,0 +1,95 @@
+# frozen_string_literal: true
+
+require "net/http"
+require "securerandom"
+require "socket"
+
+RSpec.describe "bin/demo" do
+  let(:folder) { Dir.mktmpdir("demo") }
+  let(:port) { TCPServer.open("127.0.0.1", 0) { |free| free.addr[1] } }
+  let(:log) { File.join(folder, "log") }
+
+  after do
+    stop("KILL")
+    FileUtils.rm_rf(folder)
+  end
+
+  def start(*options)
+    environment = { "VANTICK_DB" => File.join(folder, "demo.sqlite3") }
+    @pid = spawn(environment, File.join(ROOT, "bin/demo"), "--port", port.to_s, *options, out: [log, "a"], err: %i[child out])
+    60.times { ready? ? return : sleep(0.5) }
+    raise "bin/demo did not start: #{File.read(log)}"
+  end
+
+  def ready?
+    Net::HTTP.get_response(URI("http://127.0.0.1:#{port}/api/health")).code == "200"
+  rescue SystemCallError
+    false
+  end
+
+  def stop(signal)
+    return unless @pid
+
+    Process.kill(signal, @pid)
+    Process.wait2(@pid).last
+  rescue Errno::ESRCH, Errno::ECHILD
+    nil
+  ensure
+    @pid = nil
+  end
+
+  def ask(path) = JSON.parse(Net::HTTP.get(URI("http://127.0.0.1:#{port}#{path}")))
+
+  def answer(check, text)
+    body = { id: SecureRandom.uuid, item_id: check["items"][0]["id"], child_id: check["children"].last["id"], answer: text }
+    Net::HTTP.post(URI("http://127.0.0.1:#{port}/api/checks/3/answers"), JSON.generate(body), "content-type" => "application/json")
+  end
+
+  # What stands in the cell that `answer` writes to.
+  def standing
+    check = ask("/api/checks/3")
+    check["answers"].find { |one| one["child_id"] == 26 && one["item_id"] == check["items"][0]["id"] }["answer"]
+  end
+
+  it "makes the demo class, keeps what was entered through a stop and a fall, and starts over when told" do
+    start
+    expect(ask("/api/classes")["classes"].first).to include("name" => "Curlew class", "school" => "Tern Quay School", "made_up" => true)
+    expect(ask("/api/classes")["classes"].first["children"].length).to eq(26)
+    expect(answer(ask("/api/checks/3"), "kept through a stop").code).to eq("201")
+    expect(stop("INT")).to be_success
+    expect(File.read(log)).to include("Vantick is ready: http://127.0.0.1:#{port}")
+
+    start
+    expect(standing).to eq("kept through a stop")
+    expect(answer(ask("/api/checks/3"), "kept through a fall").code).to eq("201")
+    stop("KILL")
+
+    start
+    expect(standing).to eq("kept through a fall")
+    stop("INT")
+
+    start("--fresh")
+    expect(standing).not_to start_with("kept")
+    expect(File.exist?(File.join(folder, "demo.sqlite3.before"))).to be(true)
+  end
+
+  it "tells the story it was made for: two groups with misreadings of their own, some secure, two away" do
+    start
+    findings = ask("/api/checks/3/findings")
+    expect(findings["shared"].map { |one| [one["misreading"], one["child_ids"].length] })
+      .to eq([["to_with_passed_hour", 6], ["next_hour_early", 3], ["sides_swapped", 2]])
+    expect(findings["children"].select { |child| child["answered"].zero? }.map { |child| child["name"] }).to eq(%w[Hana Kofi])
+  end
+
+  it "says what is wrong with its options, and with a port that is taken" do
+    { %w[--port lots] => /must be a number/, %w[--nonsense] => /no option --nonsense/, %w[--port] => /needs a value/ }.each do |options, words|
+      _, errors, status = Open3.capture3(File.join(ROOT, "bin/demo"), *options)
+      expect([errors, status.exitstatus]).to match([words, 2])
+    end
+    taken = TCPServer.new("127.0.0.1", 0)
+    environment = { "VANTICK_DB" => File.join(folder, "demo.sqlite3") }
+    _, errors, status = Open3.capture3(environment, File.join(ROOT, "bin/demo"), "--port", taken.addr[1].to_s)
+    expect([errors, status.success?]).to match([/cannot listen on 127.0.0.1, port/, false])
+    taken.close
+  end
+end

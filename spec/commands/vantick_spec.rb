@@ -1,0 +1,88 @@
+# frozen_string_literal: true
+
+require "csv"
+
+RSpec.describe Vantick::CLI do
+  def run(*arguments, input: "")
+    output = StringIO.new
+    errors = StringIO.new
+    code = described_class.run(arguments, input: StringIO.new(+input), output:, errors:)
+    [code, output.string, errors.string]
+  end
+
+  def lines(...) = run(...)[1].lines.map { |line| JSON.parse(line) }
+
+  it "reads a time" do
+    expect(lines("read", "7:45").first).to include(
+      "time" => "7:45", "hour_hand_degrees" => 232.5, "minute_hand_degrees" => 270.0, "hour_passed" => 7, "hour_ahead" => 8, "side" => "to",
+      "minutes_past" => 45, "minutes_to" => 15, "digital" => "7:45", "usual" => "quarter to eight"
+    )
+    expect(lines("read", "7:45").first["words"].first).to eq("quarter to eight")
+  end
+
+  it "reads all 720, 12:00 first" do
+    expect(lines("read", "--all").map { |line| line["time"] }).to eq(Vantick::Core::DialTime.all.map(&:to_s))
+  end
+
+  it "names the wrong answers that misreadings lead to" do
+    expect(lines("misreadings", "--task", "dial_to_words", "7:45").first["answers"]).to include("to_with_passed_hour" => ["quarter to seven"])
+    expect(lines("misreadings", "--task", "dial_to_digital", "7:30").first["answers"]).to include("fives_from_one" => ["7:35"])
+    expect(lines("misreadings", "--task", "dial_to_digital", "--all").length).to eq(720)
+  end
+
+  it "marks a table and keeps its other columns" do
+    given = "child,task,time,answer\r\nAda,dial_to_words,7:45,quarter to seven\r\nBo,dial_to_digital,2:11,2:10\r\n\"C, D\",dial_to_words,3:30,\"?\"\r\n"
+    code, output, = run("mark", input: "\uFEFF#{given}")
+    rows = CSV.parse(output, headers: true)
+    expect(code).to eq(0)
+    expect(rows.headers).to eq(%w[child task time answer verdict misreadings read_as])
+    expect(rows.map { |row| row["verdict"] }).to eq(%w[misread misread unreadable])
+    expect(rows[1]["misreadings"]).to eq("hands_swapped stops_at_five ticks_one_short")
+    expect(rows.map { |row| row["child"] }).to eq(["Ada", "Bo", "C, D"])
+    expect(rows[0]["read_as"]).to eq("quarter to seven")
+  end
+
+  it "chooses times, the same for the same seed" do
+    how = %w[choose --step fives --task dial_to_words --count 5 --seed 7]
+    first, again = Array.new(2) { lines(*how).first }
+    expect(first).to eq(again)
+    expect(first.keys).to eq(%w[times pairs_told_apart pairs_possible chances])
+    expect(lines(*how, "--avoid", first["times"].join(",")).first["times"] & first["times"]).to eq([])
+  end
+
+  {
+    %w[read 25:99] => /"25:99" is not a time/, %w[read] => /one time/, %w[read 7:45 8:45] => /one time/, %w[read 7:45 --all] => /--all/,
+    %w[shout] => /no command "shout"/, %w[misreadings 7:45] => /name the task/, %w[misreadings --task song 7:45] => /"song" is not a task/,
+    %w[choose --task dial_to_words] => /name the step/, %w[choose --step fives --task dial_to_words --count 500] => /1 to 60/,
+    %w[choose --step fives --task dial_to_words --count x] => /--count x/, %w[choose --step hands --task dial_to_words] => /"hands" is not a step/,
+    %w[choose --step fives --task dial_to_words 7] => /takes no "7"/, %w[read --colour] => /--colour/, %w[mark extra] => /takes no "extra"/
+  }.each do |arguments, message|
+    it "refuses #{arguments.join(' ')} in one line, with exit 1" do
+      code, output, errors = run(*arguments)
+      expect([code, output]).to eq([1, ""])
+      expect(errors).to match(message).and match(/\Avantick: [^\n]+\n\z/)
+    end
+  end
+
+  {
+    "no columns" => ["a,b\n1,2\n", /columns task,time,answer/], "nothing at all" => ["", /columns/],
+    "a bad time" => ["task,time,answer\ndial_to_words,25:99,x\n", /line 2: "25:99"/],
+    "an unknown task" => ["task,time,answer\ndial_to_words,7:45,x\nsong,7:45,x\n", /line 3: "song"/],
+    "an endless answer" => ["task,time,answer\ndial_to_words,7:45,#{'x' * 10_000}\n", /line 2: The answer has 10000/],
+    "a broken quote" => ["task,time,answer\n\"dial", /[Uu]nclosed/], "no UTF-8" => ["task,time,answer\ndial_to_words,7:45,\xFF\n", /UTF-8/]
+  }.each do |what, (input, message)|
+    it "refuses a table with #{what}, and prints none of it" do
+      code, output, errors = run("mark", input:)
+      expect([code, output, errors.lines.length]).to eq([1, "", 1])
+      expect(errors).to match(message)
+    end
+  end
+
+  it "runs as a command from any folder, and says how to use it" do
+    output, errors, status = Open3.capture3(File.join(ROOT, "bin/vantick"), "read", "12:30", chdir: "/")
+    expect([JSON.parse(output)["usual"], errors, status.exitstatus]).to eq(["half past twelve", "", 0])
+    _, errors, status = Open3.capture3(File.join(ROOT, "bin/vantick"), "read", "nonsense")
+    expect([errors.lines.length, status.exitstatus]).to eq([1, 1])
+    expect(run("help")).to match([0, /vantick choose --step/, ""])
+  end
+end

@@ -1,0 +1,36 @@
+# frozen_string_literal: true
+
+# WCAG 2.2 AA, through axe-core, on every view.
+RSpec.describe "Every view can be used by everyone", :demo do
+  { "home" => "/", "show" => "/show?times=7:45,8:23&lens=halves,hour_gap,minute_numbers", "checks" => "/check", "new check" => "/check/new",
+    "typing in" => "/check/3", "slips" => "/check/3/slips", "class" => "/class/3", "new class" => "/class/new",
+    "nowhere" => "/nothing/here" }.each do |name, address|
+    it "#{name} is clean" do
+      visit address
+      expect(page).to have_css("h1")
+      expect(page).to have_no_text("Opening Vantick")
+      expect(page).to be_accessible
+    end
+  end
+
+  it "stays clean while an answer is refused and the reading is open" do
+    visit "/show"
+    browser.action.send_keys("    ").perform
+    expect(page).to be_accessible
+    visit "/check/3"
+    cell("Hana", 1).send_keys("x" * 201, :enter)
+    expect(page).to have_css("td [role='alert']")
+    expect(page).to be_accessible
+  end
+
+  it "does not scroll sideways on a phone" do
+    browser.execute_cdp("Emulation.setDeviceMetricsOverride", width: 390, height: 844, deviceScaleFactor: 1, mobile: true)
+    ["/", "/show", "/check", "/check/new", "/check/3", "/class/3"].each do |address|
+      visit address
+      expect(page).to have_css("h1")
+      expect(browser.execute_script("return document.documentElement.scrollWidth")).to be <= 390, address
+    end
+  ensure
+    browser.execute_cdp("Emulation.clearDeviceMetricsOverride")
+  end
+end

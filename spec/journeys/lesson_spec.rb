@@ -1,0 +1,101 @@
+# frozen_string_literal: true
+
+# From the first screen to what the answers say, as a teacher goes.
+RSpec.describe "A class, a check, and what the answers say" do
+  def make_class(names)
+    visit "/"
+    click_link "Make a class"
+    fill_in "What you call the class", with: "Heron class"
+    fill_in "Children, one on each line", with: names.join("\n")
+    click_button "Make the class"
+  end
+
+  def make_check
+    expect(page).to have_css("figure svg[data-time]", count: 5)
+    chosen = page.all("figure svg").map { |dial| dial["data-time"] }
+    click_button "Make this check"
+    expect(page).to have_css("section.slip", count: 3)
+    chosen
+  end
+
+  # What a child says who names the passed hour with to, as a quick code; all else right.
+  def code(time, misread:)
+    shown = Vantick::Core::DialTime.parse(time)
+    return "#{shown.hour_passed}o" if shown.side == :oclock
+    return "#{{ 15 => 'q', 30 => 'h' }[shown.minute]}p#{shown.hour_passed}" if shown.side == :past
+
+    "qt#{misread ? shown.hour_passed : shown.hour_ahead}"
+  end
+
+  # Types a row of answers and goes on to the next child with Enter alone.
+  def type_row(times, misread:)
+    times.each { |time| browser.switch_to.active_element.send_keys(code(time, misread:), :enter) }
+  end
+
+  it "leads from the first screen to three times to show tomorrow, through a reload in the middle" do
+    make_class(%w[Anneke Bram Celyn])
+    times = make_check
+    click_link "Type answers in"
+    cell("Anneke", 1).click
+    type_row(times, misread: false)
+    type_row(times, misread: true)
+    expect(page).to have_css("input[data-verdict='misread']", minimum: 1)
+    browser.switch_to.active_element.send_keys("q")
+
+    browser.navigate.refresh
+    expect(page).to have_css("input[data-verdict='right']", minimum: 5)
+    expect(cell("Celyn", 1).value).to eq("q")
+    expect(cell("Bram", 5)["data-verdict"]).to eq("misread")
+
+    cell("Celyn", 1).click
+    type_row(times, misread: true)
+    expect(page).to have_css("aside", text: "2 children seem to name the hour that has passed when they say to")
+    click_link "What the answers say"
+    expect(page).to have_css("tr", text: /Bram.*hour passed, with to.*\d of \d chances/m)
+    expect(page).to have_css("tr", text: /Anneke.*5 of 5/m)
+    click_link "Show these three"
+    expect(page).to have_css("button[aria-label^='Clock']", count: 3)
+    expect(page).to have_css("[data-lens='hour_gap']")
+  end
+
+  it "shows what a check can tell while it is chosen, and other times when asked", :demo do
+    visit "/check/new"
+    expect(page).to have_css("section", text: /\d+ of \d+ pairs of readings apart/)
+    chosen = -> { page.evaluate_script("[...document.querySelectorAll('figure svg')].map((dial) => dial.dataset.time).join()") }
+    before = chosen.call
+    click_button "Other times"
+    expect(page).to(satisfy("show other times") { (1..40).any? { sleep(0.1) && chosen.call != before } })
+    select "Minutes", from: "Step"
+    expect(page).to have_css("tr", text: "small marks left out")
+  end
+
+  it "keeps a form's entries and names the field that is wrong", :demo do
+    visit "/check/new"
+    fill_in "How many clocks", with: "500"
+    expect(page).to have_css("#count-wrong", text: "A check has 1 to 12 clocks.")
+    expect(page).to have_button("Make this check", disabled: true)
+    expect(find_field("How many clocks").value).to eq("500")
+    fill_in "How many clocks", with: "4"
+    expect(page).to have_css("figure", count: 4)
+
+    visit "/class/new"
+    fill_in "What you call the class", with: "Heron class"
+    click_button "Make the class"
+    expect(page).to have_css("#names-wrong", text: "at least 1")
+    fill_in "Children, one on each line", with: "Bo\nBo"
+    click_button "Make the class"
+    expect(page).to have_css("#names-wrong", text: "Two children are called Bo")
+    expect(find_field("What you call the class").value).to eq("Heron class")
+  end
+
+  it "says what is empty and where to go" do
+    visit "/"
+    expect(page).to have_css("h1", text: "Begin with a class")
+    visit "/class"
+    expect(page).to have_link("Make one")
+    visit "/check/99"
+    expect(page).to have_css("[role='alert']", text: "There is no check 99.")
+    visit "/nowhere/at/all"
+    expect(page).to have_css("h1", text: "There is nothing at this address")
+  end
+end

@@ -1,0 +1,64 @@
+# frozen_string_literal: true
+
+RSpec.describe "Typing answers in" do
+  before { visit "/check/#{make_check}" }
+
+  it "reads each answer back with its verdict, by shape and word" do
+    cell("Anneke", 1).send_keys("harf past 3", :enter)
+    expect(page).to have_css(".read-back", text: /harf past 3 reads as half past three.*right, with a writing slip \(spelling\)/m)
+    expect(cell("Anneke", 1)["data-verdict"]).to eq("right_writing_slip")
+    expect(cell("Anneke", 1)["aria-description"]).to eq("right, with a writing slip")
+    browser.switch_to.active_element.send_keys("qt7", :enter)
+    expect(page).to have_css(".read-back", text: /qt7 reads as quarter to seven.*misread \(hour passed, with to\)/m)
+    expect(cell("Anneke", 2).value).to eq("quarter to 7")
+    cell("Anneke", 2).click
+    expect(cell("Anneke", 2).value).to eq("qt7")
+  end
+
+  it "goes on with Enter, back with Shift and Enter, up and down with arrows, and leaves as it was with Escape" do
+    focused = -> { browser.switch_to.active_element.attribute("aria-label") }
+    cell("Anneke", 3).send_keys("qt1", :enter)
+    expect(focused.call).to eq("Bram, clock 1")
+    browser.switch_to.active_element.send_keys(%i[shift enter])
+    expect(focused.call).to eq("Anneke, clock 3")
+    browser.switch_to.active_element.send_keys(:arrow_down)
+    expect(focused.call).to eq("Bram, clock 3")
+    browser.switch_to.active_element.send_keys(:arrow_up, "other", :escape, :enter)
+    expect(page).to have_css("input[data-verdict='right']", count: 1)
+    expect(@store.db[:answers].select_map(:answer)).to eq(["qt1"])
+  end
+
+  it "corrects an answer and keeps the first one in the record" do
+    cell("Bram", 2).send_keys("qt7", :enter)
+    expect(page).to have_css("input[data-verdict='misread']")
+    cell("Bram", 2).click
+    browser.switch_to.active_element.send_keys("qt8", :enter)
+    expect(page).to have_css("input[data-verdict='right']")
+    expect(@store.db[:answers].order(:id).select_map(:answer)).to eq(%w[qt7 qt8])
+  end
+
+  it "keeps what was typed when it cannot be taken, and says why at the cell" do
+    long = "x" * 10_000
+    browser.execute_script(<<~JS, cell("Bram", 1).native, long)
+      arguments[0].focus(); arguments[0].value = arguments[1]; arguments[0].dispatchEvent(new Event("input"));
+    JS
+    browser.switch_to.active_element.send_keys(:enter)
+    expect(page).to have_css("[role='alert']", text: "The answer has 10000 characters")
+    expect(cell("Bram", 1).value).to eq(long)
+    cell("Bram", 1).click
+    browser.switch_to.active_element.send_keys(:backspace, "hp3", :enter)
+    expect(page).to have_css("input[data-verdict='right']").and have_no_css("td [role='alert']")
+  end
+
+  it "keeps answers while the server does not answer, through a reload, and sends each once it is back" do
+    browser.network_conditions = { offline: true, latency: 0, throughput: 0 }
+    cell("Anneke", 1).send_keys("hp3", :enter)
+    browser.switch_to.active_element.send_keys("qt7", :enter)
+    expect(page).to have_css("[role='alert']", text: "2 kept here")
+    expect(@store.db[:answers].count).to eq(0)
+    browser.delete_network_conditions
+    browser.navigate.refresh
+    expect(page).to have_css("input[data-verdict='misread']").and have_css("input[data-verdict='right']")
+    expect(@store.db[:answers].select_map(:answer)).to eq(%w[hp3 qt7])
+  end
+end
