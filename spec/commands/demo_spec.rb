@@ -9,6 +9,9 @@ RSpec.describe "bin/demo" do
   let(:port) { TCPServer.open("127.0.0.1", 0) { |free| free.addr[1] } }
   let(:log) { File.join(folder, "log") }
 
+  # The process of the running demo.
+  attr_accessor :pid
+
   after do
     stop("KILL")
     FileUtils.rm_rf(folder)
@@ -16,7 +19,7 @@ RSpec.describe "bin/demo" do
 
   def start(*options)
     environment = { "VANTICK_DB" => File.join(folder, "demo.sqlite3") }
-    @pid = spawn(environment, File.join(ROOT, "bin/demo"), "--port", port.to_s, *options, out: [log, "a"], err: %i[child out])
+    self.pid = spawn(environment, File.join(ROOT, "bin/demo"), "--port", port.to_s, *options, out: [log, "a"], err: %i[child out])
     60.times { ready? ? return : sleep(0.5) }
     raise "bin/demo did not start: #{File.read(log)}"
   end
@@ -28,14 +31,14 @@ RSpec.describe "bin/demo" do
   end
 
   def stop(signal)
-    return unless @pid
+    return unless pid
 
-    Process.kill(signal, @pid)
-    Process.wait2(@pid).last
+    Process.kill(signal, pid)
+    Process.wait2(pid).last
   rescue Errno::ESRCH, Errno::ECHILD
     nil
   ensure
-    @pid = nil
+    self.pid = nil
   end
 
   def ask(path) = JSON.parse(Net::HTTP.get(URI("http://127.0.0.1:#{port}#{path}")))
@@ -82,7 +85,8 @@ RSpec.describe "bin/demo" do
   end
 
   it "says what is wrong with its options, and with a port that is taken" do
-    { %w[--port lots] => /must be a number/, %w[--nonsense] => /no option --nonsense/, %w[--port] => /needs a value/ }.each do |options, words|
+    wrong = { %w[--port lots] => /must be a number/, %w[--nonsense] => /no option --nonsense/, %w[--port] => /needs a value/ }
+    wrong.each do |options, words|
       _, errors, status = Open3.capture3(File.join(ROOT, "bin/demo"), *options)
       expect([errors, status.exitstatus]).to match([words, 2])
     end

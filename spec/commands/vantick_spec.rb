@@ -25,14 +25,16 @@ RSpec.describe Vantick::CLI do
   end
 
   it "names the wrong answers that misreadings lead to" do
-    expect(lines("misreadings", "--task", "dial_to_words", "7:45").first["answers"]).to include("to_with_passed_hour" => ["quarter to seven"])
-    expect(lines("misreadings", "--task", "dial_to_digital", "7:30").first["answers"]).to include("fives_from_one" => ["7:35"])
+    answers = ->(task, time) { lines("misreadings", "--task", task, time).first["answers"] }
+    expect(answers["dial_to_words", "7:45"]).to include("to_with_passed_hour" => ["quarter to seven"])
+    expect(answers["dial_to_digital", "7:30"]).to include("fives_from_one" => ["7:35"])
     expect(lines("misreadings", "--task", "dial_to_digital", "--all").length).to eq(720)
   end
 
   it "marks a table and keeps its other columns" do
-    given = "child,task,time,answer\r\nAda,dial_to_words,7:45,quarter to seven\r\nBo,dial_to_digital,2:11,2:10\r\n\"C, D\",dial_to_words,3:30,\"?\"\r\n"
-    code, output, = run("mark", input: "\uFEFF#{given}")
+    given = ["child,task,time,answer", "Ada,dial_to_words,7:45,quarter to seven", "Bo,dial_to_digital,2:11,2:10",
+             '"C, D",dial_to_words,3:30,"?"', ""]
+    code, output, = run("mark", input: "\uFEFF#{given.join("\r\n")}")
     rows = CSV.parse(output, headers: true)
     expect(code).to eq(0)
     expect(rows.headers).to eq(%w[child task time answer verdict misreadings read_as])
@@ -54,7 +56,8 @@ RSpec.describe Vantick::CLI do
     %w[read 25:99] => /"25:99" is not a time/, %w[read] => /one time/, %w[read 7:45 8:45] => /one time/, %w[read 7:45 --all] => /--all/,
     %w[shout] => /no command "shout"/, %w[misreadings 7:45] => /name the task/, %w[misreadings --task song 7:45] => /"song" is not a task/,
     %w[choose --task dial_to_words] => /name the step/, %w[choose --step fives --task dial_to_words --count 500] => /1 to 60/,
-    %w[choose --step fives --task dial_to_words --count x] => /--count x/, %w[choose --step hands --task dial_to_words] => /"hands" is not a step/,
+    %w[choose --step fives --task dial_to_words --count x] => /--count x/,
+    %w[choose --step hands --task dial_to_words] => /"hands" is not a step/,
     %w[choose --step fives --task dial_to_words 7] => /takes no "7"/, %w[read --colour] => /--colour/, %w[mark extra] => /takes no "extra"/
   }.each do |arguments, message|
     it "refuses #{arguments.join(' ')} in one line, with exit 1" do

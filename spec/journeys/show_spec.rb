@@ -7,7 +7,10 @@ RSpec.describe "Showing a clock" do
 
   # A point of the window at an angle from the middle of the dial, in degrees clockwise from the twelve.
   def point(degrees, share: 0.3)
-    box = browser.execute_script("const b = arguments[0].getBoundingClientRect(); return [b.x + b.width / 2, b.y + b.height / 2, b.width]", dial.native)
+    box = browser.execute_script(<<~JS, dial.native)
+      const box = arguments[0].getBoundingClientRect();
+      return [box.x + box.width / 2, box.y + box.height / 2, box.width];
+    JS
     turn = degrees * Math::PI / 180
     [(box[0] + (box[2] * share * Math.sin(turn))).round, (box[1] - (box[2] * share * Math.cos(turn))).round]
   end

@@ -25,7 +25,7 @@ RSpec.describe "Typing answers in" do
     expect(focused.call).to eq("Bram, clock 3")
     browser.switch_to.active_element.send_keys(:arrow_up, "other", :escape, :enter)
     expect(page).to have_css("input[data-verdict='right']", count: 1)
-    expect(@store.db[:answers].select_map(:answer)).to eq(["qt1"])
+    expect(store.db[:answers].select_map(:answer)).to eq(["qt1"])
   end
 
   it "corrects an answer and keeps the first one in the record" do
@@ -34,7 +34,7 @@ RSpec.describe "Typing answers in" do
     cell("Bram", 2).click
     browser.switch_to.active_element.send_keys("qt8", :enter)
     expect(page).to have_css("input[data-verdict='right']")
-    expect(@store.db[:answers].order(:id).select_map(:answer)).to eq(%w[qt7 qt8])
+    expect(store.db[:answers].order(:id).select_map(:answer)).to eq(%w[qt7 qt8])
   end
 
   it "keeps what was typed when it cannot be taken, and says why at the cell" do
@@ -55,10 +55,10 @@ RSpec.describe "Typing answers in" do
     cell("Anneke", 1).send_keys("hp3", :enter)
     browser.switch_to.active_element.send_keys("qt7", :enter)
     expect(page).to have_css("[role='alert']", text: "2 kept here")
-    expect(@store.db[:answers].count).to eq(0)
+    expect(store.db[:answers].count).to eq(0)
     browser.delete_network_conditions
     browser.navigate.refresh
     expect(page).to have_css("input[data-verdict='misread']").and have_css("input[data-verdict='right']")
-    expect(@store.db[:answers].select_map(:answer)).to eq(%w[hp3 qt7])
+    expect(store.db[:answers].select_map(:answer)).to eq(%w[hp3 qt7])
   end
 end

@@ -22,8 +22,12 @@ module BrowserHelpers
 
   def self.driver(app)
     options = Selenium::WebDriver::Chrome::Options.new(args: CHROME + ["--user-data-dir=#{Dir.mktmpdir('chrome')}"])
-    Capybara::Selenium::Driver.new(app, browser: :chrome, options:, service: Selenium::WebDriver::Service.chrome(path: "/usr/bin/chromedriver"))
+    service = Selenium::WebDriver::Service.chrome(path: "/usr/bin/chromedriver")
+    Capybara::Selenium::Driver.new(app, browser: :chrome, options:, service:)
   end
+
+  # @return [Vantick::Server::Store::Database] of the example's school
+  attr_reader :store
 
   def open_school(demo: false)
     @folder = Dir.mktmpdir("school")

@@ -80,6 +80,7 @@ function press(event: KeyboardEvent): void {
   input {
     width: 100%;
     min-width: 5rem;
+    scroll-margin: 3rem 0 7rem;
     height: 2.1rem;
     padding: 0 0.2rem 0 0.5rem;
     border: 1px solid var(--v-line);
