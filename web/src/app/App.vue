@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { onMounted, ref } from "vue";
-import { Refused, useFacts } from "@/api";
+import { useFacts, wordsOf } from "@/api";
 import { useClasses } from "@/class";
 import AppBar from "./AppBar.vue";
 
@@ -15,7 +15,7 @@ async function start(): Promise<void> {
     await Promise.all([facts.load(), classes.load()]);
     state.value = "ready";
   } catch (error) {
-    trouble.value = error instanceof Refused ? error.message : String(error);
+    trouble.value = wordsOf(error);
     state.value = "failed";
   }
 }

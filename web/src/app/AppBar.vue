@@ -1,7 +1,17 @@
 <script setup lang="ts">
+import { useRoute, useRouter } from "vue-router";
 import { useClasses } from "@/class";
 
+const route = useRoute();
+const router = useRouter();
 const classes = useClasses();
+
+/** Goes on with another class, and leaves a page that shows a check of this one. */
+function choose(id: number): void {
+  classes.choose(id);
+  if (route.params.id) void router.push({ name: "home" });
+}
+
 const places = [
   { name: "show", text: "Show", within: ["show"] },
   { name: "checks", text: "Check", within: ["checks", "new-check", "check", "slips"] },
@@ -35,7 +45,7 @@ const places = [
         v-for="one in classes.all"
         :key="one.id"
         :active="one.id === classes.current.id"
-        @click="classes.choose(one.id)"
+        @click="choose(one.id)"
       >
         {{ one.name }}
       </BDropdownItemButton>

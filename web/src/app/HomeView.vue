@@ -1,18 +1,26 @@
 <script setup lang="ts">
-import { computed, ref, watch } from "vue";
-import { api, asked, Refused, useFacts, type CheckSummary, type Findings } from "@/api";
+import { computed } from "vue";
+import { listChecks, readFindings, useFacts, useLoaded } from "@/api";
 import { CheckCard } from "@/check";
 import { moment, seem, TomorrowCard, useClasses } from "@/class";
 import { DialFace } from "@/dial";
 
 /** Where a teaching day begins: what the last check says, and what to do next. */
+const LAST = 5;
 const facts = useFacts();
 const classes = useClasses();
-const checks = ref<CheckSummary[] | null>(null);
-const findings = ref<Findings | null>(null);
-const trouble = ref("");
-
-const last = computed(() => checks.value?.find((check) => check.answers > 0));
+const { data, trouble } = useLoaded(
+  () => classes.current?.id,
+  async () => {
+    if (!classes.current) return null;
+    const checks = await listChecks(classes.current.id, LAST);
+    const last = checks.find((check) => check.answers > 0);
+    return { checks, last, findings: last ? await readFindings(last.id) : null };
+  },
+);
+const checks = computed(() => data.value?.checks);
+const last = computed(() => data.value?.last);
+const findings = computed(() => data.value?.findings);
 const away = computed(
   () => findings.value?.children.filter((child) => child.answered === 0).map((child) => child.name) ?? [],
 );
@@ -22,27 +30,6 @@ const news = computed(() =>
     text: seem(one.child_ids.length, facts.misreading(one.misreading).does),
   })),
 );
-
-async function load(): Promise<void> {
-  checks.value = findings.value = null;
-  trouble.value = "";
-  if (!classes.current) return;
-  try {
-    const path = { class_id: classes.current.id };
-    checks.value = (
-      await asked(api.GET("/api/classes/{class_id}/checks", { params: { path, query: { limit: 5 } } }))
-    ).checks;
-    if (last.value) {
-      findings.value = await asked(
-        api.GET("/api/checks/{check_id}/findings", { params: { path: { check_id: last.value.id } } }),
-      );
-    }
-  } catch (error) {
-    trouble.value = error instanceof Refused ? error.message : String(error);
-  }
-}
-
-watch(() => classes.current?.id, load, { immediate: true });
 </script>
 
 <template>

@@ -1,27 +1,14 @@
 <script setup lang="ts">
-import { ref, watch } from "vue";
-import { api, asked, Refused, type CheckSummary } from "@/api";
+import { listChecks, useLoaded } from "@/api";
 import { useClasses } from "@/class";
 import CheckCard from "./CheckCard.vue";
 
 /** The checks of the class, newest first. */
 const classes = useClasses();
-const checks = ref<CheckSummary[] | null>(null);
-const trouble = ref("");
-
-async function load(): Promise<void> {
-  checks.value = null;
-  trouble.value = "";
-  if (!classes.current) return;
-  try {
-    const path = { class_id: classes.current.id };
-    checks.value = (await asked(api.GET("/api/classes/{class_id}/checks", { params: { path } }))).checks;
-  } catch (error) {
-    trouble.value = error instanceof Refused ? error.message : String(error);
-  }
-}
-
-watch(() => classes.current?.id, load, { immediate: true });
+const { data: checks, trouble } = useLoaded(
+  () => classes.current?.id,
+  async () => (classes.current ? listChecks(classes.current.id) : null),
+);
 </script>
 
 <template>

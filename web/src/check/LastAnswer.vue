@@ -73,7 +73,9 @@ const last = computed(() => {
 .last {
   position: sticky;
   bottom: 0;
-  padding: 0.75rem 0 0.5rem;
+  z-index: 2;
+  margin-inline: -0.5rem;
+  padding: 0.75rem 0.5rem 0.5rem;
   background: var(--v-paper);
   border-top: 1px solid var(--v-line);
   margin-top: 0.5rem;

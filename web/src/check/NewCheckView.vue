@@ -2,7 +2,7 @@
 import { useDebounceFn } from "@vueuse/core";
 import { computed, reactive, ref, watch } from "vue";
 import { useRouter } from "vue-router";
-import { api, asked, Refused, useFacts, type Choice } from "@/api";
+import { chooseTimes, makeCheck, Refused, useFacts, type Choice } from "@/api";
 import { useClasses } from "@/class";
 import { DialFace } from "@/dial";
 import WhatTheyTell from "./WhatTheyTell.vue";
@@ -34,8 +34,7 @@ async function choose(): Promise<void> {
   if (!classes.current) return;
   const mine = ++asking;
   try {
-    const params = { path: { class_id: classes.current.id }, query: { ...form } };
-    const chosen = await asked(api.GET("/api/classes/{class_id}/choice", { params }));
+    const chosen = await chooseTimes(classes.current.id, { ...form });
     if (mine !== asking) return;
     choice.value = chosen;
     refused.value = null;
@@ -53,10 +52,7 @@ async function make(): Promise<void> {
   if (!classes.current || busy.value) return;
   busy.value = true;
   try {
-    const path = { class_id: classes.current.id };
-    const made = await asked(
-      api.POST("/api/classes/{class_id}/checks", { params: { path }, body: { ...form } }),
-    );
+    const made = await makeCheck(classes.current.id, { ...form });
     await router.push({ name: "slips", params: { id: made.id } });
   } catch (error) {
     take(error);

@@ -1,38 +1,26 @@
 <script setup lang="ts">
-import { computed, ref, watch } from "vue";
+import { computed, ref } from "vue";
 import { useRoute } from "vue-router";
-import { api, asked, Refused, useFacts, type Check } from "@/api";
+import { readCheck, useFacts, useLoaded } from "@/api";
 import { DialFace } from "@/dial";
 import ChildSlip from "./ChildSlip.vue";
 
 /** The check on paper: a slip for each child, and the answers on a page of their own. */
 const route = useRoute();
 const facts = useFacts();
-const check = ref<Check | null>(null);
-const trouble = ref("");
 const named = ref(true);
 const id = computed(() => Number(route.params.id));
+const { data: check, trouble } = useLoaded(
+  () => id.value,
+  () => readCheck(id.value),
+);
 const digits = computed(
   () => facts.catalogue?.tasks.find((task) => task.id === check.value?.task)?.notation === "digits",
 );
 
-async function load(): Promise<void> {
-  check.value = null;
-  trouble.value = "";
-  try {
-    check.value = await asked(
-      api.GET("/api/checks/{check_id}", { params: { path: { check_id: id.value } } }),
-    );
-  } catch (error) {
-    trouble.value = error instanceof Refused ? error.message : String(error);
-  }
-}
-
 function print(): void {
   window.print();
 }
-
-watch(id, load, { immediate: true });
 </script>
 
 <template>

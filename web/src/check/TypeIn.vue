@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { useDebounceFn } from "@vueuse/core";
 import { onMounted, ref, toRef } from "vue";
-import { api, asked, type Check, type Findings } from "@/api";
+import { readFindings, type Check, type Findings } from "@/api";
 import { TomorrowCard } from "@/class";
 import AnswerGrid from "./AnswerGrid.vue";
 import { useTypedAnswers } from "./answers";
@@ -16,8 +16,7 @@ const findings = ref<Findings | null>(null);
 
 async function look(): Promise<void> {
   try {
-    const path = { check_id: props.check.id };
-    findings.value = await asked(api.GET("/api/checks/{check_id}/findings", { params: { path } }));
+    findings.value = await readFindings(props.check.id);
   } catch {
     // The grid says when the server does not answer; the findings come with the next answer stored.
   }

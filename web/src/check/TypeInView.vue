@@ -1,30 +1,22 @@
 <script setup lang="ts">
-import { computed, ref, shallowRef, watch } from "vue";
+import { computed } from "vue";
 import { useRoute } from "vue-router";
-import { api, asked, Refused, useFacts, type Check } from "@/api";
+import { readCheck, useFacts, useLoaded } from "@/api";
 import { moment } from "@/class";
 import TypeIn from "./TypeIn.vue";
 
 /** Typing in what the children wrote: loads the check, then hands it to the grid. */
 const route = useRoute();
 const facts = useFacts();
-const check = shallowRef<Check | null>(null);
-const trouble = ref("");
 const id = computed(() => Number(route.params.id));
-
-async function load(): Promise<void> {
-  check.value = null;
-  trouble.value = "";
-  try {
-    check.value = await asked(
-      api.GET("/api/checks/{check_id}", { params: { path: { check_id: id.value } } }),
-    );
-  } catch (error) {
-    trouble.value = error instanceof Refused ? error.message : String(error);
-  }
-}
-
-watch(id, load, { immediate: true });
+const {
+  data: check,
+  trouble,
+  reload,
+} = useLoaded(
+  () => id.value,
+  () => readCheck(id.value),
+);
 </script>
 
 <template>
@@ -53,7 +45,7 @@ watch(id, load, { immediate: true });
         {{ trouble }}
         <RouterLink :to="{ name: 'checks' }">All checks</RouterLink>
       </p>
-      <BButton variant="primary" @click="load">Try again</BButton>
+      <BButton variant="primary" @click="reload">Try again</BButton>
     </div>
     <p v-else class="quiet" aria-live="polite">Opening the check…</p>
   </div>

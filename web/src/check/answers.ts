@@ -1,6 +1,6 @@
 import { useLocalStorage } from "@vueuse/core";
 import { computed, onScopeDispose, ref, shallowReactive, watch, type Ref } from "vue";
-import { api, asked, Refused, type Answer, type Check } from "@/api";
+import { addAnswer, Refused, type Answer, type Check } from "@/api";
 
 interface Waiting {
   id: string;
@@ -93,10 +93,7 @@ export function useTypedAnswers(check: Ref<Check>) {
   async function sendOne(next: Waiting): Promise<void> {
     const place = placeOf(next.child_id, next.item_id);
     try {
-      const path = { check_id: check.value.id };
-      const answer = await asked(
-        api.POST("/api/checks/{check_id}/answers", { params: { path }, body: next }),
-      );
+      const answer = await addAnswer(check.value.id, next);
       stored.set(place, answer);
       last.value = answer;
     } catch (error) {

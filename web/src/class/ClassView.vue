@@ -1,7 +1,7 @@
 <script setup lang="ts">
-import { computed, ref, watch } from "vue";
+import { computed } from "vue";
 import { useRoute, useRouter } from "vue-router";
-import { api, asked, Refused, useFacts, type CheckSummary, type Findings } from "@/api";
+import { listChecks, readFindings, useFacts, useLoaded } from "@/api";
 import { useClasses } from "./classes";
 import ChildFindings from "./ChildFindings.vue";
 import TomorrowCard from "./TomorrowCard.vue";
@@ -12,17 +12,18 @@ const route = useRoute();
 const router = useRouter();
 const facts = useFacts();
 const classes = useClasses();
-const checks = ref<CheckSummary[] | null>(null);
-const findings = ref<Findings | null>(null);
-const trouble = ref("");
-
-const check = computed(() => {
-  const wanted = Number(route.params.id);
-  return (
-    checks.value?.find((one) => one.id === wanted) ??
-    (wanted ? undefined : checks.value?.find((one) => one.answers > 0))
-  );
-});
+const { data, trouble } = useLoaded(
+  () => [route.params.id, classes.current?.id],
+  async () => {
+    if (!classes.current) return null;
+    const checks = await listChecks(classes.current.id);
+    const id = Number(route.params.id) || checks.find((one) => one.answers > 0)?.id;
+    return { checks, id, findings: id ? await readFindings(id) : null };
+  },
+);
+const checks = computed(() => data.value?.checks);
+const findings = computed(() => data.value?.findings);
+const check = computed(() => checks.value?.find((one) => one.id === data.value?.id));
 const options = computed(() =>
   (checks.value ?? []).map((one) => ({
     value: one.id,
@@ -33,29 +34,9 @@ const others = computed(() => findings.value?.shared.slice(1) ?? []);
 const names = computed(() => new Map(findings.value?.children.map((child) => [child.child_id, child.name])));
 const away = computed(() => findings.value?.children.filter((child) => child.answered === 0) ?? []);
 
-async function load(): Promise<void> {
-  checks.value = findings.value = null;
-  trouble.value = "";
-  if (!classes.current) return;
-  try {
-    const path = { class_id: classes.current.id };
-    checks.value = (await asked(api.GET("/api/classes/{class_id}/checks", { params: { path } }))).checks;
-    const id = Number(route.params.id) || check.value?.id;
-    if (id) {
-      findings.value = await asked(
-        api.GET("/api/checks/{check_id}/findings", { params: { path: { check_id: id } } }),
-      );
-    }
-  } catch (error) {
-    trouble.value = error instanceof Refused ? error.message : String(error);
-  }
-}
-
 function go(id: unknown): void {
   router.push({ name: "class", params: { id: String(id) } });
 }
-
-watch(() => [route.params.id, classes.current?.id], load, { immediate: true });
 </script>
 
 <template>

@@ -1,7 +1,7 @@
 import { useLocalStorage } from "@vueuse/core";
 import { defineStore } from "pinia";
 import { computed, ref } from "vue";
-import { api, asked, type SchoolClass } from "@/api";
+import { listClasses, makeClass, type SchoolClass } from "@/api";
 
 /** The classes, and the one this browser works with. */
 export const useClasses = defineStore("classes", () => {
@@ -10,7 +10,7 @@ export const useClasses = defineStore("classes", () => {
   const current = computed(() => all.value.find((one) => one.id === chosen.value) ?? all.value[0] ?? null);
 
   async function load(): Promise<void> {
-    all.value = (await asked(api.GET("/api/classes"))).classes;
+    all.value = await listClasses();
   }
 
   function choose(id: number): void {
@@ -19,7 +19,7 @@ export const useClasses = defineStore("classes", () => {
 
   /** Makes a class and goes on with it. */
   async function make(body: { name: string; school: string; children: string[] }): Promise<SchoolClass> {
-    const made = await asked(api.POST("/api/classes", { body }));
+    const made = await makeClass(body);
     all.value = [made, ...all.value];
     choose(made.id);
     return made;

@@ -27,7 +27,12 @@ const action = computed(() =>
         :class="{ now: at === uncovered - 1, covered: at >= uncovered }"
       >
         <p class="name">{{ step.name }}</p>
-        <p v-if="at < uncovered" class="text" :class="{ big: step.big }">{{ step.text }}</p>
+        <p v-if="at < uncovered" class="text" :class="{ big: step.big }">
+          <template v-for="(word, place) in step.text.split(' ')" :key="place">
+            <span>{{ word }}</span>
+            {{ " " }}
+          </template>
+        </p>
         <p v-else class="cover">covered</p>
       </li>
     </ol>
@@ -89,6 +94,11 @@ li {
     line-height: 1.2;
     text-wrap: balance;
   }
+}
+
+/* A number such as twenty-three stays on one line. */
+.big span {
+  white-space: nowrap;
 }
 
 .cover {

@@ -18,7 +18,7 @@ const sequence = computed(() =>
     .split(",")
     .filter((time) => facts.placeOf(time) !== undefined),
 );
-const place = ref(facts.placeOf(sequence.value[0] ?? "") ?? facts.placeOf("7:40") ?? 0);
+const place = ref(facts.placeOf(sequence.value[0] ?? "") ?? facts.placeOf("4:45") ?? 0);
 const lenses = reactive(
   new Set<string>(
     String(route.query.lens ?? "")

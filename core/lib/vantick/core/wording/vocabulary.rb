@@ -35,7 +35,7 @@ module Vantick
         meaning = @exact[written]
         return word(meaning, false) if meaning
 
-        meaning = @sounds[written] || nearest(written)
+        meaning = @sounds[written] || turned_round(written) || nearest(written)
         meaning && word(meaning, true)
       end
 
@@ -48,6 +48,13 @@ module Vantick
           number = numbers.simple.key(name.to_s)
           forms.each { |form| found[form] = number ? [:number, number] : [name, nil] }
         end
+      end
+
+      # Two letters next to each other changed over: "eigth".
+      def turned_round(written)
+        places = 0...(written.length - 1)
+        found = places.filter_map { |at| @exact[written.dup.tap { |word| word[at, 2] = word[at, 2].reverse }] }.uniq
+        found.first if written.length > 3 && found.one?
       end
 
       def nearest(written)

@@ -1,0 +1,43 @@
+# frozen_string_literal: true
+
+RSpec.describe Vantick::Demo do
+  let(:folder) { Dir.mktmpdir("seed") }
+  let(:now) { Time.utc(2026, 11, 23, 12) }
+
+  after { FileUtils.rm_rf(folder) }
+
+  def school(name)
+    store = Vantick::Server::Store::Database.open(File.join(folder, name))
+    made = described_class.new(store, now:).seed
+    yield store, made
+  ensure
+    store.close
+  end
+
+  def answers(store) = store.db[:answers].order(:id).select_map(%i[item_id child_id answer verdict])
+
+  it "tells the same story every time" do
+    stories = %w[one two].map { |name| school(name) { |store, _| answers(store) } }
+    expect(stories.first).to eq(stories.last)
+    expect(stories.first.length).to be > 300
+  end
+
+  it "is made up, and says so" do
+    school("one") { |store, _| expect(store.classes.all).to contain_exactly(include(made_up: true, school: "Tern Quay School")) }
+  end
+
+  it "leaves a school that is there alone" do
+    school("one") { |_, made| expect(made).to be(true) }
+    school("one") { |store, made| expect([made, store.classes.all.length]).to eq([false, 1]) }
+  end
+
+  it "lies in the past, and has slips, an answer nobody can read, and two away" do
+    school("one") do |store, _|
+      last = store.checks.all(1, limit: 1).first
+      standing = store.answers.standing([last[:id]])[last[:id]]
+      expect(last[:made_at]).to eq("2026-11-17T12:00:00Z")
+      expect(standing.map { |answer| answer[:verdict] }).to include("right", "misread", "right_writing_slip", "unreadable")
+      expect(standing.map { |answer| answer[:child_id] }.uniq.length).to eq(24)
+    end
+  end
+end
