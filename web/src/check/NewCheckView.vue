@@ -96,9 +96,6 @@ async function make(): Promise<void> {
               :state="wrong('count') ? false : null"
               aria-describedby="count-wrong"
             />
-            <span class="quiet">
-              about {{ Math.max(1, Math.round((form.count * 40) / 60)) }} min of writing
-            </span>
           </div>
           <p v-if="wrong('count')" id="count-wrong" class="field-error" role="alert">{{ wrong("count") }}</p>
         </div>
