@@ -52,7 +52,40 @@ RSpec.describe Vantick::CLI do
     expect(lines(*how, "--avoid", first["times"].join(",")).first["times"] & first["times"]).to eq([])
   end
 
+  it "chooses for three levels" do
+    levels = lines(*%w[choose --levels --step fives --task dial_to_words --count 3]).first["levels"]
+    expect(levels.map { |level| level["times"].length }).to eq([3, 3, 3])
+  end
+
+  it "diagnoses each child, in the order in which they come" do
+    table = ["child,task,time,answer,day", "Ada,dial_to_words,7:45,quarter to seven,2026-11-01", "Bo,dial_to_words,7:45,qt8,2026-11-20",
+             "Ada,dial_to_words,10:45,quarter to ten,2026-11-20", "Cy,dial_to_words,7:45,,"].join("\n")
+    ada, bo, cy = lines("diagnose", input: table)
+    expect(ada).to include("child" => "Ada", "verdict" => "likely")
+    expect(ada["misreadings"].first).to include("id" => "to_with_passed_hour", "chances" => 2, "hits" => 2, "own_hits" => 2)
+    expect(ada["misreadings"].first["probability"]).to be > 0.95
+    expect(ada["next_best"]["time"]).to match(/:45\z/)
+    expect([bo["child"], cy["verdict"], cy["misreadings"]]).to eq(["Bo", "not enough to say", []])
+  end
+
+  it "checks a drawn clock" do
+    expect(lines(*%w[check-drawing --hour-hand 120 --minute-hand 270]).first)
+      .to include("time" => "3:45", "verdict" => "readable", "offset_degrees" => 7.5, "margin_degrees" => 15.0,
+                  "invites" => ["next_hour_early"])
+  end
+
+  it "simulates a child, the same for the same seed" do
+    how = %w[simulate --misreading next_hour_early --step fives --task dial_to_words --count 6 --seed 3]
+    first, again = Array.new(2) { lines(*how) }
+    expect(first).to eq(again)
+    expect(first.flat_map { |line| line["misreadings"] }.uniq).to eq(["next_hour_early"])
+    expect(first.length).to eq(6)
+  end
+
   {
+    %w[check-drawing --hour-hand 120] => /--minute-hand/, %w[check-drawing --hour-hand x --minute-hand 1] => /--hour-hand x/,
+    %w[simulate --step fives] => /name the task/, %w[simulate --misreading lazy --step fives --task dial_to_words] => /"lazy"/,
+    %w[simulate --slips 2 --step fives --task dial_to_words] => /from 0 to 1/,
     %w[read 25:99] => /"25:99" is not a time/, %w[read] => /one time/, %w[read 7:45 8:45] => /one time/, %w[read 7:45 --all] => /--all/,
     %w[shout] => /no command "shout"/, %w[misreadings 7:45] => /name the task/, %w[misreadings --task song 7:45] => /"song" is not a task/,
     %w[choose --task dial_to_words] => /name the step/, %w[choose --step fives --task dial_to_words --count 500] => /1 to 60/,
@@ -79,6 +112,12 @@ RSpec.describe Vantick::CLI do
       expect([code, output, errors.lines.length]).to eq([1, "", 1])
       expect(errors).to match(message)
     end
+  end
+
+  it "names the line of a day or a child that is none" do
+    bad = ->(row) { run("diagnose", input: "child,task,time,answer,day\nAda,dial_to_words,7:45,qt8,\n#{row}\n") }
+    expect(bad["Ada,dial_to_words,7:45,qt8,yesterday"]).to match([1, "", /line 3: "yesterday" is not a day/])
+    expect(bad[",dial_to_words,7:45,qt8,"]).to match([1, "", /line 3: the child has no name/])
   end
 
   it "runs as a command from any folder, and says how to use it" do

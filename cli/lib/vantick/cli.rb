@@ -17,13 +17,17 @@ module Vantick
     # The command line itself is wrong; the message says how to write it.
     class UsageError < StandardError; end
 
-    COMMANDS = { "read" => :Read, "misreadings" => :Misreadings, "mark" => :Mark, "choose" => :Choose }.freeze
+    COMMANDS = { "read" => :Read, "misreadings" => :Misreadings, "mark" => :Mark, "choose" => :Choose,
+                 "diagnose" => :Diagnose, "check-drawing" => :CheckDrawing, "simulate" => :Simulate }.freeze
     USAGE = <<~TEXT
       Usage:
         vantick read 7:45 | --all
         vantick misreadings --task dial_to_words 7:45 | --all
         vantick mark < answers.csv              (columns task,time,answer)
-        vantick choose --step fives --task dial_to_words --count 5 --seed 7
+        vantick diagnose < answers.csv          (columns child,task,time,answer, and day where known)
+        vantick choose --step fives --task dial_to_words --count 5 --seed 7 [--levels] [--avoid 7:45,8:15]
+        vantick check-drawing --hour-hand 120 --minute-hand 270
+        vantick simulate --misreading next_hour_early --step fives --task dial_to_words --count 6 --seed 3
     TEXT
 
     # @return [Integer] the exit code: 1 for bad input, with one line on standard error

@@ -17,6 +17,15 @@ RSpec.describe Vantick::Core::SimulatedChild do
     expect(answers(seed: 1)).to eq(all_times.first(60).map { |shown| Vantick::Core::Phrase.usual(shown) })
   end
 
+  it "slips in writing without ever reading wrongly" do
+    Vantick::Core::Task.all.each do |task|
+      child = described_class.new(slips: 1.0, seed: 6)
+      marked = all_times.map { |shown| Vantick::Core::Marker.mark(task:, time: shown, text: child.answer(shown, task)) }
+      expect(marked.map(&:verdict).uniq - Vantick::Core::Marked::RIGHT).to eq([])
+      expect(marked.count { |one| one.verdict == :right_writing_slip }).to be > 600
+    end
+  end
+
   it "shows its misreading about as often as it is consistent" do
     verdicts = all_times.first(60).zip(answers(misreadings: [misreading(:to_with_passed_hour)], consistency: 0.5, seed: 9))
                         .map { |shown, text| mark("dial_to_words", shown.to_s, text).verdict }

@@ -6,9 +6,8 @@ RSpec.describe Vantick::Core::AnswerReader do
   it "reads every way of saying all 720 times back as that time, without a slip" do
     all_times.each do |shown|
       [shown.digital, *Vantick::Core::Phrase.all(shown)].each do |way|
-        givens = described_class.read(way)
-        expect(givens.map(&:time)).to eq([shown]), "#{way} for #{shown}"
-        expect(givens.flat_map(&:slips)).to be_empty
+        clean = described_class.read(way).select { |given| given.slips.empty? }
+        expect(clean.map(&:time)).to eq([shown]), "#{way} for #{shown}"
       end
     end
   end
@@ -35,11 +34,15 @@ RSpec.describe Vantick::Core::AnswerReader do
   it "gives both sides where the side is missing" do
     expect(read("quarter 8")).to eq(["quarter past eight no_side", "quarter to eight no_side"])
     expect(read("20 8")).to eq(["twenty past eight no_side", "twenty to eight no_side"])
+    expect(read("ten nine")).to eq(["ten past nine no_side", "ten to nine no_side"])
     expect(read("ten minutes 4").length).to eq(2)
+    expect(read("ten twelve")).to eq(["10:12", "ten past twelve no_side", "ten to twelve no_side"])
+    expect(read("twenty one")).to eq(["twenty past one no_side", "twenty to one no_side"])
+    expect(read("twenty-one")).to eq([])
   end
 
   it "reads nothing where nothing can be meant" do
-    ["25:99", "7:75", "7:", ":45", "banana", "past", "quarter", "ten eight", "quarter past past 3", "99t8", "qt13", "8 9 10",
+    ["25:99", "7:75", "7:", ":45", "banana", "past", "quarter", "seven five", "quarter past past 3", "99t8", "qt13", "8 9 10",
      "fifty-five past thirteen", "ten past", "'; drop table", "\u0000", "½ past 3", "3:45:10"].each do |text|
       expect(read(text)).to eq([]), text
     end

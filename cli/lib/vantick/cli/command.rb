@@ -29,6 +29,11 @@ module Vantick
         [Core::DialTime.parse(words.first)]
       end
 
+      def nothing_left(words)
+        name = self.class.name.split("::").last.downcase
+        raise UsageError, "#{name} takes no #{Core.excerpt(words.first)}: see vantick help" if words.any?
+      end
+
       def line(object) = @output.puts(JSON.generate(object))
     end
   end

@@ -20,13 +20,21 @@ module Vantick
       # @return [Choice]
       # @raise [InvalidCount]
       def self.choose(step:, task:, count:, seed: 0, avoid: [])
-        most = [MOST, step.pool.length].min
+        from(step.pool, name: step.name, telling: Telling.for(step, task), task:, count:, seed:, avoid:)
+      end
+
+      # The same from any pool of times.
+      # @param pool [Array<DialTime>]
+      # @param name [String] what the pool is called, for those who ask too much of it
+      # @return [Choice]
+      # @raise [InvalidCount]
+      def self.from(pool, name:, task:, count:, seed: 0, avoid: [], telling: Telling.new(pool, task))
+        most = [MOST, pool.length].min
         unless count.is_a?(Integer) && (1..most).cover?(count)
-          raise InvalidCount, "Choose 1 to #{most} times: #{count.inspect} cannot be chosen for #{step.name.downcase}."
+          raise InvalidCount, "Choose 1 to #{most} times: #{count.inspect} cannot be chosen for #{name.downcase}."
         end
 
-        telling = Telling.for(step, task)
-        Choice.new(telling, new(telling, Balance.new(step.pool, count, avoid), count, Random.new(seed)).times)
+        Choice.new(telling, new(telling, Balance.new(pool, count, avoid), count, Random.new(seed)).times)
       end
 
       def initialize(telling, balance, count, random)
@@ -85,7 +93,7 @@ module Vantick
         times.combination(2).lazy.filter_map do |one, other|
           pair = [DialTime.at(one.hour, other.minute), DialTime.at(other.hour, one.minute)]
           rest = times - [one, other]
-          rest + pair if pair.uniq.length == 2 && !pair.intersect?(rest)
+          rest + pair if pair.uniq.length == 2 && !pair.intersect?(rest) && (pair - @balance.pool).empty?
         end
       end
     end

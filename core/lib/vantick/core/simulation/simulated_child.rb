@@ -2,16 +2,19 @@
 
 module Vantick
   module Core
-    # A made-up child with chosen misreadings, for the demo and for tests: the same seed answers the same.
+    # A made-up child with chosen misreadings, the stand-in for a real one in the demo, the tests and the
+    # benchmark. The same seed answers the same.
     class SimulatedChild
       # @param misreadings [Array<Misreading>] tried in this order; none for a child who is secure
       # @param consistency [Float] 0..1, how often a misreading shows where it can
       # @param careless [Float] 0..1, how often an answer is some other time altogether
+      # @param slips [Float] 0..1, how often an answer has a writing slip
       # @param seed [Integer]
-      def initialize(misreadings: [], consistency: 1.0, careless: 0.0, seed: 0)
+      def initialize(misreadings: [], consistency: 1.0, careless: 0.0, slips: 0.0, seed: 0)
         @misreadings = misreadings
         @consistency = consistency
         @careless = careless
+        @slips = slips
         @random = Random.new(seed)
       end
 
@@ -19,12 +22,17 @@ module Vantick
       # @param task [Task]
       # @return [String] what the child writes
       def answer(time, task)
-        return task.right_answer(DialTime.all.sample(random: @random)).to_s if @random.rand < @careless
+        text = said(time, task).to_s
+        @slips.positive? && @random.rand < @slips ? WritingSlips.write(text, task.notation, @random) : text
+      end
+
+      private
+
+      def said(time, task)
+        return task.right_answer(DialTime.all.sample(random: @random)) if @random.rand < @careless
 
         wrong = @misreadings.map { |misreading| misreading.wrong_answers(time, task) }.find(&:any?)
-        return task.right_answer(time).to_s unless wrong && @random.rand < @consistency
-
-        wrong.sample(random: @random).to_s
+        wrong && @random.rand < @consistency ? wrong.sample(random: @random) : task.right_answer(time)
       end
     end
   end

@@ -25,6 +25,10 @@ module Vantick
           raise(UnknownName.new("step", id, with_times.map(&:id)))
       end
 
+      # @param times [Array<DialTime>]
+      # @return [Step] the earliest step that has all of them
+      def self.holding(times) = with_times.sort_by { |step| step.pool.length }.find { |step| (times - step.pool).empty? }
+
       def initialize(entry)
         @id = entry[:id].to_sym
         @name = entry[:name]

@@ -8,44 +8,21 @@ module Vantick
       SAID = { past: :past, to: :to }.freeze
 
       # @param plain [String] tidied text
-      # @return [Array<Given>] none where a word means nothing here
-      def self.read(plain) = new(plain).read
+      # @return [Array<Given>] every way to take it, those without a slip first; none where it means nothing
+      def self.read(plain)
+        WrittenWords.in(plain).flat_map { |words| new(words).read }.uniq.sort_by.with_index { |given, at| [given.slips.length, at] }
+      end
 
-      def initialize(plain, vocabulary = Vocabulary.standard)
-        words = plain.gsub(/(?<=\d)(?=[a-z])|(?<=[a-z])(?=\d)/, " ").split(/[\s\-,.]+/).reject(&:empty?)
-        found = words.map { |word| number(word) || vocabulary.find(word) }
-        @known = words.any? && found.all?
-        @words = @known ? join_tens(found.reject { |word| word.kind == :filler }) : []
-        @slips = @words.any?(&:misspelled) ? [:spelling] : []
+      # @param words [Array<Vocabulary::Word>]
+      def initialize(words)
+        @words = words
+        @slips = words.any?(&:misspelled) ? [:spelling] : []
       end
 
       # @return [Array<Given>]
-      def read
-        return [] unless @known
-
-        named || oclock || with_side || without_side || spoken || []
-      end
+      def read = named || oclock || with_side || [*spoken, *without_side]
 
       private
-
-      def number(word)
-        Vocabulary::Word.new(kind: :number, value: word.to_i, digits: true) if word.match?(/\A\d{1,2}\z/)
-      end
-
-      # "twenty five" is one number.
-      def join_tens(words)
-        words.each_with_object([]) do |word, joined|
-          last = joined.last
-          if tens?(last) && word.kind == :number && !word.digits && (1..9).cover?(word.value)
-            joined[-1] = Vocabulary::Word.new(kind: :number, value: last.value + word.value,
-                                              misspelled: last.misspelled || word.misspelled)
-          else
-            joined << word
-          end
-        end
-      end
-
-      def tens?(word) = word&.kind == :number && !word.digits && [20, 30, 40, 50].include?(word.value)
 
       def kinds = @kinds ||= @words.map(&:kind)
 
@@ -100,8 +77,8 @@ module Vantick
         sides.flat_map { |side| given(count, side, hour, slips: [:no_side]) }
       end
 
-      # Two bare numbers are spoken digits, unless the first is no hour.
-      def side_missing?(count) = kinds.first != :number || kinds[1] == :minutes || (count > 12 && @words[1].value <= 12)
+      # Of two bare numbers the first can be a count without "minutes" where it is a multiple of five.
+      def side_missing?(count) = kinds.first != :number || kinds[1] == :minutes || ((count % 5).zero? && count <= Saying::HALF)
 
       def spoken
         hour, minute = @words.select { |word| word.kind == :number }.map(&:value)

@@ -1,0 +1,63 @@
+# frozen_string_literal: true
+
+require "date"
+
+module Vantick
+  class CLI
+    # `diagnose < answers.csv`: what lies behind the mistakes, one line a child.
+    class Diagnose < Command
+      NEEDED = %w[child task time answer].freeze
+      # Misreadings are told that have a hit or at least this probability.
+      TOLD_FROM = 0.05
+      Given = Struct.new(:child, :marked, :day, keyword_init: true)
+
+      def run(arguments)
+        nothing_left(parse(arguments))
+        given = AnswerTable.new(@input, needed: NEEDED).map { |row| given(row) }
+        last = given.filter_map(&:day).max
+        given.group_by(&:child).each { |child, answers| line(child:, **told(answers, last)) }
+      end
+
+      private
+
+      def given(row)
+        child = row["child"].to_s.strip
+        raise UsageError, "the child has no name" if child.empty?
+
+        Given.new(child:, marked: AnswerTable.mark(row), day: day(row["day"]))
+      end
+
+      def day(text)
+        Date.iso8601(text) unless text.nil? || text.strip.empty?
+      rescue Date::Error
+        raise UsageError, "#{Core.excerpt(text)} is not a day: write it as 2026-11-23"
+      end
+
+      def told(answers, last)
+        marked = answers.map(&:marked)
+        diagnosis = Core::Diagnosis.new(marked, ages: answers.map { |answer| answer.day ? (last - answer.day).to_i : 0 })
+        { verdict: diagnosis.verdict, misreadings: misreadings(diagnosis, marked), next_best: next_best(diagnosis, marked) }
+      end
+
+      def misreadings(diagnosis, marked)
+        found = Core::Misreading.all.map { |one| [diagnosis.probability(one), Core::Evidence.new(one, marked.select(&:telling?))] }
+        found.select { |share, evidence| evidence.hits.positive? || share >= TOLD_FROM }
+             .sort_by.with_index { |(share, evidence), at| [-share.round(3), *evidence.rank, at] }
+             .map { |share, evidence| piece(share, evidence) }
+      end
+
+      def piece(share, evidence)
+        { id: evidence.misreading.id, probability: share.round(3), chances: evidence.chances, hits: evidence.hits,
+own_hits: evidence.own_hits }
+      end
+
+      def next_best(diagnosis, marked)
+        task = marked.last.task
+        times = marked.map(&:time).uniq
+        left = Core::Step.holding(times).pool - times
+        time = Core::NextBest.time(diagnosis, task, left)
+        time && { task: task.id, time: time.digital }
+      end
+    end
+  end
+end

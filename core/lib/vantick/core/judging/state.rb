@@ -1,0 +1,29 @@
+# frozen_string_literal: true
+
+module Vantick
+  module Core
+    # What may be true of a child: secure, unsure, or that they have one misreading or two.
+    class State
+      # @return [Symbol] `:secure`, `:unsure` or `:misreading`
+      attr_reader :name
+      # @return [Array<Misreading>] none, one or two
+      attr_reader :misreadings
+
+      # @param name [Symbol]
+      # @param misreadings [Array<Misreading>]
+      def initialize(name, misreadings = [])
+        @name = name
+        @misreadings = misreadings.freeze
+        freeze
+      end
+
+      # @return [Array<DialTime, Saying>] what the misreadings lead to at a time, none twice
+      def wrong_answers(time, task)
+        misreadings.map { |misreading| Predictions.of(task).wrong_answers(misreading, time) }.reduce([], :|)
+      end
+
+      SECURE = new(:secure)
+      UNSURE = new(:unsure)
+    end
+  end
+end

@@ -1,0 +1,28 @@
+# frozen_string_literal: true
+
+module Vantick
+  module Core
+    # The wrong answers of every misreading at all 720 times of a task, worked out once and kept: they
+    # never change, and a diagnosis asks for them by the thousand.
+    class Predictions
+      # @param task [Task]
+      # @return [Predictions]
+      def self.of(task)
+        @made ||= {}
+        @made[task.id] ||= new(task)
+      end
+
+      def initialize(task)
+        @wrong = Misreading.all.to_h do |misreading|
+          [misreading.id, DialTime.all.map { |time| misreading.wrong_answers(time, task).freeze }.freeze]
+        end.freeze
+        freeze
+      end
+
+      # @param misreading [Misreading]
+      # @param time [DialTime]
+      # @return [Array<DialTime, Saying>] empty where the misreading tells nothing
+      def wrong_answers(misreading, time) = @wrong.fetch(misreading.id)[time.index]
+    end
+  end
+end
