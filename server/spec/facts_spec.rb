@@ -25,6 +25,13 @@ RSpec.describe Vantick::Server::Api::Facts do
     expect(schema_errors("/api/catalogue")).to be_nil
   end
 
+  it "gives the table in a class's own conventions, and names the choice there is not" do
+    row = get("/api/dial?conventions=after,of,point,minutes_first").body["times"][465]
+    expect(row).to include("time" => "7:45", "digital" => "7.45", "usual" => "quarter of eight")
+    expect(get("/api/dial?conventions=after,loud")).to be_refused(422).at("conventions").saying(/"loud" is not a convention/)
+    expect(get("/api/dial?conventions=#{'x' * 301}")).to be_refused(400).at("conventions")
+  end
+
   it "sends the table once to those who hold it" do
     first = get("/api/dial")
     again = get("/api/dial", "HTTP_IF_NONE_MATCH" => first.headers["etag"])

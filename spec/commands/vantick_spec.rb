@@ -24,6 +24,24 @@ RSpec.describe Vantick::CLI do
     expect(lines("read", "--all").map { |line| line["time"] }).to eq(Vantick::Core::DialTime.all.map(&:to_s))
   end
 
+  it "explains a time in numbered steps, in a class's own method and words" do
+    steps = lines(*%w[explain 4:49 --conventions of,sixty_minus]).first["steps"]
+    expect(steps.map { |step| step["number"] }).to eq((1..steps.length).to_a)
+    expect(steps.last).to include("sentence" => "It is eleven minutes of five.", "part" => "say")
+    expect(lines(*%w[explain --all]).length).to eq(720)
+  end
+
+  it "takes conventions by name or from a JSON file, and refuses by name what there is not" do
+    Dir.mktmpdir do |folder|
+      file = File.join(folder, "class.json")
+      File.write(file, '{"past_word": "after", "separator": "point"}')
+      expect(lines("read", "7:10", "--conventions", file).first).to include("digital" => "7.10", "usual" => "ten after seven")
+      expect(run("read", "7:10", "--conventions", "#{folder}/none.json")).to match([1, "", /cannot be read/])
+    end
+    expect(run(*%w[read 7:45 --conventions after,loud])).to match([1, "", /"loud" is not a convention/])
+    expect(run("mark", "--conventions", "point", input: "task,time,answer\ndial_to_digital,7:45,7.45\n")[1]).to include(",right,")
+  end
+
   it "names the wrong answers that misreadings lead to" do
     answers = ->(task, time) { lines("misreadings", "--task", task, time).first["answers"] }
     expect(answers["dial_to_words", "7:45"]).to include("to_with_passed_hour" => ["quarter to seven"])

@@ -17,11 +17,12 @@ module Vantick
     # The command line itself is wrong; the message says how to write it.
     class UsageError < StandardError; end
 
-    COMMANDS = { "read" => :Read, "misreadings" => :Misreadings, "mark" => :Mark, "choose" => :Choose,
+    COMMANDS = { "read" => :Read, "explain" => :Explain, "misreadings" => :Misreadings, "mark" => :Mark, "choose" => :Choose,
                  "diagnose" => :Diagnose, "check-drawing" => :CheckDrawing, "simulate" => :Simulate }.freeze
     USAGE = <<~TEXT
       Usage:
-        vantick read 7:45 | --all
+        vantick read 7:45 | --all [--conventions after,of,point | --conventions class.json]
+        vantick explain 4:49 | --all [--conventions ...]
         vantick misreadings --task dial_to_words 7:45 | --all
         vantick mark < answers.csv              (columns task,time,answer)
         vantick diagnose < answers.csv          (columns child,task,time,answer, and day where known)

@@ -1,26 +1,70 @@
 # frozen_string_literal: true
 
 RSpec.describe Vantick::Core::TalkThrough do
-  def sentences(text) = described_class.sentences(time(text)).values.join(" ")
+  def steps(text, names = "") = described_class.steps(time(text), Vantick::Core::Conventions.parse(names))
 
-  it "names the number passed as the hour, also between twelve and one" do
+  def told(text, names = "") = steps(text, names).map(&:sentence).join(" ")
+
+  # All methods there are: what is read first, how minutes are counted, how those to go, and plain numbers.
+  table = Vantick::Core::Conventions::TABLE
+  methods = %i[order counting counting_to fifteens].map do |id|
+    table.fetch(id)
+  end.reduce(&:product).map { |choices| choices.flatten.join(",") }
+
+  methods.each do |names|
+    conventions = Vantick::Core::Conventions.parse(names)
+
+    it "covers all 720 times: #{names}" do
+      all_times.each do |shown|
+        found = described_class.steps(shown, conventions)
+        said = found.select { |step| step.part == :hour }.map(&:sentence).join
+        numbers = shown.minute.zero? ? [shown.hour_passed] : [shown.hour_passed, shown.hour_ahead]
+        expect(said.scan(/\d+/).map(&:to_i)).to eq(numbers), "#{said} at #{shown}"
+        expect(found.last.sentence).to eq("It is #{Vantick::Core::Phrase.usual(shown, conventions)}.")
+        expect(found.map(&:part).uniq.first).to eq(conventions.order == :hour_first ? :hour : :minutes)
+      end
+    end
+
+    it "counts up to the minutes that are said: #{names}" do
+      all_times.reject { |shown| (shown.minute % 15).zero? }.each do |shown|
+        last = described_class.steps(shown, conventions).select { |step| step.part == :minutes }.last.sentence.scan(/\d+/).last.to_i
+        expect(last).to eq(Vantick::Core::Saying.usual(shown).count), "#{shown}: #{names}"
+      end
+    end
+  end
+
+  it "keeps each sentence short enough for a child of seven" do
+    methods.each do |names|
+      longest = all_times.flat_map do |shown|
+        described_class.steps(shown, Vantick::Core::Conventions.parse(names)).map(&:sentence)
+      end.max_by(&:length)
+      expect(longest.length).to be <= 80
+    end
+  end
+
+  it "lights up what each sentence speaks of" do
     all_times.each do |shown|
-      numbers = described_class.sentences(shown)[:hour].scan(/\d+/).map(&:to_i)
-      expect(numbers).to eq(shown.minute.zero? ? [shown.hour_passed] : [shown.hour_passed, shown.hour_ahead])
+      described_class.steps(shown).each do |step|
+        expect(step.lights).not_to be_empty
+        expect(Vantick::Core::TalkStep::LIGHTS).to include(*step.lights.map { |light| light[:kind] })
+      end
     end
-    expect(sentences("12:40")).to include("passed the 12 and is on its way to the 1")
+    expect(steps("4:49").map(&:to_h)[1]).to include(part: :minutes,
+                                                    lights: [{ kind: :sweep, from: 60, to: 50 }, { kind: :hand, hand: :minute }])
+    expect(steps("4:49")[2].lights).to eq([{ kind: :ticks, from: 50, to: 49 }])
+    expect(steps("12:20").first.lights).to include({ kind: :gap, from: 12, to: 1 })
   end
 
-  it "counts up to exactly the minutes past or to go" do
-    (all_times.reject { |shown| (shown.minute % 15).zero? }).each do |shown|
-      counted = described_class.sentences(shown)[:minutes].sub("the 12", "").scan(/\d+/).map(&:to_i)
-      expect(counted.last).to eq([shown.minutes_past, shown.minutes_to].min)
-      expect(counted).to eq(counted.sort.uniq)
-    end
-  end
-
-  # Common practice, no source: 4:49 is counted back from the twelve by fives, then ones.
-  it "counts back from the twelve for a time before the hour" do
-    expect(sentences("4:49")).to end_with("Count back from the 12 in fives: 5, 10. Then in ones: 11 to go.")
+  # Common practice, no source: 4:49 is counted back from the twelve by fives, then ones; counting from
+  # 45 is quicker than from the twelve once it is known.
+  it "counts as each school does" do
+    expect(told("4:49")).to include("Count back from the 12 in fives: 5, 10. Then in ones: 11 to go. It is eleven minutes to five.")
+    expect(told("3:50", "landmarks")).to include("The 9 is 45. Go on in fives: 50.")
+    expect(told("7:23", "five_times")).to include("The long hand has passed the 4. 5 times 4 is 20. Then in ones: 21, 22, 23.")
+    expect(told("3:50", "five_times")).to include("From the 10 to the 12 it is 2 times 5. That is 10.")
+    expect(told("4:49", "sixty_minus")).to include("46, 47, 48, 49. 60 take away 49 is 11: 11 to go.")
+    expect(told("7:15", "plain")).to include("Count from the 12 in fives: 5, 10, 15. It is fifteen past seven.")
+    expect(told("7:45")).to include("a quarter still to go")
+    expect(told("7:00", "after")).to include("no minutes after")
   end
 end

@@ -27,9 +27,11 @@ module Vantick
       end
 
       # @param row [CSV::Row]
+      # @param conventions [Core::Conventions]
       # @return [Core::Marked]
-      def self.mark(row)
-        Core::Marker.mark(task: Core::Task.find(row["task"]), time: Core::DialTime.parse(row["time"]), text: row["answer"].to_s)
+      def self.mark(row, conventions)
+        Core::Marker.mark(conventions:, task: Core::Task.find(row["task"]), time: Core::DialTime.parse(row["time"]),
+                          text: row["answer"].to_s)
       end
 
       private

@@ -21,6 +21,24 @@ module Vantick
         end.parse(arguments)
       end
 
+      # `--conventions after,point` or a JSON file such as {"past_word": "after"}.
+      def conventions_option(parser)
+        parser.on("--conventions NAMES") { |names| @conventions = read_conventions(names) }
+      end
+
+      def conventions = @conventions || Core::Conventions.default
+
+      def read_conventions(names)
+        return Core::Conventions.parse(names) unless names.end_with?(".json")
+
+        choices = JSON.parse(File.read(names), symbolize_names: true)
+        raise UsageError, "#{names} must hold an object, such as {\"past_word\": \"after\"}" unless choices.is_a?(Hash)
+
+        Core::Conventions.new(**choices)
+      rescue SystemCallError, JSON::ParserError
+        raise UsageError, "#{names} cannot be read as JSON"
+      end
+
       # @return [Array<Core::DialTime>] the one named, or all 720
       def times(words, all)
         return Core::DialTime.all if all && words.empty?

@@ -12,7 +12,7 @@ module Vantick
       Given = Struct.new(:child, :marked, :day, keyword_init: true)
 
       def run(arguments)
-        nothing_left(parse(arguments))
+        nothing_left(parse(arguments) { |parser| conventions_option(parser) })
         given = AnswerTable.new(@input, needed: NEEDED).map { |row| given(row) }
         last = given.filter_map(&:day).max
         given.group_by(&:child).each { |child, answers| line(child:, **told(answers, last)) }
@@ -24,7 +24,7 @@ module Vantick
         child = row["child"].to_s.strip
         raise UsageError, "the child has no name" if child.empty?
 
-        Given.new(child:, marked: AnswerTable.mark(row), day: day(row["day"]))
+        Given.new(child:, marked: AnswerTable.mark(row, conventions), day: day(row["day"]))
       end
 
       def day(text)
@@ -47,8 +47,8 @@ module Vantick
       end
 
       def piece(share, evidence)
-        { id: evidence.misreading.id, probability: share.round(3), chances: evidence.chances, hits: evidence.hits,
-own_hits: evidence.own_hits }
+        { id: evidence.misreading.id, probability: share.round(3),
+          chances: evidence.chances, hits: evidence.hits, own_hits: evidence.own_hits }
       end
 
       def next_best(diagnosis, marked)

@@ -8,9 +8,9 @@ module Vantick
       ADDED = %w[verdict misreadings read_as].freeze
 
       def run(arguments)
-        nothing_left(parse(arguments))
+        nothing_left(parse(arguments) { |parser| conventions_option(parser) })
         table = AnswerTable.new(@input, needed: NEEDED)
-        rows = table.map { |row| add(row, AnswerTable.mark(row)) }
+        rows = table.map { |row| add(row, AnswerTable.mark(row, conventions)) }
         @output.write(CSV.generate { |csv| [table.rows.headers.union(ADDED), *rows.map(&:fields)].each { |row| csv << row } })
       end
 

@@ -9,6 +9,7 @@ module Vantick
         task = nil
         words = parse(arguments) do |parser|
           parser.on("--all") { all = true }
+          conventions_option(parser)
           parser.on("--task TASK") { |id| task = Core::Task.find(id) }
         end
         raise UsageError, "name the task, such as --task dial_to_words" unless task
@@ -19,7 +20,11 @@ module Vantick
       private
 
       def answers(time, task)
-        found = Core::Misreading.for(task).to_h { |misreading| [misreading.id, misreading.wrong_answers(time, task).map(&:to_s)] }
+        found = Core::Misreading.for(task).to_h do |misreading|
+          [misreading.id, misreading.wrong_answers(time, task).map do |answer|
+                            task.write(answer, conventions)
+                          end]
+        end
         found.reject { |_, wrong| wrong.empty? }
       end
     end

@@ -6,8 +6,11 @@ module Vantick
     class Read < Command
       def run(arguments)
         all = false
-        words = parse(arguments) { |parser| parser.on("--all") { all = true } }
-        times(words, all).each { |time| line(Core::DialFacts.of(time)) }
+        words = parse(arguments) do |parser|
+          parser.on("--all") { all = true }
+          conventions_option(parser)
+        end
+        times(words, all).each { |time| line(Core::DialFacts.of(time, conventions)) }
       end
     end
   end

@@ -23,8 +23,8 @@ module Vantick
 
     # A name that is in none of the tables: a task, a step, a misreading.
     class UnknownName < Error
-      def initialize(kind, name, known)
-        super("#{Core.excerpt(name)} is not a #{kind}: use one of #{known.join(', ')}.", field: kind.to_sym)
+      def initialize(kind, name, known, field: kind.to_sym)
+        super("#{Core.excerpt(name)} is not a #{kind}: use one of #{known.join(', ')}.", field:)
       end
     end
 

@@ -107,9 +107,12 @@ module Vantick
       # @return [Boolean] whether the hour is the twelve, where "the smaller number" fails as a rule
       def twelve_hour? = hour.zero?
 
+      # @param sign [String] between hours and minutes
       # @return [String] digital notation, such as "7:05"
-      def digital = format("%<hour>d:%<minute>02d", hour: hour_passed, minute:)
-      alias to_s digital
+      def digital(sign = ":") = format("%<hour>d%<sign>s%<minute>02d", hour: hour_passed, sign:, minute:)
+
+      # @return [String] the name of the time, "7:05" in every convention
+      def to_s = digital
 
       # @return [String]
       def inspect = "#<DialTime #{digital}>"

@@ -24,7 +24,7 @@ module Vantick
       # @return [Array<Symbol>] writing slips, some of {Given::SLIPS}
       attr_reader :slips
 
-      def initialize(task:, time:, verdict:, misreadings: [], read_as: "", read_short: "", slips: [])
+      def initialize(task:, time:, verdict:, misreadings: [], read_as: "", read_short: "", slips: [], accepted: true)
         raise ArgumentError, "no verdict: #{verdict}" unless VERDICTS.include?(verdict)
 
         @task = task
@@ -34,11 +34,12 @@ module Vantick
         @read_as = read_as
         @read_short = read_short
         @slips = slips.dup.freeze
+        @accepted = accepted
         freeze
       end
 
-      # @return [Boolean]
-      def right? = RIGHT.include?(verdict)
+      # @return [Boolean] whether it is right and accepted: a class can ask for its own words alone
+      def right? = RIGHT.include?(verdict) && @accepted
 
       # @return [Boolean] whether it says something of how the child reads
       def telling? = !SILENT.include?(verdict)

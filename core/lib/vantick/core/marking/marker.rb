@@ -8,25 +8,27 @@ module Vantick
         # @param task [Task]
         # @param time [DialTime] what the dial showed
         # @param text [String] the answer exactly as given
+        # @param conventions [Conventions]
         # @return [Marked]
         # @raise [AnswerTooLong]
-        def mark(task:, time:, text:)
-          givens = AnswerReader.read(text)
+        def mark(task:, time:, text:, conventions: Conventions.default)
+          givens = AnswerReader.read(text, conventions)
           return Marked.new(task:, time:, verdict: AnswerReader.blank?(text) ? :blank : :unreadable) if givens.empty?
 
           right = givens.find { |given| given.time == time }
-          return right(task, time, right) if right
+          return right(task, time, right, conventions) if right
 
           # Where an answer can be taken without a slip, it is.
           clean = givens.select { |given| given.slips.empty? }
-          wrong(task, time, clean.empty? ? givens : clean)
+          wrong(task, time, clean.empty? ? givens : clean, conventions)
         end
 
         private
 
-        def right(task, time, given)
+        def right(task, time, given, conventions)
           verdict = right_verdict(task, time, given)
-          Marked.new(task:, time:, verdict:, read_as: given.read_as, read_short: given.read_short, slips: given.slips)
+          Marked.new(task:, time:, verdict:, **readings([given], conventions), slips: given.slips,
+                     accepted: verdict != :right_other_words || conventions.other_words == :other_words_accepted)
         end
 
         # Right is the notation and the count that the task asks for: "fifteen to eight" is right for
@@ -43,14 +45,16 @@ module Vantick
           given.form == :words && given.saying == Saying.usual(time)
         end
 
-        def wrong(task, time, givens)
+        def wrong(task, time, givens, conventions)
           answers = givens.map { |given| task.answer(given.saying) }
           found = Misreading.for(task).select { |misreading| misreading.wrong_answers(time, task).intersect?(answers) }.map(&:id)
           Marked.new(task:, time:, verdict: found.any? ? :misread : :unexplained, misreadings: found, slips: givens.flat_map(&:slips).uniq,
-                     read_as: either(givens.map(&:read_as)), read_short: either(givens.map(&:read_short)))
+                     **readings(givens, conventions))
         end
 
-        def either(readings) = readings.uniq.join(" or ")
+        def readings(givens, conventions)
+          %i[read_as read_short].to_h { |name| [name, givens.map { |given| given.public_send(name, conventions) }.uniq.join(" or ")] }
+        end
       end
     end
   end

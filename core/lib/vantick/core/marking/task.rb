@@ -37,6 +37,13 @@ module Vantick
       # @return [DialTime, Saying]
       def answer(saying) = notation == :digits ? saying.time : saying
 
+      # @param answer [DialTime, Saying]
+      # @param conventions [Conventions]
+      # @return [String] the answer in the task's notation, as the class writes it
+      def write(answer, conventions = Conventions.default)
+        notation == :digits ? answer.digital(conventions.sign) : answer.words(conventions)
+      end
+
       # @param time [DialTime]
       # @return [DialTime, Saying] the right answer
       def right_answer(time) = answer(Saying.usual(time))

@@ -2,39 +2,44 @@
 
 module Vantick
   module Core
-    # A reading spoken as short steps: the hour so far, then the minutes.
-    # Between twelve and one the hour so far is the twelve, so the steps speak of the number passed
-    # and never of the smaller one.
+    # A reading spoken as short steps, in a class's own method and words.
+    # Between twelve and one the hour so far is the twelve, so the steps speak of the number passed and
+    # never of the smaller one.
     module TalkThrough
       WORDS = DataFile.load("words")[:talk]
-      LANDMARKS = { 0 => :oclock, 15 => :quarter_past, 30 => :half, 45 => :quarter_to }.freeze
 
       class << self
         # @param time [DialTime]
-        # @return [Hash{Symbol => String}] a sentence for `:hour` and one for `:minutes`
-        def sentences(time) = { hour: hour(time), minutes: minutes(time) }
+        # @param conventions [Conventions]
+        # @return [Array<TalkStep>] the hour, the minutes, and last what is said
+        def steps(time, conventions = Conventions.default)
+          parts = [[hour(time)], MinuteTalk.steps(time, conventions)]
+          parts.reverse! if conventions.order == :minutes_first
+          [*parts.flatten, say(time, conventions)]
+        end
+
+        # @param time [DialTime]
+        # @param conventions [Conventions]
+        # @return [Hash{Symbol => String}] what is said of the hour, and what of the minutes
+        def sentences(time, conventions = Conventions.default)
+          by_part = steps(time, conventions).group_by(&:part)
+          %i[hour minutes].to_h { |part| [part, by_part.fetch(part).map(&:sentence).join(" ")] }
+        end
 
         private
 
         def hour(time)
-          key = time.side == :oclock ? :exact : :between
-          format(WORDS[:hour][key], passed: time.hour_passed, ahead: time.hour_ahead)
+          passed = time.hour_passed
+          ahead = time.hour_ahead
+          hand = { kind: :hand, hand: :hour }
+          return TalkStep.new(:hour, format(WORDS[:hour_exact], passed:), hand, { kind: :numeral, numeral: passed }) if time.side == :oclock
+
+          TalkStep.new(:hour, format(WORDS[:hour_between], passed:, ahead:), hand, { kind: :gap, from: passed, to: ahead })
         end
 
-        def minutes(time)
-          landmark = LANDMARKS[time.minute]
-          return WORDS[:minutes][landmark] if landmark
-
-          saying = Saying.usual(time)
-          fives = 5.step(saying.count, 5).to_a
-          ones = ((saying.count - (saying.count % 5) + 1)..saying.count).to_a
-          format(WORDS[:minutes][:"#{saying.side}_#{kind(fives, ones)}"], fives: fives.join(", "), ones: ones.join(", "))
-        end
-
-        def kind(fives, ones)
-          return :ticks if fives.empty?
-
-          ones.empty? ? :fives : :both
+        def say(time, conventions)
+          TalkStep.new(:say, format(WORDS[:say], words: Phrase.usual(time, conventions)),
+                       { kind: :hand, hand: :hour }, { kind: :hand, hand: :minute })
         end
       end
     end

@@ -16,16 +16,17 @@ module Vantick
 
       class << self
         # @param text [String] the answer exactly as given
+        # @param conventions [Conventions] settle what is a slip and what is the class's own way
         # @return [Array<Given>] every way to take it; empty where it cannot be read
         # @raise [AnswerTooLong]
-        def read(text)
+        def read(text, conventions = Conventions.default)
           raise AnswerTooLong.new(text.length, LONGEST) if text.length > LONGEST
 
           plain = tidy(text)
           bare = plain.sub(DAY_HALF, "").strip
-          return whole_day(read_plain(bare)) if bare != plain
+          return whole_day(read_plain(bare, conventions)) if bare != plain
 
-          read_plain(plain)
+          read_plain(plain, conventions)
         end
 
         # @param text [String]
@@ -39,11 +40,21 @@ module Vantick
               .sub(/\s*[.,!?;]+\z/, "").gsub(SPLIT_OCLOCK) { |found| found.match?(/\s/) ? "oclock" : "o'clock" }
         end
 
-        def read_plain(plain)
-          digits = DigitReader.read(plain)
+        def read_plain(plain, conventions)
+          digits = DigitReader.read(plain, conventions.sign)
           return digits if digits.any?
 
-          code(plain) || WordReader.read(plain)
+          code(plain) || half_three(plain, conventions) || WordReader.read(plain)
+        end
+
+        # Heard at home in some places, and meant as half past.
+        def half_three(plain, conventions)
+          return unless conventions.half_three == :half_three_accepted
+
+          givens = WordReader.read(plain)
+          return unless givens.one? && givens.first.slips == [:no_side] && givens.first.saying.count == Saying::HALF
+
+          [Given.new(givens.first.saying, :words)]
         end
 
         def whole_day(givens)

@@ -9,9 +9,10 @@ module Vantick
 
       class << self
         # @param plain [String] tidied text
+        # @param sign [String] the class's own sign between hours and minutes
         # @return [Array<Given>] one, or none where this is no time in digits
-        def read(plain)
-          hour, minute, slips = parts(plain)
+        def read(plain, sign = ":")
+          hour, minute, slips = parts(plain, sign)
           return [] unless hour && (0..23).cover?(hour) && (0..59).cover?(minute)
 
           form = (1..12).cover?(hour) ? :clock : :day
@@ -20,9 +21,9 @@ module Vantick
 
         private
 
-        def parts(plain)
+        def parts(plain, usual)
           if (found = SEPARATED.match(plain))
-            separated(*found.captures)
+            separated(*found.captures, usual)
           elsif (found = RUN_TOGETHER.match(plain))
             [found[1].to_i, found[2].to_i, [:run_together]]
           end
@@ -30,11 +31,11 @@ module Vantick
 
         # A single digit after the sign is a missing nought, `3:5` for 3:05; after a space alone it
         # could as well be a count and an hour, so that is left to the words.
-        def separated(hour, sign, minute)
+        def separated(hour, sign, minute, usual)
           return if sign == " " && minute.length == 1
 
           slips = []
-          slips << :separator unless sign == ":"
+          slips << :separator unless sign == usual
           slips << :one_digit if minute.length == 1
           [hour.to_i, minute.to_i, slips]
         end

@@ -30,13 +30,16 @@ module Vantick
       # @return [Boolean] whether it was written in digits
       def digits? = %i[clock day].include?(form)
 
+      # @param conventions [Conventions]
       # @return [String] what it was taken for: digits for digits written or spoken, else words
-      def read_as
-        as_digits? ? time.digital : saying.words
+      def read_as(conventions = Conventions.default)
+        as_digits? ? time.digital(conventions.sign) : saying.words(conventions)
       end
 
       # @return [String] the same for narrow places
-      def read_short = as_digits? ? time.digital : Phrase.short(saying)
+      def read_short(conventions = Conventions.default)
+        as_digits? ? time.digital(conventions.sign) : Phrase.short(saying, conventions)
+      end
 
       def ==(other)
         other.is_a?(Given) && saying == other.saying && form == other.form && slips == other.slips

@@ -2,47 +2,53 @@
 
 module Vantick
   module Core
-    # A time in words: the usual way of saying it, and every other way.
+    # A time in words, in a class's conventions: the usual way of saying it, and every other way.
     module Phrase
       WORDS = DataFile.load("words")[:saying]
 
       class << self
         # @param time [DialTime]
+        # @param conventions [Conventions]
         # @return [String] such as "quarter to eight"
-        def usual(time) = words(Saying.usual(time))
+        def usual(time, conventions = Conventions.default) = words(Saying.usual(time), conventions)
 
         # @param time [DialTime]
+        # @param conventions [Conventions]
         # @return [Array<String>] every way of saying it, the usual way first, none twice
-        def all(time)
+        def all(time, conventions = Conventions.default)
           said = [Saying.usual(time), Saying.past(time)]
-          (said.flat_map { |saying| forms(saying) } + spoken_digits(time) + names(time)).uniq
+          (said.flat_map { |saying| forms(saying, conventions) } + spoken_digits(time) + names(time)).uniq
         end
 
         # @param saying [Saying]
-        # @return [String] in quarters and halves, with "minutes" where the count is no multiple of five
-        def words(saying)
+        # @param conventions [Conventions]
+        # @return [String] with "minutes" where the count is no multiple of five
+        def words(saying, conventions = Conventions.default)
           return "#{number(saying.hour)} #{WORDS[:oclock]}" if saying.side == :oclock
 
-          "#{count(saying)} #{WORDS[saying.side]} #{number(saying.hour)}"
+          "#{count(saying, conventions)} #{tail(saying, conventions)}"
         end
 
         # @param saying [Saying]
+        # @param conventions [Conventions]
         # @return [String] for narrow places, numbers in digits: "quarter to 8", "7 past 4"
-        def short(saying)
+        def short(saying, conventions = Conventions.default)
           return "#{saying.hour} #{WORDS[:oclock]}" if saying.side == :oclock
 
-          "#{landmark(saying) || saying.count} #{WORDS[saying.side]} #{saying.hour}"
+          landmark = landmark(saying) if conventions.fifteens == :quarter
+          "#{landmark || saying.count} #{conventions.word(saying.side)} #{saying.hour}"
         end
 
         private
 
-        def forms(saying)
-          return [words(saying)] if saying.side == :oclock
+        def forms(saying, conventions)
+          return [words(saying, conventions)] if saying.side == :oclock
 
-          tail = "#{WORDS[saying.side]} #{number(saying.hour)}"
-          plain = fives?(saying) ? ["#{number(saying.count)} #{tail}"] : []
-          [words(saying), *plain, "#{with_minutes(saying.count)} #{tail}"]
+          counts = [count(saying, conventions), landmark(saying), (number(saying.count) if fives?(saying)), with_minutes(saying.count)]
+          counts.compact.map { |count| "#{count} #{tail(saying, conventions)}" }
         end
+
+        def tail(saying, conventions) = "#{conventions.word(saying.side)} #{number(saying.hour)}"
 
         def landmark(saying)
           return WORDS[:quarter] if saying.count == Saying::QUARTER
@@ -50,10 +56,9 @@ module Vantick
           WORDS[:half] if saying.count == Saying::HALF && saying.side == :past
         end
 
-        def count(saying)
-          return landmark(saying) if landmark(saying)
-
-          fives?(saying) ? number(saying.count) : with_minutes(saying.count)
+        def count(saying, conventions)
+          landmark = landmark(saying) if conventions.fifteens == :quarter
+          landmark || (fives?(saying) ? number(saying.count) : with_minutes(saying.count))
         end
 
         def fives?(saying) = (saying.count % 5).zero?

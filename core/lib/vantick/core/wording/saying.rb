@@ -50,7 +50,8 @@ module Vantick
       def usual? = self == Saying.usual(time)
 
       # @return [String] such as "quarter to eight"; "thirty-five to eight" for a count nobody says
-      def words = Phrase.words(self)
+      # @param conventions [Conventions]
+      def words(conventions = Conventions.default) = Phrase.words(self, conventions)
       alias to_s words
 
       # @return [String]

@@ -7,10 +7,16 @@ module Vantick
     module Api
       # What core knows by itself: the table of 720 times, and the catalogue of steps and misreadings.
       class Facts < Base
+        # @param conventions [Core::Conventions]
+        # @return [String] the table of 720 as JSON
+        def self.dial(conventions)
+          JSON.generate(times: Core::DialTime.all.map do |time|
+            { **Core::DialFacts.of(time, conventions), sentences: Core::TalkThrough.sentences(time, conventions) }
+          end)
+        end
+
         # Made once: they change only with a release.
-        DIAL = JSON.generate(times: Core::DialTime.all.map do |time|
-          { **Core::DialFacts.of(time), sentences: Core::TalkThrough.sentences(time) }
-        end).freeze
+        DIAL = dial(Core::Conventions.default).freeze
         CATALOGUE = JSON.generate(
           most_items: Checks::MOST_ITEMS,
           steps: Core::Step.with_times.map { |step| { id: step.id, name: step.name, times: step.pool.length } },
@@ -20,7 +26,7 @@ module Vantick
         ).freeze
 
         get("/api/health") { answer_json({ status: "ok", version: Core::VERSION }) }
-        get("/api/dial") { unchanging(DIAL) }
+        get("/api/dial") { unchanging(input[:conventions] ? Facts.dial(Core::Conventions.parse(input[:conventions])) : DIAL) }
         get("/api/catalogue") { unchanging(CATALOGUE) }
 
         private

@@ -1,0 +1,31 @@
+# frozen_string_literal: true
+
+module Vantick
+  module Core
+    # One short sentence of a talk-through, and what lights up on the dial while it is said.
+    class TalkStep
+      # Which part of the reading a step belongs to.
+      PARTS = %i[hour minutes say].freeze
+      # What can light up: a hand, the gap between two numerals, a sweep of numerals by fives, ticks, a
+      # numeral, a side of the dial.
+      LIGHTS = %i[hand gap sweep ticks numeral side].freeze
+
+      # @return [Symbol] one of {PARTS}
+      attr_reader :part
+      # @return [String]
+      attr_reader :sentence
+      # @return [Array<Hash>] each with a `kind` of {LIGHTS}; minutes are places on the dial, 0..60
+      attr_reader :lights
+
+      def initialize(part, sentence, *lights)
+        @part = part
+        @sentence = sentence
+        @lights = lights.map(&:freeze).freeze
+        freeze
+      end
+
+      # @return [Hash]
+      def to_h = { part:, sentence:, lights: }
+    end
+  end
+end

@@ -1,0 +1,61 @@
+# frozen_string_literal: true
+
+RSpec.describe Vantick::Core::Conventions do
+  # Every choice once, and all choices that differ from the default together: what differs is said,
+  # written and read on its own, so that no combination of three holds more than its pairs.
+  every_choice = Vantick::Core::Conventions::TABLE.flat_map { |id, choices| choices.map { |choice| { id => choice } } }
+  together = Vantick::Core::Conventions::TABLE.transform_values(&:last)
+
+  [*every_choice, together].uniq.each do |choices|
+    conventions = Vantick::Core::Conventions.new(**choices)
+
+    it "reads every way of saying all 720 times back as that time: #{choices.values.join(', ')}" do
+      all_times.each do |shown|
+        [shown.digital(conventions.sign), *Vantick::Core::Phrase.all(shown, conventions)].each do |way|
+          clean = Vantick::Core::AnswerReader.read(way, conventions).select { |given| given.slips.empty? }
+          expect(clean.map(&:time)).to eq([shown]), "#{way} for #{shown}"
+        end
+      end
+    end
+  end
+
+  def say(text, names) = Vantick::Core::Phrase.usual(time(text), described_class.parse(names))
+
+  it "changes the words" do
+    expect(say("7:45", "of")).to eq("quarter of eight")
+    expect(say("7:45", "till,plain")).to eq("fifteen till eight")
+    expect(say("7:30", "after,plain")).to eq("thirty after seven")
+    expect(say("7:23", "after")).to eq("twenty-three minutes after seven")
+    expect(time("7:45").digital(described_class.parse("point").sign)).to eq("7.45")
+  end
+
+  it "settles what could mean two things" do
+    read = ->(text, names) { Vantick::Core::AnswerReader.read(text, described_class.parse(names)).flat_map(&:slips) }
+    expect([read["half 3", ""], read["half 3", "half_three_accepted"]]).to eq([[:no_side], []])
+    expect([read["7.45", "point"], read["7:45", "point"]]).to eq([[], [:separator]])
+  end
+
+  it "can ask for the class's own words alone" do
+    right = lambda { |names|
+      Vantick::Core::Marker.mark(task: task(:dial_to_words), time: time("7:45"), text: "45 past 7",
+                                 conventions: described_class.parse(names))
+    }
+    expect([right[""].verdict, right[""].right?]).to eq([:right_other_words, true])
+    expect([right["other_words_not_accepted"].verdict, right["other_words_not_accepted"].right?]).to eq([:right_other_words, false])
+  end
+
+  it "is read from names or by convention, and refuses by name what there is not" do
+    expect(described_class.parse("after, point")).to eq(described_class.new(past_word: "after", separator: :point))
+    expect(described_class.parse("")).to eq(described_class.default)
+    { "loud" => /"loud" is not a convention: use one of past, after/, "past,after" => /past_word has two choices/ }.each do |names, words|
+      expect { described_class.parse(names) }.to raise_error(Vantick::Core::Error, words) { |error|
+        expect(error.field).to eq(:conventions)
+      }
+    end
+    expect do
+      described_class.new(past_word: "beyond")
+    end.to raise_error(Vantick::Core::UnknownName,
+                       /"beyond" is not a past_word: use one of past, after/)
+    expect { described_class.new(colour: "red") }.to raise_error(Vantick::Core::UnknownName, /"colour" is not a convention/)
+  end
+end
