@@ -7,9 +7,8 @@ RSpec.describe Vantick::Core::TalkThrough do
 
   # All methods there are: what is read first, how minutes are counted, how those to go, and plain numbers.
   table = Vantick::Core::Conventions::TABLE
-  methods = %i[order counting counting_to fifteens].map do |id|
-    table.fetch(id)
-  end.reduce(&:product).map { |choices| choices.flatten.join(",") }
+  combined = %i[order counting counting_to fifteens].map { |id| table.fetch(id) }.reduce(&:product)
+  methods = combined.map { |choices| choices.flatten.join(",") }
 
   methods.each do |names|
     conventions = Vantick::Core::Conventions.parse(names)
@@ -27,18 +26,16 @@ RSpec.describe Vantick::Core::TalkThrough do
 
     it "counts up to the minutes that are said: #{names}" do
       all_times.reject { |shown| (shown.minute % 15).zero? }.each do |shown|
-        last = described_class.steps(shown, conventions).select { |step| step.part == :minutes }.last.sentence.scan(/\d+/).last.to_i
+        last = described_class.steps(shown, conventions).reverse.find { |step| step.part == :minutes }.sentence.scan(/\d+/).last.to_i
         expect(last).to eq(Vantick::Core::Saying.usual(shown).count), "#{shown}: #{names}"
       end
     end
   end
 
   it "keeps each sentence short enough for a child of seven" do
-    methods.each do |names|
-      longest = all_times.flat_map do |shown|
-        described_class.steps(shown, Vantick::Core::Conventions.parse(names)).map(&:sentence)
-      end.max_by(&:length)
-      expect(longest.length).to be <= 80
+    methods.product(all_times) do |names, shown|
+      sentences = described_class.steps(shown, Vantick::Core::Conventions.parse(names)).map(&:sentence)
+      expect(sentences.map(&:length).max).to be <= 80
     end
   end
 
@@ -49,8 +46,8 @@ RSpec.describe Vantick::Core::TalkThrough do
         expect(Vantick::Core::TalkStep::LIGHTS).to include(*step.lights.map { |light| light[:kind] })
       end
     end
-    expect(steps("4:49").map(&:to_h)[1]).to include(part: :minutes,
-                                                    lights: [{ kind: :sweep, from: 60, to: 50 }, { kind: :hand, hand: :minute }])
+    sweep = [{ kind: :sweep, from: 60, to: 50 }, { kind: :hand, hand: :minute }]
+    expect(steps("4:49")[1].to_h).to include(part: :minutes, lights: sweep)
     expect(steps("4:49")[2].lights).to eq([{ kind: :ticks, from: 50, to: 49 }])
     expect(steps("12:20").first.lights).to include({ kind: :gap, from: 12, to: 1 })
   end

@@ -20,11 +20,8 @@ module Vantick
       private
 
       def answers(time, task)
-        found = Core::Misreading.for(task).to_h do |misreading|
-          [misreading.id, misreading.wrong_answers(time, task).map do |answer|
-                            task.write(answer, conventions)
-                          end]
-        end
+        found = Core::Misreading.for(task).to_h { |misreading| [misreading.id, misreading.wrong_answers(time, task)] }
+        found = found.transform_values { |wrong| wrong.map { |answer| task.write(answer, conventions) } }
         found.reject { |_, wrong| wrong.empty? }
       end
     end

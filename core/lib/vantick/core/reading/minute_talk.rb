@@ -34,8 +34,8 @@ module Vantick
       def known? = KNOWN.key?(@minute) && (@conventions.fifteens == :quarter || @minute.zero?)
 
       def known
-        step(:"minutes_#{KNOWN.fetch(@minute)}", hand, { kind: :numeral, numeral: @time.minute_numeral },
-             past: @conventions.word(:past))
+        light = { kind: :numeral, numeral: @time.minute_numeral }
+        step(:"minutes_#{KNOWN.fetch(@minute)}", hand, light, past: @conventions.word(:past))
       end
 
       def hand = { kind: :hand, hand: :minute }
@@ -96,8 +96,8 @@ module Vantick
       def back_by_ones(whole, count)
         return [] if whole == count
 
-        [step(whole.zero? ? :back_ticks_alone : :back_ticks, { kind: :ticks, from: 60 - whole, to: @minute },
-              ones: list(whole + 1, count, 1))]
+        light = { kind: :ticks, from: 60 - whole, to: @minute }
+        [step(whole.zero? ? :back_ticks_alone : :back_ticks, light, ones: list(whole + 1, count, 1))]
       end
 
       def sixty_minus = step(:sixty_minus, { kind: :side, side: :to }, minute: @minute, count: @time.minutes_to)
