@@ -3,8 +3,9 @@
 RSpec.describe Vantick::Core::Marker do
   def judged(task_id, shown, text) = mark(task_id, shown, text).then { |marked| [marked.verdict, *marked.misreadings] }
 
-  it "finds every way of saying every time right, in both tasks" do
-    all_times.product(Vantick::Core::Task.all) do |shown, task|
+  it "finds every way of saying every time right, in every task that is written" do
+    written = Vantick::Core::Task.all.reject { |task| task.notation == :hands }
+    all_times.product(written) do |shown, task|
       ways = Vantick::Core::Phrase.all(shown) + [shown.digital]
       verdicts = ways.map { |way| described_class.mark(task:, time: shown, text: way).verdict }
       expect(verdicts - %i[right right_other_words]).to be_empty, "#{task.id} #{shown}"

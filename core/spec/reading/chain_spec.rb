@@ -3,21 +3,21 @@
 RSpec.describe Vantick::Core::Chain do
   it "ends in the right answer when every step is done rightly, at all 720 times" do
     Vantick::Core::Task.all.each do |task|
-      all_times.each { |shown| expect(described_class.for(task.notation).answers(shown)).to eq([task.right_answer(shown)]) }
+      all_times.each { |shown| expect(described_class.for(task.chain).answers(shown)).to eq([task.right_answer(shown)]) }
     end
   end
 
   it "takes the steps in the order in which a child does" do
-    expect(described_class.for(:words).steps).to eq(%i[hands hour side fives ticks writing])
+    expect(described_class.for(:dial_to_words).steps).to eq(%i[hands hour side fives ticks writing])
   end
 
   it "bends one step and does the others rightly" do
-    late = described_class.for(:digits).answers(time("7:23"), at: :ticks) { |draft| [draft.with(ticks: 0), draft.with(ticks: 1)] }
+    late = described_class.for(:dial_to_digits).answers(time("7:23"), at: :ticks) { |draft| [draft.with(ticks: 0), draft.with(ticks: 1)] }
     expect(late.map(&:to_s)).to eq(%w[7:20 7:21])
   end
 
   it "drops what cannot be said or written" do
-    far = described_class.for(:digits).answers(time("7:55"), at: :fives) { |draft| [draft.with(fives: draft.fives + 5)] }
+    far = described_class.for(:dial_to_digits).answers(time("7:55"), at: :fives) { |draft| [draft.with(fives: draft.fives + 5)] }
     expect(far).to eq([])
   end
 

@@ -61,27 +61,57 @@ RSpec.describe Vantick::Core::Misreading do
     sides_swapped: [->(t) { t.minute != 0 }, turned]
   }
 
-  digits.each do |id, (at, answers)|
-    it "#{id} in digits is as its formula, at all 720 times" do
-      all_times.each do |shown|
-        wanted = at[shown.minute] ? answers[shown].map { |hour, minute| Vantick::Core::DialTime.at(hour, minute) } : [shown]
-        expect(misreading(id).predicted(shown, task(:dial_to_digital))).to match_array(wanted), "#{id} at #{shown}"
+  # hour:minute as written, where it is a time of the clock.
+  heard = {
+    to_hour_kept: [->(t) { t.minute > 30 }, ->(t) { [[t.hour_ahead, t.minute]] }],
+    to_taken_as_past: [->(t) { t.minute > 30 }, ->(t) { [[t.hour_ahead, 60 - t.minute]] }],
+    to_count_written: [->(t) { t.minute > 30 }, ->(t) { [[t.hour_passed, 60 - t.minute]] }],
+    quarter_as_25: [->(t) { [15, 45].include?(t.minute) }, lambda { |t|
+      (t.minute == 45 ? [35, 25] : [25]).map do |minute|
+        [t.hour_passed, minute]
+      end
+    }],
+    teen_for_ten: [->(t) { [13, 14].include?(t.minute) }, ->(t) { [[t.hour_passed, t.minute == 13 ? 30 : 40]] }],
+    zero_misplaced: [->(t) { t.minute.between?(1, 5) }, ->(t) { [[t.hour_passed, t.minute * 10]] }],
+    spoken_order: [->(t) { count[t].between?(1, 23) }, ->(t) { [[count[t], t.minute > 30 ? t.hour_ahead : t.hour_passed]] }]
+  }
+  # Degrees of the hour hand and of the minute hand; left out where they are right.
+  off = ->(t, numeral) { (((t.hour_hand_degrees - (numeral * 30) + 180) % 360) - 180).abs > 7.5 }
+  set = {
+    hands_swapped: [->(_t) { true }, ->(t) { [[t.minute * 6.0, (t.hour * 30) + (t.minute / 2.0)]] }],
+    hour_hand_left_behind: [->(t) { off[t, t.hour] }, ->(t) { [[t.hour * 30, t.minute * 6]] }],
+    hour_hand_on_next: [->(t) { off[t, t.hour + 1] }, ->(t) { [[(t.hour + 1) * 30, t.minute * 6]] }],
+    numeral_for_minutes: [->(t) { count[t].between?(1, 12) }, ->(t) { [[t.hour_hand_degrees, count[t] * 30]] }],
+    minutes_mirrored: [->(_t) { true }, ->(t) { [[t.hour_hand_degrees, 360 - (t.minute * 6)]] }]
+  }
+  set_from_words = {
+    to_hour_kept: [->(t) { t.minute > 30 }, ->(t) { [[t.hour_hand_degrees + 30, t.minute * 6]] }],
+    to_taken_as_past: [->(t) { t.minute > 30 }, ->(t) { [[((t.hour + 1) * 30) + ((60 - t.minute) / 2.0), (60 - t.minute) * 6]] }],
+    **set
+  }
+  said = words.slice(:to_with_passed_hour, :past_count_with_to, :sides_swapped)
+
+  written = ->(parts) { Vantick::Core::DialTime.at(*parts) }
+  spoken = ->(parts) { Vantick::Core::Saying.new(*parts) }
+  placed = ->(parts) { Vantick::Core::Hands.new(*parts) }
+  tables = { digital_to_dial: [set, placed], words_to_dial: [set_from_words, placed],
+              dial_to_digital: [digits.transform_values { |at, to| [->(t) { at[t.minute] }, to] }, written],
+             words_to_digital: [heard, written],
+             dial_to_words: [words, spoken], digital_to_words: [said, spoken] }
+
+  tables.each do |task_id, (rules, answer)|
+    rules.each do |id, (at, answers)|
+      it "#{id} in #{task_id} is as its formula, at all 720 times" do
+        all_times.each do |shown|
+          wanted = at[shown] ? answers[shown].map(&answer) : [task(task_id).right_answer(shown)]
+          expect(misreading(id).predicted(shown, task(task_id))).to match_array(wanted.uniq), "#{id} at #{shown}"
+        end
       end
     end
-  end
 
-  words.each do |id, (at, answers)|
-    it "#{id} in words is as its formula, at all 720 times" do
-      all_times.each do |shown|
-        wanted = at[shown] ? answers[shown].map { |parts| Vantick::Core::Saying.new(*parts) } : [Vantick::Core::Saying.usual(shown)]
-        expect(misreading(id).predicted(shown, task(:dial_to_words))).to match_array(wanted.uniq), "#{id} at #{shown}"
-      end
+    it "has formulas here for every misreading of #{task_id}" do
+      expect(described_class.for(task(task_id)).map(&:id)).to match_array(rules.keys)
     end
-  end
-
-  it "has formulas here for every misreading of both tasks" do
-    expect(described_class.for(task(:dial_to_digital)).map(&:id)).to match_array(digits.keys)
-    expect(described_class.for(task(:dial_to_words)).map(&:id)).to match_array(words.keys)
   end
 
   it "tells nothing where it leads to the right answer" do

@@ -31,6 +31,9 @@ module Vantick
       # @return [Hands] the same picture with the hands taken for each other
       def swapped = Hands.new(minute_degrees, hour_degrees)
 
+      # @return [String] such as "hour=232.5 minute=270"
+      def to_s = format("hour=%<hour>g minute=%<minute>g", hour: hour_degrees, minute: minute_degrees)
+
       def ==(other)
         other.is_a?(Hands) && hour_degrees == other.hour_degrees && minute_degrees == other.minute_degrees
       end

@@ -4,7 +4,7 @@ module Vantick
   module Core
     # An answer with what was made of it.
     class Marked
-      VERDICTS = %i[right right_other_words right_writing_slip misread unexplained unreadable blank].freeze
+      VERDICTS = %i[right right_other_words right_writing_slip right_gap misread unexplained unreadable blank].freeze
       RIGHT = %i[right right_other_words right_writing_slip].freeze
       # Verdicts that say nothing of how the child reads.
       SILENT = %i[blank unreadable].freeze
@@ -21,10 +21,12 @@ module Vantick
       attr_reader :read_as
       # @return [String] the same for narrow places
       attr_reader :read_short
+      # @return [Float, nil] how far the hour hand is off, where the hands were set in the right gap
+      attr_reader :offset_degrees
       # @return [Array<Symbol>] writing slips, some of {Given::SLIPS}
       attr_reader :slips
 
-      def initialize(task:, time:, verdict:, misreadings: [], read_as: "", read_short: "", slips: [], accepted: true)
+      def initialize(task:, time:, verdict:, misreadings: [], read_as: "", read_short: "", slips: [], accepted: true, offset_degrees: nil)
         raise ArgumentError, "no verdict: #{verdict}" unless VERDICTS.include?(verdict)
 
         @task = task
@@ -35,6 +37,7 @@ module Vantick
         @read_short = read_short
         @slips = slips.dup.freeze
         @accepted = accepted
+        @offset_degrees = offset_degrees
         freeze
       end
 

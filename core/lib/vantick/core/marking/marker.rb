@@ -12,6 +12,8 @@ module Vantick
         # @return [Marked]
         # @raise [AnswerTooLong]
         def mark(task:, time:, text:, conventions: Conventions.default)
+          return HandsMarker.mark(task:, time:, text:) if task.notation == :hands
+
           givens = AnswerReader.read(text, conventions)
           return Marked.new(task:, time:, verdict: AnswerReader.blank?(text) ? :blank : :unreadable) if givens.empty?
 

@@ -4,19 +4,26 @@ module Vantick
   module Core
     # What a child sees and in which notation the answer is given.
     class Task
-      NOTATIONS = { "digits" => :digits, "words" => :words }.freeze
+      NOTATIONS = { "digits" => :digits, "words" => :words, "hands" => :hands }.freeze
 
       # @return [Symbol] such as `:dial_to_words`
       attr_reader :id
       # @return [String] its name for teachers
       attr_reader :name
-      # @return [Symbol] `:digits` or `:words`
+      # @return [Symbol] `:dial`, `:digits` or `:words`: what the child looks at
+      attr_reader :sees
+      # @return [Symbol] `:digits`, `:words` or `:hands`: how the right answer is written
       attr_reader :notation
+      # @return [Symbol] the steps by which the answer is reached, see {Chain}
+      attr_reader :chain
 
       # @return [Array<Task>] all tasks
       def self.all
-        @all ||= DataFile.entries("tasks", required: %i[id name sees answers notation]).map { |entry| new(entry) }.freeze
+        @all ||= DataFile.entries("tasks", required: %i[id name sees notation chain]).map { |entry| new(entry) }.freeze
       end
+
+      # @return [Array<Task>] those that begin with a dial
+      def self.with_dial = all.select { |task| task.sees == :dial }
 
       # @param id [String, Symbol]
       # @return [Task]
@@ -28,6 +35,8 @@ module Vantick
       def initialize(entry)
         @id = entry[:id].to_sym
         @name = entry[:name]
+        @sees = entry[:sees].to_sym
+        @chain = entry[:chain].to_sym
         @notation = NOTATIONS.fetch(entry[:notation]) { raise InvalidData, "tasks.yml: #{id}: #{entry[:notation]}" }
         freeze
       end
@@ -41,12 +50,21 @@ module Vantick
       # @param conventions [Conventions]
       # @return [String] the answer in the task's notation, as the class writes it
       def write(answer, conventions = Conventions.default)
-        notation == :digits ? answer.digital(conventions.sign) : answer.words(conventions)
+        case notation
+        when :digits then answer.digital(conventions.sign)
+        when :words then answer.words(conventions)
+        else answer.to_s
+        end
       end
 
+      # @param answer [DialTime, Saying, Hands]
       # @param time [DialTime]
-      # @return [DialTime, Saying] the right answer
-      def right_answer(time) = answer(Saying.usual(time))
+      # @return [Boolean] whether the answer means the time
+      def right?(answer, time) = notation == :hands ? Placing.new(time).right?(answer) : answer.time == time
+
+      # @param time [DialTime]
+      # @return [DialTime, Saying, Hands] the right answer
+      def right_answer(time) = notation == :hands ? time.hands : answer(Saying.usual(time))
     end
   end
 end

@@ -2,19 +2,10 @@
 
 module Vantick
   module Core
-    # Every misreading: at which step of the chain it lies, at which times, and what the step then gives.
-    # Where a rule changes the count said in words, the count stays within 0 to 30.
+    # Every misreading: its faults, one step of a chain done wrongly, and its texts.
     module Catalogue
-      ANY = ->(_time) { true }
-      FIVES_ALONE = ->(time) { time.ticks.zero? }
-      TICKS = ->(time) { time.ticks.positive? }
-      TICKS_PAST_A_NUMERAL = ->(time) { time.ticks.positive? && time.minute >= 5 }
-      TICKS_PAST_A_COUNT = ->(time) { time.ticks.positive? && Saying.usual(time).count >= 5 }
-      TO = ->(time) { time.side == :to }
-      SAID = (0..30)
-
       class << self
-        # @return [Array<Misreading>]
+        # @return [Array<Misreading>] in the order of misreadings.yml
         # @raise [InvalidData] where texts and rules do not name the same misreadings
         def misreadings = @misreadings ||= build.freeze
 
@@ -22,85 +13,17 @@ module Vantick
 
         def build
           texts = DataFile.entries("misreadings", required: %i[id] + Misreading::TEXTS).to_h { |entry| [entry[:id].to_sym, entry] }
-          unless texts.keys.sort == rules.keys.sort
-            raise InvalidData, "misreadings.yml and the rules differ: #{(texts.keys - rules.keys) | (rules.keys - texts.keys)}"
+          differing = (texts.keys - rules.keys) | (rules.keys - texts.keys)
+          raise InvalidData, "misreadings.yml and the rules differ: #{differing.join(', ')}" if differing.any?
+
+          texts.map { |id, entry| Misreading.new(id, entry.slice(*Misreading::TEXTS), rules.fetch(id)) }
+        end
+
+        # The same misreading can lie in several chains.
+        def rules
+          @rules ||= [DialFaults, HeardFaults, SettingFaults].map(&:rules).reduce do |all, more|
+            all.merge(more) { |_, one, other| { **one, **other } }
           end
-
-          rules.map { |id, faults| Misreading.new(id, texts.fetch(id).slice(*Misreading::TEXTS), faults) }
-        end
-
-        def rules = @rules ||= { **hands, **hour, **fives, **ticks, **writing, **side }.freeze
-
-        def fault(step, at, &bend) = Misreading::Fault.new(step:, at:, bend:).freeze
-
-        def digits(...) = { digits: fault(...) }
-
-        def words(...) = { words: fault(...) }
-
-        # The same change to a part of the count, in digits and in words. In digits minutes beyond
-        # 0..59 do not occur; the chain leaves those out.
-        def both(step, digits_at, words_at)
-          { **digits(step, digits_at) { |draft| [draft.with(**yield(draft))] },
-            **words(step, words_at) do |draft|
-              changed = draft.with(**yield(draft))
-              SAID.cover?(changed.count) ? [changed] : []
-            end }
-        end
-
-        def hands
-          swap = lambda do |draft|
-            time = draft.time
-            minutes = [5 * time.hour, ((5 * time.hour) + (time.minute / 12))].uniq
-            minutes.map { |minute| draft.with(time: DialTime.at(time.minute_numeral, minute)) }
-          end
-          { hands_swapped: { **digits(:hands, ANY, &swap), **words(:hands, ANY, &swap) } }
-        end
-
-        def hour
-          ahead = ->(draft) { [draft.with(hour: draft.time.hour_ahead)] }
-          { next_hour_early: { **digits(:hour, ->(time) { time.minute >= 30 }, &ahead),
-                               **words(:hour, ->(time) { time.minute == 30 }, &ahead) } }
-        end
-
-        def fives
-          { numeral_as_minutes: { **digits(:fives, FIVES_ALONE) { |draft| [draft.with(fives: draft.time.minute_numeral)] },
-                                  **words(:fives, FIVES_ALONE) { |draft| numeral_said(draft) } },
-            fives_from_one: both(:fives, ANY, ANY) { |draft| { fives: draft.fives + 5 } },
-            fives_one_short: both(:fives, ANY, ANY) { |draft| { fives: draft.fives - 5 } },
-            counts_wrong_way: { **digits(:fives, ->(time) { time.minute != 30 && time.minute != 0 }) { |draft| [anticlockwise(draft)] },
-                                **words(:fives, ->(time) { time.minute.between?(1, 29) }) { |draft| [anticlockwise(draft)] } } }
-        end
-
-        # At the top the numeral is 12. In the left half the child may count numerals to go, or say the
-        # numeral with to, or with past.
-        def numeral_said(draft)
-          numeral = draft.time.minute_numeral
-          return [draft.with(fives: numeral)] unless draft.side == :to
-
-          [draft.with(fives: 12 - numeral), draft.with(fives: numeral),
-           draft.with(fives: numeral, side: :past, hour: draft.time.hour_passed)]
-        end
-
-        def anticlockwise(draft) = draft.with(fives: 60 - draft.fives, direction: -1)
-
-        def ticks
-          { stops_at_five: both(:ticks, TICKS, TICKS) { { ticks: 0 } },
-            ticks_one_over: both(:ticks, TICKS, TICKS) { |draft| { ticks: draft.ticks + 1 } },
-            ticks_one_short: both(:ticks, TICKS, TICKS) { |draft| { ticks: draft.ticks - 1 } },
-            ticks_wrong_way: both(:ticks, TICKS_PAST_A_NUMERAL, TICKS_PAST_A_COUNT) { |draft| { ticks: -draft.ticks } } }
-        end
-
-        def writing
-          { zero_misplaced: digits(:writing, ->(time) { time.minute.between?(1, 5) }) { |draft| [draft.with(minute: draft.minute * 10)] } }
-        end
-
-        def side
-          { to_with_passed_hour: words(:side, TO) { |draft| [draft.with(hour: draft.time.hour_passed)] },
-            past_count_with_to: words(:side, TO) { |draft| [draft.with(minute: draft.time.minutes_past)] },
-            sides_swapped: words(:side, ->(time) { time.side != :oclock }) do |draft|
-              other = draft.side == :to ? :past : :to
-              [draft.time.hour_ahead, draft.time.hour_passed].map { |numeral| draft.with(side: other, hour: numeral) }
-            end }
         end
       end
     end

@@ -8,9 +8,9 @@ module Vantick
       # @return [Array<Symbol>] the steps, in order
       attr_reader :steps
 
-      # @param notation [Symbol] `:digits` or `:words`
+      # @param name [Symbol] such as `:dial_to_words`
       # @return [Chain]
-      def self.for(notation) = { digits: DIGITS, words: WORDS }.fetch(notation)
+      def self.for(name) = ALL.fetch(name)
 
       def initialize(steps, &finish)
         @steps = steps.freeze
@@ -51,13 +51,44 @@ module Vantick
 
       def writing(draft) = draft.with(minute: draft.count)
 
-      DIGITS = new(%i[hands hour all_past fives ticks writing]) do |draft|
-        DialTime.at(draft.hour, draft.minute) if (0..59).cover?(draft.minute)
+      # What was heard: a count, a side and the hour named with it.
+      def hearing(draft)
+        said = Saying.usual(draft.time)
+        draft.with(fives: said.count, side: said.side, hour: said.hour)
       end
-      WORDS = new(%i[hands hour side fives ticks writing]) do |draft|
-        Saying.new(draft.minute, draft.side, draft.hour) if (0..59).cover?(draft.minute)
+
+      # "Quarter to eight" is a quarter of an hour taken from eight.
+      def turning(draft)
+        return draft.with(minute: draft.fives) unless draft.side == :to
+
+        draft.with(minute: 60 - draft.fives, hour: DialTime.numeral(draft.hour - 1))
       end
-      private_constant :DIGITS, :WORDS
+
+      def copying(draft) = draft
+
+      # The hour hand goes on by half a degree each minute, so its place needs the minutes too.
+      def hour_place(draft) = draft.with(hour_degrees: (draft.hour * 30) + (draft.minute / 2.0))
+
+      def minute_place(draft) = draft.with(minute_degrees: draft.minute * 6.0)
+
+      def setting(draft) = draft
+
+      in_digits = lambda do |draft|
+        DialTime.at(draft.hour, draft.minute) if (0..59).cover?(draft.minute) && (0..23).cover?(draft.hour)
+      end
+      in_words = ->(draft) { Saying.new(draft.minute, draft.side, draft.hour) if (0..59).cover?(draft.minute) }
+      in_hands = ->(draft) { Hands.new(draft.hour_degrees, draft.minute_degrees) }
+      from_dial = %i[hands hour]
+      placing = %i[hour_place minute_place setting]
+      ALL = {
+        dial_to_digits: new([*from_dial, :all_past, :fives, :ticks, :writing], &in_digits),
+        dial_to_words: new([*from_dial, :side, :fives, :ticks, :writing], &in_words),
+        digits_to_words: new(%i[hour side copying], &in_words),
+        words_to_digits: new(%i[hearing turning copying], &in_digits),
+        digits_to_hands: new([:hour, :all_past, *placing], &in_hands),
+        words_to_hands: new([:hearing, :turning, *placing], &in_hands)
+      }.freeze
+      private_constant :ALL
     end
   end
 end

@@ -7,7 +7,7 @@ module Vantick
     # procedural bugs in basic mathematical skills", Cognitive Science 2, 1978; from memory).
     class Misreading
       TEXTS = %i[name does move lens child times].freeze
-      # A fault in one notation: at which step, at which times, and what the step then gives.
+      # A fault in one chain: at which step, at which times, and what the step then gives.
       Fault = Struct.new(:step, :at, :bend, keyword_init: true)
 
       # @return [Symbol] such as `:to_with_passed_hour`
@@ -31,7 +31,7 @@ module Vantick
 
       # @param id [Symbol]
       # @param texts [Hash] {TEXTS}
-      # @param faults [Hash{Symbol => Fault}] by notation
+      # @param faults [Hash{Symbol => Fault}] by chain
       def initialize(id, texts, faults)
         @id = id
         @texts = texts
@@ -40,7 +40,7 @@ module Vantick
       end
 
       # @return [Boolean]
-      def shows_in?(task) = @faults.key?(task.notation)
+      def shows_in?(task) = @faults.key?(task.chain)
 
       # @return [Array<DialTime>] the three times that show it best
       def best_times = texts[:times].map { |time| DialTime.parse(time) }
@@ -50,14 +50,14 @@ module Vantick
       # @return [Array<DialTime, Saying>] what a child who has it answers: its own answers where it
       #   shows, the right answer where it does not
       def predicted(time, task)
-        fault = @faults[task.notation]
+        fault = @faults[task.chain]
         answers = fault&.at&.call(time) ? bent(time, task, fault) : []
         answers.empty? ? [task.right_answer(time)] : answers
       end
 
       # @return [Array<DialTime, Saying>] the wrong answers it leads to; none where it tells nothing
       def wrong_answers(time, task)
-        predicted(time, task).reject { |answer| answer.time == time }
+        predicted(time, task).reject { |answer| task.right?(answer, time) }
       end
 
       # @return [Boolean] whether an answer at this time could show it
@@ -65,7 +65,7 @@ module Vantick
 
       private
 
-      def bent(time, task, fault) = Chain.for(task.notation).answers(time, at: fault.step, &fault.bend)
+      def bent(time, task, fault) = Chain.for(task.chain).answers(time, at: fault.step, &fault.bend)
     end
   end
 end

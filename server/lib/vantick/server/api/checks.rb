@@ -38,11 +38,17 @@ module Vantick
 
         def standing(check) = store.answers.standing([check[:id]]).fetch(check[:id], [])
 
+        # A check shows dials: tasks that begin with anything else are not for it yet.
+        def dial_task(id)
+          known = Core::Task.with_dial
+          known.find { |task| task.id.to_s == id } || raise(Core::UnknownName.new("task", id, known.map(&:id)))
+        end
+
         def choose(class_id, wanted)
           unfit("This class has no children yet: add them first.", :class_id) if store.classes.find(class_id)[:children].empty?
 
           step = Core::Step.find(wanted[:step])
-          task = Core::Task.find(wanted[:task])
+          task = dial_task(wanted[:task])
           most = [MOST_ITEMS, step.pool.length].min
           raise Core::InvalidCount, "A check has 1 to #{most} clocks." unless (1..most).cover?(wanted[:count])
 
