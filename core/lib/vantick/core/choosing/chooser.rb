@@ -26,15 +26,17 @@ module Vantick
       # The same from any pool of times.
       # @param pool [Array<DialTime>]
       # @param name [String] what the pool is called, for those who ask too much of it
+      # @param thorough [Boolean] whether exchanges are tried; without, times come at once and tell a little less
       # @return [Choice]
       # @raise [InvalidCount]
-      def self.from(pool, name:, task:, count:, seed: 0, avoid: [], telling: Telling.new(pool, task))
+      def self.from(pool, name:, task:, count:, seed: 0, avoid: [], telling: Telling.new(pool, task), thorough: true)
         most = [MOST, pool.length].min
         unless count.is_a?(Integer) && (1..most).cover?(count)
           raise InvalidCount, "Choose 1 to #{most} times: #{count.inspect} cannot be chosen for #{name.downcase}."
         end
 
-        Choice.new(telling, new(telling, Balance.new(pool, count, avoid), count, Random.new(seed)).times)
+        chooser = new(telling, Balance.new(pool, count, avoid), count, Random.new(seed))
+        Choice.new(telling, thorough ? chooser.times : chooser.quick_times)
       end
 
       def initialize(telling, balance, count, random)
@@ -46,6 +48,9 @@ module Vantick
 
       # @return [Array<DialTime>]
       def times = Array.new(BEGINNINGS) { improve(begin_greedily) }.min_by { |times| rank(times) }
+
+      # @return [Array<DialTime>] chosen greedily, once
+      def quick_times = begin_greedily
 
       private
 

@@ -22,8 +22,8 @@ module Vantick
       # @param task [Task]
       def initialize(pool, task)
         @task = task
-        @misreadings = Misreading.for(task).select { |misreading| pool.any? { |time| misreading.chance?(time, task) } }.freeze
-        @apart = pool.to_h { |time| [time, pairs_apart(time)] }.freeze
+        @misreadings = Misreading.for(task).select { |misreading| pool.any? { |time| chance?(misreading, time) } }.freeze
+        @apart = pairs_apart(pool).freeze
         @pairs_possible = @apart.values.flatten.uniq.length
         freeze
       end
@@ -45,17 +45,16 @@ module Vantick
       # @param times [Array<DialTime>]
       # @return [Hash{Symbol => Integer}] by misreading, the times at which it would show
       def chances(times)
-        misreadings.to_h { |misreading| [misreading.id, times.count { |time| misreading.chance?(time, @task) }] }
+        misreadings.to_h { |misreading| [misreading.id, times.count { |time| chance?(misreading, time) }] }
       end
 
       private
 
-      # The right reading predicts the right answer; so does a misreading where it does not show.
-      def pairs_apart(time)
-        predictions = [[@task.right_answer(time)], *misreadings.map { |misreading| misreading.predicted(time, @task) }]
-        predictions.each_index.to_a.combination(2).each_with_index.filter_map do |(one, other), number|
-          number unless predictions[one].intersect?(predictions[other])
-        end
+      def chance?(misreading, time) = Predictions.of(@task).wrong_answers(misreading, time).any?
+
+      def pairs_apart(pool)
+        numbers = [nil, *misreadings].combination(2).each_with_index.to_h
+        pool.to_h { |time| [time, Separations.of(@task).at(time).filter_map { |pair| numbers[pair] }] }
       end
     end
   end

@@ -1,0 +1,37 @@
+# frozen_string_literal: true
+
+module Vantick
+  module Core
+    # How many seconds an item takes: common practice, and a class's own pace once it is known.
+    class Pacing
+      SECONDS = DataFile.load("pacing")[:seconds]
+      # Until a class has been seen so often its own median is mixed with the default (judgement).
+      KNOWN_FROM = 20
+
+      # @param seen [Hash{Symbol => Array<Numeric>}] seconds that items took in this class, by kind
+      def initialize(seen = {})
+        @seen = seen.transform_values { |seconds| seconds.dup.freeze }.freeze
+        freeze
+      end
+
+      # @param kind [Symbol] one of {SECONDS}' keys
+      # @return [Float]
+      def seconds(kind)
+        default = SECONDS.fetch(kind)
+        own = @seen.fetch(kind, [])
+        return default.to_f if own.empty?
+
+        weight = [own.length / KNOWN_FROM.to_f, 1.0].min
+        (weight * median(own)) + ((1 - weight) * default)
+      end
+
+      private
+
+      def median(values)
+        sorted = values.sort
+        middle = sorted.length / 2
+        sorted.length.odd? ? sorted[middle].to_f : (sorted[middle - 1] + sorted[middle]) / 2.0
+      end
+    end
+  end
+end
