@@ -28,6 +28,21 @@ RSpec.describe "the data files" do
     core::Misreading.all.each { |one| expect(one.texts[:child].length).to be <= 90 }
   end
 
+  it "let every step rest on steps before it, and speak of its words and questions" do
+    core::Step.all.each_with_index do |one, place|
+      expect(one.builds_on.map { |lower| core::Step.all.index(lower) }).to all(be < place)
+      expect([one.words, one.questions, one.standards].map(&:length)).to all(be_positive)
+      expect(one.questions).to all(match(/\A[^?.]*([.?] [^?.]*)*\?( .*\.)?\z/))
+    end
+    expect(core::Step.find(:fives).builds_on.map(&:id)).to eq(%i[quarters fives_past fives_to])
+    expect(core::Step.find(:quarters).misreadings(task(:dial_to_words)).map(&:id)).not_to include(:stops_at_five)
+  end
+
+  it "let no step of an earlier standard need one of a later standard" do
+    year = ->(one) { one.standards.grep(/CCSS/).first[/\d/].to_i }
+    core::Step.all.each { |one| expect(one.builds_on.map(&year)).to all(be <= year[one]) }
+  end
+
   # Common Core State Standards for Mathematics (2010), 2.MD.C.7 and 3.MD.A.1, and the national
   # curriculum in England (2013), years 1 to 3; both from memory.
   it "give the steps the times that published standards ask for" do

@@ -13,7 +13,7 @@ module Vantick
       # @param random [Random]
       # @return [String] the text with a slip, where one fits it
       def self.write(text, notation, random)
-        slips = notation == :digits ? DIGITS : WORDS
+        slips = { digits: DIGITS, words: WORDS }.fetch(notation, [])
         slips.map { |slip| slip.call(text) }.reject { |written| written == text }.sample(random:) || text
       end
     end

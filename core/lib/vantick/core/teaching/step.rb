@@ -10,9 +10,22 @@ module Vantick
       attr_reader :name
       # @return [Array<DialTime>] its times in order; empty where the step has none
       attr_reader :pool
+      # @return [Array<String>] its words, questions to talk about, and the published standards it serves
+      attr_reader :words, :questions, :standards
 
       # @return [Array<Step>] the ladder, in order
-      def self.all = @all ||= DataFile.entries("ladder", required: %i[id name]).map { |entry| new(entry) }.freeze
+      # @raise [InvalidData] where a step builds on one that does not come before it
+      def self.all = @all ||= climb(DataFile.entries("ladder", required: %i[id name words questions standards])).freeze
+
+      def self.climb(entries)
+        entries.each_with_object([]) do |entry, ladder|
+          missing = entry[:builds_on].map(&:to_sym) - ladder.map(&:id)
+          raise InvalidData, "ladder.yml: #{entry[:id]} builds on #{missing.first}, which does not come before it" if missing.any?
+
+          ladder << new(entry)
+        end
+      end
+      private_class_method :climb
 
       # @return [Array<Step>] those that have times to choose from
       def self.with_times = all.reject { |step| step.pool.empty? }
@@ -33,8 +46,17 @@ module Vantick
         @id = entry[:id].to_sym
         @name = entry[:name]
         @pool = times(entry[:minutes]).freeze
+        @builds_on = entry[:builds_on].map(&:to_sym).freeze
+        @words, @questions, @standards = entry.values_at(:words, :questions, :standards)
         freeze
       end
+
+      # @return [Array<Step>] the steps it rests on
+      def builds_on = Step.all.select { |step| @builds_on.include?(step.id) }
+
+      # @param task [Task]
+      # @return [Array<Misreading>] those that its times can show
+      def misreadings(task) = Telling.for(self, task).misreadings
 
       private
 
