@@ -8,7 +8,7 @@ require "selenium-webdriver"
 # A real browser without a monitor, on a school of its own for each example.
 module BrowserHelpers
   CHROME = %w[--headless=new --no-sandbox --disable-gpu --disable-quic --no-first-run --disable-background-networking
-              --disable-component-update --disable-sync --window-size=1280,900].freeze
+              --disable-component-update --disable-sync --disable-dev-shm-usage --window-size=1280,900].freeze
   AXE_TAGS = %i[wcag2a wcag2aa wcag21a wcag21aa wcag22aa].freeze
 
   # The school behind the pages. Capybara serves one application; it asks here for the one of the example.
@@ -65,5 +65,9 @@ Capybara.enable_aria_label = true
 
 RSpec.configure do |config|
   config.before(type: :feature) { |example| open_school(demo: example.metadata[:demo]) }
-  config.after(type: :feature) { close_school }
+  # What goes wrong in one example ends with it: the next begins with a browser of its own.
+  config.after(type: :feature) do |example|
+    page.quit if example.exception
+    close_school
+  end
 end
