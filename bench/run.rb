@@ -11,6 +11,8 @@ module Bench
   WORDS = Task.find(:dial_to_words)
   ROUNDS = 5
   STEPS = %i[quarters fives minutes].freeze
+  # Children without a misreading.
+  NOBODY = Array.new(30) { [] }.freeze
   TOLD = %w[likely possible].freeze
 
   module_function
@@ -61,7 +63,7 @@ module Bench
   def planted(many)
     STEPS.flat_map do |id|
       step = Step.find(id)
-      sets = many.zero? ? [[]] * 30 : Telling.for(step, WORDS).misreadings.combination(many).to_a.sample(12, random: Random.new(2))
+      sets = many.zero? ? NOBODY : Telling.for(step, WORDS).misreadings.combination(many).to_a.sample(12, random: Random.new(2))
       sets.map.with_index { |misreadings, seed| [misreadings, diagnosed(step, misreadings, seed)] }
     end
   end
