@@ -60,7 +60,8 @@ Capybara.register_driver(:chrome) { |app| BrowserHelpers.driver(app) }
 Capybara.default_driver = :chrome
 Capybara.app = BrowserHelpers::School
 Capybara.server = :puma, { Silent: true, Threads: "1:4" }
-Capybara.default_max_wait_time = 8
+# Long, for machines that are busy: only what fails waits as long as this.
+Capybara.default_max_wait_time = 20
 Capybara.enable_aria_label = true
 
 RSpec.configure do |config|
