@@ -72,8 +72,10 @@ RSpec.describe Vantick::Core::Chooser do
   end
 
   it "names the misreadings it cannot show" do
-    expect(choose(:quarters, 1, seed: 1).untold).to eq(choose(:quarters, 1, seed: 1).chances.select { |_, n| n.zero? }.keys)
-    expect(choose(:quarters, 5).untold).to eq([])
+    telling = Vantick::Core::Telling.for(step(:quarters), task(:dial_to_words))
+    told = ->(*texts) { Vantick::Core::Choice.new(telling, texts.map { |text| time(text) }).untold }
+    expect(told["3:15"]).to contain_exactly(:next_hour_early, :to_with_passed_hour, :past_count_with_to)
+    expect(told["3:15", "3:30", "7:45"]).to eq([])
   end
 
   it "refuses counts that cannot be" do

@@ -21,6 +21,16 @@ module Vantick
         end.parse(arguments)
       end
 
+      # The one time that the arguments name, or all 720 with `--all`.
+      def each_time(arguments, &)
+        all = false
+        words = parse(arguments) do |parser|
+          parser.on("--all") { all = true }
+          conventions_option(parser)
+        end
+        times(words, all).each(&)
+      end
+
       # `--conventions after,point` or a JSON file such as {"past_word": "after"}.
       def conventions_option(parser)
         parser.on("--conventions NAMES") { |names| @conventions = read_conventions(names) }

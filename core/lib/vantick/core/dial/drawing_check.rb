@@ -27,10 +27,7 @@ module Vantick
       end
 
       # @return [Float] how far the hour hand is from its place, -15.0..15.0; positive when too far round
-      def offset_degrees
-        beyond = (hands.hour_degrees - time.hour_hand_degrees) % 360
-        (beyond > 180 ? beyond - 360 : beyond).to_f
-      end
+      def offset_degrees = Hands.apart(hands.hour_degrees, time.hour_hand_degrees).to_f
 
       # @return [Float] how much nearer this hour is than the next best one, 0.0..30.0
       def margin_degrees = HOUR - (2 * offset_degrees.abs)

@@ -7,6 +7,11 @@ module Vantick
       # @return [Numeric] degrees clockwise from the twelve, 0 up to 360
       attr_reader :hour_degrees, :minute_degrees
 
+      # @param one [Numeric] degrees
+      # @param other [Numeric] degrees
+      # @return [Numeric] how far the one is from the other, -180 up to 180, positive clockwise
+      def self.apart(one, other) = ((one - other + 180) % 360) - 180
+
       # @param hour_degrees [Numeric] any angle in degrees
       # @param minute_degrees [Numeric] any angle in degrees
       def initialize(hour_degrees, minute_degrees)
@@ -16,10 +21,7 @@ module Vantick
       end
 
       # @return [Numeric] the smaller angle between the hands, 0..180 degrees
-      def gap_degrees
-        apart = (hour_degrees - minute_degrees).abs
-        [apart, 360 - apart].min
-      end
+      def gap_degrees = Hands.apart(hour_degrees, minute_degrees).abs
 
       # @return [Numeric] how far the hour hand stands from where the minute hand says it belongs in
       #   the nearest hour: -15..15 degrees, positive when it has gone too far

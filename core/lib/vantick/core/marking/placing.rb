@@ -24,24 +24,20 @@ module Vantick
       # @param wanted [Hands]
       # @return [Boolean] whether both are near enough
       def near?(hands, wanted)
-        apart(hands.hour_degrees, wanted.hour_degrees).abs <= HOUR_DEGREES &&
-          apart(hands.minute_degrees, wanted.minute_degrees).abs <= @minute_degrees
+        Hands.apart(hands.hour_degrees, wanted.hour_degrees).abs <= HOUR_DEGREES &&
+          Hands.apart(hands.minute_degrees, wanted.minute_degrees).abs <= @minute_degrees
       end
 
       # @param hands [Hands]
       # @return [Boolean] whether the minute hand is right and the hour hand is in the right gap
       def right_gap?(hands)
-        apart(hands.minute_degrees, @time.minute_hand_degrees).abs <= @minute_degrees &&
+        Hands.apart(hands.minute_degrees, @time.minute_hand_degrees).abs <= @minute_degrees &&
           ((hands.hour_degrees - (@time.hour * 30)) % 360) <= 30
       end
 
       # @param hands [Hands]
       # @return [Float] degrees that the hour hand is off, positive when too far round
-      def hour_offset(hands) = apart(hands.hour_degrees, @time.hour_hand_degrees).to_f
-
-      private
-
-      def apart(one, other) = ((one - other + 180) % 360) - 180
+      def hour_offset(hands) = Hands.apart(hands.hour_degrees, @time.hour_hand_degrees).to_f
     end
   end
 end
