@@ -89,14 +89,26 @@ function go(id: unknown): void {
           </ul>
         </BCard>
       </div>
-      <ChildFindings :findings="findings" />
+      <div class="wide" tabindex="0" role="region" aria-label="Child by child">
+        <ChildFindings :findings="findings" />
+      </div>
     </div>
   </div>
 </template>
 
 <style scoped lang="scss">
+.actions {
+  max-width: 100%;
+}
+
 .actions select {
   width: auto;
+  max-width: 100%;
+}
+
+/* A wide table scrolls by itself, never the page. */
+.wide {
+  overflow-x: auto;
 }
 
 .columns {
