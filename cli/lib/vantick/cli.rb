@@ -24,7 +24,7 @@ module Vantick
         vantick read 7:45 | --all [--conventions after,of,point | --conventions class.json]
         vantick explain 4:49 | --all [--conventions ...]
         vantick misreadings --task dial_to_words 7:45 | --all
-        vantick mark < answers.csv              (columns task,time,answer)
+        vantick mark < answers.csv              (columns task,time,answer, and said for spot_mistake)
         vantick diagnose < answers.csv          (columns child,task,time,answer, and day where known)
         vantick choose --step fives --task dial_to_words --count 5 --seed 7 [--levels] [--avoid 7:45,8:15]
         vantick check-drawing --hour-hand 120 --minute-hand 270

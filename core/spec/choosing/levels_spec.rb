@@ -3,8 +3,8 @@
 RSpec.describe Vantick::Core::Levels do
   Vantick::Core::Step.with_times.each do |one|
     it "shares the times of #{one.id} out among three levels, easier before harder" do
-      pools = described_class.pools(one)
-      expect(pools.flatten).to match_array(one.pool)
+      pools = described_class.pools(one, one.tasks.first)
+      expect(pools.flatten).to match_array(one.pool_for(one.tasks.first))
       hardest = pools.map { |pool| pool.map { |shown| Vantick::Core::Difficulty.of(shown) }.minmax }
       expect(hardest.each_cons(2).map { |easier, harder| easier.last <= harder.first }).to all(be(true))
     end
@@ -14,7 +14,7 @@ RSpec.describe Vantick::Core::Levels do
     levels = described_class.choose(step: step(:minutes), task: task(:dial_to_words), count: 4, seed: 2)
     expect(levels.length).to eq(3)
     expect(levels.flat_map(&:times).uniq.length).to eq(12)
-    levels.zip(described_class.pools(step(:minutes))) { |level, pool| expect(pool).to include(*level.times) }
+    levels.zip(described_class.pools(step(:minutes), task(:dial_to_words))) { |level, pool| expect(pool).to include(*level.times) }
   end
 
   it "says how many a level has" do

@@ -4,7 +4,7 @@ RSpec.describe Vantick::Core::Marker do
   def judged(task_id, shown, text) = mark(task_id, shown, text).then { |marked| [marked.verdict, *marked.misreadings] }
 
   it "finds every way of saying every time right, in every task that is written" do
-    written = Vantick::Core::Task.all.reject { |task| task.notation == :hands }
+    written = Vantick::Core::Task.all.select(&:whole_time?)
     all_times.product(written) do |shown, task|
       ways = Vantick::Core::Phrase.all(shown) + [shown.digital]
       verdicts = ways.map { |way| described_class.mark(task:, time: shown, text: way).verdict }
@@ -12,12 +12,25 @@ RSpec.describe Vantick::Core::Marker do
     end
   end
 
-  # Each misreading's own answers, written down, are found to be its own: 720 times, both tasks.
-  it "finds every predicted wrong answer misread, by the misreading that predicts it" do
-    Vantick::Core::Task.all.product(Vantick::Core::Misreading.all, all_times.each_slice(7).map(&:first)) do |task, misreading, shown|
-      misreading.wrong_answers(shown, task).each do |answer|
-        marked = described_class.mark(task:, time: shown, text: answer.to_s)
-        expect([marked.verdict, marked.misreadings]).to match([:misread, include(misreading.id)]), "#{answer} at #{shown}"
+  def expect_misread(task, misreading, shown)
+    misreading.wrong_answers(shown, task).each do |answer|
+      marked = described_class.mark(task:, time: shown, text: task.write(answer))
+      expect([marked.verdict, marked.misreadings]).to match([:misread, include(misreading.id)]), "#{answer} at #{shown}"
+    end
+  end
+
+  # Each misreading's own answers, written down, are found to be its own: every seventh time, each task.
+  (Vantick::Core::Task.all - [Vantick::Core::Task.find(:spot_mistake)]).each do |task|
+    it "finds every predicted wrong answer of #{task.id} misread, by the misreading that predicts it" do
+      task.times.each_slice(7).map(&:first).product(Vantick::Core::Misreading.for(task)) do |shown, misreading|
+        expect_misread(task, misreading, shown)
+      end
+    end
+
+    it "finds the right answer of #{task.id} right" do
+      task.times.each_slice(7).map(&:first).each do |shown|
+        text = task.write(task.right_answer(shown))
+        expect(described_class.mark(task:, time: shown, text:).verdict).to eq(:right), "#{text} at #{shown}"
       end
     end
   end

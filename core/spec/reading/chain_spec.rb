@@ -1,9 +1,9 @@
 # frozen_string_literal: true
 
 RSpec.describe Vantick::Core::Chain do
-  it "ends in the right answer when every step is done rightly, at all 720 times" do
+  it "ends in the right answer when every step is done rightly, at all times of the task" do
     Vantick::Core::Task.all.each do |task|
-      all_times.each { |shown| expect(described_class.for(task.chain).answers(shown)).to eq([task.right_answer(shown)]) }
+      task.times.each { |shown| expect(described_class.for(task.chain).answers(shown)).to eq([task.right_answer(shown)]) }
     end
   end
 

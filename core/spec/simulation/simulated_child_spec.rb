@@ -18,7 +18,8 @@ RSpec.describe Vantick::Core::SimulatedChild do
   end
 
   it "slips in writing without ever reading wrongly" do
-    Vantick::Core::Task.all.reject { |task| task.notation == :hands }.each do |task|
+    written = Vantick::Core::Task.all.select { |task| task.whole_time? && task.tolerance_minutes.zero? }
+    written.each do |task|
       child = described_class.new(slips: 1.0, seed: 6)
       marked = all_times.map { |shown| Vantick::Core::Marker.mark(task:, time: shown, text: child.answer(shown, task)) }
       expect(marked.map(&:verdict).uniq - Vantick::Core::Marked::RIGHT).to eq([])
@@ -29,6 +30,26 @@ RSpec.describe Vantick::Core::SimulatedChild do
   it "sets hands as its misreading does" do
     child = described_class.new(misreadings: [misreading(:hour_hand_left_behind)], slips: 1.0)
     expect(child.answer(time("7:45"), task(:digital_to_dial))).to eq("hour=210 minute=270")
+  end
+
+  it "answers every task, with its misreading and without" do
+    (Vantick::Core::Task.all - [task(:spot_mistake)]).each do |task|
+      shown = task.times.find { |one| Vantick::Core::Misreading.for(task).any? { |wrong| wrong.chance?(one, task) } }
+      planted = Vantick::Core::Misreading.for(task).find { |wrong| wrong.chance?(shown, task) }
+      { right: [], misread: [planted] }.each do |verdict, misreadings|
+        text = described_class.new(misreadings:).answer(shown, task)
+        expect(Vantick::Core::Marker.mark(task:, time: shown, text:).verdict).to eq(verdict), task.id.to_s
+      end
+    end
+  end
+
+  it "spots the mistake of someone else, but not its own" do
+    mistake = Vantick::Core::Mistakes.choose(step: step(:quarter_to), count: 1, misreadings: [misreading(:to_with_passed_hour)]).first
+    text = ->(*misreadings) { described_class.new(misreadings:).answer(mistake.time, task(:spot_mistake), mistake:) }
+    asked = { task: task(:spot_mistake), time: mistake.time, said: mistake.said.words }
+    verdict = ->(answer) { Vantick::Core::Marker.mark(**asked, text: answer).verdict }
+    expect(verdict[text[]]).to eq(:right)
+    expect(verdict[text[misreading(:to_with_passed_hour)]]).to eq(:misread)
   end
 
   it "shows its misreading about as often as it is consistent" do

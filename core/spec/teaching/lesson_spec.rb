@@ -5,17 +5,53 @@ RSpec.describe Vantick::Core::Lesson do
     described_class.new(step: step(step_id), task: task(:dial_to_words), minutes:, **more)
   end
 
-  def times(lesson) = lesson.stages.flat_map { |stage| stage.items.filter_map(&:time) }
-
-  Vantick::Core::Step.with_times.product([20, 40, 75]).each do |one, minutes|
+  Vantick::Core::Step.with_times.product([20, 33, 40, 75]).each do |one, minutes|
     it "fills #{minutes} minutes of #{one.id}: no time twice, the sum of the stages is the length" do
-      plan = described_class.new(step: one, task: task(:dial_to_words), minutes:, earlier: [step(:half_past)], seed: minutes)
+      plan = described_class.new(step: one, task: one.tasks.last, minutes:, seed: minutes)
       expect(plan.stages.map(&:id)).to eq(%i[warm_up recap show together alone exit])
-      expect(plan.stages.sum(&:seconds)).to eq(minutes * 60)
-      expect(times(plan).uniq).to eq(times(plan))
+      expect(plan.stages.sum(&:minutes)).to eq(minutes)
+      expect(plan.times.uniq).to eq(plan.times)
       plan.stages.each { |stage| expect(stage.spare_seconds).to be >= 0 }
-      expect(plan.stages.map { |stage| stage.items.sum(&:seconds) + stage.spare_seconds }).to eq(plan.stages.map(&:seconds))
+      expect(plan.stages.map { |stage| stage.items.sum(&:seconds) + stage.spare_seconds }).to eq(plan.stages.map { |stage|
+        stage.minutes * 60
+      })
     end
+  end
+
+  it "has stages of whole minutes that sum to every length there is" do
+    described_class::LENGTHS.each do |minutes|
+      lengths = Vantick::Core::StageMinutes.of(minutes)
+      expect(lengths.values.sum).to eq(minutes)
+      lengths.each { |id, length| expect(length).to be_within(1).of(minutes * Vantick::Core::StageMinutes::STAGES[id][:share] / 100.0) }
+    end
+  end
+
+  it "moves minutes from one stage to another, and refuses what does not fill the lesson" do
+    usual = Vantick::Core::StageMinutes.of(40)
+    moved = lesson(:fives, 40, stage_minutes: usual.merge(show: 10, alone: 10))
+    expect(moved.stages.map(&:minutes)).to eq([4, 4, 10, 8, 10, 4])
+    expect(moved.stages[4].items.length).to eq(15)
+    { usual.merge(show: 9) => /41 minutes together: make them 40/, usual.merge(exit: 0, show: 12) => /Exit needs 1 minute/,
+      usual.merge(lunch: 1) => /"lunch" is not a stage/ }.each do |stage_minutes, message|
+      expect { lesson(:fives, 40, stage_minutes:) }.to raise_error(Vantick::Core::Error, message)
+    end
+  end
+
+  it "keeps the times it is told to, first and in order, and says which no longer fit" do
+    kept = { exit: [time("9:20"), time("4:45")], show: step(:fives).pool.first(9) }
+    plan = lesson(:fives, 40, kept:)
+    expect(plan.stages.last.items.map(&:time).first(2)).to eq(kept[:exit])
+    expect(plan.stages[2].items.filter_map(&:time)).to eq(kept[:show].first(8))
+    expect(plan.stages.flat_map(&:left_out)).to eq(kept[:show].last(1))
+    expect(plan.times.uniq).to eq(plan.times)
+    expect { lesson(:fives, 40, kept: { exit: [time("9:20")], show: [time("9:20")] }) }
+      .to raise_error(Vantick::Core::TimeTwice, "9:20 is in this lesson already: take another time.")
+  end
+
+  it "asks halves of the day of its own times, and dials of the times that go before" do
+    plan = described_class.new(step: step(:day_halves), task: task(:day_half), minutes: 40)
+    asked = plan.stages.to_h { |stage| [stage.id, stage.items.filter_map(&:task).map(&:id).uniq] }
+    expect(asked).to include(exit: [:day_half], show: [:day_half], recap: [:dial_to_words])
   end
 
   it "takes the times that go before from earlier steps" do
@@ -33,8 +69,8 @@ RSpec.describe Vantick::Core::Lesson do
   end
 
   it "says what does not fit a small step" do
-    expect(lesson(:half_past, 60).missing).not_to be_empty
-    expect(lesson(:minutes, 60).missing).to eq({})
+    expect(lesson(:half_past, 60).stages.sum(&:missing)).to be_positive
+    expect(lesson(:minutes, 60).stages.map(&:missing)).to all(eq(0))
   end
 
   it "leaves out what a class does at its own pace" do
@@ -43,9 +79,9 @@ RSpec.describe Vantick::Core::Lesson do
   end
 
   it "gives the same lesson for the same seed, and avoids yesterday's times" do
-    first, again = Array.new(2) { times(lesson(:minutes, 40, seed: 3)) }
+    first, again = Array.new(2) { lesson(:minutes, 40, seed: 3).times }
     expect(first).to eq(again)
-    expect(times(lesson(:minutes, 40, seed: 3, avoid: first)) & first).to eq([])
+    expect(lesson(:minutes, 40, seed: 3, avoid: first).times & first).to eq([])
   end
 
   it "refuses a lesson of no length, and one of a day" do

@@ -30,8 +30,8 @@ module Vantick
       # @param conventions [Core::Conventions]
       # @return [Core::Marked]
       def self.mark(row, conventions)
-        Core::Marker.mark(conventions:, task: Core::Task.find(row["task"]), time: Core::DialTime.parse(row["time"]),
-                          text: row["answer"].to_s)
+        task = Core::Task.find(row["task"])
+        Core::Marker.mark(conventions:, task:, time: task.parse_time(row["time"]), text: row["answer"].to_s, said: row["said"])
       end
 
       private

@@ -14,10 +14,17 @@ module Vantick
         levels = wanted.delete(:levels)
         return line(levels: Core::Levels.choose(**wanted).map { |choice| told(choice) }) if levels
 
+        return mistakes(wanted) if wanted[:task].notation == :mistake
+
         line(told(Core::Chooser.choose(**wanted)))
       end
 
       private
+
+      def mistakes(wanted)
+        chosen = Core::Mistakes.choose(**wanted.slice(:step, :count, :seed))
+        line(mistakes: chosen.map { |one| { time: one.time.digital, said: one.said.words, misreading: one.misreading.id } })
+      end
 
       def told(choice)
         { times: choice.times.map(&:digital), pairs_told_apart: choice.pairs_told_apart, pairs_possible: choice.pairs_possible,

@@ -49,12 +49,12 @@ module Vantick
         raise UsageError, "#{names} cannot be read as JSON"
       end
 
-      # @return [Array<Core::DialTime>] the one named, or all 720
-      def times(words, all)
-        return Core::DialTime.all if all && words.empty?
+      # @return [Array<Core::DialTime, Core::DayTime>] the one named, or all that the task can be asked about
+      def times(words, all, task = Core::Task.all.first)
+        return task.times if all && words.empty?
         raise UsageError, "give one time, such as 7:45, or --all" if all || words.length != 1
 
-        [Core::DialTime.parse(words.first)]
+        [task.parse_time(words.first)]
       end
 
       def nothing_left(words)

@@ -53,8 +53,8 @@ module Vantick
 
       def next_best(diagnosis, marked)
         task = marked.last.task
-        times = marked.map(&:time).uniq
-        left = Core::Step.holding(times).pool - times
+        times = marked.select { |one| one.task.asks == task.asks }.map(&:time).uniq
+        left = (Core::Step.holding(times, task)&.pool_for(task) || task.times) - times
         time = Core::NextBest.time(diagnosis, task, left)
         time && { task: task.id, time: time.digital }
       end

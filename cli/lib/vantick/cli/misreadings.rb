@@ -14,7 +14,7 @@ module Vantick
         end
         raise UsageError, "name the task, such as --task dial_to_words" unless task
 
-        times(words, all).each { |time| line(time: time.digital, task: task.id, answers: answers(time, task)) }
+        times(words, all, task).each { |time| line(time: time.digital, task: task.id, answers: answers(time, task)) }
       end
 
       private

@@ -14,10 +14,17 @@ module Vantick
         raise UsageError, "name the #{missing}, such as #{missing == :step ? '--step fives' : '--task dial_to_words'}" if missing
 
         child = Core::SimulatedChild.new(seed: @wanted[:seed], **@how)
-        Core::Chooser.choose(**@wanted).times.each { |time| told(time, child.answer(time, @wanted[:task])) }
+        asked.each { |time, mistake| told(time, child.answer(time, @wanted[:task], mistake:), mistake) }
       end
 
       private
+
+      # What the child is asked, each with the mistake to spot where there is one.
+      def asked
+        return Core::Chooser.choose(**@wanted).times.map { |time| [time, nil] } unless @wanted[:task].notation == :mistake
+
+        Core::Mistakes.choose(**@wanted.slice(:step, :count, :seed)).map { |mistake| [mistake.time, mistake] }
+      end
 
       def options(parser)
         parser.on("--misreading ID") { |id| @how[:misreadings] << Core::Misreading.find(id) }
@@ -34,9 +41,11 @@ module Vantick
         raise UsageError, "--#{name} is a share from 0 to 1, such as 0.9"
       end
 
-      def told(time, answer)
-        marked = Core::Marker.mark(task: @wanted[:task], time:, text: answer)
-        line(task: @wanted[:task].id, time: time.digital, answer:, verdict: marked.verdict, misreadings: marked.misreadings)
+      def told(time, answer, mistake)
+        said = mistake&.said&.words
+        marked = Core::Marker.mark(task: @wanted[:task], time:, text: answer, said:)
+        line(**{ task: @wanted[:task].id, time: time.digital, said:, answer:, verdict: marked.verdict,
+misreadings: marked.misreadings }.compact)
       end
     end
   end

@@ -21,6 +21,13 @@ module Vantick
       end
     end
 
+    # A time that is there already, where each may be once.
+    class TimeTwice < Error
+      def initialize(time, field: :time)
+        super("#{time} is in this lesson already: take another time.", field:)
+      end
+    end
+
     # A name that is in none of the tables: a task, a step, a misreading.
     class UnknownName < Error
       def initialize(kind, name, known, field: kind.to_sym)
@@ -37,6 +44,14 @@ module Vantick
     class AnswerTooLong < Error
       def initialize(length, limit)
         super("The answer has #{length} characters: an answer has at most #{limit}.", field: :answer)
+      end
+    end
+
+    # What someone is said to have said is no wrong reading of the dial.
+    class InvalidSaid < Error
+      def initialize(text, time)
+        super("#{Core.excerpt(text)} is no mistake at #{time}: say what someone said it shows, such as \"quarter to seven\" at 7:45.",
+              field: :said)
       end
     end
 

@@ -22,6 +22,7 @@ module Vantick
         @minutes = pool.map(&:minute).uniq
         @least = least_by_side
         @twelve = count >= TWELVE_FROM && pool.any? { |time| twelve?(time) }
+        @welcome = pool.reject { |time| time.hidden_hand? || avoid.include?(time) }.group_by(&:hour).freeze
         freeze
       end
 
@@ -32,43 +33,55 @@ module Vantick
          times.count(&:hidden_hand?), short_sides(times).values.sum, @twelve && times.none? { |time| twelve?(time) } ? 1 : 0]
       end
 
+      # @return [Boolean] whether all hours or all minutes must be used, so that no time can change its own alone
+      def tight? = @count >= [@hours.length, @minutes.length].min
+
       # @param chosen [Array<DialTime>] so far
       # @return [Array<DialTime>] those of the pool that may come next, by what counts first; where a
       #   wish leaves nothing it is passed over
       def next_from(chosen)
-        wishes(chosen).reduce(@pool - chosen) do |left, wish|
+        hours = seldom(chosen.map(&:hour), @hours)
+        minutes = seldom(chosen.map(&:minute), @minutes)
+        wishes = [side_needed(chosen), twelve_needed(chosen)].compact
+        granted = all_granted(chosen, hours, minutes, wishes)
+        granted.any? ? granted : nearly_granted(chosen, hours, minutes, wishes)
+      end
+
+      private
+
+      def nearly_granted(chosen, hours, minutes, wishes)
+        [->(time) { !@avoid.include?(time) }, ->(time) { hours[time.hour] }, ->(time) { minutes[time.minute] },
+         ->(time) { !time.hidden_hand? }, *wishes].reduce(@pool - chosen) do |left, wish|
           kept = left.select(&wish)
           kept.empty? ? left : kept
         end
       end
 
-      private
-
-      def wishes(chosen)
-        [->(time) { !@avoid.include?(time) }, *in_turn(chosen), ->(time) { !time.hidden_hand? },
-         side_needed(chosen), ->(time) { !@twelve || chosen.any? || twelve?(time) }]
-      end
-
-      def in_turn(chosen)
-        hours = seldom(chosen.map(&:hour), @hours)
-        minutes = seldom(chosen.map(&:minute), @minutes)
-        [->(time) { hours.include?(time.hour) }, ->(time) { minutes.include?(time.minute) }]
+      # Nearly always there are times that grant every wish, so these are looked for first.
+      def all_granted(chosen, hours, minutes, wishes)
+        in_turn = @welcome.select { |hour, _| hours[hour] }.values.flatten(1).select { |time| minutes[time.minute] }
+        in_turn -= chosen if chosen.any? { |time| hours[time.hour] && minutes[time.minute] }
+        wishes.reduce(in_turn) { |left, wish| left.select(&wish) }
       end
 
       # A side is asked for once all that are left to choose must be on it.
       def side_needed(chosen)
         short = short_sides(chosen)
-        needed = short.values.sum >= @count - chosen.length
-        ->(time) { !needed || short.fetch(time.side, 0).positive? }
+        ->(time) { short.fetch(time.side, 0).positive? } if short.values.sum >= @count - chosen.length
+      end
+
+      # The first to be chosen, where nothing has the twelve hour yet.
+      def twelve_needed(chosen)
+        ->(time) { twelve?(time) } if @twelve && (chosen.empty? || (chosen.length == @count - 1 && chosen.none? { |time| twelve?(time) }))
       end
 
       def twelve?(time) = time.twelve_hour? && !time.hidden_hand?
 
-      # Those used least so far.
+      # Those used least so far, as a table.
       def seldom(used, all)
         tally = used.tally
         least = all.map { |value| tally.fetch(value, 0) }.min
-        all.select { |value| tally.fetch(value, 0) == least }
+        all.to_h { |value| [value, tally.fetch(value, 0) == least] }
       end
 
       def uneven(used, all)

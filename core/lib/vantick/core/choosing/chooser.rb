@@ -20,7 +20,7 @@ module Vantick
       # @return [Choice]
       # @raise [InvalidCount]
       def self.choose(step:, task:, count:, seed: 0, avoid: [])
-        from(step.pool, name: step.name, telling: Telling.for(step, task), task:, count:, seed:, avoid:)
+        from(step.pool_for(task), name: step.name, telling: Telling.for(step, task), task:, count:, seed:, avoid:)
       end
 
       # The same from any pool of times.
@@ -59,18 +59,16 @@ module Vantick
 
       def begin_greedily
         shuffled = @balance.pool.shuffle(random: @random).each_with_index.to_h
-        @count.times.reduce([]) do |chosen, _|
-          weights = weights(chosen)
-          chosen + [@balance.next_from(chosen).max_by { |time| [gain(time, weights), shuffled.fetch(time)] }]
-        end
+        @count.times.reduce([]) { |chosen, _| chosen + [best_next(chosen) { |time| shuffled[time] }] }
       end
 
-      # What another time adds that keeps a pair apart, by pair.
-      def weights(chosen)
-        chosen.flat_map { |time| @telling.apart(time) }.tally.transform_values { |separating| UNTOLD**separating }
+      # The time that adds most; among equals the one the block puts highest.
+      def best_next(chosen, &)
+        gains = @telling.gains(chosen)
+        candidates = @balance.next_from(chosen).group_by { |time| @telling.kind(time) }
+        _, equals = candidates.max_by { |kind, _| gains[kind].round(9) }
+        equals.max_by(&)
       end
-
-      def gain(time, weights) = @telling.apart(time).sum { |pair| weights.fetch(pair, 1.0) }
 
       def improve(times)
         best = rank(times)
@@ -81,16 +79,13 @@ module Vantick
         end
       end
 
-      # Each time for another of the pool, and minutes between two of the times.
-      def exchanges(times) = replaced(times).lazy + crossed(times).lazy
+      # Each time for another of the pool; and minutes between two of the times, where all are needed.
+      def exchanges(times) = @balance.tight? ? replaced(times) + crossed(times) : replaced(times)
 
-      # Only the few best in the place of each are tried: the others add less than what is taken out.
       def replaced(times)
-        times.lazy.flat_map do |out|
+        times.lazy.map do |out|
           rest = times - [out]
-          weights = weights(rest)
-          floor = gain(out, weights)
-          (@balance.pool - times).select { |time| gain(time, weights) > floor + 1e-9 }.map { |time| rest + [time] }
+          rest + [best_next(rest) { |time| time == out ? 1 : 0 }]
         end
       end
 

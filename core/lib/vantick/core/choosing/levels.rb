@@ -8,9 +8,10 @@ module Vantick
 
       class << self
         # @param step [Step]
+        # @param task [Task]
         # @return [Array<Array<DialTime>>] three pools, easiest first
-        def pools(step)
-          ordered = step.pool.sort_by { |time| [Difficulty.of(time), time] }
+        def pools(step, task)
+          ordered = step.pool_for(task).sort_by { |time| [Difficulty.of(time), time] }
           ordered.each_slice((ordered.length / COUNT.to_f).ceil).to_a
         end
 
@@ -22,7 +23,7 @@ module Vantick
         # @return [Array<Choice>] three, easiest first, no time in two of them
         # @raise [InvalidCount]
         def choose(step:, task:, count:, seed: 0, avoid: [])
-          pools(step).map { |pool| Chooser.from(pool, name: step.name, task:, count:, seed:, avoid:) }
+          pools(step, task).map { |pool| Chooser.from(pool, name: step.name, task:, count:, seed:, avoid:) }
         end
       end
     end

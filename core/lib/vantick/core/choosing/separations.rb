@@ -2,7 +2,7 @@
 
 module Vantick
   module Core
-    # Which pairs of {right, misreadings} each of the 720 times keeps apart, worked out once a task.
+    # Which pairs of {right, misreadings} each time of a task keeps apart, worked out once a task.
     class Separations
       # @param task [Task]
       # @return [Separations]
@@ -13,13 +13,13 @@ module Vantick
 
       def initialize(task)
         @readings = [nil, *Misreading.for(task)]
-        @apart = DialTime.all.map { |time| pairs(time, task).freeze }.freeze
+        @apart = task.times.to_h { |time| [time.index, pairs(time, task).freeze] }.freeze
         freeze
       end
 
       # @param time [DialTime]
       # @return [Array<Array(Misreading, Misreading)>] pairs; the right reading is nil
-      def at(time) = @apart[time.index]
+      def at(time) = @apart.fetch(time.index)
 
       private
 

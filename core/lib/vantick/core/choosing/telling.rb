@@ -15,7 +15,7 @@ module Vantick
       # @return [Telling] kept once made, as it costs a walk over the pool
       def self.for(step, task)
         @made ||= {}
-        @made[[step.id, task.id]] ||= new(step.pool, task)
+        @made[[step.id, task.id]] ||= new(step.pool_for(task), task)
       end
 
       # @param pool [Array<DialTime>]
@@ -23,14 +23,28 @@ module Vantick
       def initialize(pool, task)
         @task = task
         @misreadings = Misreading.for(task).select { |misreading| pool.any? { |time| chance?(misreading, time) } }.freeze
-        @apart = pairs_apart(pool).freeze
-        @pairs_possible = @apart.values.flatten.uniq.length
+        @pairs = [nil, *misreadings].combination(2).each_with_index.to_h.freeze
+        sort_into_kinds(pool)
+        @pairs_possible = @kinds.flatten.uniq.length
         freeze
       end
 
       # @param time [DialTime] of the pool
+      # @return [Integer] times of one kind keep the same pairs apart
+      def kind(time) = @kind_of[time.index]
+
+      # @param time [DialTime] of the pool
       # @return [Array<Integer>] the pairs it keeps apart, by number
-      def apart(time) = @apart.fetch(time)
+      def apart(time) = @kinds.fetch(kind(time))
+
+      # What one time more adds to the worth of others.
+      # @param times [Array<DialTime>] of the pool, chosen already
+      # @return [Hash{Integer => Float}] by the kind of the time
+      def gains(times)
+        left = Array.new(@pairs.length, 1.0)
+        times.each { |time| apart(time).each { |pair| left[pair] *= Chooser::UNTOLD } }
+        Hash.new { |gains, kind| gains[kind] = left.values_at(*@kinds[kind]).sum }
+      end
 
       # @param times [Array<DialTime>] of the pool
       # @return [Integer] pairs that at least one of them keeps apart
@@ -52,10 +66,15 @@ module Vantick
 
       def chance?(misreading, time) = Predictions.of(@task).wrong_answers(misreading, time).any?
 
-      def pairs_apart(pool)
-        numbers = [nil, *misreadings].combination(2).each_with_index.to_h
-        pool.to_h { |time| [time, Separations.of(@task).at(time).filter_map { |pair| numbers[pair] }] }
+      # The kind of a time stands at its index: it is looked up by the thousand.
+      def sort_into_kinds(pool)
+        apart = pool.to_h { |time| [time.index, pairs_apart(time)] }
+        @kinds = apart.values.uniq.freeze
+        numbers = @kinds.each_with_index.to_h
+        @kind_of = apart.each_with_object([]) { |(place, pairs), kinds| kinds[place] = numbers[pairs] }.freeze
       end
+
+      def pairs_apart(time) = Separations.of(@task).at(time).filter_map { |pair| @pairs[pair] }.freeze
     end
   end
 end

@@ -19,6 +19,14 @@ module Vantick
         # @return [Array<DialTime>] all 720, in order
         def all = @all ||= Array.new(ROUND) { |index| new(index) }.freeze
 
+        # @return [Array<DialTime>] those with the minute hand on a numeral, in order
+        def fives = @fives ||= all.select { |time| time.ticks.zero? }.freeze
+
+        # @return [Array<DialTime>] a numeral under each hand, two numerals or one alone; those of 12 stand for one alone
+        def between_numerals
+          @between_numerals ||= fives.select { |time| time.twelve_hour? || time.minutes_between_numerals.positive? }.freeze
+        end
+
         # @param index [Integer] minutes since twelve; any whole number, taken round the dial
         # @return [DialTime]
         def from_index(index) = all[index % ROUND]
@@ -95,6 +103,10 @@ module Vantick
       # @return [Float] degrees clockwise from the twelve
       def minute_hand_degrees = minute * 6.0
 
+      # @return [Integer] minutes that the minute hand takes from the numeral in the place of the hour to its
+      #   own numeral, 0..55: from the 7 to the 9 at 7:45, from the top to the 9 at 12:45
+      def minutes_between_numerals = 5 * (((minute / 5) - hour) % 12)
+
       # @return [Hands] both hands as angles
       def hands = Hands.new(hour_hand_degrees, minute_hand_degrees)
 
@@ -122,7 +134,7 @@ module Vantick
       def ==(other) = other.is_a?(DialTime) && index == other.index
       alias eql? ==
 
-      def hash = [DialTime, index].hash
+      def hash = index.hash
     end
   end
 end

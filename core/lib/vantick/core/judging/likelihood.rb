@@ -22,7 +22,7 @@ module Vantick
         def of(state, marked)
           wrong = state.wrong_answers(marked.time, marked.task)
           row = TABLE.fetch(row(state, wrong))
-          return row[:right] if marked.right?
+          return row[:right] if marked.read_right?
 
           hit = state.misreadings.any? { |misreading| marked.misreadings.include?(misreading.id) }
           hit ? row[:predicted] / wrong.length : row[:other] / OTHERS

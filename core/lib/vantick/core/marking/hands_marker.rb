@@ -12,7 +12,7 @@ module Vantick
         # @raise [AnswerTooLong]
         def mark(task:, time:, text:)
           hands = HandsReader.read(text)
-          return Marked.new(task:, time:, verdict: AnswerReader.blank?(text) ? :blank : :unreadable) unless hands
+          return Marked.unread(task, time, text) unless hands
 
           judged(task, time, hands)
         end

@@ -4,14 +4,17 @@ module Vantick
   module Core
     # An answer with what was made of it.
     class Marked
-      VERDICTS = %i[right right_other_words right_writing_slip right_gap misread unexplained unreadable blank].freeze
-      RIGHT = %i[right right_other_words right_writing_slip].freeze
+      VERDICTS = %i[right right_other_words right_writing_slip right_gap right_time_only near misread unexplained
+                    unreadable blank].freeze
+      RIGHT = %i[right right_other_words right_writing_slip near].freeze
+      # Verdicts of a time read rightly, whatever else was asked.
+      READ_RIGHT = [*RIGHT, :right_time_only].freeze
       # Verdicts that say nothing of how the child reads.
       SILENT = %i[blank unreadable].freeze
 
       # @return [Task]
       attr_reader :task
-      # @return [DialTime] what the dial showed
+      # @return [DialTime, DayTime] what was shown
       attr_reader :time
       # @return [Symbol] one of {VERDICTS}
       attr_reader :verdict
@@ -25,6 +28,10 @@ module Vantick
       attr_reader :offset_degrees
       # @return [Array<Symbol>] writing slips, some of {Given::SLIPS}
       attr_reader :slips
+
+      # @param text [String] one that could not be read, or is none
+      # @return [Marked]
+      def self.unread(task, time, text) = new(task:, time:, verdict: AnswerReader.blank?(text) ? :blank : :unreadable)
 
       def initialize(task:, time:, verdict:, misreadings: [], read_as: "", read_short: "", slips: [], accepted: true, offset_degrees: nil)
         raise ArgumentError, "no verdict: #{verdict}" unless VERDICTS.include?(verdict)
@@ -43,6 +50,9 @@ module Vantick
 
       # @return [Boolean] whether it is right and accepted: a class can ask for its own words alone
       def right? = RIGHT.include?(verdict) && @accepted
+
+      # @return [Boolean] whether the time was read rightly, in whatever words
+      def read_right? = READ_RIGHT.include?(verdict)
 
       # @return [Boolean] whether it says something of how the child reads
       def telling? = !SILENT.include?(verdict)

@@ -4,25 +4,36 @@ module Vantick
   module Core
     # What a child sees and in which notation the answer is given.
     class Task
-      NOTATIONS = { "digits" => :digits, "words" => :words, "hands" => :hands }.freeze
+      # A whole time, a part of one, both hands, or what went wrong together with the time.
+      NOTATIONS = %i[digits words hands hour count length day_half mistake].freeze
+      # How a part of a time is told from a time.
+      PARTS = { hour: :hour_passed.to_proc, count: Counted.method(:usual), day_half: :half.to_proc,
+                length: :minutes_between_numerals.to_proc }.freeze
+      # Which times a task can be asked about.
+      ASKS = { time: DialTime.method(:all), day: DayTime.method(:all),
+               numerals: DialTime.method(:between_numerals) }.freeze
 
       # @return [Symbol] such as `:dial_to_words`
       attr_reader :id
       # @return [String] its name for teachers
       attr_reader :name
-      # @return [Symbol] `:dial`, `:digits` or `:words`: what the child looks at
+      # @return [Symbol] such as `:dial`, `:digits` or `:hour_hand`: what the child looks at
       attr_reader :sees
-      # @return [Symbol] `:digits`, `:words` or `:hands`: how the right answer is written
+      # @return [Symbol] one of {NOTATIONS}: how the right answer is written
       attr_reader :notation
       # @return [Symbol] the steps by which the answer is reached, see {Chain}
       attr_reader :chain
+      # @return [Symbol] one of {ASKS}' keys
+      attr_reader :asks
+      # @return [Integer] minutes that an answer may be off; 0 but for estimates
+      attr_reader :tolerance_minutes
 
       # @return [Array<Task>] all tasks
       def self.all
         @all ||= DataFile.entries("tasks", required: %i[id name sees notation chain]).map { |entry| new(entry) }.freeze
       end
 
-      # @return [Array<Task>] those that begin with a dial
+      # @return [Array<Task>] those that begin with a dial and end in a time
       def self.with_dial = all.select { |task| task.sees == :dial }
 
       # @param id [String, Symbol]
@@ -33,12 +44,29 @@ module Vantick
       end
 
       def initialize(entry)
-        @id = entry[:id].to_sym
+        @id, @sees, @chain, @notation = entry.values_at(:id, :sees, :chain, :notation).map(&:to_sym)
+        @asks = entry.fetch(:asks, :time).to_sym
+        raise InvalidData, "tasks.yml: #{id}: #{notation}, #{asks}" unless NOTATIONS.include?(notation) && ASKS.key?(asks)
+
         @name = entry[:name]
-        @sees = entry[:sees].to_sym
-        @chain = entry[:chain].to_sym
-        @notation = NOTATIONS.fetch(entry[:notation]) { raise InvalidData, "tasks.yml: #{id}: #{entry[:notation]}" }
+        @tolerance_minutes = entry.fetch(:tolerance_minutes, 0)
         freeze
+      end
+
+      # @return [Boolean] whether the answer is a whole time, in digits or in words
+      def whole_time? = %i[digits words].include?(notation)
+
+      # @return [Array<DialTime, DayTime>] every time it can be asked about
+      def times = ASKS.fetch(asks).call
+
+      # @param text [String] such as "7:45"; with `asks: day` hours and minutes of the day
+      # @return [DialTime, DayTime]
+      # @raise [InvalidTime] also for a time it cannot be asked about
+      def parse_time(text)
+        time = (asks == :day ? DayTime : DialTime).parse(text)
+        raise InvalidTime, text unless times.include?(time)
+
+        time
       end
 
       # What the task asks of an answer given as a saying: digits tell the time alone, words also how it was said.
@@ -46,25 +74,48 @@ module Vantick
       # @return [DialTime, Saying]
       def answer(saying) = notation == :digits ? saying.time : saying
 
-      # @param answer [DialTime, Saying]
+      # @param answer [DialTime, Saying, Hands, Counted, Integer, Symbol]
       # @param conventions [Conventions]
       # @return [String] the answer in the task's notation, as the class writes it
       def write(answer, conventions = Conventions.default)
         case notation
         when :digits then answer.digital(conventions.sign)
-        when :words then answer.words(conventions)
+        when :words, :count, :mistake then answer.words(conventions)
+        when :length then PartReader.minutes(answer)
+        when :day_half then PartReader.day_half_name(answer)
         else answer.to_s
         end
       end
 
-      # @param answer [DialTime, Saying, Hands]
-      # @param time [DialTime]
+      # @param answer [DialTime, Saying, Hands, Counted, Integer, Symbol]
+      # @param time [DialTime, DayTime]
       # @return [Boolean] whether the answer means the time
-      def right?(answer, time) = notation == :hands ? Placing.new(time).right?(answer) : answer.time == time
+      def right?(answer, time)
+        case notation
+        when :hands then Placing.new(time).right?(answer)
+        when :count then answer.minute == time.minute
+        when :length then answer % 60 == right_answer(time)
+        when :day_half then [time.half, (time.shown_half if time.twelve_hour?)].include?(answer)
+        when :hour then answer == time.hour_passed
+        else near?(answer, time)
+        end
+      end
 
+      # @param answer [DialTime, Saying]
       # @param time [DialTime]
-      # @return [DialTime, Saying, Hands] the right answer
-      def right_answer(time) = notation == :hands ? time.hands : answer(Saying.usual(time))
+      # @return [Boolean] whether the two are as near as the task asks
+      def near?(answer, time)
+        apart = (answer.time.index - time.time.index).abs
+        [apart, DialTime::ROUND - apart].min <= tolerance_minutes
+      end
+
+      # @param time [DialTime, DayTime]
+      # @return [DialTime, Saying, Hands, Counted, Integer, Symbol] the right answer
+      def right_answer(time)
+        return time.hands if notation == :hands
+
+        PARTS[notation]&.call(time) || answer(Saying.usual(time))
+      end
     end
   end
 end

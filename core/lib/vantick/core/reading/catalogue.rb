@@ -21,7 +21,7 @@ module Vantick
 
         # The same misreading can lie in several chains.
         def rules
-          @rules ||= [DialFaults, HeardFaults, SettingFaults].map(&:rules).reduce do |all, more|
+          @rules ||= [DialFaults, HeardFaults, SettingFaults, LengthFaults, DayFaults].map(&:rules).reduce do |all, more|
             all.merge(more) { |_, one, other| { **one, **other } }
           end
         end

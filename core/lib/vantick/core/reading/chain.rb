@@ -22,7 +22,7 @@ module Vantick
       # @param at [Symbol, nil] the step done wrongly
       # @yieldparam draft [Draft] what the step gives when done rightly
       # @yieldreturn [Array<Draft>] what it gives when done wrongly, one or more
-      # @return [Array<DialTime, Saying>] the answers it ends in, none twice
+      # @return [Array<DialTime, Saying, Hands, Counted, Integer, Symbol>] the answers it ends in, none twice
       def answers(time, at: nil, &block)
         steps.reduce([Draft.new(time:)]) do |drafts, step|
           done = drafts.map { |draft| send(step, draft) }
@@ -42,12 +42,15 @@ module Vantick
       def side(draft)
         return all_past(draft) unless draft.time.side == :to
 
-        draft.with(side: :to, minute: draft.time.minutes_to, hour: DialTime.numeral(draft.hour + 1))
+        draft.with(side: :to, minute: draft.time.minutes_to, hour: draft.time.hour_ahead)
       end
 
       def fives(draft) = draft.with(fives: draft.minute - (draft.minute % 5), direction: 1)
 
       def ticks(draft) = draft.with(ticks: draft.direction * (draft.minute % 5))
+
+      # How far the long hand goes, from the numeral in the place of the hour to its own.
+      def way(draft) = draft.with(minute: draft.time.minutes_between_numerals)
 
       def writing(draft) = draft.with(minute: draft.count)
 
@@ -73,11 +76,15 @@ module Vantick
 
       def setting(draft) = draft
 
+      def half_of_day(draft) = draft.with(half: draft.time.half)
+
       in_digits = lambda do |draft|
         DialTime.at(draft.hour, draft.minute) if (0..59).cover?(draft.minute) && (0..23).cover?(draft.hour)
       end
       in_words = ->(draft) { Saying.new(draft.minute, draft.side, draft.hour) if (0..59).cover?(draft.minute) }
       in_hands = ->(draft) { Hands.new(draft.hour_degrees, draft.minute_degrees) }
+      in_counts = ->(draft) { Counted.new(draft.minute, draft.side) if (0..59).cover?(draft.minute) }
+      in_minutes = ->(draft) { draft.minute if (0..60).cover?(draft.minute) }
       from_dial = %i[hands hour]
       placing = %i[hour_place minute_place setting]
       ALL = {
@@ -86,7 +93,11 @@ module Vantick
         digits_to_words: new(%i[hour side copying], &in_words),
         words_to_digits: new(%i[hearing turning copying], &in_digits),
         digits_to_hands: new([:hour, :all_past, *placing], &in_hands),
-        words_to_hands: new([:hearing, :turning, *placing], &in_hands)
+        words_to_hands: new([:hearing, :turning, *placing], &in_hands),
+        hour_hand_to_hour: new(%i[hour], &:hour),
+        minute_hand_to_count: new(%i[side fives ticks writing], &in_counts),
+        numerals_to_length: new(%i[way fives writing], &in_minutes),
+        time_to_day_half: new(%i[half_of_day], &:half)
       }.freeze
       private_constant :ALL
     end

@@ -12,6 +12,8 @@ module Vantick
       TICKS_PAST_A_NUMERAL = ->(time) { time.ticks.positive? && time.minute >= 5 }
       TICKS_PAST_A_COUNT = ->(time) { time.ticks.positive? && Saying.usual(time).count >= 5 }
       SAID = (0..30)
+      # In words, and in minutes said with past or to alone.
+      COUNTED = %i[dial_to_words minute_hand_to_count].freeze
 
       class << self
         # @return [Hash{Symbol => Hash}] by misreading, its faults by chain
@@ -23,14 +25,19 @@ module Vantick
 
         def words(...) = fault(:dial_to_words, ...)
 
+        def counted(...) = fault(COUNTED, ...)
+
         # In words, wherever they come from.
         def saying(...) = fault(%i[dial_to_words digits_to_words], ...)
+
+        # Also where no hour is said.
+        def said(...) = fault([*COUNTED, :digits_to_words], ...)
 
         # The same change to a part of the count, in digits and in words. In digits minutes beyond
         # 0..59 do not occur; the chain leaves those out.
         def both(step, digits_at, words_at)
           { **digits(step, digits_at) { |draft| [draft.with(**yield(draft))] },
-            **words(step, words_at) do |draft|
+            **counted(step, words_at) do |draft|
               changed = draft.with(**yield(draft))
               SAID.cover?(changed.count) ? [changed] : []
             end }
@@ -47,17 +54,17 @@ module Vantick
 
         def hour
           ahead = ->(draft) { [draft.with(hour: draft.time.hour_ahead)] }
-          { next_hour_early: { **digits(:hour, ->(time) { time.minute >= 30 }, &ahead),
+          { next_hour_early: { **fault(%i[dial_to_digits hour_hand_to_hour], :hour, ->(time) { time.minute >= 30 }, &ahead),
                                **words(:hour, ->(time) { time.minute == 30 }, &ahead) } }
         end
 
         def fives
           { numeral_as_minutes: { **digits(:fives, FIVES_ALONE) { |draft| [draft.with(fives: draft.time.minute_numeral)] },
-                                  **words(:fives, FIVES_ALONE) { |draft| numeral_said(draft) } },
+                                  **counted(:fives, FIVES_ALONE) { |draft| numeral_said(draft) } },
             fives_from_one: both(:fives, Faults::ANY, Faults::ANY) { |draft| { fives: draft.fives + 5 } },
             fives_one_short: both(:fives, Faults::ANY, Faults::ANY) { |draft| { fives: draft.fives - 5 } },
             counts_wrong_way: { **digits(:fives, ->(time) { time.minute != 30 && time.minute != 0 }) { |draft| [anticlockwise(draft)] },
-                                **words(:fives, ->(time) { time.minute.between?(1, 29) }) { |draft| [anticlockwise(draft)] } } }
+                                **counted(:fives, ->(time) { time.minute.between?(1, 29) }) { |draft| [anticlockwise(draft)] } } }
         end
 
         # At the top the numeral is 12. In the left half the child may count numerals to go, or say the
@@ -85,8 +92,8 @@ module Vantick
 
         def side
           { to_with_passed_hour: saying(:side, Faults::TO) { |draft| [draft.with(hour: draft.time.hour_passed)] },
-            past_count_with_to: saying(:side, Faults::TO) { |draft| [draft.with(minute: draft.time.minutes_past)] },
-            sides_swapped: saying(:side, ->(time) { time.side != :oclock }) do |draft|
+            past_count_with_to: said(:side, Faults::TO) { |draft| [draft.with(minute: draft.time.minutes_past)] },
+            sides_swapped: said(:side, ->(time) { time.side != :oclock }) do |draft|
               other = draft.side == :to ? :past : :to
               [draft.time.hour_ahead, draft.time.hour_passed].map { |numeral| draft.with(side: other, hour: numeral) }
             end }

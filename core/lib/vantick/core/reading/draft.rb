@@ -5,7 +5,7 @@ module Vantick
     # A reading under way: what has been told from the dial so far. Each step of the chain returns a
     # new one.
     class Draft
-      PARTS = %i[time hour side fives ticks direction minute hour_degrees minute_degrees].freeze
+      PARTS = %i[time hour side fives ticks direction minute hour_degrees minute_degrees half].freeze
       # @!attribute time [DialTime] the time the two hands are taken to show
       # @!attribute hour [Integer] the numeral named as the hour
       # @!attribute side [Symbol] `:past` or `:to`
@@ -15,6 +15,7 @@ module Vantick
       # @!attribute minute [Integer] the minutes written or said
       # @!attribute hour_degrees [Numeric] where the hour hand is set
       # @!attribute minute_degrees [Numeric] where the minute hand is set
+      # @!attribute half [Symbol] one of {DayTime::HALVES}
       attr_reader(*PARTS)
 
       VARIABLES = PARTS.to_h { |part| [part, :"@#{part}"] }.freeze

@@ -42,8 +42,8 @@ module Vantick
       # @return [Boolean]
       def shows_in?(task) = @faults.key?(task.chain)
 
-      # @return [Array<DialTime>] the three times that show it best
-      def best_times = texts[:times].map { |time| DialTime.parse(time) }
+      # @return [Array<DialTime, DayTime>] the three times that show it best
+      def best_times = Task.all.find { |task| shows_in?(task) }.then { |task| texts[:times].map { |time| task.parse_time(time) } }
 
       # @param time [DialTime] what the dial shows
       # @param task [Task]

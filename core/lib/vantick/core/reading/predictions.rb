@@ -2,7 +2,7 @@
 
 module Vantick
   module Core
-    # The wrong answers of every misreading at all 720 times of a task, worked out once and kept: they
+    # The wrong answers of every misreading at all times of a task, worked out once and kept: they
     # never change, and a diagnosis asks for them by the thousand.
     class Predictions
       # @param task [Task]
@@ -14,7 +14,7 @@ module Vantick
 
       def initialize(task)
         @wrong = Misreading.all.to_h do |misreading|
-          [misreading.id, DialTime.all.map { |time| misreading.wrong_answers(time, task).freeze }.freeze]
+          [misreading.id, task.times.to_h { |time| [time.index, misreading.wrong_answers(time, task).freeze] }.freeze]
         end.freeze
         freeze
       end
@@ -22,7 +22,7 @@ module Vantick
       # @param misreading [Misreading]
       # @param time [DialTime]
       # @return [Array<DialTime, Saying>] empty where the misreading tells nothing
-      def wrong_answers(misreading, time) = @wrong.fetch(misreading.id)[time.index]
+      def wrong_answers(misreading, time) = @wrong.fetch(misreading.id).fetch(time.index, [])
     end
   end
 end

@@ -20,16 +20,19 @@ module Vantick
 
       # @param time [DialTime] what the dial shows
       # @param task [Task]
+      # @param mistake [Mistakes::Mistake, nil] the one to spot, where that is the task
       # @return [String] what the child writes
-      def answer(time, task)
-        text = said(time, task).to_s
+      def answer(time, task, mistake: nil)
+        text = task.write(said(time, task))
+        return mistake.time == time && AnswerReader.read(text).first&.time == time ? "#{mistake.misreading.id}; #{text}" : text if mistake
+
         @slips.positive? && @random.rand < @slips ? WritingSlips.write(text, task.notation, @random) : text
       end
 
       private
 
       def said(time, task)
-        return task.right_answer(DialTime.all.sample(random: @random)) if @random.rand < @careless
+        return task.right_answer(task.times.sample(random: @random)) if @random.rand < @careless
 
         wrong = @misreadings.map { |misreading| misreading.wrong_answers(time, task) }.find(&:any?)
         wrong && @random.rand < @consistency ? wrong.sample(random: @random) : task.right_answer(time)

@@ -6,106 +6,98 @@ module Vantick
     class Lesson
       # Minutes (judgement).
       LENGTHS = (20..75)
-      STAGES = DataFile.load("pacing")[:stages]
+      # In the order in which they choose their times: the exit first, so that it tells most; then what is
+      # new, then what is gone over again.
+      CHOSEN = %i[exit show together alone recap warm_up].freeze
 
       # @!attribute id [Symbol] such as `:warm_up`
-      # @!attribute seconds [Integer] its share of the lesson
+      # @!attribute name [String]
+      # @!attribute minutes [Integer]
       # @!attribute items [Array<Item>] what fits, in order
       # @!attribute spare_seconds [Float] what is left for going over and handing out
-      Stage = Struct.new(:id, :seconds, :items, :spare_seconds, keyword_init: true)
+      # @!attribute missing [Integer] items for which there was no time left that is not used yet
+      # @!attribute left_out [Array<DialTime, DayTime>] times asked for that do not fit any more
+      Stage = Struct.new(:id, :name, :minutes, :items, :spare_seconds, :missing, :left_out, keyword_init: true)
       # @!attribute kind [Symbol] one of {Pacing::SECONDS}' keys
       # @!attribute seconds [Float]
-      # @!attribute time [DialTime, nil] where the item has one
-      Item = Struct.new(:kind, :seconds, :time, keyword_init: true)
-
-      CHOSEN = %w[exit show together alone recap warm_up].freeze
-      # Items that need no time of their own.
-      TIMELESS = %i[counting_round labelling_dial question].freeze
+      # @!attribute time [DialTime, DayTime, nil] where the item has one
+      # @!attribute task [Task, nil] with which the time is asked
+      Item = Struct.new(:kind, :seconds, :time, :task, keyword_init: true)
 
       # @return [Array<Stage>]
       attr_reader :stages
-      # @return [Hash{Symbol => Integer}] by stage, items for which there was no time left that is not used yet
-      attr_reader :missing
 
       # @param step [Step]
-      # @param task [Task] one that begins with a dial
+      # @param task [Task] one of the step's
       # @param minutes [Integer] one of {LENGTHS}
-      # @param earlier [Array<Step>] steps that are fading or not secure, for warm-up and recap
+      # @param earlier [Array<Step>] steps that are fading or not secure, for warm-up and recap; what the step
+      #   rests on where left out
       # @param pacing [Pacing]
       # @param seed [Integer]
-      # @param avoid [Array<DialTime>]
-      # @raise [InvalidCount]
-      def initialize(step:, task:, minutes:, earlier: [], pacing: Pacing.new, seed: 0, avoid: [])
-        unless minutes.is_a?(Integer) && LENGTHS.cover?(minutes)
-          raise InvalidCount.new("A lesson has #{LENGTHS.min} to #{LENGTHS.max} minutes.", field: :minutes)
-        end
-
-        @step = step
-        @earlier = earlier
-        @task = task
+      # @param avoid [Array<DialTime, DayTime>] times not to choose
+      # @param stage_minutes [Hash{Symbol => Integer}] minutes of each stage where they are not the usual ones
+      # @param kept [Hash{Symbol => Array<DialTime, DayTime>}] by stage, times to take first, in this order
+      # @raise [InvalidCount] where the minutes are not a lesson's, or do not fill it
+      # @raise [TimeTwice] where a time is kept twice
+      def initialize(step:, task:, minutes:, earlier: [], pacing: Pacing.new, seed: 0, avoid: [], stage_minutes: {}, kept: {})
         @pacing = pacing
-        @seed = seed
-        @used = avoid.dup
-        @missing = {}
-        @stages = filled(minutes).freeze
-        [@missing, @used].each(&:freeze)
+        @kept = kept
+        @supply = LessonTimes.new(step:, task:, earlier:, seed:, used: avoid | unique(kept.values.flatten))
+        lengths = StageMinutes.of(minutes, stage_minutes)
+        made = CHOSEN.to_h { |id| [id, stage(StageMinutes::STAGES.fetch(id), lengths.fetch(id))] }
+        @stages = lengths.keys.map { |id| made.fetch(id) }.freeze
         freeze
       end
 
+      # @return [Array<DialTime, DayTime>] all its times, in order
+      def times = stages.flat_map { |stage| stage.items.filter_map(&:time) }
+
       private
 
-      # The exit is chosen first, so that it tells most; then what is new, then what is gone over again.
-      def filled(minutes)
-        seconds = STAGES.to_h { |stage| [stage, stage[:share] * minutes * 60 / 100] }
-        seconds[STAGES.last] += (minutes * 60) - seconds.values.sum
-        made = STAGES.sort_by { |stage| CHOSEN.index(stage[:id]) }.to_h { |stage| [stage[:id], stage(stage, seconds.fetch(stage))] }
-        STAGES.map { |stage| made.fetch(stage[:id]) }
+      def unique(times)
+        twice = times.tally.find { |_, count| count > 1 }&.first
+        raise TimeTwice, twice if twice
+
+        times
       end
 
-      def stage(stage, seconds)
-        kinds = kinds(stage, seconds)
-        times = times(stage, kinds.count { |kind| !TIMELESS.include?(kind) }).each
-        items = kinds.filter_map { |kind| item(kind, times) }
-        Stage.new(id: stage[:id].to_sym, seconds:, items: items.freeze, spare_seconds: seconds - items.sum(&:seconds)).freeze
+      def stage(row, minutes)
+        kinds = kinds(row, minutes * 60)
+        timed = kinds.count { |kind| !Pacing.timeless?(kind) }
+        times, left_out, missing = taken(row, timed)
+        items = items(kinds, times)
+        spare_seconds = (minutes * 60) - items.sum(&:seconds)
+        Stage.new(id: row[:id].to_sym, name: row[:name], minutes:, items:, spare_seconds:, missing:, left_out:).freeze
       end
 
-      def kinds(stage, seconds)
-        first = stage[:first].map(&:to_sym)
+      # What comes first as far as it fits, and then as many of the others as there is room for.
+      def kinds(row, seconds)
+        first = row[:first].map(&:to_sym)
         left = seconds
         fitting = first.take_while { |kind| (left -= @pacing.seconds(kind)) >= 0 }
-        left = seconds - fitting.sum { |kind| @pacing.seconds(kind) }
-        more = fitting.length < first.length ? 0 : (left / @pacing.seconds(stage[:then].to_sym)).floor
-        fitting + Array.new(more, stage[:then].to_sym)
+        return fitting if fitting.length < first.length
+
+        more = row[:then].to_sym
+        fitting + Array.new((left / @pacing.seconds(more)).floor, more)
       end
 
-      def item(kind, times)
-        return Item.new(kind:, seconds: @pacing.seconds(kind), time: nil).freeze if TIMELESS.include?(kind)
-
-        Item.new(kind:, seconds: @pacing.seconds(kind), time: times.next).freeze
-      rescue StopIteration
-        nil
+      def taken(row, wanted)
+        kept = @kept.fetch(row[:id].to_sym, [])
+        chosen = @supply.take(wanted - kept.length, earlier: row[:earlier], thorough: row[:thorough])
+        found = kept.first(wanted) + chosen
+        [found, kept.drop(wanted).freeze, wanted - found.length]
       end
 
-      def times(stage, wanted)
-        pool = pool_for(stage, wanted)
-        count = [wanted, pool.length, Chooser::MOST].min
-        @missing[stage[:id].to_sym] = wanted - count if count < wanted
-        return [] if count.zero?
+      # An item that has no time left for it falls away.
+      def items(kinds, times)
+        left = times.dup
+        kinds.filter_map do |kind|
+          seconds = @pacing.seconds(kind)
+          next Item.new(kind:, seconds:).freeze if Pacing.timeless?(kind)
 
-        thorough = stage[:id] == "exit"
-        telling = Telling.for(thorough ? @step : Step.find(:minutes), @task)
-        chosen = Chooser.from(pool, name: @step.name, task: @task, count:, seed: @seed, telling:, thorough:).times
-        @used.concat(chosen)
-        chosen
-      end
-
-      # Earlier steps for what is gone over again, and this step's own times where those run out.
-      def pool_for(stage, wanted)
-        own = @step.pool - @used
-        return own unless stage[:earlier]
-
-        earlier = @earlier.flat_map(&:pool).uniq - @used
-        earlier.length >= wanted ? earlier : earlier | own
+          time = left.shift or next
+          Item.new(kind:, seconds:, time:, task: @supply.task_for(time)).freeze
+        end.freeze
       end
     end
   end

@@ -4,9 +4,14 @@ module Vantick
   module Core
     # How many seconds an item takes: common practice, and a class's own pace once it is known.
     class Pacing
-      SECONDS = DataFile.load("pacing")[:seconds]
+      KINDS = DataFile.entries("pacing", required: %i[id name seconds]).to_h { |kind| [kind[:id].to_sym, kind] }.freeze
+      SECONDS = KINDS.transform_values { |kind| kind[:seconds] }.freeze
       # Until a class has been seen so often its own median is mixed with the default (judgement).
       KNOWN_FROM = 20
+
+      # @param kind [Symbol] one of {KINDS}' keys
+      # @return [Boolean] whether it needs no time to be read
+      def self.timeless?(kind) = KINDS.fetch(kind).fetch(:timeless, false)
 
       # @param seen [Hash{Symbol => Array<Numeric>}] seconds that items took in this class, by kind
       def initialize(seen = {})

@@ -13,6 +13,9 @@ module Vantick
       # @return [Array<String>] its words, questions to talk about, and the published standards it serves
       attr_reader :words, :questions, :standards
 
+      # @return [Array<Task>] those that its times can be asked with
+      attr_reader :tasks
+
       # @return [Array<Step>] the ladder, in order
       # @raise [InvalidData] where a step builds on one that does not come before it
       def self.all = @all ||= climb(DataFile.entries("ladder", required: %i[id name words questions standards])).freeze
@@ -30,6 +33,12 @@ module Vantick
       # @return [Array<Step>] those that have times to choose from
       def self.with_times = all.reject { |step| step.pool.empty? }
 
+      # @return [Array<Step>] those at which a whole dial is read
+      def self.reading = with_times.select { |step| step.tasks.any? { |task| task.sees == :dial } }
+
+      # @return [Step] the one whose times are all of the dial
+      def self.hardest = with_times.max_by.with_index { |step, place| [step.pool.length, place] }
+
       # @param id [String, Symbol]
       # @return [Step]
       # @raise [UnknownName] also for a step without times of its own
@@ -38,14 +47,19 @@ module Vantick
           raise(UnknownName.new("step", id, with_times.map(&:id)))
       end
 
-      # @param times [Array<DialTime>]
+      # @param times [Array<DialTime, DayTime>]
+      # @param task [Task] they were asked with
       # @return [Step] the earliest step that has all of them
-      def self.holding(times) = with_times.sort_by { |step| step.pool.length }.find { |step| (times - step.pool).empty? }
+      def self.holding(times, task)
+        fitting = with_times.select { |step| step.tasks.include?(task) }
+        fitting.sort_by.with_index { |step, place| [step.pool.length, place] }.find { |step| (times - step.pool_for(task)).empty? }
+      end
 
       def initialize(entry)
         @id = entry[:id].to_sym
         @name = entry[:name]
         @pool = times(entry[:minutes]).freeze
+        @tasks = named(entry[:tasks]).freeze
         @builds_on = entry[:builds_on].map(&:to_sym).freeze
         @words, @questions, @standards = entry.values_at(:words, :questions, :standards)
         freeze
@@ -55,10 +69,22 @@ module Vantick
       def builds_on = Step.all.select { |step| @builds_on.include?(step.id) }
 
       # @param task [Task]
+      # @return [Array<DialTime, DayTime>] what it can be asked with here: times of the day come twice a dial time
+      # @raise [UnknownName] where the task is not for this step
+      def pool_for(task)
+        raise UnknownName.new("task for #{name.downcase}", task.id, tasks.map(&:id), field: :task) unless tasks.include?(task)
+
+        task.asks == :day ? pool.flat_map { |time| DayTime.of(time) }.sort : pool & task.times
+      end
+
+      # @param task [Task]
       # @return [Array<Misreading>] those that its times can show
       def misreadings(task) = Telling.for(self, task).misreadings
 
       private
+
+      # Where the ladder names none, all that ask for times of the dial.
+      def named(ids) = ids ? ids.map { |id| Task.find(id) } : Task.all.select { |task| task.asks == :time }
 
       def times(minutes)
         return [] unless minutes

@@ -33,12 +33,14 @@ module Vantick
         # @return [Boolean] whether nothing was answered, or a dash for nothing
         def blank?(text) = text.scrub("?").match?(BLANK)
 
-        private
-
+        # @param text [String]
+        # @return [String] lower case, with plain spaces and apostrophes and no full stop
         def tidy(text)
           text.scrub(" ").unicode_normalize(:nfkc).downcase.gsub(APOSTROPHES, "'").gsub(/[[:space:]]+/, " ").strip
               .sub(/\s*[.,!?;]+\z/, "").gsub(SPLIT_OCLOCK) { |found| found.match?(/\s/) ? "oclock" : "o'clock" }
         end
+
+        private
 
         def read_plain(plain, conventions)
           digits = DigitReader.read(plain, conventions.sign)

@@ -29,6 +29,15 @@ module Vantick
           "#{count(saying, conventions)} #{tail(saying, conventions)}"
         end
 
+        # @param counted [Counted]
+        # @param conventions [Conventions]
+        # @return [String] such as "quarter to" or "twenty-three minutes past"
+        def counted(counted, conventions = Conventions.default)
+          return WORDS[:oclock] if counted.side == :oclock
+
+          "#{count(counted, conventions)} #{conventions.word(counted.side)}"
+        end
+
         # @param saying [Saying]
         # @param conventions [Conventions]
         # @return [String] for narrow places, numbers in digits: "quarter to 8", "7 past 4"

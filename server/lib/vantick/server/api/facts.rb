@@ -19,7 +19,7 @@ module Vantick
         DIAL = dial(Core::Conventions.default).freeze
         CATALOGUE = JSON.generate(
           most_items: Checks::MOST_ITEMS,
-          steps: Core::Step.with_times.map { |step| { id: step.id, name: step.name, times: step.pool.length } },
+          steps: Core::Step.reading.map { |step| { id: step.id, name: step.name, times: step.pool.length } },
           tasks: Core::Task.with_dial.map { |task| { id: task.id, name: task.name, notation: task.notation } },
           misreadings: Core::Misreading.all.map { |misreading| { id: misreading.id, **misreading.texts } },
           lenses: Core::DataFile.entries("lenses", required: %i[id name shows])

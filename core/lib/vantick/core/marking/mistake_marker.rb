@@ -1,0 +1,64 @@
+# frozen_string_literal: true
+
+module Vantick
+  module Core
+    # Judges what a child says of someone's mistake: what went wrong, and the right time. Written with a
+    # semicolon between, in either order: "to_with_passed_hour; quarter to eight".
+    module MistakeMarker
+      BETWEEN = /\s*;\s*/
+
+      class << self
+        # @param task [Task]
+        # @param time [DialTime] what the dial showed
+        # @param text [String] the answer exactly as given
+        # @param said [String] what someone said it shows
+        # @param conventions [Conventions]
+        # @return [Marked]
+        # @raise [AnswerTooLong]
+        # @raise [InvalidSaid] where what was said is no misreading of the dial
+        def mark(task:, time:, text:, said:, conventions: Conventions.default)
+          causes = causes(time, said.to_s, conventions)
+          raise AnswerTooLong.new(text.length, AnswerReader::LONGEST) if text.length > AnswerReader::LONGEST
+
+          named, rest = text.split(BETWEEN).partition { |part| named(part) }
+          read = read(time, rest.join(" "), conventions)
+          fits = named.any? { |part| causes.include?(named(part).id) }
+          judged(task, read, verdict(read, fits, text))
+        end
+
+        private
+
+        # @return [Array<Symbol>] ids of the misreadings that lead to what was said
+        def causes(time, said, conventions)
+          found = read(time, said, conventions)
+          raise InvalidSaid.new(said, time) unless found.verdict == :misread
+
+          found.misreadings
+        end
+
+        def named(part)
+          plain = part.strip.downcase
+          Misreading.all.find { |one| [one.id.to_s, one.texts[:name].downcase].include?(plain) }
+        end
+
+        # In digits where it is written so, as a mistake may show in digits alone.
+        def read(time, text, conventions)
+          digits = AnswerReader.read(text, conventions).any?(&:digits?)
+          Marker.mark(task: Task.find(digits ? :dial_to_digital : :dial_to_words), time:, text:, conventions:)
+        end
+
+        def verdict(read, fits, text)
+          return AnswerReader.blank?(text) ? :blank : :unreadable if Marked::SILENT.include?(read.verdict)
+          return read.verdict unless read.read_right?
+
+          fits ? :right : :right_time_only
+        end
+
+        def judged(task, read, verdict)
+          Marked.new(task:, time: read.time, verdict:, misreadings: read.misreadings, slips: read.slips, read_as: read.read_as,
+                     read_short: read.read_short)
+        end
+      end
+    end
+  end
+end

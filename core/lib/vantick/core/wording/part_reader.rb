@@ -1,0 +1,79 @@
+# frozen_string_literal: true
+
+module Vantick
+  module Core
+    # Reads an answer that is a part of a time: an hour, minutes with past or to, a length in minutes,
+    # a half of the day.
+    module PartReader
+      # One way to take an answer.
+      # @!attribute value [Integer, Counted, Symbol]
+      # @!attribute slips [Array<Symbol>] some of {Given::SLIPS}
+      Part = Struct.new(:value, :slips, keyword_init: true)
+
+      HALVES = DataFile.load("words")[:day_halves]
+      DAY_HALVES = HALVES.flat_map { |half, forms| forms.map { |form| [form.delete("."), half] } }.to_h.freeze
+      HOUR = [%i[number], %i[number oclock]].freeze
+      LENGTH = [%i[number], %i[number minutes]].freeze
+      COUNTS = { quarter: Saying::QUARTER, half: Saying::HALF }.freeze
+      SIDES = { quarter: %i[past to], half: %i[past] }.freeze
+      LONGEST = AnswerReader::LONGEST
+
+      class << self
+        # @param half [Symbol] one of {DayTime::HALVES}
+        # @return [String] such as "a.m."
+        def day_half_name(half) = HALVES.fetch(half).first
+
+        # @param count [Integer]
+        # @return [String] a length, such as "45 minutes"
+        def minutes(count) = "#{count} #{Phrase::WORDS[count == 1 ? :minute : :minutes]}"
+
+        # @param text [String] the answer exactly as given
+        # @param notation [Symbol] `:hour`, `:count`, `:length` or `:day_half`
+        # @return [Array<Part>] every way to take it, those without a slip first; none where it means nothing
+        # @raise [AnswerTooLong]
+        def read(text, notation)
+          raise AnswerTooLong.new(text.length, LONGEST) if text.length > LONGEST
+
+          plain = AnswerReader.tidy(text)
+          return day_half(plain) if notation == :day_half
+
+          WrittenWords.in(plain).flat_map { |words| send(notation, words) }.uniq.sort_by { |part| part.slips.length }
+        end
+
+        private
+
+        def day_half(plain)
+          half = DAY_HALVES[plain.delete(".").squeeze(" ").sub(/\A12 ?(?=noon|midnight|midday)/, "")]
+          half ? [part(half, [])] : []
+        end
+
+        def hour(words) = HOUR.include?(kinds(words)) ? [part(words.first.value, words)] : []
+
+        def length(words) = LENGTH.include?(kinds(words)) ? [part(words.first.value, words)] : []
+
+        def count(words)
+          kinds = kinds(words)
+          return [part(Counted.new(0, :oclock), words)] if kinds == %i[oclock]
+
+          count = COUNTS.fetch(kinds.first) { words.first.value if kinds.first == :number }
+          sides = sides(kinds.drop(1) - [:minutes], kinds.first)
+          count && (0..59).cover?(count) ? sides.map { |side, slips| part(Counted.new(count, side), words, slips) } : []
+        end
+
+        # A bare number is minutes past; a bare quarter may be either.
+        def sides(rest, first)
+          return [[rest.first, []]] if [[:past], [:to]].include?(rest)
+          return [] if rest.any?
+
+          first == :number ? [[:past, []]] : SIDES.fetch(first, []).map { |side| [side, [:no_side]] }
+        end
+
+        def kinds(words) = words.map(&:kind)
+
+        def part(value, words, slips = [])
+          Part.new(value:, slips: (words.any?(&:misspelled) ? [:spelling] : []) + slips).freeze
+        end
+      end
+    end
+  end
+end

@@ -1,0 +1,55 @@
+# frozen_string_literal: true
+
+RSpec.describe Vantick::Core::Mistakes do
+  def mark(mistake, text, said: mistake.said.words)
+    Vantick::Core::Marker.mark(task: task(:spot_mistake), time: mistake.time, said:, text:)
+  end
+
+  Vantick::Core::Step.reading.each do |one|
+    it "are wrong in one way alone on #{one.id}, at times of the step, in hours of their own" do
+      chosen = described_class.choose(step: one, count: 5, seed: 3)
+      expect(one.pool).to include(*chosen.map(&:time))
+      expect(chosen.map { |mistake| mistake.time.hour }.uniq.length).to eq(5)
+      chosen.each do |mistake|
+        found = Vantick::Core::Marker.mark(task: task(:dial_to_words), time: mistake.time, text: mistake.said.words)
+        expect([found.verdict, *found.misreadings]).to eq([:misread, mistake.misreading.id])
+      end
+    end
+  end
+
+  it "takes a class's own misreadings in turn" do
+    own = [misreading(:to_with_passed_hour), misreading(:counts_wrong_way)]
+    chosen = described_class.choose(step: step(:fives), count: 4, seed: 1, misreadings: own)
+    expect(chosen.map(&:misreading).tally.values).to eq([2, 2])
+    expect(chosen).to eq(described_class.choose(step: step(:fives), count: 4, seed: 1, misreadings: own))
+  end
+
+  it "says when a step has fewer" do
+    expect { described_class.choose(step: step(:half_past), count: 40, misreadings: [misreading(:next_hour_early)]) }
+      .to raise_error(Vantick::Core::InvalidCount, /no 40 mistakes/)
+  end
+
+  describe "what a child says of them" do
+    let(:mistake) do
+      described_class::Mistake.new(time: time("7:45"), said: Vantick::Core::Saying.new(15, :to, 7),
+                                   misreading: misreading(:to_with_passed_hour))
+    end
+
+    { "to_with_passed_hour; quarter to eight" => [:right], "7:45; hour passed, with to" => [:right],
+      "quarter to eight" => [:right_time_only],
+      "sides_swapped; quarter to eight" => [:right_time_only],
+      "to_with_passed_hour; quarter to seven" => %i[misread to_with_passed_hour],
+      "to_with_passed_hour" => [:unreadable], "" => [:blank] }.each do |text, verdict|
+      it "judges #{text.inspect}: #{verdict.join(' ')}" do
+        expect(mark(mistake, text).then { |marked| [marked.verdict, *marked.misreadings] }).to eq(verdict)
+      end
+    end
+
+    it "refuses what is no mistake, or none that is known" do
+      ["quarter to eight", "ten past two", "", "?"].each do |said|
+        expect { mark(mistake, "7:45", said:) }.to raise_error(Vantick::Core::InvalidSaid, /is no mistake at 7:45/)
+      end
+      expect { mark(mistake, "7" * 1000) }.to raise_error(Vantick::Core::AnswerTooLong)
+    end
+  end
+end
