@@ -22,7 +22,7 @@ module Vantick
       # @param task [Task]
       def initialize(pool, task)
         @task = task
-        @misreadings = Misreading.for(task).select { |misreading| pool.any? { |time| chance?(misreading, time) } }.freeze
+        @misreadings = Misreading.for(task).select { |misreading| pool.any? { |time| misreading.chance?(time, task) } }.freeze
         @pairs = [nil, *misreadings].combination(2).each_with_index.to_h.freeze
         sort_into_kinds(pool)
         @pairs_possible = @kinds.flatten.uniq.length
@@ -59,12 +59,10 @@ module Vantick
       # @param times [Array<DialTime>]
       # @return [Hash{Symbol => Integer}] by misreading, the times at which it would show
       def chances(times)
-        misreadings.to_h { |misreading| [misreading.id, times.count { |time| chance?(misreading, time) }] }
+        misreadings.to_h { |misreading| [misreading.id, times.count { |time| misreading.chance?(time, @task) }] }
       end
 
       private
-
-      def chance?(misreading, time) = Predictions.of(@task).wrong_answers(misreading, time).any?
 
       # The kind of a time stands at its index: it is looked up by the thousand.
       def sort_into_kinds(pool)

@@ -12,6 +12,8 @@ module Vantick
       # From which probability a state is told (judgement).
       LIKELY = 0.75
       POSSIBLE = 0.40
+      # From which a child is called secure: more, as nobody looks again at one who is (judgement).
+      SECURE_FROM = 0.92
       # Days after which an answer has half its weight (judgement).
       HALF_WEIGHT_DAYS = 21
 
@@ -33,7 +35,7 @@ module Vantick
       # @return [String] "likely", "possible", "secure" or "not enough to say"
       def verdict
         return "not enough to say" if @weighed.empty?
-        return "secure" if top == State::SECURE && states[top] >= LIKELY
+        return "secure" if top == State::SECURE && states[top] >= SECURE_FROM
         return "not enough to say" if top.misreadings.empty? || states[top] < POSSIBLE
 
         states[top] >= LIKELY ? "likely" : "possible"
@@ -85,7 +87,10 @@ module Vantick
         normalised(logs.transform_values { |log| Math.exp(log - highest) })
       end
 
-      def normalised(shares) = shares.transform_values { |share| share / shares.values.sum }
+      def normalised(shares)
+        whole = shares.values.sum
+        shares.transform_values { |share| share / whole }
+      end
     end
   end
 end

@@ -61,7 +61,7 @@ module Vantick
       end
 
       # @return [Boolean] whether an answer at this time could show it
-      def chance?(time, task) = wrong_answers(time, task).any?
+      def chance?(time, task) = Predictions.of(task).wrong_answers(self, time).any?
 
       private
 

@@ -1,0 +1,48 @@
+# frozen_string_literal: true
+
+# Each measure is a ratio of two things taken in one run, so that it means the same on any machine.
+module Bench
+  include Vantick::Core
+
+  DIGITS = Task.find(:dial_to_digital)
+  WORDS = Task.find(:dial_to_words)
+  POOLS = %i[minutes fives quarters].product([DIGITS, WORDS]).map { |id, task| [Step.find(id), task] }.freeze
+  CARELESS = 0.05
+
+  # What was found: the ratio, and shares by name that explain it.
+  Taken = Struct.new(:ratio, :details)
+
+  # One measure: what is taken from a seed, and where its ratio should lie.
+  Measure = Struct.new(:name, :about, :wanted, :block) do
+    def self.heading(seed) = "measure (seed #{seed})         ratio   wanted"
+
+    def take(seed) = block.call(seed).then { |found| found.is_a?(Taken) ? found : Taken.new(found, {}) }
+
+    def facts(taken, seed)
+      { measure: name, about:, seed:, ratio: taken.ratio.round(3), wanted:, details: taken.details.transform_values do |value|
+        value.round(4)
+      end }
+    end
+
+    def table(taken)
+      details = taken.details.map { |key, value| format("  %<key>-44s %<value>.3f", key:, value:) }
+      [format("%<name>-26s %<ratio>9.3f   %<wanted>s  (%<about>s)", name:, ratio: taken.ratio, wanted:, about:), *details].join("\n")
+    end
+  end
+
+  MEASURES = {} # rubocop:disable Style/MutableConstant -- each file of measures adds its own
+
+  module_function
+
+  def measure(name, about, wanted, &block) = MEASURES[name] = Measure.new(name, about, wanted, block)
+
+  # Every misreading of a step and task in turn, and a child without one.
+  def truths(step, task) = [[], *Telling.for(step, task).misreadings.zip]
+
+  def answered(child, task, times)
+    times.map { |time| Marker.mark(task:, time:, text: child.answer(time, task)) }
+  end
+
+  # The quickest of a few runs: what else the machine does only ever adds to a time.
+  def quickest(rounds = 5, &) = Array.new(rounds) { Benchmark.realtime(&) }.min
+end
