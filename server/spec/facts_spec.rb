@@ -32,6 +32,36 @@ RSpec.describe Vantick::Server::Api::Facts do
     expect(get("/api/dial?conventions=#{'x' * 301}")).to be_refused(400).at("conventions")
   end
 
+  it "gives each time's steps with what lights up, and what someone elsewhere may say" do
+    row = get("/api/dial?conventions=landmarks").body["times"][465]
+    expect(row["at_home"]).to include("quarter of eight")
+    expect(row["steps"].first).to eq("part" => "hour", "sentence" => "The short hand has passed the 7 and is on its way to the 8.",
+                                     "lights" => [{ "kind" => "hand", "hand" => "hour" }, { "kind" => "gap", "from" => 7, "to" => 8 }])
+    expect(schema_errors("/api/dial?conventions=landmarks,minutes_first,sixty_minus,plain")).to be_nil
+  end
+
+  it "gives the 1,440 times of a day" do
+    rows = get("/api/day").body["times"]
+    expect(rows.map { |row| row["time"] }).to eq(Vantick::Core::DayTime.all.map(&:to_s))
+    expect(rows[720]).to include("words" => "noon", "clock_shows" => "12:00 p.m.")
+    expect(schema_errors("/api/day?conventions=point")).to be_nil
+  end
+
+  it "says what is wrong with a drawn clock, and what it invites" do
+    found = get("/api/drawing?hour_hand_degrees=210&minute_hand_degrees=270").body
+    expect(found).to include("time" => "6:45", "verdict" => "readable")
+    expect(get("/api/drawing?hour_hand_degrees=238&minute_hand_degrees=180").body)
+      .to include("verdict" => "misleading", "invites" => %w[next_hour_early hands_swapped])
+    expect(get("/api/drawing?hour_hand_degrees=x&minute_hand_degrees=1")).to be_refused(400).at("hour_hand_degrees")
+    expect(get("/api/drawing?hour_hand_degrees=361&minute_hand_degrees=1")).to be_refused(400).at("hour_hand_degrees")
+  end
+
+  it "chooses times for a step without a class" do
+    found = get("/api/times?step=fives&task=dial_to_words&count=5&seed=2").body["times"]
+    expect(found.length).to eq(5)
+    expect(get("/api/times?step=fives&task=dial_to_words&count=0&seed=2")).to be_refused(422).at("count")
+  end
+
   it "sends the table once to those who hold it" do
     first = get("/api/dial")
     again = get("/api/dial", "HTTP_IF_NONE_MATCH" => first.headers["etag"])

@@ -21,6 +21,10 @@ module ApiHelpers
     told(app.post(path, "CONTENT_TYPE" => type, input: body.is_a?(String) ? body : JSON.generate(body)))
   end
 
+  def put(path, body) = told(app.put(path, "CONTENT_TYPE" => "application/json", input: JSON.generate(body)))
+
+  def delete(path) = told(app.delete(path))
+
   # A response's status, headers and body, the body read as JSON.
   Told = Struct.new(:status, :headers, :body)
 

@@ -46,10 +46,20 @@ RSpec.describe Vantick::Core::TalkThrough do
         expect(Vantick::Core::TalkStep::LIGHTS).to include(*step.lights.map { |light| light[:kind] })
       end
     end
-    sweep = [{ kind: :sweep, from: 60, to: 50 }, { kind: :hand, hand: :minute }]
+    sweep = [{ kind: :sweep, from: 60, to: 50, counts: [[55, 5], [50, 10]] }, { kind: :hand, hand: :minute }]
     expect(steps("4:49")[1].to_h).to include(part: :minutes, lights: sweep)
-    expect(steps("4:49")[2].lights).to eq([{ kind: :ticks, from: 50, to: 49 }])
+    expect(steps("4:49")[2].lights).to eq([{ kind: :ticks, from: 50, to: 49, counts: [[49, 11]] }])
     expect(steps("12:20").first.lights).to include({ kind: :gap, from: 12, to: 1 })
+  end
+
+  it "says at each place it lights up the numbers of its sentence" do
+    all_times.each do |shown|
+      described_class.steps(shown).each do |step|
+        counts = step.lights.filter_map { |light| light[:counts] }.flatten(1)
+        expect(counts.map(&:last)).to eq(step.sentence[/: (.*)/, 1].scan(/\d+/).map(&:to_i)) if counts.any?
+        expect(counts.map { |place, said| [said, 60 - said].include?(place) }).to all(be(true))
+      end
+    end
   end
 
   # Common practice, no source: 4:49 is counted back from the twelve by fives, then ones; counting from

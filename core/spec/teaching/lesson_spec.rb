@@ -48,6 +48,12 @@ RSpec.describe Vantick::Core::Lesson do
       .to raise_error(Vantick::Core::TimeTwice, "9:20 is in this lesson already: take another time.")
   end
 
+  it "chooses for the places left open among those kept" do
+    found = lesson(:fives, 40, kept: { exit: [nil, time("9:20"), nil, time("4:45")] }).stages.last.items.map(&:time)
+    expect(found.values_at(1, 3)).to eq([time("9:20"), time("4:45")])
+    expect(found.compact.uniq.length).to eq(6)
+  end
+
   it "asks halves of the day of its own times, and dials of the times that go before" do
     plan = described_class.new(step: step(:day_halves), task: task(:day_half), minutes: 40)
     asked = plan.stages.to_h { |stage| [stage.id, stage.items.filter_map(&:task).map(&:id).uniq] }

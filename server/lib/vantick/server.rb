@@ -36,6 +36,7 @@ module Vantick
         use Api::WithStore, store
         use Api::Classes
         use Api::Checks
+        use Api::Lessons
         run Api::Answers
       end
     end

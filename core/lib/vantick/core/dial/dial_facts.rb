@@ -11,7 +11,9 @@ module Vantick
         { time: time.digital, hour_hand_degrees: time.hour_hand_degrees, minute_hand_degrees: time.minute_hand_degrees,
           hour_passed: time.hour_passed, hour_ahead: time.hour_ahead, side: time.side,
           minutes_past: time.minutes_past, minutes_to: time.minutes_to,
-          digital: time.digital(conventions.sign), usual: Phrase.usual(time, conventions), words: Phrase.all(time, conventions) }
+          digital: time.digital(conventions.sign), usual: Phrase.usual(time, conventions),
+          words: Phrase.all(time, conventions), at_home: Phrase.elsewhere(time, conventions),
+          steps: TalkThrough.steps(time, conventions).map(&:to_h) }
       end
     end
   end

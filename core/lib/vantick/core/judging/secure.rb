@@ -28,6 +28,13 @@ module Vantick
           share >= NEARLY_SHARE ? :nearly : :learning
         end
 
+        # @param answers [Array<Given>] on one step, oldest first
+        # @return [Boolean] whether fewer are right than secure asks for, or they are likely misread the same way
+        def stumbles?(answers)
+          telling = answers.reject { |answer| answer.marked.verdict == :blank }
+          telling.any? && (share_right(telling) < SECURE_SHARE || misread?(telling))
+        end
+
         private
 
         def share_right(answers)

@@ -27,8 +27,7 @@ module Vantick
 
         def right(task, time, given, conventions)
           verdict = right_verdict(task, time, given)
-          Marked.new(task:, time:, verdict:, **readings([given], conventions), slips: given.slips,
-                     accepted: verdict != :right_other_words || conventions.other_words == :other_words_accepted)
+          Marked.new(task:, time:, verdict:, **readings([given], conventions), slips: given.slips, accepted: conventions.accepts?(verdict))
         end
 
         # Right is the notation and the count that the task asks for: "fifteen to eight" is right for

@@ -74,7 +74,7 @@ module Vantick
       def ones(from, words)
         return [] if @time.ticks.zero?
 
-        [step(words, { kind: :ticks, from:, to: @minute }, ones: list(from + 1, @minute, 1))]
+        [step(words, ticks(from), ones: list(from + 1, @minute, 1))]
       end
 
       def counted_back(by:)
@@ -96,13 +96,22 @@ module Vantick
       def back_by_ones(whole, count)
         return [] if whole == count
 
-        light = { kind: :ticks, from: 60 - whole, to: @minute }
-        [step(whole.zero? ? :back_ticks_alone : :back_ticks, light, ones: list(whole + 1, count, 1))]
+        [step(whole.zero? ? :back_ticks_alone : :back_ticks, ticks(60 - whole), ones: list(whole + 1, count, 1))]
       end
 
       def sixty_minus = step(:sixty_minus, { kind: :side, side: :to }, minute: @minute, count: @time.minutes_to)
 
-      def sweep(from, to) = { kind: :sweep, from:, to: }
+      def sweep(from, to) = { kind: :sweep, from:, to:, counts: counts(from, to, 5) }
+
+      def ticks(from) = { kind: :ticks, from:, to: @minute, counts: counts(from, @minute, 1) }
+
+      # Each place reached, and the number said there: what has passed since the twelve or, counted back, what
+      # is left to it.
+      def counts(from, to, by)
+        return (from + by).step(to, by).map { |place| [place, place] } if to > from
+
+        (from - by).step(to, -by).map { |place| [place, 60 - place] }
+      end
 
       def list(from, to, by) = from.step(to, by).to_a.join(", ")
 

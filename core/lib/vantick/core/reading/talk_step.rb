@@ -14,7 +14,8 @@ module Vantick
       attr_reader :part
       # @return [String]
       attr_reader :sentence
-      # @return [Array<Hash>] each with a `kind` of {LIGHTS}; minutes are places on the dial, 0..60
+      # @return [Array<Hash>] each with a `kind` of {LIGHTS}; minutes are places on the dial, 0..60. A sweep and
+      #   ticks also have `counts`: pairs of a place and the number said there
       attr_reader :lights
 
       def initialize(part, sentence, *lights)

@@ -18,14 +18,6 @@ module Vantick
           [*parts.flatten, say(time, conventions)]
         end
 
-        # @param time [DialTime]
-        # @param conventions [Conventions]
-        # @return [Hash{Symbol => String}] what is said of the hour, and what of the minutes
-        def sentences(time, conventions = Conventions.default)
-          by_part = steps(time, conventions).group_by(&:part)
-          %i[hour minutes].to_h { |part| [part, by_part.fetch(part).map(&:sentence).join(" ")] }
-        end
-
         private
 
         def hour(time)

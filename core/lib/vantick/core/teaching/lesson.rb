@@ -36,13 +36,14 @@ module Vantick
       # @param seed [Integer]
       # @param avoid [Array<DialTime, DayTime>] times not to choose
       # @param stage_minutes [Hash{Symbol => Integer}] minutes of each stage where they are not the usual ones
-      # @param kept [Hash{Symbol => Array<DialTime, DayTime>}] by stage, times to take first, in this order
+      # @param kept [Hash{Symbol => Array<DialTime, DayTime, nil>}] by stage, times that stand where they stand;
+      #   nil is a place to choose for
       # @raise [InvalidCount] where the minutes are not a lesson's, or do not fill it
       # @raise [TimeTwice] where a time is kept twice
       def initialize(step:, task:, minutes:, earlier: [], pacing: Pacing.new, seed: 0, avoid: [], stage_minutes: {}, kept: {})
         @pacing = pacing
         @kept = kept
-        @supply = LessonTimes.new(step:, task:, earlier:, seed:, used: avoid | unique(kept.values.flatten))
+        @supply = LessonTimes.new(step:, task:, earlier:, seed:, used: avoid | unique(kept.values.flatten.compact))
         lengths = StageMinutes.of(minutes, stage_minutes)
         made = CHOSEN.to_h { |id| [id, stage(StageMinutes::STAGES.fetch(id), lengths.fetch(id))] }
         @stages = lengths.keys.map { |id| made.fetch(id) }.freeze
@@ -83,9 +84,10 @@ module Vantick
 
       def taken(row, wanted)
         kept = @kept.fetch(row[:id].to_sym, [])
-        chosen = @supply.take(wanted - kept.length, earlier: row[:earlier], thorough: row[:thorough])
-        found = kept.first(wanted) + chosen
-        [found, kept.drop(wanted).freeze, wanted - found.length]
+        standing = kept.first(wanted)
+        chosen = @supply.take(wanted - standing.compact.length, earlier: row[:earlier], thorough: row[:thorough]).dup
+        found = Array.new(wanted) { |place| standing[place] || chosen.shift }.compact
+        [found, kept.drop(wanted).compact.freeze, wanted - found.length]
       end
 
       # An item that has no time left for it falls away.

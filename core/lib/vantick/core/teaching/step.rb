@@ -10,15 +10,16 @@ module Vantick
       attr_reader :name
       # @return [Array<DialTime>] its times in order; empty where the step has none
       attr_reader :pool
-      # @return [Array<String>] its words, questions to talk about, and the published standards it serves
-      attr_reader :words, :questions, :standards
+      # @return [Array<String>] its words, questions to talk about, ways to begin a lesson, and the published
+      #   standards it serves
+      attr_reader :words, :questions, :openings, :standards
 
       # @return [Array<Task>] those that its times can be asked with
       attr_reader :tasks
 
       # @return [Array<Step>] the ladder, in order
       # @raise [InvalidData] where a step builds on one that does not come before it
-      def self.all = @all ||= climb(DataFile.entries("ladder", required: %i[id name words questions standards])).freeze
+      def self.all = @all ||= climb(DataFile.entries("ladder", required: %i[id name words questions openings standards])).freeze
 
       def self.climb(entries)
         entries.each_with_object([]) do |entry, ladder|
@@ -61,12 +62,15 @@ module Vantick
         @pool = times(entry[:minutes]).freeze
         @tasks = named(entry[:tasks]).freeze
         @builds_on = entry[:builds_on].map(&:to_sym).freeze
-        @words, @questions, @standards = entry.values_at(:words, :questions, :standards)
+        @words, @questions, @openings, @standards = entry.values_at(:words, :questions, :openings, :standards)
         freeze
       end
 
       # @return [Array<Step>] the steps it rests on
       def builds_on = Step.all.select { |step| @builds_on.include?(step.id) }
+
+      # @return [Array<Step>] the steps it rests on, and those that these rest on, in the order of the ladder
+      def foundations = Step.all & builds_on.flat_map { |step| [step, *step.foundations] }
 
       # @param task [Task]
       # @return [Array<DialTime, DayTime>] what it can be asked with here: times of the day come twice a dial time

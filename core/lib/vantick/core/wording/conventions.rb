@@ -4,9 +4,9 @@ module Vantick
   module Core
     # How a class says, writes and counts: one choice for each convention of conventions.yml.
     class Conventions
-      TABLE = DataFile.entries("conventions", required: %i[id name choices]).to_h do |entry|
-        [entry[:id].to_sym, entry[:choices].map(&:to_sym).freeze]
-      end.freeze
+      # Each with its name, why it differs, and its choices with a text for each.
+      ENTRIES = DataFile.entries("conventions", required: %i[id name why choices])
+      TABLE = ENTRIES.to_h { |entry| [entry[:id].to_sym, entry[:choices].map { |choice| choice[:id].to_sym }.freeze] }.freeze
       SEPARATORS = { colon: ":", point: "." }.freeze
 
       TABLE.each_key { |id| define_method(id) { @choices.fetch(id) } }
@@ -50,6 +50,15 @@ module Vantick
 
       # @return [String] the word for `:past` or `:to`
       def word(side) = (side == :past ? past_word : to_word).to_s
+
+      # @param verdict [Symbol] one of {Marked::VERDICTS}
+      # @return [Boolean] whether an answer that is right in this way counts as right in the class
+      def accepts?(verdict) = verdict != :right_other_words || other_words == :other_words_accepted
+
+      # @param choices [Hash{Symbol => Symbol, String}]
+      # @return [Conventions] these changed, all others as they are
+      # @raise [UnknownName]
+      def with(**choices) = Conventions.new(**to_h, **choices.transform_keys(&:to_sym))
 
       # @return [Hash{Symbol => Symbol}]
       def to_h = @choices

@@ -20,6 +20,17 @@ module Vantick
           (said.flat_map { |saying| forms(saying, conventions) } + spoken_digits(time) + names(time)).uniq
         end
 
+        # @param time [DialTime]
+        # @param conventions [Conventions]
+        # @return [Array<String>] what someone elsewhere may say, in words that this class does not use
+        def elsewhere(time, conventions = Conventions.default)
+          saying = Saying.usual(time)
+          return [] if saying.side == :oclock
+
+          words = Conventions::TABLE.fetch(:"#{saying.side}_word") - [conventions.word(saying.side).to_sym]
+          words.map { |word| words(saying, conventions.with("#{saying.side}_word": word)) }
+        end
+
         # @param saying [Saying]
         # @param conventions [Conventions]
         # @return [String] with "minutes" where the count is no multiple of five

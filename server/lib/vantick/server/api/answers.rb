@@ -10,7 +10,8 @@ module Vantick
           item = item_of(check)
           child_of(check)
           text = sent[:answer].scrub("\uFFFD").tr("\u0000", "\uFFFD")
-          marked = Core::Marker.mark(task: Core::Task.find(check[:task]), time: Core::DialTime.parse(item[:time]), text:)
+          marked = Core::Marker.mark(task: Core::Task.find(check[:task]), time: Core::DialTime.parse(item[:time]), text:,
+                                     conventions: store.classes.conventions(check[:class_id]))
           given = { uuid: sent[:id], item_id: item[:id], child_id: sent[:child_id], answer: text }
           answer, new = store.answers.add(given, marked, answered_at: now)
           answer_json(answer, code: new ? 201 : 200)

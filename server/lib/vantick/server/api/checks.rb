@@ -21,17 +21,17 @@ module Vantick
           class_id = input[:class_id]
           choice = choose(class_id, sent)
           check = store.checks.add(class_id:, step: sent[:step], task: sent[:task], times: choice.times.map(&:to_s), made_at: now)
-          answer_json(View.check(check, store.classes.children(class_id), []), code: 201)
+          answer_json(View.check(check, store.classes.find(class_id), []), code: 201)
         end
 
         get "/api/checks/:check_id" do
           check = store.checks.find(input[:check_id])
-          answer_json(View.check(check, store.classes.children(check[:class_id]), standing(check)))
+          answer_json(View.check(check, store.classes.find(check[:class_id]), standing(check)))
         end
 
         get "/api/checks/:check_id/findings" do
           check = store.checks.find(input[:check_id])
-          answer_json(View.findings(check, store.classes.children(check[:class_id]), standing(check)))
+          answer_json(View.findings(check, store.classes.find(check[:class_id]), standing(check)))
         end
 
         private

@@ -15,6 +15,18 @@ module Vantick
           answer_json(store.classes.add(name:, school: tidy(sent.fetch(:school, "")), names:, made_at: now), code: 201)
         end
 
+        put "/api/classes/:class_id/conventions" do
+          store.classes.find(input[:class_id])
+          conventions = Core::Conventions.new(**sent[:conventions].transform_keys(&:to_sym))
+          answer_json(store.classes.change(input[:class_id], conventions: conventions.to_h))
+        end
+
+        put "/api/classes/:class_id/day" do
+          store.classes.find(input[:class_id])
+          day = sent[:day].map { |event| event.transform_keys(&:to_sym) }
+          answer_json(store.classes.change(input[:class_id], day: Core::DayFacts.day(day)))
+        end
+
         private
 
         def tidy(text) = text.scrub("").gsub(/[[:space:][:cntrl:]]+/, " ").strip

@@ -5,31 +5,28 @@ require "digest"
 module Vantick
   module Server
     module Api
-      # What core knows by itself: the table of 720 times, and the catalogue of steps and misreadings.
+      # What core knows by itself: the tables of times, the catalogue, and what it says of a drawn clock.
       class Facts < Base
-        # @param conventions [Core::Conventions]
-        # @return [String] the table of 720 as JSON
-        def self.dial(conventions)
-          JSON.generate(times: Core::DialTime.all.map do |time|
-            { **Core::DialFacts.of(time, conventions), sentences: Core::TalkThrough.sentences(time, conventions) }
-          end)
+        get("/api/health") { answer_json({ status: "ok", version: Core::VERSION }) }
+        get("/api/dial") { unchanging(Tables::DIAL.for(conventions)) }
+        get("/api/day") { unchanging(Tables::DAY.for(conventions)) }
+        get("/api/catalogue") { unchanging(Catalogue::TEXT) }
+
+        get "/api/drawing" do
+          check = Core::DrawingCheck.new(Core::Hands.new(input[:hour_hand_degrees], input[:minute_hand_degrees]))
+          answer_json({ time: check.time.to_s, verdict: check.verdict, offset_degrees: check.offset_degrees.round(2),
+                        reason: check.reason, invites: check.invites })
         end
 
-        # Made once: they change only with a release.
-        DIAL = dial(Core::Conventions.default).freeze
-        CATALOGUE = JSON.generate(
-          most_items: Checks::MOST_ITEMS,
-          steps: Core::Step.reading.map { |step| { id: step.id, name: step.name, times: step.pool.length } },
-          tasks: Core::Task.with_dial.map { |task| { id: task.id, name: task.name, notation: task.notation } },
-          misreadings: Core::Misreading.all.map { |misreading| { id: misreading.id, **misreading.texts } },
-          lenses: Core::DataFile.entries("lenses", required: %i[id name shows])
-        ).freeze
-
-        get("/api/health") { answer_json({ status: "ok", version: Core::VERSION }) }
-        get("/api/dial") { unchanging(input[:conventions] ? Facts.dial(Core::Conventions.parse(input[:conventions])) : DIAL) }
-        get("/api/catalogue") { unchanging(CATALOGUE) }
+        get "/api/times" do
+          step = Core::Step.find(input[:step])
+          task = Core::Task.find(input[:task])
+          answer_json(View.choice(Core::Chooser.choose(step:, task:, count: input[:count], seed: input[:seed])))
+        end
 
         private
+
+        def conventions = input[:conventions] ? Core::Conventions.parse(input[:conventions]) : Core::Conventions.default
 
         def unchanging(json)
           cache_control :no_cache

@@ -24,16 +24,17 @@ module Vantick
               unreadable: given.count { |answer| answer[:verdict] == "unreadable" } }
           end
 
-          def check(check, children, answers)
+          def check(check, school_class, answers)
             task = Core::Task.find(check[:task])
             times = check[:items].map { |item| time(item) }
             chosen = Core::Choice.new(Core::Telling.for(Core::Step.find(check[:step]), task), times)
-            { **check.slice(*SUMMARY), children: children.map { |child| child.slice(:id, :name) }, answers:, choice: choice(chosen),
-              items: check[:items].map { |item| { **item, right: task.right_answer(time(item)).to_s } } }
+            { **check.slice(*SUMMARY), children: school_class[:children], answers:, choice: choice(chosen),
+              items: check[:items].map { |item| { **item, right: task.write(task.right_answer(time(item)), conventions(school_class)) } } }
           end
 
-          def findings(check, children, answers)
-            by_child = marked_by_child(check, children, answers)
+          def findings(check, school_class, answers)
+            children = school_class[:children]
+            by_child = marked_by_child(check, school_class, answers)
             evidence = Core::ClassEvidence.new(by_child)
             { check_id: check[:id], shared: evidence.shared.map { |shared| shared(shared) },
               children: children.map { |child| child_findings(child, by_child.fetch(child[:id]), evidence.by_child.fetch(child[:id])) } }
@@ -43,17 +44,16 @@ module Vantick
 
           def time(item) = Core::DialTime.parse(item[:time])
 
-          def marked_by_child(check, children, answers)
+          def conventions(school_class) = Core::Conventions.new(**school_class[:conventions])
+
+          def marked_by_child(check, school_class, answers)
             task = Core::Task.find(check[:task])
+            conventions = conventions(school_class)
             times = check[:items].to_h { |item| [item[:id], time(item)] }
             given = answers.group_by { |answer| answer[:child_id] }
-            children.to_h do |child|
-              [child[:id], given.fetch(child[:id], []).map { |answer| marked(answer, task, times.fetch(answer[:item_id])) }]
+            school_class[:children].to_h do |child|
+              [child[:id], given.fetch(child[:id], []).map { |answer| Marks.of(answer, task, times.fetch(answer[:item_id]), conventions) }]
             end
-          end
-
-          def marked(answer, task, time)
-            Core::Marked.new(task:, time:, verdict: answer[:verdict].to_sym, misreadings: answer[:misreadings].map(&:to_sym))
           end
 
           def child_findings(child, marked, evidence)

@@ -39,6 +39,16 @@ module Vantick
           found.group_by { |row| row[:check_id] }.transform_values { |group| group.map { |row| described(row) } }
         end
 
+        # @param class_id [Integer]
+        # @return [Array<Hash>] all answers that stand, oldest first, each with what was asked
+        def of_class(class_id)
+          corrected = @db[:answers].exclude(corrects_id: nil).select(:corrects_id)
+          rows = @db[:answers].join(:items, id: :item_id).join(:checks, id: Sequel[:items][:check_id])
+          rows.where(class_id:).exclude(Sequel[:answers][:id] => corrected).order(Sequel[:answers][:id])
+              .select(:child_id, :verdict, :misreadings, :answered_at, :step, :task, :time).all
+              .map { |row| { **row, misreadings: row[:misreadings].split } }
+        end
+
         private
 
         def judgement(marked)

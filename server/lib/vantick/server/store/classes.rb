@@ -42,10 +42,26 @@ module Vantick
           end
         end
 
+        # @param id [Integer]
+        # @param changes [Hash] `conventions` and `day`, as plain data
+        # @return [Hash] the class as it is now
+        # @raise [Missing]
+        def change(id, **changes)
+          @db[:classes].where(id:).update(changes.transform_values { |value| JSON.generate(value) })
+          find(id)
+        end
+
+        # @param id [Integer]
+        # @return [Core::Conventions]
+        # @raise [Missing]
+        def conventions(id) = Core::Conventions.new(**find(id)[:conventions])
+
         private
 
         def described(row, children)
+          kept = JSON.parse(row[:conventions], symbolize_names: true)
           { id: row[:id], name: row[:name], school: row[:school], made_up: row[:made_up] == 1,
+            conventions: Core::Conventions.new(**kept).to_h, day: JSON.parse(row[:day], symbolize_names: true),
             children: children.map { |child| child.slice(:id, :name) } }
         end
       end

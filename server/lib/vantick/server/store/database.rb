@@ -45,6 +45,9 @@ module Vantick
         # @return [Checks]
         def checks = Checks.new(db)
 
+        # @return [Lessons]
+        def lessons = Lessons.new(db)
+
         # @return [Answers]
         def answers = Answers.new(db)
 

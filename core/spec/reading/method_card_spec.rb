@@ -1,0 +1,32 @@
+# frozen_string_literal: true
+
+RSpec.describe Vantick::Core::MethodCard do
+  def lines(id, names = "")
+    step = Vantick::Core::Step.all.find { |one| one.id == id }
+    described_class.lines(step, Vantick::Core::Conventions.parse(names))
+  end
+
+  it "has a few short lines for every step, in every method" do
+    table = Vantick::Core::Conventions::TABLE
+    methods = %i[order counting counting_to].map { |id| table.fetch(id) }.reduce(&:product).map { |choices| choices.flatten.join(",") }
+    methods.product(Vantick::Core::Step.all.map(&:id)) do |names, id|
+      expect(lines(id, names).length).to be_between(1, 8)
+      expect(lines(id, names).map(&:length).max).to be <= 60
+      expect(lines(id, names).uniq).to eq(lines(id, names))
+    end
+  end
+
+  it "speaks of no small marks, no halves and no next hour where a step has none" do
+    expect(lines(:fives_past).join).not_to match(/small marks|Which half|comes next/)
+    expect(lines(:quarters)).to include("Is it on the 12, the 3, the 6 or the 9?", 'With "to", name the hour that comes next.')
+    expect(lines(:minutes_to)).to include("Left half: count back from the 12.", "Then the small marks, in ones.")
+    expect(lines(:minutes_to)).not_to include("Count from the 12 in fives.")
+  end
+
+  it "follows the class's method and words" do
+    found = lines(:minutes, "minutes_first,landmarks,sixty_minus,after,of")
+    expect(found.first).to eq("Long hand: where does it point?")
+    expect(found).to include("Start at 0, 15, 30 or 45. Go on in fives.", "Left half: take the minutes from 60.",
+                             'Which half is it in: "after" or "of"?')
+  end
+end

@@ -1,0 +1,38 @@
+# frozen_string_literal: true
+
+module Vantick
+  module Server
+    module Api
+      # Everything that has a name in core, with its wording; it changes only with a release.
+      module Catalogue
+        class << self
+          # @return [Hash]
+          def all
+            { most_items: Checks::MOST_ITEMS, steps:, ladder: Core::Step.all.map { |step| rung(step) },
+              tasks: Core::Task.with_dial.map { |task| { id: task.id, name: task.name, notation: task.notation } },
+              misreadings: Core::Misreading.all.map { |misreading| { id: misreading.id, **misreading.texts } },
+              lenses: Core::DataFile.entries("lenses", required: %i[id name shows]),
+              conventions: Core::Conventions::ENTRIES,
+              kinds: Core::Pacing::KINDS.values.map { |kind| { id: kind[:id], name: kind[:name], seconds: kind[:seconds] } },
+              lengths: { least: Core::Lesson::LENGTHS.min, most: Core::Lesson::LENGTHS.max } }
+          end
+
+          private
+
+          # Steps that a check can be made for.
+          def steps = Core::Step.reading.map { |step| { id: step.id, name: step.name, times: step.pool.length } }
+
+          def rung(step)
+            tasks = Plan.tasks(step)
+            { id: step.id, name: step.name, builds_on: step.builds_on.map(&:id), words: step.words, questions: step.questions,
+              openings: step.openings, standards: step.standards, example: step.pool[step.pool.length * 5 / 8]&.to_s,
+              tasks: tasks.map { |task| { id: task.id, name: task.name } },
+              misreadings: tasks.flat_map { |task| step.misreadings(task) }.uniq.map(&:id) }
+          end
+        end
+
+        TEXT = JSON.generate(all).freeze
+      end
+    end
+  end
+end

@@ -1,0 +1,101 @@
+# frozen_string_literal: true
+
+module Vantick
+  module Server
+    module Api
+      # Lessons of a class: planned, changed, copied, given.
+      class Lessons < Base
+        get "/api/classes/:class_id/ladder" do
+          answer_json(LadderView.ladder(standing(input[:class_id])))
+        end
+
+        get "/api/classes/:class_id/lessons" do
+          store.classes.find(input[:class_id])
+          rows = store.lessons.all(input[:class_id], limit: input.fetch(:limit, 30))
+          answer_json({ lessons: rows.map { |row| LessonView.summary(row) } })
+        end
+
+        post "/api/classes/:class_id/lessons" do
+          class_id = input[:class_id]
+          carried = carried(class_id)
+          settled = { **sent.except(:day), earlier: earlier(class_id, sent[:step]), kept: { recap: carried }, carried: }
+          plan = Plan.new(settled, conventions(class_id))
+          answer_json(LessonView.lesson(store.lessons.add(class_id:, day: sent[:day], plan: plan.settled, made_at: now), plan), code: 201)
+        end
+
+        get "/api/lessons/:lesson_id" do
+          row = store.lessons.find(input[:lesson_id])
+          answer_json(LessonView.lesson(row, Plan.new(row[:plan], conventions(row[:class_id]))))
+        end
+
+        put "/api/lessons/:lesson_id" do
+          row = store.lessons.find(input[:lesson_id])
+          same = row[:plan][:step].to_s == sent[:step]
+          earlier = same ? row[:plan][:earlier] : earlier(row[:class_id], sent[:step])
+          settled = JSON.parse(JSON.generate(sent.except(:day)), symbolize_names: true)
+          plan = Plan.new({ **settled, earlier:, carried: row[:plan].fetch(:carried, []) }, conventions(row[:class_id]))
+          answer_json(LessonView.lesson(store.lessons.change(row[:id], day: sent[:day], plan: plan.settled, changed_at: now), plan))
+        end
+
+        delete "/api/lessons/:lesson_id" do
+          store.lessons.remove(input[:lesson_id])
+          status 204
+        end
+
+        # What was settled stays, pinned times too; all others are chosen anew.
+        post "/api/lessons/:lesson_id/copies" do
+          row = store.lessons.find(input[:lesson_id])
+          plan = Copy.of(row[:plan], sent[:seed], conventions(row[:class_id]))
+          added = store.lessons.add(class_id: row[:class_id], day: sent[:day], plan: plan.settled, made_at: now)
+          answer_json(LessonView.lesson(added, plan), code: 201)
+        end
+
+        post "/api/lessons/:lesson_id/runs" do
+          row = store.lessons.find(input[:lesson_id])
+          left_out = sent[:left_out].map { |text| Core::DialTime.parse(text).to_s }.uniq
+          store.lessons.change(row[:id], left_out:, given_at: now)
+          answer_json(LessonView.lesson(store.lessons.find(row[:id]), Plan.new(row[:plan], conventions(row[:class_id]))))
+        end
+
+        post "/api/lessons/:lesson_id/check" do
+          row = store.lessons.find(input[:lesson_id])
+          id = row[:check_id] || make_check(row)
+          answer_json({ check_id: id }, code: row[:check_id] ? 200 : 201)
+        end
+
+        private
+
+        def conventions(class_id) = store.classes.conventions(class_id)
+
+        def standing(class_id)
+          children = store.classes.find(class_id)[:children]
+          Standings.of(children, store.answers.of_class(class_id), conventions(class_id), today: Date.parse(now).jd)
+        end
+
+        # Steps below that are fading or not secure in this class.
+        def earlier(class_id, step_id) = standing(class_id).to_go_over(Core::Step.find(step_id)).map(&:id)
+
+        # What was not reached last time.
+        def carried(class_id) = store.lessons.last_given(class_id)&.fetch(:left_out) || []
+
+        def make_check(row)
+          plan = Plan.new(row[:plan], conventions(row[:class_id]))
+          times = times_of_exit(plan)
+          step = Core::Step.holding(times, plan.task).id.to_s
+          check = store.checks.add(class_id: row[:class_id], step:, task: plan.task.id.to_s, times: times.map(&:to_s), made_at: now)
+          store.lessons.change(row[:id], check_id: check[:id])
+          check[:id]
+        end
+
+        def times_of_exit(plan)
+          unless Core::Task.with_dial.include?(plan.task)
+            unfit("#{plan.task.name} cannot be put on slips yet: choose another task for the lesson.", :task)
+          end
+
+          times = plan.lesson.stages.last.items.filter_map(&:time).first(Checks::MOST_ITEMS)
+          times.empty? ? unfit("There is no time in the exit of this lesson: give it more minutes.", :stage_minutes) : times
+        end
+      end
+    end
+  end
+end

@@ -1,0 +1,20 @@
+# frozen_string_literal: true
+
+module Vantick
+  module Server
+    module Api
+      # Answers as kept, as core takes them.
+      module Marks
+        # @param answer [Hash] with `verdict` and `misreadings`
+        # @param task [Core::Task]
+        # @param time [Core::DialTime]
+        # @param conventions [Core::Conventions]
+        # @return [Core::Marked]
+        def self.of(answer, task, time, conventions)
+          verdict = answer[:verdict].to_sym
+          Core::Marked.new(task:, time:, verdict:, misreadings: answer[:misreadings].map(&:to_sym), accepted: conventions.accepts?(verdict))
+        end
+      end
+    end
+  end
+end

@@ -1,0 +1,85 @@
+# frozen_string_literal: true
+
+module Vantick
+  module Server
+    module Api
+      # What a teacher settled about a lesson, as plain data, and the lesson that core makes of it.
+      class Plan
+        # What a lesson can put before a whole class.
+        SEEN = %i[dial hour_hand minute_hand time_of_day].freeze
+        # The conventions that are a class's method, which a lesson may change.
+        METHOD = %i[order counting counting_to].freeze
+
+        # @param step [Core::Step]
+        # @return [Array<Core::Task>] those that a lesson on it can be about
+        def self.tasks(step) = step.tasks.select { |task| SEEN.include?(task.sees) && task.tolerance_minutes.zero? }
+
+        # @return [Hash] the plan, with every time that stands in it
+        attr_reader :settled
+        # @return [Core::Lesson]
+        attr_reader :lesson
+        # @return [Core::Step]
+        attr_reader :step
+        # @return [Core::Task]
+        attr_reader :task
+        # @return [Core::Conventions] the class's, with the lesson's method
+        attr_reader :conventions
+
+        # @param settled [Hash{Symbol => Object}]
+        # @param conventions [Core::Conventions] the class's
+        # @raise [Core::Error]
+        def initialize(settled, conventions)
+          @step = Core::Step.find(settled[:step])
+          @task = known_task(settled[:task])
+          @conventions = conventions.with(**settled.fetch(:method, {}).slice(*METHOD))
+          @lesson = made(settled)
+          @settled = { opening: 0, swapped: [], carried: [], **settled, **computed(settled) }
+        end
+
+        # @param stage [Symbol]
+        # @return [Class] the kind of time that stands there
+        def kind_of_time(stage)
+          task.asks == :day && !Core::StageMinutes::STAGES.fetch(stage)[:earlier] ? Core::DayTime : Core::DialTime
+        end
+
+        private
+
+        def computed(settled)
+          { task: task.id, kept: texts, pinned: pinned(settled), method: @conventions.to_h.slice(*METHOD) }
+        end
+
+        def known_task(id)
+          known = Plan.tasks(step)
+          return known.find { |task| task.id == :dial_to_words } || known.first if id.nil?
+
+          known.find { |task| task.id.to_s == id.to_s } ||
+            raise(Core::UnknownName.new("task for #{step.name.downcase}", id, known.map(&:id), field: :task))
+        end
+
+        def made(settled)
+          Core::Lesson.new(step:, task:, minutes: settled[:minutes], seed: settled[:seed], stage_minutes: settled.fetch(:stage_minutes, {}),
+                           earlier: settled.fetch(:earlier, []).map { |id| Core::Step.find(id) },
+                           avoid: settled.fetch(:swapped, []).flat_map { |text| both_kinds(text) }, kept: kept(settled))
+        end
+
+        def both_kinds(text) = [Core::DialTime.parse(text), *(Core::DayTime.parse(text) if task.asks == :day)]
+
+        def kept(settled)
+          settled.fetch(:kept, {}).to_h do |stage, times|
+            raise Core::UnknownName.new("stage", stage, Core::StageMinutes::STAGES.keys) unless Core::StageMinutes::STAGES.key?(stage)
+
+            [stage, times.map { |text| text && kind_of_time(stage).parse(text) }]
+          end
+        end
+
+        def texts = lesson.stages.to_h { |stage| [stage.id, stage.items.filter_map(&:time).map(&:to_s)] }
+
+        # A pin goes with its time.
+        def pinned(settled)
+          standing = texts
+          settled.fetch(:pinned, {}).to_h { |stage, times| [stage, times & standing.fetch(stage, [])] }
+        end
+      end
+    end
+  end
+end

@@ -1,0 +1,56 @@
+# frozen_string_literal: true
+
+module Vantick
+  module Server
+    module Store
+      # Lessons planned for a class, and what was left out when they were given.
+      class Lessons
+        JSON_COLUMNS = %i[plan left_out].freeze
+
+        def initialize(database)
+          @db = database
+        end
+
+        # @return [Hash] the row, its plan as a hash
+        # @raise [Missing]
+        def find(id) = read(@db[:lessons].first(id:) || raise(Missing.new("lesson", id)))
+
+        # @return [Array<Hash>] the latest day first
+        def all(class_id, limit:) = @db[:lessons].where(class_id:).reverse(:day, :id).limit(limit).all.map { |row| read(row) }
+
+        # @param class_id [Integer]
+        # @return [Hash, nil] the lesson of this class that was given last
+        def last_given(class_id)
+          row = @db[:lessons].where(class_id:).exclude(given_at: nil).reverse(:given_at, :id).first
+          row && read(row)
+        end
+
+        # @return [Hash] the lesson made
+        def add(class_id:, day:, plan:, made_at:)
+          find(@db[:lessons].insert(class_id:, day:, plan: JSON.generate(plan), made_at:, changed_at: made_at))
+        end
+
+        # @param changes [Hash] columns by name
+        # @return [Hash] the lesson as it is now
+        # @raise [Missing]
+        def change(id, **changes)
+          written = changes.to_h { |name, value| [name, JSON_COLUMNS.include?(name) ? JSON.generate(value) : value] }
+          @db[:lessons].where(id:).update(written)
+          find(id)
+        end
+
+        # @raise [Missing]
+        def remove(id)
+          find(id)
+          @db[:lessons].where(id:).delete
+        end
+
+        private
+
+        def read(row)
+          { **row, plan: JSON.parse(row[:plan], symbolize_names: true), left_out: JSON.parse(row[:left_out]) }
+        end
+      end
+    end
+  end
+end

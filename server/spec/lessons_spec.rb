@@ -1,0 +1,132 @@
+# frozen_string_literal: true
+
+RSpec.describe Vantick::Server::Api::Lessons do
+  let(:school_class) { make_class }
+  let(:address) { "/api/classes/#{school_class['id']}" }
+
+  def plan(**how) = post("#{address}/lessons", { day: "2026-12-01", step: "fives_to", minutes: 40, seed: 4, **how })
+
+  def times(lesson, stage) = stage_of(lesson, stage)["items"].filter_map { |item| item["time"] }
+
+  def stage_of(lesson, stage) = lesson["stages"].find { |one| one["id"] == stage }
+
+  # The plan as a page sends it back: all times as they stand, but for what is changed.
+  def settled(lesson, **changes)
+    kept = lesson["stages"].to_h { |stage| [stage["id"], stage["items"].filter_map { |item| item["time"] }] }
+    { stage_minutes: {}, kept:, **lesson.slice("day", "step", "task", "minutes", "seed", "method", "pinned", "swapped", "opening")
+                                        .transform_keys(&:to_sym), **changes }
+  end
+
+  def change(lesson, **changes) = put("/api/lessons/#{lesson['id']}", settled(lesson, **changes))
+
+  it "are planned in six stages that fill the time, no time twice, and kept" do
+    lesson = plan.body
+    expect(lesson["stages"].map { |stage| stage["id"] }).to eq(%w[warm_up recap show together alone exit])
+    expect(lesson["stages"].sum { |stage| stage["minutes"] }).to eq(40)
+    all = lesson["stages"].flat_map { |stage| times(lesson, stage["id"]) }
+    expect(all.uniq).to eq(all)
+    expect(lesson["method_lines"]).to include("Left half: count back from the 12.")
+    expect(get("/api/lessons/#{lesson['id']}").body).to eq(lesson)
+    expect(get("#{address}/lessons").body["lessons"].first).to include("id" => lesson["id"], "step" => "fives_to", "minutes" => 40)
+  end
+
+  it "keep their times when the length changes, and say what no longer fits" do
+    lesson = plan.body
+    shorter = change(lesson, minutes: 25).body
+    expect(times(shorter, "alone")).to eq(times(lesson, "alone").first(times(shorter, "alone").length))
+    expect(stage_of(shorter, "alone")["left_out"]).to eq(times(lesson, "alone") - times(shorter, "alone"))
+    longer = change(lesson, minutes: 60).body
+    expect(times(longer, "show").first(times(lesson, "show").length)).to eq(times(lesson, "show"))
+  end
+
+  it "swap a time for another, in its place" do
+    lesson = plan.body
+    before = times(lesson, "exit")
+    kept = settled(lesson)[:kept]
+    after = times(change(lesson, kept: { **kept, "exit" => [before[0], nil, *before[2..]] }, swapped: [before[1]]).body, "exit")
+    expect(after.values_at(0, 2)).to eq(before.values_at(0, 2))
+    expect(after[1]).not_to eq(before[1])
+  end
+
+  it "take a typed time, also one the step does not have, and refuse one that stands there already" do
+    lesson = plan.body
+    kept = settled(lesson)[:kept]
+    typed = change(lesson, kept: { **kept, "exit" => ["4:49", *kept["exit"].drop(1)] }).body
+    expect(stage_of(typed, "exit")["items"].first).to include("time" => "4:49", "of_step" => false, "answer" => "eleven minutes to five")
+    twice = change(lesson, kept: { **kept, "exit" => [kept["show"].first, *kept["exit"].drop(1)] })
+    expect(twice).to be_refused(422).saying(/#{kept['show'].first}/).at("time")
+    expect(change(lesson, kept: { **kept, "exit" => ["4:99"] })).to be_refused(422).at("time")
+  end
+
+  it "move minutes between stages, and refuse what does not fill the lesson" do
+    lesson = plan.body
+    minutes = lesson["stages"].to_h { |stage| [stage["id"], stage["minutes"]] }
+    moved = change(lesson, stage_minutes: { **minutes, "show" => minutes["show"] + 2, "alone" => minutes["alone"] - 2 }).body
+    expect(stage_of(moved, "show")["minutes"]).to eq(minutes["show"] + 2)
+    expect(change(lesson, stage_minutes: { **minutes, "show" => 30 })).to be_refused(422).at("stage_minutes").saying(/make them 40/)
+    expect(change(lesson, minutes: 19)).to be_refused(422).at("minutes").saying(/20 to 75/)
+  end
+
+  it "follow the class's method, or one of their own" do
+    put("#{address}/conventions", { conventions: { counting_to: "sixty_minus" } })
+    lesson = plan.body
+    expect(lesson["method_lines"].join).to include("take the minutes from 60")
+    expect(change(lesson, method: { counting_to: "back" }).body["method_lines"].join).to include("count back from the 12")
+  end
+
+  it "are copied to another day: pinned times stay where they stood, all others are new" do
+    lesson = plan(step: "minutes").body
+    pinned = times(lesson, "exit")[2]
+    lesson = change(lesson, pinned: { exit: [pinned] }).body
+    copy = post("/api/lessons/#{lesson['id']}/copies", { day: "2026-12-08", seed: 9 }).body
+    expect(copy).to include("day" => "2026-12-08", "minutes" => 40, "pinned" => { "exit" => [pinned] })
+    expect(times(copy, "exit") & times(lesson, "exit")).to eq([pinned])
+    expect(times(copy, "exit")[2]).to eq(pinned)
+    expect(copy["id"]).not_to eq(lesson["id"])
+  end
+
+  it "bring what was left out into the next recap" do
+    lesson = plan.body
+    left = times(lesson, "alone").last(2)
+    expect(post("/api/lessons/#{lesson['id']}/runs", { left_out: left }).body).to include("left_out" => left)
+    following = plan(seed: 5).body
+    expect(following["carried"]).to eq(left)
+    expect(times(following, "recap").first(2)).to eq(left)
+  end
+
+  it "open their exit as a check, once" do
+    lesson = plan.body
+    first = post("/api/lessons/#{lesson['id']}/check", {})
+    again = post("/api/lessons/#{lesson['id']}/check", {})
+    expect([first.status, again.status]).to eq([201, 200])
+    check = get("/api/checks/#{first.body['check_id']}").body
+    expect(check["items"].map { |item| item["time"] }).to eq(times(lesson, "exit"))
+    halves = plan(step: "day_halves").body
+    expect(stage_of(halves, "exit")["items"].first).to include("sees" => "time_of_day", "answer" => match(/m\.|noon|midnight/))
+    expect(post("/api/lessons/#{halves['id']}/check", {})).to be_refused(422).at("task")
+  end
+
+  it "can be planned for every step there is a time for, and put away" do
+    Vantick::Core::Step.with_times.each do |step|
+      made = plan(step: step.id, minutes: 20)
+      expect(made.status).to eq(201), step.id.to_s
+      expect(delete("/api/lessons/#{made.body['id']}").status).to eq(204)
+      expect(get("/api/lessons/#{made.body['id']}")).to be_refused(404).at("lesson_id")
+    end
+  end
+
+  {
+    "no step" => [{ step: "sevens" }, 422, "step"], "a step without times" => [{ step: "hands" }, 422, "step"],
+    "a task that is not the step's" => [{ task: "day_half" }, 422, "task"], "a long lesson" => [{ minutes: 76 }, 422, "minutes"],
+    "a day that is none" => [{ day: "tomorrow" }, 400, "day"]
+  }.each { |what, (how, status, field)| it("refuse #{what}") { expect(plan(**how)).to be_refused(status).at(field) } }
+
+  it "show where the class stands, and what is next" do
+    expect(get("#{address}/ladder").body).to include("next" => { "step" => "hour_hand", "reason" => "begin", "child_ids" => [] })
+    check = make_check(school_class)
+    check["items"].each { |item| answer(check, check["children"].first, item, "6:17") }
+    ladder = get("#{address}/ladder").body
+    expect(ladder["steps"].find { |step| step["id"] == "quarters" }).to include("learning" => 1, "not_met" => 1, "stumbling" => 1)
+    expect(ladder["next"]).to include("reason" => "stumbling", "child_ids" => [check["children"].first["id"]])
+  end
+end
