@@ -24,9 +24,9 @@ module Vantick
       return false if @store.classes.all.any?
 
       @store.db.transaction do
-        made_at = at(TABLE[:checks].map { |check| check[:days_ago] }.max + 1)
-        @class = @store.classes.add(name: TABLE[:name], school: TABLE[:school], names: TABLE[:children], made_at:, made_up: true)
+        make_class
         TABLE[:checks].each { |check| give(check) }
+        TABLE[:lessons].each { |lesson| plan(lesson) }
       end
       true
     end
@@ -34,6 +34,22 @@ module Vantick
     private
 
     def at(days_ago) = (@now - (days_ago * DAY)).utc.iso8601
+
+    def make_class
+      made_at = at(TABLE[:checks].map { |check| check[:days_ago] }.max + 1)
+      @class = @store.classes.add(name: TABLE[:name], school: TABLE[:school], names: TABLE[:children], made_at:, made_up: true)
+      @store.classes.change(@class[:id], day: Core::DayFacts.day(TABLE[:day]))
+    end
+
+    def plan(lesson)
+      settled = { **lesson.slice(:step, :minutes, :earlier), seed: TABLE[:seed] }
+      plan = Server::Api::Plan.new(settled, Core::Conventions.default).settled
+      days_ago = lesson[:days_ago]
+      row = @store.lessons.add(class_id: @class[:id], day: at(days_ago)[0, 10], plan:, made_at: at(days_ago + 1))
+      return unless lesson[:left_out]
+
+      @store.lessons.change(row[:id], left_out: plan[:kept].fetch(:alone).last(lesson[:left_out]), given_at: at(days_ago))
+    end
 
     def give(plan)
       task = Core::Task.find(plan[:task])

@@ -28,7 +28,13 @@ RSpec.describe "Showing a clock" do
 
   def press(*keys) = browser.action.send_keys(*keys).perform
 
-  before { visit "/show?times=7:45,12:45,3:40" }
+  # Keys are heard once the dial is there.
+  def show(query)
+    visit "/show?#{query}"
+    expect(page).to have_css("[role='slider']")
+  end
+
+  before { show "times=7:45,12:45,3:40" }
 
   it "turns the short hand with the long one, by mouse, across the hour and back" do
     expect(time).to eq("7:45")
@@ -78,18 +84,134 @@ RSpec.describe "Showing a clock" do
     expect(page).to have_text("fourteen minutes to one")
   end
 
+  # What each lens changes in the picture, by its key.
+  lenses = { "n" => "[data-lens='minute_numbers']", "s" => "[data-lights] .sweep", "p" => "[data-lens='halves']",
+             "q" => "[data-lens='quarters']", "g" => "[data-lens='hour_gap']", "l" => "[data-lens='hand_lines']",
+             "t" => "[data-lens='two_dials']", "d" => "[data-lens='day']" }
+  taken_off = { "x" => ".turned .numerals", "m" => ".turned .tick", "h" => ".turned .hand.minute", "j" => ".turned .hand.hour" }
+
   it "lays each lens over the dial by its key and takes it off" do
-    { "n" => "minute_numbers", "p" => "halves", "g" => "hour_gap" }.each do |key, lens|
+    show "times=8:23"
+    lenses.each do |key, drawn|
       press(key)
-      expect(page).to have_css("[data-lens='#{lens}']").and have_css("[role='switch'][aria-checked='true']", count: 1)
+      expect(page).to have_css(drawn).and have_css("[role='switch'][aria-checked='true']", count: 1)
       press(key)
-      expect(page).to have_no_css("[data-lens='#{lens}']")
+      expect(page).to have_no_css(drawn)
     end
+    taken_off.each do |key, hidden|
+      press(key)
+      expect(page).to have_no_css(hidden).and have_css("[role='switch'][aria-checked='true']", count: 1)
+      press(key)
+      expect(page).to have_css(hidden)
+    end
+  end
+
+  it "shows one hand at a time, whichever was asked for last" do
+    press("h", "j", "t")
+    expect(page).to have_css("[role='switch'][aria-checked='true']", count: 1, text: "Two dials")
+    expect(page).to have_css("[data-lens='two_dials'] svg", count: 2)
+    press("t")
+    expect(page).to have_css(".turned .hand.hour").and have_css(".turned .hand.minute")
+  end
+
+  it "lights up what each step speaks of, and counts along the dial as core does" do
+    show "times=4:49"
+    press(" ")
+    expect(page).to have_css(".turned.lit-hour").and have_css(".turned .gap")
+    press(" ")
+    expect(page).to have_text("Count back from the 12 in fives: 5, 10.")
+    expect(page.all("[data-lights] text").map(&:text)).to eq(%w[5 10])
+    press(" ")
+    expect(page.all("[data-lights] text").map(&:text)).to eq(%w[11])
+    press("s")
+    expect(page.all("[data-lights] text").map(&:text)).to start_with(%w[5 10 11])
+  end
+
+  it "says, ungeared, what is wrong with the picture, and puts the hour hand right" do
+    press("u")
+    expect(page).to have_text("The hands belong together")
+    12.times { press(:arrow_up) }
+    expect(page).to have_text("Misleading").and have_text("At 7:45 it belongs three quarters of the way from the 7 to the 8.")
+    expect(page).to have_text("name the hour the short hand is still on its way to")
+    press("r")
+    expect(page).to have_text("The hands belong together")
+    expect(page).to have_css("path.hour[transform='rotate(232.5)']")
+    drag(:mouse, 45, 30)
+    expect(page).to have_css("path.minute[transform='rotate(180)']").and have_text("At 7:30")
+    press("u")
+    expect(page).to have_css("path.hour[transform='rotate(225)']")
+    expect(time).to eq("7:30")
+  end
+
+  it "asks the server for nothing while a hand is dragged" do
+    browser.execute_script("performance.clearResourceTimings()")
+    drag(:mouse, 45, 52, 58, 5, 10)
+    expect(browser.execute_script("return performance.getEntriesByType('resource').length")).to eq(0)
+  end
+
+  it "goes through a sequence by key, takes typed times into it, and puts it in another order" do
+    press(".")
+    expect(time).to eq("12:45")
+    press(".", ".")
+    expect(time).to eq("7:45")
+    press(",")
+    expect(time).to eq("3:40")
+    click_button "Earlier"
+    expect(page.all("button[aria-label^='Clock'] svg").map { |dial| dial["data-time"] }).to eq(%w[7:45 3:40 12:45])
+    fill_in "Times to add", with: "9:20, 19:45"
+    click_button "Add"
+    expect(page).to have_css("[role='alert']", text: "19:45 is not a time of the dial")
+    fill_in "Times to add", with: "9:20"
+    click_button "Add"
+    expect(page).to have_css("button[aria-label^='Clock']", count: 4)
+    select "Fives to", from: "Choose times for a step"
+    expect(page).to have_css("button[aria-label^='Clock']", minimum: 9)
+    expect(Vantick::Core::Step.find(:fives_to).pool.map(&:to_s)).to include(time)
+    clocks = page.all("button[aria-label^='Clock']").length
+    click_button "Take it out"
+    expect(page).to have_css("button[aria-label^='Clock']", count: clocks - 1)
+  end
+
+  it "lets time go on by fives, the words with it, and stops at the next hour" do
+    show "times=7:50"
+    press("a")
+    expect(page).to have_text("five to eight").and have_no_css(".cover")
+    expect(page).to have_css("path.minute[transform='rotate(0)']")
+    expect(time).to eq("8:00")
+    expect(page).to have_button("On by fives").and have_css(".cover")
+  end
+
+  it "keeps the half of the day as the hands pass noon, and says it" do
+    show "times=11:55&lens=day"
+    press("k")
+    expect(page).to have_text("five to twelve in the morning").and have_text("11:55 a.m.")
+    browser.action.key_down(:shift).send_keys(:arrow_right).key_up(:shift).perform
+    expect(page).to have_text("12:00 noon").and have_text("A digital clock shows 12:00 p.m., or 12:00.")
+    press(:arrow_right)
+    expect(page).to have_text("one minute past twelve in the afternoon").and have_text("12:01 p.m.")
+  end
+
+  it "fills the board with the dial, and has its keys on a card" do
+    width = -> { browser.execute_script("return document.querySelector('.turned .face').getBoundingClientRect().width") }
+    before = width.call
+    press("b")
+    expect(page).to have_css(".show.board")
+    expect(width.call).to be > before * 1.08
+    press("?")
+    expect(page).to have_css("[role='dialog']", text: "put the hour hand right")
+    press(:escape, :escape)
+    expect(page).to have_no_css("[role='dialog']").and have_no_css(".show.board")
+  end
+
+  it "gives other ways of saying it on request" do
+    expect(page).to have_no_text("quarter of eight")
+    press("o")
+    expect(page).to have_text("fifteen to eight").and have_text("quarter of eight")
   end
 
   it "shows what core computed, at every quarter of the dial" do
     Vantick::Core::DialTime.all.each_slice(90).map(&:first).each do |shown|
-      visit "/show?times=#{shown}"
+      show "times=#{shown}"
       expect(page).to have_css("path.hour[transform='rotate(#{format('%g', shown.hour_hand_degrees)})']")
       expect(dial["aria-valuetext"]).to eq("#{shown.digital}, #{Vantick::Core::Phrase.usual(shown)}")
     end

@@ -29,10 +29,21 @@ module BrowserHelpers
   # @return [Vantick::Server::Store::Database] of the example's school
   attr_reader :store
 
+  # The demo's school is made once and copied for each example.
+  def self.demo
+    @demo ||= File.join(Dir.mktmpdir("demo"), "school.sqlite3").tap do |file|
+      store = Vantick::Server::Store::Database.open(file)
+      Vantick::Demo.new(store, now: Time.now).seed
+      store.db.run("PRAGMA wal_checkpoint(TRUNCATE)")
+      store.close
+    end
+  end
+
   def open_school(demo: false)
     @folder = Dir.mktmpdir("school")
-    @store = Vantick::Server::Store::Database.open(File.join(@folder, "school.sqlite3"))
-    Vantick::Demo.new(@store, now: Time.now).seed if demo
+    file = File.join(@folder, "school.sqlite3")
+    FileUtils.cp(BrowserHelpers.demo, file) if demo
+    @store = Vantick::Server::Store::Database.open(file)
     School.app = Vantick::Server.app(store: @store)
   end
 

@@ -14,7 +14,7 @@ RSpec.describe "the data files" do
   end
 
   it "show each misreading with a lens there is, at three times of its own that tell it" do
-    lenses = core::DataFile.entries("lenses", required: %i[id name shows]).map { |lens| lens[:id] }
+    lenses = core::DataFile.entries("lenses", required: %i[id group name shows]).map { |lens| lens[:id] }
     core::Misreading.all.each do |misreading|
       expect(lenses).to include(misreading.texts[:lens])
       expect(misreading.best_times.uniq.length).to eq(3)

@@ -79,6 +79,30 @@ RSpec.describe Vantick::Core::Lesson do
     expect(lesson(:minutes, 60).stages.map(&:missing)).to all(eq(0))
   end
 
+  it "shares out the few times of a small step: no stage is empty, and each of the new ones has some of its own" do
+    %i[half_past quarter_past quarter_to quarters].each do |id|
+      stages = lesson(id, 40).stages.to_h { |stage| [stage.id, stage.items.filter_map(&:time)] }
+      expect(stages.values.map(&:length).min).to be >= 2
+      own = stages.slice(:show, :together, :alone, :exit).transform_values { |times| (times & step(id).pool).length }
+      expect(own.values.min).to be_positive
+      expect(own[:exit]).to be >= 4
+    end
+  end
+
+  it "shares out no more than there is, and to no stage more than it wants" do
+    random = Random.new(3)
+    200.times do
+      wanted = Vantick::Core::StageMinutes::STAGES.transform_values { random.rand(0..20) }
+      own = random.rand(1..60)
+      earlier = random.rand(0..60)
+      shares = Vantick::Core::LessonShares.of(wanted, own:, earlier:)
+      expect(shares.map { |id, share| wanted[id] - share.own - share.earlier }).to all(be >= 0)
+      scarce = wanted.values.sum > own + earlier
+      expect(shares.values.sum { |share| share.own + share.earlier }).to be <= own + earlier if scarce
+      expect(shares.values.sum(&:own)).to be <= own
+    end
+  end
+
   it "leaves out what a class does at its own pace" do
     slow = Vantick::Core::Pacing.new(written_alone: [80] * 20)
     expect(lesson(:fives, 40, pacing: slow).stages[4].items.length).to eq(9)

@@ -2,6 +2,8 @@ import createClient from "openapi-fetch";
 import type { components, paths } from "./schema";
 
 type Schemas = components["schemas"];
+type JsonOf<T extends { responses: { 200: { content: { "application/json": unknown } } } }> =
+  T["responses"][200]["content"]["application/json"];
 export type DialFacts = Schemas["DialFacts"];
 export type Catalogue = Schemas["Catalogue"];
 export type MisreadingTexts = Catalogue["misreadings"][number];
@@ -13,6 +15,18 @@ export type Check = Schemas["Check"];
 export type Item = Check["items"][number];
 export type Answer = Schemas["Answer"];
 export type Findings = Schemas["Findings"];
+export type TalkStep = Schemas["TalkStep"];
+export type Light = TalkStep["lights"][number];
+export type DayEvent = Schemas["DayEvent"];
+export type DayFacts = Schemas["DayFacts"];
+export type Drawing = JsonOf<paths["/api/drawing"]["get"]>;
+export type Ladder = Schemas["Ladder"];
+export type LadderStep = Ladder["steps"][number];
+export type Lesson = Schemas["Lesson"];
+export type LessonStage = Schemas["LessonStage"];
+export type LessonItem = Schemas["LessonItem"];
+export type LessonPlan = Schemas["LessonPlan"];
+export type LessonSummary = Schemas["LessonSummary"];
 export type ProblemDetails = Schemas["Problem"];
 
 /** The server's API, typed by its contract. */
@@ -42,7 +56,7 @@ export async function asked<T>(request: Promise<{ data?: T; error?: ProblemDetai
   } catch {
     throw new Refused(null, "Vantick does not answer. Is it still running? Nothing typed is lost.", 0);
   }
-  if (response.data !== undefined) return response.data;
+  if (response.error === undefined) return response.data as T;
   const problem = response.error;
   throw new Refused(
     problem?.field ?? null,

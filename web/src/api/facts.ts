@@ -1,17 +1,48 @@
 import { defineStore } from "pinia";
 import { computed, shallowRef } from "vue";
-import { api, asked, type Catalogue, type DialFacts, type MisreadingTexts } from "./client";
+import {
+  api,
+  asked,
+  type Catalogue,
+  type DayEvent,
+  type DayFacts,
+  type DialFacts,
+  type MisreadingTexts,
+} from "./client";
 
-/** The table of 720 times and the catalogue, as core made them. Fetched once, looked up ever after. */
+type Rung = Catalogue["ladder"][number];
+/** A class's choices by convention; no choices are the usual ones. */
+export type Choices = Readonly<Record<string, string>>;
+
+/** The tables of times and the catalogue, as core made them. Fetched once, looked up ever after. */
 export const useFacts = defineStore("facts", () => {
   const times = shallowRef<DialFacts[]>([]);
+  const dayTimes = shallowRef<DayFacts[]>([]);
+  const usualDay = shallowRef<DayEvent[]>([]);
   const catalogue = shallowRef<Catalogue | null>(null);
+  const choices = shallowRef<Choices>({});
   const places = computed(() => new Map(times.value.map((facts, place) => [facts.time, place])));
 
-  async function load(): Promise<void> {
-    const [dial, all] = await Promise.all([asked(api.GET("/api/dial")), asked(api.GET("/api/catalogue"))]);
-    times.value = dial.times;
+  /** Loads the table in the words and method of a class. */
+  async function speak(as: Choices): Promise<void> {
+    const query = { conventions: Object.values(as).join(",") };
+    times.value = (await asked(api.GET("/api/dial", { params: { query } }))).times;
+    choices.value = as;
+    dayTimes.value = [];
+  }
+
+  async function load(as: Choices): Promise<void> {
+    const [all] = await Promise.all([asked(api.GET("/api/catalogue")), speak(as)]);
     catalogue.value = all;
+  }
+
+  /** Loads the times of the day, where they are not there yet. */
+  async function loadDay(): Promise<void> {
+    if (dayTimes.value.length) return;
+    const query = { conventions: Object.values(choices.value).join(",") };
+    const day = await asked(api.GET("/api/day", { params: { query } }));
+    usualDay.value = day.usual_day;
+    dayTimes.value = day.times;
   }
 
   /** The row of a place in the table, counted round the dial. */
@@ -33,8 +64,16 @@ export const useFacts = defineStore("facts", () => {
     return catalogue.value?.misreadings.find((one) => one.id === id) as MisreadingTexts;
   }
 
+  function rung(id: string): Rung {
+    return catalogue.value?.ladder.find((one) => one.id === id) as Rung;
+  }
+
   function lensName(id: string): string {
     return catalogue.value?.lenses.find((lens) => lens.id === id)?.name ?? id;
+  }
+
+  function kindName(id: string): string {
+    return catalogue.value?.kinds.find((kind) => kind.id === id)?.name ?? id;
   }
 
   /** "Quarters, in words": what a check is called. */
@@ -44,5 +83,22 @@ export const useFacts = defineStore("facts", () => {
     return `${step}, in ${notation}`;
   }
 
-  return { times, catalogue, load, at, placeOf, of, misreading, lensName, titleOf };
+  return {
+    times,
+    dayTimes,
+    usualDay,
+    catalogue,
+    choices,
+    load,
+    speak,
+    loadDay,
+    at,
+    placeOf,
+    of,
+    misreading,
+    rung,
+    lensName,
+    kindName,
+    titleOf,
+  };
 });

@@ -1,4 +1,4 @@
 export * from "./client";
-export { useFacts } from "./facts";
+export { useFacts, type Choices } from "./facts";
 export { useLoaded, wordsOf } from "./loaded";
 export * from "./questions";

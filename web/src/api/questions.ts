@@ -5,7 +5,13 @@ import {
   type Check,
   type CheckSummary,
   type Choice,
+  type DayEvent,
+  type Drawing,
   type Findings,
+  type Ladder,
+  type Lesson,
+  type LessonPlan,
+  type LessonSummary,
   type SchoolClass,
 } from "./client";
 
@@ -51,4 +57,69 @@ export function addAnswer(
   body: { id: string; item_id: number; child_id: number; answer: string },
 ): Promise<Answer> {
   return asked(api.POST("/api/checks/{check_id}/answers", { params: { path: { check_id: checkId } }, body }));
+}
+
+export function setConventions(classId: number, conventions: Record<string, string>): Promise<SchoolClass> {
+  const params = { path: { class_id: classId } };
+  return asked(api.PUT("/api/classes/{class_id}/conventions", { params, body: { conventions } }));
+}
+
+export function setDay(classId: number, day: DayEvent[]): Promise<SchoolClass> {
+  return asked(
+    api.PUT("/api/classes/{class_id}/day", { params: { path: { class_id: classId } }, body: { day } }),
+  );
+}
+
+/** What two hands mean, wherever they were put. */
+export function checkDrawing(hour: number, minute: number): Promise<Drawing> {
+  const query = { hour_hand_degrees: hour, minute_hand_degrees: minute };
+  return asked(api.GET("/api/drawing", { params: { query } }));
+}
+
+export function timesFor(query: CheckForm): Promise<Choice> {
+  return asked(api.GET("/api/times", { params: { query } }));
+}
+
+export function readLadder(classId: number): Promise<Ladder> {
+  return asked(api.GET("/api/classes/{class_id}/ladder", { params: { path: { class_id: classId } } }));
+}
+
+export async function listLessons(classId: number): Promise<LessonSummary[]> {
+  const params = { path: { class_id: classId } };
+  return (await asked(api.GET("/api/classes/{class_id}/lessons", { params }))).lessons;
+}
+
+export function planLesson(
+  classId: number,
+  body: { day: string; step: string; minutes: number; seed: number },
+): Promise<Lesson> {
+  return asked(
+    api.POST("/api/classes/{class_id}/lessons", { params: { path: { class_id: classId } }, body }),
+  );
+}
+
+export function readLesson(id: number): Promise<Lesson> {
+  return asked(api.GET("/api/lessons/{lesson_id}", { params: { path: { lesson_id: id } } }));
+}
+
+export function changeLesson(id: number, body: LessonPlan): Promise<Lesson> {
+  return asked(api.PUT("/api/lessons/{lesson_id}", { params: { path: { lesson_id: id } }, body }));
+}
+
+export async function removeLesson(id: number): Promise<void> {
+  await asked(api.DELETE("/api/lessons/{lesson_id}", { params: { path: { lesson_id: id } } }));
+}
+
+export function copyLesson(id: number, body: { day: string; seed: number }): Promise<Lesson> {
+  return asked(api.POST("/api/lessons/{lesson_id}/copies", { params: { path: { lesson_id: id } }, body }));
+}
+
+export function endLesson(id: number, leftOut: string[]): Promise<Lesson> {
+  const params = { path: { lesson_id: id } };
+  return asked(api.POST("/api/lessons/{lesson_id}/runs", { params, body: { left_out: leftOut } }));
+}
+
+export async function openExit(id: number): Promise<number> {
+  const params = { path: { lesson_id: id } };
+  return (await asked(api.POST("/api/lessons/{lesson_id}/check", { params }))).check_id;
 }

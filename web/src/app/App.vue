@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { onMounted, ref } from "vue";
+import { onMounted, ref, watch } from "vue";
 import { useFacts, wordsOf } from "@/api";
 import { useClasses } from "@/class";
 import AppBar from "./AppBar.vue";
@@ -12,13 +12,20 @@ const trouble = ref("");
 async function start(): Promise<void> {
   state.value = "loading";
   try {
-    await Promise.all([facts.load(), classes.load()]);
+    await classes.load();
+    await facts.load(classes.current?.conventions ?? {});
     state.value = "ready";
   } catch (error) {
     trouble.value = wordsOf(error);
     state.value = "failed";
   }
 }
+
+/** Every page speaks as the class does. */
+watch(
+  () => classes.current?.conventions,
+  (conventions) => state.value === "ready" && void facts.speak(conventions ?? {}).catch(() => undefined),
+);
 
 onMounted(start);
 </script>

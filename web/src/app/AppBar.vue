@@ -13,6 +13,7 @@ function choose(id: number): void {
 }
 
 const places = [
+  { name: "plan", text: "Plan", within: ["plan", "lesson", "run"] },
   { name: "show", text: "Show", within: ["show"] },
   { name: "checks", text: "Check", within: ["checks", "new-check", "check", "slips"] },
   { name: "class", text: "Class", within: ["class"] },
@@ -50,6 +51,7 @@ const places = [
         {{ one.name }}
       </BDropdownItemButton>
       <BDropdownDivider />
+      <BDropdownItem :to="{ name: 'settings' }">Settings of {{ classes.current.name }}</BDropdownItem>
       <BDropdownItem :to="{ name: 'new-class' }">New class…</BDropdownItem>
     </BDropdown>
     <RouterLink v-else class="new" :to="{ name: 'new-class' }">New class</RouterLink>

@@ -6,6 +6,25 @@ export const router = createRouter({
   routes: [
     { path: "/", name: "home", component: () => import("./HomeView.vue"), meta: { title: "Home" } },
     { path: "/show", name: "show", component: () => import("@/show/ShowView.vue"), meta: { title: "Show" } },
+    { path: "/plan", name: "plan", component: () => import("@/plan/PlanView.vue"), meta: { title: "Plan" } },
+    {
+      path: "/plan/:id(\\d+)",
+      name: "lesson",
+      component: () => import("@/plan/LessonView.vue"),
+      meta: { title: "Lesson" },
+    },
+    {
+      path: "/plan/:id(\\d+)/run",
+      name: "run",
+      component: () => import("@/plan/RunView.vue"),
+      meta: { title: "Lesson" },
+    },
+    {
+      path: "/settings",
+      name: "settings",
+      component: () => import("@/settings/SettingsView.vue"),
+      meta: { title: "Settings" },
+    },
     {
       path: "/check",
       name: "checks",

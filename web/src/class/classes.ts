@@ -25,5 +25,10 @@ export const useClasses = defineStore("classes", () => {
     return made;
   }
 
-  return { all, current, load, choose, make };
+  /** Puts a class in the place of what was known of it. */
+  function renew(changed: SchoolClass): void {
+    all.value = all.value.map((one) => (one.id === changed.id ? changed : one));
+  }
+
+  return { all, current, load, choose, make, renew };
 });

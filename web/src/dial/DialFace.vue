@@ -6,15 +6,20 @@ import { HAND_SHAPES, pointAt, RADII, ticks } from "./geometry";
 /** A dial as a picture. Numerals stand outside the marks, so that no hand ever covers one. */
 const props = withDefaults(
   defineProps<{
-    facts: Pick<DialFacts, "time" | "hour_hand_degrees" | "minute_hand_degrees">;
+    facts: Pick<DialFacts, "hour_hand_degrees" | "minute_hand_degrees"> & { time?: string };
     /** `small` leaves out what cannot be seen at the size of a thumb. */
     detail?: "full" | "small";
     /** Room around the rim, in hundredths of the radius. */
     margin?: number;
+    /** Supports that can be taken away. */
+    numerals?: boolean;
+    marks?: boolean;
+    /** Which hands are on it. */
+    hands?: "both" | "hour" | "minute";
     /** What the picture is called; left out where the words beside it say it already. */
     label?: string;
   }>(),
-  { detail: "full", margin: 4, label: undefined },
+  { detail: "full", margin: 4, numerals: true, marks: true, hands: "both", label: undefined },
 );
 
 const view = computed(() => {
@@ -24,7 +29,7 @@ const view = computed(() => {
 const FIVES = ticks(5, RADII.tickFive, RADII.track);
 const FIVES_SMALL = ticks(5, 72, 88);
 const ONES = ticks(1, RADII.tickOne, RADII.track);
-const numerals = Array.from({ length: 12 }, (_, place) => ({
+const NUMERALS = Array.from({ length: 12 }, (_, place) => ({
   text: String(place + 1),
   ...pointAt((place + 1) * 30, RADII.numerals),
 }));
@@ -44,16 +49,26 @@ const fiveTicks = computed(() => (props.detail === "full" ? FIVES : FIVES_SMALL)
     <circle class="face" :r="98.5" />
     <slot name="under" />
     <circle v-if="detail === 'full'" class="track" :r="RADII.track" />
-    <path v-if="detail === 'full'" class="tick" :d="ONES" />
-    <path class="tick five" :d="fiveTicks" />
-    <g v-if="detail === 'full'" class="numerals">
-      <text v-for="numeral in numerals" :key="numeral.text" :x="numeral.x" :y="numeral.y" dy=".36em">
+    <path v-if="marks && detail === 'full'" class="tick" :d="ONES" />
+    <path v-if="marks" class="tick five" :d="fiveTicks" />
+    <g v-if="numerals && detail === 'full'" class="numerals">
+      <text v-for="numeral in NUMERALS" :key="numeral.text" :x="numeral.x" :y="numeral.y" dy=".36em">
         {{ numeral.text }}
       </text>
     </g>
     <slot name="over" />
-    <path class="hand hour" :d="HAND_SHAPES.hour" :transform="`rotate(${facts.hour_hand_degrees})`" />
-    <path class="hand minute" :d="HAND_SHAPES.minute" :transform="`rotate(${facts.minute_hand_degrees})`" />
+    <path
+      v-if="hands !== 'minute'"
+      class="hand hour"
+      :d="HAND_SHAPES.hour"
+      :transform="`rotate(${facts.hour_hand_degrees})`"
+    />
+    <path
+      v-if="hands !== 'hour'"
+      class="hand minute"
+      :d="HAND_SHAPES.minute"
+      :transform="`rotate(${facts.minute_hand_degrees})`"
+    />
     <circle class="pin" r="4.6" />
     <slot name="hands" />
   </svg>

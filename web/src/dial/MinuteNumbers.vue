@@ -1,16 +1,21 @@
 <script setup lang="ts">
+import { computed } from "vue";
 import { pointAt, RADII } from "./geometry";
 
-/** The minutes outside each numeral, 0 to 55. */
-const numbers = Array.from({ length: 12 }, (_, place) => ({
-  text: String(place * 5),
-  ...pointAt(place * 30, RADII.minuteNumbers),
-}));
+/** The minutes outside each numeral: all round from 0 to 55, or from 5 to 30 down both sides. */
+const props = defineProps<{ bothSides?: boolean }>();
+
+const numbers = computed(() =>
+  Array.from({ length: 12 }, (_, place) => ({
+    text: String(props.bothSides && place > 6 ? 60 - place * 5 : place * 5),
+    ...pointAt(place * 30, RADII.minuteNumbers),
+  })),
+);
 </script>
 
 <template>
   <g data-lens="minute_numbers">
-    <text v-for="number in numbers" :key="number.text" :x="number.x" :y="number.y" dy=".36em">
+    <text v-for="(number, place) in numbers" :key="place" :x="number.x" :y="number.y" dy=".36em">
       {{ number.text }}
     </text>
   </g>

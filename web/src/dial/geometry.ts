@@ -7,6 +7,7 @@ export const RADII = {
   tickOne: 70.5,
   minuteNumbers: 109,
   corner: 106,
+  sweep: 60,
 } as const;
 
 /** The hands as outlines pointing at the twelve: a short broad leaf, a long thin spear. */
@@ -53,3 +54,20 @@ export function marksMoved(fromDegrees: number, toDegrees: number): number {
   const marks = Math.round((toDegrees - fromDegrees) / 6);
   return ((((marks + 30) % 60) + 60) % 60) - 30;
 }
+
+/** An arc round the middle from one angle to another, either way round. */
+export function arc(from: number, to: number, radius: number): string {
+  const start = pointAt(from, radius);
+  const end = pointAt(to, radius);
+  const large = Math.abs(to - from) > 180 ? 1 : 0;
+  return `M${start.x} ${start.y}A${radius} ${radius} 0 ${large} ${to > from ? 1 : 0} ${end.x} ${end.y}`;
+}
+
+/** A line from the middle to a radius. */
+export function ray(degrees: number, radius: number): string {
+  const end = pointAt(degrees, radius);
+  return `M0 0L${end.x} ${end.y}`;
+}
+
+/** Degrees of a minute on the dial. */
+export const degreesOf = (minute: number): number => minute * 6;

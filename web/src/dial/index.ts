@@ -1,2 +1,2 @@
 export { default as DialFace } from "./DialFace.vue";
-export { default as GearedDial } from "./GearedDial.vue";
+export { default as TurnedDial, type Loose } from "./TurnedDial.vue";

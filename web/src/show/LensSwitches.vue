@@ -13,7 +13,11 @@ const facts = useFacts();
   <section aria-label="Lenses">
     <p class="eyebrow">Lenses</p>
     <ul>
-      <li v-for="lens in facts.catalogue?.lenses" :key="lens.id">
+      <li
+        v-for="(lens, at) in facts.catalogue?.lenses"
+        :key="lens.id"
+        :class="{ first: at > 0 && lens.group !== facts.catalogue?.lenses[at - 1]?.group }"
+      >
         <button
           type="button"
           role="switch"
@@ -40,21 +44,26 @@ ul {
   padding: 0;
   margin: 0;
   display: grid;
-  gap: 0.25rem;
+}
+
+.first {
+  border-top: 1px solid var(--v-line);
+  margin-top: 0.25rem;
+  padding-top: 0.25rem;
 }
 
 button {
   display: grid;
   grid-template-columns: 1.1rem 1fr auto;
   align-items: center;
-  gap: 0.7rem;
+  gap: 0.6rem;
   width: 100%;
-  min-height: 2.75rem;
-  padding: 0.3rem 0.7rem;
+  min-height: 2.1rem;
+  padding: 0.1rem 0.6rem;
   text-align: left;
   background: none;
   border: 0;
-  border-radius: 0.7rem;
+  border-radius: 0.6rem;
   font: inherit;
   white-space: nowrap;
 
@@ -68,6 +77,12 @@ button {
     .bi {
       color: var(--v-hour);
     }
+  }
+}
+
+@media (pointer: coarse) {
+  button {
+    min-height: 2.75rem;
   }
 }
 </style>

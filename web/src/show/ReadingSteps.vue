@@ -1,19 +1,21 @@
 <script setup lang="ts">
 import { computed } from "vue";
-import type { DialFacts } from "@/api";
+import type { ReadingLine } from "./reading";
 
-/** The reading in four steps, each covered until asked for. */
-const props = defineProps<{ facts: DialFacts; uncovered: number; open: boolean }>();
-defineEmits<{ next: []; open: [open: boolean] }>();
+/** The reading in short steps, each covered until asked for. */
+const props = defineProps<{
+  lines: readonly ReadingLine[];
+  uncovered: number;
+  open: boolean;
+  otherWays: readonly string[];
+  others: boolean;
+  /** What is done when all is uncovered, where it is something else than covering it again. */
+  last?: string;
+}>();
+defineEmits<{ next: []; open: [open: boolean]; others: [] }>();
 
-const steps = computed(() => [
-  { name: "The short hand", text: props.facts.sentences.hour, big: false },
-  { name: "The long hand", text: props.facts.sentences.minutes, big: false },
-  { name: "In words", text: props.facts.usual, big: true },
-  { name: "In digits", text: props.facts.digital, big: true },
-]);
 const action = computed(() =>
-  props.uncovered < steps.value.length ? "Uncover the next step" : "Cover it again",
+  props.uncovered < props.lines.length ? "Uncover the next step" : (props.last ?? "Cover it again"),
 );
 </script>
 
@@ -22,36 +24,45 @@ const action = computed(() =>
     <p class="eyebrow">Say it</p>
     <ol aria-live="polite">
       <li
-        v-for="(step, at) in steps"
-        :key="step.name"
-        :class="{ now: at === uncovered - 1, covered: at >= uncovered }"
+        v-for="(line, at) in lines"
+        :key="at"
+        :class="{ now: at === uncovered - 1, covered: at >= uncovered, more: line.name === '' }"
       >
-        <p class="name">{{ step.name }}</p>
-        <p v-if="at < uncovered" class="text" :class="{ big: step.big }">
-          <template v-for="(word, place) in step.text.split(' ')" :key="place">
+        <p v-if="line.name" class="name">{{ line.name }}</p>
+        <p v-if="at < uncovered" class="text" :class="{ big: line.big }">
+          <template v-for="(word, place) in line.text.split(' ')" :key="place">
             <span>{{ word }}</span>
             {{ " " }}
           </template>
         </p>
         <p v-else class="cover">covered</p>
+        <p v-if="line.note && at < uncovered" class="note">{{ line.note }}</p>
       </li>
     </ol>
     <BButton v-if="!open" class="next" variant="primary" @click="$emit('next')">
       {{ action }}
       <kbd class="key" aria-hidden="true">Space</kbd>
     </BButton>
-    <BFormCheckbox :model-value="open" switch @update:model-value="$emit('open', Boolean($event))">
+    <BFormCheckbox
+      v-if="!last"
+      :model-value="open"
+      switch
+      @update:model-value="$emit('open', Boolean($event))"
+    >
       Keep it uncovered
       <kbd class="key" aria-hidden="true">K</kbd>
     </BFormCheckbox>
-    <p class="quiet hint">
-      Turn the long hand, or
-      <kbd class="key">←</kbd>
-      <kbd class="key">→</kbd>
-      by one minute, with
-      <kbd class="key">Shift</kbd>
-      by five
-    </p>
+    <button
+      v-if="otherWays.length"
+      type="button"
+      class="others"
+      :aria-expanded="others"
+      @click="$emit('others')"
+    >
+      Someone at home may say
+      <kbd class="key" aria-hidden="true">O</kbd>
+    </button>
+    <p v-if="others && otherWays.length" class="ways">{{ otherWays.join(" · ") }}</p>
   </section>
 </template>
 
@@ -59,25 +70,32 @@ const action = computed(() =>
 .reading {
   display: flex;
   flex-direction: column;
+  align-items: start;
   min-width: 0;
 }
 
 ol {
   list-style: none;
   padding: 0;
-  margin: 0 0 1.25rem;
+  margin: 0 0 1rem;
+  width: 100%;
 }
 
 li {
   border-left: 4px solid var(--v-line);
-  padding: 0.1rem 0 0.7rem 1.1rem;
+  padding: 0.1rem 0 0.55rem 1.1rem;
+
+  &.more {
+    padding-top: 0;
+  }
 
   &.now {
     border-color: var(--v-minute);
   }
 }
 
-.name {
+.name,
+.note {
   margin: 0;
   font-size: 0.95rem;
   color: var(--v-quiet);
@@ -85,11 +103,11 @@ li {
 
 .text {
   margin: 0;
-  font-size: clamp(1.25rem, 1.6vw, 2rem);
-  line-height: 1.35;
+  font-size: clamp(1.2rem, 1.5vw, 2rem);
+  line-height: 1.3;
 
   &.big {
-    font-size: clamp(1.8rem, 2.4vw, 3.5rem);
+    font-size: clamp(1.7rem, 2.3vw, 3.5rem);
     font-weight: 700;
     line-height: 1.2;
     text-wrap: balance;
@@ -102,21 +120,28 @@ li {
 }
 
 .cover {
-  margin: 0.2rem 0 0;
-  padding: 0.45rem 1rem;
+  margin: 0.15rem 0 0;
+  padding: 0.3rem 1rem;
   border-radius: 0.7rem;
   color: var(--v-quiet);
-  background: repeating-linear-gradient(135deg, var(--v-shade) 0 10px, #eae1cf 10px 20px);
+  background: repeating-linear-gradient(135deg, var(--v-shade) 0 10px, var(--v-cover) 10px 20px);
 }
 
 .next {
-  align-self: start;
-  margin-bottom: 0.8rem;
+  margin-bottom: 0.6rem;
 }
 
-.hint {
-  margin-top: auto;
-  margin-bottom: 0;
-  font-size: 0.95rem;
+.others {
+  border: 0;
+  background: none;
+  padding: 0.3rem 0;
+  font: inherit;
+  text-decoration: underline;
+  text-underline-offset: 0.2em;
+}
+
+.ways {
+  margin: 0;
+  line-height: 1.35;
 }
 </style>

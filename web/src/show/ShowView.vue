@@ -1,121 +1,208 @@
 <script setup lang="ts">
-import { useEventListener } from "@vueuse/core";
+import { useEventListener, useIdle } from "@vueuse/core";
 import { computed, reactive, ref, watch } from "vue";
 import { useRoute } from "vue-router";
 import { useFacts } from "@/api";
-import { DialFace, GearedDial } from "@/dial";
+import { useClasses } from "@/class";
+import { TurnedDial } from "@/dial";
+import DayRibbon from "./DayRibbon.vue";
+import DrawingVerdict from "./DrawingVerdict.vue";
+import HourRibbon from "./HourRibbon.vue";
+import KeyCard from "./KeyCard.vue";
+import { lensWithKey, toggleLens } from "./lenses";
 import LensSwitches from "./LensSwitches.vue";
-import { lensWithKey } from "./lenses";
+import { linesOf } from "./reading";
 import ReadingSteps from "./ReadingSteps.vue";
+import SequencePanel from "./SequencePanel.vue";
+import ShowTools from "./ShowTools.vue";
+import TwoDials from "./TwoDials.vue";
+import { useLoose } from "./useLoose";
+import { useSequence } from "./useSequence";
+import { useTurning } from "./useTurning";
 
 /** One large dial in front of the class. Its reading is covered until asked for. */
-const STEPS = 4;
+const JOINING = 950;
+/** Milliseconds without the pointer after which the board's controls fade. */
+const FADING = 3000;
 const route = useRoute();
 const facts = useFacts();
-
-const sequence = computed(() =>
-  String(route.query.times ?? "")
+const classes = useClasses();
+const listed = (name: string): string[] =>
+  String(route.query[name] ?? "")
     .split(",")
-    .filter((time) => facts.placeOf(time) !== undefined),
-);
-const place = ref(facts.placeOf(sequence.value[0] ?? "") ?? facts.placeOf("4:45") ?? 0);
-const lenses = reactive(
-  new Set<string>(
-    String(route.query.lens ?? "")
-      .split(",")
-      .filter(Boolean),
-  ),
-);
+    .filter(Boolean);
+
+const { place, dayPlace, playing, go, play, stop } = useTurning(listed("times")[0] ?? "");
+const { hands, drawing, trouble, toggle: toggleGears, turn, ask, putRight } = useLoose();
+const shown = computed(() => facts.at(place.value));
+const {
+  times,
+  at,
+  trouble: wrongTime,
+  add,
+  remove,
+  shift,
+  step,
+} = useSequence(listed("times"), () => shown.value.time);
+const lenses = reactive(new Set<string>(listed("lens")));
+const joining = ref(false);
 const uncovered = ref(0);
 const open = ref(false);
-const dial = ref<InstanceType<typeof GearedDial>>();
-const shown = computed(() => facts.at(place.value));
-const steps = computed(() => (open.value ? STEPS : uncovered.value));
+const others = ref(false);
+const board = ref(route.query.board !== undefined);
+const help = ref(false);
+const { idle } = useIdle(FADING, { events: ["mousemove", "pointerdown"] });
+const dial = ref<InstanceType<typeof TurnedDial>>();
+
+const day = computed(() => (lenses.has("day") ? facts.dayTimes[dayPlace.value] : undefined));
+const events = computed(() => (classes.current?.day.length ? classes.current.day : facts.usualDay));
+const lines = computed(() => linesOf(shown.value, day.value));
+const bare = computed(() => open.value || playing.value);
+const seen = computed(() => (bare.value ? lines.value.length : uncovered.value));
+const otherWays = computed(() => [...shown.value.words.slice(1), ...shown.value.at_home]);
+/** The dial lights up what the last step uncovered speaks of; the sweep lens what is counted. */
+const lights = computed(() => {
+  if (hands.value) return [];
+  const sweep = lenses.has("sweep") ? shown.value.steps.filter((one) => one.part === "minutes") : [];
+  const told = bare.value ? undefined : shown.value.steps[uncovered.value - 1];
+  return [...sweep.flatMap((one) => one.lights.filter((light) => light.counts)), ...(told?.lights ?? [])];
+});
+const two = computed(() => lenses.has("two_dials") || joining.value);
 
 watch(place, () => (uncovered.value = 0));
+watch([() => lenses.has("day"), () => facts.choices], ([on]) => on && void facts.loadDay(), {
+  immediate: true,
+});
 
 function toggle(lens: string): void {
-  if (!lenses.delete(lens)) lenses.add(lens);
+  if (lens === "two_dials" && lenses.has(lens)) {
+    joining.value = true;
+    window.setTimeout(() => (joining.value = false), JOINING);
+  }
+  toggleLens(lenses, lens);
 }
 
 function next(): void {
-  if (open.value) return;
-  uncovered.value = uncovered.value < STEPS ? uncovered.value + 1 : 0;
+  if (bare.value || hands.value) return;
+  uncovered.value = uncovered.value < lines.value.length ? uncovered.value + 1 : 0;
 }
 
-function go(time: string): void {
-  place.value = facts.placeOf(time) ?? place.value;
+function show(time: string | undefined): void {
+  stop();
+  if (hands.value) toggleGears(shown.value);
+  if (time) go(time);
+}
+
+/** A hand on the dial stops what goes by itself. */
+function turnTo(next: number): void {
+  stop();
+  place.value = next;
+}
+
+/** Ungears the hands where they stand; geared again, they stand at the time they meant. */
+function gears(): void {
+  stop();
+  const meant = toggleGears(shown.value);
+  if (meant && !hands.value) go(meant);
 }
 
 const KEYS: Record<string, () => void> = {
   " ": next,
   c: () => (uncovered.value = 0),
   k: () => (open.value = !open.value),
+  o: () => (others.value = !others.value),
+  a: () => !hands.value && play(),
+  u: gears,
+  r: () => hands.value && putRight(),
+  b: () => (board.value = !board.value),
+  ",": () => show(step(-1)),
+  ".": () => show(step(1)),
+  "?": () => (help.value = !help.value),
+  escape: () => (help.value ? (help.value = false) : (board.value = false)),
 };
 
 useEventListener("keydown", (event: KeyboardEvent) => {
   if (event.ctrlKey || event.metaKey || event.altKey || event.defaultPrevented) return;
-  const at = event.target as HTMLElement;
+  const target = event.target as HTMLElement;
   // Space presses a button and arrows move a slider; all other keys are the dial's.
-  const pressed = at.closest("button, a, summary");
-  const entered = at.closest("input, select, [role=menu]");
+  const pressed = target.closest("button, a, summary");
+  const slider = target.closest("input[type=range], select, [role=menu]");
+  if (target.closest("input:not([type=range]):not([type=checkbox]), textarea")) return;
   const key = event.key.toLowerCase();
   const lens = lensWithKey(key);
   if (lens) toggle(lens);
-  else if (KEYS[key] && !(key === " " && (pressed || entered))) KEYS[key]();
-  else if (entered) return;
+  else if (KEYS[key] && !(key === " " && (pressed || slider))) KEYS[key]();
+  else if (slider) return;
   else return dial.value?.press(event);
   event.preventDefault();
 });
 </script>
 
 <template>
-  <div class="show">
+  <div class="show" :class="{ board, idle }">
     <h1 class="visually-hidden">Show a clock</h1>
     <aside class="left">
       <LensSwitches :lenses="lenses" @toggle="toggle" />
-      <section v-if="sequence.length" aria-label="Times to show">
-        <p class="eyebrow">To show</p>
-        <div class="sequence">
-          <button
-            v-for="(time, at) in sequence"
-            :key="time"
-            type="button"
-            :aria-pressed="time === shown.time"
-            :aria-label="`Clock ${at + 1}`"
-            @click="go(time)"
-          >
-            <DialFace :facts="facts.of(time)" detail="small" />
-          </button>
-        </div>
-      </section>
+      <SequencePanel
+        :times="times"
+        :at="at"
+        :trouble="wrongTime"
+        :add="add"
+        @go="show"
+        @remove="remove"
+        @shift="shift"
+      />
     </aside>
     <div class="middle">
       <div class="dial-room">
-        <GearedDial ref="dial" v-model="place" :lenses="lenses" />
-      </div>
-      <div class="ribbon">
-        <input
-          v-model.number="place"
-          type="range"
-          min="0"
-          :max="facts.times.length - 1"
-          aria-label="Go to a time in the twelve hours"
-          :aria-valuetext="shown.digital"
+        <TwoDials v-if="two && !hands" :facts="shown" :joining="joining" />
+        <TurnedDial
+          v-else
+          ref="dial"
+          :model-value="place"
+          :lenses="lenses"
+          :lights="lights"
+          :loose="hands"
+          :spoken="day && `${day.twelve_hour}, ${day.words}`"
+          @update:model-value="turnTo"
+          @loosen="turn"
+          @settle="ask"
         />
-        <div class="hours" aria-hidden="true">
-          <span v-for="hour in 13" :key="hour">{{ hour === 1 ? 12 : hour - 1 }}</span>
-        </div>
       </div>
+      <DayRibbon v-if="day" v-model="dayPlace" :events="events" />
+      <HourRibbon v-else-if="!hands" v-model="place" />
     </div>
-    <ReadingSteps :facts="shown" :uncovered="steps" :open="open" @next="next" @open="open = $event" />
+    <div class="right">
+      <DrawingVerdict v-if="hands" :drawing="drawing" :trouble="trouble" @mend="putRight" @gear="gears" />
+      <ReadingSteps
+        v-else
+        :lines="lines"
+        :uncovered="seen"
+        :open="open"
+        :other-ways="otherWays"
+        :others="others"
+        @next="next"
+        @open="open = $event"
+        @others="others = !others"
+      />
+      <ShowTools
+        :playing="playing"
+        :loose="hands !== null"
+        :board="board"
+        @play="play"
+        @gears="gears"
+        @board="board = !board"
+        @help="help = true"
+      />
+    </div>
+    <KeyCard v-if="help" @close="help = false" />
   </div>
 </template>
 
 <style scoped lang="scss">
 .show {
   display: grid;
-  grid-template-columns: 13rem minmax(0, 1fr) minmax(15rem, 23%);
+  grid-template-columns: 12.5rem minmax(0, 1fr) minmax(15rem, 24%);
   gap: 1.25rem;
   height: calc(100vh - var(--v-bar));
   min-height: 32rem;
@@ -125,13 +212,24 @@ useEventListener("keydown", (event: KeyboardEvent) => {
 .left {
   display: flex;
   flex-direction: column;
-  gap: 2rem;
+  gap: 0.9rem;
+  min-height: 0;
+  overflow-y: auto;
 }
 
 .middle {
   display: flex;
   flex-direction: column;
   min-height: 0;
+}
+
+.right {
+  display: flex;
+  flex-direction: column;
+  justify-content: space-between;
+  gap: 1rem;
+  min-height: 0;
+  overflow-y: auto;
 }
 
 .dial-room {
@@ -142,69 +240,58 @@ useEventListener("keydown", (event: KeyboardEvent) => {
   align-items: center;
 }
 
-.sequence {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 0.35rem;
+/* The dial fills the projector; what is not for the children fades to one edge. */
+.board {
+  position: fixed;
+  inset: 0;
+  z-index: 40;
+  height: auto;
+  background: var(--v-paper);
+  grid-template-columns: 0 minmax(0, 1fr) minmax(17rem, 27%);
+  padding: 0.5rem 1.5rem;
 
-  button {
-    width: 3.95rem;
-    padding: 0.3rem;
-    background: none;
-    border: 2px solid transparent;
-    border-radius: 0.8rem;
+  .left {
+    position: fixed;
+    z-index: 2;
+    left: 0;
+    top: 0;
+    bottom: 0;
+    width: 14.5rem;
+    padding: 0.75rem 1rem;
+    background: var(--v-paper);
+    opacity: 0;
+    transition: opacity 0.25s;
 
-    &[aria-pressed="true"] {
-      background: var(--v-hour-tint);
-      border-color: var(--v-hour);
+    &:hover,
+    &:focus-within {
+      opacity: 1;
     }
   }
-}
 
-.ribbon {
-  padding: 0.25rem 0.5rem 0;
-
-  input {
-    appearance: none;
-    width: 100%;
-    height: 0.9rem;
-    margin: 0;
-    border-radius: 0.45rem;
-    background: repeating-linear-gradient(
-      90deg,
-      var(--v-shade) 0 calc(100% / 12 - 2px),
-      var(--v-line) calc(100% / 12 - 2px) calc(100% / 12)
-    );
-
-    &::-webkit-slider-thumb {
-      appearance: none;
-      width: 1.5rem;
-      height: 1.5rem;
-      border-radius: 50%;
-      border: 3px solid var(--v-paper);
-      background: var(--v-minute);
-    }
-
-    &::-moz-range-thumb {
-      width: 1.2rem;
-      height: 1.2rem;
-      border-radius: 50%;
-      border: 3px solid var(--v-paper);
-      background: var(--v-minute);
-    }
+  .middle {
+    grid-column: 1 / 3;
   }
-}
 
-.hours {
-  display: flex;
-  justify-content: space-between;
-  padding: 0 0.1rem;
-  font-size: 0.85rem;
-  color: var(--v-quiet);
+  :deep(.tools),
+  :deep(.ribbon) {
+    transition: opacity 0.4s;
+  }
 
-  span {
-    width: 1rem;
-    text-align: center;
+  &.idle :deep(.tools:not(:focus-within)),
+  &.idle :deep(.ribbon:not(:focus-within)) {
+    opacity: 0;
+  }
+
+  :deep(.text) {
+    font-size: clamp(1.5rem, 2.1vw, 3rem);
+  }
+
+  :deep(.text.big) {
+    font-size: clamp(2.2rem, 3.4vw, 5rem);
+  }
+
+  .right {
+    grid-column: 3;
   }
 }
 
@@ -219,13 +306,20 @@ useEventListener("keydown", (event: KeyboardEvent) => {
     order: -2;
   }
 
-  :deep(.reading) {
+  .right {
     order: -1;
   }
 
   .dial-room {
     height: min(100vw, 68vh);
     flex: none;
+  }
+
+  .board {
+    display: flex;
+    flex-direction: column;
+    height: auto;
+    overflow-y: auto;
   }
 }
 </style>

@@ -45,8 +45,7 @@ module Vantick
         @kept = kept
         @supply = LessonTimes.new(step:, task:, earlier:, seed:, used: avoid | unique(kept.values.flatten.compact))
         lengths = StageMinutes.of(minutes, stage_minutes)
-        made = CHOSEN.to_h { |id| [id, stage(StageMinutes::STAGES.fetch(id), lengths.fetch(id))] }
-        @stages = lengths.keys.map { |id| made.fetch(id) }.freeze
+        @stages = stages_of(lengths).values_at(*lengths.keys).freeze
         freeze
       end
 
@@ -62,14 +61,27 @@ module Vantick
         times
       end
 
-      def stage(row, minutes)
-        kinds = kinds(row, minutes * 60)
-        timed = kinds.count { |kind| !Pacing.timeless?(kind) }
-        times, left_out, missing = taken(row, timed)
-        items = items(kinds, times)
-        spare_seconds = (minutes * 60) - items.sum(&:seconds)
-        Stage.new(id: row[:id].to_sym, name: row[:name], minutes:, items:, spare_seconds:, missing:, left_out:).freeze
+      def stages_of(lengths)
+        kinds = lengths.to_h { |id, length| [id, kinds(StageMinutes::STAGES.fetch(id), length * 60)] }
+        shares = @supply.shares(CHOSEN.to_h { |id| [id, open_places(id, kinds.fetch(id))] })
+        CHOSEN.to_h { |id| [id, stage(id, lengths.fetch(id), kinds.fetch(id), shares.fetch(id))] }
       end
+
+      def stage(id, minutes, kinds, share)
+        row = StageMinutes::STAGES.fetch(id)
+        times = @supply.take(share, thorough: row[:thorough])
+        timed = timed(kinds)
+        found = Array.new(timed) { |place| kept(id)[place] || times.shift }.compact
+        items = items(kinds, found)
+        Stage.new(id:, name: row[:name], minutes:, items:, spare_seconds: (minutes * 60) - items.sum(&:seconds),
+                  missing: timed - found.length, left_out: kept(id).drop(timed).compact.freeze).freeze
+      end
+
+      def kept(id) = @kept.fetch(id, [])
+
+      def timed(kinds) = kinds.count { |kind| !Pacing.timeless?(kind) }
+
+      def open_places(id, kinds) = timed(kinds) - kept(id).first(timed(kinds)).compact.length
 
       # What comes first as far as it fits, and then as many of the others as there is room for.
       def kinds(row, seconds)
@@ -80,14 +92,6 @@ module Vantick
 
         more = row[:then].to_sym
         fitting + Array.new((left / @pacing.seconds(more)).floor, more)
-      end
-
-      def taken(row, wanted)
-        kept = @kept.fetch(row[:id].to_sym, [])
-        standing = kept.first(wanted)
-        chosen = @supply.take(wanted - standing.compact.length, earlier: row[:earlier], thorough: row[:thorough]).dup
-        found = Array.new(wanted) { |place| standing[place] || chosen.shift }.compact
-        [found, kept.drop(wanted).compact.freeze, wanted - found.length]
       end
 
       # An item that has no time left for it falls away.

@@ -14,26 +14,20 @@ module Vantick
         @task = task
         @earlier_task = Step.hardest.tasks.include?(task) ? task : Task.find(:dial_to_words)
         @own = step.pool_for(task)
-        @earlier = gone_over(earlier.empty? ? step.builds_on : earlier)
+        @below = gone_over(step.foundations)
+        @earlier = earlier.empty? ? @below : gone_over(earlier)
         @seed = seed
         @used = used.dup
       end
 
-      # @param wanted [Integer]
-      # @param earlier [Boolean] whether times of earlier steps are wanted
-      # @param thorough [Boolean] whether they should tell as much as they can
-      # @return [Array<DialTime, DayTime>] so many or, where they run out, fewer
-      def take(wanted, earlier:, thorough:)
-        pool = left(wanted, earlier)
-        count = [wanted, pool.length, Chooser::MOST].min
-        return [] unless count.positive?
+      # @param wanted [Hash{Symbol => Integer}] times by stage
+      # @return [Hash{Symbol => LessonShares::Share}]
+      def shares(wanted) = LessonShares.of(wanted, own: (@own - @used).length, earlier: ((@earlier | @below) - @own - @used).length)
 
-        own = (pool - @own).empty?
-        telling = own ? Telling.for(@step, @task) : Telling.for(Step.hardest, @earlier_task)
-        chosen = Chooser.from(pool, name: @step.name, task: own ? @task : @earlier_task, count:, seed: @seed, telling:, thorough:).times
-        @used.concat(chosen)
-        chosen
-      end
+      # @param share [LessonShares::Share]
+      # @param thorough [Boolean] whether they should tell as much as they can
+      # @return [Array<DialTime, DayTime>] the step's own first; fewer where they run out
+      def take(share, thorough:) = choose(share.own, @own - @used, thorough) + choose(share.earlier, before(share.earlier), thorough)
 
       # @param time [DialTime, DayTime]
       # @return [Task] with which it is asked: the lesson's own, but for times of earlier steps that are
@@ -42,13 +36,25 @@ module Vantick
 
       private
 
-      # The step's own times help out where those of earlier steps run out, if they are asked the same way.
-      def left(wanted, earlier)
-        own = @own - @used
-        return own unless earlier && @earlier.any?
+      def choose(wanted, pool, thorough)
+        count = [wanted, pool.length, Chooser::MOST].min
+        return [] unless count.positive?
 
-        before = @earlier - @used
-        before.length >= wanted || @earlier_task != @task ? before : before | own
+        task, telling = asked(pool)
+        chosen = Chooser.from(pool, name: @step.name, task:, count:, seed: @seed, telling:, thorough:).times
+        @used.concat(chosen)
+        chosen
+      end
+
+      def asked(pool)
+        (pool - @own).empty? ? [@task, Telling.for(@step, @task)] : [@earlier_task, Telling.for(Step.hardest, @earlier_task)]
+      end
+
+      # First those asked for, then all that the step rests on; its own help out at last, if they are asked the
+      # same way.
+      def before(wanted)
+        own = @earlier_task == @task || @below.empty? ? @own : []
+        [@earlier, @below, own].reduce([]) { |found, more| found.length >= wanted ? found : found | (more - @used) }
       end
 
       def gone_over(steps) = steps.select { |step| step.tasks.include?(@earlier_task) }.flat_map(&:pool).uniq

@@ -11,7 +11,7 @@ module Vantick
             { most_items: Checks::MOST_ITEMS, steps:, ladder: Core::Step.all.map { |step| rung(step) },
               tasks: Core::Task.with_dial.map { |task| { id: task.id, name: task.name, notation: task.notation } },
               misreadings: Core::Misreading.all.map { |misreading| { id: misreading.id, **misreading.texts } },
-              lenses: Core::DataFile.entries("lenses", required: %i[id name shows]),
+              lenses: Core::DataFile.entries("lenses", required: %i[id group name shows]),
               conventions: Core::Conventions::ENTRIES,
               kinds: Core::Pacing::KINDS.values.map { |kind| { id: kind[:id], name: kind[:name], seconds: kind[:seconds] } },
               lengths: { least: Core::Lesson::LENGTHS.min, most: Core::Lesson::LENGTHS.max } }

@@ -3,20 +3,30 @@
 module Vantick
   module Server
     module Api
-      # A lesson's plan for another day: pinned times stand where they stood, all others are chosen anew.
+      # A lesson's plan for another day: pinned times stand where they stood, all others are chosen anew, and are
+      # other ones where the step has enough.
       module Copy
         # @param settled [Hash] a plan with its times
         # @param seed [Integer]
         # @param conventions [Core::Conventions]
         # @return [Plan]
         def self.of(settled, seed, conventions)
-          kept = settled[:kept].to_h do |stage, times|
+          again = { **settled, seed:, kept: pinned_only(settled), carried: [], swapped: [] }
+          other = Plan.new({ **again, swapped: settled[:kept].values.flatten }, conventions)
+          return Plan.new(again, conventions) if missing(other) > missing(Plan.new(settled, conventions))
+
+          Plan.new({ **other.settled, swapped: [] }, conventions)
+        end
+
+        def self.pinned_only(settled)
+          settled[:kept].to_h do |stage, times|
             [stage, times.map { |time| time if settled[:pinned].fetch(stage, []).include?(time) }]
           end
-          dropped = settled[:kept].values.flatten - kept.values.flatten
-          again = { **settled, seed:, kept:, carried: [], swapped: dropped }
-          { **Plan.new(again, conventions).settled, swapped: [] }.then { |plan| Plan.new(plan, conventions) }
         end
+        private_class_method :pinned_only
+
+        def self.missing(plan) = plan.lesson.stages.sum(&:missing)
+        private_class_method :missing
       end
     end
   end

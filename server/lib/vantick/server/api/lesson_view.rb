@@ -6,7 +6,7 @@ module Vantick
       # A lesson as the contract describes it.
       module LessonView
         ROW = %i[id class_id day check_id given_at left_out changed_at].freeze
-        SETTLED = %i[step task minutes seed method pinned swapped opening carried].freeze
+        SETTLED = %i[step task minutes seed method stage_minutes pinned swapped opening carried].freeze
 
         class << self
           # @param row [Hash] as kept
@@ -34,7 +34,7 @@ module Vantick
 
             text = item.time.to_s
             { **about, time: text, dial: dial_time(item.time).to_s, sees: item.task.sees, prompt: prompt(item, plan),
-              answer: item.task.write(item.task.right_answer(item.time), plan.conventions), of_step: of_step?(item, plan),
+              answer: item.task.write(item.task.right_answer(item.time), plan.conventions), from_step: from_step(item, plan),
               pinned: plan.settled[:pinned].fetch(stage.id, []).include?(text) }
           end
 
@@ -43,7 +43,12 @@ module Vantick
           # What is said of a time of the day before its half is asked for.
           def prompt(item, plan) = item.time.is_a?(Core::DayTime) ? Core::DayFacts.of(item.time, plan.conventions)[:words] : ""
 
-          def of_step?(item, plan) = plan.step.pool.include?(dial_time(item.time))
+          # The step that the time is of, where it is not the lesson's.
+          def from_step(item, plan)
+            return "" if plan.step.pool.include?(dial_time(item.time))
+
+            Core::Step.holding([item.time], item.task)&.name.to_s
+          end
 
           def exit_choice(plan)
             times = plan.lesson.stages.last.items.filter_map(&:time) & plan.step.pool_for(plan.task)

@@ -33,13 +33,16 @@ module Vantick
           @task = known_task(settled[:task])
           @conventions = conventions.with(**settled.fetch(:method, {}).slice(*METHOD))
           @lesson = made(settled)
-          @settled = { opening: 0, swapped: [], carried: [], **settled, **computed(settled) }
+          check_swap(settled)
+          @settled = { opening: 0, swapped: [], carried: [], stage_minutes: {}, **settled, **computed(settled) }
         end
 
         # @param stage [Symbol]
         # @return [Class] the kind of time that stands there
         def kind_of_time(stage)
-          task.asks == :day && !Core::StageMinutes::STAGES.fetch(stage)[:earlier] ? Core::DayTime : Core::DialTime
+          known = Core::StageMinutes::STAGES
+          row = known[stage] || raise(Core::UnknownName.new("stage", stage, known.keys))
+          task.asks == :day && !row[:earlier] ? Core::DayTime : Core::DialTime
         end
 
         private
@@ -62,12 +65,22 @@ module Vantick
                            avoid: settled.fetch(:swapped, []).flat_map { |text| both_kinds(text) }, kept: kept(settled))
         end
 
+        # One place left open is a time to be swapped: it needs another.
+        def check_swap(settled)
+          open_places = settled.fetch(:kept, {}).select { |_, times| times.include?(nil) }
+          return unless open_places.values.sum { |times| times.count(nil) } == 1
+
+          stage, times = open_places.first
+          found = lesson.stages.find { |one| one.id == stage }
+          return unless found.items.count(&:time) < times.length && found.missing.positive?
+
+          raise Core::Error.new("There is no other time to swap it for: every one is in the lesson. Type one instead.", field: :kept)
+        end
+
         def both_kinds(text) = [Core::DialTime.parse(text), *(Core::DayTime.parse(text) if task.asks == :day)]
 
         def kept(settled)
           settled.fetch(:kept, {}).to_h do |stage, times|
-            raise Core::UnknownName.new("stage", stage, Core::StageMinutes::STAGES.keys) unless Core::StageMinutes::STAGES.key?(stage)
-
             [stage, times.map { |text| text && kind_of_time(stage).parse(text) }]
           end
         end
@@ -77,7 +90,9 @@ module Vantick
         # A pin goes with its time.
         def pinned(settled)
           standing = texts
-          settled.fetch(:pinned, {}).to_h { |stage, times| [stage, times & standing.fetch(stage, [])] }
+          settled.fetch(:pinned, {}).to_h do |stage, times|
+            [stage, times.map { |text| kind_of_time(stage).parse(text).to_s } & standing.fetch(stage)]
+          end
         end
       end
     end

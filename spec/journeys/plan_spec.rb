@@ -1,0 +1,145 @@
+# frozen_string_literal: true
+
+RSpec.describe "Planning a lesson and giving it", :demo do
+  def press(*keys) = browser.action.send_keys(*keys).perform
+
+  def dials(stage) = find("button.stage", text: stage).all("svg").map { |dial| dial["data-time"] }
+
+  def minutes = page.all("button.stage .minutes").map { |text| text.text.to_i }
+
+  # The lesson that is open, as the server has it.
+  def kept = store.lessons.find(page.current_path[/\d+/].to_i)
+
+  def plan_next
+    visit "/plan"
+    expect(page).to have_css("h1", text: "Quarter to").and have_text("13 children still stumble here")
+    click_button "Plan this lesson"
+    expect(page).to have_css("button.stage", count: 6)
+  end
+
+  it "proposes the next step with its reason, and shows each step with what goes with it" do
+    visit "/plan"
+    expect(page).to have_css("button[aria-pressed='true']", text: "Quarter to").and have_text("It rests on quarter past.")
+    find("ol.ladder button", text: "Fives past").click
+    expect(page).to have_css("h2", text: "Fives past").and have_text("CCSS 2.MD.C.7, England year 2").and have_text("26 not met")
+    find(".rung button", text: "Numerals to minutes").click
+    expect(page).to have_css("h2", text: "Numerals to minutes")
+  end
+
+  it "plans forty minutes to scale, changes them, and undoes it" do
+    visit "/plan"
+    find("ol.ladder button", text: "Fives to").click
+    click_button "Plan a lesson on fives to"
+    expect(page).to have_css("button.stage", count: 6)
+    expect(minutes).to eq([4, 4, 8, 8, 12, 4])
+    widths = page.all("button.stage").map { |stage| stage.native.size.width }
+    expect(widths[4] / widths[0].to_f).to be_within(0.4).of(3)
+    before = dials("Exit")
+    find("button.stage", text: "Exit").click
+    first(:button, title: "Swap").click
+    expect(page).to have_button("Undo", disabled: false)
+    expect(dials("Exit").drop(1)).to eq(before.drop(1))
+    expect(dials("Exit").first).not_to eq(before.first)
+    click_button "Undo"
+    expect(page).to have_button("Undo", disabled: true)
+    expect(dials("Exit")).to eq(before)
+  end
+
+  it "moves minutes between stages with the keyboard, says what no longer fits, and takes it back" do
+    plan_next
+    line = find("[role='separator'][aria-label='Between Alone and Exit']")
+    line.send_keys(:arrow_right)
+    expect(page).to have_css("button.stage", text: "13 min")
+    line.send_keys(:arrow_right)
+    expect(page).to have_css("button.stage", text: "14 min")
+    expect(minutes.sum).to eq(40)
+    expect(page).to have_text("No longer fits: Exit")
+    click_button "Undo", match: :first
+    expect(page).to have_css("button.stage", text: "13 min")
+    fill_in "Minutes", with: "90\t"
+    expect(page).to have_css("[role='alert']", text: "20 to 75 minutes")
+    fill_in "Minutes", with: "30\t"
+    expect(page).to have_css("button.stage", text: "9 min")
+    expect(kept[:plan][:minutes]).to eq(30)
+  end
+
+  it "takes a typed time, pins it, and keeps it when all else is chosen anew and copied to next week" do
+    plan_next
+    find("button.stage", text: "Exit").click
+    first(:button, title: "Type another time").click
+    typed = find("input[aria-label^='Another time for']")
+    typed.set("4:99")
+    typed.send_keys(:enter)
+    expect(page).to have_css("[role='alert']", text: "4:99")
+    typed.set("4:49")
+    typed.send_keys(:enter)
+    expect(page).to have_css("li.pinned", text: "4:49").and have_text("from minutes to")
+    click_button "Choose all anew"
+    expect(page).to have_css("li.pinned", text: "4:49")
+    day = Date.parse(kept[:day])
+    lesson = kept[:id]
+    click_button "Copy to next week"
+    expect(page).to have_no_css("input[type='date'][value='#{day}']").and have_css("li.pinned", text: "4:49")
+    expect(page).to have_css("input[type='date']") { |field| field.value == (day + 7).to_s }
+    expect(kept[:id]).not_to eq(lesson)
+  end
+
+  it "is given by key to the exit check, and what was not reached is in the next recap" do
+    plan_next
+    alone = dials("Alone")
+    click_link "Give this lesson"
+    expect(page).to have_css(".run .large")
+    press(" ", " ", " ", " ")
+    expect(page).to have_css(".said", text: "15")
+    press("3")
+    expect(page).to have_css(".cover", minimum: 4)
+    press(" ", " ")
+    expect(page).to have_css(".text").and have_css(".turned svg")
+    press(:page_down, " ", " ")
+    expect(page).to have_css(".cover")
+    press(" ")
+    expect(page).to have_css(".answer")
+    press("5", "m")
+    expect(page).to have_css("[role='checkbox']", minimum: 3).and have_css(".together svg", count: alone.length)
+    press(:page_down)
+    click_button "Type its answers in"
+    expect(page).to have_css("input[aria-label$='clock 5']", minimum: 26)
+    page.go_back
+    expect(page).to have_button("Print the exit check")
+    press("e")
+    expect(page).to have_text("The lesson ends here")
+    click_button "End the lesson", exact: false
+    expect(page).to have_css("li", text: "given")
+    plan_next
+    expect(page).to have_text("From the last lesson, not reached then")
+    expect(dials("Recap")).not_to be_empty
+  end
+
+  it "says so where there is no other time to swap for" do
+    plan_next
+    find("button.stage", text: "Exit").click
+    before = dials("Exit")
+    first(:button, title: "Swap").click
+    expect(page).to have_css("[role='alert']", text: "no other time to swap it for")
+    expect(dials("Exit")).to eq(before)
+  end
+
+  it "is removed only when that is said twice" do
+    visit "/plan"
+    expect(page).to have_css(".lessons li", count: 2)
+    within(first(".lessons li")) do
+      click_button "Remove"
+      expect(page).to have_text("Remove it for good?")
+      click_button "Keep it"
+      click_button "Remove"
+      find(".btn-danger").click
+    end
+    expect(page).to have_css(".lessons li", count: 1)
+  end
+
+  it "lists and proposes nothing without a class" do
+    store.db[:lessons].delete
+    visit "/plan"
+    expect(page).to have_text("None yet. Plan the one above")
+  end
+end

@@ -1,0 +1,46 @@
+# frozen_string_literal: true
+
+RSpec.describe "A class's own ways of saying a time", :demo do
+  it "are chosen with a living example, and followed by Show and the answers read back" do
+    visit "/settings"
+    expect(page).to have_css(".said", text: "quarter to eight")
+    choose "of"
+    expect(page).to have_css(".said", text: "quarter of eight").and have_text("Kept.")
+    choose "the minutes"
+    expect(page).to have_css("li:first-child", text: "The long hand is on the 9")
+    visit "/show?times=7:45"
+    expect(page).to have_css("[role='slider']")
+    browser.action.send_keys("k").perform
+    expect(page).to have_text("quarter of eight")
+    visit "/check/3"
+    expect(cell("Hana", 1)).to be_visible
+    cell("Hana", 1).send_keys("quarter before 8", :enter)
+    expect(page).to have_css("aside", text: "quarter of eight")
+  end
+
+  it "put minute numbers down both sides where the class counts so" do
+    visit "/settings"
+    choose "5 to 30 down both sides"
+    expect(page).to have_text("Kept.")
+    visit "/show?lens=minute_numbers"
+    numbers = page.all("[data-lens='minute_numbers'] text").map(&:text)
+    expect(numbers.tally.values_at("25", "5", "30")).to eq([2, 2, 1])
+  end
+
+  it "hold the class's own day, with what is wrong said beside it and nothing lost" do
+    visit "/settings"
+    click_button "Add a line"
+    fill_in "Time 8", with: "half nine"
+    fill_in "What happens, 8", with: "assembly"
+    click_button "Keep the day"
+    expect(page).to have_css("[role='alert']", text: "Write each time as 8:45")
+    expect(find("input[aria-label='What happens, 8']").value).to eq("assembly")
+    fill_in "Time 8", with: "9:05"
+    click_button "Keep the day"
+    expect(page).to have_css("[role='status']", text: "Kept.")
+    visit "/show?lens=day"
+    expect(page).to have_button("assembly").and have_button("the lamp is lit")
+    click_button "assembly"
+    expect(find("[role='slider'][aria-label^='The dial']")["aria-valuetext"]).to start_with("9:05 a.m.")
+  end
+end

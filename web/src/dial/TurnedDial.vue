@@ -1,0 +1,238 @@
+<script setup lang="ts">
+import { computed, ref } from "vue";
+import { type DialFacts, type Light, useFacts } from "@/api";
+import DialFace from "./DialFace.vue";
+import DialLenses from "./DialLenses.vue";
+import DialLights from "./DialLights.vue";
+import { degreesTo, marksMoved, ray } from "./geometry";
+import MinuteNumbers from "./MinuteNumbers.vue";
+
+export type Loose = Pick<DialFacts, "hour_hand_degrees" | "minute_hand_degrees">;
+type Hand = "hour" | "minute";
+
+/**
+ * A dial whose hands can be taken and turned. Geared, the short hand follows the long one, and the dial is a
+ * slider: arrow keys move it by a minute, with Shift by five, Page Up and Page Down by an hour. Ungeared,
+ * each hand goes by itself: arrows left and right turn the long one by a mark, up and down the short one by a
+ * degree, with Shift by five.
+ */
+const props = withDefaults(
+  defineProps<{
+    lenses?: ReadonlySet<string>;
+    lights?: readonly Light[];
+    /** The hands where they are not geared; nothing where they are. */
+    loose?: Loose | null;
+    /** What the reading is called for those who cannot see it, where the day has a say too. */
+    spoken?: string;
+  }>(),
+  { lenses: () => new Set<string>(), lights: () => [], loose: null, spoken: undefined },
+);
+/** The place of the time in the table of 720. */
+const place = defineModel<number>({ required: true });
+const emit = defineEmits<{
+  /** A hand of an ungeared dial moves. */
+  loosen: [hands: Loose];
+  /** It was let go. */
+  settle: [];
+}>();
+
+const facts = useFacts();
+const shown = computed(() => facts.at(place.value));
+const drawn = computed(() => props.loose ?? shown.value);
+const dragging = ref<Hand | null>(null);
+const root = ref<HTMLElement>();
+const hands = computed(() =>
+  props.lenses.has("hour_alone") ? "hour" : props.lenses.has("minute_alone") ? "minute" : "both",
+);
+const litHands = computed(() =>
+  props.lights.filter((light) => light.kind === "hand").map((light) => light.hand),
+);
+const sweeping = computed(() => props.lights.some((light) => light.counts));
+const valueText = computed(() => {
+  if (!props.loose) return props.spoken ?? `${shown.value.digital}, ${shown.value.usual}`;
+  return `Short hand at ${Math.round(drawn.value.hour_hand_degrees)} degrees, long hand at ${Math.round(drawn.value.minute_hand_degrees)}`;
+});
+
+function move(minutes: number): void {
+  const length = facts.times.length;
+  place.value = (place.value + minutes + length) % length;
+}
+
+const round = (degrees: number): number => ((degrees % 360) + 360) % 360;
+
+/** An ungeared long hand stops at the marks, a short one anywhere. */
+function loosen(hand: Hand, degrees: number): void {
+  const angle = round(hand === "minute" ? Math.round(degrees / 6) * 6 : Math.round(degrees));
+  emit("loosen", { ...drawn.value, [`${hand}_hand_degrees`]: angle } as Loose);
+}
+
+function follow(event: PointerEvent): void {
+  if (!dragging.value || !root.value) return;
+  const box = root.value.getBoundingClientRect();
+  const point = { x: event.clientX - box.left - box.width / 2, y: event.clientY - box.top - box.height / 2 };
+  if (props.loose) return loosen(dragging.value, degreesTo(point));
+  const moved = marksMoved(shown.value.minute_hand_degrees, degreesTo(point));
+  if (moved !== 0) move(moved);
+}
+
+function take(hand: Hand, event: PointerEvent): void {
+  dragging.value = hand;
+  root.value?.setPointerCapture(event.pointerId);
+  root.value?.focus({ preventScroll: true });
+  event.preventDefault();
+}
+
+function drop(): void {
+  if (dragging.value && props.loose) emit("settle");
+  dragging.value = null;
+}
+
+const KEYS: Record<string, number> = {
+  ArrowRight: 1,
+  ArrowUp: 1,
+  ArrowLeft: -1,
+  ArrowDown: -1,
+  PageUp: 60,
+  PageDown: -60,
+};
+
+/** Left and right are the long hand's, up and down the short one's. */
+function pressLoose(key: string, steps: number): void {
+  const hand = key === "ArrowUp" || key === "ArrowDown" ? "hour" : "minute";
+  loosen(hand, drawn.value[`${hand}_hand_degrees`] + steps * (hand === "hour" ? 1 : 6));
+  emit("settle");
+}
+
+function press(event: KeyboardEvent): void {
+  const minutes = KEYS[event.key];
+  if (minutes === undefined || event.ctrlKey || event.metaKey || event.altKey) return;
+  const one = Math.abs(minutes) === 1;
+  const steps = event.shiftKey && one ? minutes * 5 : minutes;
+  if (!props.loose) move(steps);
+  else if (one) pressLoose(event.key, steps);
+  event.preventDefault();
+}
+
+defineExpose({ press, focus: () => root.value?.focus({ preventScroll: true }) });
+</script>
+
+<template>
+  <div
+    ref="root"
+    class="turned"
+    :class="[{ dragging }, ...litHands.map((hand) => `lit-${hand}`)]"
+    role="slider"
+    tabindex="0"
+    :aria-label="loose ? 'The dial: turn each hand by itself' : 'The dial: turn the long hand'"
+    aria-valuemin="0"
+    :aria-valuemax="facts.times.length - 1"
+    :aria-valuenow="place"
+    :aria-valuetext="valueText"
+    @keydown="press"
+    @pointermove="follow"
+    @pointerup="drop"
+    @pointercancel="drop"
+  >
+    <DialFace
+      :facts="drawn"
+      :margin="16"
+      :hands="hands"
+      :numerals="!lenses.has('no_numerals')"
+      :marks="!lenses.has('no_marks')"
+    >
+      <template #under>
+        <DialLenses
+          :facts="shown"
+          :lenses="lenses"
+          :lights="lights"
+          :past-word="facts.choices.past_word ?? 'past'"
+          :to-word="facts.choices.to_word ?? 'to'"
+        />
+      </template>
+      <template #over>
+        <MinuteNumbers
+          v-if="lenses.has('minute_numbers') && !sweeping"
+          :both-sides="facts.choices.minute_numbers === 'both_sides'"
+        />
+        <g v-if="lenses.has('hand_lines')" data-lens="hand_lines">
+          <path v-if="hands !== 'minute'" class="line hour" :d="ray(drawn.hour_hand_degrees, 98)" />
+          <path v-if="hands !== 'hour'" class="line minute" :d="ray(drawn.minute_hand_degrees, 98)" />
+        </g>
+        <DialLights v-if="lights.length" :lights="lights" />
+      </template>
+      <template #hands>
+        <line
+          v-if="loose && hands !== 'minute'"
+          class="grip"
+          data-grip="hour"
+          y1="-14"
+          y2="-58"
+          :transform="`rotate(${drawn.hour_hand_degrees})`"
+          @pointerdown="take('hour', $event)"
+        />
+        <line
+          v-if="hands !== 'hour'"
+          class="grip"
+          data-grip="minute"
+          :y1="loose ? -60 : -20"
+          y2="-82"
+          :transform="`rotate(${drawn.minute_hand_degrees})`"
+          @pointerdown="take('minute', $event)"
+        />
+      </template>
+    </DialFace>
+  </div>
+</template>
+
+<style scoped>
+.turned {
+  aspect-ratio: 1;
+  height: 100%;
+  max-width: 100%;
+  border-radius: 2rem;
+  touch-action: none;
+  user-select: none;
+}
+
+.grip {
+  stroke: transparent;
+  stroke-width: 24;
+  stroke-linecap: round;
+  cursor: grab;
+  pointer-events: stroke;
+}
+
+.dragging,
+.dragging .grip {
+  cursor: grabbing;
+}
+
+.line {
+  stroke-width: 1.2;
+  stroke-dasharray: 3 2.4;
+}
+
+.line.hour {
+  stroke: var(--v-hour);
+}
+
+.line.minute {
+  stroke: var(--v-minute);
+}
+
+/* A hand spoken of has a rim of light round it. */
+.lit-hour :deep(.hand.hour),
+.lit-minute :deep(.hand.minute) {
+  paint-order: stroke;
+  stroke-width: 5;
+  stroke-linejoin: round;
+}
+
+.lit-hour :deep(.hand.hour) {
+  stroke: var(--v-hour-glow);
+}
+
+.lit-minute :deep(.hand.minute) {
+  stroke: var(--v-minute-glow);
+}
+</style>

@@ -1,0 +1,114 @@
+<script setup lang="ts">
+import { computed } from "vue";
+import { useFacts, type Ladder } from "@/api";
+import { DialFace } from "@/dial";
+import { countsInWords } from "./states";
+import StateBar from "./StateBar.vue";
+
+/** The ladder as the way into the class: each step a small dial with how much of the class is where. */
+const props = defineProps<{ ladder: Ladder; selected: string }>();
+defineEmits<{ select: [step: string] }>();
+
+const facts = useFacts();
+const rungs = computed(() =>
+  (facts.catalogue?.ladder ?? []).map((rung) => ({
+    ...rung,
+    standing: props.ladder.steps.find((step) => step.id === rung.id),
+    rests: facts.rung(props.selected)?.builds_on.includes(rung.id) ?? false,
+  })),
+);
+</script>
+
+<template>
+  <ol class="ladder" aria-label="The ladder">
+    <li v-for="rung in rungs" :key="rung.id">
+      <button
+        type="button"
+        :aria-pressed="rung.id === selected"
+        :class="{ rests: rung.rests, next: rung.id === ladder.next.step }"
+        @click="$emit('select', rung.id)"
+      >
+        <DialFace class="rung-dial" :facts="facts.of(rung.example ?? '10:10')" detail="small" />
+        <span class="name">{{ rung.name }}</span>
+        <StateBar :step="rung.standing" />
+        <span class="counts">{{ countsInWords(rung.standing) }}</span>
+        <span v-if="rung.id === ladder.next.step" class="flag">next</span>
+        <span v-else-if="rung.rests" class="flag">below</span>
+      </button>
+    </li>
+  </ol>
+</template>
+
+<style scoped lang="scss">
+.ladder {
+  list-style: none;
+  padding: 0;
+  margin: 0;
+  display: grid;
+  grid-template-columns: repeat(auto-fill, minmax(9.4rem, 1fr));
+  gap: 0.6rem;
+}
+
+button {
+  position: relative;
+  display: grid;
+  justify-items: center;
+  align-content: start;
+  gap: 0.25rem;
+  width: 100%;
+  height: 100%;
+  padding: 0.7rem 0.6rem 0.6rem;
+  background: var(--v-card);
+  border: 2px solid var(--v-line);
+  border-radius: 0.9rem;
+  font: inherit;
+  text-align: center;
+
+  &:hover {
+    border-color: var(--v-edge);
+  }
+
+  &.rests {
+    border-style: dashed;
+    border-color: var(--v-hour);
+  }
+
+  &.next {
+    border-color: var(--v-minute);
+  }
+
+  &[aria-pressed="true"] {
+    border-color: var(--v-hour);
+    background: var(--v-hour-tint);
+  }
+}
+
+.rung-dial {
+  width: 3.6rem;
+}
+
+.name {
+  line-height: 1.2;
+}
+
+.counts {
+  font-size: 0.8rem;
+  line-height: 1.2;
+  color: var(--v-quiet);
+}
+
+.flag {
+  position: absolute;
+  top: 0.35rem;
+  right: 0.45rem;
+  font-size: 0.8rem;
+  padding: 0 0.45rem;
+  border-radius: 1rem;
+  background: var(--v-shade);
+}
+
+.next .flag {
+  background: var(--v-minute);
+  color: var(--v-card);
+}
+</style>

@@ -1,0 +1,116 @@
+<script setup lang="ts">
+import { computed } from "vue";
+import { useFacts, type Lesson, type LessonPlan, type Refused } from "@/api";
+
+/** What a lesson is about: day, length, step, task and method. Each change is kept at once. */
+const props = defineProps<{ lesson: Lesson; busy: boolean; refused: Refused | null }>();
+const emit = defineEmits<{ settle: [changes: Partial<LessonPlan>] }>();
+
+const METHOD = ["order", "counting", "counting_to"] as const;
+const facts = useFacts();
+const steps = computed(() => facts.catalogue?.ladder.filter((rung) => rung.tasks.length > 0) ?? []);
+const tasks = computed(() => facts.rung(props.lesson.step).tasks);
+const methods = computed(() =>
+  METHOD.flatMap((id) => facts.catalogue?.conventions.find((one) => one.id === id) ?? []),
+);
+const wrong = (field: string): string => (props.refused?.field === field ? props.refused.message : "");
+
+/** A new step has other times: nothing of the old ones is kept but what is pinned. */
+function step(id: string): void {
+  emit("settle", { step: id, task: null, kept: {}, pinned: {}, swapped: [], opening: 0 });
+}
+
+function minutes(event: Event): void {
+  const value = Number((event.target as HTMLInputElement).value);
+  if (value !== props.lesson.minutes) emit("settle", { minutes: value, stage_minutes: {} });
+}
+</script>
+
+<template>
+  <div class="form">
+    <label>
+      Step
+      <select
+        class="form-select"
+        :value="lesson.step"
+        :disabled="busy"
+        @change="step(($event.target as HTMLSelectElement).value)"
+      >
+        <option v-for="one in steps" :key="one.id" :value="one.id">{{ one.name }}</option>
+      </select>
+    </label>
+    <label>
+      Task
+      <select
+        class="form-select"
+        :value="lesson.task"
+        :disabled="busy"
+        @change="
+          $emit('settle', {
+            task: ($event.target as HTMLSelectElement).value,
+            kept: {},
+            pinned: {},
+            swapped: [],
+          })
+        "
+      >
+        <option v-for="one in tasks" :key="one.id" :value="one.id">{{ one.name }}</option>
+      </select>
+    </label>
+    <label class="short">
+      Minutes
+      <input
+        class="form-control"
+        :class="{ 'is-invalid': wrong('minutes') }"
+        type="number"
+        :min="facts.catalogue?.lengths.least"
+        :max="facts.catalogue?.lengths.most"
+        :value="lesson.minutes"
+        aria-describedby="minutes-wrong"
+        @change="minutes"
+      />
+    </label>
+    <label v-for="method in methods" :key="method.id">
+      {{ method.name }}
+      <select
+        class="form-select"
+        :value="lesson.method[method.id as keyof typeof lesson.method]"
+        :disabled="busy"
+        @change="
+          $emit('settle', {
+            method: { ...lesson.method, [method.id]: ($event.target as HTMLSelectElement).value },
+          })
+        "
+      >
+        <option v-for="choice in method.choices" :key="choice.id" :value="choice.id">
+          {{ choice.name }}
+        </option>
+      </select>
+    </label>
+    <p v-if="wrong('minutes')" id="minutes-wrong" class="field-error" role="alert">{{ wrong("minutes") }}</p>
+  </div>
+</template>
+
+<style scoped lang="scss">
+.form {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 0.6rem 0.9rem;
+  margin-bottom: 1rem;
+}
+
+label {
+  flex: 1 1 10rem;
+  font-size: 0.9rem;
+  color: var(--v-quiet);
+
+  &.short {
+    flex: 0 0 6rem;
+  }
+}
+
+.field-error {
+  width: 100%;
+  margin: 0;
+}
+</style>

@@ -1,0 +1,82 @@
+<script setup lang="ts">
+import { ref } from "vue";
+import { useFacts, type LessonSummary } from "@/api";
+import { DialFace } from "@/dial";
+import { dayWords } from "./days";
+
+/** Lessons planned and given. Removing one asks first. */
+defineProps<{ lessons: readonly LessonSummary[]; busy: boolean }>();
+defineEmits<{ copy: [lesson: LessonSummary]; remove: [lesson: LessonSummary] }>();
+
+const facts = useFacts();
+const asked = ref(0);
+</script>
+
+<template>
+  <section class="lessons" aria-labelledby="lessons-head">
+    <h2 id="lessons-head" class="eyebrow">Lessons</h2>
+    <p v-if="!lessons.length" class="quiet">None yet. Plan the one above, or choose a step of the ladder.</p>
+    <ul>
+      <li v-for="lesson in lessons" :key="lesson.id">
+        <DialFace
+          class="row-dial"
+          :facts="facts.of(facts.rung(lesson.step).example ?? '10:10')"
+          detail="small"
+        />
+        <RouterLink class="what" :to="{ name: 'lesson', params: { id: lesson.id } }">
+          <strong>{{ facts.rung(lesson.step).name }}</strong>
+          <span class="quiet">{{ dayWords(lesson.day) }} · {{ lesson.minutes }} minutes</span>
+        </RouterLink>
+        <span v-if="lesson.given_at" class="quiet given">
+          <i class="bi bi-check-lg" aria-hidden="true"></i>
+          given
+        </span>
+        <RouterLink v-else class="btn btn-outline-primary" :to="{ name: 'run', params: { id: lesson.id } }">
+          Give it
+        </RouterLink>
+        <BButton variant="link" :disabled="busy" @click="$emit('copy', lesson)">Copy to next week</BButton>
+        <BButton v-if="asked !== lesson.id" variant="link" @click="asked = lesson.id">Remove</BButton>
+        <span v-else class="sure" role="alert">
+          Remove it for good?
+          <BButton variant="danger" size="sm" :disabled="busy" @click="$emit('remove', lesson)">
+            Remove
+          </BButton>
+          <BButton variant="link" size="sm" @click="asked = 0">Keep it</BButton>
+        </span>
+      </li>
+    </ul>
+  </section>
+</template>
+
+<style scoped lang="scss">
+ul {
+  list-style: none;
+  padding: 0;
+  margin: 0;
+}
+
+li {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  gap: 0.25rem 1rem;
+  padding: 0.4rem 0;
+  border-bottom: 1px solid var(--v-line);
+}
+
+.row-dial {
+  width: 2.6rem;
+}
+
+.what {
+  flex: 1;
+  min-width: 12rem;
+  display: grid;
+  text-decoration: none;
+  line-height: 1.3;
+
+  &:hover strong {
+    text-decoration: underline;
+  }
+}
+</style>

@@ -1,0 +1,107 @@
+<script setup lang="ts">
+import { computed } from "vue";
+import { useFacts, type Lesson } from "@/api";
+
+/** What goes with a lesson: how to begin, what to ask, what to write on the board, the method line by line. */
+const props = defineProps<{ lesson: Lesson; busy: boolean }>();
+defineEmits<{ opening: [at: number] }>();
+
+const facts = useFacts();
+const rung = computed(() => facts.rung(props.lesson.step));
+const opening = computed(() => rung.value.openings[props.lesson.opening % rung.value.openings.length]);
+const shown = computed(() => Object.entries(props.lesson.exit_choice.chances));
+const named = (ids: [string, number][]): string => ids.map(([id]) => facts.misreading(id).name).join(", ");
+const can = computed(() => named(shown.value.filter(([, count]) => count > 0)));
+const cannot = computed(() => named(shown.value.filter(([, count]) => count === 0)));
+</script>
+
+<template>
+  <div class="notes">
+    <section>
+      <p class="eyebrow">To begin</p>
+      <p class="opening">{{ opening }}</p>
+      <BButton
+        v-if="rung.openings.length > 1"
+        variant="link"
+        class="another"
+        :disabled="busy"
+        @click="$emit('opening', (lesson.opening + 1) % rung.openings.length)"
+      >
+        Begin another way
+      </BButton>
+    </section>
+    <section>
+      <p class="eyebrow">To talk about</p>
+      <p v-for="question in rung.questions" :key="question">{{ question }}</p>
+    </section>
+    <section>
+      <p class="eyebrow">On the board</p>
+      <ul class="words">
+        <li v-for="word in rung.words" :key="word">{{ word }}</li>
+      </ul>
+    </section>
+    <section>
+      <p class="eyebrow">The class's method, to tick off</p>
+      <ul class="method">
+        <li v-for="line in lesson.method_lines" :key="line">
+          <i class="bi bi-square" aria-hidden="true"></i>
+          {{ line }}
+        </li>
+      </ul>
+    </section>
+    <section v-if="shown.length">
+      <p class="eyebrow">What the exit can tell</p>
+      <p v-if="can">{{ can }}</p>
+      <p v-if="cannot" class="quiet">Not: {{ cannot }}</p>
+    </section>
+  </div>
+</template>
+
+<style scoped lang="scss">
+.notes {
+  display: grid;
+  gap: 1rem;
+  align-content: start;
+}
+
+p {
+  margin: 0 0 0.3rem;
+  line-height: 1.4;
+}
+
+.opening {
+  font-size: 1.2rem;
+}
+
+.another {
+  padding: 0;
+  min-height: 0;
+}
+
+.words {
+  list-style: none;
+  display: flex;
+  flex-wrap: wrap;
+  gap: 0.35rem;
+  padding: 0;
+  margin: 0;
+
+  li {
+    padding: 0.1rem 0.8rem;
+    border-radius: 2rem;
+    background: var(--v-shade);
+  }
+}
+
+.method {
+  list-style: none;
+  padding: 0;
+  margin: 0;
+
+  li {
+    display: grid;
+    grid-template-columns: 1.5rem 1fr;
+    padding: 0.15rem 0;
+  }
+}
+</style>

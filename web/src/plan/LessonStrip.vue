@@ -1,0 +1,218 @@
+<script setup lang="ts">
+import { computed, ref, watch } from "vue";
+import { useFacts, type Lesson } from "@/api";
+import { DialFace } from "@/dial";
+
+/**
+ * The six stages drawn to scale in minutes, with their times as small dials. The lines between them are moved
+ * with the pointer or the arrow keys: a minute goes from one stage to its neighbour.
+ */
+const props = defineProps<{ lesson: Lesson; selected: string; busy: boolean }>();
+const emit = defineEmits<{ select: [stage: string]; move: [minutes: Record<string, number>] }>();
+
+const LEAST = 1;
+const facts = useFacts();
+const strip = ref<HTMLElement>();
+/** Minutes while a line is moved; what core settled otherwise. */
+const minutes = ref<number[]>([]);
+const held = ref<{ line: number; x: number; from: number[] } | null>(null);
+const total = computed(() => props.lesson.minutes);
+
+watch(
+  () => props.lesson,
+  (lesson) => (minutes.value = lesson.stages.map((stage) => stage.minutes)),
+  { immediate: true },
+);
+
+function moved(from: readonly number[], line: number, by: number): number[] {
+  const left = from[line] ?? 0;
+  const right = from[line + 1] ?? 0;
+  const kept = Math.max(LEAST - left, Math.min(by, right - LEAST));
+  return from.map((value, at) => (at === line ? value + kept : at === line + 1 ? value - kept : value));
+}
+
+function settle(next: number[]): void {
+  const now = props.lesson.stages.map((stage) => stage.minutes);
+  if (next.every((value, at) => value === now[at])) return;
+  emit(
+    "move",
+    Object.fromEntries(props.lesson.stages.map((stage, at) => [stage.id, next[at] ?? stage.minutes])),
+  );
+}
+
+function press(event: KeyboardEvent, line: number): void {
+  const by = { ArrowLeft: -1, ArrowRight: 1 }[event.key];
+  if (!by || props.busy) return;
+  event.preventDefault();
+  settle(moved(minutes.value, line, by));
+}
+
+function hold(event: PointerEvent, line: number): void {
+  held.value = { line, x: event.clientX, from: [...minutes.value] };
+  (event.target as HTMLElement).setPointerCapture(event.pointerId);
+}
+
+function pull(event: PointerEvent): void {
+  if (!held.value || !strip.value) return;
+  const by = Math.round(((event.clientX - held.value.x) / strip.value.clientWidth) * total.value);
+  minutes.value = moved(held.value.from, held.value.line, by);
+}
+
+function drop(): void {
+  if (held.value) settle(minutes.value);
+  held.value = null;
+}
+</script>
+
+<template>
+  <div ref="strip" class="strip" role="group" aria-label="The lesson in six stages">
+    <template v-for="(stage, at) in lesson.stages" :key="stage.id">
+      <button
+        type="button"
+        class="stage"
+        :class="[stage.id, { narrow: (minutes[at] ?? 0) / total < 0.08 }]"
+        :style="{ flexGrow: minutes[at] }"
+        :aria-pressed="stage.id === selected"
+        @click="$emit('select', stage.id)"
+      >
+        <span class="head">
+          <span class="name">{{ stage.name }}</span>
+          <span class="minutes">{{ minutes[at] }} min</span>
+        </span>
+        <span class="dials" aria-hidden="true">
+          <template v-for="(item, place) in stage.items" :key="place">
+            <DialFace
+              v-if="item.dial"
+              class="mini"
+              :facts="facts.of(item.dial)"
+              detail="small"
+              :hands="item.sees === 'hour_hand' ? 'hour' : item.sees === 'minute_hand' ? 'minute' : 'both'"
+            />
+            <span v-else class="other" :title="facts.kindName(item.kind)">
+              <i class="bi" :class="item.kind === 'question' ? 'bi-chat-square' : 'bi-arrow-clockwise'"></i>
+            </span>
+          </template>
+        </span>
+      </button>
+      <div
+        v-if="at < lesson.stages.length - 1"
+        class="line"
+        role="separator"
+        tabindex="0"
+        aria-orientation="vertical"
+        :aria-label="`Between ${stage.name} and ${lesson.stages[at + 1]?.name}`"
+        :aria-valuenow="minutes[at]"
+        :aria-valuemin="LEAST"
+        :aria-valuemax="(minutes[at] ?? 0) + (minutes[at + 1] ?? 0) - LEAST"
+        :aria-valuetext="`${stage.name} ${minutes[at]} minutes`"
+        @keydown="press($event, at)"
+        @pointerdown="hold($event, at)"
+        @pointermove="pull"
+        @pointerup="drop"
+        @pointercancel="drop"
+      ></div>
+    </template>
+  </div>
+</template>
+
+<style scoped lang="scss">
+.strip {
+  display: flex;
+  align-items: stretch;
+  min-height: 11rem;
+}
+
+.stage {
+  flex: 1 1 0;
+  min-width: 0;
+  overflow: hidden;
+  display: flex;
+  flex-direction: column;
+  padding: 0.6rem 0.55rem 0.7rem;
+  text-align: left;
+  font: inherit;
+  background: var(--v-card);
+  border: 1px solid var(--v-line);
+  border-top: 4px solid var(--v-edge);
+  border-radius: 0.7rem;
+
+  &[aria-pressed="true"] {
+    border-color: var(--v-hour);
+    background: var(--v-hour-tint);
+  }
+}
+
+.head {
+  display: grid;
+  line-height: 1.2;
+  margin-bottom: 0.45rem;
+}
+
+.name {
+  font-weight: 700;
+}
+
+.minutes {
+  color: var(--v-quiet);
+  font-size: 0.95rem;
+}
+
+.narrow .head {
+  writing-mode: vertical-rl;
+  margin: 0;
+  white-space: nowrap;
+}
+
+.narrow .dials {
+  display: none;
+}
+
+.dials {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 0.22rem;
+  align-content: start;
+}
+
+.mini,
+.other {
+  width: 1.95rem;
+  height: 1.95rem;
+}
+
+.other {
+  display: grid;
+  place-items: center;
+  border-radius: 50%;
+  background: var(--v-shade);
+}
+
+.line {
+  flex: none;
+  width: 0.9rem;
+  position: relative;
+  cursor: col-resize;
+  touch-action: none;
+
+  &::after {
+    content: "";
+    position: absolute;
+    left: calc(50% - 2px);
+    top: calc(50% - 1.1rem);
+    width: 4px;
+    height: 2.2rem;
+    border-radius: 2px;
+    background: var(--v-edge);
+  }
+}
+
+@media (max-width: 60rem) {
+  .strip {
+    overflow-x: auto;
+  }
+
+  .stage {
+    min-width: 6rem;
+  }
+}
+</style>

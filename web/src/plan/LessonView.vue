@@ -1,0 +1,161 @@
+<script setup lang="ts">
+import { useEventListener } from "@vueuse/core";
+import { computed, ref, watch } from "vue";
+import { useRoute, useRouter } from "vue-router";
+import { copyLesson, useFacts, wordsOf } from "@/api";
+import { dayWords, newSeed, plusDays } from "./days";
+import LessonForm from "./LessonForm.vue";
+import LessonNotes from "./LessonNotes.vue";
+import LessonStrip from "./LessonStrip.vue";
+import StageDetail from "./StageDetail.vue";
+import { pinnedOnly, useLesson } from "./useLesson";
+
+/** A lesson to be settled: its strip follows every change, which is kept at once and can be undone. */
+const WEEK = 7;
+const route = useRoute();
+const router = useRouter();
+const facts = useFacts();
+const { lesson, refused, busy, canUndo, load, settle, undo, swap, put, pin } = useLesson();
+const selected = ref("show");
+const trouble = ref("");
+
+watch(
+  () => route.params.id,
+  (id) => id && void load(Number(id)),
+  { immediate: true },
+);
+
+const stage = computed(
+  () => lesson.value?.stages.find((one) => one.id === selected.value) ?? lesson.value?.stages[0],
+);
+/** What no longer fits, by stage. */
+const leftOut = computed(() => lesson.value?.stages.filter((one) => one.left_out.length > 0) ?? []);
+const elsewhere = computed(() =>
+  refused.value && !["minutes", "time"].includes(refused.value.field ?? "") ? refused.value.message : "",
+);
+const all = computed(
+  () => lesson.value?.stages.flatMap((one) => one.items.flatMap((item) => item.dial ?? [])).join(",") ?? "",
+);
+
+function again(): void {
+  if (lesson.value) void settle({ seed: newSeed(), kept: pinnedOnly(lesson.value), swapped: [] });
+}
+
+async function copy(): Promise<void> {
+  if (!lesson.value) return;
+  trouble.value = "";
+  try {
+    const made = await copyLesson(lesson.value.id, {
+      day: plusDays(lesson.value.day, WEEK),
+      seed: newSeed(),
+    });
+    await router.push({ name: "lesson", params: { id: made.id } });
+  } catch (error) {
+    trouble.value = wordsOf(error);
+  }
+}
+
+useEventListener("keydown", (event: KeyboardEvent) => {
+  if (!(event.ctrlKey || event.metaKey) || event.key.toLowerCase() !== "z") return;
+  if ((event.target as HTMLElement).closest("input, textarea")) return;
+  event.preventDefault();
+  void undo();
+});
+</script>
+
+<template>
+  <div class="page">
+    <template v-if="lesson && stage">
+      <div class="page-head">
+        <h1>{{ facts.rung(lesson.step).name }}</h1>
+        <label class="day">
+          <span class="visually-hidden">Day</span>
+          <input
+            class="form-control"
+            type="date"
+            :value="lesson.day"
+            @change="settle({ day: ($event.target as HTMLInputElement).value || lesson.day })"
+          />
+        </label>
+        <span class="quiet">{{ dayWords(lesson.day) }}{{ lesson.given_at ? ", given" : "" }}</span>
+        <div class="actions">
+          <BButton variant="link" :disabled="!canUndo || busy" @click="undo">
+            <i class="bi bi-arrow-counterclockwise" aria-hidden="true"></i>
+            Undo
+          </BButton>
+          <BButton variant="link" :disabled="busy" @click="again">Choose all anew</BButton>
+          <BButton variant="outline-primary" :disabled="busy" @click="copy">Copy to next week</BButton>
+          <RouterLink class="btn btn-outline-primary" :to="{ name: 'show', query: { times: all } }">
+            Show
+          </RouterLink>
+          <RouterLink class="btn btn-primary" :to="{ name: 'run', params: { id: lesson.id } }">
+            Give this lesson
+          </RouterLink>
+        </div>
+      </div>
+      <LessonForm :lesson="lesson" :busy="busy" :refused="refused" @settle="settle" />
+      <p v-if="elsewhere || trouble" class="field-error" role="alert">{{ elsewhere || trouble }}</p>
+      <BAlert :model-value="leftOut.length > 0" variant="warning" class="left-out">
+        No longer fits:
+        <span v-for="one in leftOut" :key="one.id">{{ one.name }} {{ one.left_out.join(", ") }}.</span>
+        <BButton v-if="canUndo" variant="link" @click="undo">Undo</BButton>
+      </BAlert>
+      <p v-if="lesson.carried.length" class="quiet">
+        From the last lesson, not reached then and first in the recap now: {{ lesson.carried.join(", ") }}.
+      </p>
+      <LessonStrip
+        :lesson="lesson"
+        :selected="stage.id"
+        :busy="busy"
+        @select="selected = $event"
+        @move="settle({ stage_minutes: $event })"
+      />
+      <div class="below">
+        <StageDetail
+          :stage="stage"
+          :busy="busy"
+          :wrong="refused?.field === 'time' ? refused.message : ''"
+          @swap="swap"
+          @pin="pin"
+          @put="put"
+        />
+        <LessonNotes :lesson="lesson" :busy="busy" @opening="settle({ opening: $event })" />
+      </div>
+    </template>
+    <div v-else-if="refused" role="alert">
+      <h1>This lesson is not there</h1>
+      <p>{{ refused.message }}</p>
+      <RouterLink :to="{ name: 'plan' }">Back to the plan</RouterLink>
+    </div>
+    <p v-else class="quiet" aria-live="polite">Opening the lesson…</p>
+  </div>
+</template>
+
+<style scoped lang="scss">
+.below {
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) minmax(16rem, 22rem);
+  gap: 2rem;
+  margin-top: 1.25rem;
+}
+
+.page-head {
+  align-items: center;
+  margin-bottom: 0.9rem;
+}
+
+.left-out {
+  padding: 0.5rem 1rem;
+
+  .btn {
+    min-height: 0;
+    padding: 0 0.4rem;
+  }
+}
+
+@media (max-width: 60rem) {
+  .below {
+    grid-template-columns: minmax(0, 1fr);
+  }
+}
+</style>

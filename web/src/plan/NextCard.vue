@@ -1,0 +1,114 @@
+<script setup lang="ts">
+import { computed } from "vue";
+import { useFacts, type Ladder } from "@/api";
+import { useClasses } from "@/class";
+import { DialFace } from "@/dial";
+
+/** The step that is proposed for the class, with the reason, and the lesson it would be. */
+const props = defineProps<{ ladder: Ladder; busy: boolean }>();
+const minutes = defineModel<number>("minutes", { required: true });
+const day = defineModel<string>("day", { required: true });
+defineEmits<{ plan: [] }>();
+
+const facts = useFacts();
+const classes = useClasses();
+const rung = computed(() => (props.ladder.next.step ? facts.rung(props.ladder.next.step) : undefined));
+const count = computed(() => props.ladder.next.child_ids.length);
+const names = computed(() =>
+  (classes.current?.children ?? [])
+    .filter((child) => props.ladder.next.child_ids.includes(child.id))
+    .map((child) => child.name),
+);
+const below = computed(() => (rung.value?.builds_on ?? []).map((id) => facts.rung(id).name.toLowerCase()));
+const reason = computed(() => {
+  switch (props.ladder.next.reason) {
+    case "begin":
+      return "Nobody has answered anything yet, so it begins at the bottom. You can begin anywhere else.";
+    case "stumbling":
+      return `${count.value === 1 ? "1 child still stumbles" : `${count.value} children still stumble`} here: fewer than four of five answers right, or the same misreading again.`;
+    case "go_on":
+      return "What comes before it is read well enough to go on.";
+    default:
+      return "All steps of the ladder were met. Go over what is fading.";
+  }
+});
+</script>
+
+<template>
+  <BCard class="next">
+    <DialFace v-if="rung" class="next-dial" :facts="facts.of(rung.example ?? '10:10')" />
+    <div>
+      <p class="eyebrow">Next for {{ classes.current?.name }}</p>
+      <h1>{{ rung?.name ?? "The top of the ladder" }}</h1>
+      <p class="reason">{{ reason }}</p>
+      <p v-if="names.length" class="quiet names">{{ names.join(", ") }}</p>
+      <p v-if="below.length" class="quiet">It rests on {{ below.join(" and ") }}.</p>
+      <form v-if="rung" class="make" @submit.prevent="$emit('plan')">
+        <label>
+          Minutes
+          <BFormInput
+            v-model.number="minutes"
+            type="number"
+            :min="facts.catalogue?.lengths.least"
+            :max="facts.catalogue?.lengths.most"
+          />
+        </label>
+        <label>
+          Day
+          <BFormInput v-model="day" type="date" />
+        </label>
+        <BButton type="submit" variant="primary" :disabled="busy">Plan this lesson</BButton>
+      </form>
+    </div>
+  </BCard>
+</template>
+
+<style scoped lang="scss">
+.next :deep(.card-body) {
+  display: grid;
+  grid-template-columns: 10.5rem minmax(0, 1fr);
+  gap: 1.75rem;
+  align-items: center;
+}
+
+h1 {
+  font-size: 2rem;
+}
+
+.reason {
+  font-size: 1.1rem;
+  margin: 0.2rem 0;
+}
+
+.names,
+.quiet {
+  margin: 0;
+}
+
+.make {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: end;
+  gap: 0.75rem;
+  margin-top: 0.8rem;
+}
+
+label {
+  font-size: 0.95rem;
+  color: var(--v-quiet);
+}
+
+input[type="number"] {
+  width: 5.5rem;
+}
+
+@media (max-width: 40rem) {
+  .next :deep(.card-body) {
+    grid-template-columns: minmax(0, 1fr);
+  }
+
+  .next-dial {
+    max-width: 8rem;
+  }
+}
+</style>

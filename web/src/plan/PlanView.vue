@@ -1,0 +1,147 @@
+<script setup lang="ts">
+import { computed, ref, watch } from "vue";
+import { useRouter } from "vue-router";
+import {
+  copyLesson,
+  listLessons,
+  planLesson,
+  readLadder,
+  removeLesson,
+  useLoaded,
+  wordsOf,
+  type LessonSummary,
+} from "@/api";
+import { useClasses } from "@/class";
+import { newSeed, plusDays, today } from "./days";
+import LadderGrid from "./LadderGrid.vue";
+import LessonList from "./LessonList.vue";
+import NextCard from "./NextCard.vue";
+import RungDetail from "./RungDetail.vue";
+
+/** The way into the class: what is next, the ladder, and the lessons there are. */
+const USUAL_MINUTES = 40;
+const WEEK = 7;
+const router = useRouter();
+const classes = useClasses();
+const { data, trouble } = useLoaded(
+  () => classes.current?.id,
+  async () => {
+    const id = classes.current?.id;
+    if (!id) return null;
+    const [ladder, lessons] = await Promise.all([readLadder(id), listLessons(id)]);
+    return { ladder, lessons };
+  },
+);
+const lessons = ref<LessonSummary[]>([]);
+const selected = ref("");
+const minutes = ref(USUAL_MINUTES);
+const day = ref(today());
+const refused = ref("");
+const busy = ref(false);
+const ladder = computed(() => data.value?.ladder);
+
+watch(data, (loaded) => {
+  lessons.value = loaded?.lessons ?? [];
+  selected.value = loaded?.ladder.next.step ?? "quarters";
+});
+
+async function doing(what: () => Promise<void>): Promise<void> {
+  busy.value = true;
+  refused.value = "";
+  try {
+    await what();
+  } catch (error) {
+    refused.value = wordsOf(error);
+  } finally {
+    busy.value = false;
+  }
+}
+
+const open = (id: number): Promise<unknown> => router.push({ name: "lesson", params: { id } });
+
+function plan(step: string | null | undefined): Promise<void> {
+  return doing(async () => {
+    if (!classes.current || !step) return;
+    const body = { day: day.value, step, minutes: minutes.value || 0, seed: newSeed() };
+    await open((await planLesson(classes.current.id, body)).id);
+  });
+}
+
+const copy = (lesson: LessonSummary): Promise<void> =>
+  doing(async () => {
+    await open((await copyLesson(lesson.id, { day: plusDays(lesson.day, WEEK), seed: newSeed() })).id);
+  });
+
+const remove = (lesson: LessonSummary): Promise<void> =>
+  doing(async () => {
+    await removeLesson(lesson.id);
+    lessons.value = lessons.value.filter((one) => one.id !== lesson.id);
+  });
+</script>
+
+<template>
+  <div class="page">
+    <p v-if="trouble || refused" role="alert" class="field-error">{{ trouble || refused }}</p>
+    <p v-if="!classes.current">
+      A lesson is planned for a class.
+      <RouterLink :to="{ name: 'new-class' }">Make a class first</RouterLink>
+    </p>
+    <template v-else-if="ladder">
+      <div class="plan">
+        <div class="wide">
+          <NextCard
+            v-model:minutes="minutes"
+            v-model:day="day"
+            :ladder="ladder"
+            :busy="busy"
+            @plan="plan(ladder.next.step)"
+          />
+          <section aria-labelledby="ladder-head">
+            <h2 id="ladder-head" class="eyebrow">The ladder</h2>
+            <LadderGrid :ladder="ladder" :selected="selected" @select="selected = $event" />
+          </section>
+          <LessonList :lessons="lessons" :busy="busy" @copy="copy" @remove="remove" />
+        </div>
+        <RungDetail
+          v-if="selected"
+          class="detail"
+          :step="selected"
+          :ladder="ladder"
+          :busy="busy"
+          @plan="plan(selected)"
+          @select="selected = $event"
+        />
+      </div>
+    </template>
+    <p v-else-if="!trouble" class="quiet" aria-live="polite">Opening the ladder…</p>
+  </div>
+</template>
+
+<style scoped lang="scss">
+.plan {
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) minmax(18rem, 24rem);
+  gap: 1.5rem;
+  align-items: start;
+}
+
+.wide {
+  display: grid;
+  gap: 1.5rem;
+}
+
+.detail {
+  position: sticky;
+  top: 1rem;
+}
+
+@media (max-width: 60rem) {
+  .plan {
+    grid-template-columns: minmax(0, 1fr);
+  }
+
+  .detail {
+    position: static;
+  }
+}
+</style>

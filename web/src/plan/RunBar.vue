@@ -1,0 +1,86 @@
+<script setup lang="ts">
+import type { Lesson } from "@/api";
+
+/** The lesson as one quiet bar: how much of each stage's time is used. No numbers: it is no countdown. */
+defineProps<{ lesson: Lesson; stageAt: number; used: readonly number[] }>();
+defineEmits<{ go: [at: number] }>();
+</script>
+
+<template>
+  <ol class="bar" aria-label="The stages of the lesson">
+    <li v-for="(stage, at) in lesson.stages" :key="stage.id" :style="{ flexGrow: stage.minutes }">
+      <button
+        type="button"
+        :class="{ here: at === stageAt, over: (used[at] ?? 0) > 1 }"
+        :aria-current="at === stageAt ? 'step' : undefined"
+        @click="$emit('go', at)"
+      >
+        <span class="name">{{ stage.name }}</span>
+        <span class="track">
+          <span class="fill" :style="{ width: `${Math.min(1, used[at] ?? 0) * 100}%` }"></span>
+        </span>
+      </button>
+    </li>
+  </ol>
+</template>
+
+<style scoped lang="scss">
+.bar {
+  display: flex;
+  gap: 0.4rem;
+  list-style: none;
+  margin: 0;
+  padding: 0;
+  flex: 1;
+}
+
+li {
+  flex: 1 1 0;
+  min-width: 0;
+}
+
+button {
+  width: 100%;
+  border: 0;
+  background: none;
+  padding: 0.1rem 0;
+  font: inherit;
+  text-align: left;
+  color: var(--v-quiet);
+  white-space: nowrap;
+
+  &.here {
+    color: var(--v-ink);
+    font-weight: 700;
+  }
+}
+
+.track {
+  display: block;
+  height: 0.5rem;
+  border-radius: 0.25rem;
+  background: var(--v-shade);
+  overflow: hidden;
+}
+
+.fill {
+  display: block;
+  height: 100%;
+  background: var(--v-edge);
+  transition: width 1s linear;
+}
+
+.here .fill {
+  background: var(--v-hour);
+}
+
+.over .fill {
+  background: repeating-linear-gradient(135deg, var(--v-hour) 0 6px, var(--v-gap) 6px 12px);
+}
+
+@media (prefers-reduced-motion: reduce) {
+  .fill {
+    transition: none;
+  }
+}
+</style>

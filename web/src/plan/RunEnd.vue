@@ -1,0 +1,100 @@
+<script setup lang="ts">
+import { ref } from "vue";
+import { useFacts, type Lesson } from "@/api";
+import { DialFace } from "@/dial";
+
+/** The end of a lesson: what was not reached is kept for the next recap. */
+const props = defineProps<{
+  lesson: Lesson;
+  notReached: readonly string[];
+  busy: boolean;
+  trouble: string;
+}>();
+defineEmits<{ keep: [leftOut: string[]]; back: [] }>();
+
+const facts = useFacts();
+const chosen = ref(new Set(props.notReached));
+const stages = props.lesson.stages.filter((stage) => ["show", "together", "alone"].includes(stage.id));
+
+function toggle(time: string): void {
+  if (!chosen.value.delete(time)) chosen.value.add(time);
+}
+</script>
+
+<template>
+  <section class="end" aria-labelledby="end-head">
+    <h2 id="end-head">The lesson ends here</h2>
+    <p>
+      Clocks marked below go into the recap of the next lesson. Those that were never shown are marked
+      already; mark others that the children did not reach.
+    </p>
+    <div v-for="stage in stages" :key="stage.id" class="stage">
+      <p class="eyebrow">{{ stage.name }}</p>
+      <div class="clocks">
+        <template v-for="(item, at) in stage.items" :key="at">
+          <button
+            v-if="item.time && item.dial"
+            type="button"
+            :aria-pressed="chosen.has(item.time)"
+            :aria-label="`${item.time}, not reached`"
+            @click="toggle(item.time)"
+          >
+            <DialFace :facts="facts.of(item.dial)" detail="small" />
+            <i v-if="chosen.has(item.time)" class="bi bi-bookmark-fill" aria-hidden="true"></i>
+          </button>
+        </template>
+      </div>
+    </div>
+    <p v-if="trouble" class="field-error" role="alert">{{ trouble }}</p>
+    <div class="ways">
+      <BButton variant="primary" :disabled="busy" @click="$emit('keep', [...chosen])">
+        End the lesson{{ chosen.size ? `, keep ${chosen.size} for the next` : "" }}
+      </BButton>
+      <BButton variant="outline-primary" @click="$emit('back')">Go on with it</BButton>
+    </div>
+  </section>
+</template>
+
+<style scoped lang="scss">
+.end {
+  max-width: 70rem;
+  margin: 0 auto;
+  align-self: center;
+}
+
+.stage {
+  margin-top: 0.8rem;
+}
+
+.clocks {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 0.3rem;
+
+  button {
+    position: relative;
+    width: 3.6rem;
+    padding: 0.3rem;
+    border: 2px solid transparent;
+    border-radius: 0.8rem;
+    background: none;
+
+    &[aria-pressed="true"] {
+      border-color: var(--v-minute);
+    }
+  }
+
+  .bi {
+    position: absolute;
+    right: 0.1rem;
+    top: -0.2rem;
+    color: var(--v-minute);
+  }
+}
+
+.ways {
+  display: flex;
+  gap: 0.6rem;
+  margin-top: 1.5rem;
+}
+</style>

@@ -1,0 +1,168 @@
+<script setup lang="ts">
+import { computed, ref, watch } from "vue";
+import { useFacts, type Lesson } from "@/api";
+import { TurnedDial } from "@/dial";
+import { linesOf, ReadingSteps } from "@/show";
+import CountingRound from "./CountingRound.vue";
+import type { RunItem } from "./useRun";
+
+/** One item of a lesson in front of the class: a way to begin, a question, a count, a worked example, or a try. */
+const props = defineProps<{ item: RunItem; lesson: Lesson }>();
+const emit = defineEmits<{ done: [] }>();
+
+const WORKED = ["worked_first", "worked_next", "talked_through"];
+const facts = useFacts();
+const rung = computed(() => facts.rung(props.lesson.step));
+const uncovered = ref(0);
+const counting = ref<InstanceType<typeof CountingRound>>();
+watch(
+  () => props.item,
+  () => (uncovered.value = 0),
+);
+
+const dial = computed(() => (props.item.dial ? facts.of(props.item.dial) : undefined));
+const place = computed(() => facts.placeOf(props.item.dial ?? "") ?? 0);
+const sees = computed(() => ("sees" in props.item ? props.item.sees : undefined));
+const lenses = computed(() => {
+  if (sees.value === "hour_hand") return new Set(["hour_alone"]);
+  return sees.value === "minute_hand" ? new Set(["minute_alone"]) : new Set<string>();
+});
+const worked = computed(() => WORKED.includes(props.item.kind) && sees.value === "dial");
+const lines = computed(() => (dial.value && worked.value ? linesOf(dial.value, undefined) : []));
+const lights = computed(() => (worked.value ? (dial.value?.steps[uncovered.value - 1]?.lights ?? []) : []));
+const answer = computed(() => ("answer" in props.item ? props.item.answer : ""));
+const prompt = computed(() => ("prompt" in props.item ? props.item.prompt : ""));
+const question = computed(() => rung.value.questions[uncovered.value % rung.value.questions.length]);
+
+/** What comes next of this item: a step of the reading, the answer, another question; then it is done. */
+function advance(): void {
+  if (props.item.kind === "counting_round" && counting.value?.next()) return;
+  const steps = props.item.dial ? Math.max(lines.value.length, 1) : 0;
+  const left = props.item.kind === "question" ? rung.value.questions.length - 1 : steps;
+  if (uncovered.value < left) uncovered.value += 1;
+  else emit("done");
+}
+
+function cover(): void {
+  uncovered.value = 0;
+}
+
+defineExpose({ advance, cover });
+</script>
+
+<template>
+  <CountingRound v-if="item.kind === 'counting_round'" ref="counting" />
+  <div v-else-if="!dial" class="text">
+    <p class="eyebrow">{{ item.kind === "opening" ? "To begin" : "To talk about" }}</p>
+    <p class="large">
+      {{ item.kind === "opening" ? rung.openings[lesson.opening % rung.openings.length] : question }}
+    </p>
+    <ul v-if="item.kind === 'opening'" class="words" aria-label="Words for the board">
+      <li v-for="word in rung.words" :key="word">{{ word }}</li>
+    </ul>
+  </div>
+  <div v-else class="item">
+    <div class="dial-room">
+      <TurnedDial :model-value="place" :lenses="lenses" :lights="lights" />
+    </div>
+    <ReadingSteps
+      v-if="worked"
+      class="beside"
+      :lines="lines"
+      :uncovered="uncovered"
+      :open="false"
+      :other-ways="[]"
+      :others="false"
+      last="On to the next"
+      @next="advance"
+    />
+    <div v-else class="beside try">
+      <p class="eyebrow">{{ facts.kindName(item.kind) }}</p>
+      <p v-if="prompt" class="prompt">{{ prompt }}</p>
+      <p v-if="uncovered > 0" class="answer" aria-live="polite">{{ answer }}</p>
+      <p v-else class="cover">covered</p>
+    </div>
+  </div>
+</template>
+
+<style scoped lang="scss">
+.item {
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) minmax(15rem, 27%);
+  gap: 1.5rem;
+  height: 100%;
+  min-height: 0;
+}
+
+.dial-room {
+  display: flex;
+  justify-content: center;
+  align-items: center;
+  min-height: 0;
+}
+
+.beside {
+  align-self: center;
+}
+
+.text {
+  align-self: center;
+  max-width: 60rem;
+  margin: 0 auto;
+  padding: 0 1rem;
+}
+
+.large {
+  font-size: clamp(1.9rem, 3.6vw, 4.5rem);
+  line-height: 1.3;
+  margin: 0 0 1.5rem;
+  text-wrap: balance;
+}
+
+.words {
+  list-style: none;
+  display: flex;
+  flex-wrap: wrap;
+  gap: 0.5rem;
+  padding: 0;
+
+  li {
+    font-size: 1.5rem;
+    padding: 0.2rem 1.1rem;
+    border-radius: 3rem;
+    background: var(--v-card);
+    border: 1px solid var(--v-line);
+  }
+}
+
+.prompt {
+  font-size: clamp(1.5rem, 2vw, 2.6rem);
+  line-height: 1.25;
+}
+
+.answer {
+  font-size: clamp(2.2rem, 3.6vw, 5rem);
+  font-weight: 700;
+  line-height: 1.15;
+  margin: 0;
+  text-wrap: balance;
+}
+
+.cover {
+  margin: 0;
+  padding: 1.4rem;
+  border-radius: 0.9rem;
+  color: var(--v-quiet);
+  background: repeating-linear-gradient(135deg, var(--v-shade) 0 10px, var(--v-cover) 10px 20px);
+}
+
+@media (max-width: 60rem) {
+  .item {
+    grid-template-columns: minmax(0, 1fr);
+  }
+
+  .dial-room {
+    height: 60vh;
+  }
+}
+</style>

@@ -1,0 +1,276 @@
+<script setup lang="ts">
+import { useEventListener } from "@vueuse/core";
+import { computed, onScopeDispose, ref, shallowRef, watch } from "vue";
+import { useRoute, useRouter } from "vue-router";
+import { endLesson, openExit, readLesson, useFacts, wordsOf, type Lesson } from "@/api";
+import { useClasses } from "@/class";
+import MethodTicks from "./MethodTicks.vue";
+import RunBar from "./RunBar.vue";
+import RunEnd from "./RunEnd.vue";
+import RunItemView from "./RunItemView.vue";
+import RunTogether from "./RunTogether.vue";
+import { useRun } from "./useRun";
+
+/** A lesson in front of the class, stage by stage, everything one key away. */
+const route = useRoute();
+const router = useRouter();
+const facts = useFacts();
+const classes = useClasses();
+const lesson = shallowRef<Lesson | null>(null);
+const trouble = ref("");
+const busy = ref(false);
+const ending = ref(false);
+const method = ref(false);
+const view = ref<InstanceType<typeof RunItemView>>();
+const paper = ref<InstanceType<typeof RunTogether>>();
+const { stageAt, itemAt, stage, items, item, together, used, notReached, next, back, goStage, forget } =
+  useRun(String(route.params.id), () => lesson.value);
+const clock = computed(() => `${stageAt.value} ${itemAt.value}`);
+const own = (): Record<string, string> => classes.current?.conventions ?? {};
+
+/** The lesson is given in its own method; other pages speak as the class does. */
+async function open(id: number): Promise<void> {
+  try {
+    const found = await readLesson(id);
+    await facts.speak({ ...own(), ...found.method });
+    lesson.value = found;
+  } catch (error) {
+    trouble.value = wordsOf(error);
+  }
+}
+watch(
+  () => route.params.id,
+  (id) => id && void open(Number(id)),
+  { immediate: true },
+);
+onScopeDispose(() => void facts.speak(own()).catch(() => undefined));
+
+function on(): void {
+  if (!next()) ending.value = true;
+}
+
+async function asking(what: () => Promise<unknown>): Promise<void> {
+  busy.value = true;
+  trouble.value = "";
+  try {
+    await what();
+  } catch (error) {
+    trouble.value = wordsOf(error);
+  } finally {
+    busy.value = false;
+  }
+}
+
+const exit = (page: "slips" | "check"): Promise<void> =>
+  asking(async () => {
+    if (lesson.value) await router.push({ name: page, params: { id: await openExit(lesson.value.id) } });
+  });
+
+const keep = (leftOut: string[]): Promise<void> =>
+  asking(async () => {
+    if (!lesson.value) return;
+    await endLesson(lesson.value.id, leftOut);
+    forget();
+    await router.push({ name: "plan" });
+  });
+
+const KEYS: Record<string, () => void> = {
+  " ": () => (together.value ? paper.value?.toggle() : view.value?.advance()),
+  ArrowRight: on,
+  Enter: on,
+  ArrowLeft: back,
+  PageDown: () => goStage(stageAt.value + 1),
+  PageUp: () => goStage(stageAt.value - 1),
+  c: () => view.value?.cover(),
+  m: () => (method.value = !method.value),
+  e: () => (ending.value = true),
+  Escape: () => (ending.value ? (ending.value = false) : leave()),
+};
+
+function leave(): void {
+  void router.push({ name: "lesson", params: { id: String(route.params.id) } });
+}
+
+useEventListener(
+  "keydown",
+  (event: KeyboardEvent) => {
+    if (event.ctrlKey || event.metaKey || event.altKey || !lesson.value) return;
+    const pressed = (event.target as HTMLElement).closest("button, a");
+    if (pressed && [" ", "Enter"].includes(event.key)) return;
+    if (ending.value && event.key !== "Escape") return;
+    const stages = Number(event.key);
+    if (stages >= 1 && stages <= lesson.value.stages.length) goStage(stages - 1);
+    else if (KEYS[event.key]) KEYS[event.key]?.();
+    else return;
+    event.preventDefault();
+    event.stopPropagation();
+  },
+  { capture: true },
+);
+</script>
+
+<template>
+  <div class="run">
+    <template v-if="lesson && stage">
+      <h1 class="visually-hidden">{{ facts.rung(lesson.step).name }}: {{ stage.name }}</h1>
+      <header>
+        <button type="button" class="leave" title="Back to the plan (Esc)" @click="leave">
+          <i class="bi bi-x-lg" aria-hidden="true"></i>
+          <span class="visually-hidden">Back to the plan</span>
+        </button>
+        <RunBar :lesson="lesson" :stage-at="stageAt" :used="used" @go="goStage" />
+      </header>
+      <div class="stage" :class="{ 'with-method': method && !ending }">
+        <RunEnd
+          v-if="ending"
+          :lesson="lesson"
+          :not-reached="notReached"
+          :busy="busy"
+          :trouble="trouble"
+          @keep="keep"
+          @back="ending = false"
+        />
+        <RunTogether v-else-if="together" :key="stage.id" ref="paper" :stage="stage">
+          <template v-if="stage.id === 'exit'">
+            <BButton variant="outline-primary" :disabled="busy" @click="exit('slips')">
+              Print the exit check
+            </BButton>
+            <BButton variant="outline-primary" :disabled="busy" @click="exit('check')">
+              Type its answers in
+            </BButton>
+          </template>
+        </RunTogether>
+        <RunItemView v-else-if="item" :key="clock" ref="view" :item="item" :lesson="lesson" @done="on" />
+        <p v-else class="nothing">Nothing fits into this stage. Go on with the arrow key.</p>
+        <MethodTicks
+          v-if="method && !ending"
+          class="method-card"
+          :lines="lesson.method_lines"
+          :clock="clock"
+        />
+      </div>
+      <p v-if="trouble && !ending" class="field-error" role="alert">{{ trouble }}</p>
+      <footer v-if="!ending">
+        <span v-if="!together && items.length > 1" class="quiet">{{ itemAt + 1 }} of {{ items.length }}</span>
+        <button v-if="!together" type="button" @click="view?.advance()">
+          Uncover
+          <kbd class="key" aria-hidden="true">Space</kbd>
+        </button>
+        <button type="button" @click="back">
+          Back
+          <kbd class="key" aria-hidden="true">←</kbd>
+        </button>
+        <button type="button" @click="on">
+          On
+          <kbd class="key" aria-hidden="true">→</kbd>
+        </button>
+        <button type="button" :disabled="stageAt === lesson.stages.length - 1" @click="goStage(stageAt + 1)">
+          Next stage
+          <kbd class="key" aria-hidden="true">Page ↓</kbd>
+        </button>
+        <button type="button" :aria-pressed="method" @click="method = !method">
+          Method
+          <kbd class="key" aria-hidden="true">M</kbd>
+        </button>
+        <button type="button" @click="ending = true">
+          End
+          <kbd class="key" aria-hidden="true">E</kbd>
+        </button>
+      </footer>
+    </template>
+    <div v-else-if="trouble" class="page" role="alert">
+      <h1>This lesson cannot be given</h1>
+      <p>{{ trouble }}</p>
+      <RouterLink :to="{ name: 'plan' }">Back to the plan</RouterLink>
+    </div>
+    <p v-else class="page quiet" aria-live="polite">Opening the lesson…</p>
+  </div>
+</template>
+
+<style scoped lang="scss">
+.run {
+  position: fixed;
+  inset: 0;
+  z-index: 40;
+  display: flex;
+  flex-direction: column;
+  gap: 0.5rem;
+  padding: 0.6rem 1.5rem 0.5rem;
+  background: var(--v-paper);
+}
+
+header {
+  display: flex;
+  align-items: center;
+  gap: 1rem;
+}
+
+.leave {
+  width: 2.75rem;
+  height: 2.75rem;
+  border: 0;
+  border-radius: 50%;
+  background: none;
+
+  &:hover {
+    background: var(--v-shade);
+  }
+}
+
+.stage {
+  position: relative;
+  flex: 1;
+  min-height: 0;
+  display: grid;
+  grid-template-rows: minmax(0, 1fr);
+}
+
+.with-method {
+  grid-template-columns: minmax(0, 1fr) 20rem;
+  gap: 1.25rem;
+}
+
+.method-card {
+  align-self: center;
+}
+
+.nothing {
+  align-self: center;
+  text-align: center;
+}
+
+footer {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  justify-content: center;
+  gap: 0.1rem 0.5rem;
+  color: var(--v-quiet);
+
+  button {
+    display: inline-flex;
+    align-items: center;
+    gap: 0.5rem;
+    min-height: 2.4rem;
+    padding: 0 0.9rem;
+    border: 0;
+    border-radius: 2rem;
+    background: none;
+    color: inherit;
+    font: inherit;
+
+    &:hover:not(:disabled) {
+      color: var(--v-ink);
+      background: var(--v-shade);
+    }
+
+    &[aria-pressed="true"] {
+      background: var(--v-hour-tint);
+    }
+
+    &:disabled {
+      opacity: 0.4;
+    }
+  }
+}
+</style>

@@ -1,0 +1,136 @@
+<script setup lang="ts">
+import { computed } from "vue";
+import { useFacts, type Ladder } from "@/api";
+import { useClasses } from "@/class";
+import { STATES } from "./states";
+
+/** One step of the ladder: where the class is, what it rests on, and what goes with it. */
+const props = defineProps<{ step: string; ladder: Ladder; busy: boolean }>();
+defineEmits<{ plan: []; select: [step: string] }>();
+
+const facts = useFacts();
+const classes = useClasses();
+const rung = computed(() => facts.rung(props.step));
+const standing = computed(() => props.ladder.steps.find((one) => one.id === props.step));
+/** Children for whom this step is next: some stumble here, others are ready to begin. */
+const nextHere = computed(() => {
+  const here = props.ladder.children.filter((child) => child.next_step === props.step);
+  const names = (stumbling: boolean): string =>
+    here
+      .filter((child) => child.stumbles.includes(props.step) === stumbling)
+      .flatMap((child) => classes.current?.children.find((one) => one.id === child.child_id)?.name ?? [])
+      .join(", ");
+  return { stumbling: names(true), ready: names(false) };
+});
+</script>
+
+<template>
+  <BCard class="rung">
+    <h2>{{ rung.name }}</h2>
+    <ul v-if="standing" class="states">
+      <li v-for="state in STATES" :key="state.id" :class="{ none: standing[state.id] === 0 }">
+        <i class="bi" :class="state.icon" aria-hidden="true"></i>
+        <strong>{{ standing[state.id] }}</strong>
+        {{ state.word }}
+      </li>
+    </ul>
+    <p v-if="standing?.fading" class="quiet">{{ standing.fading }} have not been asked for three weeks.</p>
+    <p v-if="nextHere.stumbling" class="here">
+      <span class="quiet">Next for, as they stumble here:</span>
+      {{ nextHere.stumbling }}
+    </p>
+    <p v-if="nextHere.ready" class="here">
+      <span class="quiet">Next for, as all below is read well:</span>
+      {{ nextHere.ready }}
+    </p>
+    <BButton v-if="rung.tasks.length" variant="primary" :disabled="busy" @click="$emit('plan')">
+      Plan a lesson on {{ rung.name.toLowerCase() }}
+    </BButton>
+    <RouterLink v-else class="btn btn-primary" :to="{ name: 'show', query: { lens: 'two_dials' } }">
+      Show the two hands
+    </RouterLink>
+    <dl>
+      <template v-if="rung.builds_on.length">
+        <dt>Rests on</dt>
+        <dd>
+          <button
+            v-for="below in rung.builds_on"
+            :key="below"
+            type="button"
+            class="below"
+            @click="$emit('select', below)"
+          >
+            {{ facts.rung(below).name }}
+          </button>
+        </dd>
+      </template>
+      <dt>Words</dt>
+      <dd>{{ rung.words.join(", ") }}</dd>
+      <template v-if="rung.misreadings.length">
+        <dt>Misreadings</dt>
+        <dd>{{ rung.misreadings.map((id) => facts.misreading(id).name).join(", ") }}</dd>
+      </template>
+      <dt>To talk about</dt>
+      <dd>
+        <p v-for="question in rung.questions" :key="question">{{ question }}</p>
+      </dd>
+      <dt>Standards</dt>
+      <dd>{{ rung.standards.join(", ") }}</dd>
+    </dl>
+  </BCard>
+</template>
+
+<style scoped lang="scss">
+h2 {
+  font-size: 1.6rem;
+}
+
+.states {
+  list-style: none;
+  display: flex;
+  flex-wrap: wrap;
+  gap: 0.2rem 1.1rem;
+  padding: 0;
+  margin: 0.3rem 0 0.6rem;
+
+  .none {
+    color: var(--v-quiet);
+  }
+
+  .bi {
+    color: var(--v-right);
+  }
+}
+
+.here {
+  margin: 0 0 0.8rem;
+}
+
+dl {
+  margin: 1rem 0 0;
+}
+
+dt {
+  font-weight: 400;
+  font-size: 0.95rem;
+  color: var(--v-quiet);
+}
+
+dd {
+  margin: 0 0 0.6rem;
+  line-height: 1.35;
+}
+
+dd p {
+  margin: 0 0 0.2rem;
+}
+
+.below {
+  border: 1px dashed var(--v-hour);
+  border-radius: 2rem;
+  background: none;
+  font: inherit;
+  padding: 0.1rem 0.8rem;
+  margin: 0 0.4rem 0.3rem 0;
+}
+</style>

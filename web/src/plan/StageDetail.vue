@@ -1,0 +1,221 @@
+<script setup lang="ts">
+import { computed, nextTick, ref, watch } from "vue";
+import { useFacts, type LessonStage } from "@/api";
+import { DialFace } from "@/dial";
+import type { Spot } from "./useLesson";
+
+/** One stage with every item: its time can be swapped for another, pinned, or typed. */
+const props = defineProps<{ stage: LessonStage; busy: boolean; wrong: string }>();
+const emit = defineEmits<{ swap: [spot: Spot]; pin: [spot: Spot]; put: [spot: Spot, time: string] }>();
+
+const facts = useFacts();
+const typing = ref(-1);
+const typed = ref("");
+const field = ref<HTMLInputElement[]>([]);
+
+/** Items with the place of each among the stage's times. */
+const items = computed(() => {
+  let at = 0;
+  return props.stage.items.map((item) => ({ ...item, at: item.time ? at++ : -1 }));
+});
+const spot = (at: number): Spot => ({ stage: props.stage.id, at });
+
+watch(
+  () => props.stage,
+  () => (typing.value = -1),
+);
+
+async function type(at: number, time: string): Promise<void> {
+  typing.value = at;
+  typed.value = time;
+  await nextTick();
+  field.value[0]?.select();
+}
+
+function put(at: number): void {
+  const time = typed.value.trim().replace(".", ":");
+  if (time) emit("put", spot(at), time);
+  else typing.value = -1;
+}
+</script>
+
+<template>
+  <section :aria-label="stage.name">
+    <p class="eyebrow">
+      {{ stage.name }}, {{ stage.minutes }} minutes:
+      {{ stage.spare_seconds >= 30 ? `${stage.spare_seconds} seconds to spare` : "full" }}
+    </p>
+    <p v-if="stage.missing" class="note">
+      <i class="bi bi-info-circle" aria-hidden="true"></i>
+      There is room for {{ stage.missing }} more, but no time comes twice in a lesson: go over some of these
+      again.
+    </p>
+    <ul>
+      <li v-for="(item, place) in items" :key="place" :class="{ pinned: item.pinned, plain: !item.time }">
+        <template v-if="item.time && item.dial">
+          <DialFace
+            class="item-dial"
+            :facts="facts.of(item.dial)"
+            :hands="item.sees === 'hour_hand' ? 'hour' : item.sees === 'minute_hand' ? 'minute' : 'both'"
+          />
+          <div class="about">
+            <form v-if="typing === item.at" class="typing" @submit.prevent="put(item.at)">
+              <input
+                ref="field"
+                v-model="typed"
+                class="form-control form-control-sm"
+                :class="{ 'is-invalid': wrong }"
+                maxlength="5"
+                :aria-label="`Another time for ${item.time}`"
+                @keydown.esc.stop="typing = -1"
+              />
+              <BButton type="submit" size="sm" variant="primary" :disabled="busy">Put</BButton>
+            </form>
+            <button
+              v-else
+              type="button"
+              class="time"
+              title="Type another time"
+              @click="type(item.at, item.time)"
+            >
+              {{ item.time }}
+            </button>
+            <p v-if="typing === item.at && wrong" class="field-error" role="alert">{{ wrong }}</p>
+            <p class="kind">{{ facts.kindName(item.kind) }}</p>
+            <p v-if="item.from_step" class="kind">from {{ item.from_step.toLowerCase() }}</p>
+          </div>
+          <div class="tools">
+            <button
+              type="button"
+              :aria-label="`Another time instead of ${item.time}`"
+              title="Swap"
+              :disabled="busy || item.pinned"
+              @click="$emit('swap', spot(item.at))"
+            >
+              <i class="bi bi-arrow-repeat" aria-hidden="true"></i>
+            </button>
+            <button
+              type="button"
+              :aria-label="`Pin ${item.time}`"
+              :aria-pressed="item.pinned"
+              title="Pin"
+              :disabled="busy"
+              @click="$emit('pin', spot(item.at))"
+            >
+              <i class="bi" :class="item.pinned ? 'bi-pin-fill' : 'bi-pin'" aria-hidden="true"></i>
+            </button>
+          </div>
+        </template>
+        <p v-else class="without">
+          <i
+            class="bi"
+            :class="item.kind === 'question' ? 'bi-chat-square' : 'bi-arrow-clockwise'"
+            aria-hidden="true"
+          ></i>
+          {{ facts.kindName(item.kind) }}
+        </p>
+      </li>
+    </ul>
+  </section>
+</template>
+
+<style scoped lang="scss">
+ul {
+  list-style: none;
+  padding: 0;
+  margin: 0;
+  display: grid;
+  grid-template-columns: repeat(auto-fill, minmax(13.5rem, 1fr));
+  gap: 0.6rem;
+}
+
+li {
+  display: grid;
+  grid-template-columns: 4.6rem minmax(0, 1fr) auto;
+  align-items: center;
+  gap: 0.7rem;
+  padding: 0.55rem;
+  background: var(--v-card);
+  border: 1px solid var(--v-line);
+  border-radius: 0.8rem;
+
+  &.pinned {
+    border-color: var(--v-hour);
+  }
+
+  &.plain {
+    grid-template-columns: 1fr;
+    background: none;
+    border-style: dashed;
+  }
+}
+
+.time {
+  border: 0;
+  background: none;
+  padding: 0;
+  font: inherit;
+  font-size: 1.35rem;
+  font-weight: 700;
+  line-height: 1.2;
+  border-bottom: 1px dashed var(--v-edge);
+}
+
+.kind {
+  margin: 0;
+  font-size: 0.85rem;
+  line-height: 1.2;
+  color: var(--v-quiet);
+}
+
+.typing {
+  display: flex;
+  gap: 0.3rem;
+
+  .form-control {
+    min-width: 4rem;
+    padding: 0.2rem 0.4rem;
+    background-image: none;
+  }
+
+  .btn {
+    min-height: 0;
+  }
+}
+
+.field-error {
+  font-size: 0.85rem;
+  line-height: 1.2;
+}
+
+.tools {
+  display: grid;
+  gap: 0.2rem;
+
+  button {
+    width: 2.2rem;
+    height: 2.2rem;
+    border: 0;
+    border-radius: 0.5rem;
+    background: var(--v-shade);
+
+    &:disabled {
+      opacity: 0.4;
+    }
+
+    &[aria-pressed="true"] {
+      background: var(--v-hour-tint);
+      color: var(--v-hour);
+    }
+  }
+}
+
+.without {
+  margin: 0;
+  line-height: 1.3;
+}
+
+.note {
+  color: var(--v-quiet);
+}
+</style>

@@ -1,0 +1,142 @@
+import { computed, ref, shallowRef, type ComputedRef, type Ref, type ShallowRef } from "vue";
+import { changeLesson, readLesson, Refused, type Lesson, type LessonPlan } from "@/api";
+
+/** A time of a stage by its place among the stage's times. */
+export interface Spot {
+  stage: string;
+  at: number;
+}
+
+interface Settling {
+  lesson: ShallowRef<Lesson | null>;
+  /** What was refused, with the field it belongs to. */
+  refused: Ref<Refused | null>;
+  busy: Ref<boolean>;
+  canUndo: ComputedRef<boolean>;
+  load: (id: number) => Promise<void>;
+  /** Settles the lesson anew with these changes; it is kept at once. */
+  settle: (changes: Partial<LessonPlan>) => Promise<boolean>;
+  undo: () => Promise<void>;
+  swap: (spot: Spot) => Promise<boolean>;
+  put: (spot: Spot, time: string) => Promise<boolean>;
+  pin: (spot: Spot) => Promise<boolean>;
+}
+
+type Places = Record<string, (string | null)[]>;
+
+/** The times of each stage as they stand. */
+function standing(lesson: Lesson): Places {
+  return Object.fromEntries(
+    lesson.stages.map((stage) => [stage.id, stage.items.flatMap((item) => (item.time ? [item.time] : []))]),
+  );
+}
+
+/** The same with only the pinned ones; every other place is chosen for. */
+export function pinnedOnly(lesson: Lesson): Places {
+  const places = Object.entries(standing(lesson)).map(([stage, times]) => [
+    stage,
+    times.map((time) => (time && lesson.pinned[stage]?.includes(time) ? time : null)),
+  ]);
+  return Object.fromEntries(places) as Places;
+}
+
+function planOf(lesson: Lesson): LessonPlan {
+  const { day, step, task, minutes, seed, method, stage_minutes, pinned, swapped, opening } = lesson;
+  return {
+    day,
+    step,
+    task,
+    minutes,
+    seed,
+    method,
+    stage_minutes,
+    kept: standing(lesson),
+    pinned,
+    swapped,
+    opening,
+  };
+}
+
+/** A lesson that is changed and kept in one go, with every change to be undone. */
+export function useLesson(): Settling {
+  const lesson = shallowRef<Lesson | null>(null);
+  const refused = ref<Refused | null>(null);
+  const busy = ref(false);
+  const past = shallowRef<LessonPlan[]>([]);
+
+  async function asking(what: () => Promise<Lesson>): Promise<boolean> {
+    busy.value = true;
+    refused.value = null;
+    try {
+      lesson.value = await what();
+      return true;
+    } catch (error) {
+      refused.value = error instanceof Refused ? error : new Refused(null, String(error), 500);
+      return false;
+    } finally {
+      busy.value = false;
+    }
+  }
+
+  async function load(id: number): Promise<void> {
+    past.value = [];
+    await asking(() => readLesson(id));
+  }
+
+  async function settle(changes: Partial<LessonPlan>): Promise<boolean> {
+    const now = lesson.value;
+    if (!now) return false;
+    const before = planOf(now);
+    const settled = await asking(() => changeLesson(now.id, { ...before, ...changes }));
+    if (settled) past.value = [...past.value, before];
+    return settled;
+  }
+
+  async function undo(): Promise<void> {
+    const before = past.value.at(-1);
+    const id = lesson.value?.id;
+    if (!before || !id) return;
+    if (await asking(() => changeLesson(id, before))) past.value = past.value.slice(0, -1);
+  }
+
+  function placed(spot: Spot, time: string | null): Places {
+    const places = lesson.value ? standing(lesson.value) : {};
+    return {
+      ...places,
+      [spot.stage]: (places[spot.stage] ?? []).map((old, at) => (at === spot.at ? time : old)),
+    };
+  }
+
+  const timeAt = (spot: Spot): string =>
+    lesson.value ? (standing(lesson.value)[spot.stage]?.[spot.at] ?? "") : "";
+
+  const swap = (spot: Spot): Promise<boolean> =>
+    settle({ kept: placed(spot, null), swapped: [...(lesson.value?.swapped ?? []), timeAt(spot)] });
+
+  /** A typed time stays: it is pinned. */
+  function put(spot: Spot, time: string): Promise<boolean> {
+    const pinned = { ...lesson.value?.pinned };
+    pinned[spot.stage] = [...(pinned[spot.stage] ?? []).filter((one) => one !== timeAt(spot)), time];
+    return settle({ kept: placed(spot, time), pinned });
+  }
+
+  function pin(spot: Spot): Promise<boolean> {
+    const time = timeAt(spot);
+    const pins = lesson.value?.pinned[spot.stage] ?? [];
+    const changed = pins.includes(time) ? pins.filter((one) => one !== time) : [...pins, time];
+    return settle({ pinned: { ...lesson.value?.pinned, [spot.stage]: changed } });
+  }
+
+  return {
+    lesson,
+    refused,
+    busy,
+    canUndo: computed(() => past.value.length > 0),
+    load,
+    settle,
+    undo,
+    swap,
+    put,
+    pin,
+  };
+}

@@ -1,0 +1,108 @@
+import { useIntervalFn, useSessionStorage } from "@vueuse/core";
+import { computed, toRef, type ComputedRef, type Ref } from "vue";
+import type { Lesson, LessonItem, LessonStage } from "@/api";
+
+/** An item of a lesson that is given; the way to begin is one before all others. */
+export type RunItem = LessonItem | { kind: "opening"; seconds: 0; time?: undefined; dial?: undefined };
+
+interface Running {
+  stageAt: Ref<number>;
+  itemAt: Ref<number>;
+  stage: ComputedRef<LessonStage | undefined>;
+  items: ComputedRef<RunItem[]>;
+  item: ComputedRef<RunItem | undefined>;
+  /** Stages whose times are worked on together on one page. */
+  together: ComputedRef<boolean>;
+  /** The share of each stage's time that is used, 0 to 1; more where it runs over. */
+  used: ComputedRef<number[]>;
+  /** Times of what is new that were not shown yet. */
+  notReached: ComputedRef<string[]>;
+  next: () => boolean;
+  back: () => void;
+  goStage: (at: number) => void;
+  /** Forgets where the lesson was: it has ended. */
+  forget: () => void;
+}
+
+/** Where a lesson is; kept while the browser is open, so that a look elsewhere loses nothing. */
+interface Place {
+  stageAt: number;
+  itemAt: number;
+  seconds: number[];
+  reached: string[];
+}
+
+const PAPER = ["alone", "exit"];
+/** Stages whose times are worth going over when they were not reached. */
+const NEW = ["show", "together", "alone"];
+
+/** Where in its lesson a class is, and how much of the time is used. */
+export function useRun(id: string, lesson: () => Lesson | null): Running {
+  const start: Place = { stageAt: 0, itemAt: 0, seconds: [], reached: [] };
+  const place = useSessionStorage<Place>(`vantick.run.${id}`, { ...start });
+  const stageAt = toRef(place.value, "stageAt");
+  const itemAt = toRef(place.value, "itemAt");
+  const stages = computed(() => lesson()?.stages ?? []);
+  const stage = computed(() => stages.value[stageAt.value]);
+  const together = computed(() => PAPER.includes(stage.value?.id ?? ""));
+  const items = computed<RunItem[]>(() => {
+    const own = stage.value?.items ?? [];
+    return stageAt.value === 0 ? [{ kind: "opening", seconds: 0 }, ...own] : own;
+  });
+  const item = computed(() => items.value[itemAt.value]);
+
+  useIntervalFn(() => {
+    const next = [...place.value.seconds];
+    next[stageAt.value] = (next[stageAt.value] ?? 0) + 1;
+    place.value.seconds = Array.from(next, (one) => one ?? 0);
+  }, 1000);
+
+  function mark(): void {
+    const seen = (together.value ? items.value : [item.value]).flatMap((one) => one?.time ?? []);
+    const now = seen.map((time) => `${stage.value?.id} ${time}`);
+    place.value.reached = [...new Set([...place.value.reached, ...now])];
+  }
+
+  function goStage(at: number): void {
+    if (at < 0 || at >= stages.value.length) return;
+    stageAt.value = at;
+    itemAt.value = 0;
+    mark();
+  }
+
+  /** To the next item, or the next stage; false at the end of the lesson. */
+  function next(): boolean {
+    if (!together.value && itemAt.value < items.value.length - 1) {
+      itemAt.value += 1;
+      mark();
+      return true;
+    }
+    if (stageAt.value === stages.value.length - 1) return false;
+    goStage(stageAt.value + 1);
+    return true;
+  }
+
+  function back(): void {
+    if (!together.value && itemAt.value > 0) itemAt.value -= 1;
+    else goStage(stageAt.value - 1);
+  }
+
+  const used = computed(() =>
+    stages.value.map((one, at) => (place.value.seconds[at] ?? 0) / (one.minutes * 60)),
+  );
+  const notReached = computed(() =>
+    stages.value
+      .filter((one) => NEW.includes(one.id))
+      .flatMap((one) =>
+        one.items.flatMap((it) =>
+          it.time && !place.value.reached.includes(`${one.id} ${it.time}`) ? it.time : [],
+        ),
+      ),
+  );
+
+  function forget(): void {
+    Object.assign(place.value, { ...start, seconds: [], reached: [] });
+  }
+
+  return { forget, stageAt, itemAt, stage, items, item, together, used, notReached, next, back, goStage };
+}

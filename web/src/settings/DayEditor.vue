@@ -1,0 +1,100 @@
+<script setup lang="ts">
+import { computed, ref } from "vue";
+import { Refused, setDay, useFacts, type DayEvent, type SchoolClass } from "@/api";
+import { useClasses } from "@/class";
+
+/** The class's own day: what happens when, for the day ribbon of Show. */
+const props = defineProps<{ schoolClass: SchoolClass }>();
+
+const MOST = 12;
+const facts = useFacts();
+const classes = useClasses();
+const events = ref<DayEvent[]>(props.schoolClass.day.map((event) => ({ ...event })));
+const trouble = ref("");
+const kept = ref(false);
+const busy = ref(false);
+const changed = computed(() => JSON.stringify(events.value) !== JSON.stringify(props.schoolClass.day));
+
+async function usual(): Promise<void> {
+  await facts.loadDay();
+  events.value = facts.usualDay.map((event) => ({ ...event }));
+}
+
+async function keep(): Promise<void> {
+  busy.value = true;
+  trouble.value = "";
+  kept.value = false;
+  try {
+    const renewed = await setDay(props.schoolClass.id, events.value);
+    classes.renew(renewed);
+    events.value = renewed.day.map((event) => ({ ...event }));
+    kept.value = true;
+  } catch (error) {
+    trouble.value =
+      error instanceof Refused && error.status === 400
+        ? "Write each time as 8:45 or 15:30, and say what happens then."
+        : String(error instanceof Refused ? error.message : error);
+  } finally {
+    busy.value = false;
+  }
+}
+</script>
+
+<template>
+  <BCard>
+    <h2 class="eyebrow">The class's own day, for a.m. and p.m.</h2>
+    <form novalidate @submit.prevent="keep">
+      <div v-for="(event, at) in events" :key="at" class="event">
+        <BFormInput v-model="event.time" :aria-label="`Time ${at + 1}`" placeholder="15:30" maxlength="5" />
+        <BFormInput
+          v-model="event.what"
+          :aria-label="`What happens, ${at + 1}`"
+          placeholder="choir"
+          maxlength="40"
+        />
+        <BButton
+          variant="link"
+          :aria-label="`Take out ${event.what || at + 1}`"
+          @click="events.splice(at, 1)"
+        >
+          <i class="bi bi-x-lg" aria-hidden="true"></i>
+        </BButton>
+      </div>
+      <p v-if="!events.length" class="quiet">
+        Nothing yet. The ribbon shows an ordinary school day until you write down your own.
+      </p>
+      <p v-if="trouble" class="field-error" role="alert">{{ trouble }}</p>
+      <div class="ways">
+        <BButton variant="primary" type="submit" :disabled="busy || !changed">Keep the day</BButton>
+        <BButton
+          v-if="events.length < MOST"
+          variant="outline-primary"
+          @click="events.push({ time: '', what: '' })"
+        >
+          Add a line
+        </BButton>
+        <BButton v-if="!events.length" variant="outline-primary" @click="usual">
+          Begin with an ordinary day
+        </BButton>
+        <span v-if="kept && !changed" class="quiet" role="status">Kept.</span>
+      </div>
+    </form>
+  </BCard>
+</template>
+
+<style scoped lang="scss">
+.event {
+  display: grid;
+  grid-template-columns: 6rem minmax(0, 1fr) auto;
+  gap: 0.5rem;
+  margin-bottom: 0.4rem;
+}
+
+.ways {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  gap: 0.6rem;
+  margin-top: 0.8rem;
+}
+</style>

@@ -1,0 +1,83 @@
+<script setup lang="ts">
+import { computed, ref } from "vue";
+import { useFacts } from "@/api";
+import { DialFace } from "@/dial";
+
+/** One time said as the class says it. */
+const EXAMPLES = ["7:45", "4:49", "3:30", "9:20"];
+const facts = useFacts();
+const time = ref(EXAMPLES[0] as string);
+const shown = computed(() => facts.of(time.value));
+</script>
+
+<template>
+  <BCard class="example">
+    <h2 class="eyebrow">As your class says it</h2>
+    <div class="row-of">
+      <DialFace class="example-dial" :facts="shown" :label="shown.usual" />
+      <div aria-live="polite">
+        <p class="said">{{ shown.usual }}</p>
+        <p class="digital">{{ shown.digital }}</p>
+      </div>
+    </div>
+    <ol>
+      <li v-for="step in shown.steps" :key="step.sentence">{{ step.sentence }}</li>
+    </ol>
+    <div class="times" role="group" aria-label="Another example">
+      <button
+        v-for="one in EXAMPLES"
+        :key="one"
+        type="button"
+        :aria-pressed="one === time"
+        :aria-label="facts.of(one).digital"
+        @click="time = one"
+      >
+        <DialFace :facts="facts.of(one)" detail="small" />
+      </button>
+    </div>
+  </BCard>
+</template>
+
+<style scoped lang="scss">
+.row-of {
+  display: grid;
+  grid-template-columns: 11rem minmax(0, 1fr);
+  align-items: center;
+  gap: 1.5rem;
+}
+
+.said {
+  font-size: 1.8rem;
+  font-weight: 700;
+  line-height: 1.2;
+  margin: 0;
+}
+
+.digital {
+  font-size: 1.4rem;
+  margin: 0.2rem 0 0;
+}
+
+ol {
+  margin: 1rem 0;
+  padding-left: 1.3rem;
+}
+
+.times {
+  display: flex;
+  gap: 0.4rem;
+
+  button {
+    width: 3.4rem;
+    padding: 0.3rem;
+    background: none;
+    border: 2px solid transparent;
+    border-radius: 0.8rem;
+
+    &[aria-pressed="true"] {
+      border-color: var(--v-hour);
+      background: var(--v-hour-tint);
+    }
+  }
+}
+</style>

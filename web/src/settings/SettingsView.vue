@@ -1,0 +1,152 @@
+<script setup lang="ts">
+import { computed, ref } from "vue";
+import { setConventions, useFacts, wordsOf } from "@/api";
+import { useClasses } from "@/class";
+import DayEditor from "./DayEditor.vue";
+import LivingExample from "./LivingExample.vue";
+
+/** How a class says, writes and counts. Each choice is kept at once, and the example follows. */
+const facts = useFacts();
+const classes = useClasses();
+const trouble = ref("");
+const state = ref<"" | "saving" | "saved">("");
+const current = computed(() => classes.current?.conventions ?? {});
+
+async function choose(id: string, choice: string): Promise<void> {
+  if (!classes.current) return;
+  trouble.value = "";
+  state.value = "saving";
+  try {
+    classes.renew(await setConventions(classes.current.id, { ...current.value, [id]: choice }));
+    state.value = "saved";
+  } catch (error) {
+    trouble.value = wordsOf(error);
+    state.value = "";
+  }
+}
+</script>
+
+<template>
+  <div class="page">
+    <div class="page-head">
+      <h1>How {{ classes.current?.name ?? "your class" }} says the time</h1>
+      <p class="quiet saved" role="status">
+        {{
+          state === "saving"
+            ? "Keeping it…"
+            : state === "saved"
+              ? "Kept. Show, checks and lessons follow."
+              : ""
+        }}
+      </p>
+    </div>
+    <p v-if="!classes.current">
+      Make a class first; its ways of saying a time are kept with it.
+      <RouterLink :to="{ name: 'new-class' }">New class</RouterLink>
+    </p>
+    <p v-if="trouble" class="field-error" role="alert">{{ trouble }}</p>
+    <div v-if="classes.current" class="columns">
+      <form @submit.prevent>
+        <fieldset v-for="one in facts.catalogue?.conventions" :key="one.id">
+          <legend>{{ one.name }}</legend>
+          <p class="why quiet">{{ one.why }}</p>
+          <div class="choices">
+            <label
+              v-for="choice in one.choices"
+              :key="choice.id"
+              :class="{ on: current[one.id] === choice.id }"
+            >
+              <input
+                type="radio"
+                class="form-check-input"
+                :name="one.id"
+                :value="choice.id"
+                :checked="current[one.id] === choice.id"
+                @change="choose(one.id, choice.id)"
+              />
+              {{ choice.name }}
+            </label>
+          </div>
+        </fieldset>
+      </form>
+      <div class="beside">
+        <LivingExample />
+        <DayEditor :key="classes.current.id" :school-class="classes.current" />
+      </div>
+    </div>
+  </div>
+</template>
+
+<style scoped lang="scss">
+.columns {
+  display: grid;
+  grid-template-columns: minmax(0, 1.1fr) minmax(0, 1fr);
+  gap: 2rem 3rem;
+}
+
+.beside {
+  display: grid;
+  gap: 1.5rem;
+  align-content: start;
+}
+
+fieldset {
+  border-bottom: 1px solid var(--v-line);
+  padding: 0.6rem 0 0.7rem;
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) auto;
+  column-gap: 1rem;
+}
+
+legend {
+  font-size: 1.05rem;
+  font-weight: 700;
+  margin: 0;
+  float: left;
+}
+
+.why {
+  grid-column: 1 / -1;
+  font-size: 0.95rem;
+  margin: 0;
+}
+
+.choices {
+  grid-column: 1 / -1;
+  display: flex;
+  flex-wrap: wrap;
+  gap: 0.4rem;
+  margin-top: 0.4rem;
+}
+
+label {
+  display: inline-flex;
+  align-items: center;
+  gap: 0.5rem;
+  min-height: 2.5rem;
+  padding: 0.15rem 0.9rem;
+  border: 1px solid var(--v-line);
+  border-radius: 2rem;
+  background: var(--v-card);
+  cursor: pointer;
+
+  &.on {
+    border-color: var(--v-hour);
+    background: var(--v-hour-tint);
+  }
+}
+
+.saved {
+  margin: 0;
+}
+
+@media (max-width: 60rem) {
+  .columns {
+    grid-template-columns: minmax(0, 1fr);
+  }
+
+  .beside {
+    order: -1;
+  }
+}
+</style>

@@ -1,0 +1,167 @@
+<script setup lang="ts">
+import { computed } from "vue";
+import { useFacts, type DayEvent } from "@/api";
+
+/** The day from midnight to midnight with its parts and the class's own day; the long hand goes round it twice
+ * twelve times. */
+const props = defineProps<{ events: readonly DayEvent[] }>();
+const place = defineModel<number>({ required: true });
+
+const facts = useFacts();
+const length = computed(() => facts.dayTimes.length);
+const NAMES = { night: "night", morning: "morning", afternoon: "afternoon", evening: "evening" } as const;
+
+/** Neighbouring times of one part of the day, as stretches of the ribbon. */
+const parts = computed(() => {
+  const found: { part: keyof typeof NAMES; from: number; to: number }[] = [];
+  facts.dayTimes.forEach((row, at) => {
+    const last = found.at(-1);
+    if (last?.part === row.part) last.to = at + 1;
+    else found.push({ part: row.part, from: at, to: at + 1 });
+  });
+  return found;
+});
+const marks = computed(() =>
+  props.events.map((event, at) => ({
+    ...event,
+    low: at % 2 === 1,
+    place: facts.dayTimes.findIndex((row) => row.time === event.time.padStart(5, "0")),
+  })),
+);
+const share = (at: number): string => `${(100 * at) / length.value}%`;
+</script>
+
+<template>
+  <div v-if="length" class="day" data-lens="day">
+    <ul class="events" aria-label="The class's day">
+      <li
+        v-for="mark in marks"
+        :key="mark.time + mark.what"
+        :class="{ low: mark.low }"
+        :style="{ left: share(mark.place) }"
+      >
+        <button type="button" @click="place = mark.place">{{ mark.what }}</button>
+      </li>
+    </ul>
+    <div class="parts" aria-hidden="true">
+      <span
+        v-for="part in parts"
+        :key="part.from"
+        :class="part.part"
+        :style="{ width: share(part.to - part.from) }"
+      >
+        {{ NAMES[part.part] }}
+      </span>
+    </div>
+    <input
+      v-model.number="place"
+      type="range"
+      min="0"
+      :max="length - 1"
+      aria-label="Go to a time of the day"
+      :aria-valuetext="facts.dayTimes[place]?.words"
+    />
+    <div class="ends" aria-hidden="true">
+      <span>midnight</span>
+      <span>noon</span>
+      <span>midnight</span>
+    </div>
+  </div>
+</template>
+
+<style scoped lang="scss">
+.day {
+  position: relative;
+  padding: 0 0.25rem;
+}
+
+.parts {
+  display: flex;
+  height: 1.9rem;
+  border-radius: 0.6rem;
+  overflow: hidden;
+  border: 1px solid var(--v-line);
+
+  span {
+    text-align: center;
+    font-size: 0.9rem;
+    line-height: 1.8rem;
+    white-space: nowrap;
+    overflow: hidden;
+  }
+
+  .night {
+    background: var(--v-night);
+    color: var(--v-paper);
+  }
+
+  .morning {
+    background: var(--v-past);
+  }
+
+  .afternoon {
+    background: var(--v-noon);
+  }
+
+  .evening {
+    background: var(--v-to);
+  }
+}
+
+input {
+  appearance: none;
+  position: relative;
+  width: 100%;
+  height: 1.6rem;
+  margin: -0.45rem 0 0;
+  background: none;
+
+  &::-webkit-slider-thumb {
+    appearance: none;
+    width: 1.5rem;
+    height: 1.5rem;
+    border-radius: 50%;
+    border: 3px solid var(--v-paper);
+    background: var(--v-minute);
+  }
+}
+
+.ends {
+  display: flex;
+  justify-content: space-between;
+  font-size: 0.85rem;
+  color: var(--v-quiet);
+  margin-top: -0.2rem;
+}
+
+.events {
+  position: relative;
+  list-style: none;
+  height: 3.4rem;
+  margin: 0;
+  padding: 0;
+
+  li {
+    position: absolute;
+    bottom: 0;
+    padding-bottom: 1.75rem;
+    border-left: 2px solid var(--v-minute);
+    line-height: 1;
+
+    &.low {
+      padding-bottom: 0.1rem;
+      z-index: 1;
+    }
+  }
+
+  button {
+    border: 0;
+    background: var(--v-paper);
+    padding: 0 0.3rem;
+    min-height: 1.55rem;
+    font-size: 0.9rem;
+    line-height: 1.1;
+    white-space: nowrap;
+  }
+}
+</style>

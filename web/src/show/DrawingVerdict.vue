@@ -1,0 +1,84 @@
+<script setup lang="ts">
+import { computed } from "vue";
+import { useFacts, type Drawing } from "@/api";
+
+/** What core says of hands that were set by themselves, and the way to put them right. */
+const props = defineProps<{ drawing: Drawing | null; trouble: string }>();
+defineEmits<{ mend: []; gear: [] }>();
+
+const facts = useFacts();
+const WORDS = {
+  well_placed: { title: "The hands belong together", icon: "bi-check-circle-fill", tone: "right" },
+  readable: { title: "Readable, not exact", icon: "bi-dash-circle-fill", tone: "slip" },
+  misleading: { title: "Misleading", icon: "bi-x-octagon-fill", tone: "misread" },
+} as const;
+const words = computed(() => (props.drawing ? WORDS[props.drawing.verdict] : undefined));
+const invites = computed(() => props.drawing?.invites.map((id) => facts.misreading(id)) ?? []);
+</script>
+
+<template>
+  <section class="verdict" aria-label="What is wrong with the picture" aria-live="polite">
+    <p class="eyebrow">Ungeared: each hand goes by itself</p>
+    <p v-if="trouble" class="field-error" role="alert">{{ trouble }}</p>
+    <template v-else-if="drawing && words">
+      <h2 :class="words.tone">
+        <i class="bi" :class="words.icon" aria-hidden="true"></i>
+        {{ words.title }}
+      </h2>
+      <p class="reason">{{ drawing.reason }}</p>
+      <div v-if="invites.length" class="invites">
+        <p class="eyebrow">It invites children to</p>
+        <p v-for="one in invites" :key="one.id">{{ one.does }}</p>
+      </div>
+      <BButton v-if="drawing.verdict !== 'well_placed'" variant="primary" @click="$emit('mend')">
+        Put the hour hand right
+        <kbd class="key" aria-hidden="true">R</kbd>
+      </BButton>
+    </template>
+    <p v-else class="quiet">Let go of the hand to see what it means.</p>
+    <BButton variant="outline-primary" @click="$emit('gear')">
+      Gear the hands again
+      <kbd class="key" aria-hidden="true">U</kbd>
+    </BButton>
+  </section>
+</template>
+
+<style scoped lang="scss">
+.verdict {
+  display: flex;
+  flex-direction: column;
+  align-items: start;
+  gap: 0.9rem;
+}
+
+h2 {
+  font-size: clamp(1.5rem, 1.9vw, 2.4rem);
+  margin: 0;
+}
+
+.right {
+  color: var(--v-right);
+}
+
+.slip {
+  color: var(--v-slip);
+}
+
+.misread {
+  color: var(--v-misread);
+}
+
+.reason {
+  font-size: clamp(1.2rem, 1.5vw, 2rem);
+  line-height: 1.35;
+  margin: 0;
+}
+
+.invites p {
+  margin: 0;
+}
+
+.eyebrow {
+  margin: 0;
+}
+</style>

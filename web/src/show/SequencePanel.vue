@@ -1,0 +1,170 @@
+<script setup lang="ts">
+import { computed, ref } from "vue";
+import { timesFor, useFacts, wordsOf } from "@/api";
+import { DialFace } from "@/dial";
+
+/** Times to show one after the other: typed, or chosen for a step, and put in any order. */
+const props = defineProps<{
+  times: readonly string[];
+  at: number;
+  trouble: string;
+  add: (text: string) => boolean;
+}>();
+const emit = defineEmits<{ go: [time: string]; remove: [at: number]; shift: [at: number, by: number] }>();
+
+const COUNT = 6;
+const facts = useFacts();
+const typed = ref("");
+const refused = ref("");
+const step = ref("");
+const steps = computed(() => facts.catalogue?.steps.filter((one) => one.id !== "hour_hand") ?? []);
+
+function enter(): void {
+  if (props.add(typed.value)) typed.value = "";
+}
+
+async function choose(): Promise<void> {
+  refused.value = "";
+  if (!step.value) return;
+  const seed = Math.floor(Math.random() * 2 ** 31);
+  try {
+    const chosen = await timesFor({ step: step.value, task: "dial_to_words", count: COUNT, seed });
+    props.add(chosen.times.join(" "));
+    if (chosen.times[0]) emit("go", chosen.times[0]);
+  } catch (error) {
+    refused.value = wordsOf(error);
+  }
+  step.value = "";
+}
+</script>
+
+<template>
+  <section aria-label="Times to show">
+    <p class="eyebrow">
+      To show
+      <span v-if="times.length > 1" class="keys">
+        <kbd class="key">,</kbd>
+        <kbd class="key">.</kbd>
+      </span>
+    </p>
+    <div v-if="times.length" class="sequence">
+      <button
+        v-for="(time, place) in times"
+        :key="time"
+        type="button"
+        :aria-pressed="place === at"
+        :aria-label="`Clock ${place + 1}`"
+        @click="$emit('go', time)"
+      >
+        <DialFace :facts="facts.of(time)" detail="small" />
+      </button>
+    </div>
+    <div v-if="at >= 0" class="order">
+      <button
+        type="button"
+        title="Earlier"
+        aria-label="Earlier"
+        :disabled="at === 0"
+        @click="$emit('shift', at, -1)"
+      >
+        <i class="bi bi-arrow-left" aria-hidden="true"></i>
+      </button>
+      <button
+        type="button"
+        title="Later"
+        aria-label="Later"
+        :disabled="at === times.length - 1"
+        @click="$emit('shift', at, 1)"
+      >
+        <i class="bi bi-arrow-right" aria-hidden="true"></i>
+      </button>
+      <button type="button" title="Take it out" aria-label="Take it out" @click="$emit('remove', at)">
+        <i class="bi bi-x-lg" aria-hidden="true"></i>
+      </button>
+    </div>
+    <form class="add" @submit.prevent="enter">
+      <BFormInput
+        v-model="typed"
+        size="sm"
+        placeholder="7:45, 3:20"
+        aria-label="Times to add"
+        :state="trouble ? false : null"
+        aria-describedby="times-wrong"
+      />
+      <BButton type="submit" size="sm" variant="outline-primary">Add</BButton>
+    </form>
+    <p v-if="trouble || refused" id="times-wrong" class="field-error" role="alert">
+      {{ trouble || refused }}
+    </p>
+    <select
+      v-model="step"
+      class="form-select form-select-sm"
+      aria-label="Choose times for a step"
+      @change="choose"
+    >
+      <option value="">Choose {{ COUNT }} for…</option>
+      <option v-for="one in steps" :key="one.id" :value="one.id">{{ one.name }}</option>
+    </select>
+  </section>
+</template>
+
+<style scoped lang="scss">
+.sequence {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 0.2rem;
+  max-height: 8.6rem;
+  overflow-y: auto;
+
+  button {
+    width: 3.1rem;
+    padding: 0.25rem;
+    background: none;
+    border: 2px solid transparent;
+    border-radius: 0.8rem;
+
+    &[aria-pressed="true"] {
+      background: var(--v-hour-tint);
+      border-color: var(--v-hour);
+    }
+  }
+}
+
+.order {
+  display: flex;
+  gap: 0.2rem;
+  margin-top: 0.2rem;
+
+  button {
+    width: 2.2rem;
+    height: 1.9rem;
+    border: 0;
+    border-radius: 0.5rem;
+    background: var(--v-shade);
+
+    &:disabled {
+      opacity: 0.4;
+    }
+  }
+}
+
+.add {
+  display: flex;
+  gap: 0.35rem;
+  margin: 0.4rem 0;
+
+  .btn {
+    min-height: 0;
+  }
+}
+
+.keys {
+  float: right;
+}
+
+.field-error {
+  font-size: 0.95rem;
+  margin: 0 0 0.4rem;
+  line-height: 1.25;
+}
+</style>

@@ -1,0 +1,71 @@
+<script setup lang="ts">
+/** What the dial can do besides being turned by hand. */
+defineProps<{ playing: boolean; loose: boolean; board: boolean }>();
+defineEmits<{ play: []; gears: []; board: []; help: [] }>();
+</script>
+
+<template>
+  <div class="tools" role="toolbar" aria-label="The dial">
+    <button type="button" :disabled="loose" :aria-pressed="playing" @click="$emit('play')">
+      <i class="bi" :class="playing ? 'bi-stop-fill' : 'bi-play-fill'" aria-hidden="true"></i>
+      {{ playing ? "Stop" : "On by fives" }}
+      <kbd class="key" aria-hidden="true">A</kbd>
+    </button>
+    <button type="button" :aria-pressed="loose" @click="$emit('gears')">
+      <i class="bi" :class="loose ? 'bi-gear-fill' : 'bi-gear'" aria-hidden="true"></i>
+      {{ loose ? "Gear" : "Ungear" }}
+      <kbd class="key" aria-hidden="true">U</kbd>
+    </button>
+    <button type="button" :aria-pressed="board" @click="$emit('board')">
+      <i class="bi bi-easel" aria-hidden="true"></i>
+      {{ board ? "Leave the board" : "Board" }}
+      <kbd class="key" aria-hidden="true">B</kbd>
+    </button>
+    <button type="button" @click="$emit('help')">
+      <i class="bi bi-keyboard" aria-hidden="true"></i>
+      Keys
+      <kbd class="key" aria-hidden="true">?</kbd>
+    </button>
+  </div>
+</template>
+
+<style scoped lang="scss">
+.tools {
+  display: grid;
+  grid-template-columns: repeat(auto-fit, minmax(8.4rem, 1fr));
+  gap: 0.15rem 0.25rem;
+  padding-top: 0.5rem;
+  border-top: 1px solid var(--v-line);
+}
+
+button {
+  display: inline-flex;
+  align-items: center;
+  gap: 0.5rem;
+  min-height: 2.25rem;
+  padding: 0.1rem 0.6rem;
+  white-space: nowrap;
+  border: 0;
+  border-radius: 2rem;
+  background: none;
+  font: inherit;
+
+  &:hover {
+    background: var(--v-shade);
+  }
+
+  &[aria-pressed="true"] {
+    background: var(--v-hour-tint);
+  }
+
+  &:disabled {
+    opacity: 0.4;
+  }
+}
+
+@media (pointer: coarse) {
+  button {
+    min-height: 2.75rem;
+  }
+}
+</style>

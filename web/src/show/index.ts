@@ -1,0 +1,2 @@
+export { linesOf } from "./reading";
+export { default as ReadingSteps } from "./ReadingSteps.vue";
