@@ -8,6 +8,7 @@ gem "zeitwerk", "~> 2.6"
 
 group :server do
   gem "openapi_first", "~> 1.4.3"
+  gem "prawn", "~> 2.4"
   gem "puma", "~> 6.4"
   gem "rack", "~> 3.0"
   gem "rackup", "~> 2.1"

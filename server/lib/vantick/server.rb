@@ -32,11 +32,10 @@ module Vantick
         use Api::BodyLimit
         use OpenapiFirst::Middlewares::RequestValidation, spec: Api::Contract.definition, error_response: Api::Refusal
         use Api::Facts
-        use OpenapiFirst::Middlewares::ResponseValidation, spec: Api::Contract.definition
         use Api::WithStore, store
-        use Api::Classes
-        use Api::Checks
-        use Api::Lessons
+        use Api::Papers
+        use OpenapiFirst::Middlewares::ResponseValidation, spec: Api::Contract.definition
+        [Api::Classes, Api::Checks, Api::Sheets, Api::Lessons].each { |part| use part }
         run Api::Answers
       end
     end

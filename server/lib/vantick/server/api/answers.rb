@@ -10,7 +10,8 @@ module Vantick
           item = item_of(check)
           child_of(check)
           text = sent[:answer].scrub("\uFFFD").tr("\u0000", "\uFFFD")
-          marked = Core::Marker.mark(task: Core::Task.find(check[:task]), time: Core::DialTime.parse(item[:time]), text:,
+          task = Core::Task.find(check[:task])
+          marked = Core::Marker.mark(task:, time: task.parse_time(item[:time]), text:, said: item[:said],
                                      conventions: store.classes.conventions(check[:class_id]))
           given = { uuid: sent[:id], item_id: item[:id], child_id: sent[:child_id], answer: text }
           answer, new = store.answers.add(given, marked, answered_at: now)
@@ -20,7 +21,10 @@ module Vantick
         private
 
         def item_of(check)
-          check[:items].find { |item| item[:id] == sent[:item_id] } || unfit("This clock is not one of the check's.", :item_id)
+          item = check[:items].find { |one| one[:id] == sent[:item_id] } || unfit("This clock is not one of the check's.", :item_id)
+          return item if [nil, sent[:child_id]].include?(item[:child_id])
+
+          unfit("This clock is on another child's sheet.", :item_id)
         end
 
         def child_of(check)

@@ -12,12 +12,18 @@ module Vantick
               tasks: Core::Task.with_dial.map { |task| { id: task.id, name: task.name, notation: task.notation } },
               misreadings: Core::Misreading.all.map { |misreading| { id: misreading.id, **misreading.texts } },
               lenses: Core::DataFile.entries("lenses", required: %i[id group name shows]),
-              conventions: Core::Conventions::ENTRIES,
+              conventions: Core::Conventions::ENTRIES, sheets: Core::SheetKind.all.map { |kind| sheet(kind) },
               kinds: Core::Pacing::KINDS.values.map { |kind| { id: kind[:id], name: kind[:name], seconds: kind[:seconds] } },
               lengths: { least: Core::Lesson::LENGTHS.min, most: Core::Lesson::LENGTHS.max } }
           end
 
           private
+
+          def sheet(kind)
+            { id: kind.id, name: kind.name, count: kind.count, most: kind.most, answered: kind.answered?,
+              tasks: kind.tasks.map { |task| { id: task.id, name: task.name } },
+              steps: Core::Step.with_times.select { |step| kind.tasks.empty? || kind.tasks_for(step).any? }.map(&:id) }
+          end
 
           # Steps that a check can be made for.
           def steps = Core::Step.reading.map { |step| { id: step.id, name: step.name, times: step.pool.length } }

@@ -5,6 +5,14 @@ module Vantick
     module Api
       # Answers as kept, as core takes them.
       module Marks
+        # @param answer [Hash] with its `task` and `time` as well
+        # @param conventions [Core::Conventions]
+        # @return [Core::Marked]
+        def self.asked(answer, conventions)
+          task = Core::Task.find(answer[:task])
+          of(answer, task, task.parse_time(answer[:time]), conventions)
+        end
+
         # @param answer [Hash] with `verdict` and `misreadings`
         # @param task [Core::Task]
         # @param time [Core::DialTime]

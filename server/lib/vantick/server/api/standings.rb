@@ -21,9 +21,8 @@ module Vantick
         end
 
         def self.asked(answer, conventions)
-          task = Core::Task.find(answer[:task])
-          marked = Marks.of(answer, task, task.parse_time(answer[:time]), conventions)
-          Core::Standing::Asked.new(step: Core::Step.find(answer[:step]), marked:, day: Date.parse(answer[:answered_at]).jd)
+          day = Date.parse(answer[:answered_at]).jd
+          Core::Standing::Asked.new(step: Core::Step.find(answer[:step]), marked: Marks.asked(answer, conventions), day:)
         end
         private_class_method :asked
       end

@@ -5,7 +5,7 @@ module Vantick
     module Api
       # What is kept and what core found, as the contract describes it.
       module View
-        SUMMARY = %i[id class_id step task made_at].freeze
+        SUMMARY = %i[id class_id step task made_at code].freeze
 
         class << self
           # @param choice [Core::Choice]
@@ -19,17 +19,17 @@ module Vantick
           # @param answers [Array<Hash>] those that stand
           def summary(check, children, answers)
             given = answers.reject { |answer| answer[:verdict] == "blank" }
-            { **check.slice(*SUMMARY), items: check[:items].length, children: children.length, answers: given.length,
+            { **check.slice(*SUMMARY), items: items_of_one(check), children: children.length, answers: given.length,
               answered: given.map { |answer| answer[:child_id] }.uniq.length,
               unreadable: given.count { |answer| answer[:verdict] == "unreadable" } }
           end
 
           def check(check, school_class, answers)
             task = Core::Task.find(check[:task])
-            times = check[:items].map { |item| time(item) }
-            chosen = Core::Choice.new(Core::Telling.for(Core::Step.find(check[:step]), task), times)
-            { **check.slice(*SUMMARY), children: school_class[:children], answers:, choice: choice(chosen),
-              items: check[:items].map { |item| { **item, right: task.write(task.right_answer(time(item)), conventions(school_class)) } } }
+            step = Core::Step.find(check[:step])
+            conventions = conventions(school_class)
+            { **check.slice(*SUMMARY), children: school_class[:children], answers:, choice: check_choice(check, step, task),
+              items: check[:items].map { |item| item(item, task, conventions) } }
           end
 
           def findings(check, school_class, answers)
@@ -42,7 +42,21 @@ module Vantick
 
           private
 
+          def items_of_one(check) = check[:items].map { |item| item[:child_id] }.tally.values.max || 0
+
           def time(item) = Core::DialTime.parse(item[:time])
+
+          # What the sheet of one child can tell; all versions tell about as much.
+          def check_choice(check, step, task)
+            first = check[:items].group_by { |item| item[:child_id] }.values.first || []
+            choice(Core::Choice.new(Core::Telling.for(step, task), first.map { |item| time(item) } & step.pool_for(task)))
+          end
+
+          def item(item, task, conventions)
+            right = task.notation == :hands ? time(item).digital(conventions.sign) : task.write(task.right_answer(time(item)), conventions)
+            cause = "#{Core::Misreading.find(item[:misreading]).texts[:name]}; " if item[:misreading]
+            { **item.slice(:id, :time, :child_id), said: item[:said].to_s, right: "#{cause}#{right}" }
+          end
 
           def conventions(school_class) = Core::Conventions.new(**school_class[:conventions])
 

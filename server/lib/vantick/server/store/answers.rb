@@ -45,7 +45,7 @@ module Vantick
           corrected = @db[:answers].exclude(corrects_id: nil).select(:corrects_id)
           rows = @db[:answers].join(:items, id: :item_id).join(:checks, id: Sequel[:items][:check_id])
           rows.where(class_id:).exclude(Sequel[:answers][:id] => corrected).order(Sequel[:answers][:id])
-              .select(:child_id, :verdict, :misreadings, :answered_at, :step, :task, :time).all
+              .select(Sequel[:answers][:child_id], :verdict, Sequel[:answers][:misreadings], :answered_at, :step, :task, :time).all
               .map { |row| { **row, misreadings: row[:misreadings].split } }
         end
 

@@ -7,6 +7,7 @@ module Vantick
       class Checks
         # Checks whose times are avoided in the next one.
         LAST = 2
+        EMPTY = { child_id: nil, said: nil, misreading: nil, level: nil }.freeze
 
         def initialize(database)
           @db = database
@@ -15,13 +16,12 @@ module Vantick
         # @return [Hash] the row, with `time`s of its items in order
         # @raise [Missing]
         def find(id)
-          row = @db[:checks].first(id:) || raise(Missing.new("check", id))
-          { **row, items: items(id) }
+          described(@db[:checks].first(id:) || raise(Missing.new("check", id)))
         end
 
         # @return [Array<Hash>] newest first
         def all(class_id, limit:)
-          @db[:checks].where(class_id:).reverse(:id).limit(limit).all.map { |row| { **row, items: items(row[:id]) } }
+          @db[:checks].where(class_id:).reverse(:id).limit(limit).all.map { |row| described(row) }
         end
 
         # @return [Array<String>] the times of the class's last checks
@@ -30,19 +30,33 @@ module Vantick
           @db[:items].where(check_id: last).select_map(:time)
         end
 
-        # @param times [Array<String>] in order
+        # @param code [String] as it was typed
+        # @return [Hash]
+        # @raise [Missing]
+        def coded(code)
+          tidy = Codes.tidy(code)
+          described(@db[:checks].first(code: tidy) || raise(Missing.new("sheet with the code", code[0, 20], field: "code")))
+        end
+
+        # @param times [Array<String>] in order, the same for all
+        # @param items [Array<Hash>] in order, each with its `time`, where there is more to say of them
+        # @param sheet [Hash] how the sheet looks
         # @return [Hash] the check made
-        def add(class_id:, step:, task:, times:, made_at:)
+        def add(class_id:, step:, task:, made_at:, times: [], items: times.map { |time| { time: } }, sheet: {})
           @db.transaction do
-            id = @db[:checks].insert(class_id:, step:, task:, made_at:)
-            @db[:items].multi_insert(times.each_with_index.map { |time, position| { check_id: id, position:, time: } })
+            code = Codes.fresh { |one| @db[:checks].where(code: one).any? }
+            id = @db[:checks].insert(class_id:, step:, task:, made_at:, code:, sheet: JSON.generate(sheet))
+            rows = items.each_with_index.map { |item, position| { **EMPTY, **item, check_id: id, position: } }
+            @db[:items].multi_insert(rows)
             find(id)
           end
         end
 
         private
 
-        def items(check_id) = @db[:items].where(check_id:).order(:position).select(:id, :time).all
+        def described(row) = { **row, sheet: JSON.parse(row[:sheet], symbolize_names: true), items: items(row[:id]) }
+
+        def items(check_id) = @db[:items].where(check_id:).order(:position).select(:id, :time, *EMPTY.keys).all
       end
     end
   end

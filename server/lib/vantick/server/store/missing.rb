@@ -8,9 +8,9 @@ module Vantick
         # @return [String] the parameter that named it
         attr_reader :field
 
-        def initialize(kind, id)
+        def initialize(kind, id, field: "#{kind}_id")
           super("There is no #{kind} #{id}.")
-          @field = "#{kind}_id"
+          @field = field
         end
       end
     end

@@ -1,0 +1,69 @@
+# frozen_string_literal: true
+
+module Vantick
+  module Server
+    module Documents
+      # The answers on pages of their own: every exercise as a small dial with the right answer, drawn hands and all.
+      class Answers < Layout
+        COLUMNS = 6
+        ROW = 96
+
+        # @return [Array<Page>]
+        def pages
+          @pages = []
+          begin_page
+          sheet.versions.each { |version| version(version) }
+          @pages
+        end
+
+        private
+
+        def begin_page
+          page = new_page
+          page.text("#{WORDS[:answers]}: #{sheet.title}", MARGIN, MARGIN + 14, size: 17, bold: true)
+          page.text(sheet.kind.direction(sheet.task), MARGIN, MARGIN + 36, color: Page::QUIET)
+          foot(page)
+          @pages << page
+          @y = MARGIN + 56
+        end
+
+        def version(version)
+          rows = version.items.each_slice(COLUMNS).to_a
+          heading = version.name.empty? ? 0 : 18
+          begin_page if @y + heading + ROW > room
+          @pages.last.text(version.name, MARGIN, @y + 10, bold: true) if heading.positive?
+          @y += heading
+          rows.each_with_index { |items, at| row(items, at * COLUMNS) }
+        end
+
+        def row(items, before)
+          begin_page if @y + ROW > room
+          width = (@pages.last.width - (2 * MARGIN)) / COLUMNS
+          items.each_with_index { |item, at| answer(item, before + at + 1, MARGIN + (at * width), width) }
+          @y += ROW
+        end
+
+        def room = @pages.last.height - 40
+
+        def answer(item, number, x, width)
+          page = @pages.last
+          page.text("#{number}.", x, @y + 10, size: 9, color: Page::QUIET)
+          Dial.new(page, [x + (width / 2), @y + 32], 26).draw(item.time.hands)
+          below = page.height
+          Letters.of(false).lines(right(item), width - 4, 9).each_with_index do |line, at|
+            below = @y + 70 + (at * 11)
+            page.text(line, x + (width / 2), below, size: 9, align: :center)
+          end
+        end
+
+        def right(item)
+          return words(item.time) if sheet.task.notation == :hands && sheet.task.sees == :words
+          return digits(item.time) if sheet.task.notation == :hands
+          return "#{item.misreading.texts[:name]}; #{words(item.time)}" if item.misreading
+
+          sheet.both ? "#{words(item.time)}, #{digits(item.time)}" : written(item.time)
+        end
+      end
+    end
+  end
+end

@@ -1,0 +1,117 @@
+# frozen_string_literal: true
+
+module Vantick
+  module Server
+    module Documents
+      # Draws a dial on a page. The hands are told apart by their shape, as printers have no colours to count on.
+      class Dial
+        # What a dial wears.
+        NUMERALS = %w[all quarters none roman].freeze
+        MARKS = %w[all fives none].freeze
+        MINUTES = %w[none round both_sides].freeze
+        HANDS = %w[both hour minute none].freeze
+        ROMAN = %w[I II III IIII V VI VII VIII IX X XI XII].freeze
+        USUAL = { numerals: "all", marks: "all", minute_numbers: "none", halves: false, hands: "both" }.freeze
+        SHADE = "EEF0F2"
+        # Outlines that point at the twelve, in hundredths of the radius: a short broad leaf, a long thin spear.
+        HOUR = [[:move, 0, -53], [:curve, 8.5, -39, 10, -19, 3.4, 0], [:line, 3.4, 9], [:curve, 3.4, 13.5, -3.4, 13.5, -3.4, 9],
+                [:line, -3.4, 0], [:curve, -10, -19, -8.5, -39, 0, -53]].freeze
+        MINUTE = [[:move, 0, -74.5], [:line, 3, -58], [:line, 1.9, -58], [:line, 2.1, 15], [:curve, 2.1, 17.8, -2.1, 17.8, -2.1, 15],
+                  [:line, -1.9, -58], [:line, -3, -58], [:line, 0, -74.5]].freeze
+
+        # @param page [Page]
+        # @param center [Array(Float, Float)] points
+        # @param radius [Float] points, of the rim
+        # @param wears [Hash] what differs from {USUAL}
+        def initialize(page, center, radius, **wears)
+          @page = page
+          @center = center
+          @scale = radius / 100.0
+          @wears = USUAL.merge(wears)
+        end
+
+        # @param hands [Core::Hands, nil] nothing for an empty dial
+        def draw(hands)
+          face
+          marks
+          numerals
+          minutes
+          hands(hands) if hands
+          @page.circle(@center, 3 * @scale, fill: Page::INK, stroke: nil)
+        end
+
+        private
+
+        def face
+          half if @wears[:halves]
+          @page.circle(@center, 98.5 * @scale, width: 1.8 * @scale)
+        end
+
+        # The left half, where minutes are left to go.
+        def half
+          tops = [point(0, 98.5), point(180, 98.5)]
+          bulge = 98.5 * 4 / 3
+          steps = [[:move, *tops[1]], [:curve, *at(-bulge, 98.5), *at(-bulge, -98.5), *tops[0]]]
+          @page.path(steps, fill: SHADE)
+        end
+
+        def marks
+          return if @wears[:marks] == "none"
+
+          60.times do |minute|
+            five = (minute % 5).zero?
+            next unless five || @wears[:marks] == "all"
+
+            @page.line(point(minute * 6, five ? 65.5 : 70.5), point(minute * 6, 75), width: (five ? 2 : 0.8) * @scale)
+          end
+        end
+
+        def numerals
+          return if @wears[:numerals] == "none"
+
+          (1..12).each do |numeral|
+            next if @wears[:numerals] == "quarters" && numeral % 3 != 0
+
+            label(@wears[:numerals] == "roman" ? ROMAN[numeral - 1] : numeral, numeral * 30, 86.5, @wears[:numerals] == "roman" ? 12 : 17)
+          end
+        end
+
+        def minutes
+          return if @wears[:minute_numbers] == "none"
+
+          12.times do |place|
+            left = @wears[:minute_numbers] == "both_sides" && place > 6
+            label(left ? 60 - (place * 5) : place * 5, place * 30, 110, 12)
+          end
+        end
+
+        def label(words, degrees, radius, size)
+          x, y = point(degrees, radius)
+          @page.text(words, x, y + (size * 0.36 * @scale), size: size * @scale, bold: true, align: :center)
+        end
+
+        def hands(hands)
+          hand(HOUR, hands.hour_degrees) if %w[both hour].include?(@wears[:hands])
+          hand(MINUTE, hands.minute_degrees) if %w[both minute].include?(@wears[:hands])
+        end
+
+        def hand(shape, degrees)
+          steps = shape.map { |kind, *places| [kind, *places.each_slice(2).flat_map { |x, y| turned(x, y, degrees) }] }
+          @page.path(steps, fill: Page::INK)
+        end
+
+        def turned(x, y, degrees)
+          turn = degrees * Math::PI / 180
+          at((x * Math.cos(turn)) - (y * Math.sin(turn)), (x * Math.sin(turn)) + (y * Math.cos(turn)))
+        end
+
+        def point(degrees, radius)
+          turn = degrees * Math::PI / 180
+          at(radius * Math.sin(turn), -radius * Math.cos(turn))
+        end
+
+        def at(x, y) = [@center[0] + (x * @scale), @center[1] + (y * @scale)]
+      end
+    end
+  end
+end

@@ -1,0 +1,58 @@
+# frozen_string_literal: true
+
+module Vantick
+  module Server
+    module Documents
+      # One page as a list of marks, in points from its upper left corner. It is drawn by a writer, as PDF or SVG, so
+      # that a preview is the page as it will print.
+      class Page
+        INK = "22303C"
+        QUIET = "5C6B73"
+        SIZES = { "a4" => [595.28, 841.89], "letter" => [612.0, 792.0] }.freeze
+        MARGIN = 42
+
+        Line = Struct.new(:from, :to, :width, :dash, :color)
+        Circle = Struct.new(:center, :radius, :fill, :stroke, :width)
+        Path = Struct.new(:steps, :fill, :stroke, :width)
+        Text = Struct.new(:text, :x, :y, :points, :bold, :align, :color)
+
+        # @return [Array<Line, Circle, Path, Text>] in the order of drawing
+        attr_reader :marks
+        # @return [Float] points
+        attr_reader :width, :height
+
+        # @param paper [String] one of {SIZES}
+        # @param size [Array(Float, Float)] points
+        def initialize(paper: "a4", size: SIZES.fetch(paper))
+          @width, @height = size
+          @marks = []
+        end
+
+        def line(from, to, width: 1, dash: nil, color: INK) = marks << Line.new(from, to, width, dash, color)
+
+        def circle(center, radius, fill: nil, stroke: INK, width: 1) = marks << Circle.new(center, radius, fill, stroke, width)
+
+        # @param steps [Array<Array>] `[:move, x, y]`, `[:line, x, y]` or `[:curve, x, y, x, y, x, y]`
+        def path(steps, fill: nil, stroke: nil, width: 1) = marks << Path.new(steps, fill, stroke, width)
+
+        # @param y [Float] where the letters stand
+        def text(text, x, y, size: 12, bold: false, align: :left, color: INK)
+          marks << Text.new(text.to_s, x, y, size, bold, align, color)
+        end
+
+        def box(x, y, width, height, dash: nil)
+          corners = [[x, y], [x + width, y], [x + width, y + height], [x, y + height], [x, y]]
+          corners.each_cons(2) { |from, to| line(from, to, dash:) }
+        end
+
+        # Words in lines no longer than a width.
+        # @return [Float] how far below the last line the next may stand
+        def paragraph(words, x, y, width, size: 12, bold: false)
+          lines = Letters.of(bold).lines(words, width, size)
+          lines.each_with_index { |line, at| text(line, x, y + (at * size * 1.35), size:, bold:) }
+          y + (lines.length * size * 1.35)
+        end
+      end
+    end
+  end
+end

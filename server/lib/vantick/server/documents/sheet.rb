@@ -1,0 +1,40 @@
+# frozen_string_literal: true
+
+module Vantick
+  module Server
+    module Documents
+      # What is to be printed, and for whom.
+      # @!attribute kind [Core::SheetKind]
+      # @!attribute step [Core::Step]
+      # @!attribute task [Core::Task, nil]
+      # @!attribute versions [Array<Version>]
+      # @!attribute look [Hash] what the dials wear, see {Dial::USUAL}
+      # @!attribute paper [String] one of {Page::SIZES}
+      # @!attribute code [String] by which answers are typed in later
+      # @!attribute conventions [Core::Conventions]
+      # @!attribute both [Boolean] whether a dial is read in words and in digits
+      Sheet = Struct.new(:kind, :step, :task, :versions, :look, :paper, :code, :conventions, :both, keyword_init: true) do
+        # @return [Array<Page>] for the children
+        def pages = layout.pages
+
+        # @return [Array<Page>] for the teacher; none where there is nothing to answer
+        def answer_pages = task && kind.id != :cards ? Answers.new(self).pages : []
+
+        # @return [String] what stands at the top
+        def title = step.name
+
+        private
+
+        def layout
+          case kind.id
+          when :slips then Slips.new(self)
+          when :cards then Cards.new(self)
+          when :minute_numbers, :make then BigDials.new(self)
+          when :step_card, :home then Notes.new(self)
+          else Exercises.new(self)
+          end
+        end
+      end
+    end
+  end
+end

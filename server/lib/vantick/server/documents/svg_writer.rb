@@ -1,0 +1,63 @@
+# frozen_string_literal: true
+
+require "cgi"
+
+module Vantick
+  module Server
+    module Documents
+      # Writes a page as SVG 1.1, the same marks as in the PDF.
+      module SvgWriter
+        ANCHORS = { left: "start", center: "middle", right: "end" }.freeze
+        LETTERS = { move: "M", line: "L", curve: "C" }.freeze
+
+        class << self
+          # @param page [Page]
+          # @return [String]
+          def write(page)
+            width, height = [page.width, page.height].map { |length| number(length) }
+            size = %(width="#{width}" height="#{height}" viewBox="0 0 #{width} #{height}")
+            marks = page.marks.map { |mark| mark(mark) }.join
+            %(<svg xmlns="http://www.w3.org/2000/svg" version="1.1" #{size} font-family="Andika, sans-serif">#{marks}</svg>)
+          end
+
+          private
+
+          def mark(mark)
+            case mark
+            when Page::Line then line(mark)
+            when Page::Circle then circle(mark)
+            when Page::Path then %(<path d="#{outline(mark.steps)}"#{paint(mark)}/>)
+            when Page::Text then text(mark)
+            end
+          end
+
+          def circle(mark)
+            x, y = mark.center.map { |place| number(place) }
+            %(<circle cx="#{x}" cy="#{y}" r="#{number(mark.radius)}"#{paint(mark)}/>)
+          end
+
+          def line(mark)
+            dash = %( stroke-dasharray="#{mark.dash}") if mark.dash
+            ends = %w[x1 y1 x2 y2].zip([*mark.from, *mark.to]).map { |name, value| %(#{name}="#{number(value)}") }.join(" ")
+            %(<line #{ends} stroke="##{mark.color}" stroke-width="#{number(mark.width)}"#{dash}/>)
+          end
+
+          def paint(mark)
+            stroke = mark.stroke ? %( stroke="##{mark.stroke}" stroke-width="#{number(mark.width)}") : ""
+            %( fill="#{mark.fill ? "##{mark.fill}" : 'none'}"#{stroke})
+          end
+
+          def outline(steps) = steps.map { |kind, *places| LETTERS.fetch(kind) + places.map { |place| number(place) }.join(" ") }.join
+
+          def text(mark)
+            bold = ' font-weight="700"' if mark.bold
+            place = %(x="#{number(mark.x)}" y="#{number(mark.y)}" text-anchor="#{ANCHORS.fetch(mark.align)}")
+            %(<text #{place} font-size="#{number(mark.points)}" fill="##{mark.color}"#{bold}>#{CGI.escapeHTML(mark.text)}</text>)
+          end
+
+          def number(value) = format("%<value>g", value: value.round(2))
+        end
+      end
+    end
+  end
+end

@@ -1,0 +1,98 @@
+# frozen_string_literal: true
+
+require "pdf-reader"
+require "stringio"
+
+RSpec.describe Vantick::Server::Api::Sheets do
+  let(:school_class) { make_class(%w[Anneke Bram Celyn]) }
+  let(:address) { "/api/classes/#{school_class['id']}" }
+
+  def preview(**settings) = post("#{address}/sheet-previews", { kind: "read", step: "quarters", **settings })
+
+  def make(**settings) = post("#{address}/sheets", { kind: "read", step: "quarters", **settings }).body
+
+  def pdf(path) = PDF::Reader.new(StringIO.new(app.get(path).body))
+
+  def texts(path) = pdf(path).pages.map(&:text)
+
+  # Every kind on a step that it is for, as a preview and as a file.
+  Vantick::Core::SheetKind.all.each do |kind|
+    it "draws #{kind.name.downcase}: the preview and the file have the same words, and as many pages" do
+      step = Vantick::Core::Step.with_times.reverse.find { |one| kind.tasks.empty? || kind.tasks_for(one).any? }.id
+      shown = preview(kind: kind.id, step:, seed: 5, count: 2.clamp(1, kind.most), names: false).body
+      expect(shown["pages"]).not_to be_empty
+      expect(shown["choice"].nil?).to be(!kind.answered?)
+      made = make(kind: kind.id, step:, seed: 5, count: 2.clamp(1, kind.most), names: false)
+      path = kind.answered? ? "/api/checks/#{made['check_id']}/sheet.pdf" : "#{address}/material.pdf?kind=#{kind.id}&step=#{step}&seed=5"
+      file = pdf(path)
+      expect(file.page_count).to be >= shown["pages"].length
+      words = shown["pages"].first.scan(/>([^<]+)</).flatten.map { |text| CGI.unescapeHTML(text) }
+      printed = file.pages.first.runs.map(&:text).join.gsub(/\s+/, "")
+      expect(words.map { |text| text.gsub(/\s+/, "") }.reject { |text| printed.include?(text) }).to eq([])
+    end
+  end
+
+  it "keeps answers on pages of their own" do
+    made = make(kind: "draw", task: "words_to_dial", count: 6)
+    sheets, answers = %w[sheets answers].map { |part| texts("/api/checks/#{made['check_id']}/sheet.pdf?part=#{part}").join }
+    expect(sheets).to include("Draw both hands.")
+    expect(sheets).not_to include("Answers")
+    expect(answers).to include("Answers: Quarters")
+  end
+
+  it "has another version for each child, with their name, and answers typed in by its code" do
+    made = make(versions: "each", count: 5, seed: 2)
+    check = get("/api/checks/#{made['check_id']}").body
+    expect(check["items"].length).to eq(15)
+    by_child = check["items"].group_by { |item| item["child_id"] }
+    expect(by_child.values.map { |items| items.map { |item| item["time"] } }.uniq.length).to eq(3)
+    printed = texts("/api/checks/#{made['check_id']}/sheet.pdf")
+    expect(printed.first(3).zip(%w[Anneke Bram Celyn])).to all(satisfy { |page, name| page.include?(name) && page.include?(made["code"]) })
+    expect(get("/api/sheets/#{made['code'].downcase}").body).to include("check_id" => check["id"])
+    bram = check["children"][1]
+    expect(answer(check, bram, by_child[bram["id"]].first, by_child[bram["id"]].first["right"]).body["verdict"]).to eq("right")
+    expect(answer(check, bram, by_child[check["children"][0]["id"]].first, "x")).to be_refused(422).at("item_id").saying(/another child/)
+  end
+
+  it "takes the class's own misreadings for mistakes to spot, and marks what is found" do
+    check = make_check(school_class)
+    check["items"].select { |item| item["time"].end_with?(":45") }.each do |item|
+      answer(check, check["children"].first, item, "quarter to #{Vantick::Core::NumberWords.standard.spell(item['time'].to_i)}")
+    end
+    made = make(kind: "spot", count: 3)
+    sheet = get("/api/checks/#{made['check_id']}").body
+    item = sheet["items"].first
+    expect(item["said"]).to start_with("quarter to")
+    expect(item["right"]).to start_with("hour passed, with to; ")
+    right = "to_with_passed_hour; #{item['time']}"
+    expect(answer(sheet, sheet["children"].first, item, right).body["verdict"]).to eq("right")
+  end
+
+  it "prints Letter as well, with roman numerals, and a dial alone" do
+    made = make(paper: "letter", numerals: "roman", count: 2)
+    page = pdf("/api/checks/#{made['check_id']}/sheet.pdf").pages.first
+    expect(page.attributes[:MediaBox].last(2)).to eq([612, 792])
+    expect(page.text).to include("XII")
+    svg = app.get("/api/dial.svg?time=7:45&minute_numbers=round")
+    expect(svg["content-type"]).to start_with("image/svg+xml")
+    expect(svg.body).to include(">55<").and start_with("<svg")
+    expect(get("/api/dial.svg?time=7:99")).to be_refused(400).at("time")
+  end
+
+  {
+    "an unknown kind" => [{ kind: "poster" }, 422, "kind"], "an unknown step" => [{ step: "sevens" }, 422, "step"],
+    "a kind that is not for the step" => [{ step: "day_halves" }, 422, "step"],
+    "a task of another kind" => [{ task: "digital_to_dial" }, 422, "task"], "too many" => [{ count: 13 }, 422, "count"],
+    "an unknown paper" => [{ paper: "a5" }, 400, "paper"],
+    "a kind without answers, to be kept" => [{ kind: "make" }, 422, "kind"]
+  }.each do |what, (settings, status, field)|
+    it "refuses #{what}, at its field" do
+      asked = settings[:kind] == "make" ? post("#{address}/sheets", { step: "quarters", **settings }) : preview(**settings)
+      expect(asked).to be_refused(status).at(field)
+    end
+  end
+
+  it "says so where no sheet has a code" do
+    expect(get("/api/sheets/XXXX")).to be_refused(404).at("code")
+  end
+end
