@@ -35,7 +35,7 @@ module Vantick
         use Api::WithStore, store
         use Api::Papers
         use OpenapiFirst::Middlewares::ResponseValidation, spec: Api::Contract.definition
-        [Api::Classes, Api::Checks, Api::Sheets, Api::Lessons].each { |part| use part }
+        [Api::Classes, Api::Checks, Api::Sheets, Api::Lessons, Api::Records].each { |part| use part }
         run Api::Answers
       end
     end

@@ -13,6 +13,8 @@ import {
   type LessonPlan,
   type LessonSummary,
   type SchoolClass,
+  type SheetPreview,
+  type SheetSettings,
 } from "./client";
 
 /** What the pages ask of the server, by name. */
@@ -122,4 +124,33 @@ export function endLesson(id: number, leftOut: string[]): Promise<Lesson> {
 export async function openExit(id: number): Promise<number> {
   const params = { path: { lesson_id: id } };
   return (await asked(api.POST("/api/lessons/{lesson_id}/check", { params }))).check_id;
+}
+
+export function previewSheet(classId: number, body: SheetSettings): Promise<SheetPreview> {
+  const params = { path: { class_id: classId } };
+  return asked(api.POST("/api/classes/{class_id}/sheet-previews", { params, body }));
+}
+
+export function makeSheet(classId: number, body: SheetSettings): Promise<{ check_id: number; code: string }> {
+  return asked(api.POST("/api/classes/{class_id}/sheets", { params: { path: { class_id: classId } }, body }));
+}
+
+export function findSheet(code: string): Promise<{ check_id: number; class_id: number }> {
+  return asked(api.GET("/api/sheets/{code}", { params: { path: { code } } }));
+}
+
+/** A teacher's own verdict on an answer; null takes it back. */
+export function overrule(answerId: string, verdict: "right" | "unexplained" | null): Promise<Answer> {
+  const params = { path: { answer_id: answerId } };
+  return asked(api.POST("/api/answers/{answer_id}/rulings", { params, body: { verdict } }));
+}
+
+export async function answersAsTable(checkId: number): Promise<string> {
+  const params = { path: { check_id: checkId } };
+  return (await asked(api.GET("/api/checks/{check_id}/answers.csv", { params }))).csv;
+}
+
+export function takeTable(checkId: number, table: string): Promise<Check> {
+  const params = { path: { check_id: checkId } };
+  return asked(api.POST("/api/checks/{check_id}/tables", { params, body: { table } }));
 }

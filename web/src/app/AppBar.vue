@@ -15,6 +15,7 @@ function choose(id: number): void {
 const places = [
   { name: "plan", text: "Plan", within: ["plan", "lesson", "run"] },
   { name: "show", text: "Show", within: ["show"] },
+  { name: "sheets", text: "Sheets", within: ["sheets"] },
   { name: "checks", text: "Check", within: ["checks", "new-check", "check", "slips"] },
   { name: "class", text: "Class", within: ["class"] },
 ];

@@ -20,6 +20,12 @@ export const router = createRouter({
       meta: { title: "Lesson" },
     },
     {
+      path: "/sheets",
+      name: "sheets",
+      component: () => import("@/sheets/SheetsView.vue"),
+      meta: { title: "Sheets" },
+    },
+    {
       path: "/settings",
       name: "settings",
       component: () => import("@/settings/SettingsView.vue"),

@@ -1,11 +1,21 @@
 <script setup lang="ts">
 import { computed, nextTick, ref } from "vue";
+import type { Item } from "@/api";
 import type { TypedAnswers } from "./answers";
+import DrawingPicker from "./DrawingPicker.vue";
 import VerdictMark from "./VerdictMark.vue";
 import { VERDICTS } from "./verdicts";
 
 /** One answer: as typed while the cell is held, as it was read once it is left. */
-const props = defineProps<{ place: string; label: string; answers: TypedAnswers }>();
+const props = defineProps<{
+  place: string;
+  label: string;
+  answers: TypedAnswers;
+  /** What may have been drawn, where the answer is a drawing: typed by its number. */
+  drawings: Item["drawings"];
+  /** The right answer, where children have clocks of their own. */
+  right?: string;
+}>();
 const emit = defineEmits<{ next: [by: number]; down: [by: number] }>();
 
 const held = ref(false);
@@ -18,7 +28,9 @@ const judged = computed(() =>
 );
 const text = computed(() => {
   const typed = props.answers.textAt(props.place);
-  return held.value || wrong.value ? typed : judged.value?.read_short || typed;
+  if (held.value || wrong.value) return typed;
+  const drawn = props.drawings.find((drawing) => drawing.answer === judged.value?.answer);
+  return drawn?.name ?? (judged.value?.read_short || typed);
 });
 const tone = computed(() => (wrong.value ? "misread" : judged.value && VERDICTS[judged.value.verdict].tone));
 const told = computed(() => wrong.value ?? (judged.value && VERDICTS[judged.value.verdict].word));
@@ -29,21 +41,42 @@ async function hold(): Promise<void> {
   input.value?.select();
 }
 
+/** A number stands for a picture of the drawing. */
+function commit(): void {
+  const typed = props.answers.textAt(props.place).trim();
+  const drawn = /^\d$/.test(typed) ? props.drawings[Number(typed) - 1] : undefined;
+  if (drawn) props.answers.type(props.place, drawn.answer);
+  props.answers.commit(props.place);
+}
+
+function pick(answer: string): void {
+  props.answers.type(props.place, answer);
+  emit("next", 1);
+}
+
 function leave(): void {
   held.value = false;
-  props.answers.commit(props.place);
+  commit();
 }
 
 function press(event: KeyboardEvent): void {
   if (event.key === "Enter") emit("next", event.shiftKey ? -1 : 1);
   else if (event.key === "ArrowDown") emit("down", 1);
   else if (event.key === "ArrowUp") emit("down", -1);
-  else if (event.key === "Escape") {
+  else if (event.key === "!") {
+    event.preventDefault();
+    void props.answers.rule(props.place);
+    return;
+  } else if (event.key === "z" && (event.ctrlKey || event.metaKey)) {
+    event.preventDefault();
+    props.answers.undo();
+    return;
+  } else if (event.key === "Escape") {
     props.answers.drop(props.place);
     props.answers.wrong.delete(props.place);
     return;
   } else return;
-  props.answers.commit(props.place);
+  commit();
   event.preventDefault();
 }
 </script>
@@ -69,6 +102,14 @@ function press(event: KeyboardEvent): void {
       @input="answers.type(place, ($event.target as HTMLInputElement).value)"
       @keydown="press"
     />
+    <i
+      v-if="judged && judged.verdict !== judged.first_verdict && !held"
+      class="bi bi-person-check ruled"
+      title="Judged by you"
+      aria-hidden="true"
+    ></i>
+    <DrawingPicker v-if="held && drawings.length" :drawings="drawings" @pick="pick" />
+    <p v-if="held && right" class="own-right">{{ right }}</p>
     <p v-if="wrong" class="wrong" role="alert">{{ wrong }}</p>
   </div>
 </template>
@@ -120,6 +161,27 @@ function press(event: KeyboardEvent): void {
     background: var(--v-slip-tint);
     border-color: #dccb97;
   }
+}
+
+.ruled {
+  position: absolute;
+  right: 0.35rem;
+  top: 0.25rem;
+  pointer-events: none;
+}
+
+.own-right {
+  position: absolute;
+  z-index: 4;
+  top: 100%;
+  left: 0;
+  margin: 0.15rem 0 0;
+  padding: 0.1rem 0.6rem;
+  border-radius: 0.5rem;
+  background: var(--v-ink);
+  color: var(--v-card);
+  font-size: 0.85rem;
+  white-space: nowrap;
 }
 
 .wrong {

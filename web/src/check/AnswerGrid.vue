@@ -11,7 +11,19 @@ const emit = defineEmits<{ stored: [] }>();
 
 const facts = useFacts();
 const table = ref<HTMLTableElement>();
-const across = computed(() => props.check.items.length);
+/** The clocks of each child: those of all, or their own. */
+const itemsOf = computed(
+  () =>
+    new Map(
+      props.check.children.map((child) => [
+        child.id,
+        props.check.items.filter((item) => item.child_id === null || item.child_id === child.id),
+      ]),
+    ),
+);
+const across = computed(() => Math.max(0, ...[...itemsOf.value.values()].map((items) => items.length)));
+const own = computed(() => props.check.items.some((item) => item.child_id !== null));
+const heads = computed(() => [...itemsOf.value.values()][0] ?? []);
 const leads = computed(
   () =>
     new Map(
@@ -41,11 +53,15 @@ function go(from: number, by: number): void {
       <thead>
         <tr>
           <td class="corner"></td>
-          <th v-for="item in check.items" :key="item.id" scope="col">
-            <div class="clock">
-              <DialFace :facts="facts.of(item.time)" detail="small" :label="`Clock at ${item.time}`" />
-            </div>
-            <span class="right-answer">{{ item.right }}</span>
+          <th v-for="(item, at) in heads" :key="item.id" scope="col">
+            <template v-if="own">Clock {{ at + 1 }}</template>
+            <template v-else>
+              <div class="clock">
+                <DialFace :facts="facts.of(item.time)" detail="small" :label="`Clock at ${item.time}`" />
+              </div>
+              <span v-if="item.said" class="right-answer">“{{ item.said }}”</span>
+              <span class="right-answer">{{ item.right }}</span>
+            </template>
           </th>
           <td></td>
         </tr>
@@ -53,11 +69,13 @@ function go(from: number, by: number): void {
       <tbody>
         <tr v-for="(child, row) in check.children" :key="child.id">
           <th scope="row">{{ child.name }}</th>
-          <td v-for="(item, column) in check.items" :key="item.id">
+          <td v-for="(item, column) in itemsOf.get(child.id)" :key="item.id">
             <AnswerCell
               :place="placeOf(child.id, item.id)"
               :label="`${child.name}, clock ${column + 1}`"
               :answers="answers"
+              :drawings="item.drawings"
+              :right="own ? item.right : undefined"
               @next="go(row * across + column, $event)"
               @down="go(row * across + column, $event * across)"
             />

@@ -12,12 +12,15 @@ const facts = useFacts();
 const last = computed(() => {
   const answer = props.answers.last.value;
   if (!answer || answer.verdict === "blank") return null;
-  const clock = props.check.items.findIndex((item) => item.id === answer.item_id);
+  const items = props.check.items.filter(
+    (item) => item.child_id === null || item.child_id === answer.child_id,
+  );
+  const clock = items.findIndex((item) => item.id === answer.item_id);
   return {
     ...answer,
     child: props.check.children.find((child) => child.id === answer.child_id)?.name,
     clock: clock + 1,
-    right: props.check.items[clock]?.right,
+    right: items[clock]?.right,
     verdictWord: VERDICTS[answer.verdict].word,
     causes: answer.misreadings.map((id) => facts.misreading(id).name).join(", or "),
     slipWords: answer.slips.map((slip) => SLIPS[slip]).join(", "),
@@ -41,6 +44,7 @@ const last = computed(() => {
         </template>
         <VerdictMark :verdict="last.verdict" quiet class="ms-2" />
         {{ last.verdictWord }}
+        <template v-if="last.verdict !== last.first_verdict">(judged by you)</template>
         <template v-if="last.causes">({{ last.causes }})</template>
         <template v-else-if="last.slipWords">({{ last.slipWords }})</template>
       </template>
@@ -63,6 +67,10 @@ const last = computed(() => {
       <kbd class="key">↑</kbd>
       <kbd class="key">↓</kbd>
       another child
+      <kbd class="key">!</kbd>
+      judge it yourself
+      <kbd class="key">Ctrl Z</kbd>
+      undo
       <kbd class="key">Esc</kbd>
       as it was
     </p>

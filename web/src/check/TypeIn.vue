@@ -1,17 +1,39 @@
 <script setup lang="ts">
 import { useDebounceFn } from "@vueuse/core";
-import { onMounted, ref, toRef } from "vue";
+import { computed, onMounted, ref, shallowRef } from "vue";
 import { readFindings, type Check, type Findings } from "@/api";
 import { TomorrowCard } from "@/class";
 import AnswerGrid from "./AnswerGrid.vue";
 import { useTypedAnswers } from "./answers";
 import LastAnswer from "./LastAnswer.vue";
+import TablePanel from "./TablePanel.vue";
 import WhatTheyTell from "./WhatTheyTell.vue";
 
 /** The grid of a check, and beside it what the answers say so far. */
 const props = defineProps<{ check: Check }>();
 
-const answers = useTypedAnswers(toRef(props, "check"));
+const shown = shallowRef(props.check);
+const answers = useTypedAnswers(shown);
+/** Answers that wait for a person. */
+const waiting = computed(() =>
+  [...answers.stored.values()]
+    .filter((answer) => answer.verdict === "unreadable")
+    .map((answer) => ({
+      id: answer.id,
+      text: answer.answer,
+      child: props.check.children.find((child) => child.id === answer.child_id)?.name,
+      clock:
+        props.check.items
+          .filter((item) => item.child_id === null || item.child_id === answer.child_id)
+          .findIndex((item) => item.id === answer.item_id) + 1,
+    })),
+);
+
+function goTo(child: string | undefined, clock: number): void {
+  document
+    .querySelector<HTMLInputElement>(`input[aria-label="${CSS.escape(child ?? "")}, clock ${clock}"]`)
+    ?.focus();
+}
 const findings = ref<Findings | null>(null);
 
 async function look(): Promise<void> {
@@ -31,6 +53,7 @@ onMounted(look);
     <div>
       <AnswerGrid :check="check" :answers="answers" :findings="findings" @stored="lookSoon" />
       <LastAnswer :check="check" :answers="answers" />
+      <TablePanel :check="check" @taken="shown = $event" />
     </div>
     <aside>
       <TomorrowCard v-if="findings?.shared.length" :shared="findings.shared" heading="So far" />
@@ -39,6 +62,17 @@ onMounted(look);
         <p class="mb-0">
           Nothing misread yet. What lies behind the mistakes stands here as soon as there are some.
         </p>
+      </BCard>
+      <BCard v-if="waiting.length">
+        <h2 class="eyebrow">Could not be read</h2>
+        <ul class="waiting">
+          <li v-for="one in waiting" :key="one.id">
+            <button type="button" @click="goTo(one.child, one.clock)">
+              {{ one.child }}, clock {{ one.clock }}
+            </button>
+            “{{ one.text }}”
+          </li>
+        </ul>
       </BCard>
       <WhatTheyTell :choice="check.choice" />
     </aside>
@@ -58,6 +92,20 @@ aside {
   gap: 1.25rem;
   position: sticky;
   top: 1rem;
+}
+
+.waiting {
+  list-style: none;
+  padding: 0;
+  margin: 0;
+}
+
+.waiting button {
+  border: 0;
+  background: none;
+  padding: 0.15rem 0;
+  font: inherit;
+  text-decoration: underline;
 }
 
 @media (max-width: 60rem) {

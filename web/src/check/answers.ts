@@ -1,6 +1,6 @@
 import { useLocalStorage } from "@vueuse/core";
 import { computed, onScopeDispose, ref, shallowReactive, watch, type Ref } from "vue";
-import { addAnswer, Refused, type Answer, type Check } from "@/api";
+import { addAnswer, overrule, Refused, type Answer, type Check } from "@/api";
 
 interface Waiting {
   id: string;
@@ -36,8 +36,11 @@ export function useTypedAnswers(check: Ref<Check>) {
   const drafts = useLocalStorage<Record<string, string>>(() => `vantick.drafts.${check.value.id}`, {});
   const waiting = useLocalStorage<Waiting[]>(() => `vantick.waiting.${check.value.id}`, []);
   const last = ref<Answer | null>(null);
+  /** What stood in a cell before each change, the latest last. */
+  const past = ref<{ place: string; text: string }[]>([]);
   const offline = ref(false);
   let sending = false;
+  let undoing = false;
   let timer: ReturnType<typeof setTimeout> | undefined;
 
   watch(
@@ -75,9 +78,36 @@ export function useTypedAnswers(check: Ref<Check>) {
     if (text === undefined || wrong.has(place)) return;
     drop(place);
     if (text === textAt(place)) return;
+    if (!undoing) past.value = [...past.value, { place, text: textAt(place) }];
     const [child, item] = place.split(":").map(Number) as [number, number];
     waiting.value = [...waiting.value, { id: newId(), item_id: item, child_id: child, answer: text }];
     void send();
+  }
+
+  /** Puts back what stood in the cell changed last. */
+  function undo(): void {
+    const before = past.value.at(-1);
+    if (!before) return;
+    past.value = past.value.slice(0, -1);
+    undoing = true;
+    type(before.place, before.text);
+    commit(before.place);
+    undoing = false;
+  }
+
+  /** A teacher's own verdict: right where it was not, and the other way round; once more takes it back. */
+  async function rule(place: string): Promise<void> {
+    const answer = stored.get(place);
+    if (!answer || answer.verdict === "blank") return;
+    const ruled = answer.verdict !== answer.first_verdict;
+    const right = answer.verdict.startsWith("right");
+    try {
+      const judged = await overrule(answer.id, ruled ? null : right ? "unexplained" : "right");
+      stored.set(place, judged);
+      last.value = judged;
+    } catch (error) {
+      if (error instanceof Refused) wrong.set(place, error.message);
+    }
   }
 
   /** Sends what waits, one after the other, in the order in which it was typed. */
@@ -110,7 +140,22 @@ export function useTypedAnswers(check: Ref<Check>) {
     waiting.value = waiting.value.filter((one) => one.id !== next.id);
   }
 
-  return { stored, wrong, waiting, unsent, offline, last, textAt, type, drop, commit, send };
+  return {
+    stored,
+    wrong,
+    waiting,
+    unsent,
+    offline,
+    last,
+    past,
+    textAt,
+    type,
+    drop,
+    commit,
+    send,
+    undo,
+    rule,
+  };
 }
 
 export type TypedAnswers = ReturnType<typeof useTypedAnswers>;

@@ -1,5 +1,7 @@
 # frozen_string_literal: true
 
+require "securerandom"
+
 module Vantick
   module Server
     module Api
@@ -18,7 +20,35 @@ module Vantick
           answer_json(answer, code: new ? 201 : 200)
         end
 
+        post "/api/answers/:answer_id/rulings" do
+          answer_json(store.answers.overrule(input[:answer_id], sent[:verdict], ruled_at: now))
+        end
+
+        get "/api/checks/:check_id/answers.csv" do
+          check = store.checks.find(input[:check_id])
+          standing = store.answers.standing([check[:id]]).fetch(check[:id], [])
+          answer_json({ csv: AnswerTables.csv(check, store.classes.find(check[:class_id]), standing) })
+        end
+
+        # All of a table or nothing: a row that cannot be taken is named, and nothing is kept.
+        post "/api/checks/:check_id/tables" do
+          check = store.checks.find(input[:check_id])
+          school_class = store.classes.find(check[:class_id])
+          rows = AnswerTables.read(sent[:table], check, school_class)
+          conventions = Core::Conventions.new(**school_class[:conventions])
+          store.answers.db_transaction { rows.each { |row| add(check, row, conventions) } }
+          standing = store.answers.standing([check[:id]]).fetch(check[:id], [])
+          answer_json(View.check(check, school_class, standing), code: 201)
+        end
+
         private
+
+        def add(check, row, conventions)
+          task = Core::Task.find(check[:task])
+          item = check[:items].find { |one| one[:id] == row[:item_id] }
+          marked = Core::Marker.mark(task:, time: task.parse_time(item[:time]), text: row[:answer], said: item[:said], conventions:)
+          store.answers.add({ uuid: SecureRandom.uuid, **row }, marked, answered_at: now)
+        end
 
         def item_of(check)
           item = check[:items].find { |one| one[:id] == sent[:item_id] } || unfit("This clock is not one of the check's.", :item_id)

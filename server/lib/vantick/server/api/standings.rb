@@ -20,11 +20,11 @@ module Vantick
           end)
         end
 
+        # @return [Core::Standing::Asked]
         def self.asked(answer, conventions)
           day = Date.parse(answer[:answered_at]).jd
           Core::Standing::Asked.new(step: Core::Step.find(answer[:step]), marked: Marks.asked(answer, conventions), day:)
         end
-        private_class_method :asked
       end
     end
   end

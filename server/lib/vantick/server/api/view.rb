@@ -55,7 +55,8 @@ module Vantick
           def item(item, task, conventions)
             right = task.notation == :hands ? time(item).digital(conventions.sign) : task.write(task.right_answer(time(item)), conventions)
             cause = "#{Core::Misreading.find(item[:misreading]).texts[:name]}; " if item[:misreading]
-            { **item.slice(:id, :time, :child_id), said: item[:said].to_s, right: "#{cause}#{right}" }
+            { **item.slice(:id, :time, :child_id), said: item[:said].to_s, right: "#{cause}#{right}",
+              drawings: task.notation == :hands ? Drawings.of(task, time(item)) : [] }
           end
 
           def conventions(school_class) = Core::Conventions.new(**school_class[:conventions])

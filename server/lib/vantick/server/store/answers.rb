@@ -10,10 +10,15 @@ module Vantick
 
         GIVEN = %i[item_id child_id answer].freeze
         LISTS = %i[misreadings slips].freeze
+        OF_CLASS = [*%i[id child_id misreadings].map { |name| Sequel[:answers][name] }, :check_id, :answer, :verdict, :read_as,
+                    :answered_at, :step, :task, :time].freeze
 
         def initialize(database)
           @db = database
         end
+
+        # All or nothing.
+        def db_transaction(&) = @db.transaction(&)
 
         # Adds an answer; it corrects the one that stood before it.
         # @param given [Hash] `uuid`, `item_id`, `child_id` and `answer`
@@ -36,20 +41,49 @@ module Vantick
           rows = @db[:answers].join(:items, id: :item_id).where(check_id: check_ids).select_all(:answers).select_append(:check_id)
           corrected = rows.exclude(corrects_id: nil).select_map(:corrects_id).to_set
           found = rows.order(Sequel[:answers][:id]).all.reject { |row| corrected.include?(row[:id]) }
-          found.group_by { |row| row[:check_id] }.transform_values { |group| group.map { |row| described(row) } }
+          by_check(found, rulings(found.map { |row| row[:id] }))
+        end
+
+        # A teacher's own verdict; the first one stays.
+        # @param uuid [String]
+        # @param verdict [String, nil] nothing takes it back
+        # @return [Hash] the answer
+        # @raise [Missing]
+        def overrule(uuid, verdict, ruled_at:)
+          row = @db[:answers].first(uuid:) || raise(Missing.new("answer", uuid, field: "id"))
+          @db[:overrules].insert(answer_id: row[:id], verdict: verdict || row[:verdict], ruled_at:)
+          described(row, ruling(row[:id]))
         end
 
         # @param class_id [Integer]
+        # @param child_id [Integer, nil] one child's alone
         # @return [Array<Hash>] all answers that stand, oldest first, each with what was asked
-        def of_class(class_id)
+        def of_class(class_id, child_id: nil)
           corrected = @db[:answers].exclude(corrects_id: nil).select(:corrects_id)
           rows = @db[:answers].join(:items, id: :item_id).join(:checks, id: Sequel[:items][:check_id])
-          rows.where(class_id:).exclude(Sequel[:answers][:id] => corrected).order(Sequel[:answers][:id])
-              .select(Sequel[:answers][:child_id], :verdict, Sequel[:answers][:misreadings], :answered_at, :step, :task, :time).all
-              .map { |row| { **row, misreadings: row[:misreadings].split } }
+                              .where(class_id:).exclude(Sequel[:answers][:id] => corrected)
+          rows = rows.where(Sequel[:answers][:child_id] => child_id) if child_id
+          ruled(rows.order(Sequel[:answers][:id]).select(*OF_CLASS).all)
         end
 
         private
+
+        def by_check(found, ruled)
+          found.group_by { |row| row[:check_id] }.transform_values { |group| group.map { |row| described(row, ruled[row[:id]]) } }
+        end
+
+        def ruled(found)
+          ruled = rulings(found.map { |row| row[:id] })
+          found.map do |row|
+            verdict = ruled.fetch(row[:id], row[:verdict])
+            { **row, verdict:, misreadings: verdict == row[:verdict] ? row[:misreadings].split : [] }
+          end
+        end
+
+        # The last ruling on each answer.
+        def rulings(ids) = @db[:overrules].where(answer_id: ids).order(:id).select_hash(:answer_id, :verdict)
+
+        def ruling(id) = rulings([id])[id]
 
         def judgement(marked)
           { verdict: marked.verdict.to_s, read_as: marked.read_as, read_short: marked.read_short,
@@ -61,13 +95,16 @@ module Vantick
         def same(kept, given)
           raise IdTaken unless kept.slice(*GIVEN) == given.slice(*GIVEN)
 
-          described(kept)
+          described(kept, ruling(kept[:id]))
         end
 
-        def described(row)
-          { id: row[:uuid], **row.slice(*GIVEN, :verdict, :read_as, :read_short, :answered_at), **LISTS.to_h do |list|
-            [list, row[list].split]
-          end }
+        # The verdict that stands, and the first one beside it.
+        def described(row, ruled = nil)
+          lists = LISTS.to_h { |list| [list, row[list].split] }
+          # What a teacher judged otherwise is nobody's misreading.
+          lists[:misreadings] = [] unless [nil, row[:verdict]].include?(ruled)
+          { id: row[:uuid], **row.slice(*GIVEN, :read_as, :read_short, :answered_at), verdict: ruled || row[:verdict],
+            first_verdict: row[:verdict], **lists }
         end
       end
     end

@@ -1,0 +1,71 @@
+# frozen_string_literal: true
+
+require "csv"
+
+module Vantick
+  module Server
+    module Api
+      # Answers as a table: out as CSV (RFC 4180), in from CSV or pasted from a spreadsheet.
+      module AnswerTables
+        # A row that cannot be taken says which and why.
+        NAME = "child"
+
+        class << self
+          # @param check [Hash]
+          # @param school_class [Hash]
+          # @param answers [Array<Hash>] those that stand
+          # @return [String] children down, clocks across
+          def csv(check, school_class, answers)
+            given = answers.to_h { |answer| [[answer[:child_id], answer[:item_id]], answer[:answer]] }
+            CSV.generate do |csv|
+              csv << [NAME, *(1..most(check)).map { |number| "clock #{number}" }]
+              school_class[:children].each do |child|
+                csv << [child[:name], *items_of(check, child).map { |item| safe(given[[child[:id], item[:id]]].to_s) }]
+              end
+            end
+          end
+
+          # @param text [String] names first, then answers in the order of the clocks; commas, semicolons or tabs between
+          # @return [Array<Hash>] `child_id`, `item_id` and `answer` of every place that is not empty
+          # @raise [Core::Error] naming the row
+          def read(text, check, school_class)
+            rows = CSV.parse(text.scrub("?"), col_sep: separator(text), liberal_parsing: true).reject { |row| row.compact.empty? }
+            rows.shift if rows.first && rows.first.first.to_s.strip.casecmp?(NAME)
+            rows.each.with_index(1).flat_map { |row, number| answers(row, number, check, school_class) }
+          rescue CSV::MalformedCSVError => e
+            raise Core::Error.new("The table cannot be read near line #{e.line_number}: check its quotation marks.", field: :table)
+          end
+
+          private
+
+          def items_of(check, child) = check[:items].select { |item| [nil, child[:id]].include?(item[:child_id]) }
+
+          def most(check) = check[:items].map { |item| item[:child_id] }.tally.values.max || 0
+
+          def separator(text) = ["\t", ";", ","].max_by.with_index { |sign, place| [text.lines.first.to_s.count(sign), -place] }
+
+          # A spreadsheet takes what begins like this for a formula.
+          def safe(answer) = answer.match?(/\A[=+@-]./) ? "'#{answer}" : answer
+
+          def answers(row, number, check, school_class)
+            child = named(row.first.to_s.strip, number, school_class)
+            items = items_of(check, child)
+            given = row.drop(1).map { |cell| cell.to_s.strip.delete_prefix("'") }
+            too_many(number, child[:name], items) if given.drop(items.length).any? { |cell| !cell.empty? }
+            filled = items.zip(given).reject { |_, answer| answer.to_s.empty? }
+            filled.map { |item, answer| { child_id: child[:id], item_id: item[:id], answer: } }
+          end
+
+          def named(name, number, school_class)
+            school_class[:children].find { |one| one[:name].casecmp?(name) } ||
+              raise(Core::Error.new("Row #{number}: nobody in the class is called #{name.inspect}.", field: :table))
+          end
+
+          def too_many(number, name, items)
+            raise Core::Error.new("Row #{number}: #{name} has more answers than the #{items.length} clocks.", field: :table)
+          end
+        end
+      end
+    end
+  end
+end

@@ -1,0 +1,56 @@
+# frozen_string_literal: true
+
+RSpec.describe Vantick::Server::Api::Records do
+  let(:school_class) { make_class(%w[Anneke Bram Celyn]) }
+  let(:address) { "/api/classes/#{school_class['id']}" }
+  let(:check) { make_check(school_class, count: 8) }
+
+  # Bram names the passed hour with to, all else is right.
+  def fill(check)
+    task = Vantick::Core::Task.find(check["task"])
+    misreading = Vantick::Core::Misreading.find("to_with_passed_hour")
+    children = check["children"].first(2).zip([[], [misreading]])
+    children.each do |child, misreadings|
+      simulated = Vantick::Core::SimulatedChild.new(misreadings:)
+      check["items"].each { |item| answer(check, child, item, simulated.answer(Vantick::Core::DialTime.parse(item["time"]), task)) }
+    end
+  end
+
+  def record(child) = get("#{address}/children/#{check['children'][child]['id']}/record").body
+
+  it "tell of a child each misreading with the answers behind it, and what would settle it" do
+    fill(check)
+    bram = record(1)
+    expect(bram).to include("verdict" => "likely", "likely" => ["to_with_passed_hour"])
+    piece = bram["evidence"].first
+    expect(piece).to include("misreading" => "to_with_passed_hour", "hits" => 2, "chances" => 2)
+    behind = bram["answers"].select { |one| piece["behind"].include?(one["id"]) }
+    expect(behind.map { |one| one["time"] }).to all(end_with(":45"))
+    expect(bram["next_best"]).to include("task" => "dial_to_words", "step" => "quarters")
+    expect(bram["answers"].length).to eq(8)
+    expect(record(0)).to include("verdict" => "secure", "evidence" => [])
+    expect(record(2)).to include("verdict" => "not enough to say", "answers" => [])
+  end
+
+  it "put children into groups for tomorrow, with what they need and three times" do
+    fill(check)
+    groups = get("#{address}/groups").body["groups"]
+    expect(groups.flat_map { |group| group["child_ids"] }).to match_array(check["children"].map { |child| child["id"] })
+    expect(groups.first).to include("misreadings" => ["to_with_passed_hour"], "times" => have_attributes(length: 3))
+    expect(get("#{address}/groups?most=0")).to be_refused(400).at("most")
+  end
+
+  it "tell of the class week by week" do
+    expect(get("#{address}/history").body["weeks"]).to eq([])
+    fill(check)
+    week = get("#{address}/history").body["weeks"].last
+    expect(week).to include("answers" => 16, "misreadings" => { "to_with_passed_hour" => 1 })
+    expect(week["secure"]).to include("quarters" => 0)
+  end
+
+  it "are of the class's own children alone" do
+    other = make_class(%w[Dara])
+    expect(get("#{address}/children/#{other['children'].first['id']}/record")).to be_refused(404).at("child_id")
+    expect(get("/api/classes/99/groups")).to be_refused(404).at("class_id")
+  end
+end

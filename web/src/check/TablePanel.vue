@@ -1,0 +1,71 @@
+<script setup lang="ts">
+import { ref } from "vue";
+import { answersAsTable, takeTable, wordsOf, type Check } from "@/api";
+
+/** Answers from a spreadsheet, and back to one. */
+const props = defineProps<{ check: Check }>();
+const emit = defineEmits<{ taken: [check: Check] }>();
+
+const table = ref("");
+const trouble = ref("");
+const told = ref("");
+
+async function take(): Promise<void> {
+  trouble.value = "";
+  told.value = "";
+  try {
+    const check = await takeTable(props.check.id, table.value);
+    table.value = "";
+    told.value = "Taken in.";
+    emit("taken", check);
+  } catch (error) {
+    trouble.value = wordsOf(error);
+  }
+}
+
+async function save(): Promise<void> {
+  trouble.value = "";
+  try {
+    const blob = new Blob([await answersAsTable(props.check.id)], { type: "text/csv" });
+    const link = document.createElement("a");
+    link.href = URL.createObjectURL(blob);
+    link.download = `answers-${props.check.code ?? props.check.id}.csv`;
+    link.click();
+    URL.revokeObjectURL(link.href);
+  } catch (error) {
+    trouble.value = wordsOf(error);
+  }
+}
+</script>
+
+<template>
+  <details class="table-panel">
+    <summary>From a spreadsheet, and to one</summary>
+    <label for="table">Paste rows here: a child's name, then the answers in the order of the clocks.</label>
+    <BFormTextarea
+      id="table"
+      v-model="table"
+      rows="4"
+      :state="trouble ? false : null"
+      aria-describedby="table-wrong"
+    />
+    <p v-if="trouble" id="table-wrong" class="field-error" role="alert">{{ trouble }}</p>
+    <p v-if="told" class="quiet" role="status">{{ told }}</p>
+    <div class="ways">
+      <BButton variant="primary" :disabled="!table.trim()" @click="take">Take them in</BButton>
+      <BButton variant="outline-primary" @click="save">Save as CSV</BButton>
+    </div>
+  </details>
+</template>
+
+<style scoped>
+.table-panel {
+  margin-top: 1rem;
+}
+
+.ways {
+  display: flex;
+  gap: 0.6rem;
+  margin-top: 0.6rem;
+}
+</style>

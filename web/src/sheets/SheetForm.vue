@@ -1,0 +1,165 @@
+<script setup lang="ts">
+import { computed } from "vue";
+import { useFacts, type Refused, type SheetSettings } from "@/api";
+
+/** What a sheet is: its kind, its step, what the dials wear, and for whom. */
+defineProps<{ refused: Refused | null }>();
+const form = defineModel<Required<SheetSettings>>({ required: true });
+
+const facts = useFacts();
+const kind = computed(() => facts.catalogue?.sheets.find((one) => one.id === form.value.kind));
+const steps = computed(
+  () => facts.catalogue?.ladder.filter((rung) => kind.value?.steps.includes(rung.id)) ?? [],
+);
+const NUMERALS = { all: "all", quarters: "quarters only", none: "none", roman: "Roman" };
+const MARKS = { all: "all", fives: "fives", none: "none" };
+const MINUTES = { none: "none", round: "0 to 55 round", both_sides: "down both sides" };
+
+/** Another kind has other tasks, another number, and perhaps other steps. */
+function choose(id: string): void {
+  const chosen = facts.catalogue?.sheets.find((one) => one.id === id);
+  if (!chosen) return;
+  const step = chosen.steps.includes(form.value.step) ? form.value.step : (chosen.steps.at(-1) ?? "");
+  form.value = { ...form.value, kind: id, task: chosen.tasks[0]?.id ?? null, count: chosen.count, step };
+}
+</script>
+
+<template>
+  <form class="sheet-form" @submit.prevent>
+    <fieldset>
+      <legend>Kind</legend>
+      <label
+        v-for="one in facts.catalogue?.sheets"
+        :key="one.id"
+        class="kind"
+        :class="{ on: one.id === form.kind }"
+      >
+        <input
+          type="radio"
+          class="form-check-input"
+          name="kind"
+          :checked="one.id === form.kind"
+          @change="choose(one.id)"
+        />
+        {{ one.name }}
+      </label>
+    </fieldset>
+    <label>
+      Step
+      <select v-model="form.step" class="form-select form-select-sm">
+        <option v-for="one in steps" :key="one.id" :value="one.id">{{ one.name }}</option>
+      </select>
+    </label>
+    <label v-if="(kind?.tasks.length ?? 0) > 1">
+      Task
+      <select v-model="form.task" class="form-select form-select-sm">
+        <option v-for="one in kind?.tasks" :key="one.id" :value="one.id">{{ one.name }}</option>
+      </select>
+    </label>
+    <div v-if="kind?.tasks.length" class="two">
+      <label>
+        How many
+        <input
+          v-model.number="form.count"
+          class="form-control form-control-sm"
+          type="number"
+          min="1"
+          :max="kind.most"
+          :class="{ 'is-invalid': refused?.field === 'count' }"
+        />
+      </label>
+      <label>
+        Paper
+        <select v-model="form.paper" class="form-select form-select-sm">
+          <option value="a4">A4</option>
+          <option value="letter">Letter</option>
+        </select>
+      </label>
+    </div>
+    <BFormCheckbox v-if="form.task === 'dial_to_words' && form.kind === 'read'" v-model="form.both" switch>
+      In digits too
+    </BFormCheckbox>
+    <template v-if="kind?.answered">
+      <BFormCheckbox
+        :model-value="form.versions === 'each'"
+        switch
+        @update:model-value="form.versions = $event ? 'each' : 'one'"
+      >
+        Other times for each child
+      </BFormCheckbox>
+      <BFormCheckbox v-model="form.names" switch>Names on them</BFormCheckbox>
+    </template>
+    <fieldset>
+      <legend>The dials</legend>
+      <label>
+        Numerals
+        <select v-model="form.numerals" class="form-select form-select-sm">
+          <option v-for="(name, id) in NUMERALS" :key="id" :value="id">{{ name }}</option>
+        </select>
+      </label>
+      <label>
+        Marks
+        <select v-model="form.marks" class="form-select form-select-sm">
+          <option v-for="(name, id) in MARKS" :key="id" :value="id">{{ name }}</option>
+        </select>
+      </label>
+      <label>
+        Minute numbers
+        <select v-model="form.minute_numbers" class="form-select form-select-sm">
+          <option v-for="(name, id) in MINUTES" :key="id" :value="id">{{ name }}</option>
+        </select>
+      </label>
+      <BFormCheckbox v-model="form.halves" switch>Left half shaded</BFormCheckbox>
+    </fieldset>
+  </form>
+</template>
+
+<style scoped lang="scss">
+.sheet-form {
+  display: grid;
+  gap: 0.55rem;
+  align-content: start;
+}
+
+fieldset {
+  display: grid;
+  gap: 0.2rem;
+}
+
+legend {
+  font-size: 0.95rem;
+  color: var(--v-quiet);
+  margin: 0;
+}
+
+label {
+  display: block;
+  font-size: 0.95rem;
+  color: var(--v-quiet);
+}
+
+.kind {
+  display: flex;
+  align-items: center;
+  gap: 0.55rem;
+  padding: 0.12rem 0.55rem;
+  border-radius: 0.6rem;
+  color: var(--v-ink);
+  font-size: 1rem;
+  cursor: pointer;
+
+  &.on {
+    background: var(--v-hour-tint);
+  }
+
+  &:hover {
+    background: var(--v-shade);
+  }
+}
+
+.two {
+  display: grid;
+  grid-template-columns: 1fr 1fr;
+  gap: 0.6rem;
+}
+</style>
