@@ -5,6 +5,7 @@ RSpec.describe "Every view can be used by everyone", :demo do
   { "home" => "/", "show" => "/show?times=7:45,8:23&lens=halves,hour_gap,minute_numbers", "checks" => "/check", "new check" => "/check/new",
     "typing in" => "/check/3", "slips" => "/check/3/slips", "class" => "/class/3", "new class" => "/class/new",
     "plan" => "/plan", "a lesson" => "/plan/2", "a lesson given" => "/plan/2/run", "settings" => "/settings",
+    "sheets" => "/sheets", "children" => "/class", "a child" => "/class/child/5", "groups" => "/class/groups", "weeks" => "/class/weeks",
     "the day" => "/show?lens=day,sweep,quarters,hand_lines", "two dials" => "/show?lens=two_dials", "the board" => "/show?board=1",
     "nowhere" => "/nothing/here" }.each do |name, address|
     it "#{name} is clean" do

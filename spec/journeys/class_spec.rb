@@ -12,7 +12,7 @@ RSpec.describe "A class and what its answers say", :demo do
   end
 
   it "tells of each child, own hits first, in the order of the register" do
-    visit "/class"
+    visit "/class/3"
     names = page.all("tbody th").map(&:text)
     expect(names).to eq(Vantick::Demo::TABLE[:children])
     expect(find("tr", text: "Elio")).to have_text("past and to mixed up").and have_text("4 of 4 chances")
@@ -22,7 +22,7 @@ RSpec.describe "A class and what its answers say", :demo do
   end
 
   it "shows the answers of another check when that is chosen" do
-    visit "/class"
+    visit "/class/3"
     expect(page).to have_css("h2", text: "6 children")
     select find("option", text: "Half past, in digits").text, from: "Check"
     expect(page).to have_css("h2", text: "3 children seem to name the hour the short hand is still on its way to.")
@@ -73,5 +73,36 @@ RSpec.describe "A class and what its answers say", :demo do
     BrowserHelpers::School.app = application
     click_button "Try again"
     expect(page).to have_css("h1", text: "6 children")
+  end
+
+  it "shows children by steps, and opens a child's record with the very dials behind a misreading" do
+    visit "/class"
+    expect(page).to have_css("tbody tr", count: 26).and have_css("tr", text: /Lena.*stumbles here.*Quarter to/m)
+    click_link "Elio"
+    expect(page).to have_css("h1", text: "Elio").and have_text("Likely: past and to mixed up.")
+    expect(page).to have_css("h3", text: "past and to mixed up").and have_text("chances")
+    expect(page).to have_css(".dials svg", minimum: 2).and have_css(".chart canvas").and have_text("To settle it")
+    answers = store.db[:answers].where(child_id: store.db[:children].where(name: "Elio").select(:id)).count
+    expect(page).to have_css("table tr", count: answers)
+    click_link "Show three that show it"
+    expect(page).to have_css("[role='slider']")
+  end
+
+  it "puts children into groups for tomorrow, moves one by hand, and leads to a lesson for them" do
+    visit "/class/groups"
+    expect(page).to have_css(".groups section", count: 4)
+    before = find(".groups section:nth-child(2)").all("li").length
+    child = find(".groups section:nth-child(1)").first("li a").text
+    select "2", from: "Move #{child} to another group"
+    expect(page).to have_css(".groups section:nth-child(2) li", count: before + 1).and have_css(".groups section:nth-child(2)", text: child)
+    click_button "As they were proposed"
+    expect(page).to have_css(".groups section:nth-child(2) li", count: before)
+    within(find(".groups section:nth-child(1)")) { click_button "A lesson" }
+    expect(page).to have_css("button.stage", count: 6)
+  end
+
+  it "looks back week by week" do
+    visit "/class/weeks"
+    expect(page).to have_css(".chart canvas", count: 2).and have_css("tr", text: /hour passed, with to.*6/m)
   end
 end

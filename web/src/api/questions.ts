@@ -4,6 +4,9 @@ import {
   type Answer,
   type Check,
   type CheckSummary,
+  type ChildRecord,
+  type Group,
+  type Week,
   type Choice,
   type DayEvent,
   type Drawing,
@@ -153,4 +156,19 @@ export async function answersAsTable(checkId: number): Promise<string> {
 export function takeTable(checkId: number, table: string): Promise<Check> {
   const params = { path: { check_id: checkId } };
   return asked(api.POST("/api/checks/{check_id}/tables", { params, body: { table } }));
+}
+
+export function readRecord(classId: number, childId: number): Promise<ChildRecord> {
+  const params = { path: { class_id: classId, child_id: childId } };
+  return asked(api.GET("/api/classes/{class_id}/children/{child_id}/record", { params }));
+}
+
+export async function readGroups(classId: number, most: number): Promise<Group[]> {
+  const params = { path: { class_id: classId }, query: { most } };
+  return (await asked(api.GET("/api/classes/{class_id}/groups", { params }))).groups;
+}
+
+export async function readHistory(classId: number): Promise<Week[]> {
+  const params = { path: { class_id: classId } };
+  return (await asked(api.GET("/api/classes/{class_id}/history", { params }))).weeks;
 }

@@ -9,7 +9,7 @@ const classes = useClasses();
 /** Goes on with another class, and leaves a page that shows a check of this one. */
 function choose(id: number): void {
   classes.choose(id);
-  if (route.params.id) void router.push({ name: "home" });
+  if (route.params.id || route.params.child) void router.push({ name: "home" });
 }
 
 const places = [
@@ -17,7 +17,7 @@ const places = [
   { name: "show", text: "Show", within: ["show"] },
   { name: "sheets", text: "Sheets", within: ["sheets"] },
   { name: "checks", text: "Check", within: ["checks", "new-check", "check", "slips"] },
-  { name: "class", text: "Class", within: ["class"] },
+  { name: "children", text: "Class", within: ["children", "child", "groups", "weeks", "class"] },
 ];
 </script>
 

@@ -4,6 +4,7 @@ import { listChecks, readFindings, useFacts, useLoaded } from "@/api";
 import { CheckCard } from "@/check";
 import { moment, seem, TomorrowCard, useClasses } from "@/class";
 import { DialFace } from "@/dial";
+import { HomeLadder } from "@/plan";
 
 /** Where a teaching day begins: what the last check says, and what to do next. */
 const LAST = 5;
@@ -87,6 +88,8 @@ const news = computed(() =>
       </BCard>
     </div>
     <p v-else-if="!trouble" class="quiet" aria-live="polite">Opening the class…</p>
+
+    <HomeLadder v-if="checks?.length" />
 
     <section v-if="checks?.length" class="checks">
       <h2 class="eyebrow">Checks</h2>

@@ -56,7 +56,31 @@ export const router = createRouter({
       meta: { title: "Slips" },
     },
     {
-      path: "/class/:id(\\d+)?",
+      path: "/class",
+      name: "children",
+      component: () => import("@/class/ChildrenView.vue"),
+      meta: { title: "Class" },
+    },
+    {
+      path: "/class/child/:child(\\d+)",
+      name: "child",
+      component: () => import("@/class/ChildView.vue"),
+      meta: { title: "A child's record" },
+    },
+    {
+      path: "/class/groups",
+      name: "groups",
+      component: () => import("@/class/GroupsView.vue"),
+      meta: { title: "Groups" },
+    },
+    {
+      path: "/class/weeks",
+      name: "weeks",
+      component: () => import("@/class/WeeksView.vue"),
+      meta: { title: "Week by week" },
+    },
+    {
+      path: "/class/:id(\\d+)",
       name: "class",
       component: () => import("@/class/ClassView.vue"),
       meta: { title: "Class" },

@@ -1,3 +1,4 @@
 export { useClasses } from "./classes";
 export { default as TomorrowCard } from "./TomorrowCard.vue";
-export { seem, moment } from "./wording";
+export { countsInWords, STATES } from "./states";
+export { moment, seem } from "./wording";

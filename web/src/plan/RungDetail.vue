@@ -2,7 +2,7 @@
 import { computed } from "vue";
 import { useFacts, type Ladder } from "@/api";
 import { useClasses } from "@/class";
-import { STATES } from "./states";
+import { STATES } from "@/class";
 
 /** One step of the ladder: where the class is, what it rests on, and what goes with it. */
 const props = defineProps<{ step: string; ladder: Ladder; busy: boolean }>();

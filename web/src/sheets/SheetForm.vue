@@ -87,7 +87,9 @@ function choose(id: string): void {
       >
         Other times for each child
       </BFormCheckbox>
-      <BFormCheckbox v-model="form.names" switch>Names on them</BFormCheckbox>
+      <BFormCheckbox v-if="form.versions === 'each' || form.kind === 'slips'" v-model="form.names" switch>
+        Names on them
+      </BFormCheckbox>
     </template>
     <fieldset>
       <legend>The dials</legend>

@@ -40,8 +40,13 @@ module Vantick
       # @return [Task]
       # @raise [UnknownName]
       def self.find(id)
-        all.find { |task| task.id.to_s == id.to_s } || raise(UnknownName.new("task", id, all.map(&:id)))
+        @by_name ||= all.to_h { |task| [task.id.to_s, task] }.freeze
+        @by_name[id.to_s] || raise(UnknownName.new("task", id, all.map(&:id)))
       end
+
+      # @param asks [Symbol] one of {ASKS}' keys
+      # @return [Hash{DialTime, DayTime => true}] what can be asked about, to be looked up
+      def self.askable(asks) = (@askable ||= {})[asks] ||= ASKS.fetch(asks).call.to_h { |time| [time, true] }.freeze
 
       def initialize(entry)
         @id, @sees, @chain, @notation = entry.values_at(:id, :sees, :chain, :notation).map(&:to_sym)
@@ -64,7 +69,7 @@ module Vantick
       # @raise [InvalidTime] also for a time it cannot be asked about
       def parse_time(text)
         time = (asks == :day ? DayTime : DialTime).parse(text)
-        raise InvalidTime, text unless times.include?(time)
+        raise InvalidTime, text unless Task.askable(asks)[time]
 
         time
       end

@@ -22,7 +22,8 @@ module Vantick
         def times
           return misreadings.first.best_times if misreadings.any?
 
-          step ? step.pool.values_at(0, step.pool.length / 2, -1).uniq : []
+          seen = step ? step.pool.reject(&:hidden_hand?) : []
+          seen.values_at(0, seen.length / 2, -1).compact.uniq
         end
       end
 

@@ -24,9 +24,10 @@ module Vantick
       # @param answers [Array<Asked>] oldest first
       # @param today [Integer] in the same count of days
       def initialize(answers, today:)
-        by_step = Step.with_times.to_h { |step| [step, counting(step, answers)] }
-        @states = by_step.transform_values { |given| Secure.state(given) }.freeze
-        @stumbles = by_step.select { |_, given| Secure.stumbles?(given) }.keys.freeze
+        by_step = Standing.by_step(answers)
+        judged = by_step.transform_values { |given| Secure.judge(given) }
+        @states = judged.transform_values(&:state).freeze
+        @stumbles = judged.select { |_, one| one.stumbles }.keys.freeze
         @fading = by_step.select { |step, given| @states[step] == :secure && today - given.last.day >= FADING_DAYS }.keys.freeze
         freeze
       end
@@ -42,17 +43,28 @@ module Vantick
         ladder[met.empty? ? 0 : ladder.index(met.last) + 1]
       end
 
-      private
-
-      def counting(step, answers)
-        answers.select { |asked| counts?(step, asked) }.map { |asked| Secure::Given.new(marked: asked.marked, day: asked.day) }
+      # @param answers [Array<Asked>]
+      # @return [Hash{Step => Array<Secure::Given>}] for every step that has times
+      def self.by_step(answers)
+        found = Step.with_times.to_h { |step| [step, []] }
+        answers.each do |asked|
+          given = Secure::Given.new(marked: asked.marked, day: asked.day)
+          steps_of(asked).each { |step| found[step] << given }
+        end
+        found
       end
 
-      def counts?(step, asked)
-        return true if asked.step == step
-
-        step.tasks.include?(asked.marked.task) && asked.step.foundations.include?(step) && step.pool.include?(asked.marked.time)
+      # Looked up by the thousand, so kept: there are no more than steps, tasks and times.
+      def self.steps_of(asked)
+        @steps_of ||= {}
+        @steps_of[[asked.step.id, asked.marked.task.id, asked.marked.time]] ||= counting(asked).freeze
       end
+
+      def self.counting(asked)
+        task, time = asked.marked.then { |marked| [marked.task, marked.time] }
+        [asked.step, *asked.step.foundations.select { |step| step.tasks.include?(task) && step.holds?(time) }]
+      end
+      private_class_method :steps_of, :counting
     end
   end
 end

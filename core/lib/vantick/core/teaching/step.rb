@@ -44,8 +44,8 @@ module Vantick
       # @return [Step]
       # @raise [UnknownName] also for a step without times of its own
       def self.find(id)
-        with_times.find { |step| step.id.to_s == id.to_s } ||
-          raise(UnknownName.new("step", id, with_times.map(&:id)))
+        @by_name ||= with_times.to_h { |step| [step.id.to_s, step] }.freeze
+        @by_name[id.to_s] || raise(UnknownName.new("step", id, with_times.map(&:id)))
       end
 
       # @param times [Array<DialTime, DayTime>]
@@ -60,6 +60,7 @@ module Vantick
         @id = entry[:id].to_sym
         @name = entry[:name]
         @pool = times(entry[:minutes]).freeze
+        @places = @pool.to_set(&:index).freeze
         @tasks = named(entry[:tasks]).freeze
         @builds_on = entry[:builds_on].map(&:to_sym).freeze
         @words, @questions, @openings, @standards = entry.values_at(:words, :questions, :openings, :standards)
@@ -70,7 +71,18 @@ module Vantick
       def builds_on = Step.all.select { |step| @builds_on.include?(step.id) }
 
       # @return [Array<Step>] the steps it rests on, and those that these rest on, in the order of the ladder
-      def foundations = Step.all & builds_on.flat_map { |step| [step, *step.foundations] }
+      def foundations = Step.foundations.fetch(id)
+
+      # @return [Hash{Symbol => Array<Step>}] by step, those it rests on; worked out once
+      def self.foundations
+        @foundations ||= all.each_with_object({}) do |step, found|
+          found[step.id] = (all & step.builds_on.flat_map { |below| [below, *found.fetch(below.id)] }).freeze
+        end.freeze
+      end
+
+      # @param time [DialTime]
+      # @return [Boolean] whether it is one of the step's
+      def holds?(time) = @places.include?(time.index)
 
       # @param task [Task]
       # @return [Array<DialTime, DayTime>] what it can be asked with here: times of the day come twice a dial time

@@ -8,7 +8,7 @@ module Vantick
         get "/api/classes/:class_id/children/:child_id/record" do
           school_class = store.classes.find(input[:class_id])
           child = child_of(school_class, input[:child_id])
-          answers = store.answers.of_class(school_class[:id], child_id: child[:id])
+          answers = store.answers.of_child(child[:id])
           answer_json(RecordView.record(child, answers, conventions(school_class), today))
         end
 
@@ -44,7 +44,8 @@ module Vantick
 
         # Answers say less as they grow old.
         def known(id, asked)
-          diagnosis = Core::Diagnosis.new(asked.map(&:marked), ages: asked.map { |one| today - one.day })
+          last = asked.last(Core::Secure::LOOKED_AT)
+          diagnosis = Core::Diagnosis.new(last.map(&:marked), ages: last.map { |one| today - one.day })
           misreading = diagnosis.top.misreadings.first if diagnosis.verdict == "likely"
           step = Core::Standing.new(asked, today:).next_step
           Core::Groups::Known.new(key: id, misreading:, step:)

@@ -20,9 +20,13 @@ module Vantick
           end)
         end
 
+        # @param moment [String] ISO 8601
+        # @return [Integer] its Julian day; looked up by the thousand, and there are few days
+        def self.day(moment) = (@days ||= {})[moment[0, 10]] ||= Date.iso8601(moment[0, 10]).jd
+
         # @return [Core::Standing::Asked]
         def self.asked(answer, conventions)
-          day = Date.parse(answer[:answered_at]).jd
+          day = day(answer[:answered_at])
           Core::Standing::Asked.new(step: Core::Step.find(answer[:step]), marked: Marks.asked(answer, conventions), day:)
         end
       end

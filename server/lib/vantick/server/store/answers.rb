@@ -10,6 +10,8 @@ module Vantick
 
         GIVEN = %i[item_id child_id answer].freeze
         LISTS = %i[misreadings slips].freeze
+        # Answers of a child that are looked at (judgement: more than a year of checks).
+        RECENT = 300
         OF_CLASS = [*%i[id child_id misreadings].map { |name| Sequel[:answers][name] }, :check_id, :answer, :verdict, :read_as,
                     :answered_at, :step, :task, :time].freeze
 
@@ -56,17 +58,25 @@ module Vantick
         end
 
         # @param class_id [Integer]
-        # @param child_id [Integer, nil] one child's alone
-        # @return [Array<Hash>] all answers that stand, oldest first, each with what was asked
-        def of_class(class_id, child_id: nil)
-          corrected = @db[:answers].exclude(corrects_id: nil).select(:corrects_id)
-          rows = @db[:answers].join(:items, id: :item_id).join(:checks, id: Sequel[:items][:check_id])
-                              .where(class_id:).exclude(Sequel[:answers][:id] => corrected)
-          rows = rows.where(Sequel[:answers][:child_id] => child_id) if child_id
-          ruled(rows.order(Sequel[:answers][:id]).select(*OF_CLASS).all)
+        # @return [Array<Hash>] the last {RECENT} answers of each child that stand, oldest first, with what was asked
+        def of_class(class_id)
+          children = @db[:children].where(class_id:).order(:position).select_map(:id)
+          ruled(children.flat_map { |child_id| recent(child_id) })
         end
 
+        # @param child_id [Integer]
+        # @return [Array<Hash>] the same of one child
+        def of_child(child_id) = ruled(recent(child_id))
+
         private
+
+        # From the index of a child's answers backwards: as quick after a year as after a week.
+        def recent(child_id)
+          later = @db[:answers].from(Sequel[:answers].as(:later)).where(Sequel[:later][:corrects_id] => Sequel[:answers][:id])
+          rows = @db[:answers].where(Sequel[:answers][:child_id] => child_id).exclude(later.exists)
+          rows = rows.join(:items, id: :item_id).join(:checks, id: Sequel[:items][:check_id])
+          rows.select(*OF_CLASS).reverse(Sequel[:answers][:id]).limit(RECENT).all.reverse
+        end
 
         def by_check(found, ruled)
           found.group_by { |row| row[:check_id] }.transform_values { |group| group.map { |row| described(row, ruled[row[:id]]) } }

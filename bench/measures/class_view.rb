@@ -1,0 +1,52 @@
+# frozen_string_literal: true
+
+require "rack/mock"
+require "securerandom"
+require "tmpdir"
+require "vantick/server"
+
+# Whether a class's view stays as quick when its answers grow.
+module Bench
+  FEW = 10_000
+  MANY = 100_000
+  KIDS = 30
+  CLOCKS = 10
+
+  module_function
+
+  def class_view_growth(seed)
+    Dir.mktmpdir do |folder|
+      store = Vantick::Server::Store::Database.open(File.join(folder, "school.sqlite3"))
+      app = Rack::MockRequest.new(Vantick::Server.app(store:, web: folder))
+      few, many = [FEW, MANY].map { |answers| class_with(store, answers, Random.new(seed)) }
+      times = [many, few].map { |id| quickest(3) { app.get("/api/classes/#{id}/ladder") } }
+      store.close
+      Taken.new(times[0] / times[1], { "seconds at #{FEW} answers" => times[1], "seconds at #{MANY} answers" => times[0] })
+    end
+  end
+
+  def class_with(store, answers, random)
+    made_at = Time.now.utc.iso8601
+    school_class = store.classes.add(name: "C#{answers}", school: "", names: (1..KIDS).map { |number| "K#{number}" }, made_at:)
+    checks = answers / (KIDS * CLOCKS)
+    store.db.transaction { checks.times { |number| check_with(store, school_class, number, checks, random) } }
+    school_class[:id]
+  end
+
+  # Four of five answers right, as the days go by.
+  def check_with(store, school_class, number, checks, random)
+    answered_at = (Time.now - ((checks - number) * 20_000)).utc.iso8601
+    step = Step.find(%i[quarters fives minutes][number % 3])
+    times = step.pool.sample(CLOCKS, random:).map(&:to_s)
+    check = store.checks.add(class_id: school_class[:id], step: step.id.to_s, task: "dial_to_words", times:, made_at: answered_at)
+    rows = check[:items].product(school_class[:children]).map { |item, child| { item_id: item[:id], child_id: child[:id], answered_at: } }
+    store.db[:answers].multi_insert(rows.map { |row| { **row, **judged_at(random) } })
+  end
+
+  def judged_at(random)
+    verdict = random.rand < 0.8 ? { verdict: "right", misreadings: "" } : { verdict: "misread", misreadings: "hands_swapped" }
+    { uuid: SecureRandom.uuid, answer: "x", read_as: "", read_short: "", slips: "", **verdict }
+  end
+
+  measure(:class_view_growth, "a class's view at 100,000 answers over that at 10,000", "<= 1.5") { |seed| class_view_growth(seed) }
+end

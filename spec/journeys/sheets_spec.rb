@@ -1,0 +1,80 @@
+# frozen_string_literal: true
+
+require "pdf-reader"
+
+RSpec.describe "Sheets", :demo do
+  def page_text = find(".sheet-page", match: :first).text
+
+  it "are shown as they will print while settings change, and kept with a code by which answers are typed in" do
+    visit "/sheets"
+    expect(page).to have_css(".sheet-page svg", minimum: 1).and have_text("Every misreading of this step would show.")
+    choose "Draw the hands"
+    expect(page).to have_css(".sheet-page text", text: "Draw both hands.")
+    select "Roman", from: "Numerals"
+    expect(page).to have_css(".sheet-page text", text: "XII", minimum: 4)
+    fill_in "How many", with: "40"
+    expect(page).to have_css("[role='alert']", text: "1 to 12 exercises")
+    fill_in "How many", with: "4"
+    expect(page).to have_no_css("[role='alert']").and have_css(".sheet-page text", text: "4.")
+    click_button "Answers"
+    expect(page).to have_css(".sheet-page text", text: "Answers: Quarters")
+    click_button "Make and print"
+    code = find(".made strong").text
+    visit "/check"
+    fill_in "Code on a sheet", with: code.downcase
+    click_button "Find it"
+    expect(cell("Anneke", 1)).to be_visible
+    cell("Anneke", 1).click
+    expect(page).to have_css(".drawings svg", minimum: 3)
+    browser.action.send_keys("1", :enter).perform
+    expect(page).to have_css("input[aria-label='Anneke, clock 1'][data-verdict='right']")
+    browser.action.send_keys("2", :enter).perform
+    expect(page).to have_css("input[aria-label='Anneke, clock 2'][data-verdict='misread']")
+  end
+
+  it "have other times for each child, and say so where a code is not known" do
+    visit "/sheets?kind=slips"
+    check "Other times for each child"
+    expect(page).to have_css(".sheet-page text", text: "Bram")
+    click_button "Make and print"
+    click_link "Type its answers in"
+    expect(page).to have_css("th", text: "Clock 1").and have_css("input", minimum: 130)
+    visit "/check"
+    fill_in "Code on a sheet", with: "XXXX"
+    click_button "Find it"
+    expect(page).to have_css("[role='alert']", text: "There is no sheet with the code XXXX.")
+  end
+
+  it "print material without answers, such as a dial to make with its caution" do
+    visit "/sheets"
+    choose "A dial to make"
+    expect(page).to have_css(".sheet-page text", text: "an adult pierces the hole")
+    expect(page).to have_link("Print", href: /material\.pdf/)
+  end
+
+  describe "typing in" do
+    it "undoes, judges by hand with one key, and lists what could not be read" do
+      visit "/check/3"
+      expect(page).to have_css(".waiting button", text: "Goran, clock 4")
+      find(".waiting button").click
+      browser.action.send_keys("!").perform
+      expect(page).to have_css(".read-back", text: "judged by you").and have_no_css(".waiting button")
+      cell("Hana", 1).click
+      browser.action.send_keys("3o", :enter).perform
+      expect(page).to have_css("input[aria-label='Hana, clock 1'][data-verdict]")
+      browser.action.key_down(:control).send_keys("z").key_up(:control).perform
+      expect(page).to have_no_css("input[aria-label='Hana, clock 1'][data-verdict]")
+    end
+
+    it "takes a table from a spreadsheet, all of it or nothing" do
+      visit "/check/3"
+      find("summary", text: "From a spreadsheet").click
+      fill_in "table", with: "Hana\t3o\t9o\nNobody\t1o"
+      click_button "Take them in"
+      expect(page).to have_css("#table-wrong", text: 'Row 2: nobody in the class is called "Nobody"')
+      fill_in "table", with: "Hana\t3o\t9o"
+      click_button "Take them in"
+      expect(page).to have_text("Taken in.").and have_css("input[aria-label='Hana, clock 2'][data-verdict]")
+    end
+  end
+end

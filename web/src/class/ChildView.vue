@@ -1,0 +1,251 @@
+<script setup lang="ts">
+import { computed } from "vue";
+import { useRoute } from "vue-router";
+import { readRecord, useFacts, useLoaded } from "@/api";
+import { VerdictMark, VERDICTS } from "@/check";
+import { DialFace } from "@/dial";
+import { useClasses } from "./classes";
+import ShareChart from "./ShareChart.vue";
+import { STATES } from "./states";
+import { moment } from "./wording";
+
+/** A child's record: what lies behind the mistakes, with the very dials, what to do next, and every answer. */
+const route = useRoute();
+const facts = useFacts();
+const classes = useClasses();
+const { data: record, trouble } = useLoaded(
+  () => [route.params.child, classes.current?.id],
+  async () => (classes.current ? readRecord(classes.current.id, Number(route.params.child)) : null),
+);
+const verdict = computed(() => {
+  const found = record.value;
+  if (!found) return "";
+  const names = found.likely.map((id) => facts.misreading(id).name).join(" and ");
+  if (found.verdict === "likely") return `Likely: ${names}.`;
+  if (found.verdict === "possible") return `Possible: ${names}.`;
+  return found.verdict === "secure"
+    ? "No misreading: the answers are those of a child who is secure."
+    : "Not enough to say.";
+});
+const met = computed(() => record.value?.steps.filter((step) => step.state !== "not_met") ?? []);
+const answerOf = (id: number) => record.value?.answers.find((answer) => answer.id === id);
+const state = (id: string): (typeof STATES)[number] => STATES.find((one) => one.id === id) ?? STATES[3];
+/** The share of right answers, check by check, the oldest first. */
+const points = computed(() => {
+  const byCheck = new Map<number, { day: string; right: number; all: number }>();
+  for (const answer of [...(record.value?.answers ?? [])].reverse()) {
+    if (answer.verdict === "blank") continue;
+    const point = byCheck.get(answer.check_id) ?? { day: answer.answered_at.slice(0, 10), right: 0, all: 0 };
+    point.all += 1;
+    if (answer.verdict.startsWith("right")) point.right += 1;
+    byCheck.set(answer.check_id, point);
+  }
+  return [...byCheck.values()].map((point) => ({
+    label: point.day,
+    value: Math.round((100 * point.right) / point.all),
+  }));
+});
+</script>
+
+<template>
+  <div class="page">
+    <p v-if="trouble" role="alert" class="field-error">{{ trouble }}</p>
+    <template v-else-if="record">
+      <div class="page-head">
+        <h1>{{ record.child.name }}</h1>
+        <span class="verdict">{{ verdict }}</span>
+        <div class="actions">
+          <RouterLink class="btn btn-outline-primary" :to="{ name: 'children' }">The class</RouterLink>
+        </div>
+      </div>
+      <p v-if="!record.answers.length">No answers yet.</p>
+      <div v-else class="columns">
+        <section aria-labelledby="behind-head">
+          <h2 id="behind-head" class="eyebrow">What may lie behind mistakes</h2>
+          <p v-if="!record.evidence.length">Nothing was misread in any way that is known.</p>
+          <BCard v-for="piece in record.evidence" :key="piece.misreading" :class="{ faint: !piece.shown }">
+            <h3>{{ facts.misreading(piece.misreading).name }}</h3>
+            <p class="hits">
+              <strong>{{ piece.hits }} of {{ piece.chances }} chances</strong>
+              <span v-if="piece.own_hits < piece.hits" class="quiet">
+                , {{ piece.own_hits }} of them its own
+              </span>
+            </p>
+            <ul class="dials">
+              <li v-for="id in piece.behind" :key="id">
+                <template v-if="answerOf(id)">
+                  <DialFace class="behind" :facts="facts.of(answerOf(id)!.time)" />
+                  <span>{{ answerOf(id)!.read_as || answerOf(id)!.answer }}</span>
+                </template>
+              </li>
+            </ul>
+            <p v-if="piece.shown" class="move">{{ facts.misreading(piece.misreading).move }}</p>
+            <RouterLink
+              v-if="piece.shown"
+              class="btn btn-outline-primary"
+              :to="{
+                name: 'show',
+                query: {
+                  times: facts.misreading(piece.misreading).times.join(','),
+                  lens: facts.misreading(piece.misreading).lens,
+                },
+              }"
+            >
+              Show three that show it
+            </RouterLink>
+          </BCard>
+        </section>
+        <aside>
+          <BCard v-if="record.next_best">
+            <div class="settle">
+              <DialFace class="settle-dial" :facts="facts.of(record.next_best.time)" />
+              <div>
+                <p class="eyebrow">To settle it</p>
+                <p class="mb-0">Ask {{ record.next_best.time }}: its answer would tell most.</p>
+              </div>
+            </div>
+          </BCard>
+          <BCard>
+            <h2 class="eyebrow">Steps</h2>
+            <ul class="steps">
+              <li v-for="step in met" :key="step.id">
+                <i class="bi" :class="state(step.state).icon" aria-hidden="true"></i>
+                {{ facts.rung(step.id).name }}
+                <span class="quiet">{{ state(step.state).word }}{{ step.fading ? ", fading" : "" }}</span>
+              </li>
+            </ul>
+          </BCard>
+          <BCard v-if="points.length > 1">
+            <h2 class="eyebrow">Right, in per cent, check by check</h2>
+            <ShareChart :lines="[{ label: 'right', points }]" :most="100" />
+          </BCard>
+        </aside>
+        <section class="all" aria-labelledby="all-head">
+          <h2 id="all-head" class="eyebrow">Every answer, the newest first</h2>
+          <div class="wide" tabindex="0" role="region" aria-labelledby="all-head">
+            <table>
+              <tbody>
+                <tr v-for="answer in record.answers" :key="answer.id">
+                  <td><DialFace class="row-dial" :facts="facts.of(answer.time)" detail="small" /></td>
+                  <td>{{ answer.right }}</td>
+                  <td>
+                    <strong>{{ answer.answer }}</strong>
+                  </td>
+                  <td>
+                    <VerdictMark :verdict="answer.verdict as keyof typeof VERDICTS" quiet />
+                    {{ VERDICTS[answer.verdict as keyof typeof VERDICTS].word }}
+                  </td>
+                  <td class="quiet">
+                    {{ answer.misreadings.map((id) => facts.misreading(id).name).join(", or ") }}
+                  </td>
+                  <td class="quiet">{{ moment(answer.answered_at) }}</td>
+                </tr>
+              </tbody>
+            </table>
+          </div>
+        </section>
+      </div>
+    </template>
+    <p v-else class="quiet" aria-live="polite">Opening the record…</p>
+  </div>
+</template>
+
+<style scoped lang="scss">
+.verdict {
+  font-size: 1.2rem;
+}
+
+.columns {
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) minmax(17rem, 22rem);
+  gap: 1.5rem;
+}
+
+section,
+aside {
+  display: grid;
+  gap: 0.9rem;
+  align-content: start;
+}
+
+h3 {
+  font-size: 1.3rem;
+  margin: 0;
+}
+
+.hits {
+  margin: 0 0 0.5rem;
+}
+
+.faint {
+  opacity: 1;
+  border-style: dashed;
+}
+
+.dials {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 0.9rem;
+  list-style: none;
+  margin: 0 0 0.7rem;
+  padding: 0;
+
+  li {
+    width: 7.5rem;
+    text-align: center;
+    font-size: 0.9rem;
+    line-height: 1.2;
+  }
+}
+
+.move {
+  margin-bottom: 0.7rem;
+}
+
+.settle {
+  display: grid;
+  grid-template-columns: 5.5rem 1fr;
+  gap: 1rem;
+  align-items: center;
+}
+
+.steps {
+  list-style: none;
+  margin: 0;
+  padding: 0;
+
+  .bi {
+    color: var(--v-right);
+    margin-right: 0.4rem;
+  }
+}
+
+.all {
+  grid-column: 1 / -1;
+}
+
+.wide {
+  overflow-x: auto;
+}
+
+table {
+  width: 100%;
+  background: var(--v-card);
+  border-collapse: collapse;
+}
+
+td {
+  padding: 0.3rem 0.7rem;
+  border-bottom: 1px solid var(--v-line);
+}
+
+.row-dial {
+  width: 2.4rem;
+}
+
+@media (max-width: 60rem) {
+  .columns {
+    grid-template-columns: minmax(0, 1fr);
+  }
+}
+</style>

@@ -1,0 +1,170 @@
+<script setup lang="ts">
+import { computed } from "vue";
+import { listChecks, readLadder, useFacts, useLoaded } from "@/api";
+import { useClasses } from "./classes";
+import ClassTabs from "./ClassTabs.vue";
+import { STATES } from "./states";
+
+/** Children by steps, told by shape and word; a name opens the child's own record. */
+const facts = useFacts();
+const classes = useClasses();
+const { data, trouble } = useLoaded(
+  () => classes.current?.id,
+  async () => {
+    if (!classes.current) return null;
+    const [ladder, checks] = await Promise.all([
+      readLadder(classes.current.id),
+      listChecks(classes.current.id, 5),
+    ]);
+    return { ladder, last: checks.find((check) => check.answers > 0) };
+  },
+);
+/** Steps that somebody met; the others say nothing. */
+const steps = computed(
+  () =>
+    data.value?.ladder.steps.filter((step) => step.not_met < (classes.current?.children.length ?? 0)) ?? [],
+);
+const shape = (state: string | undefined): (typeof STATES)[number] =>
+  STATES.find((one) => one.id === state) ?? STATES[3];
+</script>
+
+<template>
+  <div class="page">
+    <div class="page-head">
+      <h1>{{ classes.current?.name ?? "Class" }}</h1>
+      <ul class="legend" aria-label="What the shapes say">
+        <li v-for="state in STATES" :key="state.id">
+          <i class="bi" :class="[state.icon, state.id]" aria-hidden="true"></i>
+          {{ state.word }}
+        </li>
+        <li>
+          <i class="bi bi-flag flag" aria-hidden="true"></i>
+          stumbles here
+        </li>
+      </ul>
+      <div v-if="data?.last" class="actions">
+        <RouterLink class="btn btn-outline-primary" :to="{ name: 'class', params: { id: data.last.id } }">
+          What the last check says
+        </RouterLink>
+      </div>
+    </div>
+    <ClassTabs />
+    <p v-if="trouble" role="alert" class="field-error">{{ trouble }}</p>
+    <p v-else-if="!classes.current">
+      There is no class yet.
+      <RouterLink :to="{ name: 'new-class' }">Make one</RouterLink>
+    </p>
+    <p v-else-if="data && !steps.length">
+      No answers yet. The children stand here by steps as soon as there are some.
+      <RouterLink :to="{ name: 'new-check' }">Make a check</RouterLink>
+    </p>
+    <div v-else-if="data" class="wide" tabindex="0" role="region" aria-label="Children by steps">
+      <table>
+        <thead>
+          <tr>
+            <th scope="col">Child</th>
+            <th v-for="step in steps" :key="step.id" scope="col">{{ facts.rung(step.id).name }}</th>
+            <th scope="col">Next</th>
+          </tr>
+        </thead>
+        <tbody>
+          <tr v-for="child in data.ladder.children" :key="child.child_id">
+            <th scope="row">
+              <RouterLink :to="{ name: 'child', params: { child: child.child_id } }">
+                {{ classes.current.children.find((one) => one.id === child.child_id)?.name }}
+              </RouterLink>
+            </th>
+            <td v-for="step in steps" :key="step.id" :class="{ stumbles: child.stumbles.includes(step.id) }">
+              <i
+                class="bi"
+                :class="[shape(child.states[step.id]).icon, child.states[step.id]]"
+                :title="shape(child.states[step.id]).word"
+                aria-hidden="true"
+              ></i>
+              <span class="visually-hidden">{{ shape(child.states[step.id]).word }}</span>
+              <i
+                v-if="child.stumbles.includes(step.id)"
+                class="bi bi-flag flag"
+                title="stumbles here"
+                aria-hidden="true"
+              ></i>
+              <span v-if="child.stumbles.includes(step.id)" class="visually-hidden">, stumbles here</span>
+            </td>
+            <td class="next">{{ child.next_step ? facts.rung(child.next_step).name : "" }}</td>
+          </tr>
+        </tbody>
+      </table>
+    </div>
+    <p v-else class="quiet" aria-live="polite">Opening the class…</p>
+  </div>
+</template>
+
+<style scoped lang="scss">
+.legend {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 0.2rem 1.2rem;
+  list-style: none;
+  margin: 0;
+  padding: 0;
+}
+
+.wide {
+  overflow-x: auto;
+}
+
+table {
+  border-collapse: collapse;
+  width: 100%;
+  background: var(--v-card);
+}
+
+th,
+td {
+  padding: 0.28rem 0.8rem;
+  border-bottom: 1px solid var(--v-line);
+  text-align: center;
+  font-weight: 400;
+}
+
+th:first-child {
+  text-align: left;
+}
+
+tbody th a {
+  font-weight: 700;
+}
+
+thead th {
+  color: var(--v-quiet);
+  font-size: 0.95rem;
+  line-height: 1.2;
+  vertical-align: bottom;
+}
+
+.stumbles {
+  background: var(--v-misread-tint);
+}
+
+.flag {
+  margin-left: 0.3rem;
+  font-size: 0.85rem;
+  color: var(--v-misread);
+}
+
+.next {
+  color: var(--v-quiet);
+  text-align: left;
+  white-space: nowrap;
+}
+
+.bi.secure,
+.bi.nearly,
+.bi.learning {
+  color: var(--v-right);
+}
+
+.bi.not_met {
+  color: var(--v-quiet);
+}
+</style>

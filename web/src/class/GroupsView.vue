@@ -1,0 +1,242 @@
+<script setup lang="ts">
+import { computed, ref, watch } from "vue";
+import { useRouter } from "vue-router";
+import { planLesson, readGroups, useFacts, useLoaded, wordsOf, type Group } from "@/api";
+import { DialFace } from "@/dial";
+import { newSeed, plusDays, today } from "@/plan";
+import { useClasses } from "./classes";
+import ClassTabs from "./ClassTabs.vue";
+
+/** Groups for tomorrow: each with why, what to do and its times. Any child can be moved by hand. */
+const USUAL = 4;
+const MINUTES = 30;
+const router = useRouter();
+const facts = useFacts();
+const classes = useClasses();
+const most = ref(USUAL);
+const groups = ref<Group[]>([]);
+const moved = ref(false);
+const refused = ref("");
+const dragged = ref<{ child: number; from: number } | null>(null);
+const { data, trouble } = useLoaded(
+  () => [classes.current?.id, most.value],
+  async () => (classes.current ? readGroups(classes.current.id, most.value || 1) : null),
+);
+watch(data, (found) => {
+  groups.value = (found ?? []).map((group) => ({ ...group, child_ids: [...group.child_ids] }));
+  moved.value = false;
+});
+const names = computed(() => new Map(classes.current?.children.map((child) => [child.id, child.name])));
+
+function why(group: Group): string {
+  if (group.misreadings.length) return group.misreadings.map((id) => facts.misreading(id).name).join(", or ");
+  return group.step ? `next: ${facts.rung(group.step).name.toLowerCase()}` : "all of the ladder done";
+}
+
+function move(child: number, from: number, to: number): void {
+  if (from === to || !groups.value[to]) return;
+  groups.value = groups.value.map((group, at) => {
+    const others = group.child_ids.filter((id) => id !== child);
+    return { ...group, child_ids: at === to ? [...others, child] : others };
+  });
+  moved.value = true;
+}
+
+function drop(to: number): void {
+  if (dragged.value) move(dragged.value.child, dragged.value.from, to);
+  dragged.value = null;
+}
+
+function reset(): void {
+  groups.value = (data.value ?? []).map((group) => ({ ...group, child_ids: [...group.child_ids] }));
+  moved.value = false;
+}
+
+async function lesson(group: Group): Promise<void> {
+  if (!classes.current || !group.step) return;
+  refused.value = "";
+  const body = { day: plusDays(today(), 1), step: group.step, minutes: MINUTES, seed: newSeed() };
+  try {
+    const made = await planLesson(classes.current.id, body);
+    await router.push({ name: "lesson", params: { id: made.id } });
+  } catch (error) {
+    refused.value = wordsOf(error);
+  }
+}
+</script>
+
+<template>
+  <div class="page">
+    <div class="page-head">
+      <h1>Groups for tomorrow</h1>
+      <div class="actions">
+        <BButton v-if="moved" variant="link" @click="reset">As they were proposed</BButton>
+        <label class="most">
+          At most
+          <BFormInput v-model.number="most" type="number" min="1" max="12" />
+          groups
+        </label>
+      </div>
+    </div>
+    <ClassTabs />
+    <p v-if="trouble || refused" role="alert" class="field-error">{{ trouble || refused }}</p>
+    <p v-else-if="!data" class="quiet" aria-live="polite">Putting the groups together…</p>
+    <div class="groups">
+      <section
+        v-for="(group, at) in groups"
+        :key="at"
+        :aria-label="`Group ${at + 1}`"
+        @dragover.prevent
+        @drop.prevent="drop(at)"
+      >
+        <h2>
+          <span class="quiet">Group {{ at + 1 }}</span>
+          {{ why(group) }}
+        </h2>
+        <p v-if="group.misreadings[0]" class="move">{{ facts.misreading(group.misreadings[0]).move }}</p>
+        <ul class="children">
+          <li
+            v-for="child in group.child_ids"
+            :key="child"
+            draggable="true"
+            @dragstart="dragged = { child, from: at }"
+          >
+            <RouterLink :to="{ name: 'child', params: { child } }">{{ names.get(child) }}</RouterLink>
+            <select
+              :aria-label="`Move ${names.get(child)} to another group`"
+              :value="at"
+              @change="move(child, at, Number(($event.target as HTMLSelectElement).value))"
+            >
+              <option v-for="to in groups.length" :key="to" :value="to - 1">{{ to }}</option>
+            </select>
+          </li>
+        </ul>
+        <div class="times">
+          <DialFace
+            v-for="time in group.times"
+            :key="time"
+            class="group-dial"
+            :facts="facts.of(time)"
+            detail="small"
+          />
+        </div>
+        <div class="ways">
+          <RouterLink
+            class="btn btn-outline-primary"
+            :to="{
+              name: 'show',
+              query: {
+                times: group.times.join(','),
+                lens: group.misreadings[0] && facts.misreading(group.misreadings[0]).lens,
+              },
+            }"
+          >
+            Show
+          </RouterLink>
+          <RouterLink
+            v-if="group.step"
+            class="btn btn-outline-primary"
+            :to="{ name: 'sheets', query: { kind: 'read', step: group.step } }"
+          >
+            A sheet
+          </RouterLink>
+          <BButton v-if="group.step" variant="outline-primary" @click="lesson(group)">A lesson</BButton>
+        </div>
+      </section>
+    </div>
+  </div>
+</template>
+
+<style scoped lang="scss">
+.groups {
+  display: grid;
+  grid-template-columns: repeat(auto-fit, minmax(17rem, 1fr));
+  gap: 1rem;
+}
+
+section {
+  display: flex;
+  flex-direction: column;
+  gap: 0.7rem;
+  padding: 1.1rem 1.2rem;
+  background: var(--v-card);
+  border: 1px solid var(--v-line);
+  border-radius: var(--v-radius);
+}
+
+h2 {
+  font-size: 1.25rem;
+  line-height: 1.25;
+  margin: 0;
+
+  .quiet {
+    display: block;
+    font-size: 0.95rem;
+    font-weight: 400;
+  }
+}
+
+.move {
+  margin: 0;
+  line-height: 1.35;
+}
+
+.children {
+  list-style: none;
+  display: flex;
+  flex-wrap: wrap;
+  gap: 0.4rem;
+  margin: 0;
+  padding: 0;
+
+  li {
+    display: flex;
+    align-items: center;
+    gap: 0.3rem;
+    padding: 0.15rem 0.3rem 0.15rem 0.8rem;
+    border-radius: 2rem;
+    background: var(--v-shade);
+    cursor: grab;
+  }
+
+  a {
+    text-decoration: none;
+  }
+
+  select {
+    border: 0;
+    background: none;
+    font: inherit;
+    font-size: 0.85rem;
+    min-height: 1.6rem;
+    min-width: 2.4rem;
+    color: var(--v-quiet);
+  }
+}
+
+.times {
+  display: flex;
+  gap: 0.5rem;
+}
+
+.group-dial {
+  width: 3.6rem;
+}
+
+.ways {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 0.5rem;
+  margin-top: auto;
+}
+
+.most {
+  display: flex;
+  align-items: center;
+  gap: 0.5rem;
+
+  input {
+    width: 4.5rem;
+  }
+}
+</style>
