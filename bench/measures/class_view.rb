@@ -36,11 +36,14 @@ module Bench
   # Four of five answers right, as the days go by.
   def check_with(store, school_class, number, checks, random)
     answered_at = (Time.now - ((checks - number) * 20_000)).utc.iso8601
-    step = Step.find(%i[quarters fives minutes][number % 3])
-    times = step.pool.sample(CLOCKS, random:).map(&:to_s)
-    check = store.checks.add(class_id: school_class[:id], step: step.id.to_s, task: "dial_to_words", times:, made_at: answered_at)
+    check = check_of(store, school_class, Step.find(%i[quarters fives minutes][number % 3]), answered_at, random)
     rows = check[:items].product(school_class[:children]).map { |item, child| { item_id: item[:id], child_id: child[:id], answered_at: } }
     store.db[:answers].multi_insert(rows.map { |row| { **row, **judged_at(random) } })
+  end
+
+  def check_of(store, school_class, step, made_at, random)
+    times = step.pool.sample(CLOCKS, random:).map(&:to_s)
+    store.checks.add(class_id: school_class[:id], step: step.id.to_s, task: "dial_to_words", times:, made_at:)
   end
 
   def judged_at(random)

@@ -69,10 +69,10 @@ RSpec.describe "Sheets", :demo do
     it "takes a table from a spreadsheet, all of it or nothing" do
       visit "/check/3"
       find("summary", text: "From a spreadsheet").click
-      fill_in "table", with: "Hana\t3o\t9o\nNobody\t1o"
+      fill_in "table", with: "Hana,3o,9o\nNobody,1o"
       click_button "Take them in"
       expect(page).to have_css("#table-wrong", text: 'Row 2: nobody in the class is called "Nobody"')
-      fill_in "table", with: "Hana\t3o\t9o"
+      fill_in "table", with: "Hana,3o,9o"
       click_button "Take them in"
       expect(page).to have_text("Taken in.").and have_css("input[aria-label='Hana, clock 2'][data-verdict]")
     end

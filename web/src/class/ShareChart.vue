@@ -58,8 +58,8 @@ const told = computed(() =>
 </script>
 
 <template>
-  <div class="chart" role="img" :aria-label="told">
-    <Line :data="data" :options="options" />
+  <div class="chart">
+    <Line :data="data" :options="options" :aria-label="told" />
   </div>
 </template>
 

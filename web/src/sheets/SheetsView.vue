@@ -12,11 +12,12 @@ import SheetForm from "./SheetForm.vue";
 const route = useRoute();
 const facts = useFacts();
 const classes = useClasses();
+const asked = String(route.query.kind ?? "read");
 const form = ref<Required<SheetSettings>>({
-  kind: String(route.query.kind ?? "read"),
+  kind: asked,
   step: String(route.query.step ?? "quarters"),
   task: route.query.kind ? null : "dial_to_words",
-  count: Number(route.query.count) || 10,
+  count: Number(route.query.count) || facts.catalogue?.sheets.find((one) => one.id === asked)?.count || 1,
   seed: Number(route.query.seed) || 1,
   paper: "a4",
   numerals: "all",
