@@ -68,6 +68,18 @@ RSpec.describe Vantick::Server::Api::Sheets do
     expect(answer(sheet, sheet["children"].first, item, right).body["verdict"]).to eq("right")
   end
 
+  it "asks numerals and halves of the day, and marks their answers" do
+    { numeral_to_minutes: "fives_facts", day_half: "day_halves" }.each do |task, step|
+      made = make(kind: "facts", step:, task:, count: 4)
+      check = get("/api/checks/#{made['check_id']}").body
+      given = check["items"].map { |item| answer(check, check["children"].first, item, item["right"]).body["verdict"] }
+      expect(given.tally).to eq("right" => 4)
+      expect(get("/api/checks/#{made['check_id']}/findings").status).to eq(200)
+      expect(get("#{address}/children/#{check['children'].first['id']}/record").body["answers"].length).to be >= 4
+    end
+    expect(get("#{address}/ladder").status).to eq(200)
+  end
+
   it "prints Letter as well, with roman numerals, and a dial alone" do
     made = make(paper: "letter", numerals: "roman", count: 2)
     page = pdf("/api/checks/#{made['check_id']}/sheet.pdf").pages.first

@@ -80,10 +80,18 @@ export const useFacts = defineStore("facts", () => {
   function titleOf(check: { step: string; task: string }): string {
     const step = catalogue.value?.steps.find((one) => one.id === check.step)?.name ?? check.step;
     const notation = catalogue.value?.tasks.find((one) => one.id === check.task)?.notation;
-    return `${step}, in ${notation}`;
+    if (notation) return `${step}, in ${notation}`;
+    const task = catalogue.value?.sheets.flatMap((kind) => kind.tasks).find((one) => one.id === check.task);
+    return `${step}: ${task?.name.toLowerCase() ?? check.task}`;
+  }
+
+  /** Whether a check can be printed as slips from the browser: dials, the same for all. */
+  function hasSlips(check: { task: string; own_times: boolean }): boolean {
+    return !check.own_times && Boolean(catalogue.value?.tasks.some((one) => one.id === check.task));
   }
 
   return {
+    hasSlips,
     times,
     dayTimes,
     usualDay,

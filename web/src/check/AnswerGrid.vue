@@ -57,7 +57,7 @@ function go(from: number, by: number): void {
             <template v-if="own">Clock {{ at + 1 }}</template>
             <template v-else>
               <div class="clock">
-                <DialFace :facts="facts.of(item.time)" detail="small" :label="`Clock at ${item.time}`" />
+                <DialFace :facts="facts.of(item.dial)" detail="small" :label="`Clock at ${item.time}`" />
               </div>
               <span v-if="item.said" class="right-answer">“{{ item.said }}”</span>
               <span class="right-answer">{{ item.right }}</span>

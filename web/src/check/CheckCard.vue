@@ -14,7 +14,9 @@ const facts = useFacts();
       <h3>
         <RouterLink :to="{ name: 'check', params: { id: check.id } }">{{ facts.titleOf(check) }}</RouterLink>
       </h3>
-      <span class="quiet">{{ moment(check.made_at) }} · {{ check.items }} clocks</span>
+      <span class="quiet">
+        {{ moment(check.made_at) }} · {{ check.items }} clocks{{ check.code ? `, code ${check.code}` : "" }}
+      </span>
     </div>
     <div class="how-far">
       <strong>{{ check.answered }} of {{ check.children }}</strong>
@@ -25,9 +27,22 @@ const facts = useFacts();
       </span>
     </div>
     <div class="ways">
-      <RouterLink class="btn btn-outline-primary" :to="{ name: 'slips', params: { id: check.id } }">
+      <RouterLink
+        v-if="facts.hasSlips(check)"
+        class="btn btn-outline-primary"
+        :to="{ name: 'slips', params: { id: check.id } }"
+      >
         Slips
       </RouterLink>
+      <a
+        v-else
+        class="btn btn-outline-primary"
+        :href="`/api/checks/${check.id}/sheet.pdf`"
+        target="_blank"
+        rel="noopener"
+      >
+        Sheet
+      </a>
       <RouterLink class="btn btn-outline-primary" :to="{ name: 'check', params: { id: check.id } }">
         Type in
       </RouterLink>

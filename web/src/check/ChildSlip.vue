@@ -20,7 +20,7 @@ const facts = useFacts();
     </header>
     <ol :class="{ digits }">
       <li v-for="(item, at) in check.items" :key="item.id">
-        <div class="clock"><DialFace :facts="facts.of(item.time)" /></div>
+        <div class="clock"><DialFace :facts="facts.of(item.dial)" /></div>
         <div class="answer" :aria-label="`Answer ${at + 1}`" role="img">
           <template v-if="digits">
             <i class="line"></i>

@@ -1,44 +1,69 @@
 <script setup lang="ts">
+import { ref } from "vue";
 import type { Item } from "@/api";
-import { DialFace } from "@/dial";
+import { DialFace, TurnedDial, type Loose } from "@/dial";
 
-/** Pictures of what a child may have drawn, each with the number that stands for it. */
-defineProps<{ drawings: Item["drawings"] }>();
-defineEmits<{ pick: [answer: string] }>();
+/** Pictures of what a child may have drawn, each with the number that stands for it; or the hands set as they are drawn. */
+const props = defineProps<{ drawings: Item["drawings"] }>();
+const emit = defineEmits<{ pick: [answer: string] }>();
+
+const start = props.drawings[0];
+const hands = ref<Loose>({
+  hour_hand_degrees: start?.hour_hand_degrees ?? 0,
+  minute_hand_degrees: start?.minute_hand_degrees ?? 0,
+});
+
+function take(): void {
+  emit("pick", `hour=${hands.value.hour_hand_degrees} minute=${hands.value.minute_hand_degrees}`);
+}
 </script>
 
 <template>
-  <ul class="drawings">
-    <li v-for="(drawing, at) in drawings" :key="drawing.answer">
-      <button type="button" tabindex="-1" @mousedown.prevent="$emit('pick', drawing.answer)">
-        <span class="number">{{ at + 1 }}</span>
-        <DialFace class="drawn" :facts="drawing" :label="drawing.name" />
-        <span>{{ drawing.name }}</span>
-      </button>
-    </li>
-  </ul>
+  <div class="picker" @mousedown.prevent>
+    <ul class="drawings">
+      <li v-for="(drawing, at) in drawings" :key="drawing.answer">
+        <button type="button" tabindex="-1" @click="$emit('pick', drawing.answer)">
+          <span class="number">{{ at + 1 }}</span>
+          <DialFace class="drawn" :facts="drawing" :label="drawing.name" />
+          <span>{{ drawing.name }}</span>
+        </button>
+      </li>
+    </ul>
+    <div class="as-drawn">
+      <TurnedDial :model-value="0" :loose="hands" @loosen="hands = $event" />
+      <BButton size="sm" variant="outline-primary" tabindex="-1" @click="take">As drawn here</BButton>
+    </div>
+  </div>
 </template>
 
 <style scoped lang="scss">
-.drawings {
+.picker {
   position: absolute;
   z-index: 6;
   top: calc(100% + 0.2rem);
   left: 0;
-  display: flex;
-  flex-wrap: wrap;
-  width: 34rem;
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) 11rem;
+  width: 46rem;
   max-width: 80vw;
-  gap: 0.3rem;
-  list-style: none;
-  margin: 0;
+  gap: 0.5rem;
   padding: 0.5rem;
   background: var(--v-card);
   border: 1px solid var(--v-edge);
   border-radius: 0.8rem;
 }
 
-button {
+.drawings {
+  display: flex;
+  flex-wrap: wrap;
+  align-content: start;
+  gap: 0.3rem;
+  list-style: none;
+  margin: 0;
+  padding: 0;
+}
+
+.drawings button {
   position: relative;
   display: grid;
   justify-items: center;
@@ -65,5 +90,13 @@ button {
 
 .drawn {
   width: 4.4rem;
+}
+
+.as-drawn {
+  display: grid;
+  justify-items: center;
+  gap: 0.3rem;
+  height: 13rem;
+  grid-template-rows: minmax(0, 1fr) auto;
 }
 </style>

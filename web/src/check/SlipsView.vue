@@ -55,7 +55,7 @@ function print(): void {
           <ol>
             <li v-for="item in check.items" :key="item.id">
               <div class="clock">
-                <DialFace :facts="facts.of(item.time)" :label="`A dial at ${item.time}`" />
+                <DialFace :facts="facts.of(item.dial)" :label="`A dial at ${item.time}`" />
               </div>
               <strong>{{ item.right }}</strong>
             </li>

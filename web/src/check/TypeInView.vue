@@ -28,10 +28,23 @@ const {
           {{ moment(check.made_at) }} · {{ check.children.length }} children · {{ check.items.length }} clocks
         </span>
         <div class="actions">
-          <RouterLink class="btn btn-outline-primary" :to="{ name: 'slips', params: { id } }">
+          <RouterLink
+            v-if="facts.hasSlips(check)"
+            class="btn btn-outline-primary"
+            :to="{ name: 'slips', params: { id } }"
+          >
             <i class="bi bi-printer" aria-hidden="true"></i>
             Slips
           </RouterLink>
+          <a
+            class="btn btn-outline-primary"
+            :href="`/api/checks/${id}/sheet.pdf`"
+            target="_blank"
+            rel="noopener"
+          >
+            <i class="bi bi-file-earmark-pdf" aria-hidden="true"></i>
+            Sheet{{ check.code ? ` ${check.code}` : "" }}
+          </a>
           <RouterLink class="btn btn-primary" :to="{ name: 'class', params: { id } }">
             What the answers say
           </RouterLink>

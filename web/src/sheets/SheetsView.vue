@@ -5,6 +5,7 @@ import { useRoute } from "vue-router";
 import { makeSheet, previewSheet, Refused, useFacts, type SheetPreview, type SheetSettings } from "@/api";
 import { WhatTheyTell } from "@/check";
 import { useClasses } from "@/class";
+import DialAlone from "./DialAlone.vue";
 import PagePreview from "./PagePreview.vue";
 import SheetForm from "./SheetForm.vue";
 
@@ -133,6 +134,7 @@ async function make(): Promise<void> {
           <p class="eyebrow">What this sheet can tell you</p>
           <p class="mb-0">Nothing by itself: it is for doing, not for checking.</p>
         </BCard>
+        <DialAlone class="alone" :look="form" />
         <p v-if="form.versions === 'each' && kind?.answered" class="quiet">
           The page shown is the first child's. Every child gets other times, about as hard.
         </p>
@@ -191,6 +193,10 @@ async function make(): Promise<void> {
   background: var(--v-past);
   border-radius: 0.7rem;
   padding: 0.5rem 1rem;
+}
+
+.alone {
+  margin-top: 1.25rem;
 }
 
 @media (max-width: 60rem) {

@@ -107,7 +107,7 @@ module Vantick
           items = rows.map do |row|
             misreading = row[:misreading] && Core::Misreading.find(row[:misreading])
             said = row[:said] && Core::AnswerReader.read(row[:said], conventions).first&.saying
-            Core::SheetChoice::Item.new(time: Core::DialTime.parse(row[:time]), said:, misreading:, level: row[:level])
+            Core::SheetChoice::Item.new(time: @task.parse_time(row[:time]), said:, misreading:, level: row[:level])
           end
           Documents::Version.new(name:, items:)
         end

@@ -19,7 +19,7 @@ module Vantick
           # @param answers [Array<Hash>] those that stand
           def summary(check, children, answers)
             given = answers.reject { |answer| answer[:verdict] == "blank" }
-            { **check.slice(*SUMMARY), items: items_of_one(check), children: children.length, answers: given.length,
+            { **about(check), items: items_of_one(check), children: children.length, answers: given.length,
               answered: given.map { |answer| answer[:child_id] }.uniq.length,
               unreadable: given.count { |answer| answer[:verdict] == "unreadable" } }
           end
@@ -28,7 +28,7 @@ module Vantick
             task = Core::Task.find(check[:task])
             step = Core::Step.find(check[:step])
             conventions = conventions(school_class)
-            { **check.slice(*SUMMARY), children: school_class[:children], answers:, choice: check_choice(check, step, task),
+            { **about(check), children: school_class[:children], answers:, choice: check_choice(check, step, task),
               items: check[:items].map { |item| item(item, task, conventions) } }
           end
 
@@ -42,21 +42,25 @@ module Vantick
 
           private
 
+          def about(check) = { **check.slice(*SUMMARY), own_times: check[:items].any? { |item| item[:child_id] } }
+
           def items_of_one(check) = check[:items].map { |item| item[:child_id] }.tally.values.max || 0
 
-          def time(item) = Core::DialTime.parse(item[:time])
+          # What a dial shows at a time, also at one of the day.
+          def dial(time) = (time.is_a?(Core::DayTime) ? time.dial_time : time).to_s
 
           # What the sheet of one child can tell; all versions tell about as much.
           def check_choice(check, step, task)
             first = check[:items].group_by { |item| item[:child_id] }.values.first || []
-            choice(Core::Choice.new(Core::Telling.for(step, task), first.map { |item| time(item) } & step.pool_for(task)))
+            choice(Core::Choice.new(Core::Telling.for(step, task), first.map { |item| task.parse_time(item[:time]) } & step.pool_for(task)))
           end
 
           def item(item, task, conventions)
-            right = task.notation == :hands ? time(item).digital(conventions.sign) : task.write(task.right_answer(time(item)), conventions)
+            time = task.parse_time(item[:time])
+            right = task.notation == :hands ? time.digital(conventions.sign) : task.write(task.right_answer(time), conventions)
             cause = "#{Core::Misreading.find(item[:misreading]).texts[:name]}; " if item[:misreading]
-            { **item.slice(:id, :time, :child_id), said: item[:said].to_s, right: "#{cause}#{right}",
-              drawings: task.notation == :hands ? Drawings.of(task, time(item)) : [] }
+            { **item.slice(:id, :child_id, :time), dial: dial(time), said: item[:said].to_s, right: "#{cause}#{right}",
+              drawings: task.notation == :hands ? Drawings.of(task, time) : [] }
           end
 
           def conventions(school_class) = Core::Conventions.new(**school_class[:conventions])
@@ -64,7 +68,7 @@ module Vantick
           def marked_by_child(check, school_class, answers)
             task = Core::Task.find(check[:task])
             conventions = conventions(school_class)
-            times = check[:items].to_h { |item| [item[:id], time(item)] }
+            times = check[:items].to_h { |item| [item[:id], task.parse_time(item[:time])] }
             given = answers.group_by { |answer| answer[:child_id] }
             school_class[:children].to_h do |child|
               [child[:id], given.fetch(child[:id], []).map { |answer| Marks.of(answer, task, times.fetch(answer[:item_id]), conventions) }]

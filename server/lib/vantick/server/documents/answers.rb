@@ -48,13 +48,15 @@ module Vantick
         def answer(item, number, x, width)
           page = @pages.last
           page.text("#{number}.", x, @y + 10, size: 9, color: Page::QUIET)
-          Dial.new(page, [x + (width / 2), @y + 32], 26).draw(item.time.hands)
-          below = page.height
+          asked? ? page.paragraph(asked(item), x + 6, @y + 28, width - 12, size: 9) : small_dial(page, item, x, width)
           Letters.of(false).lines(right(item), width - 4, 9).each_with_index do |line, at|
-            below = @y + 70 + (at * 11)
-            page.text(line, x + (width / 2), below, size: 9, align: :center)
+            page.text(line, x + (width / 2), @y + 70 + (at * 11), size: 9, align: :center)
           end
         end
+
+        def asked? = %i[numerals time_of_day].include?(sheet.task.sees)
+
+        def small_dial(page, item, x, width) = Dial.new(page, [x + (width / 2), @y + 32], 26).draw(item.time.hands)
 
         def right(item)
           return words(item.time) if sheet.task.notation == :hands && sheet.task.sees == :words

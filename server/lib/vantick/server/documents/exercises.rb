@@ -7,7 +7,8 @@ module Vantick
       class Exercises < Layout
         GAP = 14
         # Height of an exercise in points, by what the child looks at.
-        HEIGHTS = { dial: 132, hour_hand: 132, minute_hand: 132, digits: 46, words: 46, dial_and_words: 196, bare_dial: 168 }.freeze
+        HEIGHTS = { dial: 132, hour_hand: 132, minute_hand: 132, digits: 46, words: 46, numerals: 46, time_of_day: 58, dial_and_words: 196,
+                    bare_dial: 168 }.freeze
         DRAWN_HEIGHT = 152
         DIAL = 56
         HANDS = { hour_hand: "hour", minute_hand: "minute" }.freeze
@@ -57,6 +58,7 @@ module Vantick
 
           case sheet.task.sees
           when :digits, :words then rewrite(page, item, x, y, width)
+          when :numerals, :time_of_day then fact(page, item, x, y, width)
           when :dial_and_words then spot(page, item, x, y, width)
           when :bare_dial then estimate(page, item, x, y, width)
           else read(page, item, x, y, width)
@@ -89,6 +91,12 @@ module Vantick
 
           left = x + (width * 0.36)
           write_on(page, left, y + 27, width * 0.64)
+        end
+
+        # A question in words, and a line for its answer.
+        def fact(page, item, x, y, width)
+          below = page.paragraph(asked(item), x + 24, y + 14, (width * 0.62) - 24, size: 12)
+          write_on(page, x + (width * 0.66), [below - 12, y + 17].max, width * 0.34)
         end
 
         def spot(page, item, x, y, width)

@@ -57,6 +57,13 @@ module Vantick
 
         def written(time) = sheet.task.write(sheet.task.right_answer(time), sheet.conventions)
 
+        # What is asked where no dial is shown.
+        def asked(item)
+          return Core::DayFacts.of(item.time, sheet.conventions)[:words] if sheet.task.sees == :time_of_day
+
+          format(WORDS[:from_to], from: item.time.hour.zero? ? 12 : item.time.hour, to: item.time.minute_numeral)
+        end
+
         def digits(time) = time.digital(sheet.conventions.sign)
 
         def words(time) = Core::Phrase.usual(time, sheet.conventions)
