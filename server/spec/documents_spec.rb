@@ -46,3 +46,47 @@ RSpec.describe Vantick::Server::Documents do
     expect(described_class::SvgWriter.write(page)).to include("&lt;Bo &amp; Co&gt;")
   end
 end
+
+RSpec.describe Vantick::Server::Documents::Sheet do
+  let(:core) { Vantick::Core }
+
+  def sheet(kind, step, task, paper, look)
+    items = task ? core::SheetChoice.new(kind:, step:, task:, count: 3).items(4) : []
+    version = Vantick::Server::Documents::Version.new(name: "Wilhelmina-Philippa", items:)
+    settings = { look:, paper:, code: "K7RD", conventions: core::Conventions.default, both: true }
+    described_class.new(kind:, step:, task:, versions: [version], **settings)
+  end
+
+  # The outermost places of a mark; letters are as wide as the typeface has them.
+  def edges(mark)
+    case mark
+    when Vantick::Server::Documents::Page::Line then [mark.from, mark.to]
+    when Vantick::Server::Documents::Page::Circle then [-1, 1].map { |way| mark.center.map { |place| place + (way * mark.radius) } }
+    when Vantick::Server::Documents::Page::Path then mark.steps.flat_map { |_, *places| places.each_slice(2).to_a }
+    else words(mark)
+    end
+  end
+
+  def words(mark)
+    width = Vantick::Server::Documents::Letters.of(mark.bold).width(mark.text, mark.points)
+    left = mark.x - { left: 0, center: width / 2, right: width }.fetch(mark.align)
+    [[left, mark.y - mark.points], [left + width, mark.y]]
+  end
+
+  looks = [{}, { minute_numbers: "round", numerals: "roman", halves: true }, { minute_numbers: "both_sides", marks: "fives" }]
+
+  Vantick::Core::SheetKind.all.product(%w[a4 letter]).each do |kind, paper|
+    it "keeps #{kind.name.downcase} on #{paper} within the page, whatever the dials wear" do
+      steps = core::Step.with_times.select { |one| kind.tasks.empty? || kind.tasks_for(one).any? }
+      steps.values_at(0, -1).uniq.product(looks).each do |step, look|
+        (kind.tasks.empty? ? [nil] : kind.tasks_for(step)).each do |task|
+          drawn = sheet(kind, step, task, paper, look)
+          (drawn.pages + drawn.answer_pages).each do |page|
+            out = page.marks.reject { |mark| edges(mark).all? { |x, y| x.between?(0, page.width) && y.between?(0, page.height) } }
+            expect(out.map(&:to_a)).to eq([]), "#{step.id} #{task&.id} #{look}"
+          end
+        end
+      end
+    end
+  end
+end

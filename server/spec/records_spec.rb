@@ -28,6 +28,7 @@ RSpec.describe Vantick::Server::Api::Records do
     expect(behind.map { |one| one["time"] }).to all(end_with(":45"))
     expect(bram["next_best"]).to include("task" => "dial_to_words", "step" => "quarters")
     expect(bram["answers"].length).to eq(8)
+    expect(bram["checks"]).to eq(["day" => Time.now.utc.strftime("%F"), "answered" => 8, "right" => 6])
     expect(record(0)).to include("verdict" => "secure", "evidence" => [])
     expect(record(2)).to include("verdict" => "not enough to say", "answers" => [])
   end

@@ -93,6 +93,14 @@ RSpec.describe "A class, a check, and what the answers say" do
     expect(page).to have_css("h1", text: "Begin with a class")
     visit "/class"
     expect(page).to have_link("Make one")
+    { "/plan" => "Make a class first", "/sheets" => "Make one first", "/settings" => "New class" }.each do |address, way|
+      visit address
+      expect(page).to have_link(way), address
+    end
+    visit "/plan/99"
+    expect(page).to have_css("[role='alert']", text: "There is no lesson 99.")
+    visit "/plan/99/run"
+    expect(page).to have_link("Back to the plan")
     visit "/check/99"
     expect(page).to have_css("[role='alert']", text: "There is no check 99.")
     visit "/nowhere/at/all"

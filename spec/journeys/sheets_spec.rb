@@ -52,6 +52,26 @@ RSpec.describe "Sheets", :demo do
     expect(page).to have_link("Print", href: /material\.pdf/)
   end
 
+  it "give a dial alone for a teacher's own papers, and say what is no time" do
+    visit "/sheets"
+    fill_in "Time of the dial; empty for no hands", with: "19:45"
+    expect(page).to have_css("[role='alert']", text: "Type it as 7:45")
+    expect(page).to have_button("SVG", disabled: true).and have_button("PNG", disabled: true)
+    fill_in "Time of the dial; empty for no hands", with: "4:49"
+    expect(page).to have_button("PNG", disabled: false)
+  end
+
+  it "take the hands as they are drawn, where no picture fits" do
+    made = JSON.parse(Rack::MockRequest.new(BrowserHelpers::School.app).post(
+      "/api/classes/1/sheets", "CONTENT_TYPE" => "application/json", input: JSON.generate(kind: "draw", step: "quarters", count: 2)
+    ).body)
+    visit "/check/#{made['check_id']}"
+    cell("Anneke", 2).click
+    click_button "As drawn here"
+    expect(page).to have_css("input[aria-label='Anneke, clock 2'][data-verdict='right']")
+    expect(cell("Anneke", 2).value).to eq("right")
+  end
+
   describe "typing in" do
     it "undoes, judges by hand with one key, and lists what could not be read" do
       visit "/check/3"

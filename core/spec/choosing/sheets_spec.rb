@@ -16,7 +16,7 @@ RSpec.describe Vantick::Core::SheetChoice do
       core::Step.with_times.product(one.tasks).select { |on, with| one.tasks_for(on).include?(with) }.each do |on, with|
         found = described_class.new(kind: one, step: on, task: with, count: 2).items(1)
         expect(found.length).to eq(one.id == :levels ? 6 : 2), "#{one.id} #{on.id} #{with.id}"
-        expect(on.pool).to include(*found.map(&:time))
+        expect(on.pool_for(with)).to include(*found.map(&:time))
       end
     end
   end

@@ -30,21 +30,13 @@ const verdict = computed(() => {
 const met = computed(() => record.value?.steps.filter((step) => step.state !== "not_met") ?? []);
 const answerOf = (id: number) => record.value?.answers.find((answer) => answer.id === id);
 const state = (id: string): (typeof STATES)[number] => STATES.find((one) => one.id === id) ?? STATES[3];
-/** The share of right answers, check by check, the oldest first. */
-const points = computed(() => {
-  const byCheck = new Map<number, { day: string; right: number; all: number }>();
-  for (const answer of [...(record.value?.answers ?? [])].reverse()) {
-    if (answer.verdict === "blank") continue;
-    const point = byCheck.get(answer.check_id) ?? { day: answer.answered_at.slice(0, 10), right: 0, all: 0 };
-    point.all += 1;
-    if (answer.verdict.startsWith("right")) point.right += 1;
-    byCheck.set(answer.check_id, point);
-  }
-  return [...byCheck.values()].map((point) => ({
-    label: point.day,
-    value: Math.round((100 * point.right) / point.all),
-  }));
-});
+const points = computed(() =>
+  (record.value?.checks ?? []).map((check) => ({ label: check.day, value: check.right })),
+);
+const answered = computed(() => Math.max(1, ...(record.value?.checks ?? []).map((check) => check.answered)));
+const asked = computed(() =>
+  (record.value?.checks ?? []).map((check) => ({ label: check.day, value: check.answered })),
+);
 </script>
 
 <template>
@@ -116,8 +108,14 @@ const points = computed(() => {
             </ul>
           </BCard>
           <BCard v-if="points.length > 1">
-            <h2 class="eyebrow">Right, in per cent, check by check</h2>
-            <ShareChart :lines="[{ label: 'right', points }]" :most="100" />
+            <h2 class="eyebrow">Right, and asked, check by check</h2>
+            <ShareChart
+              :lines="[
+                { label: 'right', points },
+                { label: 'asked', points: asked },
+              ]"
+              :most="answered"
+            />
           </BCard>
         </aside>
         <section class="all" aria-labelledby="all-head">

@@ -55,10 +55,10 @@ export function marksMoved(fromDegrees: number, toDegrees: number): number {
   return ((((marks + 30) % 60) + 60) % 60) - 30;
 }
 
-/** An arc round the middle from one angle to another, either way round. */
+/** An arc round the middle from one angle to another, either way round; a whole turn ends a hair before it. */
 export function arc(from: number, to: number, radius: number): string {
   const start = pointAt(from, radius);
-  const end = pointAt(to, radius);
+  const end = pointAt(Math.abs(to - from) < 360 ? to : to - 0.1, radius);
   const large = Math.abs(to - from) > 180 ? 1 : 0;
   return `M${start.x} ${start.y}A${radius} ${radius} 0 ${large} ${to > from ? 1 : 0} ${end.x} ${end.y}`;
 }

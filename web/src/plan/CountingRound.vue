@@ -1,28 +1,20 @@
 <script setup lang="ts">
 import { computed, ref } from "vue";
-import { useFacts, type Light } from "@/api";
+import { useFacts } from "@/api";
 import { TurnedDial } from "@/dial";
 
-/** Counting once round by fives with the long hand hopping, forward and then backward. */
-const HOPS = 12;
+/** Counting once round by fives with the long hand hopping, forward and then backward; core says what is counted. */
 const facts = useFacts();
-/** Hops made: twelve forward, twelve back. */
-const hop = ref(0);
-const forward = computed(() => hop.value <= HOPS);
-const fives = computed(() => (forward.value ? hop.value : 2 * HOPS - hop.value));
-const place = computed(() => (fives.value % HOPS) * 5);
-const said = computed(() => (fives.value === HOPS ? 60 : facts.at(place.value).minutes_past));
+const hops = computed(() => facts.catalogue?.counting ?? []);
+const made = ref(0);
+const hop = computed(() => hops.value[made.value]);
+const place = computed(() => hop.value?.minute ?? 0);
 const lenses = new Set(["minute_alone"]);
-/** The numbers said so far stay on the dial while counting forward, and go while counting back. */
-const lights = computed<Light[]>(() => {
-  const counts = Array.from({ length: fives.value }, (_, at) => [(at + 1) * 5, (at + 1) * 5]);
-  return counts.length ? [{ kind: "sweep", from: 0, to: Math.min(fives.value * 5, 59.9), counts }] : [];
-});
 
 /** One hop; false when it went round both ways. */
 function next(): boolean {
-  if (hop.value >= 2 * HOPS) return false;
-  hop.value += 1;
+  if (made.value >= hops.value.length - 1) return false;
+  made.value += 1;
   return true;
 }
 
@@ -32,11 +24,11 @@ defineExpose({ next });
 <template>
   <div class="counting">
     <div class="dial-room hopping">
-      <TurnedDial :model-value="place" :lenses="lenses" :lights="lights" />
+      <TurnedDial :model-value="place" :lenses="lenses" :lights="hop?.lights ?? []" />
     </div>
     <div class="beside">
-      <p class="eyebrow">{{ forward ? "Count on in fives" : "And back again" }}</p>
-      <p class="said" aria-live="polite">{{ said }}</p>
+      <p class="eyebrow">{{ hop?.direction === "back" ? "And back again" : "Count on in fives" }}</p>
+      <p class="said" aria-live="polite">{{ hop?.said }}</p>
     </div>
   </div>
 </template>

@@ -12,12 +12,17 @@ module Vantick
               tasks: Core::Task.with_dial.map { |task| { id: task.id, name: task.name, notation: task.notation } },
               misreadings: Core::Misreading.all.map { |misreading| { id: misreading.id, **misreading.texts } },
               lenses: Core::DataFile.entries("lenses", required: %i[id group name shows]),
-              conventions: Core::Conventions::ENTRIES, sheets: Core::SheetKind.all.map { |kind| sheet(kind) },
-              kinds: Core::Pacing::KINDS.values.map { |kind| { id: kind[:id], name: kind[:name], seconds: kind[:seconds] } },
-              lengths: { least: Core::Lesson::LENGTHS.min, most: Core::Lesson::LENGTHS.max } }
+              conventions: Core::Conventions::ENTRIES, sheets: Core::SheetKind.all.map { |kind| sheet(kind) }, **lessons }
           end
 
           private
+
+          # What lessons are made of.
+          def lessons
+            { kinds: Core::Pacing::KINDS.values.map { |kind| { id: kind[:id], name: kind[:name], seconds: kind[:seconds] } },
+              lengths: { least: Core::Lesson::LENGTHS.min, most: Core::Lesson::LENGTHS.max },
+              counting: Core::CountingRound.hops.map(&:to_h) }
+          end
 
           def sheet(kind)
             { id: kind.id, name: kind.name, count: kind.count, most: kind.most, answered: kind.answered?,

@@ -22,7 +22,8 @@ module Vantick
             diagnosis = Core::Diagnosis.new(marked, ages: days.map { |day| today - day })
             { child: child.slice(:id, :name), verdict: diagnosis.verdict, likely: diagnosis.top.misreadings.map(&:id),
               next_best: next_best(diagnosis, answers), evidence: diagnosis.evidence.map { |piece| piece(piece, diagnosis, answers) },
-              steps: steps(answers, conventions, today), answers: answers.reverse.map { |answer| given(answer, conventions) } }
+              steps: steps(answers, conventions, today), checks: checks(answers, marked),
+              answers: answers.reverse.map { |answer| given(answer, conventions) } }
           end
 
           # @param group [Core::Groups::Group]
@@ -55,6 +56,13 @@ module Vantick
             behind = answers.each_index.select { |at| answers[at][:misreadings].include?(id.to_s) }
             { misreading: id, chances: evidence.chances, hits: evidence.hits, own_hits: evidence.own_hits, shown: evidence.shown?,
               probability: diagnosis.probability(evidence.misreading).round(3), behind: behind.map { |at| answers[at][:id] } }
+          end
+
+          def checks(answers, marked)
+            given = answers.zip(marked).reject { |_, one| one.verdict == :blank }
+            given.group_by { |answer, _| answer[:check_id] }.values.map do |pairs|
+              { day: pairs.first.first[:answered_at][0, 10], answered: pairs.length, right: pairs.count { |_, one| one.right? } }
+            end
           end
 
           def steps(answers, conventions, today)

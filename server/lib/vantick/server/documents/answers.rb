@@ -63,7 +63,7 @@ module Vantick
           return digits(item.time) if sheet.task.notation == :hands
           return "#{item.misreading.texts[:name]}; #{words(item.time)}" if item.misreading
 
-          sheet.both ? "#{words(item.time)}, #{digits(item.time)}" : written(item.time)
+          sheet.both? ? "#{words(item.time)}, #{digits(item.time)}" : written(item.time)
         end
       end
     end

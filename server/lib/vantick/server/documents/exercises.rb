@@ -71,9 +71,11 @@ module Vantick
           dial(page, [x + 20 + DIAL, y + 6 + DIAL], DIAL, hands: HANDS.fetch(sheet.task.sees, "both")).draw(item.time.hands)
           left = x + 32 + (2 * DIAL)
           right = x + width
-          digits_first = sheet.task.notation == :digits
-          write_digits(page, left, y + 76, right - left) if digits_first || sheet.both
-          (sheet.both ? [112] : [62, 96]).each { |below| write_on(page, left, y + below, right - left) } unless digits_first && !sheet.both
+          in_digits = sheet.task.notation == :digits
+          write_digits(page, left, y + 76, right - left) if in_digits || sheet.both?
+          return if in_digits && !sheet.both?
+
+          (sheet.both? ? [112] : [62, 96]).each { |below| write_on(page, left, y + below, right - left) }
         end
 
         def draw(page, item, x, y, width)

@@ -20,6 +20,9 @@ module Vantick
         # @return [Array<Page>] for the teacher; none where there is nothing to answer
         def answer_pages = task && kind.id != :cards ? Answers.new(self).pages : []
 
+        # @return [Boolean] whether each dial is read in words and in digits
+        def both? = both && kind.id == :read && task.whole_time?
+
         # @return [String] what stands at the top
         def title = step.name
 

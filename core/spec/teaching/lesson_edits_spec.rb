@@ -1,0 +1,55 @@
+# frozen_string_literal: true
+
+# A teacher changes a lesson many times in a row: whatever is done, the promises of a lesson hold.
+RSpec.describe Vantick::Core::Lesson do
+  let(:core) { Vantick::Core }
+
+  def made(state) = described_class.new(step: step(state[:step]), task: task(:dial_to_words), **state.except(:step))
+
+  def standing(lesson) = lesson.stages.to_h { |stage| [stage.id, stage.items.filter_map(&:time)] }
+
+  # One of the changes that the pages offer, by lot.
+  def change(state, lesson, random)
+    kept = standing(lesson)
+    case random.rand(4)
+    when 0 then { **state, kept:, minutes: random.rand(20..75), stage_minutes: {} }
+    when 1 then { **state, kept:, stage_minutes: moved(lesson, random) }
+    when 2 then swapped(state, kept, random)
+    else { **state, kept: {}, seed: random.rand(1000) }
+    end
+  end
+
+  def moved(lesson, random)
+    minutes = lesson.stages.to_h { |stage| [stage.id, stage.minutes] }
+    from, to = minutes.keys.sample(2, random:)
+    by = random.rand(0...minutes[from])
+    minutes.merge(from => minutes[from] - by, to => minutes[to] + by)
+  end
+
+  def swapped(state, kept, random)
+    stage = kept.keys.reject { |id| kept[id].empty? }.sample(random:)
+    place = random.rand(kept[stage].length)
+    { **state, kept: { **kept, stage => kept[stage].each_with_index.map { |one, at| at == place ? nil : one } },
+      avoid: [kept[stage][place]] }
+  end
+
+  %i[quarter_to quarters fives_past fives minutes].each do |id|
+    it "keeps its promises through a hundred changes on #{id}" do
+      random = Random.new(id.length)
+      state = { step: id, minutes: 40, seed: 1 }
+      lesson = made(state)
+      100.times do
+        state = change(state, lesson, random)
+        lesson = made(state)
+        expect(lesson.times.uniq).to eq(lesson.times)
+        expect(lesson.stages.sum(&:minutes)).to eq(state[:minutes])
+        expect(lesson.stages.map(&:spare_seconds)).to all(be >= 0)
+        state.fetch(:kept, {}).each do |stage, times|
+          found = standing(lesson).fetch(stage)
+          times.first(found.length).each_with_index { |one, at| expect(found[at]).to eq(one) if one && times.first(at).none?(&:nil?) }
+        end
+        state = state.except(:avoid)
+      end
+    end
+  end
+end
