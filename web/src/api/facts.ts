@@ -23,10 +23,15 @@ export const useFacts = defineStore("facts", () => {
   const choices = shallowRef<Choices>({});
   const places = computed(() => new Map(times.value.map((facts, place) => [facts.time, place])));
 
-  /** Loads the table in the words and method of a class. */
+  let turn = 0;
+
+  /** Loads the table in the words and method of a class; the last asked for wins. */
   async function speak(as: Choices): Promise<void> {
+    const mine = ++turn;
     const query = { conventions: Object.values(as).join(",") };
-    times.value = (await asked(api.GET("/api/dial", { params: { query } }))).times;
+    const dial = await asked(api.GET("/api/dial", { params: { query } }));
+    if (mine !== turn) return;
+    times.value = dial.times;
     choices.value = as;
     dayTimes.value = [];
   }

@@ -148,11 +148,6 @@ export function overrule(answerId: string, verdict: "right" | "unexplained" | nu
   return asked(api.POST("/api/answers/{answer_id}/rulings", { params, body: { verdict } }));
 }
 
-export async function answersAsTable(checkId: number): Promise<string> {
-  const params = { path: { check_id: checkId } };
-  return (await asked(api.GET("/api/checks/{check_id}/answers.csv", { params }))).csv;
-}
-
 export function takeTable(checkId: number, table: string): Promise<Check> {
   const params = { path: { check_id: checkId } };
   return asked(api.POST("/api/checks/{check_id}/tables", { params, body: { table } }));

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { ref } from "vue";
-import { answersAsTable, takeTable, wordsOf, type Check } from "@/api";
+import { takeTable, wordsOf, type Check } from "@/api";
 
 /** Answers from a spreadsheet, and back to one. */
 const props = defineProps<{ check: Check }>();
@@ -22,20 +22,6 @@ async function take(): Promise<void> {
     trouble.value = wordsOf(error);
   }
 }
-
-async function save(): Promise<void> {
-  trouble.value = "";
-  try {
-    const blob = new Blob([await answersAsTable(props.check.id)], { type: "text/csv" });
-    const link = document.createElement("a");
-    link.href = URL.createObjectURL(blob);
-    link.download = `answers-${props.check.code ?? props.check.id}.csv`;
-    link.click();
-    URL.revokeObjectURL(link.href);
-  } catch (error) {
-    trouble.value = wordsOf(error);
-  }
-}
 </script>
 
 <template>
@@ -53,7 +39,9 @@ async function save(): Promise<void> {
     <p v-if="told" class="quiet" role="status">{{ told }}</p>
     <div class="ways">
       <BButton variant="primary" :disabled="!table.trim()" @click="take">Take them in</BButton>
-      <BButton variant="outline-primary" @click="save">Save as CSV</BButton>
+      <a class="btn btn-outline-primary" :href="`/api/checks/${check.id}/answers.csv`" download>
+        Save as CSV
+      </a>
     </div>
   </details>
 </template>

@@ -126,8 +126,8 @@ useEventListener("keydown", (event: KeyboardEvent) => {
   const target = event.target as HTMLElement;
   // Space presses a button and arrows move a slider; all other keys are the dial's.
   const pressed = target.closest("button, a, summary");
-  const slider = target.closest("input[type=range], select, [role=menu]");
-  if (target.closest("input:not([type=range]):not([type=checkbox]), textarea")) return;
+  const slider = target.closest("input[type=range], [role=menu]");
+  if (target.closest("input:not([type=range]):not([type=checkbox]), select, textarea")) return;
   const key = event.key.toLowerCase();
   const lens = lensWithKey(key);
   if (lens) toggle(lens);

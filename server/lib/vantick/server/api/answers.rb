@@ -24,12 +24,6 @@ module Vantick
           answer_json(store.answers.overrule(input[:answer_id], sent[:verdict], ruled_at: now))
         end
 
-        get "/api/checks/:check_id/answers.csv" do
-          check = store.checks.find(input[:check_id])
-          standing = store.answers.standing([check[:id]]).fetch(check[:id], [])
-          answer_json({ csv: AnswerTables.csv(check, store.classes.find(check[:class_id]), standing) })
-        end
-
         # All of a table or nothing: a row that cannot be taken is named, and nothing is kept.
         post "/api/checks/:check_id/tables" do
           check = store.checks.find(input[:check_id])

@@ -3,7 +3,7 @@
 module Vantick
   module Server
     module Api
-      # Sheets and single dials as files. They are not JSON, so the contract's check of responses is not for them.
+      # Sheets, tables and single dials as files. They are not JSON, so the contract's check of responses is not for them.
       class Papers < Base
         PARTS = { "all" => %i[pages answer_pages], "sheets" => [:pages], "answers" => [:answer_pages] }.freeze
 
@@ -18,6 +18,14 @@ module Vantick
           settings = input.except(:class_id, :part)
           sheet = SheetMaker.new(store.classes.find(input[:class_id]), settings).sheet
           pdf(sheet, "all", settings[:kind])
+        end
+
+        get("/api/checks/:check_id/answers.csv") do
+          check = store.checks.find(input[:check_id])
+          standing = store.answers.standing([check[:id]]).fetch(check[:id], [])
+          content_type "text/csv"
+          headers "content-disposition" => %(attachment; filename="answers-#{check[:code] || check[:id]}.csv")
+          AnswerTables.csv(check, store.classes.find(check[:class_id]), standing)
         end
 
         get("/api/dial.svg") do
