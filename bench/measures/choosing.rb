@@ -40,13 +40,13 @@ module Bench
     Taken.new(ratios.values.max, ratios)
   end
 
-  def choosing_time(step, task, seed) = quickest { Chooser.choose(step:, task:, count: TICKET, seed:) }
+  def choosing_time(step, task, seed) = quickest(9) { Chooser.choose(step:, task:, count: TICKET, seed:) }
 
   def scoring_time(step, task, seed)
     random = Random.new(seed)
     tickets = Array.new(500) { step.pool_for(task).sample(TICKET, random:) }
     telling = Telling.for(step, task)
-    quickest { tickets.each { |times| telling.worth(times) } }
+    quickest(9) { tickets.each { |times| telling.worth(times) } }
   end
 
   measure(:ticket_against_best, "what four chosen times tell, over the best of all subsets", ">= 0.98") { |seed| ticket_against_best(seed) }

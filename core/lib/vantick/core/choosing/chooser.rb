@@ -8,7 +8,7 @@ module Vantick
       # What is left of a pair's doubt after one time that keeps it apart (judgement).
       UNTOLD = 0.25
       # Beginnings tried, of which the best is kept (judgement: more gain under one per cent).
-      BEGINNINGS = 3
+      BEGINNINGS = 2
       # Times chosen at once (judgement: more than a lesson ever needs).
       MOST = 60
 
