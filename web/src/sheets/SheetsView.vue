@@ -31,10 +31,17 @@ const form = ref<Required<SheetSettings>>({
 });
 const preview = ref<SheetPreview | null>(null);
 const refused = ref<Refused | null>(null);
-const busy = ref(false);
+/** A class's sheets are made in two parts: first the times are chosen, then the pages are drawn. */
+const part = ref<"" | "choosing" | "drawing">("");
+const file = ref("");
 const answers = ref(false);
 const made = ref<{ check_id: number; code: string } | null>(null);
 const kind = computed(() => facts.catalogue?.sheets.find((one) => one.id === form.value.kind));
+const told = computed(() => {
+  const children = classes.current?.children.length ?? 0;
+  const whose = form.value.versions === "each" ? ` for ${children} children` : "";
+  return part.value === "choosing" ? `1 of 2: choosing times${whose}…` : `2 of 2: drawing the pages${whose}…`;
+});
 const pages = computed(() => (answers.value ? preview.value?.answer_pages : preview.value?.pages) ?? []);
 const material = computed(() => {
   const { kind: id, step, count, seed, paper, numerals, marks, minute_numbers, halves } = form.value;
@@ -67,14 +74,20 @@ watch([form, () => classes.current?.id, () => facts.choices], lookSoon, { deep: 
 
 async function make(): Promise<void> {
   if (!classes.current) return;
-  busy.value = true;
+  part.value = "choosing";
+  file.value = "";
   try {
-    made.value = await makeSheet(classes.current.id, form.value);
-    window.open(`/api/checks/${made.value.check_id}/sheet.pdf`, "_blank", "noopener");
+    const kept = await makeSheet(classes.current.id, form.value);
+    made.value = kept;
+    part.value = "drawing";
+    const drawn = await fetch(`/api/checks/${kept.check_id}/sheet.pdf`);
+    if (!drawn.ok) throw new Refused(null, "The file could not be drawn. Try again.", drawn.status);
+    file.value = URL.createObjectURL(await drawn.blob());
+    window.open(file.value, "_blank", "noopener");
   } catch (error) {
     take(error);
   } finally {
-    busy.value = false;
+    part.value = "";
   }
 }
 </script>
@@ -105,17 +118,23 @@ async function make(): Promise<void> {
             <i class="bi bi-arrow-repeat" aria-hidden="true"></i>
             Other times
           </BButton>
-          <BButton v-if="kind?.answered" variant="primary" :disabled="busy || !preview" @click="make">
-            {{ busy ? "Drawing every sheet…" : "Make and print" }}
+          <BButton v-if="kind?.answered" variant="primary" :disabled="part !== '' || !preview" @click="make">
+            Make and print
           </BButton>
           <a v-else class="btn btn-primary" :href="material" target="_blank" rel="noopener">Print</a>
         </div>
+        <p v-if="part" class="part" role="status">
+          <progress :value="part === 'choosing' ? 0.5 : 1.5" max="2" :aria-label="told"></progress>
+          {{ told }}
+        </p>
         <p v-if="refused" class="field-error" role="alert">{{ refused.message }}</p>
         <p v-if="made" class="made" role="status">
           Made, with the code
           <strong>{{ made.code }}</strong>
           on it.
-          <a :href="`/api/checks/${made.check_id}/sheet.pdf`" target="_blank" rel="noopener">Open the file</a>
+          <a :href="file || `/api/checks/${made.check_id}/sheet.pdf`" target="_blank" rel="noopener">
+            Open the file
+          </a>
           ·
           <RouterLink :to="{ name: 'check', params: { id: made.check_id } }">Type its answers in</RouterLink>
         </p>
@@ -187,6 +206,12 @@ async function make(): Promise<void> {
   gap: 1rem;
   max-width: 44rem;
   margin: 0 auto;
+}
+
+.part {
+  display: flex;
+  align-items: center;
+  gap: 0.8rem;
 }
 
 .made {
