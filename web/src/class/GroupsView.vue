@@ -8,12 +8,11 @@ import { useClasses } from "./classes";
 import ClassTabs from "./ClassTabs.vue";
 
 /** Groups for tomorrow: each with why, what to do and its times. Any child can be moved by hand. */
-const USUAL = 4;
 const MINUTES = 30;
 const router = useRouter();
 const facts = useFacts();
 const classes = useClasses();
-const most = ref(USUAL);
+const most = ref(facts.catalogue?.limits.groups ?? 1);
 const groups = ref<Group[]>([]);
 const moved = ref(false);
 const refused = ref("");

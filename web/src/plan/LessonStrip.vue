@@ -10,8 +10,8 @@ import { DialFace } from "@/dial";
 const props = defineProps<{ lesson: Lesson; selected: string; busy: boolean }>();
 const emit = defineEmits<{ select: [stage: string]; move: [minutes: Record<string, number>] }>();
 
-const LEAST = 1;
 const facts = useFacts();
+const LEAST = facts.catalogue?.limits.least_stage_minutes ?? 1;
 const strip = ref<HTMLElement>();
 /** Minutes while a line is moved; what core settled otherwise. */
 const minutes = ref<number[]>([]);

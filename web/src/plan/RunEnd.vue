@@ -2,6 +2,7 @@
 import { ref } from "vue";
 import { useFacts, type Lesson } from "@/api";
 import { DialFace } from "@/dial";
+import { NEW } from "./useRun";
 
 /** The end of a lesson: what was not reached is kept for the next recap. */
 const props = defineProps<{
@@ -14,7 +15,7 @@ defineEmits<{ keep: [leftOut: string[]]; back: [] }>();
 
 const facts = useFacts();
 const chosen = ref(new Set(props.notReached));
-const stages = props.lesson.stages.filter((stage) => ["show", "together", "alone"].includes(stage.id));
+const stages = props.lesson.stages.filter((stage) => NEW.includes(stage.id));
 
 function toggle(time: string): void {
   if (!chosen.value.delete(time)) chosen.value.add(time);

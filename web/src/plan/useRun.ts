@@ -34,7 +34,7 @@ interface Place {
 
 const PAPER = ["alone", "exit"];
 /** Stages whose times are worth going over when they were not reached. */
-const NEW = ["show", "together", "alone"];
+export const NEW = ["show", "together", "alone"];
 
 /** Where in its lesson a class is, and how much of the time is used. */
 export function useRun(id: string, lesson: () => Lesson | null): Running {

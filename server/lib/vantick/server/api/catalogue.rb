@@ -21,6 +21,7 @@ module Vantick
           def lessons
             { kinds: Core::Pacing::KINDS.values.map { |kind| { id: kind[:id], name: kind[:name], seconds: kind[:seconds] } },
               lengths: { least: Core::Lesson::LENGTHS.min, most: Core::Lesson::LENGTHS.max },
+              limits: { least_stage_minutes: Core::StageMinutes::LEAST, groups: Core::Groups::MOST_GROUPS },
               counting: Core::CountingRound.hops.map(&:to_h) }
           end
 
