@@ -69,13 +69,14 @@ RSpec.describe Vantick::Server::Api::Answers do
     check
     server = Vantick::Server.app(store:)
     jobs = Queue.new
+    mine = cookie
     check["items"].product(check["children"], (1..8).to_a).each { |job| jobs << job }
     writers = Array.new(4) do
       Thread.new do
         until jobs.empty?
           item, child, = jobs.pop(true)
           body = JSON.generate(id: SecureRandom.uuid, item_id: item["id"], child_id: child["id"], answer: "qt8")
-          Rack::MockRequest.new(server).post("/api/checks/#{check['id']}/answers", "CONTENT_TYPE" => "application/json", input: body)
+          Rack::MockRequest.new(server).post("/api/checks/#{check['id']}/answers", "CONTENT_TYPE" => "application/json", "HTTP_COOKIE" => mine, input: body)
         end
       rescue ThreadError
         nil

@@ -3,7 +3,7 @@
 RSpec.describe Vantick::Server::Api::Facts do
   def schema_errors(path)
     request = Rack::Request.new(Rack::MockRequest.env_for(path))
-    response = Rack::Response[200, { "content-type" => "application/json" }, [app.get(path).body]]
+    response = Rack::Response[200, { "content-type" => "application/json" }, [plain(path).body]]
     Vantick::Server::Api::Contract.definition.validate_response(request, response).error
   end
 

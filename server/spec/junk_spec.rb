@@ -26,7 +26,7 @@ RSpec.describe "Every door of the API" do
           schema = operation.dig("requestBody", "content", "application/json", "schema")
           schema = contract.dig("components", "schemas", "SheetSettings") if operation.dig("requestBody", "$ref")
           input = JSON.generate(body(schema, value))
-          response = app.request(method.upcase, target, "CONTENT_TYPE" => "application/json", input:)
+          response = app.request(method.upcase, target, "CONTENT_TYPE" => "application/json", "HTTP_COOKIE" => cookie, input:)
           expect(response.status).to be < 500, "#{target.dump} #{input.dump}"
           expect(response["content-type"]).to eq("application/problem+json") if response.status >= 400
         end

@@ -11,7 +11,7 @@ RSpec.describe Vantick::Server::Api::Sheets do
 
   def make(**settings) = post("#{address}/sheets", { kind: "read", step: "quarters", **settings }).body
 
-  def pdf(path) = PDF::Reader.new(StringIO.new(app.get(path).body))
+  def pdf(path) = PDF::Reader.new(StringIO.new(plain(path).body))
 
   def texts(path) = pdf(path).pages.map(&:text)
 
@@ -85,7 +85,7 @@ RSpec.describe Vantick::Server::Api::Sheets do
     page = pdf("/api/checks/#{made['check_id']}/sheet.pdf").pages.first
     expect(page.attributes[:MediaBox].last(2)).to eq([612, 792])
     expect(page.text).to include("XII")
-    svg = app.get("/api/dial.svg?time=7:45&minute_numbers=round")
+    svg = plain("/api/dial.svg?time=7:45&minute_numbers=round")
     expect(svg["content-type"]).to start_with("image/svg+xml")
     expect(svg.body).to include(">55<").and start_with("<svg")
     expect(get("/api/dial.svg?time=7:99")).to be_refused(400).at("time")

@@ -1,5 +1,7 @@
 # frozen_string_literal: true
 
+ENV["RACK_ENV"] = "test" # passwords are quick to make here
+
 require "rack/mock"
 require "securerandom"
 require "tmpdir"
@@ -15,15 +17,47 @@ module ApiHelpers
 
   def app = @app ||= Rack::MockRequest.new(Vantick::Server.app(store:, web: File.join(folder, "web")))
 
-  def get(path, headers = {}) = told(app.get(path, headers))
+  PASSWORD = "the lamp is lit"
 
-  def post(path, body, type: "application/json")
-    told(app.post(path, "CONTENT_TYPE" => type, input: body.is_a?(String) ? body : JSON.generate(body)))
+  # Asked as whoever is signed in: a teacher called Marit, unless an example says otherwise.
+  def get(path, headers = {}) = told(app.get(path, "HTTP_COOKIE" => cookie, **headers))
+
+  # The same as it comes: a file, a picture.
+  def plain(path) = app.get(path, "HTTP_COOKIE" => cookie)
+
+  def post(path, body, type: "application/json", **headers)
+    input = body.is_a?(String) ? body : JSON.generate(body)
+    told(app.post(path, "CONTENT_TYPE" => type, "HTTP_COOKIE" => cookie, input:, **headers))
   end
 
-  def put(path, body) = told(app.put(path, "CONTENT_TYPE" => "application/json", input: JSON.generate(body)))
+  def put(path, body) = told(app.put(path, "CONTENT_TYPE" => "application/json", "HTTP_COOKIE" => cookie, input: JSON.generate(body)))
 
-  def delete(path) = told(app.delete(path))
+  def delete(path) = told(app.delete(path, "HTTP_COOKIE" => cookie))
+
+  # @return [String] the cookies sent along
+  def cookie = @cookie ||= signed_in("Marit")
+
+  # Goes on as somebody else; an empty cookie is a stranger.
+  def as(cookie)
+    before = @cookie
+    @cookie = cookie
+    yield
+  ensure
+    @cookie = before
+  end
+
+  # The cookie of a teacher, whose account is made where it is missing.
+  def signed_in(name)
+    json = { "CONTENT_TYPE" => "application/json", "REMOTE_ADDR" => "127.0.0.1", input: JSON.generate(name:, password: PASSWORD) }
+    if store.teachers.none?
+      app.post("/api/session/first", json)
+    elsif store.db[:accounts].where(login: name).empty?
+      app.post("/api/teachers", "HTTP_COOKIE" => cookie, **json)
+    end
+    cookie_of(app.post("/api/session/login", json))
+  end
+
+  def cookie_of(response) = response["set-cookie"].to_s.split(";").first
 
   # A response's status, headers and body, the body read as JSON.
   Told = Struct.new(:status, :headers, :body)

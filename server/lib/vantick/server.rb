@@ -28,14 +28,19 @@ module Vantick
     def self.app(store:, web: File.expand_path("../web/dist", ROOT))
       Rack::Builder.app do
         use Rack::Deflater, if: ->(_env, _status, _headers, body) { !body.respond_to?(:to_path) || File.size(body.to_path) > 1024 }
+        use Access::Headers
         use WebFiles, web
+        use Access::Throttle.middleware
         use Api::BodyLimit
+        use Access::SameOrigin
         use OpenapiFirst::Middlewares::RequestValidation, spec: Api::Contract.definition, error_response: Api::Refusal
-        use Api::Facts
         use Api::WithStore, store
+        use Access::SignIn.middleware(store)
+        use Access::Guard
+        use Api::Facts
         use Api::Papers
         use OpenapiFirst::Middlewares::ResponseValidation, spec: Api::Contract.definition
-        [Api::Classes, Api::Checks, Api::Sheets, Api::Lessons, Api::Records].each { |part| use part }
+        [Api::Teachers, Api::Classes, Api::Checks, Api::Sheets, Api::Lessons, Api::Records].each { |part| use part }
         run Api::Answers
       end
     end

@@ -30,6 +30,9 @@ module Vantick
 
         def store = env.fetch(WithStore::KEY)
 
+        # @return [Integer, nil] the account that is signed in
+        def teacher = env[Access::SignIn::TEACHER]
+
         # @return [Hash{Symbol => Object}] parameters of path and query, or the body, typed as the contract says
         def input = env[OpenapiFirst::REQUEST].params.transform_keys(&:to_sym)
 

@@ -5,14 +5,15 @@ module Vantick
     module Api
       # Classes of children.
       class Classes < Base
-        get("/api/classes") { answer_json({ classes: store.classes.all }) }
+        get("/api/classes") { answer_json({ classes: store.classes.all(of: teacher) }) }
 
         post "/api/classes" do
           names = sent[:children].map { |name| tidy(name) }
           name = tidy(sent[:name])
           unfit("Give the class a name.", :name) if name.empty?
           check_names(names)
-          answer_json(store.classes.add(name:, school: tidy(sent.fetch(:school, "")), names:, made_at: now), code: 201)
+          answer_json(store.classes.add(name:, school: tidy(sent.fetch(:school, "")), names:, made_at: now, account_id: teacher),
+                      code: 201)
         end
 
         put "/api/classes/:class_id/conventions" do

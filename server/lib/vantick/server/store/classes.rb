@@ -11,12 +11,12 @@ module Vantick
           @db = database
         end
 
+        # @param of [Integer, nil] a teacher's account; nothing for everybody's
         # @return [Array<Hash>] newest first, each with its children
-        def all
-          classes = @db[:classes].reverse(:id).limit(LIMIT).all
-          children = @db[:children].where(class_id: classes.map do |row|
-            row[:id]
-          end).order(:class_id, :position).all.group_by { |row| row[:class_id] }
+        def all(of: nil)
+          classes = @db[:classes].where(of ? { account_id: of } : true).reverse(:id).limit(LIMIT).all
+          ids = classes.map { |row| row[:id] }
+          children = @db[:children].where(class_id: ids).order(:class_id, :position).all.group_by { |row| row[:class_id] }
           classes.map { |row| described(row, children.fetch(row[:id], [])) }
         end
 
@@ -32,10 +32,11 @@ module Vantick
         def children(class_id) = @db[:children].where(class_id:).order(:position).all
 
         # @param names [Array<String>] first names or aliases
+        # @param account_id [Integer, nil] whose it is; nothing for whoever comes first
         # @return [Hash] the class made
-        def add(name:, school:, names:, made_at:, made_up: false)
+        def add(name:, school:, names:, made_at:, made_up: false, account_id: nil)
           @db.transaction do
-            id = @db[:classes].insert(name:, school:, made_up: made_up ? 1 : 0, made_at:)
+            id = @db[:classes].insert(name:, school:, made_up: made_up ? 1 : 0, made_at:, account_id:)
             rows = names.each_with_index.map { |child, position| { class_id: id, name: child, position: } }
             @db[:children].multi_insert(rows)
             find(id)

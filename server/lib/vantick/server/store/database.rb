@@ -35,9 +35,14 @@ module Vantick
         def initialize(database)
           @db = database
           db.transaction_mode = :immediate
+          # SQLite's own moments, which Rodauth's tables hold, are in it.
+          Sequel.default_timezone = :utc
           Sequel.extension :migration
           Sequel::Migrator.run(db, MIGRATIONS)
         end
+
+        # @return [Teachers]
+        def teachers = Teachers.new(db)
 
         # @return [Classes]
         def classes = Classes.new(db)

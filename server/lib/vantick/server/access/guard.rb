@@ -1,0 +1,51 @@
+# frozen_string_literal: true
+
+module Vantick
+  module Server
+    module Access
+      # Who may pass at which door, as the contract's `security` says: nobody where it says nothing else but a teacher,
+      # and a teacher to what is theirs.
+      class Guard
+        SIGN_IN = "Sign in first."
+        SIT_DOWN = "Join with the class code first."
+        # What somebody else has is said not to be there.
+        NOT_HERE = "There is nothing at this address."
+
+        def initialize(app)
+          @app = app
+        end
+
+        def call(env)
+          request = env[OpenapiFirst::REQUEST]
+          case self.class.asks(request.operation)
+          when :nothing then @app.call(env)
+          when :desk then child(env)
+          else teacher(env, request)
+          end
+        end
+
+        # @param operation [#[]] of the contract
+        # @return [Symbol] `:nothing`, `:desk` or `:teacher`
+        def self.asks(operation)
+          schemes = operation["security"] or return :teacher
+          schemes.first ? schemes.first.keys.first.to_sym : :nothing
+        end
+
+        private
+
+        def teacher(env, request)
+          account = env[SignIn::TEACHER] or return refuse(401, SIGN_IN)
+          owned = env.fetch(Api::WithStore::KEY).teachers.owns?(account, request.path_parameters)
+          owned ? @app.call(env) : refuse(404, NOT_HERE)
+        end
+
+        def child(env)
+          seat = Seat.of(env) or return refuse(401, SIT_DOWN)
+          @app.call({ **env, Seat::KEY => seat })
+        end
+
+        def refuse(status, detail) = Api::Problem.new(status, detail).to_a
+      end
+    end
+  end
+end

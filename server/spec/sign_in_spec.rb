@@ -1,0 +1,137 @@
+# frozen_string_literal: true
+
+RSpec.describe Vantick::Server::Access::SignIn do
+  before { cookie }
+
+  def login(name, password) = as("") { post("/api/session/login", { name:, password: }) }
+
+  def session(who) = as(who) { get("/api/session").body }
+
+  it "tells who is here, and whether there is an account at all" do
+    expect(session(cookie)).to eq("signed_in" => true, "name" => "Marit", "first_start" => false, "demo" => nil)
+    expect(session("")).to include("signed_in" => false, "name" => nil, "first_start" => false)
+  end
+
+  it "keeps passwords in argon2, and cookies from scripts and other sites" do
+    hash = store.db[:account_password_hashes].get(:password_hash)
+    expect(hash).to start_with("$argon2id$")
+    sent = app.post("/api/session/login", "CONTENT_TYPE" => "application/json", input: JSON.generate(name: "Marit", password: ApiHelpers::PASSWORD))
+    expect(sent["set-cookie"]).to match(/httponly/i).and match(/samesite=strict/i)
+  end
+
+  it "does not tell a wrong name from a wrong password" do
+    answers = [login("Marit", "something else"), login("Nobody", "something else")]
+    expect(answers).to all(be_refused(401).at("password").saying(/name or the password/))
+    expect(answers.map(&:body).uniq.length).to eq(1)
+  end
+
+  it "locks an account after ten wrong passwords, for a while, and lets other accounts in" do
+    other = signed_in("Joris")
+    described_class::MOST_FAILURES.times { login("Marit", "wrong") }
+    expect(login("Marit", ApiHelpers::PASSWORD)).to be_refused(403).at(nil).saying(/15 minutes/)
+    expect(session(other)).to include("signed_in" => true)
+    store.db[:account_lockouts].update(deadline: (Time.now.utc - 60).strftime("%F %T"))
+    expect(login("Marit", ApiHelpers::PASSWORD).status).to eq(200)
+  end
+
+  it "slows down who guesses, also at many names" do
+    limit = Vantick::Server::Access::Throttle::LIMITS["/api/session/login"]
+    answers = Array.new(limit + 5) { |number| login("name#{number}", "wrong").status }
+    expect(answers.tally.keys).to eq([401, 429])
+    expect(login("Marit", ApiHelpers::PASSWORD)).to be_refused(429).at(nil).saying(/wait a minute/)
+    elsewhere = app.post("/api/session/login", "REMOTE_ADDR" => "10.0.0.9", "CONTENT_TYPE" => "application/json",
+                                               input: JSON.generate(name: "Marit", password: ApiHelpers::PASSWORD))
+    expect(elsewhere.status).to eq(200)
+  end
+
+  it "signs out here, or everywhere" do
+    here, tablet, phone = Array.new(3) { signed_in("Marit") }
+    as(here) { post("/api/session/logout", {}) }
+    expect([here, tablet, phone].map { |one| session(one)["signed_in"] }).to eq([false, true, true])
+    as(tablet) { post("/api/session/logout", { everywhere: true }) }
+    expect([here, tablet, phone, cookie].map { |one| session(one)["signed_in"] }).to all(be(false))
+  end
+
+  it "ends a session that is not used, and one that is old" do
+    { last_use: described_class::IDLE_HOURS, created_at: described_class::LONGEST_HOURS }.each do |column, hours|
+      [0.1, -0.1].each do |less|
+        @cookie = signed_in("Marit")
+        moment = (Time.now.utc - ((hours - less) * 3600)).strftime("%F %T")
+        store.db[:account_active_session_keys].update(column => moment)
+        expect(get("/api/classes").status).to eq(less.positive? ? 200 : 401), "#{column} #{less}"
+      end
+    end
+  end
+
+  it "changes a password with the one there is, and ends the other sessions" do
+    other = signed_in("Marit")
+    change = ->(password, new_password) { post("/api/session/password", { password:, new_password: }) }
+    expect(change["wrong", "another lamp is lit"]).to be_refused(401).at("password").saying(/not your password/)
+    expect(change[ApiHelpers::PASSWORD, "short"]).to be_refused(422).at("new_password").saying(/at least 10/)
+    expect(change[ApiHelpers::PASSWORD, "1234567890"]).to be_refused(422).at("new_password").saying(/anybody would try/)
+    expect(change[ApiHelpers::PASSWORD, ApiHelpers::PASSWORD]).to be_refused(422).at("new_password")
+    expect(change[ApiHelpers::PASSWORD, "another lamp is lit"].status).to eq(200)
+    expect([cookie, other].map { |one| session(one)["signed_in"] }).to eq([true, false])
+    expect(login("Marit", "another lamp is lit").status).to eq(200)
+    expect(login("Marit", ApiHelpers::PASSWORD).status).to eq(401)
+  end
+
+  it "makes accounts for colleagues, none twice" do
+    make = ->(name, password) { post("/api/teachers", { name:, password: }) }
+    expect(make["Joris", ApiHelpers::PASSWORD].status).to eq(201)
+    expect(make["Joris", ApiHelpers::PASSWORD]).to be_refused(422).at("name").saying(/already/)
+    expect(make["J", ApiHelpers::PASSWORD]).to be_refused(422).at("name").saying(/2 to 40/)
+    expect(make["Wim", "too short"]).to be_refused(422).at("password").saying(/at least 10/)
+    expect(login("Joris", ApiHelpers::PASSWORD).status).to eq(200)
+  end
+
+  it "is the same after a restart" do
+    @app = nil
+    expect(session(cookie)).to include("signed_in" => true)
+  end
+end
+
+RSpec.describe "The first start" do
+  def first(name: "Marit", from: "127.0.0.1")
+    as("") { post("/api/session/first", { name:, password: ApiHelpers::PASSWORD }, "REMOTE_ADDR" => from) }
+  end
+
+  it "makes the first account once, and only on the machine itself; it takes the classes that were there" do
+    left = store.classes.add(name: "Curlew", school: "", names: ["Bo"], made_at: "2026-01-01T00:00:00Z")
+    expect(as("") { get("/api/session").body }).to include("first_start" => true)
+    expect(first(from: "192.168.1.20")).to be_refused(403).at(nil).saying(/machine that Vantick runs on/)
+    expect(first.status).to eq(201)
+    expect(first(name: "Joris")).to be_refused(409).at(nil)
+    expect(get("/api/classes").body["classes"].map { |one| one["id"] }).to eq([left[:id]])
+  end
+
+  it "shows a sign-in on the page only where the demo brings one" do
+    shown = -> { as("") { get("/api/session").body["demo"] } }
+    expect(shown.call).to be_nil
+    allow(ENV).to receive(:[]).and_call_original
+    allow(ENV).to receive(:[]).with("VANTICK_DEMO_SIGN_IN").and_return("harbour:the lamp is lit")
+    expect(shown.call).to eq("name" => "harbour", "password" => "the lamp is lit")
+  end
+end
+
+RSpec.describe Vantick::Server::Access::SameOrigin do
+  def ask(**headers) = app.post("/api/session/login", input: JSON.generate(name: "x", password: "y"), **headers.transform_keys(&:to_s))
+
+  it "takes nothing from another site, and nothing but JSON" do
+    json = { CONTENT_TYPE: "application/json" }
+    expect(ask(**json, HTTP_ORIGIN: "http://elsewhere.example", HTTP_HOST: "vantick.local").status).to eq(403)
+    expect(ask(**json, HTTP_ORIGIN: "null", HTTP_HOST: "vantick.local").status).to eq(403)
+    expect(ask(**json, HTTP_ORIGIN: "http://vantick.local", HTTP_HOST: "vantick.local").status).to eq(401)
+    expect(ask(**json).status).to eq(401)
+    ["application/x-www-form-urlencoded", "text/plain", "multipart/form-data", nil].each do |type|
+      expect(ask(CONTENT_TYPE: type).status).to eq(415), type.inspect
+    end
+  end
+
+  it "tells browsers to run nothing from elsewhere and nothing inline, and to keep no answer" do
+    headers = get("/api/classes").headers
+    expect(headers["content-security-policy"]).to include("script-src 'self';", "frame-ancestors 'none'")
+    expect(headers["content-security-policy"]).not_to include("unsafe")
+    expect(headers).to include("x-content-type-options" => "nosniff", "cache-control" => "no-store")
+  end
+end
