@@ -1,0 +1,28 @@
+# frozen_string_literal: true
+
+module Vantick
+  module Core
+    # What people are doing at a time of the day: something of the class's own day, or what comes before and after it.
+    module DayPlace
+      class << self
+        # @param time [DayTime]
+        # @param day [Array<Hash>] each with `time` and `what`, in order; an ordinary day where there are none
+        # @return [Hash] `at`, or `after` and `before`, each nothing where there is none
+        def of(time, day)
+          events = day.empty? ? DayFacts::DATA[:usual_day] : day
+          earlier, later = events.partition { |event| DayTime.parse(event[:time]) <= time }
+          last = earlier.last
+          return { at: last[:what], after: nil, before: nil } if last && DayTime.parse(last[:time]) == time
+
+          { at: nil, after: last&.fetch(:what), before: later.first&.fetch(:what) }
+        end
+
+        # @return [Array<DayTime>] times of the day that a class writes down, with noon and midnight
+        def times(day)
+          events = day.empty? ? DayFacts::DATA[:usual_day] : day
+          (events.map { |event| DayTime.parse(event[:time]) } + [DayTime.all.first, DayTime.all[DialTime::ROUND]]).uniq.sort
+        end
+      end
+    end
+  end
+end

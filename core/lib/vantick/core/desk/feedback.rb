@@ -1,0 +1,56 @@
+# frozen_string_literal: true
+
+module Vantick
+  module Core
+    # The one sentence that a child is told of an answer: what is right, or the step that went wrong.
+    module Feedback
+      WORDS = DeskTask::WORDS
+
+      class << self
+        # @param marked [Marked]
+        # @param conventions [Conventions]
+        # @return [String]
+        def of(marked, conventions = Conventions.default)
+          return read_right(marked, conventions) if marked.read_right?
+          return misread(marked) if marked.misreadings.any?
+
+          case marked.verdict
+          when :right_gap then gap(marked.offset_degrees)
+          when :unreadable, :blank then WORDS[:unreadable]
+          else WORDS[:again].fetch(DeskTask.for(marked.task).entry)
+          end
+        end
+
+        # @param task [Task]
+        # @param time [DialTime, DayTime]
+        # @param conventions [Conventions]
+        # @return [String] the right answer, for a child; of hands what they say
+        def answer(task, time, conventions = Conventions.default)
+          case task.notation
+          when :hands, :mistake then Phrase.usual(time, conventions)
+          else task.write(task.right_answer(time), conventions)
+          end
+        end
+
+        # @param sentence [String] with a place for the answer at its end
+        # @param answer [String] such as "a.m.", after which no other full stop comes
+        # @return [String]
+        def say(sentence, answer) = format(sentence, answer:).sub(/\.\.\z/, ".")
+
+        private
+
+        def read_right(marked, conventions)
+          say(WORDS.fetch(marked.verdict), answer(marked.task, marked.time, conventions))
+        end
+
+        # Where several fit, the first in the order of the chain.
+        def misread(marked)
+          found = Misreading.all.find { |one| marked.misreadings.include?(one.id) }
+          found.texts[:child]
+        end
+
+        def gap(offset) = format(WORDS[:right_gap], **WORDS.fetch(offset.positive? ? :too_far : :too_near))
+      end
+    end
+  end
+end

@@ -1,0 +1,58 @@
+# frozen_string_literal: true
+
+module Vantick
+  module Core
+    # One sitting of a child: it ends after so many tasks or minutes, with what went well and one thing to watch for.
+    module Round
+      # Judgement: as long as a child of seven stays with it gladly.
+      TASKS = 10
+      MINUTES = 5
+      # Times named at the end.
+      NAMED = 4
+
+      # @!attribute well [String] what went well, for the child
+      # @!attribute watch [String, nil] one thing to watch for
+      End = Struct.new(:well, :watch, keyword_init: true)
+
+      class << self
+        # @param done [Integer] tasks done
+        # @param seconds [Numeric] since it began
+        # @return [Boolean]
+        def over?(done:, seconds:) = done >= TASKS || seconds >= MINUTES * 60
+
+        # @param answers [Array<Marked>] at first try
+        # @param conventions [Conventions]
+        # @return [End]
+        def end_of(answers, conventions = Conventions.default)
+          telling = answers.select(&:telling?)
+          End.new(well: well(telling, conventions), watch: watch(telling)).freeze
+        end
+
+        private
+
+        def well(answers, conventions)
+          words = DeskTask::WORDS[:well]
+          right = answers.select(&:right?)
+          return words[:tried] if right.empty?
+          return words[:all] if right.length == answers.length
+
+          format(words[:some], times: named(right, conventions))
+        end
+
+        # The hardest ones that were right say most.
+        def named(right, conventions)
+          times = right.map { |marked| dial(marked.time) }.uniq.max_by(NAMED) { |time| Difficulty.of(time) }
+          times.sort.map { |time| Phrase.usual(time, conventions) }.join(", ")
+        end
+
+        def dial(time) = time.is_a?(DayTime) ? time.dial_time : time
+
+        # Of the misreading that explains most, in the child's own sentence.
+        def watch(answers)
+          found = Evidence.from(answers).first
+          found && format(DeskTask::WORDS[:watch], child: found.misreading.texts[:child])
+        end
+      end
+    end
+  end
+end

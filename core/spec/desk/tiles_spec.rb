@@ -1,0 +1,94 @@
+# frozen_string_literal: true
+
+RSpec.describe Vantick::Core::Tiles do
+  core = Vantick::Core
+  sets = %w[past,to after,of plain till before,plain].map { |names| core::Conventions.parse(names) }
+
+  # A time said with tiles, one after the other, as a child taps them.
+  def laid(words) = words.split(/[ -]/)
+
+  core::Step.with_times.each do |step|
+    it "hold every word that #{step.name.downcase} is said with, in every class's words, and are read as they were meant" do
+      task = core::Task.find(:dial_to_words)
+      sets.each do |conventions|
+        tiles = described_class.for(step, conventions).flatten
+        expect(tiles.uniq).to eq(tiles)
+        step.pool.each do |time|
+          words = laid(core::Phrase.usual(time, conventions))
+          expect(tiles).to include(*words)
+          expect(core::Marker.mark(task:, time:, text: words.join(" "), conventions:).verdict).to eq(:right)
+        end
+      end
+    end
+  end
+
+  it "are few: a screen of a phone holds them" do
+    expect(described_class.for(core::Step.find(:quarters)).flatten.length).to eq(17)
+    expect(core::Step.with_times.map { |step| described_class.for(step).flatten.length }.max).to be <= 27
+  end
+
+  it "leave the hours out where minutes alone are asked for" do
+    expect(described_class.for(core::Step.find(:quarters), whole: false)).to eq([["quarter", "half", "past", "to", "o'clock"]])
+  end
+
+  it "have both sides wherever one is said" do
+    core::Step.with_times.each do |step|
+      found = described_class.for(step).flatten & %w[past to]
+      expect(found.length).not_to eq(1), step.id.to_s
+    end
+  end
+end
+
+RSpec.describe Vantick::Core::DayPlace do
+  day = [{ time: "07:50", what: "the ferry leaves" }, { time: "12:15", what: "lunch" }]
+
+  def at(text) = Vantick::Core::DayTime.parse(text)
+
+  it "is what happens then, or what comes before and after" do
+    { "07:50" => ["the ferry leaves", nil, nil], "09:00" => [nil, "the ferry leaves", "lunch"],
+      "06:00" => [nil, nil, "the ferry leaves"], "22:00" => [nil, "lunch", nil] }.each do |text, found|
+      expect(described_class.of(at(text), day).values_at(:at, :after, :before)).to eq(found), text
+    end
+  end
+
+  it "is an ordinary day for a class without one of its own" do
+    expect(described_class.of(at("12:15"), [])).to include(at: "lunch")
+  end
+end
+
+RSpec.describe Vantick::Core::Belief do
+  core = Vantick::Core
+  task = core::Task.find(:dial_to_words)
+
+  def answers(step, task, misreading)
+    Vantick::Core::Step.find(step).pool.each_slice(5).map(&:first).first(8).map do |time|
+      text = task.write(misreading ? misreading.predicted(time, task).first : task.right_answer(time))
+      Vantick::Core::Marker.mark(task:, time:, text:)
+    end
+  end
+
+  it "comes to what a diagnosis says of the same answers, for every misreading of the fives" do
+    core::Telling.for(core::Step.find(:fives), task).misreadings.each do |misreading|
+      given = answers(:fives, task, misreading)
+      diagnosis = core::Diagnosis.new(given)
+      next unless diagnosis.verdict == "likely" && diagnosis.top.misreadings.one?
+
+      expect(described_class.from(given).likely).to eq(diagnosis.top.misreadings.first)
+    end
+  end
+
+  it "is the same answer by answer as all at once, sums to one, and can change" do
+    given = answers(:fives, task, core::Misreading.find(:hands_swapped))
+    step_by_step = given.reduce(described_class.from([])) { |belief, marked| belief.with(marked) }
+    expect(step_by_step.shares).to eq(described_class.from(given).shares)
+    expect(step_by_step.shares.values.sum).to be_within(1e-9).of(1)
+    mended = (answers(:fives, task, nil) * 3).reduce(step_by_step) { |belief, marked| belief.with(marked) }
+    expect(mended.likely).to be_nil
+    expect(mended.shares.max_by(&:last).first).to eq(core::State::SECURE)
+  end
+
+  it "takes nothing from what could not be read" do
+    blank = core::Marker.mark(task:, time: core::DialTime.parse("7:45"), text: "")
+    expect(described_class.from([blank]).shares).to eq(described_class.from([]).shares)
+  end
+end

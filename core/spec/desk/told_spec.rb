@@ -1,0 +1,115 @@
+# frozen_string_literal: true
+
+# What a child is told of an answer, shown after a second try, and told at the end.
+RSpec.describe Vantick::Core::Feedback do
+  core = Vantick::Core
+  # Tasks whose answers are too few for a sentence that names none.
+  short = %i[hour day_half]
+  tasks = core::Task.all.reject { |task| task.notation == :mistake }
+
+  def marked(task, time, text, **more) = Vantick::Core::Marker.mark(task:, time:, text:, **more)
+
+  tasks.each do |one|
+    it "says one short sentence of every answer to #{one.name.downcase} that a misreading leads to, and never the answer" do
+      one.times.each_slice(7).map(&:first).each do |at|
+        core::Misreading.for(one).flat_map { |misreading| misreading.wrong_answers(at, one) }.each do |wrong|
+          found = marked(one, at, one.write(wrong))
+          next if found.right?
+
+          sentence = described_class.of(found)
+          expect(sentence).to match(/\A[A-Z].+[.?]\z/)
+          expect(sentence.length).to be <= 110
+          expect(sentence).not_to include(described_class.answer(one, at)) unless short.include?(one.notation)
+        end
+      end
+    end
+
+    it "says yes to a right answer to #{one.name.downcase}, and shows steps that end in it, at all its times" do
+      one.times.each do |at|
+        answer = described_class.answer(one, at)
+        expect(described_class.of(marked(one, at, one.write(one.right_answer(at))))).to eq("Yes: #{answer}.".sub("..", "."))
+        steps = core::Help.steps(one, at)
+        expect(steps.last.sentence).to include(answer).or include(core::Phrase.usual(at.is_a?(core::DayTime) ? at.dial_time : at))
+        expect(steps.length).to be_between(1, 6)
+      end
+    end
+  end
+
+  {
+    [:dial_to_words, "7:45", "quarter to seven"] => "After the word to comes the hour that is still ahead.",
+    [:dial_to_words, "7:45", "forty-five past seven"] => "That is the time. Here we say: quarter to eight.",
+    [:dial_to_digital, "3:05", "3:5"] => "That is the time. It is written: 3:05.",
+    [:dial_to_digital, "3:05", "9:41"] => "Look again. The short hand tells the hour, the long hand the minutes.",
+    [:dial_to_words, "3:05", "past past"] => "That is not a whole time yet. Say it aloud, then choose the words one by one.",
+    [:digital_to_dial, "4:45", "hour=121 minute=270"] => "While the long hand goes round, the short hand moves on a little too.",
+    [:digital_to_dial, "4:45", "hour=131 minute=270"] =>
+      "The long hand is right. The short hand is not far enough yet: move it a little on.",
+    [:estimate, "7:45", "7:47"] => "Near enough: it is 7:45."
+  }.each do |(id, at, text), sentence|
+    it("says of #{text} for #{at}: #{sentence}") { expect(described_class.of(marked(task(id), time(at), text))).to eq(sentence) }
+  end
+
+  it "speaks in the class's own words" do
+    conventions = core::Conventions.parse("after,of,point")
+    { dial_to_words: "quarter of eight", dial_to_digital: "7.45" }.each do |id, text|
+      expect(described_class.of(marked(task(id), time("7:45"), text, conventions:), conventions)).to eq("Yes: #{text}.")
+    end
+  end
+
+  it "asks for what somebody else did wrong, once the time is right" do
+    found = marked(task(:spot_mistake), time("7:45"), "hands_swapped; quarter to eight", said: "quarter to seven")
+    expect(described_class.of(found)).to eq("The time is right. Now: what did they do wrong?")
+    shown = core::Help.steps(task(:spot_mistake), time("7:45"), mistake: core::Misreading.find(:to_with_passed_hour))
+    expect(shown.last.sentence).to eq("They did this: hour passed, with to.")
+  end
+
+  it "hops from numeral to numeral by fives, and tells the halves of the day by noon" do
+    hops = core::Help.steps(task(:numeral_to_minutes), time("3:30"))
+    expect(hops.first.sentence).to eq("Start at the 3 and hop to the 6: 5, 10, 15.")
+    expect(hops.first.lights.first[:counts]).to eq([[20, 5], [25, 10], [30, 15]])
+    half = ->(text) { core::Help.steps(task(:day_half), core::DayTime.parse(text)).map(&:sentence) }
+    expect(half["07:50"]).to eq(["07:50 comes before noon.", "It is a.m."])
+    expect(half["00:00"]).to eq(["It is midnight."])
+  end
+end
+
+RSpec.describe Vantick::Core::Round do
+  def marks(*pairs) = pairs.map { |at, text| mark(:dial_to_words, at, text) }
+
+  it "ends after ten tasks or five minutes, whichever is first" do
+    table = { [0, 0] => false, [9, 299] => false, [10, 5] => true, [1, 300] => true, [12, 400] => true }
+    table.each { |(done, seconds), over| expect(described_class.over?(done:, seconds:)).to be(over), "#{done} #{seconds}" }
+  end
+
+  it "names what went well, the hardest of them, and one thing to watch for" do
+    read = [["3:00", "3 o'clock"], ["4:30", "half past four"], ["7:45", "quarter to seven"], ["8:45", "quarter to eight"]]
+    said = described_class.end_of(marks(*read))
+    expect(said.well).to eq("You can read these: three o'clock, half past four.")
+    expect(said.watch).to eq("One thing to watch for: After the word to comes the hour that is still ahead.")
+  end
+
+  it "has nothing to watch for where all was right, and thanks a child for going on where nothing was" do
+    all = described_class.end_of(marks(["3:00", "3 o'clock"]))
+    expect([all.well, all.watch]).to eq(["You read every one of them at the first try.", nil])
+    expect(described_class.end_of(marks(["3:00", "7 to 9"])).well).to eq("You kept going to the end.")
+    expect(described_class.end_of([]).watch).to be_nil
+  end
+end
+
+RSpec.describe Vantick::Core::Stuck do
+  it "is two tasks wrong in a row, or a minute without anything" do
+    { [[], 0] => nil, [[false], 0] => nil, [[true, false, false], 0] => :running, [[false, false, true], 59] => nil,
+      [[false, false, true], 60] => :quiet, [[], 61] => :quiet, [[false, false], 90] => :running }.each do |(answers, seconds), why|
+      expect(described_class.why(answers, seconds:)).to eq(why), "#{answers} #{seconds}"
+    end
+  end
+end
+
+RSpec.describe Vantick::Core::Readable do
+  it "is the dials whose last reading was right, the hardest first" do
+    read = { "3:00" => ["three o'clock"], "7:45" => ["quarter to seven", "quarter to eight"],
+             "4:30" => ["half past four", "half past five"], "6:15" => [""] }
+    answers = read.flat_map { |at, texts| texts.map { |text| mark(:dial_to_words, at, text) } } + [mark(:words_to_digital, "5:15", "5:15")]
+    expect(described_class.of(answers).map(&:to_s)).to eq(%w[7:45 3:00])
+  end
+end
