@@ -57,6 +57,18 @@ module ApiHelpers
     cookie_of(app.post("/api/session/login", json))
   end
 
+  # A desk opened for a class.
+  def desk_of(school_class, **how) = post("/api/classes/#{school_class['id']}/desks", { kind: "practice", **how }).body
+
+  # The cookie of a child who joined a desk, the first of the class unless another is named.
+  def seated(desk_id, child = nil)
+    desk = get("/api/desks/#{desk_id}").body["desk"]
+    keys = get("/api/classes/#{desk['class_id']}/keys").body["keys"]
+    key = child ? keys.find { |one| one["child_id"] == child["id"] } : keys.first
+    input = JSON.generate(code: desk["code"], child_id: key["child_id"], pictures: key["pictures"])
+    cookie_of(app.post("/api/desk/seats", "CONTENT_TYPE" => "application/json", input:))
+  end
+
   def cookie_of(response) = response["set-cookie"].to_s.split(";").first
 
   # A response's status, headers and body, the body read as JSON.

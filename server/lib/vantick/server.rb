@@ -40,7 +40,7 @@ module Vantick
         use Api::Facts
         use Api::Papers
         use OpenapiFirst::Middlewares::ResponseValidation, spec: Api::Contract.definition
-        [Api::Teachers, Api::Classes, Api::Checks, Api::Sheets, Api::Lessons, Api::Records].each { |part| use part }
+        [Api::Teachers, Api::Desk, Api::Desks, Api::Classes, Api::Checks, Api::Sheets, Api::Lessons, Api::Records].each { |part| use part }
         run Api::Answers
       end
     end

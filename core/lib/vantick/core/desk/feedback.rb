@@ -14,11 +14,19 @@ module Vantick
           return read_right(marked, conventions) if marked.read_right?
           return misread(marked) if marked.misreadings.any?
 
-          case marked.verdict
-          when :right_gap then gap(marked.offset_degrees)
-          when :unreadable, :blank then WORDS[:unreadable]
-          else WORDS[:again].fetch(DeskTask.for(marked.task).entry)
-          end
+          return gap(marked.offset_degrees) if marked.verdict == :right_gap
+
+          entry = DeskTask.for(marked.task).entry
+          (WORDS[:unreadable][entry] unless marked.telling?) || WORDS[:again].fetch(entry)
+        end
+
+        # @param marked [Array<Marked>] the answers of one turn: one, or as many as there are pairs
+        # @param conventions [Conventions]
+        # @return [String]
+        def of_turn(marked, conventions = Conventions.default)
+          return of(marked.first, conventions) if marked.one?
+
+          marked.all?(&:right?) ? WORDS[:pairs_right] : WORDS[:again][:pairs]
         end
 
         # @param task [Task]

@@ -34,7 +34,8 @@ module Vantick
 
         def part(task, time, conventions)
           steps = TalkThrough.steps(time, conventions).select { |step| PARTS.fetch(task.notation).include?(step.part) }
-          [*steps, answer(task, time, conventions)]
+          said = Feedback.say(WORDS[:part], Feedback.answer(task, time, conventions))
+          [*steps, TalkStep.new(:say, said, *steps.last.lights)]
         end
 
         def day_half(time, conventions)

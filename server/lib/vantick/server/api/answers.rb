@@ -12,7 +12,7 @@ module Vantick
           item = item_of(check)
           child_of(check)
           text = sent[:answer].scrub("\uFFFD").tr("\u0000", "\uFFFD")
-          task = Core::Task.find(check[:task])
+          task = Core::Task.find(item[:task])
           marked = Core::Marker.mark(task:, time: task.parse_time(item[:time]), text:, said: item[:said],
                                      conventions: store.classes.conventions(check[:class_id]))
           given = { uuid: sent[:id], item_id: item[:id], child_id: sent[:child_id], answer: text }
@@ -38,8 +38,8 @@ module Vantick
         private
 
         def add(check, row, conventions)
-          task = Core::Task.find(check[:task])
           item = check[:items].find { |one| one[:id] == row[:item_id] }
+          task = Core::Task.find(item[:task])
           marked = Core::Marker.mark(task:, time: task.parse_time(item[:time]), text: row[:answer], said: item[:said], conventions:)
           store.answers.add({ uuid: SecureRandom.uuid, **row }, marked, answered_at: now)
         end

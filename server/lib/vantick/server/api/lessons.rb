@@ -59,7 +59,7 @@ module Vantick
 
         post "/api/lessons/:lesson_id/check" do
           row = store.lessons.find(input[:lesson_id])
-          id = row[:check_id] || make_check(row)
+          id = row[:check_id] || ExitCheck.make(store, row, Plan.new(row[:plan], conventions(row[:class_id])), now)
           answer_json({ check_id: id }, code: row[:check_id] ? 200 : 201)
         end
 
@@ -77,24 +77,6 @@ module Vantick
 
         # What was not reached last time.
         def carried(class_id) = store.lessons.last_given(class_id)&.fetch(:left_out) || []
-
-        def make_check(row)
-          plan = Plan.new(row[:plan], conventions(row[:class_id]))
-          times = times_of_exit(plan)
-          step = Core::Step.holding(times, plan.task).id.to_s
-          check = store.checks.add(class_id: row[:class_id], step:, task: plan.task.id.to_s, times: times.map(&:to_s), made_at: now)
-          store.lessons.change(row[:id], check_id: check[:id])
-          check[:id]
-        end
-
-        def times_of_exit(plan)
-          unless Core::Task.with_dial.include?(plan.task)
-            unfit("#{plan.task.name} cannot be put on slips yet: choose another task for the lesson.", :task)
-          end
-
-          times = plan.lesson.stages.last.items.filter_map(&:time).first(Checks::MOST_ITEMS)
-          times.empty? ? unfit("There is no time in the exit of this lesson: give it more minutes.", :stage_minutes) : times
-        end
       end
     end
   end

@@ -5,7 +5,7 @@ module Vantick
     module Api
       # What is kept and what core found, as the contract describes it.
       module View
-        SUMMARY = %i[id class_id step task made_at code].freeze
+        SUMMARY = %i[id class_id step task made_at code desk].freeze
 
         class << self
           # @param choice [Core::Choice]
@@ -29,7 +29,7 @@ module Vantick
             step = Core::Step.find(check[:step])
             conventions = conventions(school_class)
             { **about(check), children: school_class[:children], answers:, choice: check_choice(check, step, task),
-              items: check[:items].map { |item| item(item, task, conventions) } }
+              items: check[:items].map { |item| item(item, conventions) } }
           end
 
           def findings(check, school_class, answers)
@@ -51,11 +51,13 @@ module Vantick
 
           # What the sheet of one child can tell; all versions tell about as much.
           def check_choice(check, step, task)
-            first = check[:items].group_by { |item| item[:child_id] }.values.first || []
+            same = check[:items].select { |item| item[:task] == check[:task] }
+            first = same.group_by { |item| item[:child_id] }.values.first || []
             choice(Core::Choice.new(Core::Telling.for(step, task), first.map { |item| task.parse_time(item[:time]) } & step.pool_for(task)))
           end
 
-          def item(item, task, conventions)
+          def item(item, conventions)
+            task = Core::Task.find(item[:task])
             time = task.parse_time(item[:time])
             right = task.notation == :hands ? time.digital(conventions.sign) : task.write(task.right_answer(time), conventions)
             cause = "#{Core::Misreading.find(item[:misreading]).texts[:name]}; " if item[:misreading]
@@ -66,12 +68,12 @@ module Vantick
           def conventions(school_class) = Core::Conventions.new(**school_class[:conventions])
 
           def marked_by_child(check, school_class, answers)
-            task = Core::Task.find(check[:task])
             conventions = conventions(school_class)
-            times = check[:items].to_h { |item| [item[:id], task.parse_time(item[:time])] }
+            asked = check[:items].to_h { |item| [item[:id], item.slice(:task, :time)] }
             given = answers.group_by { |answer| answer[:child_id] }
             school_class[:children].to_h do |child|
-              [child[:id], given.fetch(child[:id], []).map { |answer| Marks.of(answer, task, times.fetch(answer[:item_id]), conventions) }]
+              mine = given.fetch(child[:id], [])
+              [child[:id], mine.map { |answer| Marks.asked({ **answer, **asked.fetch(answer[:item_id]) }, conventions) }]
             end
           end
 

@@ -3,16 +3,17 @@
 module Vantick
   module Server
     module Api
-      # Hands the store to the parts of the API.
+      # Hands the store to the parts of the API, and what is at hand of the desks.
       class WithStore
         KEY = "vantick.store"
 
         def initialize(app, store)
           @app = app
           @store = store
+          @room = Server::Desk::Room.new
         end
 
-        def call(env) = @app.call({ **env, KEY => @store })
+        def call(env) = @app.call({ **env, KEY => @store, Server::Desk::Room::KEY => @room })
       end
     end
   end

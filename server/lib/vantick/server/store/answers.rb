@@ -12,8 +12,10 @@ module Vantick
         LISTS = %i[misreadings slips].freeze
         # Answers of a child that are looked at (judgement: more than a year of checks).
         RECENT = 300
+        # An item of a desk has a step and a task of its own, all others those of their check.
+        ASKED = %i[step task].map { |name| Sequel.function(:coalesce, Sequel[:items][name], Sequel[:checks][name]).as(name) }.freeze
         OF_CLASS = [*%i[id child_id misreadings].map { |name| Sequel[:answers][name] }, :check_id, :answer, :verdict, :read_as,
-                    :answered_at, :step, :task, :time].freeze
+                    :answered_at, :time, *ASKED].freeze
 
         def initialize(database)
           @db = database
@@ -37,6 +39,13 @@ module Vantick
           end
         end
 
+        # A first answer to what nobody else was asked: nothing stood before it.
+        # @param given [Hash] as for {#add}
+        # @param marked [Core::Marked]
+        def add_first(given, marked, answered_at:)
+          @db[:answers].insert(**given, **judgement(marked), answered_at:)
+        end
+
         # @param check_ids [Array<Integer>]
         # @return [Hash{Integer => Array<Hash>}] by check, the answers that no other corrects
         def standing(check_ids)
@@ -44,6 +53,15 @@ module Vantick
           corrected = rows.exclude(corrects_id: nil).select_map(:corrects_id).to_set
           found = rows.order(Sequel[:answers][:id]).all.reject { |row| corrected.include?(row[:id]) }
           by_check(found, rulings(found.map { |row| row[:id] }))
+        end
+
+        # @param item_ids [Array<Integer>]
+        # @return [Array<Hash>] answers that stand, oldest first, each with the verdict of its `second` try
+        def at_items(item_ids)
+          rows = @db[:answers].where(item_id: item_ids).order(:id).all
+          corrected = rows.filter_map { |row| row[:corrects_id] }.to_set
+          second = @db[:tries].where(answer_id: rows.map { |row| row[:id] }).order(:id).select_hash(:answer_id, :verdict)
+          rows.reject { |row| corrected.include?(row[:id]) }.map { |row| { **row, second: second[row[:id]] } }
         end
 
         # A teacher's own verdict; the first one stays.

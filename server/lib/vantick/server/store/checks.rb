@@ -7,7 +7,7 @@ module Vantick
       class Checks
         # Checks whose times are avoided in the next one.
         LAST = 2
-        EMPTY = { child_id: nil, said: nil, misreading: nil, level: nil }.freeze
+        EMPTY = { child_id: nil, said: nil, misreading: nil, level: nil, step: nil, task: nil }.freeze
 
         def initialize(database)
           @db = database
@@ -27,8 +27,11 @@ module Vantick
         # @return [Array<String>] the times of the class's last checks
         def last_times(class_id)
           last = @db[:checks].where(class_id:).reverse(:id).limit(LAST).select(:id)
-          @db[:items].where(check_id: last).select_map(:time)
+          @db[:items].where(check_id: last, task: nil).select_map(:time)
         end
+
+        # @return [Array<Integer>] the items that a child has
+        def item_ids(id, child_id) = @db[:items].where(check_id: id).where(Sequel.|({ child_id: nil }, { child_id: })).select_map(:id)
 
         # @param code [String] as it was typed
         # @return [Hash]
@@ -54,9 +57,15 @@ module Vantick
 
         private
 
-        def described(row) = { **row, sheet: JSON.parse(row[:sheet], symbolize_names: true), items: items(row[:id]) }
+        def described(row) = { **row, desk: desk(row[:id]), sheet: JSON.parse(row[:sheet], symbolize_names: true), items: items(row) }
 
-        def items(check_id) = @db[:items].where(check_id:).order(:position).select(:id, :time, *EMPTY.keys).all
+        def desk(check_id) = @db[:desks].where(check_id:).reverse(:id).select(:id, :kind).first
+
+        # An item of a desk has a step and a task of its own, all others have the check's.
+        def items(check)
+          rows = @db[:items].where(check_id: check[:id]).order(:position).select(:id, :time, *EMPTY.keys).all
+          rows.map { |row| { **row, step: row[:step] || check[:step], task: row[:task] || check[:task] } }
+        end
       end
     end
   end

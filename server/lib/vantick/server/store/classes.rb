@@ -28,6 +28,15 @@ module Vantick
           described(row, children(id))
         end
 
+        # @param id [Integer]
+        # @return [Hash] the class without its children
+        # @raise [Missing]
+        def plain(id) = described(@db[:classes].first(id:) || raise(Missing.new("class", id)), []).except(:children)
+
+        # @return [Hash]
+        # @raise [Missing]
+        def child(id) = @db[:children].first(id:) || raise(Missing.new("child", id))
+
         # @return [Array<Hash>] in the order of the register
         def children(class_id) = @db[:children].where(class_id:).order(:position).all
 

@@ -11,11 +11,12 @@ module Vantick
         LENGTH = 4
 
         class << self
+          # @param length [Integer] in letters
           # @yield [String] whether a code is taken
           # @return [String] one that is not
-          def fresh
+          def fresh(length = LENGTH)
             loop do
-              code = Array.new(LENGTH) { LETTERS[SecureRandom.random_number(LETTERS.length)] }.join
+              code = Array.new(length) { LETTERS[SecureRandom.random_number(LETTERS.length)] }.join
               return code unless yield(code)
             end
           end

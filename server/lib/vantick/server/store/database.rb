@@ -47,6 +47,15 @@ module Vantick
         # @return [Classes]
         def classes = Classes.new(db)
 
+        # @return [Desks]
+        def desks = Desks.new(db)
+
+        # @return [Turns]
+        def turns = Turns.new(db)
+
+        # @return [Keys]
+        def keys = Keys.new(db)
+
         # @return [Checks]
         def checks = Checks.new(db)
 

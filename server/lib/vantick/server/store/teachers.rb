@@ -12,6 +12,7 @@ module Vantick
           "class_id" => ->(db, id) { db[:classes].where(id:).select_map(:id) },
           "check_id" => ->(db, id) { db[:checks].where(id:).select_map(:class_id) },
           "lesson_id" => ->(db, id) { db[:lessons].where(id:).select_map(:class_id) },
+          "desk_id" => ->(db, id) { db[:desks].where(id:).select_map(:class_id) },
           "code" => ->(db, code) { db[:checks].where(code: Codes.tidy(code)).select_map(:class_id) },
           "answer_id" => ->(db, uuid) { db[:answers].join(:children, id: :child_id).where(uuid:).select_map(:class_id) }
         }.freeze

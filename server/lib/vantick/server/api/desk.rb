@@ -1,0 +1,106 @@
+# frozen_string_literal: true
+
+module Vantick
+  module Server
+    module Api
+      # A child's own side: joining with the class code and the pictures, tasks, answers, and the dials they can read.
+      class Desk < Base
+        NOT_YOURS = "Those are not your pictures. Try again, or ask for them."
+        RESTS = "Wait two minutes, or ask for your pictures."
+
+        post "/api/desk/doors" do
+          desk = store.desks.coded(sent[:code], time)
+          school_class = store.classes.find(desk[:class_id])
+          children = school_class[:children].select { |child| desk[:child_ids].nil? || desk[:child_ids].include?(child[:id]) }
+          answer_json({ code: desk[:code], class_name: school_class[:name], children:, pictures: Store::Keys::PICTURES })
+        end
+
+        post "/api/desk/seats" do
+          desk = store.desks.coded(sent[:code], time)
+          child = child_at(desk)
+          check_key(child)
+          Access::Seat.give(headers, store.desks.sit(desk[:id], child[:id], step: step_of(desk, child), at: now))
+          answer_json({ child: child.slice(:id, :name) }, code: 201)
+        end
+
+        get("/api/desk/state") do
+          room.saw(seat, time)
+          answer_json(view.state(child))
+        end
+
+        post "/api/desk/answers" do
+          room.saw(seat, time, doing: true)
+          given = sent[:answers].map { |one| one.transform_keys(&:to_sym).merge(answer: plain(one["answer"])) }
+          taken = sitting.take(sent[:turn_id], given, late: sent.fetch(:late, false))
+          answer_json({ **view.taken(taken), **view.going_on(sitting.prepare) })
+        end
+
+        post "/api/desk/rounds" do
+          unfit("The desk is closed.", :round) unless seat[:open]
+          room.saw(seat, time, doing: true)
+          @sitting = sitting.again_from_the_start if sitting.over? && !sitting.fixed?
+          @view = nil
+          answer_json(view.state(child))
+        end
+
+        get "/api/desk/record" do
+          answers = store.answers.of_child(seat[:child_id]).map { |answer| Marks.asked(answer, sitting.conventions) }
+          dials = Core::Readable.of(answers).map { |one| dial(one) }
+          answer_json({ dials: })
+        end
+
+        post "/api/desk/leaving" do
+          store.desks.leave(seat[:id])
+          Access::Seat.take(headers)
+          answer_json({ left: true })
+        end
+
+        private
+
+        def seat = env.fetch(Access::Seat::KEY)
+
+        def room = env.fetch(Server::Desk::Room::KEY)
+
+        def time = @time ||= Time.now.utc
+
+        def sitting = @sitting ||= Server::Desk::Sitting.new(seat, store:, room:, now: time)
+
+        def view = @view ||= DeskView.new(sitting)
+
+        def child = store.classes.child(seat[:child_id])
+
+        def plain(text) = text.scrub("\uFFFD").tr("\u0000", "\uFFFD")
+
+        def dial(time)
+          { words: Core::Phrase.usual(time, sitting.conventions), hour_hand_degrees: time.hour_hand_degrees,
+            minute_hand_degrees: time.minute_hand_degrees }
+        end
+
+        def child_at(desk)
+          found = store.classes.children(desk[:class_id]).find { |one| one[:id] == sent[:child_id] }
+          return found if found && (desk[:child_ids].nil? || desk[:child_ids].include?(found[:id]))
+
+          unfit("This name is not at this desk.", :child_id)
+        end
+
+        # The same is said of every wrong key; after some of them the card rests.
+        def check_key(child)
+          refuse(429, RESTS, :pictures) if room.resting?(child[:id])
+          return room.right_key(child[:id]) if store.keys.of_child(child[:id]) == sent[:pictures]
+
+          room.wrong_key(child[:id])
+          unfit(NOT_YOURS, :pictures)
+        end
+
+        # The desk's step, or the child's own next one.
+        def step_of(desk, child)
+          return desk[:step] if desk[:step] || Server::Desk::Sitting::FIXED.include?(desk[:kind])
+
+          conventions = store.classes.conventions(desk[:class_id])
+          asked = store.answers.of_child(child[:id]).map { |answer| Standings.asked(answer, conventions) }
+          (Core::Standing.new(asked, today: Date.parse(now).jd).next_step || Core::Step.hardest).id.to_s
+        end
+      end
+    end
+  end
+end

@@ -1,0 +1,58 @@
+# frozen_string_literal: true
+
+require "rqrcode"
+
+module Vantick
+  module Server
+    module Api
+      # A teacher's side of the desks: opening and closing them, who is there, and the children's pictures.
+      class Desks < Base
+        get "/api/classes/:class_id/desks" do
+          store.classes.find(input[:class_id])
+          answer_json({ desks: store.desks.all(input[:class_id], limit: input.fetch(:limit, 20)).map { |desk| desk(desk) } })
+        end
+
+        post "/api/classes/:class_id/desks" do
+          opening = Server::Desk::Opening.new(store, store.classes.find(input[:class_id]), Time.now.utc)
+          answer_json(desk(opening.open(sent)), code: 201)
+        end
+
+        get "/api/desks/:desk_id" do
+          desk = store.desks.find(input[:desk_id])
+          answer_json(LiveView.new(desk, store, env.fetch(Server::Desk::Room::KEY), Time.now.utc).to_h(desk(desk)))
+        end
+
+        post("/api/desks/:desk_id/closing") { answer_json(desk(store.desks.close(input[:desk_id], now))) }
+
+        get "/api/classes/:class_id/keys" do
+          store.classes.find(input[:class_id])
+          answer_json({ keys: store.keys.of_class(input[:class_id]).map { |child_id, pictures| { child_id:, pictures: } } })
+        end
+
+        post "/api/classes/:class_id/children/:child_id/keys" do
+          known = store.classes.children(input[:class_id]).any? { |child| child[:id] == input[:child_id] }
+          raise Store::Missing.new("child", input[:child_id]) unless known
+
+          answer_json({ child_id: input[:child_id], pictures: store.keys.renew(input[:child_id]) })
+        end
+
+        private
+
+        # The address for devices in the room: where Vantick was told to listen, or where it is looked at.
+        def address = ENV.fetch("VANTICK_ADDRESS") { request.base_url }
+
+        def desk(desk)
+          open = desk[:closed_at].nil? && desk[:expires_at] > now
+          { **desk.slice(:id, :class_id, :check_id, :lesson_id, :kind, :stage, :step, :child_ids, :code, :opened_at, :expires_at, :closed_at),
+            open:, address: "#{address}/desk", reachable: !URI(address).host.match?(/\A(localhost|127\.|\[?::1)/),
+            qr: open ? qr("#{address}/desk?code=#{desk[:code]}") : "" }
+        end
+
+        # The outline of the dark squares, and how many squares there are to a side.
+        def qr(text)
+          RQRCode::QRCode.new(text).as_svg(use_path: true, viewbox: true, standalone: false, module_size: 1)[/ d="([^"]+)"/, 1]
+        end
+      end
+    end
+  end
+end

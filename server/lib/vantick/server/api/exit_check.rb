@@ -1,0 +1,39 @@
+# frozen_string_literal: true
+
+module Vantick
+  module Server
+    module Api
+      # The check with the times of a lesson's exit.
+      module ExitCheck
+        class << self
+          # @param store [Store::Database]
+          # @param row [Hash] the lesson as kept
+          # @param plan [Plan]
+          # @param made_at [String]
+          # @return [Integer] the check's id
+          # @raise [Core::Error]
+          def make(store, row, plan, made_at)
+            times = times(plan)
+            step = Core::Step.holding(times, plan.task).id.to_s
+            check = store.checks.add(class_id: row[:class_id], step:, task: plan.task.id.to_s, times: times.map(&:to_s), made_at:)
+            store.lessons.change(row[:id], check_id: check[:id])
+            check[:id]
+          end
+
+          private
+
+          def unfit(message, field) = raise(Core::Error.new(message, field:))
+
+          def times(plan)
+            unless Core::Task.with_dial.include?(plan.task)
+              unfit("#{plan.task.name} cannot be put on slips yet: choose another task for the lesson.", :task)
+            end
+
+            times = plan.lesson.stages.last.items.filter_map(&:time).first(Checks::MOST_ITEMS)
+            times.empty? ? unfit("There is no time in the exit of this lesson: give it more minutes.", :stage_minutes) : times
+          end
+        end
+      end
+    end
+  end
+end

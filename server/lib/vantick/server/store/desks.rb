@@ -1,0 +1,95 @@
+# frozen_string_literal: true
+
+require "digest"
+require "securerandom"
+
+module Vantick
+  module Server
+    module Store
+      # Desks that were opened for a class, and who sits at them.
+      class Desks
+        # Hours for which a class code opens a desk that nobody closes, and for which answers that were given at it may still
+        # arrive (judgement: a lesson, and a day).
+        OPEN_HOURS = 2
+        ANSWERS_HOURS = 12
+        CODE_LETTERS = 5
+        SEAT = [*%i[id desk_id child_id round round_began_at joined_at].map { |name| Sequel[:seats][name] },
+                Sequel[:seats][:step].as(:step), *%i[class_id check_id kind expires_at closed_at opened_at].map { |name| Sequel[:desks][name] }].freeze
+
+        def initialize(database)
+          @db = database
+        end
+
+        # @return [Hash]
+        # @raise [Missing]
+        def find(id) = described(@db[:desks].first(id:) || raise(Missing.new("desk", id)))
+
+        # @param code [String] as it was typed
+        # @param now [Time]
+        # @return [Hash] the open desk
+        # @raise [Missing] also where it is closed
+        def coded(code, now)
+          row = @db[:desks].where(code: Codes.tidy(code), closed_at: nil).where { expires_at > now.iso8601 }.first
+          described(row || raise(Missing.new("open desk with the code", code[0, 20], field: "code")))
+        end
+
+        # @return [Array<Hash>] newest first
+        def all(class_id, limit:) = @db[:desks].where(class_id:).reverse(:id).limit(limit).all.map { |row| described(row) }
+
+        # @param desk [Hash] `class_id`, `check_id`, `kind`, and `lesson_id`, `stage`, `step`, `child_ids` where there are some
+        # @param now [Time]
+        # @return [Hash] the desk, with its class code
+        def open(desk, now)
+          code = Codes.fresh(CODE_LETTERS) { |one| @db[:desks].where(code: one).any? }
+          child_ids = desk[:child_ids] && JSON.generate(desk[:child_ids])
+          find(@db[:desks].insert(**desk, child_ids:, code:, opened_at: now.iso8601, expires_at: (now + (OPEN_HOURS * 3600)).iso8601))
+        end
+
+        # @return [Hash]
+        def close(id, at)
+          @db[:desks].where(id:, closed_at: nil).update(closed_at: at)
+          find(id)
+        end
+
+        # Where the child sat before, the new device takes the place of the old one.
+        # @return [String] the key for the device; only what it hashes to is kept
+        def sit(desk_id, child_id, step:, at:)
+          token = SecureRandom.urlsafe_base64(32)
+          token_hash = Desks.hash(token)
+          @db.transaction do
+            there = @db[:seats].where(desk_id:, child_id:)
+            if there.update(token_hash:).zero?
+              @db[:seats].insert(desk_id:, child_id:, token_hash:, step:, round_began_at: at, joined_at: at)
+            end
+          end
+          token
+        end
+
+        # @param token [String]
+        # @param now [Time]
+        # @return [Hash, nil] the seat with its desk, as long as answers may arrive
+        def seat(token, now)
+          oldest = (now - (ANSWERS_HOURS * 3600)).iso8601
+          found = @db[:seats].join(:desks, id: :desk_id).where(token_hash: Desks.hash(token)).where { opened_at > oldest }
+          row = found.select(*SEAT).first
+          row && { **row, open: row[:closed_at].nil? && row[:expires_at] > now.iso8601 }
+        end
+
+        # @return [Array<Hash>]
+        def seats(desk_id) = @db[:seats].where(desk_id:).all
+
+        def leave(seat_id) = @db[:seats].where(id: seat_id).update(token_hash: SecureRandom.hex(32))
+
+        def next_round(seat_id, at)
+          @db[:seats].where(id: seat_id).update(round: Sequel[:round] + 1, round_began_at: at)
+        end
+
+        def self.hash(token) = Digest::SHA256.hexdigest(token)
+
+        private
+
+        def described(row) = { **row, child_ids: row[:child_ids] && JSON.parse(row[:child_ids]) }
+      end
+    end
+  end
+end

@@ -1,0 +1,45 @@
+# frozen_string_literal: true
+
+require "securerandom"
+
+module Vantick
+  module Server
+    module Store
+      # Three pictures for each child, in order, by which they are known at a desk. A teacher can show them again, so they
+      # are kept as they are; they open a child's own tasks and nothing else.
+      class Keys
+        PICTURES = Core::DeskTask::WORDS[:pictures]
+        LENGTH = 3
+
+        def initialize(database)
+          @db = database
+        end
+
+        # @param class_id [Integer]
+        # @return [Hash{Integer => Array<String>}] by child; made where there are none yet
+        def of_class(class_id)
+          @db.transaction do
+            children = @db[:children].where(class_id:).order(:position).all
+            children.each { |child| renew(child[:id]) unless child[:pictures] }
+            @db[:children].where(class_id:).order(:position).select_hash(:id, :pictures).transform_values(&:split)
+          end
+        end
+
+        # @return [Array<String>, nil]
+        def of_child(child_id) = @db[:children].where(id: child_id).get(:pictures)&.split
+
+        # @return [Array<String>] other pictures than anybody else of the class has
+        def renew(child_id)
+          class_id = @db[:children].where(id: child_id).get(:class_id)
+          taken = @db[:children].where(class_id:).exclude(pictures: nil).select_map(:pictures)
+          pictures = loop do
+            drawn = PICTURES.sample(LENGTH, random: SecureRandom)
+            break drawn unless taken.include?(drawn.join(" "))
+          end
+          @db[:children].where(id: child_id).update(pictures: pictures.join(" "))
+          pictures
+        end
+      end
+    end
+  end
+end

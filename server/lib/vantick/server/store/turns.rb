@@ -1,0 +1,99 @@
+# frozen_string_literal: true
+
+module Vantick
+  module Server
+    module Store
+      # What children are asked at a desk, and what they answered there.
+      class Turns
+        ITEM = %i[id time said misreading step task].freeze
+
+        def initialize(database)
+          @db = database
+        end
+
+        def transaction(&) = @db.transaction(&)
+
+        # @param seat [Hash]
+        # @return [Hash] the turn with its items
+        # @raise [Missing] where it is none of this child's at this desk
+        def find(seat, id)
+          row = of(seat).first(id:) || raise(Missing.new("task", id, field: "turn_id"))
+          with_items([row]).first
+        end
+
+        # @return [Array<Hash>] that are not done, the next first, then those kept ahead
+        def open(seat) = with_items(of(seat).where(round: seat[:round], done_at: nil).order(:ahead, :id).all)
+
+        # @return [Integer] done in this round
+        def done(seat) = of(seat).where(round: seat[:round]).exclude(done_at: nil).count
+
+        # @return [Array<Hash>] of the round, oldest first, with their items
+        def of_round(seat) = with_items(of(seat).where(round: seat[:round]).order(:id).all)
+
+        # @param seat [Hash]
+        # @param turn [Core::Turn]
+        # @return [Integer] its id
+        def add(seat, turn, ahead:, at:)
+          times = turn.times.map(&:to_s)
+          said = turn.said&.words
+          rows = times.map { |time| { time:, said:, misreading: turn.mistake&.id&.to_s, step: turn.step.id.to_s, task: turn.task.id.to_s } }
+          put(seat, turn, item_ids: add_items(seat[:check_id], seat[:child_id], rows), ahead:, at:)
+        end
+
+        # A turn about items that are there for all.
+        # @return [Integer] its id
+        def put(seat, turn, item_ids:, ahead:, at:)
+          @db[:turns].insert(**seat.slice(:desk_id, :child_id, :round), step: turn.step.id.to_s, task: turn.task.id.to_s,
+                             item_ids: JSON.generate(item_ids), reason: turn.reason.to_s, against: turn.against&.id&.to_s,
+                             ahead: ahead ? 1 : 0, asked_at: at)
+        end
+
+        # @return [Array<String>] ids that were used before, for first tries and later ones
+        def known(uuids) = @db[:answers].where(uuid: uuids).select_map(:uuid) + @db[:tries].where(uuid: uuids).select_map(:uuid)
+
+        # @param turn_id [Integer]
+        # @param done [Boolean]
+        def tried(turn_id, done:, at:)
+          @db[:turns].where(id: turn_id).update(tries: Sequel[:tries] + 1, done_at: done ? at : nil)
+        end
+
+        # A second try, kept beside the first.
+        def add_try(given, marked, answered_at:)
+          answer_id = @db[:answers].where(given.slice(:item_id, :child_id)).max(:id)
+          @db[:tries].insert(uuid: given[:uuid], answer_id:, answer: given[:answer], verdict: marked.verdict.to_s,
+                             misreadings: marked.misreadings.join(" "), read_as: marked.read_as, answered_at:)
+        end
+
+        # @param child_id [Integer]
+        # @param item_ids [Array<Integer>]
+        # @return [Array<Hash>] first tries, oldest first
+        def answers(child_id, item_ids) = @db[:answers].where(child_id:, item_id: item_ids).order(:id).all
+
+        # @param desk [Hash]
+        # @return [Hash{Integer => Array<Hash>}] by child, the turns at a desk, oldest first
+        def at_desk(desk) = @db[:turns].where(desk_id: desk[:id]).order(:id).all.map { |row| plain(row) }.group_by { |row| row[:child_id] }
+
+        # @param ids [Array<Integer>]
+        # @return [Hash{Integer => Hash}]
+        def items(ids) = @db[:items].where(id: ids).select(*ITEM, :check_id).as_hash(:id)
+
+        private
+
+        def of(seat) = @db[:turns].where(seat.slice(:desk_id, :child_id))
+
+        def plain(row) = { **row, item_ids: JSON.parse(row[:item_ids]) }
+
+        def with_items(rows)
+          turns = rows.map { |row| plain(row) }
+          found = items(turns.flat_map { |turn| turn[:item_ids] })
+          turns.map { |turn| { **turn, items: turn[:item_ids].map { |id| { **found.fetch(id), task: turn[:task], step: turn[:step] } } } }
+        end
+
+        def add_items(check_id, child_id, rows)
+          position = (@db[:items].where(check_id:).max(:position) || -1) + 1
+          rows.each_with_index.map { |row, at| @db[:items].insert(**row, check_id:, child_id:, position: position + at) }
+        end
+      end
+    end
+  end
+end
