@@ -87,6 +87,62 @@ module ApiHelpers
   end
 end
 
+# A child of a class at a desk, and what they answer.
+module DeskHelpers
+  extend RSpec::SharedContext
+
+  let(:school_class) { make_class(%w[Anneke Bram Celyn]) }
+  let!(:desk) { desk_of(school_class, step: "quarters") }
+  let(:child) { school_class["children"].first }
+  let(:seat) { seated(desk["id"], child) }
+
+  def state = as(seat) { get("/api/desk/state").body }
+
+  # What the teacher sees of the child.
+  def live(of = child) = get("/api/desks/#{desk['id']}").body["children"].find { |one| one["child_id"] == of["id"] }
+
+  def send_answers(turn, texts, ids: texts.map { SecureRandom.uuid }, who: seat, **more)
+    answers = turn["items"].zip(texts, ids).map { |item, answer, id| { id:, item_id: item["id"], answer: } }
+    as(who) { post("/api/desk/answers", { turn_id: turn["id"], answers:, **more }) }
+  end
+
+  # The right answers to a task, as a device would send them.
+  def right(turn)
+    task = Vantick::Core::Task.find(turn["task"])
+    turn["items"].map do |item|
+      row = store.db[:items].first(id: item["id"])
+      time = task.parse_time(row[:time])
+      case task.notation
+      when :hands then "hour=#{item['hour_hand_degrees']} minute=#{item['minute_hand_degrees']}"
+      when :mistake then "#{row[:misreading]}; #{Vantick::Core::Phrase.usual(time)}"
+      else task.write(task.right_answer(time), Vantick::Core::Conventions.default)
+      end
+    end
+  end
+
+  # So many tasks one after the other, all answered rightly.
+  def went(count)
+    count.times do
+      turn = state["turn"] or break
+      yield turn
+      send_answers(turn, right(turn))
+    end
+  end
+
+  def pictures_of(one)
+    keys = get("/api/classes/#{school_class['id']}/keys").body["keys"]
+    keys.find { |key| key["child_id"] == one["id"] }["pictures"]
+  end
+
+  def join(pictures) = as("") { post("/api/desk/seats", { code: desk["code"], child_id: child["id"], pictures: }) }
+
+  def contract_errors(method, path, body)
+    request = Rack::Request.new(Rack::MockRequest.env_for(path, method:))
+    response = Rack::Response[200, { "content-type" => "application/json" }, [body]]
+    Vantick::Server::Api::Contract.definition.validate_response(request, response).error
+  end
+end
+
 RSpec::Matchers.define :be_refused do |status|
   match { |told| told.status == status && told.headers["content-type"] == "application/problem+json" && whole?(told) && said?(told) }
   chain(:at) { |field| @field = field }

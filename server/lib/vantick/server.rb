@@ -23,11 +23,12 @@ module Vantick
 
     # @param store [Store::Database]
     # @param web [String] the folder of the built front end
-    # What never changes is checked against the contract by the specs, all else at each response.
+    # What never changes, and what a whole class waits for at once, is checked against the contract by the specs, all else at
+    # each response.
     # @return [#call] the whole application
     def self.app(store:, web: File.expand_path("../web/dist", ROOT))
       Rack::Builder.app do
-        use Rack::Deflater, if: ->(_env, _status, _headers, body) { !body.respond_to?(:to_path) || File.size(body.to_path) > 1024 }
+        use Rack::Deflater, if: ->(_env, _status, headers, _body) { !headers["content-length"].to_i.between?(1, 1024) }
         use Access::Headers
         use WebFiles, web
         use Access::Throttle.middleware
@@ -39,8 +40,9 @@ module Vantick
         use Access::Guard
         use Api::Facts
         use Api::Papers
+        use Api::Desk
         use OpenapiFirst::Middlewares::ResponseValidation, spec: Api::Contract.definition
-        [Api::Teachers, Api::Desk, Api::Desks, Api::Classes, Api::Checks, Api::Sheets, Api::Lessons, Api::Records].each { |part| use part }
+        [Api::Teachers, Api::Desks, Api::Classes, Api::Checks, Api::Sheets, Api::Lessons, Api::Records].each { |part| use part }
         run Api::Answers
       end
     end

@@ -31,8 +31,16 @@ module Vantick
         def kinds(step, misreadings)
           task = Task.find(:dial_to_words)
           known = misreadings.empty? ? step.misreadings(task) : misreadings & step.misreadings(task)
-          pool = step.pool.reject(&:hidden_hand?)
-          known.map { |one| pool.flat_map { |time| mistakes(one, time, task) } }.reject(&:empty?)
+          known.map { |one| of_step(step, one, task) }.reject(&:empty?)
+        end
+
+        # Worked out once.
+        def of_step(step, misreading, task)
+          @of_step ||= {}
+          @of_step[[step.id, misreading.id]] ||= begin
+            pool = step.pool.reject(&:hidden_hand?)
+            pool.flat_map { |time| mistakes(misreading, time, task) }.freeze
+          end
         end
 
         def mistakes(misreading, time, task)

@@ -62,6 +62,7 @@ module Vantick
         @pool = times(entry[:minutes]).freeze
         @places = @pool.to_set(&:index).freeze
         @tasks = named(entry[:tasks]).freeze
+        @pools = @tasks.to_h { |task| [task, pool_of(task)] }.freeze
         @builds_on = entry[:builds_on].map(&:to_sym).freeze
         @words, @questions, @openings, @standards = entry.values_at(:words, :questions, :openings, :standards)
         freeze
@@ -88,9 +89,7 @@ module Vantick
       # @return [Array<DialTime, DayTime>] what it can be asked with here: times of the day come twice a dial time
       # @raise [UnknownName] where the task is not for this step
       def pool_for(task)
-        raise UnknownName.new("task for #{name.downcase}", task.id, tasks.map(&:id), field: :task) unless tasks.include?(task)
-
-        task.asks == :day ? pool.flat_map { |time| DayTime.of(time) }.sort : pool & task.times
+        @pools.fetch(task) { raise UnknownName.new("task for #{name.downcase}", task.id, tasks.map(&:id), field: :task) }
       end
 
       # @param task [Task]
@@ -98,6 +97,8 @@ module Vantick
       def misreadings(task) = Telling.for(self, task).misreadings
 
       private
+
+      def pool_of(task) = (task.asks == :day ? pool.flat_map { |time| DayTime.of(time) }.sort : pool & task.times).freeze
 
       # Where the ladder names none, all that ask for times of the dial.
       def named(ids) = ids ? ids.map { |id| Task.find(id) } : Task.all.select { |task| task.asks == :time }

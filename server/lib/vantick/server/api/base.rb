@@ -13,6 +13,7 @@ module Vantick
         error(Core::Error) { |e| refuse(422, e.message, e.field) }
         error(Store::Missing) { |e| refuse(404, e.message, e.field) }
         error(Store::Answers::IdTaken) { refuse(409, "This id was used for another answer: make a new one.", :id) }
+        error(Store::Turns::Answered) { refuse(409, "This task is answered already: go on with the next.", :turn_id) }
         error(StandardError) do |e|
           request.logger&.error("#{e.class} in #{request.request_method} #{request.path_info}: #{e.backtrace&.first}")
           refuse(500, "Nothing you typed is at fault. Try again; if it happens again, start Vantick anew.", nil)

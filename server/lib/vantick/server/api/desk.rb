@@ -32,7 +32,7 @@ module Vantick
           room.saw(seat, time, doing: true)
           given = sent[:answers].map { |one| one.transform_keys(&:to_sym).merge(answer: plain(one["answer"])) }
           taken = sitting.take(sent[:turn_id], given, late: sent.fetch(:late, false))
-          answer_json({ **view.taken(taken), **view.going_on(sitting.prepare) })
+          answer_json({ **view.taken(taken), **view.going_on(sitting.prepare, held: sent.fetch(:held, [])) })
         end
 
         post "/api/desk/rounds" do

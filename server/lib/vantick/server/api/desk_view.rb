@@ -19,12 +19,14 @@ module Vantick
         end
 
         # @param open [Array<Hash>] turns that are not done
+        # @param held [Array<Integer>] turns that the device has kept ahead and need not be sent again
         # @return [Hash] what comes next, what is kept ahead, and how it ended
-        def going_on(open)
+        def going_on(open, held: [])
           over = @sitting.over?
           now, ahead = open.partition { |turn| turn[:ahead].zero? }
           now, ahead = now.first(1), now.drop(1) if @sitting.fixed?
-          { open: @sitting.seat[:open], round: round(over), turn: now.first && turn(now.first), ahead: ahead.map { |one| turn(one) },
+          { open: @sitting.seat[:open], round: round(over), turn: now.first && turn(now.first),
+            ahead_ids: ahead.map { |one| one[:id] }, ahead: ahead.reject { |one| held.include?(one[:id]) }.map { |one| turn(one) },
             end: over || !@sitting.seat[:open] ? end_of : nil }
         end
 

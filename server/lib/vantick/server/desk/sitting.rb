@@ -50,7 +50,7 @@ module Vantick
         def done = @done ||= @turns.done(seat)
 
         # @return [Integer] tasks of this round
-        def length = fixed? ? @store.checks.item_ids(seat[:check_id], seat[:child_id]).length : Core::Round::TASKS
+        def length = @length ||= fixed? ? @store.checks.item_ids(seat[:check_id], seat[:child_id]).length : Core::Round::TASKS
 
         # @return [Boolean]
         def over?
@@ -62,10 +62,10 @@ module Vantick
         # Sees to it that there is something to do, and something ahead.
         # @return [Array<Hash>] open turns, the next first
         def prepare
-          return [] if !seat[:open] || over?
+          return [] unless goes_on?
 
-          @turns.transaction { fixed? ? put_all : fill(@turns.open(seat)) }
-          @turns.open(seat)
+          @turns.transaction { fill } if lacking?
+          open
         end
 
         # @param turn_id [Integer]
@@ -74,15 +74,17 @@ module Vantick
         # @return [Taken]
         # @raise [Store::Missing, Core::Error]
         def take(turn_id, given, late:)
-          turn = @turns.find(seat, turn_id)
+          turn = open.find { |one| one[:id] == turn_id } || @turns.find(seat, turn_id)
           check_items(turn, given)
-          return again(turn, given) if @turns.known(given.map { |one| one[:id] }).any?
-          raise Store::Answers::IdTaken if turn[:done_at]
+          return again(turn, given) if turn[:tries].positive? && sent_before?(given)
+          raise Store::Turns::Answered if turn[:done_at]
 
           marked = mark(turn, given)
           done = late || !told? || turn[:tries].positive? || marked.all?(&:right?)
-          keep(turn, given, marked, done)
+          @turns.transaction { keep(turn, given, marked, done) }
           Taken.new(marked:, done:, turn:)
+        rescue Sequel::UniqueConstraintViolation
+          raise Store::Answers::IdTaken
         end
 
         # @return [Array<Core::Marked>] first tries of this round
@@ -112,6 +114,13 @@ module Vantick
           raise Core::Error.new("These answers are not to this task.", field: :answers)
         end
 
+        def sent_before?(given)
+          known = @turns.known(given.map { |one| one[:id] })
+          raise Store::Answers::IdTaken if given.any? { |one| known.fetch(one[:id], one[:item_id]) != one[:item_id] }
+
+          known.any?
+        end
+
         # The same answer once more changes nothing; what was made of it is told again.
         def again(turn, given) = Taken.new(marked: mark(turn, given), done: !turn[:done_at].nil?, turn:)
 
@@ -126,13 +135,17 @@ module Vantick
         def keep(turn, given, marked, done)
           rows = given.to_h { |one| [one[:item_id], { uuid: one[:id], **one.slice(:item_id, :answer), child_id: seat[:child_id] }] }
           kept = turn[:items].map { |item| rows.fetch(item[:id]) }
-          @turns.transaction do
-            turn[:tries].zero? ? add_first(kept, marked) : kept.zip(marked) { |row, one| @turns.add_try(row, one, answered_at: at) }
-            @turns.tried(turn[:id], done:, at:)
-            @done = nil if done
-            learn(turn, marked) if turn[:tries].zero? && !fixed?
-            fill(@turns.open(seat)) if done && !fixed? && seat[:open] && !over?
-          end
+          @turns.tried(turn, done:, at:)
+          turn[:tries].zero? ? add_first(kept, marked) : kept.zip(marked) { |row, one| @turns.add_try(row, one, answered_at: at) }
+          learn(turn, marked) if turn[:tries].zero? && !fixed?
+          move(turn, done)
+          fill if done && goes_on? && lacking?
+        end
+
+        # What was read before the answer came, brought up to it.
+        def move(turn, done)
+          @done = nil
+          @open = open.filter_map { |one| one[:id] == turn[:id] ? ({ **one, tries: one[:tries] + 1 } unless done) : one }
         end
 
         # An item of an exit may have been answered on paper before.
@@ -160,15 +173,26 @@ module Vantick
           end
         end
 
-        # One to do, and some ahead.
-        def fill(open)
-          ahead, now = open.partition { |turn| turn[:ahead] == 1 }
-          @turns.add(seat, Core::NextTurn.for(learner, seed: seed), ahead: false, at:) if now.empty?
-          missing = AHEAD - ahead.length
-          return unless missing.positive?
+        def goes_on? = seat[:open] && !over?
 
-          Core::NextTurn.ahead(learner, count: missing, seed: seed + 1).each { |turn| @turns.add(seat, turn, ahead: true, at:) }
+        def open = @open ||= @turns.open(seat)
+
+        def ahead = open.select { |turn| turn[:ahead] == 1 }
+
+        # One to do, and some ahead; at a fixed desk all at once.
+        def lacking? = fixed? ? open.length + done < length : open.length == ahead.length || ahead.length < AHEAD
+
+        def fill
+          return put_all if fixed?
+
+          now = open - ahead
+          now = [add(Core::NextTurn.for(learner, seed:), ahead: false)] if now.empty?
+          missing = AHEAD - ahead.length
+          more = missing.positive? ? Core::NextTurn.ahead(learner, count: missing, seed: seed + 1) : []
+          @open = now + ahead + more.map { |turn| add(turn, ahead: true) }
         end
+
+        def add(turn, ahead:) = @turns.add(seat, turn, ahead:, at:)
 
         # Another for each child and each task, and the same if asked again.
         def seed = (seat[:id] * 1009) + (seat[:round] * 101) + done
@@ -176,14 +200,14 @@ module Vantick
         def put_all
           there = @turns.of_round(seat).flat_map { |turn| turn[:item_ids] }
           check = @store.checks.find(seat[:check_id])
-          step = Core::Step.find(check[:step])
-          task = Core::Task.find(check[:task])
-          check[:items].select { |item| [nil, seat[:child_id]].include?(item[:child_id]) }.each do |item|
-            next if there.include?(item[:id])
+          mine = check[:items].select { |item| [nil, seat[:child_id]].include?(item[:child_id]) && !there.include?(item[:id]) }
+          @open = open + mine.map { |item| put(item) }
+        end
 
-            turn = Core::Turn.new(step:, task:, times: [task.parse_time(item[:time])], reason: :given)
-            @turns.put(seat, turn, item_ids: [item[:id]], ahead: false, at:)
-          end
+        def put(item)
+          task = Core::Task.find(item[:task])
+          turn = Core::Turn.new(step: Core::Step.find(item[:step]), task:, times: [task.parse_time(item[:time])], reason: :given)
+          @turns.put(seat, turn, items: [item], ahead: false, at:)
         end
       end
     end

@@ -6,6 +6,8 @@ module Vantick
       # What children are asked at a desk, and what they answered there.
       class Turns
         ITEM = %i[id time said misreading step task].freeze
+        # Somebody was quicker: the task has been answered meanwhile.
+        class Answered < StandardError; end
 
         def initialize(database)
           @db = database
@@ -32,29 +34,38 @@ module Vantick
 
         # @param seat [Hash]
         # @param turn [Core::Turn]
-        # @return [Integer] its id
+        # @return [Hash] the turn with its items
         def add(seat, turn, ahead:, at:)
-          times = turn.times.map(&:to_s)
           said = turn.said&.words
-          rows = times.map { |time| { time:, said:, misreading: turn.mistake&.id&.to_s, step: turn.step.id.to_s, task: turn.task.id.to_s } }
-          put(seat, turn, item_ids: add_items(seat[:check_id], seat[:child_id], rows), ahead:, at:)
+          rows = turn.times.map { |time| { time: time.to_s, said:, misreading: turn.mistake&.id&.to_s, step: turn.step.id.to_s, task: turn.task.id.to_s } }
+          put(seat, turn, items: add_items(seat[:check_id], seat[:child_id], rows), ahead:, at:)
         end
 
         # A turn about items that are there for all.
-        # @return [Integer] its id
-        def put(seat, turn, item_ids:, ahead:, at:)
-          @db[:turns].insert(**seat.slice(:desk_id, :child_id, :round), step: turn.step.id.to_s, task: turn.task.id.to_s,
-                             item_ids: JSON.generate(item_ids), reason: turn.reason.to_s, against: turn.against&.id&.to_s,
-                             ahead: ahead ? 1 : 0, asked_at: at)
+        # @param items [Array<Hash>]
+        # @return [Hash] the turn with its items
+        def put(seat, turn, items:, ahead:, at:)
+          row = { **seat.slice(:desk_id, :child_id, :round), step: turn.step.id.to_s, task: turn.task.id.to_s, reason: turn.reason.to_s,
+                  against: turn.against&.id&.to_s, ahead: ahead ? 1 : 0, asked_at: at }
+          item_ids = items.map { |item| item[:id] }
+          id = @db[:turns].insert(**row, item_ids: JSON.generate(item_ids))
+          { id:, **row, item_ids:, items:, tries: 0, done_at: nil }
         end
 
-        # @return [Array<String>] ids that were used before, for first tries and later ones
-        def known(uuids) = @db[:answers].where(uuid: uuids).select_map(:uuid) + @db[:tries].where(uuid: uuids).select_map(:uuid)
+        # @param uuids [Array<String>] of first tries and later ones
+        # @return [Hash{String => Integer}] by each that was used before, the item that was answered
+        def known(uuids)
+          first = @db[:answers].where(uuid: uuids).select_hash(:uuid, :item_id)
+          later = @db[:tries].join(:answers, id: :answer_id).where(Sequel[:tries][:uuid] => uuids)
+          first.merge(later.select_hash(Sequel[:tries][:uuid], Sequel[:answers][:item_id]))
+        end
 
-        # @param turn_id [Integer]
+        # @param turn [Hash] as it was before the answer
         # @param done [Boolean]
-        def tried(turn_id, done:, at:)
-          @db[:turns].where(id: turn_id).update(tries: Sequel[:tries] + 1, done_at: done ? at : nil)
+        # @raise [Answered]
+        def tried(turn, done:, at:)
+          unchanged = @db[:turns].where(turn.slice(:id, :tries))
+          raise Answered if unchanged.update(tries: turn[:tries] + 1, done_at: done ? at : nil).zero?
         end
 
         # A second try, kept beside the first.
@@ -91,7 +102,7 @@ module Vantick
 
         def add_items(check_id, child_id, rows)
           position = (@db[:items].where(check_id:).max(:position) || -1) + 1
-          rows.each_with_index.map { |row, at| @db[:items].insert(**row, check_id:, child_id:, position: position + at) }
+          rows.each_with_index.map { |row, at| { **row, id: @db[:items].insert(**row, check_id:, child_id:, position: position + at) } }
         end
       end
     end

@@ -1,0 +1,202 @@
+# frozen_string_literal: true
+
+RSpec.describe "A child at a desk" do
+  include DeskHelpers
+
+  it "joins with the class code, a name and three pictures; spaces and small letters do no harm" do
+    door = as("") { post("/api/desk/doors", { code: " #{desk['code'].downcase} " }).body }
+    expect(door).to include("class_name" => "Curlew", "children" => school_class["children"])
+    expect(door["pictures"]).to include(*pictures_of(child))
+    joined = join(pictures_of(child))
+    expect(joined).to have_attributes(status: 201, body: { "child" => child })
+    expect(joined.headers["set-cookie"]).to match(/HttpOnly/i).and match(/SameSite=Strict/i).and match(%r{path=/api/desk}i)
+    expect(state).to include("child" => child, "kind" => "practice", "told" => true, "open" => true)
+  end
+
+  it "is not let in with somebody else's pictures, and after five tries the card rests, for the right ones too" do
+    wrong = pictures_of(school_class["children"].last)
+    5.times { expect(join(wrong)).to be_refused(422).at("pictures").saying(/not your pictures/) }
+    expect(join(pictures_of(child))).to be_refused(429).at("pictures").saying(/ask for your pictures/)
+  end
+
+  it "gets other pictures from the teacher, and the old ones open nothing" do
+    old = pictures_of(child)
+    fresh = post("/api/classes/#{school_class['id']}/children/#{child['id']}/keys", {}).body["pictures"]
+    expect(pictures_of(child)).to eq(fresh)
+    expect(join(old)).to be_refused(422).at("pictures")
+    expect(join(fresh).status).to eq(201)
+  end
+
+  it "has pictures that nobody else of the class has" do
+    crowd = make_class(Array.new(32) { |number| "Child #{number}" })
+    keys = get("/api/classes/#{crowd['id']}/keys").body["keys"]
+    expect(keys.map { |key| key["pictures"] }.uniq.length).to eq(32)
+    expect(keys.map { |key| key["pictures"].uniq.length }).to all(eq(3))
+  end
+
+  it "finds the door shut once the desk is closed or two hours old, and with a code there is not" do
+    shut = /There is no open desk/
+    expect(as("") { post("/api/desk/doors", { code: "NNNNN" }) }).to be_refused(404).at("code").saying(shut)
+    store.db[:desks].update(expires_at: (Time.now.utc - 1).iso8601)
+    expect(as("") { post("/api/desk/doors", { code: desk["code"] }) }).to be_refused(404).at("code")
+    other = desk_of(school_class)
+    post("/api/desks/#{other['id']}/closing", {})
+    expect(as("") { post("/api/desk/doors", { code: other["code"] }) }).to be_refused(404).at("code").saying(shut)
+  end
+
+  it "goes on at a new device where it was; the old device is out" do
+    first = state["turn"]
+    old = seat
+    expect(as(seated(desk["id"], child)) { get("/api/desk/state").body["turn"]["id"] }).to eq(first["id"])
+    expect(as(old) { get("/api/desk/state") }).to be_refused(401)
+  end
+
+  it "leaves, and the key of the device opens nothing more" do
+    expect(as(seat) { post("/api/desk/leaving", {}).body }).to eq("left" => true)
+    expect(as(seat) { get("/api/desk/state") }).to be_refused(401).saying(/Join with the class code/)
+  end
+
+  describe "with tasks" do
+    it "gets everything that a device needs to ask them, and some for when the network is away" do
+      turn = state["turn"]
+      expect(turn).to include("task" => "dial_to_words", "entry" => "words", "ask" => "What time is it?", "sees" => "dial")
+      expect(turn["tiles"].flatten).to include("seven", "quarter", "past", "to")
+      expect(state["ahead"].length).to eq(4)
+      expect(state["ahead_ids"]).to eq(state["ahead"].map { |one| one["id"] })
+      held = send_answers(turn, ["no idea"], held: state["ahead_ids"]).body
+      expect(held).to include("ahead" => [], "ahead_ids" => state["ahead_ids"])
+    end
+
+    it "hears that an answer is right, and the next task comes" do
+      turn = state["turn"]
+      told = send_answers(turn, right(turn)).body
+      expect(told).to include("turn_id" => turn["id"], "done" => true, "help" => nil)
+      expect(told["sentence"]).to start_with("Yes: ")
+      expect(told["results"]).to eq(["item_id" => turn["items"].first["id"], "right" => true, "verdict" => "right"])
+      expect(told["round"]).to include("done" => 1, "of" => 10, "over" => false)
+      expect(told["turn"]["id"]).not_to eq(turn["id"])
+    end
+
+    it "is told one thing after a wrong answer, tries once more, and is then shown the steps" do
+      turn = state["turn"]
+      told = send_answers(turn, ["five past one"]).body
+      expect(told).to include("done" => false, "help" => nil)
+      expect(told["turn"]).to include("id" => turn["id"], "tried" => 1)
+      shown = send_answers(turn, ["ten past one"]).body
+      expect(shown["done"]).to be(true)
+      expect(shown["help"]["steps"].length).to be > 2
+      expect(shown["help"]["steps"].first["lights"]).not_to be_empty
+    end
+
+    it "counts the first try for the record, and keeps the second beside it" do
+      turn = state["turn"]
+      send_answers(turn, ["five past one"])
+      send_answers(turn, right(turn))
+      item = turn["items"].first
+      kept = get("/api/checks/#{desk['check_id']}").body["answers"]
+      expect(kept.map { |one| one.slice("item_id", "answer", "verdict") })
+        .to eq(["item_id" => item["id"], "answer" => "five past one", "verdict" => kept.first["verdict"]])
+      expect(live["answers"]).to match([include("item_id" => item["id"], "right" => false, "second" => "right")])
+    end
+
+    it "takes the same answers once, however often they are sent, and says the same again" do
+      turn = state["turn"]
+      id = SecureRandom.uuid
+      told = Array.new(3) { send_answers(turn, ["five past one"], ids: [id]).body }
+      expect(told.map { |one| one.slice("done", "sentence", "results") }.uniq.length).to eq(1)
+      expect(store.db[:answers].count).to eq(1)
+      expect(store.db[:tries].count).to eq(0)
+      last = SecureRandom.uuid
+      2.times { send_answers(turn, right(turn), ids: [last]) }
+      expect([store.db[:answers].count, store.db[:tries].count]).to eq([1, 1])
+    end
+
+    it "refuses an id of another answer, answers to another task, and a task that is done" do
+      first = state["turn"]
+      id = SecureRandom.uuid
+      told = send_answers(first, right(first), ids: [id]).body
+      expect(send_answers(told["turn"], ["1:05"] * told["turn"]["items"].length, ids: [id])).to be_refused(409).at("id")
+      expect(send_answers(first, ["ten past two"])).to be_refused(409).at("turn_id")
+      mixed = { **told["turn"], "items" => first["items"] }
+      expect(send_answers(mixed, ["ten past two"])).to be_refused(422).at("answers")
+    end
+
+    it "goes through all kinds of its step without the same time twice running" do
+      entries = []
+      times = []
+      went(14) do |turn|
+        entries << turn["entry"]
+        times << turn["items"].map { |item| item.slice("hour_hand_degrees", "minute_hand_degrees") }
+      end
+      expect(entries.uniq).to include("words", "hands", "digits", "pairs")
+      expect(times.each_cons(2).select { |one, next_one| one == next_one }).to be_empty
+    end
+
+    it "keeps why each task came" do
+      went(6) { nil }
+      reasons = store.db[:turns].exclude(done_at: nil).select_map(:reason)
+      expect(reasons - Vantick::Core::Turn::REASONS.map(&:to_s)).to be_empty
+      expect(reasons).to include("tells")
+    end
+
+    it "ends after ten tasks with what went well, and begins again when asked" do
+      went(10) { nil }
+      expect(state).to include("turn" => nil, "round" => include("done" => 10, "over" => true))
+      expect(state["end"]["well"]).to start_with("You read every one")
+      again = as(seat) { post("/api/desk/rounds", {}).body }
+      expect(again).to include("end" => nil, "round" => include("number" => 2, "done" => 0))
+      expect(again["turn"]).not_to be_nil
+    end
+
+    it "ends after five minutes" do
+      state
+      store.db[:seats].update(round_began_at: (Time.now.utc - 301).iso8601)
+      expect(state).to include("turn" => nil, "round" => include("over" => true))
+      expect(state["end"]["well"]).to eq("You kept going to the end.")
+    end
+
+    it "takes late what was answered while the network was away, each for the task it was given to" do
+      ahead = state["ahead"]
+      ahead.each { |turn| expect(send_answers(turn, right(turn), late: true).body).to include("turn_id" => turn["id"], "done" => true) }
+      expect(state["round"]["done"]).to eq(4)
+      expect(store.db[:answers].count).to eq(ahead.sum { |turn| turn["items"].length })
+    end
+
+    it "takes late answers after the desk was closed, but asks nothing more" do
+      turn = state["turn"]
+      post("/api/desks/#{desk['id']}/closing", {})
+      told = send_answers(turn, right(turn), late: true)
+      expect(told).to have_attributes(status: 200, body: include("turn" => nil, "open" => false))
+      expect(told.body["end"]["well"]).not_to be_empty
+      store.db[:desks].update(opened_at: (Time.now.utc - (13 * 3600)).iso8601)
+      expect(as(seat) { get("/api/desk/state") }).to be_refused(401)
+    end
+
+    it "sees the dials it can read, and nobody else's" do
+      turn = state["turn"]
+      send_answers(turn, right(turn))
+      expect(as(seat) { get("/api/desk/record").body["dials"] }).to match([include("words" => right(turn).first)])
+      other = seated(desk["id"], school_class["children"].last)
+      expect(as(other) { get("/api/desk/record").body }).to eq("dials" => [])
+      expect(as(other) { post("/api/desk/answers", { turn_id: turn["id"], answers: [{ id: SecureRandom.uuid, item_id: 1, answer: "x" }] }) })
+        .to be_refused(404).at("turn_id")
+    end
+
+    it "is asked in the class's own words" do
+      put("/api/classes/#{school_class['id']}/conventions", { conventions: { to_word: "of" } })
+      tiles = state["turn"]["tiles"].flatten
+      expect(tiles).to include("of")
+      expect(tiles).not_to include("to")
+    end
+  end
+
+  it "answers as the contract says" do
+    bodies = { "/api/desk/state" => as(seat) { plain("/api/desk/state").body }, "/api/desk/record" => as(seat) { plain("/api/desk/record").body } }
+    bodies.each { |path, body| expect(contract_errors("GET", path, body)).to be_nil, path }
+    turn = state["turn"]
+    ["five past one", "ten past one"].each do |text|
+      expect(contract_errors("POST", "/api/desk/answers", JSON.generate(send_answers(turn, [text]).body))).to be_nil
+    end
+    went(12) { |one| expect(contract_errors("GET", "/api/desk/state", JSON.generate(state))).to be_nil, one["entry"] }
+  end
+end
