@@ -31,6 +31,15 @@ module Vantick
       true
     end
 
+    # Makes the teacher's account, to whom the class belongs; does nothing where there is an account already.
+    def hire
+      return unless @store.teachers.none?
+
+      name, password = TABLE[:teacher].values_at(:name, :password)
+      Server::Access::SignIn.accounts(@store).create_account(login: name, password:)
+      @store.teachers.adopt(@store.teachers.find(name)[:id])
+    end
+
     private
 
     def at(days_ago) = (@now - (days_ago * DAY)).utc.iso8601

@@ -6,6 +6,7 @@ require "puma"
 require "puma/configuration"
 require "puma/launcher"
 require "socket"
+require "ipaddr"
 
 host = ENV.fetch("VANTICK_HOST", "127.0.0.1")
 port = ENV.fetch("VANTICK_PORT", "4567")
@@ -13,8 +14,22 @@ port = ENV.fetch("VANTICK_PORT", "4567")
 begin
   TCPServer.new(host, port.to_i).close
 rescue SystemCallError, SocketError => e
-  abort "Vantick cannot listen on #{host}, port #{port} (#{e.class.name.split('::').last}). Try another, such as: bin/demo --port 4568"
+  abort "Vantick cannot listen on #{host}, port #{port} (#{e.class.name.split('::').last}). Try another, such as: #{ENV.fetch('VANTICK_COMMAND', 'bin/start')} --port 4568"
 end
+
+# Where devices in the room find Vantick; nothing where it listens to this machine alone.
+def room(host, port)
+  address = IPAddr.new(host == "localhost" ? "127.0.0.1" : host)
+  return if address.loopback?
+
+  any = address == IPAddr.new(address.ipv6? ? "::" : "0.0.0.0")
+  found = any ? Socket.ip_address_list.find(&:ipv4_private?)&.ip_address : host
+  found && "http://#{found.include?(':') ? "[#{found}]" : found}:#{port}"
+rescue IPAddr::Error
+  "http://#{host}:#{port}"
+end
+in_room = room(host, port)
+ENV["VANTICK_ADDRESS"] ||= in_room if in_room
 
 configuration = Puma::Configuration.new do |config|
   config.bind "tcp://#{host.include?(':') ? "[#{host}]" : host}:#{port}"
@@ -23,7 +38,10 @@ configuration = Puma::Configuration.new do |config|
   config.raise_exception_on_sigterm false
 end
 events = Puma::Events.new
-events.on_booted { puts "Vantick is ready: http://#{host}:#{port}   (Ctrl-C stops it)" }
+events.on_booted do
+  puts "Vantick is ready: http://#{host}:#{port}   (Ctrl-C stops it)"
+  puts "For devices in the room: #{ENV.fetch('VANTICK_ADDRESS')}/desk" if in_room
+end
 
 $stdout.sync = true
 log_writer = Puma::LogWriter.new(File.open(File::NULL, "w"), $stderr)

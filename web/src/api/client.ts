@@ -32,10 +32,29 @@ export type LessonStage = Schemas["LessonStage"];
 export type LessonItem = Schemas["LessonItem"];
 export type LessonPlan = Schemas["LessonPlan"];
 export type LessonSummary = Schemas["LessonSummary"];
+export type Desk = Schemas["Desk"];
+export type LiveDesk = Schemas["LiveDesk"];
+export type LiveChild = LiveDesk["children"][number];
+export type ChildKey = Schemas["ChildKey"];
+export type DeskState = Schemas["DeskState"];
+export type DeskTurn = Schemas["DeskTurn"];
+export type DeskItem = DeskTurn["items"][number];
+export type Told = Schemas["Told"];
+export type GivenAnswer = { id: string; item_id: number; answer: string };
+export type Session = JsonOf<paths["/api/session"]["get"]>;
 export type ProblemDetails = Schemas["Problem"];
 
 /** The server's API, typed by its contract. */
 export const api = createClient<paths>({ baseUrl: "" });
+
+/** Told when a teacher's page is answered that nobody is signed in any more. */
+export function onSignedOut(tell: () => void): void {
+  api.use({
+    onResponse({ request, response }) {
+      if (response.status === 401 && !new URL(request.url).pathname.startsWith("/api/session")) tell();
+    },
+  });
+}
 
 /** What the server refused, with the field it belongs to, or that it could not be reached at all. */
 export class Refused extends Error {

@@ -4,18 +4,22 @@ import {
   type Answer,
   type Check,
   type CheckSummary,
+  type ChildKey,
   type ChildRecord,
   type Group,
   type Week,
   type Choice,
   type DayEvent,
+  type Desk,
   type Drawing,
   type Findings,
   type Ladder,
   type Lesson,
   type LessonPlan,
   type LessonSummary,
+  type LiveDesk,
   type SchoolClass,
+  type Session,
   type SheetPreview,
   type SheetSettings,
 } from "./client";
@@ -166,4 +170,70 @@ export async function readGroups(classId: number, most: number): Promise<Group[]
 export async function readHistory(classId: number): Promise<Week[]> {
   const params = { path: { class_id: classId } };
   return (await asked(api.GET("/api/classes/{class_id}/history", { params }))).weeks;
+}
+
+export function readSession(): Promise<Session> {
+  return asked(api.GET("/api/session"));
+}
+
+interface NameAndPassword {
+  name: string;
+  password: string;
+}
+
+export function signIn(body: NameAndPassword): Promise<unknown> {
+  return asked(api.POST("/api/session/login", { body }));
+}
+
+/** The very first account of a school. */
+export function makeFirstAccount(body: NameAndPassword): Promise<unknown> {
+  return asked(api.POST("/api/session/first", { body }));
+}
+
+export function makeTeacher(body: NameAndPassword): Promise<unknown> {
+  return asked(api.POST("/api/teachers", { body }));
+}
+
+export function signOut(everywhere: boolean): Promise<unknown> {
+  return asked(api.POST("/api/session/logout", { body: { everywhere } }));
+}
+
+export function changePassword(password: string, newPassword: string): Promise<unknown> {
+  return asked(api.POST("/api/session/password", { body: { password, new_password: newPassword } }));
+}
+
+export interface DeskForm {
+  kind: Desk["kind"];
+  step?: string | null;
+  lesson_id?: number;
+  stage?: string;
+  check_id?: number;
+  child_ids?: number[] | null;
+}
+
+export async function listDesks(classId: number): Promise<Desk[]> {
+  const params = { path: { class_id: classId } };
+  return (await asked(api.GET("/api/classes/{class_id}/desks", { params }))).desks;
+}
+
+export function openDesk(classId: number, body: DeskForm): Promise<Desk> {
+  return asked(api.POST("/api/classes/{class_id}/desks", { params: { path: { class_id: classId } }, body }));
+}
+
+export function watchDesk(id: number): Promise<LiveDesk> {
+  return asked(api.GET("/api/desks/{desk_id}", { params: { path: { desk_id: id } } }));
+}
+
+export function closeDesk(id: number): Promise<Desk> {
+  return asked(api.POST("/api/desks/{desk_id}/closing", { params: { path: { desk_id: id } } }));
+}
+
+export async function readKeys(classId: number): Promise<ChildKey[]> {
+  const params = { path: { class_id: classId } };
+  return (await asked(api.GET("/api/classes/{class_id}/keys", { params }))).keys;
+}
+
+export function renewKey(classId: number, childId: number): Promise<ChildKey> {
+  const params = { path: { class_id: classId, child_id: childId } };
+  return asked(api.POST("/api/classes/{class_id}/children/{child_id}/keys", { params }));
 }

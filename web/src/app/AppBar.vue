@@ -1,10 +1,12 @@
 <script setup lang="ts">
 import { useRoute, useRouter } from "vue-router";
+import { useSession } from "@/account";
 import { useClasses } from "@/class";
 
 const route = useRoute();
 const router = useRouter();
 const classes = useClasses();
+const session = useSession();
 
 /** Goes on with another class, and leaves a page that shows a check of this one. */
 function choose(id: number): void {
@@ -16,7 +18,11 @@ const places = [
   { name: "plan", text: "Plan", within: ["plan", "lesson", "run"] },
   { name: "show", text: "Show", within: ["show"] },
   { name: "sheets", text: "Sheets", within: ["sheets"] },
-  { name: "checks", text: "Check", within: ["checks", "new-check", "check", "slips"] },
+  {
+    name: "checks",
+    text: "Check",
+    within: ["checks", "new-check", "check", "slips", "new-desk", "live-desk", "keys"],
+  },
   { name: "children", text: "Class", within: ["children", "child", "groups", "weeks", "class"] },
 ];
 </script>
@@ -38,24 +44,29 @@ const places = [
         {{ place.text }}
       </RouterLink>
     </nav>
-    <BDropdown v-if="classes.current" variant="link" class="class-menu" placement="bottom-end">
+    <BDropdown variant="link" class="class-menu" placement="bottom-end">
       <template #button-content>
-        <strong>{{ classes.current.name }}</strong>
-        <span v-if="classes.current.school" class="school">· {{ classes.current.school }}</span>
+        <strong>{{ classes.current?.name ?? session.name }}</strong>
+        <span v-if="classes.current?.school" class="school">· {{ classes.current.school }}</span>
       </template>
       <BDropdownItemButton
         v-for="one in classes.all"
         :key="one.id"
-        :active="one.id === classes.current.id"
+        :active="one.id === classes.current?.id"
         @click="choose(one.id)"
       >
         {{ one.name }}
       </BDropdownItemButton>
-      <BDropdownDivider />
-      <BDropdownItem :to="{ name: 'settings' }">Settings of {{ classes.current.name }}</BDropdownItem>
+      <BDropdownDivider v-if="classes.current" />
+      <BDropdownItem v-if="classes.current" :to="{ name: 'settings' }">
+        Settings of {{ classes.current.name }}
+      </BDropdownItem>
+      <BDropdownItem v-if="classes.current" :to="{ name: 'keys' }">The children's pictures</BDropdownItem>
       <BDropdownItem :to="{ name: 'new-class' }">New class…</BDropdownItem>
+      <BDropdownDivider />
+      <BDropdownItem :to="{ name: 'account' }">Account of {{ session.name }}</BDropdownItem>
+      <BDropdownItemButton @click="session.leave(false)">Sign out</BDropdownItemButton>
     </BDropdown>
-    <RouterLink v-else class="new" :to="{ name: 'new-class' }">New class</RouterLink>
   </header>
 </template>
 
@@ -100,8 +111,7 @@ nav {
   }
 }
 
-.class-menu,
-.new {
+.class-menu {
   justify-self: end;
   min-width: 0;
 }

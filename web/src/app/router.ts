@@ -56,6 +56,30 @@ export const router = createRouter({
       meta: { title: "Slips" },
     },
     {
+      path: "/desks/new",
+      name: "new-desk",
+      component: () => import("@/desks/NewDeskView.vue"),
+      meta: { title: "Open the desks" },
+    },
+    {
+      path: "/desks/:id(\\d+)",
+      name: "live-desk",
+      component: () => import("@/desks/LiveDeskView.vue"),
+      meta: { title: "At the desks" },
+    },
+    {
+      path: "/desks/keys",
+      name: "keys",
+      component: () => import("@/desks/KeysView.vue"),
+      meta: { title: "The children's pictures" },
+    },
+    {
+      path: "/account",
+      name: "account",
+      component: () => import("@/account/AccountView.vue"),
+      meta: { title: "Your account" },
+    },
+    {
       path: "/class",
       name: "children",
       component: () => import("@/class/ChildrenView.vue"),

@@ -28,6 +28,21 @@ const facts = useFacts();
     </div>
     <div class="ways">
       <RouterLink
+        v-if="check.desk"
+        class="btn btn-outline-primary"
+        :to="{ name: 'live-desk', params: { id: check.desk.id } }"
+      >
+        At the desks
+      </RouterLink>
+      <RouterLink
+        v-else
+        class="btn btn-outline-primary"
+        :to="{ name: 'new-desk', query: { check: check.id } }"
+        title="Children answer it on devices"
+      >
+        To the desks
+      </RouterLink>
+      <RouterLink
         v-if="facts.hasSlips(check)"
         class="btn btn-outline-primary"
         :to="{ name: 'slips', params: { id: check.id } }"

@@ -44,6 +44,7 @@ async function find(): Promise<void> {
           />
           <BButton type="submit" variant="outline-primary" :disabled="!code.trim()">Find it</BButton>
         </form>
+        <RouterLink class="btn btn-outline-primary" :to="{ name: 'new-desk' }">Open the desks</RouterLink>
         <RouterLink class="btn btn-primary" :to="{ name: 'new-check' }">New check</RouterLink>
       </div>
     </div>

@@ -1,6 +1,6 @@
 import { useLocalStorage } from "@vueuse/core";
 import { computed, onScopeDispose, ref, shallowReactive, watch, type Ref } from "vue";
-import { addAnswer, overrule, Refused, type Answer, type Check } from "@/api";
+import { addAnswer, newId, overrule, Refused, type Answer, type Check } from "@/api";
 
 interface Waiting {
   id: string;
@@ -10,15 +10,6 @@ interface Waiting {
 }
 
 const RETRY_MS = 3000;
-
-/** A random id (UUID, version 4). `crypto.randomUUID` is missing on pages of another machine without https. */
-function newId(): string {
-  const bytes = crypto.getRandomValues(new Uint8Array(16));
-  bytes[6] = ((bytes[6] ?? 0) & 0x0f) | 0x40;
-  bytes[8] = ((bytes[8] ?? 0) & 0x3f) | 0x80;
-  const hex = Array.from(bytes, (byte) => byte.toString(16).padStart(2, "0")).join("");
-  return hex.replace(/^(.{8})(.{4})(.{4})(.{4})(.{12})$/, "$1-$2-$3-$4-$5");
-}
 
 /** The place of an answer on the grid. */
 export function placeOf(childId: number, itemId: number): string {

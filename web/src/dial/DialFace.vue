@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from "vue";
-import type { DialFacts } from "@/api";
+import type { DialFacts } from "@/api/client";
 import { HAND_SHAPES, pointAt, RADII, ticks } from "./geometry";
 
 /** A dial as a picture. Numerals stand outside the marks, so that no hand ever covers one. */
@@ -15,7 +15,7 @@ const props = withDefaults(
     numerals?: boolean;
     marks?: boolean;
     /** Which hands are on it. */
-    hands?: "both" | "hour" | "minute";
+    hands?: "both" | "hour" | "minute" | "none";
     /** What the picture is called; left out where the words beside it say it already. */
     label?: string;
   }>(),
@@ -58,13 +58,13 @@ const fiveTicks = computed(() => (props.detail === "full" ? FIVES : FIVES_SMALL)
     </g>
     <slot name="over" />
     <path
-      v-if="hands !== 'minute'"
+      v-if="hands === 'both' || hands === 'hour'"
       class="hand hour"
       :d="HAND_SHAPES.hour"
       :transform="`rotate(${facts.hour_hand_degrees})`"
     />
     <path
-      v-if="hands !== 'hour'"
+      v-if="hands === 'both' || hands === 'minute'"
       class="hand minute"
       :d="HAND_SHAPES.minute"
       :transform="`rotate(${facts.minute_hand_degrees})`"

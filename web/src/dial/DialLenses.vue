@@ -1,11 +1,12 @@
 <script setup lang="ts">
 import { computed } from "vue";
-import type { DialFacts, Light } from "@/api";
+import type { DialFacts, Light } from "@/api/client";
 import { pointAt, RADII, ray, slice } from "./geometry";
 
 /** What lies on the face under the hands: halves, quarters, and the gap the hour hand is in. */
 const props = defineProps<{
-  facts: DialFacts;
+  /** The time, where a lens needs it. */
+  facts?: DialFacts;
   lenses: ReadonlySet<string>;
   lights: readonly Light[];
   pastWord: string;
@@ -15,7 +16,7 @@ const props = defineProps<{
 const QUARTERS = [0, 90, 180, 270];
 const gap = computed(() => {
   const lit = props.lights.find((light) => light.kind === "gap");
-  const passed = lit?.from ?? (props.lenses.has("hour_gap") ? props.facts.hour_passed : undefined);
+  const passed = lit?.from ?? (props.lenses.has("hour_gap") ? props.facts?.hour_passed : undefined);
   return passed === undefined ? undefined : slice(passed * 30, passed * 30 + 30, RADII.rim - 2);
 });
 const side = computed(() => props.lights.find((light) => light.kind === "side")?.side);

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from "vue";
-import type { Light } from "@/api";
+import type { Light } from "@/api/client";
 import { arc, degreesOf, pointAt, RADII } from "./geometry";
 
 /**
@@ -29,10 +29,11 @@ const arcs = computed(() =>
       path: arc(degreesOf(light.from ?? 0), degreesOf(light.to ?? 0), RADII.track),
     })),
 );
-const ring = computed(() => {
-  const numeral = props.lights.find((light) => light.kind === "numeral")?.numeral;
-  return numeral === undefined ? undefined : pointAt(numeral * 30, RADII.numerals);
-});
+const rings = computed(() =>
+  props.lights.flatMap((light) =>
+    light.numeral === undefined ? [] : [pointAt(light.numeral * 30, RADII.numerals)],
+  ),
+);
 </script>
 
 <template>
@@ -42,7 +43,7 @@ const ring = computed(() => {
       <circle class="mark" :class="{ small: count.small }" :cx="count.mark.x" :cy="count.mark.y" r="3" />
       <text :class="{ small: count.small }" :x="count.at.x" :y="count.at.y" dy=".36em">{{ count.said }}</text>
     </g>
-    <circle v-if="ring" class="ring" :cx="ring.x" :cy="ring.y" r="11" />
+    <circle v-for="(ring, at) in rings" :key="at" class="ring" :cx="ring.x" :cy="ring.y" r="11" />
   </g>
 </template>
 

@@ -1,14 +1,12 @@
 <script setup lang="ts">
 import { computed, ref } from "vue";
-import { type DialFacts, type Light, useFacts } from "@/api";
+import { type Light, useFacts } from "@/api";
 import DialFace from "./DialFace.vue";
 import DialLenses from "./DialLenses.vue";
 import DialLights from "./DialLights.vue";
-import { degreesTo, marksMoved, ray } from "./geometry";
+import { marksMoved, ray } from "./geometry";
 import MinuteNumbers from "./MinuteNumbers.vue";
-
-export type Loose = Pick<DialFacts, "hour_hand_degrees" | "minute_hand_degrees">;
-type Hand = "hour" | "minute";
+import { loosened, pressed, spokenHands, useDragging, type Loose } from "./useLooseHands";
 
 /**
  * A dial whose hands can be taken and turned. Geared, the short hand follows the long one, and the dial is a
@@ -39,8 +37,8 @@ const emit = defineEmits<{
 const facts = useFacts();
 const shown = computed(() => facts.at(place.value));
 const drawn = computed(() => props.loose ?? shown.value);
-const dragging = ref<Hand | null>(null);
 const root = ref<HTMLElement>();
+const { dragging, take, angle, drop: letGo } = useDragging(root);
 const hands = computed(() =>
   props.lenses.has("hour_alone") ? "hour" : props.lenses.has("minute_alone") ? "minute" : "both",
 );
@@ -50,7 +48,7 @@ const litHands = computed(() =>
 const sweeping = computed(() => props.lights.some((light) => light.counts));
 const valueText = computed(() => {
   if (!props.loose) return props.spoken ?? `${shown.value.digital}, ${shown.value.usual}`;
-  return `Short hand at ${Math.round(drawn.value.hour_hand_degrees)} degrees, long hand at ${Math.round(drawn.value.minute_hand_degrees)}`;
+  return spokenHands(drawn.value);
 });
 
 function move(minutes: number): void {
@@ -58,33 +56,16 @@ function move(minutes: number): void {
   place.value = (place.value + minutes + length) % length;
 }
 
-const round = (degrees: number): number => ((degrees % 360) + 360) % 360;
-
-/** An ungeared long hand stops at the marks, a short one anywhere. */
-function loosen(hand: Hand, degrees: number): void {
-  const angle = round(hand === "minute" ? Math.round(degrees / 6) * 6 : Math.round(degrees));
-  emit("loosen", { ...drawn.value, [`${hand}_hand_degrees`]: angle } as Loose);
-}
-
 function follow(event: PointerEvent): void {
-  if (!dragging.value || !root.value) return;
-  const box = root.value.getBoundingClientRect();
-  const point = { x: event.clientX - box.left - box.width / 2, y: event.clientY - box.top - box.height / 2 };
-  if (props.loose) return loosen(dragging.value, degreesTo(point));
-  const moved = marksMoved(shown.value.minute_hand_degrees, degreesTo(point));
+  const degrees = angle(event);
+  if (degrees === undefined || !dragging.value) return;
+  if (props.loose) return emit("loosen", loosened(drawn.value, dragging.value, degrees));
+  const moved = marksMoved(shown.value.minute_hand_degrees, degrees);
   if (moved !== 0) move(moved);
 }
 
-function take(hand: Hand, event: PointerEvent): void {
-  dragging.value = hand;
-  root.value?.setPointerCapture(event.pointerId);
-  root.value?.focus({ preventScroll: true });
-  event.preventDefault();
-}
-
 function drop(): void {
-  if (dragging.value && props.loose) emit("settle");
-  dragging.value = null;
+  if (letGo() && props.loose) emit("settle");
 }
 
 const KEYS: Record<string, number> = {
@@ -96,20 +77,19 @@ const KEYS: Record<string, number> = {
   PageDown: -60,
 };
 
-/** Left and right are the long hand's, up and down the short one's. */
-function pressLoose(key: string, steps: number): void {
-  const hand = key === "ArrowUp" || key === "ArrowDown" ? "hour" : "minute";
-  loosen(hand, drawn.value[`${hand}_hand_degrees`] + steps * (hand === "hour" ? 1 : 6));
+function pressLoose(event: KeyboardEvent): void {
+  const hands = pressed(drawn.value, event);
+  if (!hands) return;
+  emit("loosen", hands);
   emit("settle");
+  event.preventDefault();
 }
 
 function press(event: KeyboardEvent): void {
+  if (props.loose) return pressLoose(event);
   const minutes = KEYS[event.key];
   if (minutes === undefined || event.ctrlKey || event.metaKey || event.altKey) return;
-  const one = Math.abs(minutes) === 1;
-  const steps = event.shiftKey && one ? minutes * 5 : minutes;
-  if (!props.loose) move(steps);
-  else if (one) pressLoose(event.key, steps);
+  move(event.shiftKey && Math.abs(minutes) === 1 ? minutes * 5 : minutes);
   event.preventDefault();
 }
 

@@ -1,2 +1,3 @@
 export { default as DialFace } from "./DialFace.vue";
-export { default as TurnedDial, type Loose } from "./TurnedDial.vue";
+export { default as TurnedDial } from "./TurnedDial.vue";
+export type { Loose } from "./useLooseHands";

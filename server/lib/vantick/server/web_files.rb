@@ -2,10 +2,11 @@
 
 module Vantick
   module Server
-    # Serves the built front end; every address that is not the API's gets its first page.
+    # Serves the built front end; every address that is not the API's gets the first page of the teacher's side, or of the desk.
     class WebFiles
       # Names under assets change with their content.
       FOREVER = "public, max-age=31536000, immutable"
+      DESK = %w[/desk /desk/].freeze
 
       def initialize(app, folder)
         @app = app
@@ -17,7 +18,7 @@ module Vantick
         return @app.call(env) if path.start_with?("/api/") || !%w[GET HEAD].include?(env["REQUEST_METHOD"])
 
         asset = path.start_with?("/assets/") || path == "/favicon.svg"
-        status, headers, body = @files.call(asset ? env : { **env, "PATH_INFO" => "/index.html" })
+        status, headers, body = @files.call(asset ? env : { **env, "PATH_INFO" => DESK.include?(path) ? "/desk.html" : "/index.html" })
         [status, { **headers, "cache-control" => path.start_with?("/assets/") ? FOREVER : "no-cache" }, body]
       end
     end

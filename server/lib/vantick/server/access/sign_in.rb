@@ -43,6 +43,10 @@ module Vantick
             Class.new(Roda) { SignIn.set_up(self, store.db, secret) }
           end
 
+          # @param store [Store::Database]
+          # @return [Class] what makes accounts where no request asks for it
+          def accounts(store) = middleware(store).rodauth
+
           # @param roda [Class]
           def set_up(roda, database, secret)
             roda.plugin :middleware
@@ -139,7 +143,7 @@ module Vantick
         # What Rodauth answers, as the rest of the API does.
         # @return [String] JSON
         def self.body(found, response, rodauth)
-          return JSON.generate(signed_in: rodauth.logged_in? ? true : false) unless found["error"] || found["field-error"]
+          return JSON.generate(signed_in: !rodauth.logged_in?.nil?) unless found["error"] || found["field-error"]
 
           field, words = found["field-error"]
           problem = Api::Problem.new(response.status, words || found["error"], field: field == "name" ? "password" : field)

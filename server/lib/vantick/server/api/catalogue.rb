@@ -22,7 +22,8 @@ module Vantick
             { kinds: Core::Pacing::KINDS.values.map { |kind| { id: kind[:id], name: kind[:name], seconds: kind[:seconds] } },
               lengths: { least: Core::Lesson::LENGTHS.min, most: Core::Lesson::LENGTHS.max },
               limits: { least_stage_minutes: Core::StageMinutes::LEAST, groups: Core::Groups::MOST_GROUPS },
-              counting: Core::CountingRound.hops.map(&:to_h) }
+              counting: Core::CountingRound.hops.map(&:to_h),
+              desk_stages: Server::Desk::Opening::STAGES.map { |id| Core::StageMinutes::STAGES.fetch(id.to_sym).slice(:id, :name) } }
           end
 
           def sheet(kind)

@@ -1,0 +1,34 @@
+# What bin/start and bin/demo share: their options, and starting the server.
+port=4567
+host=127.0.0.1
+fresh=no
+
+usage() { sed -n '2s/^# //p' "$0"; }
+stop() {
+  printf '%s\n' "$1" >&2
+  usage >&2
+  exit 2
+}
+
+read_options() {
+  while [ "$#" -gt 0 ]; do
+    case "$1" in
+      --fresh) [ "${can_be_fresh:-no}" = yes ] || stop "There is no option $1."; fresh=yes ;;
+      --port | --host)
+        [ "$#" -gt 1 ] || stop "$1 needs a value."
+        if [ "$1" = --port ]; then port=$2; else host=$2; fi
+        shift ;;
+      --port=*) port=${1#*=} ;;
+      --host=*) host=${1#*=} ;;
+      --help | -h) usage; exit 0 ;;
+      *) stop "There is no option $1." ;;
+    esac
+    shift
+  done
+  case "$port" in *[!0-9]* | "") stop "The port must be a number, such as 4567." ;; esac
+}
+
+serve() {
+  export APP_ENV=production
+  VANTICK_HOST="$host" VANTICK_PORT="$port" VANTICK_COMMAND="$0" exec ruby server/start.rb
+}

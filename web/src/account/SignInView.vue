@@ -1,0 +1,164 @@
+<script setup lang="ts">
+import { computed, ref } from "vue";
+import { makeFirstAccount, Refused, signIn, wordsOf } from "@/api";
+import { DialFace } from "@/dial";
+import { useSession } from "./session";
+
+/** The way in for teachers; on the very first start it makes the account. */
+const emit = defineEmits<{ done: [] }>();
+const session = useSession();
+const name = ref("");
+const password = ref("");
+const refused = ref<Refused | null>(null);
+const busy = ref(false);
+const first = computed(() => session.firstStart);
+/** Ten past ten: a picture, no time to be read. */
+const PICTURE = { hour_hand_degrees: 305, minute_hand_degrees: 60 };
+
+const wrong = (field: string): string => (refused.value?.field === field ? refused.value.message : "");
+const elsewhere = computed(() =>
+  refused.value && !["name", "password"].includes(refused.value.field ?? "") ? refused.value.message : "",
+);
+
+async function enter(): Promise<void> {
+  const body = { name: name.value.trim(), password: password.value };
+  busy.value = true;
+  refused.value = null;
+  try {
+    if (first.value) await makeFirstAccount(body);
+    await signIn(body);
+    emit("done");
+  } catch (error) {
+    refused.value = error instanceof Refused ? error : new Refused(null, wordsOf(error), 0);
+  } finally {
+    busy.value = false;
+  }
+}
+
+function takeDemo(): void {
+  if (!session.demo) return;
+  name.value = session.demo.name;
+  password.value = session.demo.password;
+  void enter();
+}
+</script>
+
+<template>
+  <div class="sign-in">
+    <div class="picture"><DialFace :facts="PICTURE" /></div>
+    <form novalidate @submit.prevent="enter">
+      <h1>{{ first ? "Welcome to Vantick" : "Sign in" }}</h1>
+      <p v-if="first">
+        Make your account. It stays on this machine; classes and answers are seen by nobody else.
+      </p>
+      <label for="name">Your name</label>
+      <BFormInput
+        id="name"
+        v-model="name"
+        autocomplete="username"
+        autofocus
+        maxlength="40"
+        :state="wrong('name') ? false : null"
+        aria-describedby="name-error"
+      />
+      <p id="name-error" class="field-error" role="alert">{{ wrong("name") }}</p>
+      <label for="password">Password</label>
+      <BFormInput
+        id="password"
+        v-model="password"
+        type="password"
+        :autocomplete="first ? 'new-password' : 'current-password'"
+        maxlength="200"
+        :state="wrong('password') ? false : null"
+        aria-describedby="password-error"
+      />
+      <p v-if="first" class="quiet hint">Ten characters or more; four words in a row are easy to keep.</p>
+      <p id="password-error" class="field-error" role="alert">{{ wrong("password") }}</p>
+      <p v-if="elsewhere" class="field-error" role="alert">{{ elsewhere }}</p>
+      <div class="ways">
+        <BButton type="submit" variant="primary" :disabled="busy || !name.trim() || !password">
+          {{ first ? "Make the account" : "Sign in" }}
+        </BButton>
+        <a class="quiet" href="/desk">To the children's desk</a>
+      </div>
+      <p v-if="session.demo" class="demo">
+        This is the demo. Its sign-in is
+        <strong>{{ session.demo.name }}</strong>
+        ,
+        <strong>{{ session.demo.password }}</strong>
+        .
+        <BButton variant="outline-primary" :disabled="busy" @click="takeDemo">Use it</BButton>
+      </p>
+    </form>
+  </div>
+</template>
+
+<style scoped>
+.sign-in {
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) minmax(0, 1fr);
+  align-items: center;
+  gap: 4rem;
+  min-height: 100vh;
+  max-width: 72rem;
+  margin: 0 auto;
+  padding: 2rem;
+}
+
+.picture {
+  width: min(26rem, 100%);
+  justify-self: end;
+}
+
+form {
+  max-width: 24rem;
+}
+
+h1 {
+  margin-bottom: 1rem;
+}
+
+label {
+  display: block;
+  margin-top: 0.6rem;
+  font-weight: 700;
+}
+
+.hint {
+  margin: 0.3rem 0 0;
+  font-size: 0.95rem;
+}
+
+.ways {
+  display: flex;
+  align-items: center;
+  gap: 1.5rem;
+  margin-top: 1.2rem;
+}
+
+.demo {
+  margin: 2rem 0 0;
+  padding: 0.9rem 1.1rem;
+  border: 1px dashed var(--v-edge);
+  border-radius: var(--v-radius);
+}
+
+.demo .btn {
+  display: flex;
+  margin-top: 0.6rem;
+}
+
+@media (max-width: 48rem) {
+  .sign-in {
+    grid-template-columns: minmax(0, 1fr);
+    gap: 1.5rem;
+    align-content: start;
+    padding: 1.5rem;
+  }
+
+  .picture {
+    width: 7rem;
+    justify-self: start;
+  }
+}
+</style>

@@ -1,0 +1,2 @@
+export { default as SignInView } from "./SignInView.vue";
+export { useSession } from "./session";

@@ -1,0 +1,58 @@
+<script setup lang="ts">
+import { computed, ref } from "vue";
+import type { DeskTurn } from "@/api/client";
+import { rove } from "./rove";
+
+/** One of a few: an hour, so many minutes, a half of the day. */
+const props = defineProps<{ turn: DeskTurn; over: boolean }>();
+const texts = defineModel<string[]>({ required: true });
+const root = ref<HTMLElement>();
+const TWELVE = Array.from({ length: 12 }, (_, place) => place + 1);
+const choices = computed(() => {
+  if (props.turn.entry === "halves") return props.turn.cards;
+  return TWELVE.map((number) => String(props.turn.entry === "minutes" ? number * 5 : number));
+});
+</script>
+
+<template>
+  <div ref="root" class="pad" :class="{ few: choices.length < 6 }" @keydown="rove($event, root)">
+    <button
+      v-for="choice in choices"
+      :key="choice"
+      type="button"
+      class="key"
+      :class="{ chosen: texts[0] === choice }"
+      :aria-pressed="texts[0] === choice"
+      :disabled="over"
+      @click="texts = [choice]"
+    >
+      {{ choice }}
+    </button>
+  </div>
+</template>
+
+<style scoped>
+.pad {
+  align-self: center;
+  justify-self: center;
+  display: grid;
+  grid-template-columns: repeat(4, 1fr);
+  gap: 0.6rem;
+  width: min(26rem, 100%);
+}
+
+.pad.few {
+  grid-template-columns: repeat(2, 1fr);
+}
+
+.key {
+  min-height: 3.6rem;
+  font-size: 1.5rem;
+}
+
+@media (max-height: 28rem) {
+  .key {
+    min-height: 2.75rem;
+  }
+}
+</style>

@@ -1,0 +1,107 @@
+<script setup lang="ts">
+import { onMounted, ref } from "vue";
+import DeskBar from "./DeskBar.vue";
+import JoinDesk from "./JoinDesk.vue";
+import OwnDials from "./OwnDials.vue";
+import RoundEnd from "./RoundEnd.vue";
+import TaskView from "./TaskView.vue";
+import { useDesk } from "./useDesk";
+import { useVoice } from "./useVoice";
+
+/** A child's side: joining, tasks one at a time, and the dials they can read. Nothing of the teacher's is here. */
+const { phase, state, turn, told, away, busy, news, done, waiting, open, answer, goOn, again, leave } =
+  useDesk();
+const voice = useVoice();
+const own = ref(false);
+onMounted(open);
+
+async function leaveFor(): Promise<void> {
+  own.value = false;
+  await leave();
+}
+</script>
+
+<template>
+  <div class="desk">
+    <DeskBar
+      v-if="state"
+      :name="state.child.name"
+      :done="done"
+      :of="state.round.of"
+      :voice="voice"
+      :counting="phase !== 'ended' && !own"
+      @leave="leaveFor"
+    />
+    <p class="news" :class="{ shown: away || news }" role="status">
+      <template v-if="away && phase !== 'opening'">
+        No network just now. Go on: your answers are kept here
+        <template v-if="waiting.length">({{ waiting.length }})</template>
+        .
+      </template>
+      <template v-else-if="away">The network is away. Trying again…</template>
+      <template v-else>{{ news }}</template>
+    </p>
+    <JoinDesk v-if="phase === 'joining'" @joined="open" />
+    <OwnDials v-else-if="own" @back="own = false" />
+    <TaskView
+      v-else-if="turn && (phase === 'asking' || phase === 'told')"
+      :key="turn.id"
+      :turn="turn"
+      :told="told"
+      :kept="phase === 'told' && !told"
+      :busy="busy"
+      :voice="voice"
+      @answer="answer"
+      @next="goOn"
+    />
+    <RoundEnd
+      v-else-if="phase === 'ended' && state"
+      :end="told?.end ?? state.end"
+      :kind="state.kind"
+      :open="told?.open ?? state.open"
+      :voice="voice"
+      @again="again"
+      @own="own = true"
+      @leave="leaveFor"
+    />
+    <main v-else-if="phase === 'waiting'" class="middle">
+      <h1>You have done all that is on this device.</h1>
+      <p>Your answers are kept. It goes on when the network is back.</p>
+    </main>
+    <main v-else class="middle" aria-live="polite"><p>One moment…</p></main>
+  </div>
+</template>
+
+<style scoped lang="scss">
+.desk {
+  display: flex;
+  flex-direction: column;
+  height: 100vh;
+  height: 100dvh;
+  overflow: hidden;
+}
+
+.news {
+  display: none;
+  margin: 0;
+  padding: 0.35rem 1rem;
+  background: var(--v-slip-tint);
+  text-align: center;
+
+  &.shown {
+    display: block;
+  }
+}
+
+.middle {
+  margin: auto;
+  padding: 1.5rem;
+  max-width: 34rem;
+  text-align: center;
+  font-size: 1.25rem;
+
+  h1 {
+    font-size: 1.6rem;
+  }
+}
+</style>

@@ -1,0 +1,124 @@
+<script setup lang="ts">
+import type { useVoice } from "./useVoice";
+
+/** Who is here and how far they are. */
+defineProps<{
+  name: string;
+  done: number;
+  of: number;
+  counting: boolean;
+  voice: ReturnType<typeof useVoice>;
+}>();
+defineEmits<{ leave: [] }>();
+
+/** More than so many dots are a number. */
+const DOTS = 14;
+</script>
+
+<template>
+  <header class="bar">
+    <strong class="name">{{ name }}</strong>
+    <p class="far">
+      <template v-if="counting">
+        <span class="visually-hidden">{{ done }} of {{ of }} done</span>
+        <template v-if="of <= DOTS">
+          <span
+            v-for="dot in of"
+            :key="dot"
+            class="dot"
+            :class="{ full: dot <= done }"
+            aria-hidden="true"
+          ></span>
+        </template>
+        <span v-else aria-hidden="true">{{ done }} of {{ of }}</span>
+      </template>
+    </p>
+    <span class="tools">
+      <button
+        v-if="voice.has.value"
+        type="button"
+        class="plain"
+        :aria-pressed="voice.on.value"
+        @click="voice.toggle"
+      >
+        <svg viewBox="0 0 24 24" width="24" height="24" aria-hidden="true">
+          <path d="M4 9v6h4l5 4V5L8 9Z" fill="currentColor" />
+          <path
+            v-if="voice.on.value"
+            d="M16 9c1.5 1.5 1.5 4.5 0 6M18.5 6.5c3 3 3 8 0 11"
+            fill="none"
+            stroke="currentColor"
+            stroke-width="2"
+            stroke-linecap="round"
+          />
+          <path
+            v-else
+            d="m16 9.5 5 5m0-5-5 5"
+            stroke="currentColor"
+            stroke-width="2"
+            stroke-linecap="round"
+          />
+        </svg>
+        <span class="visually-hidden">Read aloud</span>
+      </button>
+      <button type="button" class="plain" @click="$emit('leave')">Leave</button>
+    </span>
+  </header>
+</template>
+
+<style scoped>
+.bar {
+  display: grid;
+  grid-template-columns: 1fr auto 1fr;
+  align-items: center;
+  gap: 0.5rem;
+  padding: 0.3rem max(0.75rem, env(safe-area-inset-right)) 0.3rem max(1rem, env(safe-area-inset-left));
+  border-bottom: 1px solid var(--v-line);
+}
+
+.name {
+  font-size: 1.15rem;
+  overflow: hidden;
+  text-overflow: ellipsis;
+  white-space: nowrap;
+}
+
+.far {
+  display: flex;
+  gap: 0.35rem;
+  margin: 0;
+}
+
+.dot {
+  width: 0.7rem;
+  height: 0.7rem;
+  border: 2px solid var(--v-edge);
+  border-radius: 50%;
+}
+
+.dot.full {
+  background: var(--v-ink);
+  border-color: var(--v-ink);
+}
+
+.tools {
+  justify-self: end;
+  display: flex;
+  align-items: center;
+}
+
+@media (max-width: 30rem) {
+  .far {
+    gap: 0.2rem;
+  }
+
+  .dot {
+    width: 0.55rem;
+    height: 0.55rem;
+  }
+
+  .plain {
+    padding: 0.2rem 0.4rem;
+  }
+}
+</style>

@@ -1,0 +1,103 @@
+<script setup lang="ts">
+import { computed, ref } from "vue";
+import type { DeskTurn } from "@/api/client";
+import { rove } from "./rove";
+
+/** The answer in digits, on a pad with the class's own sign. */
+const props = defineProps<{ turn: DeskTurn; over: boolean }>();
+const texts = defineModel<string[]>({ required: true });
+const MOST = 5;
+const text = computed(() => texts.value[0] ?? "");
+const keys = computed(() => ["1", "2", "3", "4", "5", "6", "7", "8", "9", props.turn.sign, "0"]);
+const root = ref<HTMLElement>();
+
+function add(key: string): void {
+  if (text.value.length < MOST) texts.value = [text.value + key];
+}
+
+const takeBack = (): void => void (texts.value = [text.value.slice(0, -1)]);
+
+function type(event: KeyboardEvent): boolean {
+  const key = [":", ".", ","].includes(event.key) ? props.turn.sign : event.key;
+  if (key === "Backspace") takeBack();
+  else if (keys.value.includes(key)) add(key);
+  else return false;
+  return true;
+}
+
+defineExpose({ type });
+</script>
+
+<template>
+  <div class="digits-entry">
+    <p class="line" aria-live="polite">
+      <span class="visually-hidden">Your answer:</span>
+      {{ text }}
+    </p>
+    <div v-if="!over" ref="root" class="pad" @keydown="rove($event, root)">
+      <button v-for="key in keys" :key="key" type="button" class="key" @click="add(key)">{{ key }}</button>
+      <button
+        type="button"
+        class="key"
+        :disabled="!text"
+        aria-label="Take the last one back"
+        @click="takeBack"
+      >
+        ⌫
+      </button>
+    </div>
+  </div>
+</template>
+
+<style scoped>
+.digits-entry {
+  display: flex;
+  flex-direction: column;
+  align-items: center;
+  justify-content: center;
+  gap: 0.6rem;
+  min-height: 0;
+}
+
+.line {
+  min-width: 9rem;
+  min-height: 3.4rem;
+  margin: 0;
+  border-bottom: 3px solid var(--v-ink);
+  font-size: 2.2rem;
+  font-weight: 700;
+  line-height: 3.4rem;
+  text-align: center;
+}
+
+.pad {
+  display: grid;
+  grid-template-columns: repeat(3, 1fr);
+  gap: 0.5rem;
+  width: min(20rem, 100%);
+}
+
+.key {
+  font-size: 1.5rem;
+}
+
+@media (orientation: landscape) and (max-height: 34rem) {
+  .digits-entry {
+    flex-direction: row;
+    gap: 1rem;
+  }
+
+  .line {
+    min-width: 6rem;
+    font-size: 1.7rem;
+  }
+
+  .pad {
+    gap: 0.3rem;
+  }
+
+  .key {
+    min-height: 2.75rem;
+  }
+}
+</style>

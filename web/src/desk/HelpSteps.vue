@@ -1,0 +1,142 @@
+<script setup lang="ts">
+import { computed, nextTick, onMounted, ref, watch } from "vue";
+import type { Told } from "@/api/client";
+import DialFace from "@/dial/DialFace.vue";
+import DialLenses from "@/dial/DialLenses.vue";
+import DialLights from "@/dial/DialLights.vue";
+import type { useVoice } from "./useVoice";
+
+/** The reading in steps, one sentence after the other, each lit up on the dial. */
+const props = defineProps<{
+  help: NonNullable<Told["help"]>;
+  sign: string;
+  voice: ReturnType<typeof useVoice>;
+}>();
+const emit = defineEmits<{ next: [] }>();
+
+const NO_LENSES: ReadonlySet<string> = new Set();
+const at = ref(0);
+const forward = ref<HTMLButtonElement>();
+const step = computed(() => props.help.steps[at.value]);
+const lights = computed(() => step.value?.lights ?? []);
+const lit = computed(() =>
+  lights.value.filter((light) => light.kind === "hand").map((light) => `lit-${light.hand}`),
+);
+const last = computed(() => at.value >= props.help.steps.length - 1);
+
+function go(): void {
+  if (last.value) emit("next");
+  else at.value += 1;
+}
+
+const say = (): void => props.voice.say(step.value?.sentence ?? "");
+watch(at, say);
+onMounted(() => {
+  say();
+  void nextTick(() => forward.value?.focus());
+});
+</script>
+
+<template>
+  <main class="help">
+    <div class="face" :class="lit">
+      <DialFace :facts="help" :margin="16" label="The same clock">
+        <template #under>
+          <DialLenses :lenses="NO_LENSES" :lights="lights" past-word="" to-word="" />
+        </template>
+        <template #over><DialLights :lights="lights" /></template>
+      </DialFace>
+    </div>
+    <section class="said">
+      <h1>Look, step by step</h1>
+      <ol role="status">
+        <li v-for="(one, place) in help.steps.slice(0, at + 1)" :key="place" :class="{ now: place === at }">
+          {{ one.sentence }}
+        </li>
+      </ol>
+    </section>
+    <button ref="forward" type="button" class="go" @click="go">{{ last ? "Go on" : "Next step" }}</button>
+  </main>
+</template>
+
+<style scoped lang="scss">
+.help {
+  flex: 1;
+  min-height: 0;
+  display: grid;
+  grid-template: "face" minmax(0, 1fr) "said" auto "go" auto / minmax(0, 1fr);
+  gap: 0.6rem 2rem;
+  padding: 0.6rem 1rem 0.9rem;
+}
+
+.face {
+  grid-area: face;
+  min-height: 0;
+  display: flex;
+  align-items: center;
+  justify-content: center;
+}
+
+.face :deep(.dial) {
+  height: 100%;
+  width: auto;
+  max-width: 100%;
+}
+
+.said {
+  grid-area: said;
+  align-self: center;
+  min-height: 8.5rem;
+}
+
+h1 {
+  margin: 0 0 0.5rem;
+  font-size: 1.3rem;
+  color: var(--v-quiet);
+}
+
+ol {
+  display: grid;
+  gap: 0.5rem;
+  margin: 0;
+  padding: 0;
+  list-style: none;
+  font-size: clamp(1.1rem, 1.4vw + 0.7rem, 1.5rem);
+  line-height: 1.3;
+}
+
+li {
+  color: var(--v-quiet);
+}
+
+.now {
+  color: var(--v-ink);
+  font-weight: 700;
+}
+
+.go {
+  grid-area: go;
+  justify-self: end;
+}
+
+.lit-hour :deep(.hand.hour),
+.lit-minute :deep(.hand.minute) {
+  paint-order: stroke;
+  stroke-width: 5;
+  stroke-linejoin: round;
+}
+
+.lit-hour :deep(.hand.hour) {
+  stroke: var(--v-hour-glow);
+}
+
+.lit-minute :deep(.hand.minute) {
+  stroke: var(--v-minute-glow);
+}
+
+@media (orientation: landscape) {
+  .help {
+    grid-template: "face said" minmax(0, 1fr) "face go" auto / minmax(0, 1fr) minmax(0, 1fr);
+  }
+}
+</style>

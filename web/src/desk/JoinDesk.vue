@@ -1,0 +1,256 @@
+<script setup lang="ts">
+import { computed, nextTick, onMounted, ref, shallowRef } from "vue";
+import { Refused, type Child } from "@/api/client";
+import PictureMark from "@/pictures/PictureMark.vue";
+import { PICTURES } from "@/pictures/pictures";
+import { knock, sitDown, type Door } from "./ask";
+
+/** The way in: the class code, the child's own name, and three pictures in their order. */
+const emit = defineEmits<{ joined: [] }>();
+const LENGTH = 3;
+
+const code = ref(new URLSearchParams(location.search).get("code") ?? "");
+const door = shallowRef<Door | null>(null);
+const child = shallowRef<Child | null>(null);
+const chosen = ref<string[]>([]);
+const trouble = ref("");
+const busy = ref(false);
+const heading = ref<HTMLElement>();
+const places = computed(() => Array.from({ length: LENGTH }, (_, place) => chosen.value[place]));
+
+async function attempt(step: () => Promise<void>): Promise<void> {
+  busy.value = true;
+  trouble.value = "";
+  try {
+    await step();
+  } catch (error) {
+    trouble.value = error instanceof Refused ? error.message : "That did not work. Try again.";
+  } finally {
+    busy.value = false;
+    await nextTick();
+    heading.value?.focus();
+  }
+}
+
+const enter = (): Promise<void> => attempt(async () => void (door.value = await knock(code.value)));
+
+function pick(one: Child): void {
+  child.value = one;
+  chosen.value = [];
+  trouble.value = "";
+  void nextTick(() => heading.value?.focus());
+}
+
+function press(picture: string): void {
+  if (chosen.value.length < LENGTH) chosen.value = [...chosen.value, picture];
+  if (chosen.value.length === LENGTH) void sit();
+}
+
+async function sit(): Promise<void> {
+  const [at, who] = [door.value, child.value];
+  if (!at || !who) return;
+  await attempt(async () => {
+    try {
+      await sitDown({ code: at.code, child_id: who.id, pictures: chosen.value });
+      emit("joined");
+    } finally {
+      chosen.value = [];
+    }
+  });
+}
+
+function back(): void {
+  trouble.value = "";
+  if (child.value) child.value = null;
+  else door.value = null;
+  void nextTick(() => heading.value?.focus());
+}
+
+onMounted(() => code.value && void enter());
+</script>
+
+<template>
+  <main class="join">
+    <template v-if="!door">
+      <img src="/favicon.svg" alt="" width="56" height="56" />
+      <h1 ref="heading" tabindex="-1"><label for="code">Class code</label></h1>
+      <form @submit.prevent="enter">
+        <input
+          id="code"
+          v-model="code"
+          class="code"
+          maxlength="12"
+          autocomplete="off"
+          autocapitalize="characters"
+          spellcheck="false"
+          :aria-invalid="trouble ? true : undefined"
+          aria-describedby="join-trouble"
+        />
+        <button class="go" :disabled="busy || !code.trim()">Go</button>
+      </form>
+      <p id="join-trouble" role="alert" class="trouble">{{ trouble }}</p>
+      <p v-if="!trouble" class="hint">It is on the board.</p>
+    </template>
+
+    <template v-else-if="!child">
+      <h1 ref="heading" tabindex="-1">{{ door.class_name }}: who are you?</h1>
+      <ul class="names">
+        <li v-for="one in door.children" :key="one.id">
+          <button type="button" class="key" @click="pick(one)">{{ one.name }}</button>
+        </li>
+      </ul>
+      <button type="button" class="plain" @click="back">Another code</button>
+    </template>
+
+    <template v-else>
+      <h1 ref="heading" tabindex="-1">{{ child.name }}: your three pictures</h1>
+      <p class="places" aria-live="polite">
+        <span v-for="(picture, place) in places" :key="place" class="place" :class="{ full: picture }">
+          <PictureMark v-if="picture" :id="picture" label />
+        </span>
+      </p>
+      <p role="alert" class="trouble">{{ trouble }}</p>
+      <div class="pictures" :class="{ busy }">
+        <button
+          v-for="picture in door.pictures"
+          :key="picture"
+          type="button"
+          class="key"
+          :disabled="busy || chosen.includes(picture)"
+          :aria-label="PICTURES[picture]?.name"
+          @click="press(picture)"
+        >
+          <PictureMark :id="picture" />
+        </button>
+      </div>
+      <p class="ways">
+        <button type="button" class="plain" @click="back">Not {{ child.name }}</button>
+        <button type="button" class="plain" :disabled="!chosen.length" @click="chosen = chosen.slice(0, -1)">
+          Take back
+        </button>
+      </p>
+    </template>
+  </main>
+</template>
+
+<style scoped lang="scss">
+.join {
+  flex: 1;
+  min-height: 0;
+  overflow-y: auto;
+  display: flex;
+  flex-direction: column;
+  align-items: center;
+  padding: 1rem;
+
+  &::before,
+  &::after {
+    content: "";
+    margin: auto;
+  }
+}
+
+h1 {
+  font-size: 1.6rem;
+  margin: 0.75rem 0;
+  text-align: center;
+
+  &:focus {
+    outline: none;
+  }
+}
+
+form {
+  display: flex;
+  flex-wrap: wrap;
+  justify-content: center;
+  gap: 0.75rem;
+}
+
+.code {
+  width: 11rem;
+  padding: 0.2rem 0.5rem;
+  border: 2px solid var(--v-edge);
+  border-radius: 0.8rem;
+  background: var(--v-card);
+  font: inherit;
+  font-size: 2.2rem;
+  text-align: center;
+  text-transform: uppercase;
+  letter-spacing: 0.12em;
+}
+
+.trouble {
+  min-height: 1.6em;
+  margin: 0.4rem 0;
+  color: var(--v-misread);
+  font-weight: 700;
+  text-align: center;
+}
+
+.hint {
+  color: var(--v-quiet);
+}
+
+.names {
+  display: grid;
+  grid-template-columns: repeat(auto-fill, minmax(8.5rem, 1fr));
+  gap: 0.6rem;
+  width: min(60rem, 100%);
+  margin: 0 0 0.75rem;
+  padding: 0;
+  list-style: none;
+
+  .key {
+    width: 100%;
+    min-height: 3.4rem;
+    overflow-wrap: anywhere;
+  }
+}
+
+.places {
+  display: flex;
+  gap: 0.8rem;
+  margin: 0;
+}
+
+.place {
+  width: 4.5rem;
+  height: 4.5rem;
+  padding: 0.5rem;
+  border: 2px dashed var(--v-edge);
+  border-radius: 0.8rem;
+
+  &.full {
+    border-style: solid;
+    background: var(--v-card);
+  }
+}
+
+.pictures {
+  display: grid;
+  grid-template-columns: repeat(4, minmax(4rem, 5.6rem));
+  gap: 0.6rem;
+
+  .key {
+    aspect-ratio: 1;
+    padding: 0.6rem;
+  }
+
+  .key:disabled {
+    opacity: 0.35;
+  }
+}
+
+.ways {
+  display: flex;
+  gap: 1rem;
+  margin: 0.6rem 0 0;
+}
+
+@media (min-width: 48rem) and (max-height: 50rem) {
+  .pictures {
+    grid-template-columns: repeat(8, minmax(4rem, 5.6rem));
+  }
+}
+</style>

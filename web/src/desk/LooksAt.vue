@@ -1,0 +1,100 @@
+<script setup lang="ts">
+import { computed } from "vue";
+import type { DeskTurn, Light } from "@/api/client";
+import DialFace from "@/dial/DialFace.vue";
+import DialLights from "@/dial/DialLights.vue";
+
+/** What a child looks at: a dial or a part of one, or a time in words or digits. */
+const props = defineProps<{ turn: DeskTurn }>();
+const item = computed(() => props.turn.items[0]);
+const dial = computed(() => !["words", "digits", "time_of_day"].includes(props.turn.sees));
+const hands = computed(() => {
+  if (props.turn.sees === "hour_hand") return "hour";
+  if (props.turn.sees === "minute_hand") return "minute";
+  return props.turn.sees === "numerals" ? "none" : "both";
+});
+const bare = computed(() => props.turn.sees === "bare_dial");
+const lights = computed<Light[]>(() =>
+  (item.value?.numerals ?? []).map((numeral) => ({ kind: "numeral", numeral })),
+);
+const numerals = computed(() => item.value?.numerals ?? []);
+const label = computed(() => {
+  if (hands.value === "hour") return "A clock with its short hand alone";
+  if (hands.value === "minute") return "A clock with its long hand alone";
+  return hands.value === "none" ? `From the ${numerals.value[0]} to the ${numerals.value[1]}` : "A clock";
+});
+/** Where in the class's own day it is. */
+const when = computed(() => {
+  const day = item.value?.day;
+  if (!day) return "";
+  if (day.at) return day.at;
+  if (day.after && day.before) return `after “${day.after}”, before “${day.before}”`;
+  return day.before ? `before “${day.before}”` : `after “${day.after}”`;
+});
+</script>
+
+<template>
+  <div v-if="item" class="looks-at" :class="{ dialled: dial }">
+    <p v-if="item.said" class="said">
+      Somebody said:
+      <strong>{{ item.said }}</strong>
+    </p>
+    <div v-if="dial" class="face">
+      <DialFace :facts="item" :hands="hands" :numerals="!bare" :marks="!bare" :label="label" :margin="3">
+        <template v-if="lights.length" #over><DialLights :lights="lights" /></template>
+      </DialFace>
+    </div>
+    <p v-if="numerals.length" class="when">From the {{ numerals[0] }} to the {{ numerals[1] }}.</p>
+    <p v-if="!dial" class="shown">{{ item.shown }}</p>
+    <p v-if="when" class="when">{{ when }}</p>
+  </div>
+</template>
+
+<style scoped>
+.looks-at {
+  display: flex;
+  flex-direction: column;
+  align-items: center;
+  justify-content: center;
+  gap: 0.4rem;
+  min-height: 0;
+}
+
+.face {
+  flex: 1;
+  min-height: 0;
+  width: 100%;
+  display: flex;
+  align-items: center;
+  justify-content: center;
+}
+
+.face > :deep(.dial) {
+  height: 100%;
+  width: auto;
+  max-width: 100%;
+}
+
+p {
+  margin: 0;
+  text-align: center;
+}
+
+.said {
+  padding: 0.4rem 1.2rem;
+  border: 2px solid var(--v-line);
+  border-radius: 1.2rem 1.2rem 1.2rem 0.2rem;
+  background: var(--v-card);
+  font-size: 1.25rem;
+}
+
+.shown {
+  font-size: clamp(1.9rem, 7vmin, 3.6rem);
+  font-weight: 700;
+  line-height: 1.2;
+}
+
+.when {
+  font-size: 1.25rem;
+}
+</style>

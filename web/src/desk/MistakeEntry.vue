@@ -1,0 +1,84 @@
+<script setup lang="ts">
+import { computed, ref, watch } from "vue";
+import type { DeskTurn } from "@/api/client";
+import { rove } from "./rove";
+import WordTiles from "./WordTiles.vue";
+
+/** What somebody did wrong, one of three; then the right time, in words. */
+const props = defineProps<{ turn: DeskTurn; over: boolean }>();
+const texts = defineModel<string[]>({ required: true });
+const cause = ref("");
+const words = ref<string[]>([""]);
+const tiles = ref<InstanceType<typeof WordTiles>>();
+const root = ref<HTMLElement>();
+const options = computed(() => props.turn.items[0]?.options ?? []);
+const named = computed(() => options.value.find((one) => one.id === cause.value)?.name);
+
+watch([cause, words], () => {
+  const said = words.value[0];
+  texts.value = [cause.value && said ? `${cause.value}; ${said}` : ""];
+});
+/** A second try asks both again. */
+watch(
+  () => props.turn.tried,
+  () => {
+    cause.value = "";
+    words.value = [""];
+  },
+);
+
+defineExpose({ type: (event: KeyboardEvent) => (cause.value ? (tiles.value?.type(event) ?? false) : false) });
+</script>
+
+<template>
+  <div class="mistake">
+    <div v-if="!cause" ref="root" class="causes" @keydown="rove($event, root)">
+      <button v-for="one in options" :key="one.id" type="button" class="key" @click="cause = one.id">
+        {{ one.name }}
+      </button>
+    </div>
+    <template v-else>
+      <p class="cause">
+        <span>{{ named }}</span>
+        <button v-if="!over" type="button" class="plain" @click="cause = ''">Change</button>
+      </p>
+      <p class="then">And what time is it?</p>
+      <WordTiles ref="tiles" v-model="words" :turn="turn" :over="over" />
+    </template>
+  </div>
+</template>
+
+<style scoped>
+.mistake {
+  display: flex;
+  flex-direction: column;
+  justify-content: center;
+  gap: 0.4rem;
+  min-height: 0;
+}
+
+.causes {
+  display: grid;
+  gap: 0.7rem;
+  width: min(28rem, 100%);
+  align-self: center;
+}
+
+.causes .key {
+  min-height: 3.6rem;
+}
+
+.cause {
+  display: flex;
+  align-items: center;
+  justify-content: center;
+  gap: 0.5rem;
+  margin: 0;
+  font-weight: 700;
+}
+
+.then {
+  margin: 0;
+  text-align: center;
+}
+</style>

@@ -1,0 +1,152 @@
+<script setup lang="ts">
+import { computed, ref } from "vue";
+import type { DeskTurn } from "@/api/client";
+import DialFace from "@/dial/DialFace.vue";
+
+/** Clocks and cards that belong together: press one, then the other. */
+defineProps<{ turn: DeskTurn; over: boolean }>();
+const texts = defineModel<string[]>({ required: true });
+const LETTERS = ["A", "B", "C", "D"];
+const clock = ref<number | null>(null);
+const card = ref<string | null>(null);
+const letterOf = computed(
+  () => new Map(texts.value.flatMap((text, at) => (text ? [[text, LETTERS[at] ?? ""] as const] : []))),
+);
+
+function join(at: number, text: string): void {
+  texts.value = texts.value.map((kept, place) => (place === at ? text : kept === text ? "" : kept));
+  clock.value = null;
+  card.value = null;
+}
+
+function pressClock(at: number): void {
+  if (card.value !== null) return join(at, card.value);
+  if (texts.value[at]) texts.value = texts.value.map((kept, place) => (place === at ? "" : kept));
+  clock.value = clock.value === at ? null : at;
+}
+
+function pressCard(text: string): void {
+  if (clock.value !== null) return join(clock.value, text);
+  card.value = card.value === text ? null : text;
+}
+</script>
+
+<template>
+  <div class="pairs-entry">
+    <ul class="clocks">
+      <li v-for="(item, at) in turn.items" :key="item.id">
+        <button
+          type="button"
+          class="key"
+          :class="{ chosen: clock === at, joined: texts[at] }"
+          :aria-pressed="clock === at"
+          :aria-label="`Clock ${LETTERS[at]}${texts[at] ? `, with ${texts[at]}` : ''}`"
+          :disabled="over"
+          @click="pressClock(at)"
+        >
+          <DialFace :facts="item" :margin="3" />
+          <span class="badge" aria-hidden="true">{{ LETTERS[at] }}</span>
+        </button>
+      </li>
+    </ul>
+    <ul class="cards">
+      <li v-for="text in turn.cards" :key="text">
+        <button
+          type="button"
+          class="key"
+          :class="{ chosen: card === text, joined: letterOf.get(text) }"
+          :aria-pressed="card === text"
+          :disabled="over"
+          @click="pressCard(text)"
+        >
+          {{ text }}
+          <span v-if="letterOf.get(text)" class="badge">
+            <span class="visually-hidden">with clock</span>
+            {{ letterOf.get(text) }}
+          </span>
+        </button>
+      </li>
+    </ul>
+  </div>
+</template>
+
+<style scoped lang="scss">
+.pairs-entry {
+  display: grid;
+  grid-template-rows: minmax(0, 1fr) auto;
+  gap: 1rem;
+  min-height: 0;
+  width: min(70rem, 100%);
+  justify-self: center;
+}
+
+ul {
+  display: grid;
+  grid-auto-flow: column;
+  grid-auto-columns: minmax(0, 1fr);
+  gap: 0.8rem;
+  min-height: 0;
+  margin: 0;
+  padding: 0;
+  list-style: none;
+}
+
+li {
+  min-height: 0;
+}
+
+.key {
+  position: relative;
+  width: 100%;
+  height: 100%;
+  padding: 0.5rem;
+}
+
+.cards .key {
+  min-height: 4rem;
+  font-size: 1.7rem;
+  font-weight: 700;
+}
+
+.key.joined {
+  border-color: var(--v-right);
+}
+
+.key:disabled {
+  background: var(--v-card);
+  color: var(--v-ink);
+}
+
+.clocks :deep(.dial) {
+  height: 100%;
+}
+
+.badge {
+  position: absolute;
+  top: 0.35rem;
+  left: 0.35rem;
+  min-width: 1.7rem;
+  border-radius: 0.5rem;
+  background: var(--v-shade);
+  font-size: 1.1rem;
+  line-height: 1.7rem;
+  text-align: center;
+}
+
+.joined .badge {
+  background: var(--v-right);
+  color: var(--v-paper);
+}
+
+@media (orientation: portrait) and (max-width: 48rem) {
+  .pairs-entry {
+    grid-template: minmax(0, 1fr) / minmax(0, 1.2fr) minmax(0, 1fr);
+  }
+
+  ul {
+    grid-auto-flow: row;
+    grid-auto-columns: auto;
+    grid-auto-rows: minmax(0, 1fr);
+  }
+}
+</style>

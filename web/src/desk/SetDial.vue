@@ -1,0 +1,117 @@
+<script setup lang="ts">
+import { ref } from "vue";
+import type { DeskTurn } from "@/api/client";
+import DialFace from "@/dial/DialFace.vue";
+import { degreesTo } from "@/dial/geometry";
+import {
+  fromMiddle,
+  loosened,
+  pressed,
+  spokenHands,
+  useDragging,
+  type Hand,
+  type Loose,
+} from "@/dial/useLooseHands";
+
+/** A dial whose two hands are set by themselves: the nearer one follows the finger; arrows and Shift do the same. */
+const props = defineProps<{ turn: DeskTurn; over: boolean }>();
+const texts = defineModel<string[]>({ required: true });
+/** Both hands in sight, and no time that is likely to be asked. */
+const hands = ref<Loose>({ hour_hand_degrees: 180, minute_hand_degrees: 0 });
+const root = ref<HTMLElement>();
+const { dragging, take, angle, drop } = useDragging(root);
+/** Where the short hand ends, as a part of the radius. */
+const SHORT = 0.55;
+
+function set(next: Loose): void {
+  hands.value = next;
+  texts.value = [`hour=${next.hour_hand_degrees} minute=${next.minute_hand_degrees}`];
+}
+
+const apart = (one: number, other: number): number => Math.abs(((one - other + 540) % 360) - 180);
+
+/** The hand nearer to the finger; where both are as near, the long one outside, the short one inside. */
+function nearest(event: PointerEvent, element: HTMLElement): Hand {
+  const point = fromMiddle(event, element);
+  const at = degreesTo(point);
+  const [hour, minute] = [
+    apart(at, hands.value.hour_hand_degrees),
+    apart(at, hands.value.minute_hand_degrees),
+  ];
+  if (Math.abs(hour - minute) > 15) return hour < minute ? "hour" : "minute";
+  return Math.hypot(point.x, point.y) < (SHORT * element.clientWidth) / 2 ? "hour" : "minute";
+}
+
+function hold(event: PointerEvent): void {
+  if (!props.over && root.value) take(nearest(event, root.value), event);
+}
+
+function follow(event: PointerEvent): void {
+  const degrees = angle(event);
+  if (degrees !== undefined && dragging.value) set(loosened(hands.value, dragging.value, degrees));
+}
+
+function press(event: KeyboardEvent): void {
+  const next = props.over ? undefined : pressed(hands.value, event);
+  if (!next) return;
+  set(next);
+  event.preventDefault();
+}
+
+/** Arrows turn the hands from wherever the child is on the page. */
+function type(event: KeyboardEvent): boolean {
+  press(event);
+  return false;
+}
+
+defineExpose({ type });
+</script>
+
+<template>
+  <div class="set">
+    <div
+      ref="root"
+      class="turning"
+      :class="{ dragging }"
+      role="slider"
+      tabindex="0"
+      aria-label="The dial. Left and right turn the long hand, up and down the short one; with Shift in fives."
+      aria-valuemin="0"
+      aria-valuemax="360"
+      :aria-valuenow="hands.minute_hand_degrees"
+      :aria-valuetext="spokenHands(hands)"
+      :aria-disabled="over"
+      @keydown="press"
+      @pointerdown="hold"
+      @pointermove="follow"
+      @pointerup="drop"
+      @pointercancel="drop"
+    >
+      <DialFace :facts="hands" :margin="3" />
+    </div>
+  </div>
+</template>
+
+<style scoped>
+.set {
+  display: flex;
+  align-items: center;
+  justify-content: center;
+  min-height: 0;
+  min-width: 0;
+  container-type: size;
+}
+
+.turning {
+  width: min(100cqw, 100cqh);
+  aspect-ratio: 1;
+  border-radius: 50%;
+  touch-action: none;
+  user-select: none;
+  cursor: grab;
+}
+
+.dragging {
+  cursor: grabbing;
+}
+</style>

@@ -1,0 +1,224 @@
+<script setup lang="ts">
+import { computed, nextTick, onMounted, onUnmounted, ref, watch, type Component } from "vue";
+import type { DeskTurn, Told } from "@/api/client";
+import ChoicePad from "./ChoicePad.vue";
+import DigitPad from "./DigitPad.vue";
+import HelpSteps from "./HelpSteps.vue";
+import LooksAt from "./LooksAt.vue";
+import MistakeEntry from "./MistakeEntry.vue";
+import PairsEntry from "./PairsEntry.vue";
+import SetDial from "./SetDial.vue";
+import WordTiles from "./WordTiles.vue";
+import type { useVoice } from "./useVoice";
+
+/** One task: what is looked at, the way of answering, and what was made of it. */
+const props = defineProps<{
+  turn: DeskTurn;
+  told: Told | null;
+  /** The answer is kept on the device; nothing can be said of it yet. */
+  kept: boolean;
+  busy: boolean;
+  voice: ReturnType<typeof useVoice>;
+}>();
+const emit = defineEmits<{ answer: [texts: string[]]; next: [] }>();
+
+const ENTRIES: Readonly<Record<DeskTurn["entry"], Component>> = {
+  words: WordTiles,
+  count: WordTiles,
+  digits: DigitPad,
+  hands: SetDial,
+  pairs: PairsEntry,
+  hour: ChoicePad,
+  minutes: ChoicePad,
+  halves: ChoicePad,
+  mistake: MistakeEntry,
+};
+
+const texts = ref<string[]>(props.turn.items.map(() => ""));
+const forward = ref<HTMLButtonElement>();
+const entry = ref<{ type?: (event: KeyboardEvent) => boolean }>();
+const over = computed(() => props.kept || Boolean(props.told?.done));
+const help = computed(() => (props.told?.done ? props.told.help : null));
+const ready = computed(() => texts.value.every((text) => text !== ""));
+const rightAll = computed(() => props.told?.results.every((one) => one.right) ?? false);
+const tone = computed(() => {
+  if (props.kept) return "kept";
+  if (!props.told || props.told.results.some((one) => one.right === null)) return "plain";
+  return rightAll.value ? "right" : "again";
+});
+const sentence = computed(() => {
+  if (props.kept) return "Kept on this device. It is marked when the network is back.";
+  return help.value ? "" : (props.told?.sentence ?? "");
+});
+
+function send(): void {
+  if (ready.value && !props.busy && !over.value) emit("answer", texts.value);
+}
+
+/** Keys that no part of the page has taken: typed digits, Backspace, Enter. */
+function press(event: KeyboardEvent): void {
+  if (event.defaultPrevented || event.ctrlKey || event.metaKey || event.altKey || over.value) return;
+  if (event.key === "Enter" && !(event.target instanceof HTMLButtonElement)) {
+    event.preventDefault();
+    send();
+  } else if (entry.value?.type?.(event)) event.preventDefault();
+}
+
+/** A second try begins anew, but hands stay where they were. */
+watch(
+  () => props.told,
+  (told) => {
+    if (told && !told.done && props.turn.entry !== "hands") texts.value = props.turn.items.map(() => "");
+    if (sentence.value) props.voice.say(sentence.value);
+    if (over.value) void nextTick(() => forward.value?.focus());
+  },
+);
+watch(
+  () => props.kept,
+  () => void nextTick(() => forward.value?.focus()),
+);
+onMounted(() => {
+  document.addEventListener("keydown", press);
+  props.voice.say(props.turn.ask, props.turn.items.length === 1 ? (props.turn.items[0]?.shown ?? "") : "");
+});
+onUnmounted(() => document.removeEventListener("keydown", press));
+</script>
+
+<template>
+  <HelpSteps v-if="help" :help="help" :sign="turn.sign" :voice="voice" @next="emit('next')" />
+  <main v-else class="task" :class="turn.entry">
+    <h1 class="ask">{{ turn.ask }}</h1>
+    <LooksAt v-if="turn.entry !== 'pairs'" class="looks" :turn="turn" />
+    <section class="answer" :aria-label="over ? 'Your answer' : 'Answer'">
+      <component
+        :is="ENTRIES[turn.entry]"
+        ref="entry"
+        v-model="texts"
+        class="entry"
+        :turn="turn"
+        :over="over"
+      />
+    </section>
+    <footer class="foot">
+      <p class="told" :class="[tone, { said: sentence }]" role="status">
+        <svg
+          v-if="sentence && tone !== 'plain'"
+          viewBox="0 0 24 24"
+          width="28"
+          height="28"
+          aria-hidden="true"
+        >
+          <path v-if="tone === 'right'" d="m5 13 5 5L20 6" />
+          <path v-else-if="tone === 'again'" d="M5 11a7.5 7.5 0 1 1 2 6M5 4v7h7" />
+          <path v-else d="M5 4h14v16H5ZM9 4v6h6V4" />
+        </svg>
+        <span>{{ sentence }}</span>
+      </p>
+      <button v-if="over" ref="forward" type="button" class="go" @click="emit('next')">Next</button>
+      <button v-else type="button" class="go" :disabled="!ready || busy" @click="send">
+        {{ busy ? "…" : turn.tried ? "Try again" : "Done" }}
+      </button>
+    </footer>
+  </main>
+</template>
+
+<style scoped lang="scss">
+.task {
+  flex: 1;
+  min-height: 0;
+  display: grid;
+  gap: 0.5rem 1.25rem;
+  padding: 0.6rem max(1rem, env(safe-area-inset-right)) max(0.8rem, env(safe-area-inset-bottom))
+    max(1rem, env(safe-area-inset-left));
+  grid-template: "ask" auto "looks" minmax(0, 1fr) "answer" auto "foot" auto / minmax(0, 1fr);
+
+  &.hands {
+    grid-template-rows: auto auto minmax(0, 1fr) auto;
+  }
+
+  &.pairs {
+    grid-template: "ask" auto "answer" minmax(0, 1fr) "foot" auto / minmax(0, 1fr);
+  }
+}
+
+.ask {
+  grid-area: ask;
+  margin: 0;
+  font-size: clamp(1.25rem, 3.2vmin + 0.5rem, 1.9rem);
+  text-align: center;
+}
+
+.looks {
+  grid-area: looks;
+  min-height: 0;
+}
+
+.answer {
+  grid-area: answer;
+  min-height: 0;
+  display: grid;
+}
+
+.foot {
+  grid-area: foot;
+  display: flex;
+  align-items: center;
+  justify-content: space-between;
+  gap: 1rem;
+  min-height: 4.2rem;
+  width: min(60rem, 100%);
+  justify-self: center;
+}
+
+.told {
+  display: flex;
+  align-items: center;
+  gap: 0.7rem;
+  flex: 1;
+  margin: 0;
+  font-size: clamp(1.05rem, 1.2vw + 0.7rem, 1.3rem);
+  line-height: 1.3;
+
+  svg {
+    flex: none;
+    fill: none;
+    stroke: currentColor;
+    stroke-width: 3;
+    stroke-linecap: round;
+    stroke-linejoin: round;
+  }
+
+  &.right {
+    color: var(--v-right);
+    font-weight: 700;
+  }
+
+  &.again svg {
+    color: var(--v-slip);
+  }
+}
+
+@media (orientation: landscape) {
+  .task {
+    grid-template: "looks ask" auto "looks answer" minmax(0, 1fr) "looks foot" auto / minmax(0, 1fr) minmax(
+        0,
+        1fr
+      );
+    gap: 0.5rem 2rem;
+
+    &.hands {
+      grid-template:
+        "answer ask" auto "answer looks" minmax(0, 1fr) "answer foot" auto / minmax(0, 1.1fr)
+        minmax(0, 1fr);
+    }
+
+    &.pairs {
+      grid-template: "ask" auto "answer" minmax(0, 1fr) "foot" auto / minmax(0, 1fr);
+    }
+  }
+
+  .ask {
+    align-self: end;
+  }
+}
+</style>

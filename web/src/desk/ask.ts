@@ -1,0 +1,59 @@
+import {
+  api,
+  asked,
+  type Child,
+  type DeskState,
+  type DeskTurn,
+  type GivenAnswer,
+  type Told,
+} from "@/api/client";
+
+/** What a desk asks of the server, by name. */
+export interface Door {
+  code: string;
+  class_name: string;
+  children: Child[];
+  pictures: string[];
+}
+
+export interface OwnDial {
+  words: string;
+  hour_hand_degrees: number;
+  minute_hand_degrees: number;
+}
+
+/** Answers to one task, on their way. */
+export interface Sending {
+  turn_id: number;
+  answers: GivenAnswer[];
+  /** The child went on without being told. */
+  late?: boolean;
+}
+
+/** Milliseconds after which a network that says nothing counts as away. */
+const PATIENCE = 8_000;
+
+export const knock = (code: string): Promise<Door> => asked(api.POST("/api/desk/doors", { body: { code } }));
+
+export const sitDown = (body: {
+  code: string;
+  child_id: number;
+  pictures: string[];
+}): Promise<{ child: Child }> => asked(api.POST("/api/desk/seats", { body }));
+
+export const readState = (): Promise<DeskState> =>
+  asked(api.GET("/api/desk/state", { signal: AbortSignal.timeout(PATIENCE) }));
+
+export const sendAnswers = (body: Sending, held: readonly DeskTurn[]): Promise<Told> =>
+  asked(
+    api.POST("/api/desk/answers", {
+      body: { ...body, held: held.map((turn) => turn.id) },
+      signal: AbortSignal.timeout(PATIENCE),
+    }),
+  );
+
+export const beginAgain = (): Promise<DeskState> => asked(api.POST("/api/desk/rounds"));
+
+export const ownDials = async (): Promise<OwnDial[]> => (await asked(api.GET("/api/desk/record"))).dials;
+
+export const leaveDesk = (): Promise<unknown> => asked(api.POST("/api/desk/leaving"));

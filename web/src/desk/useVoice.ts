@@ -1,0 +1,45 @@
+import { onScopeDispose, ref, type Ref } from "vue";
+
+interface Voice {
+  /** Whether the browser has a voice at all. */
+  has: Ref<boolean>;
+  /** Off until the child asks for it. */
+  on: Ref<boolean>;
+  toggle: () => void;
+  /** Reads aloud, where that is wanted; what was being read stops. */
+  say: (...texts: string[]) => void;
+}
+
+/** Reads aloud with the browser's own voice. */
+export function useVoice(): Voice {
+  const speech = "speechSynthesis" in window ? window.speechSynthesis : undefined;
+  const has = ref(false);
+  const on = ref(false);
+  let last: string[] = [];
+
+  const look = (): void => void (has.value = Boolean(speech?.getVoices().length));
+  look();
+  speech?.addEventListener("voiceschanged", look);
+
+  function say(...texts: string[]): void {
+    last = texts;
+    if (!speech || !on.value) return;
+    speech.cancel();
+    const words = new SpeechSynthesisUtterance(texts.filter(Boolean).join(" "));
+    words.lang = "en";
+    words.rate = 0.9;
+    speech.speak(words);
+  }
+
+  function toggle(): void {
+    on.value = !on.value;
+    if (on.value) say(...last);
+    else speech?.cancel();
+  }
+
+  onScopeDispose(() => {
+    speech?.removeEventListener("voiceschanged", look);
+    speech?.cancel();
+  });
+  return { has, on, toggle, say };
+}

@@ -1,0 +1,155 @@
+<script setup lang="ts">
+import { computed } from "vue";
+import { useFacts, type Answer, type Desk, type LiveChild } from "@/api";
+import { VerdictMark, VERDICTS } from "@/check";
+import { DialFace } from "@/dial";
+import { STUCK, whyAsked } from "./wording";
+
+/** A child in one line: where they are now, and their last answers as shapes. It opens to the answers themselves. */
+const props = defineProps<{ child: LiveChild; desk: Desk; hidden: boolean; open: boolean }>();
+defineEmits<{ toggle: [] }>();
+const facts = useFacts();
+
+const presence = computed(() => {
+  if (!props.child.joined) return "not here yet";
+  return props.child.here || !props.desk.open ? "" : "away";
+});
+const where = computed(() => {
+  const asked = props.child.asked;
+  if (presence.value) return presence.value;
+  if (asked) return asked.second ? `${asked.time}, second try` : asked.time;
+  return props.child.round ? `done: ${props.child.done}` : "";
+});
+const verdict = (one: string): Answer["verdict"] => one as Answer["verdict"];
+const told = (one: LiveChild["answers"][number]): string => {
+  const names = one.misreadings.map((id) => facts.misreading(id).name).join(" or ");
+  const second = one.second ? `; second try ${VERDICTS[verdict(one.second)].word}` : "";
+  return `${VERDICTS[verdict(one.verdict)].word}${names ? `: ${names}` : ""}${second}`;
+};
+</script>
+
+<template>
+  <li class="child" :class="{ stuck: child.stuck, gone: presence }">
+    <button type="button" :aria-expanded="open" @click="$emit('toggle')">
+      <span class="name">
+        {{ hidden ? "" : child.name }}
+        <span v-if="hidden" class="visually-hidden">Name hidden</span>
+      </span>
+      <span class="marks">
+        <VerdictMark v-for="one in child.answers" :key="one.item_id" :verdict="verdict(one.verdict)" />
+      </span>
+      <span class="where" :class="{ quiet: presence }">
+        {{ where }}
+        <span v-if="child.stuck" class="visually-hidden">, {{ STUCK[child.stuck] }}</span>
+      </span>
+      <span v-if="child.asked && !presence" class="now">
+        <DialFace :facts="facts.of(child.asked.time)" detail="small" />
+      </span>
+      <span v-else class="now"></span>
+    </button>
+    <div v-if="open" class="detail">
+      <p v-if="child.asked" class="quiet">
+        Now: {{ child.asked.time }}, {{ whyAsked(child.asked, facts) }}
+        <template v-if="child.step">· {{ facts.rung(child.step).name }}</template>
+      </p>
+      <p v-if="!child.answers.length" class="quiet">No answers yet.</p>
+      <ul v-else>
+        <li v-for="one in [...child.answers].reverse()" :key="one.item_id">
+          <span class="dial"><DialFace :facts="facts.of(one.time)" detail="small" /></span>
+          <span>{{ one.time }}</span>
+          <span class="said">{{ one.read_as || one.answer }}</span>
+          <VerdictMark :verdict="verdict(one.verdict)" quiet />
+          <span class="quiet">{{ told(one) }}</span>
+        </li>
+      </ul>
+    </div>
+  </li>
+</template>
+
+<style scoped lang="scss">
+.child {
+  border: 1px solid var(--v-line);
+  border-left-width: 6px;
+  border-radius: 0.7rem;
+  background: var(--v-card);
+  min-width: 0;
+
+  &.stuck {
+    border-left-color: var(--v-slip);
+    background: var(--v-slip-tint);
+  }
+
+  &.gone {
+    background: none;
+  }
+}
+
+button {
+  display: grid;
+  grid-template-columns: minmax(5rem, 1fr) auto minmax(4rem, auto) 1.9rem;
+  align-items: center;
+  gap: 0.7rem;
+  width: 100%;
+  min-height: 2.75rem;
+  padding: 0.2rem 0.7rem;
+  border: 0;
+  background: none;
+  font: inherit;
+  color: inherit;
+  text-align: left;
+}
+
+.name {
+  font-weight: 700;
+  overflow: hidden;
+  text-overflow: ellipsis;
+  white-space: nowrap;
+}
+
+.gone .name {
+  font-weight: 400;
+}
+
+.marks {
+  display: flex;
+  gap: 0.25rem;
+  font-size: 0.85rem;
+}
+
+.where {
+  text-align: right;
+  font-size: 0.95rem;
+}
+
+.now {
+  width: 1.9rem;
+}
+
+.detail {
+  padding: 0.2rem 0.9rem 0.7rem;
+
+  p {
+    margin: 0 0 0.4rem;
+  }
+
+  ul {
+    display: grid;
+    gap: 0.3rem;
+    margin: 0;
+    padding: 0;
+    list-style: none;
+    font-size: 0.95rem;
+  }
+
+  li {
+    display: grid;
+    grid-template-columns: 1.6rem 3rem minmax(0, 1fr) auto minmax(0, 1.4fr);
+    align-items: center;
+    gap: 0.5rem;
+  }
+}
+
+.said {
+  overflow-wrap: anywhere;
+}
+</style>

@@ -1,0 +1,133 @@
+<script setup lang="ts">
+import { computed } from "vue";
+import type { Desk } from "@/api";
+
+/** How children come to the desk: the address, the code, and both as a QR code. Large until somebody has joined. */
+const props = defineProps<{
+  desk: Desk;
+  large: boolean;
+  /** Alone on the window, for the projector. */ board: boolean;
+}>();
+defineEmits<{ close: [] }>();
+/** Without what a browser adds by itself. */
+const address = computed(() => props.desk.address.replace(/^https?:\/\//, ""));
+/** Squares to a side, with four of quiet round it as readers of such codes want. */
+const QUIET = 4;
+const side = computed(() => {
+  const numbers = [...props.desk.qr.matchAll(/M(\d+) (\d+)/g)].map((found) => Number(found[1]));
+  return Math.max(...numbers, 20) + 1;
+});
+const view = computed(() => `${-QUIET} ${-QUIET} ${side.value + 2 * QUIET} ${side.value + 2 * QUIET}`);
+</script>
+
+<template>
+  <section class="join" :class="{ large, board }" aria-label="How to join">
+    <svg class="qr" :viewBox="view" role="img" aria-label="The address with the code, as a QR code">
+      <rect x="-4" y="-4" :width="side + 8" :height="side + 8" fill="#fff" />
+      <path :d="desk.qr" fill="#000" />
+    </svg>
+    <div>
+      <p class="line">
+        Go to
+        <strong>{{ address }}</strong>
+      </p>
+      <p class="line">
+        Code
+        <strong class="code">{{ desk.code }}</strong>
+      </p>
+      <p v-if="!desk.reachable" class="quiet note">
+        Only this machine can reach that address. For devices in the room, start Vantick with
+        <code>--host 0.0.0.0</code>
+        .
+      </p>
+    </div>
+    <button v-if="board" type="button" class="close btn btn-outline-primary" @click="$emit('close')">
+      Back
+      <kbd class="key" aria-hidden="true">Esc</kbd>
+    </button>
+  </section>
+</template>
+
+<style scoped lang="scss">
+.join {
+  display: flex;
+  align-items: center;
+  gap: 1.5rem;
+  padding: 0.6rem 1.4rem;
+  border: 1px solid var(--v-line);
+  border-radius: var(--v-radius);
+  background: var(--v-card);
+}
+
+.qr {
+  flex: none;
+  width: 6.5rem;
+}
+
+.line {
+  margin: 0;
+  font-size: 1.15rem;
+  overflow-wrap: anywhere;
+}
+
+.code {
+  font-size: 1.5rem;
+  letter-spacing: 0.12em;
+}
+
+.note {
+  margin: 0.4rem 0 0;
+}
+
+.large {
+  justify-content: center;
+  gap: 3rem;
+  padding: 2rem;
+
+  .qr {
+    width: min(24rem, 40vw, 52vh);
+  }
+
+  .line {
+    font-size: 1.9rem;
+  }
+
+  .code {
+    font-size: 3.6rem;
+  }
+}
+
+.board {
+  position: fixed;
+  inset: 0;
+  z-index: 40;
+  border: 0;
+  border-radius: 0;
+
+  .qr {
+    width: min(46vw, 74vh);
+  }
+
+  .line {
+    font-size: clamp(1.6rem, 3vw, 3rem);
+  }
+
+  .code {
+    font-size: clamp(3rem, 7vw, 7rem);
+    line-height: 1.2;
+  }
+}
+
+.close {
+  position: absolute;
+  top: 1rem;
+  right: 1.5rem;
+}
+
+@media (max-width: 48rem) {
+  .join {
+    flex-direction: column;
+    gap: 1rem;
+  }
+}
+</style>

@@ -1,0 +1,180 @@
+<script setup lang="ts">
+import { useEventListener } from "@vueuse/core";
+import { computed, onScopeDispose, ref, shallowRef, watch } from "vue";
+import { useRoute } from "vue-router";
+import { closeDesk, useFacts, watchDesk, wordsOf, type LiveDesk } from "@/api";
+import ChildAtDesk from "./ChildAtDesk.vue";
+import JoinCard from "./JoinCard.vue";
+import { STUCK, titleOfDesk } from "./wording";
+
+/** Who is at the desks, where each child is, and the answers as they arrive. */
+const BEAT = 2000;
+const route = useRoute();
+const facts = useFacts();
+const live = shallowRef<LiveDesk | null>(null);
+const trouble = ref("");
+const hidden = ref(false);
+const board = ref(false);
+const sure = ref(false);
+const busy = ref(false);
+const opened = ref<number | null>(null);
+let timer: ReturnType<typeof setTimeout> | undefined;
+
+async function look(): Promise<void> {
+  const id = Number(route.params.id);
+  try {
+    const found = await watchDesk(id);
+    if (Number(route.params.id) !== id) return;
+    live.value = found;
+    trouble.value = "";
+  } catch (error) {
+    trouble.value = wordsOf(error);
+  }
+  clearTimeout(timer);
+  if (live.value?.desk.open !== false) timer = setTimeout(() => void look(), BEAT);
+}
+watch(
+  () => route.params.id,
+  () => {
+    live.value = null;
+    if (route.name === "live-desk") void look();
+  },
+  { immediate: true },
+);
+onScopeDispose(() => clearTimeout(timer));
+
+const desk = computed(() => live.value?.desk);
+const children = computed(() => live.value?.children ?? []);
+const joined = computed(() => children.value.filter((child) => child.joined).length);
+const stuck = computed(() => children.value.filter((child) => child.stuck));
+const given = computed(() => children.value.reduce((sum, child) => sum + child.given, 0));
+
+async function close(): Promise<void> {
+  if (!desk.value) return;
+  busy.value = true;
+  try {
+    await closeDesk(desk.value.id);
+    sure.value = false;
+    board.value = false;
+    await look();
+  } catch (error) {
+    trouble.value = wordsOf(error);
+  } finally {
+    busy.value = false;
+  }
+}
+
+useEventListener("keydown", (event: KeyboardEvent) => {
+  if (
+    event.ctrlKey ||
+    event.metaKey ||
+    event.altKey ||
+    (event.target as HTMLElement).closest("input, select")
+  )
+    return;
+  if (event.key === "n") hidden.value = !hidden.value;
+  else if (event.key === "b" && desk.value?.open) board.value = !board.value;
+  else if (event.key === "Escape") {
+    board.value = false;
+    opened.value = null;
+  } else return;
+  event.preventDefault();
+});
+</script>
+
+<template>
+  <div class="page live">
+    <template v-if="desk">
+      <div class="page-head">
+        <h1>{{ titleOfDesk(desk, facts) }}</h1>
+        <span class="quiet" role="status">
+          {{ desk.open ? "" : "Closed. " }}{{ joined }} of {{ children.length }} joined, {{ given }}
+          {{ given === 1 ? "answer" : "answers" }}
+        </span>
+        <div class="actions">
+          <BButton variant="outline-primary" :aria-pressed="hidden" @click="hidden = !hidden">
+            {{ hidden ? "Show names" : "Hide names" }}
+            <kbd class="key" aria-hidden="true">N</kbd>
+          </BButton>
+          <template v-if="desk.open">
+            <BButton variant="outline-primary" @click="board = true">
+              Board
+              <kbd class="key" aria-hidden="true">B</kbd>
+            </BButton>
+            <BButton v-if="!sure" variant="primary" @click="sure = true">Close for all</BButton>
+          </template>
+          <RouterLink
+            v-else
+            class="btn btn-primary"
+            :to="{ name: given ? 'class' : 'new-desk', params: given ? { id: desk.check_id } : {} }"
+          >
+            {{ given ? "What the answers say" : "Open the desks again" }}
+          </RouterLink>
+        </div>
+      </div>
+      <p v-if="sure" class="sure" role="alertdialog" aria-label="Close for all?">
+        Close it for all? What was answered is kept; nothing more is asked.
+        <BButton variant="primary" :disabled="busy" @click="close">Close</BButton>
+        <BButton variant="outline-primary" @click="sure = false">Not yet</BButton>
+      </p>
+      <p v-if="trouble" class="field-error" role="alert">{{ trouble }}</p>
+      <JoinCard
+        v-if="desk.open"
+        :desk="desk"
+        :large="board || joined === 0"
+        :board="board"
+        @close="board = false"
+      />
+      <p v-if="stuck.length && !hidden" class="look">
+        <strong>Look in on</strong>
+        <span v-for="child in stuck" :key="child.child_id">{{ child.name }}: {{ STUCK[child.stuck!] }}</span>
+      </p>
+      <ul v-if="joined || !desk.open" class="children">
+        <ChildAtDesk
+          v-for="child in children"
+          :key="child.child_id"
+          :child="child"
+          :desk="desk"
+          :hidden="hidden"
+          :open="opened === child.child_id"
+          @toggle="opened = opened === child.child_id ? null : child.child_id"
+        />
+      </ul>
+    </template>
+    <div v-else-if="trouble" role="alert">
+      <h1>There is no such desk</h1>
+      <p>{{ trouble }}</p>
+      <RouterLink :to="{ name: 'new-desk' }">Open the desks</RouterLink>
+    </div>
+    <p v-else class="quiet" aria-live="polite">Looking…</p>
+  </div>
+</template>
+
+<style scoped lang="scss">
+.children {
+  display: grid;
+  grid-template-columns: repeat(auto-fill, minmax(21rem, 1fr));
+  gap: 0.5rem 1rem;
+  margin: 1rem 0 0;
+  padding: 0;
+  list-style: none;
+}
+
+.sure {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  gap: 0.6rem 1rem;
+  padding: 0.7rem 1.1rem;
+  border: 1px solid var(--v-edge);
+  border-radius: var(--v-radius);
+  background: var(--v-card);
+}
+
+.look {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 0.2rem 1.4rem;
+  margin: 1rem 0 0;
+}
+</style>

@@ -1,0 +1,334 @@
+<script setup lang="ts">
+import { computed, ref } from "vue";
+import { useRoute, useRouter } from "vue-router";
+import {
+  listDesks,
+  listLessons,
+  openDesk,
+  readGroups,
+  Refused,
+  useFacts,
+  useLoaded,
+  wordsOf,
+  type Desk,
+  type DeskForm,
+} from "@/api";
+import { moment, useClasses } from "@/class";
+import { titleOfDesk } from "./wording";
+
+/** Opens the desks: for free practice, a stage of a lesson, or its exit; for the class or some of it. */
+const MOST_IN_GROUP = 6;
+const route = useRoute();
+const router = useRouter();
+const facts = useFacts();
+const classes = useClasses();
+
+const kind = ref<Desk["kind"]>(
+  route.query.check
+    ? "exit"
+    : route.query.lesson
+      ? route.query.stage === "exit"
+        ? "exit"
+        : "stage"
+      : "practice",
+);
+const step = ref("");
+const stage = ref(String(route.query.stage ?? "alone"));
+const checkId = Number(route.query.check) || undefined;
+const lessonId = ref<number | undefined>(Number(route.query.lesson) || undefined);
+const chosen = ref<number[] | null>(null);
+const refused = ref<Refused | null>(null);
+const busy = ref(false);
+
+const { data, trouble } = useLoaded(
+  () => classes.current?.id,
+  async () => {
+    const id = classes.current?.id;
+    if (!id) return null;
+    const [desks, lessons, groups] = await Promise.all([
+      listDesks(id),
+      listLessons(id),
+      readGroups(id, MOST_IN_GROUP),
+    ]);
+    lessonId.value ??= lessons[0]?.id;
+    return { desks, lessons, groups };
+  },
+);
+const open = computed(() => data.value?.desks.filter((desk) => desk.open) ?? []);
+const stages = computed(() => facts.catalogue?.desk_stages ?? []);
+const children = computed(() => classes.current?.children ?? []);
+const nameOf = (id: number): string => children.value.find((child) => child.id === id)?.name ?? "";
+/** Steps with times of their own. */
+const steps = computed(() => facts.catalogue?.ladder.filter((one) => one.example) ?? []);
+
+function toggle(id: number): void {
+  const before = chosen.value ?? [];
+  chosen.value = before.includes(id) ? before.filter((one) => one !== id) : [...before, id];
+}
+
+const form = computed<DeskForm>(() => {
+  const child_ids = chosen.value;
+  if (kind.value === "practice") return { kind: "practice", step: step.value || null, child_ids };
+  if (checkId) return { kind: "exit", check_id: checkId, child_ids };
+  if (kind.value === "exit") return { kind: "exit", lesson_id: lessonId.value, child_ids };
+  return { kind: "stage", lesson_id: lessonId.value, stage: stage.value, child_ids };
+});
+
+async function begin(): Promise<void> {
+  if (!classes.current) return;
+  busy.value = true;
+  refused.value = null;
+  try {
+    const desk = await openDesk(classes.current.id, form.value);
+    await router.push({ name: "live-desk", params: { id: desk.id } });
+  } catch (error) {
+    refused.value = error instanceof Refused ? error : new Refused(null, wordsOf(error), 0);
+  } finally {
+    busy.value = false;
+  }
+}
+</script>
+
+<template>
+  <div class="page">
+    <div class="page-head">
+      <h1>Open the desks</h1>
+      <div class="actions">
+        <RouterLink class="btn btn-outline-primary" :to="{ name: 'keys' }">
+          The children's pictures
+        </RouterLink>
+      </div>
+    </div>
+    <p v-if="!classes.current">
+      Desks need a class.
+      <RouterLink :to="{ name: 'new-class' }">Make one</RouterLink>
+    </p>
+    <p v-else-if="trouble" class="field-error" role="alert">{{ trouble }}</p>
+    <template v-else>
+      <p v-for="desk in open" :key="desk.id" class="open">
+        Open since {{ moment(desk.opened_at) }}: {{ titleOfDesk(desk, facts) }}, code
+        <strong>{{ desk.code }}</strong>
+        <RouterLink class="btn btn-outline-primary" :to="{ name: 'live-desk', params: { id: desk.id } }">
+          Go there
+        </RouterLink>
+      </p>
+      <form class="columns" @submit.prevent="begin">
+        <fieldset>
+          <legend>What the children do</legend>
+          <label class="way" :class="{ on: kind === 'practice' }">
+            <input v-model="kind" type="radio" class="form-check-input" value="practice" />
+            <span>
+              <strong>Free practice</strong>
+              <span class="quiet">Ten tasks at a time; Vantick chooses each for the child.</span>
+            </span>
+          </label>
+          <div v-if="kind === 'practice'" class="more">
+            <label for="step">Step</label>
+            <select id="step" v-model="step" class="form-select">
+              <option value="">Each child at their own</option>
+              <option v-for="one in steps" :key="one.id" :value="one.id">{{ one.name }}</option>
+            </select>
+          </div>
+          <label class="way" :class="{ on: kind === 'stage' }">
+            <input
+              v-model="kind"
+              type="radio"
+              class="form-check-input"
+              value="stage"
+              :disabled="!data?.lessons.length"
+            />
+            <span>
+              <strong>A stage of a lesson</strong>
+              <span class="quiet">All have the lesson's own times, and hear of each answer.</span>
+            </span>
+          </label>
+          <label class="way" :class="{ on: kind === 'exit' }">
+            <input
+              v-model="kind"
+              type="radio"
+              class="form-check-input"
+              value="exit"
+              :disabled="!checkId && !data?.lessons.length"
+            />
+            <span>
+              <strong>An exit check</strong>
+              <span class="quiet">The same clocks for all; nothing is said before the end.</span>
+            </span>
+          </label>
+          <div v-if="kind !== 'practice' && !checkId" class="more">
+            <label for="lesson">Lesson</label>
+            <select id="lesson" v-model="lessonId" class="form-select">
+              <option v-for="one in data?.lessons" :key="one.id" :value="one.id">
+                {{ facts.rung(one.step).name }}, {{ one.day }}
+              </option>
+            </select>
+            <template v-if="kind === 'stage'">
+              <label for="stage">Stage</label>
+              <select id="stage" v-model="stage" class="form-select">
+                <option v-for="one in stages" :key="one.id" :value="one.id">{{ one.name }}</option>
+              </select>
+            </template>
+          </div>
+          <p v-if="data && !data.lessons.length && !checkId" class="quiet">
+            Stages and exits come with a lesson:
+            <RouterLink :to="{ name: 'plan' }">plan one</RouterLink>
+          </p>
+        </fieldset>
+        <fieldset>
+          <legend>Who</legend>
+          <div class="who">
+            <label class="pill" :class="{ on: chosen === null }">
+              <input
+                type="radio"
+                class="form-check-input"
+                name="who"
+                :checked="chosen === null"
+                @change="chosen = null"
+              />
+              The whole class
+            </label>
+            <label
+              v-for="(group, at) in data?.groups"
+              :key="at"
+              class="pill"
+              :class="{ on: chosen?.join() === group.child_ids.join() }"
+            >
+              <input
+                type="radio"
+                class="form-check-input"
+                name="who"
+                :checked="chosen?.join() === group.child_ids.join()"
+                @change="chosen = [...group.child_ids]"
+              />
+              {{ group.child_ids.slice(0, 3).map(nameOf).join(", ")
+              }}{{ group.child_ids.length > 3 ? "…" : "" }}
+            </label>
+            <label class="pill" :class="{ on: chosen?.length === 0 }">
+              <input
+                type="radio"
+                class="form-check-input"
+                name="who"
+                :checked="chosen?.length === 0"
+                @change="chosen = []"
+              />
+              Choose…
+            </label>
+          </div>
+          <div v-if="chosen" class="children">
+            <label
+              v-for="child in children"
+              :key="child.id"
+              class="pill"
+              :class="{ on: chosen.includes(child.id) }"
+            >
+              <input
+                type="checkbox"
+                class="form-check-input"
+                :checked="chosen.includes(child.id)"
+                @change="toggle(child.id)"
+              />
+              {{ child.name }}
+            </label>
+          </div>
+        </fieldset>
+        <div class="go">
+          <p v-if="refused" class="field-error" role="alert">{{ refused.message }}</p>
+          <BButton type="submit" variant="primary" size="lg" :disabled="busy || chosen?.length === 0">
+            Open the desks
+          </BButton>
+          <p class="quiet">Children come with a class code, their name and three pictures of their own.</p>
+        </div>
+      </form>
+    </template>
+  </div>
+</template>
+
+<style scoped lang="scss">
+.columns {
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) minmax(0, 1fr);
+  gap: 1.5rem 3rem;
+}
+
+legend {
+  font-size: 1.15rem;
+  font-weight: 700;
+}
+
+.way {
+  display: flex;
+  gap: 0.9rem;
+  margin-bottom: 0.6rem;
+  padding: 0.8rem 1.1rem;
+  border: 1px solid var(--v-line);
+  border-radius: var(--v-radius);
+  background: var(--v-card);
+  cursor: pointer;
+
+  span span {
+    display: block;
+  }
+
+  &.on {
+    border-color: var(--v-hour);
+    background: var(--v-hour-tint);
+  }
+}
+
+.more {
+  display: grid;
+  grid-template-columns: auto minmax(0, 1fr);
+  align-items: center;
+  gap: 0.5rem 1rem;
+  margin: 0 0 1rem 2.2rem;
+}
+
+.who,
+.children {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 0.5rem;
+  margin-bottom: 0.9rem;
+}
+
+.pill {
+  display: inline-flex;
+  align-items: center;
+  gap: 0.5rem;
+  min-height: 2.75rem;
+  padding: 0.15rem 0.9rem;
+  border: 1px solid var(--v-line);
+  border-radius: 2rem;
+  background: var(--v-card);
+  cursor: pointer;
+
+  &.on {
+    border-color: var(--v-hour);
+    background: var(--v-hour-tint);
+  }
+}
+
+.go {
+  grid-column: 1 / -1;
+}
+
+.go .quiet {
+  margin: 0.6rem 0 0;
+}
+
+.open {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  gap: 0.4rem 1rem;
+  padding: 0.6rem 1.1rem;
+  border-radius: var(--v-radius);
+  background: var(--v-past);
+}
+
+@media (max-width: 60rem) {
+  .columns {
+    grid-template-columns: minmax(0, 1fr);
+  }
+}
+</style>

@@ -1,0 +1,2 @@
+export { default as PictureMark } from "./PictureMark.vue";
+export { PICTURES } from "./pictures";
