@@ -82,11 +82,10 @@ function takeDemo(): void {
         <a class="quiet" href="/desk">To the children's desk</a>
       </div>
       <p v-if="session.demo" class="demo">
-        This is the demo. Its sign-in is
+        This is the demo: sign in as
         <strong>{{ session.demo.name }}</strong>
-        ,
-        <strong>{{ session.demo.password }}</strong>
-        .
+        with the password
+        <strong class="words">{{ session.demo.password }}</strong>
         <BButton variant="outline-primary" :disabled="busy" @click="takeDemo">Use it</BButton>
       </p>
     </form>
@@ -141,6 +140,10 @@ label {
   padding: 0.9rem 1.1rem;
   border: 1px dashed var(--v-edge);
   border-radius: var(--v-radius);
+}
+
+.words {
+  white-space: nowrap;
 }
 
 .demo .btn {

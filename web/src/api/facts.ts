@@ -82,8 +82,9 @@ export const useFacts = defineStore("facts", () => {
   }
 
   /** "Quarters, in words": what a check is called. */
-  function titleOf(check: { step: string; task: string }): string {
-    const step = catalogue.value?.steps.find((one) => one.id === check.step)?.name ?? check.step;
+  function titleOf(check: { step: string; task: string; desk?: { kind: string } | null }): string {
+    const step = rung(check.step).name;
+    if (check.desk?.kind === "practice") return `Practice at the desks: ${step.toLowerCase()}`;
     const notation = catalogue.value?.tasks.find((one) => one.id === check.task)?.notation;
     if (notation) return `${step}, in ${notation}`;
     const task = catalogue.value?.sheets.flatMap((kind) => kind.tasks).find((one) => one.id === check.task);
@@ -91,8 +92,12 @@ export const useFacts = defineStore("facts", () => {
   }
 
   /** Whether a check can be printed as slips from the browser: dials, the same for all. */
-  function hasSlips(check: { task: string; own_times: boolean }): boolean {
-    return !check.own_times && Boolean(catalogue.value?.tasks.some((one) => one.id === check.task));
+  function hasSlips(check: { task: string; own_times: boolean; desk: { kind: string } | null }): boolean {
+    return (
+      !check.own_times &&
+      check.desk?.kind !== "practice" &&
+      Boolean(catalogue.value?.tasks.some((one) => one.id === check.task))
+    );
   }
 
   return {

@@ -1,11 +1,14 @@
 <script setup lang="ts">
+import { computed } from "vue";
 import { useFacts, type CheckSummary } from "@/api";
 import { moment } from "@/class/wording";
 
 /** A check in one line: what, when, how far it has come, and where to go from here. */
-defineProps<{ check: CheckSummary }>();
+const props = defineProps<{ check: CheckSummary }>();
 
 const facts = useFacts();
+/** Practice was given on devices alone: there is nothing to print or to type in. */
+const practice = computed(() => props.check.desk?.kind === "practice");
 </script>
 
 <template>
@@ -15,12 +18,16 @@ const facts = useFacts();
         <RouterLink :to="{ name: 'check', params: { id: check.id } }">{{ facts.titleOf(check) }}</RouterLink>
       </h3>
       <span class="quiet">
-        {{ moment(check.made_at) }} · {{ check.items }} clocks{{ check.code ? `, code ${check.code}` : "" }}
+        {{ moment(check.made_at) }} ·
+        <template v-if="practice">
+          {{ check.answers === 1 ? "1 answer" : `${check.answers} answers` }}
+        </template>
+        <template v-else>{{ check.items }} clocks{{ check.code ? `, code ${check.code}` : "" }}</template>
       </span>
     </div>
     <div class="how-far">
       <strong>{{ check.answered }} of {{ check.children }}</strong>
-      typed in
+      {{ practice ? "at the desks" : check.desk ? "answered" : "typed in" }}
       <span v-if="check.unreadable" class="unreadable">
         <i class="bi bi-question-diamond" aria-hidden="true"></i>
         {{ check.unreadable }} could not be read
@@ -50,7 +57,7 @@ const facts = useFacts();
         Slips
       </RouterLink>
       <a
-        v-else
+        v-else-if="!practice"
         class="btn btn-outline-primary"
         :href="`/api/checks/${check.id}/sheet.pdf`"
         target="_blank"
@@ -58,7 +65,11 @@ const facts = useFacts();
       >
         Sheet
       </a>
-      <RouterLink class="btn btn-outline-primary" :to="{ name: 'check', params: { id: check.id } }">
+      <RouterLink
+        v-if="!practice"
+        class="btn btn-outline-primary"
+        :to="{ name: 'check', params: { id: check.id } }"
+      >
         Type in
       </RouterLink>
       <RouterLink

@@ -17,6 +17,7 @@ const {
   () => id.value,
   () => readCheck(id.value),
 );
+const practice = computed(() => check.value?.desk?.kind === "practice");
 </script>
 
 <template>
@@ -25,7 +26,8 @@ const {
       <div class="page-head">
         <h1>{{ facts.titleOf(check) }}</h1>
         <span class="quiet">
-          {{ moment(check.made_at) }} · {{ check.children.length }} children · {{ check.items.length }} clocks
+          {{ moment(check.made_at) }} · {{ check.children.length }} children
+          <template v-if="!practice">· {{ check.items.length }} clocks</template>
         </span>
         <div class="actions">
           <RouterLink
@@ -36,7 +38,15 @@ const {
             <i class="bi bi-printer" aria-hidden="true"></i>
             Slips
           </RouterLink>
+          <RouterLink
+            v-if="check.desk"
+            class="btn btn-outline-primary"
+            :to="{ name: 'live-desk', params: { id: check.desk.id } }"
+          >
+            At the desks
+          </RouterLink>
           <a
+            v-if="!practice"
             class="btn btn-outline-primary"
             :href="`/api/checks/${id}/sheet.pdf`"
             target="_blank"
@@ -50,7 +60,12 @@ const {
           </RouterLink>
         </div>
       </div>
-      <TypeIn :key="check.id" :check="check" />
+      <p v-if="practice">
+        Every child had clocks of their own at the desks. What they answered is in the class's record:
+        <RouterLink :to="{ name: 'class', params: { id } }">what the answers say</RouterLink>
+        , and on each child's own page.
+      </p>
+      <TypeIn v-else :key="check.id" :check="check" />
     </template>
     <div v-else-if="trouble" role="alert">
       <h1>This check cannot be opened</h1>

@@ -47,7 +47,7 @@ function go(id: unknown): void {
         <label class="visually-hidden" for="which">Check</label>
         <BFormSelect id="which" :model-value="check?.id" :options="options" @update:model-value="go" />
         <RouterLink
-          v-if="check"
+          v-if="check && check.desk?.kind !== 'practice'"
           class="btn btn-outline-primary"
           :to="{ name: 'check', params: { id: check.id } }"
         >
@@ -62,7 +62,7 @@ function go(id: unknown): void {
       <RouterLink :to="{ name: 'new-class' }">Make one</RouterLink>
     </p>
     <p v-else-if="checks && !findings && !check">
-      No answers have been typed in yet.
+      There are no answers yet.
       <RouterLink :to="{ name: checks.length ? 'checks' : 'new-check' }">
         {{ checks.length ? "Choose a check to type in" : "Make a check" }}
       </RouterLink>

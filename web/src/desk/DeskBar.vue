@@ -107,6 +107,12 @@ const DOTS = 14;
   align-items: center;
 }
 
+@media (max-height: 30rem) {
+  .bar {
+    padding-block: 0;
+  }
+}
+
 @media (max-width: 30rem) {
   .far {
     gap: 0.2rem;

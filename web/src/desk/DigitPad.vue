@@ -74,11 +74,12 @@ defineExpose({ type });
   display: grid;
   grid-template-columns: repeat(3, 1fr);
   gap: 0.5rem;
-  width: min(20rem, 100%);
+  width: min(24rem, 100%);
 }
 
 .key {
-  font-size: 1.5rem;
+  min-height: clamp(2.9rem, 7vh, 4.6rem);
+  font-size: 1.6rem;
 }
 
 @media (orientation: landscape) and (max-height: 34rem) {

@@ -39,10 +39,12 @@ defineExpose({ type: (event: KeyboardEvent) => (cause.value ? (tiles.value?.type
     </div>
     <template v-else>
       <p class="cause">
-        <span>{{ named }}</span>
+        <span>
+          <strong>{{ named }}.</strong>
+          And what time is it?
+        </span>
         <button v-if="!over" type="button" class="plain" @click="cause = ''">Change</button>
       </p>
-      <p class="then">And what time is it?</p>
       <WordTiles ref="tiles" v-model="words" :turn="turn" :over="over" />
     </template>
   </div>
@@ -74,11 +76,5 @@ defineExpose({ type: (event: KeyboardEvent) => (cause.value ? (tiles.value?.type
   justify-content: center;
   gap: 0.5rem;
   margin: 0;
-  font-weight: 700;
-}
-
-.then {
-  margin: 0;
-  text-align: center;
 }
 </style>

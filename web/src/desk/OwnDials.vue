@@ -22,10 +22,7 @@ onMounted(async () => {
 <template>
   <main class="own">
     <header>
-      <h1>
-        The clocks I can read
-        <template v-if="dials?.length">: {{ dials.length }}</template>
-      </h1>
+      <h1>{{ dials?.length ? `The clocks I can read: ${dials.length}` : "The clocks I can read" }}</h1>
       <button type="button" class="key" @click="$emit('back')">Back</button>
     </header>
     <p v-if="trouble" role="alert">{{ trouble }}</p>

@@ -166,7 +166,7 @@ onUnmounted(() => document.removeEventListener("keydown", press));
   justify-content: space-between;
   gap: 1rem;
   min-height: 4.2rem;
-  width: min(60rem, 100%);
+  width: min(70rem, 100%);
   justify-self: center;
 }
 
@@ -198,6 +198,19 @@ onUnmounted(() => document.removeEventListener("keydown", press));
   }
 }
 
+@media (max-width: 34rem) {
+  .foot {
+    flex-direction: column;
+    align-items: stretch;
+    gap: 0.4rem;
+  }
+
+  .told {
+    flex: none;
+    min-height: 2.8rem;
+  }
+}
+
 @media (orientation: landscape) {
   .task {
     grid-template: "looks ask" auto "looks answer" minmax(0, 1fr) "looks foot" auto / minmax(0, 1fr) minmax(
@@ -219,6 +232,36 @@ onUnmounted(() => document.removeEventListener("keydown", press));
 
   .ask {
     align-self: end;
+  }
+}
+
+@media (orientation: landscape) and (max-height: 30rem) {
+  .task {
+    gap: 0.2rem 1rem;
+    padding-block: 0.2rem 0.4rem;
+
+    &:not(.hands, .pairs) {
+      grid-template:
+        "ask answer" auto "looks answer" minmax(0, 1fr) "looks foot" auto / minmax(0, 0.75fr)
+        minmax(0, 1.25fr);
+    }
+  }
+
+  .ask {
+    font-size: 1.15rem;
+  }
+
+  .foot {
+    min-height: 3rem;
+  }
+
+  .told {
+    font-size: 1rem;
+  }
+
+  .go {
+    min-height: 2.75rem;
+    font-size: 1.15rem;
   }
 }
 </style>

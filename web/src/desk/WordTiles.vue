@@ -4,10 +4,13 @@ import type { DeskTurn } from "@/api/client";
 import { rove } from "./rove";
 
 /** The answer in words, put together from tiles in the class's own words. */
-defineProps<{ turn: DeskTurn; over: boolean }>();
+const props = defineProps<{ turn: DeskTurn; over: boolean }>();
 const texts = defineModel<string[]>({ required: true });
 const words = computed(() => (texts.value[0] ?? "").split(" ").filter(Boolean));
 const root = ref<HTMLElement>();
+/** More tiles than stand in tidy rows on a phone. */
+const MANY = 20;
+const crowded = computed(() => props.turn.tiles.flat().length > MANY);
 
 const set = (list: string[]): void => void (texts.value = [list.join(" ")]);
 const add = (word: string): void => set([...words.value, word]);
@@ -28,8 +31,8 @@ defineExpose({ type });
       <span class="visually-hidden">Your answer:</span>
       {{ words.join(" ") }}
     </p>
-    <div v-if="!over" ref="root" class="tiles" @keydown="rove($event, root)">
-      <div v-for="(row, at) in turn.tiles" :key="at" class="row" :class="`row-${at}`">
+    <div v-if="!over" ref="root" class="tiles" :class="{ crowded }" @keydown="rove($event, root)">
+      <div v-for="(row, at) in turn.tiles" :key="at" class="row" :class="{ many: row.length > 5 }">
         <button v-for="word in row" :key="word" type="button" class="key" @click="add(word)">
           {{ word }}
         </button>
@@ -53,7 +56,7 @@ defineExpose({ type });
   display: flex;
   flex-direction: column;
   justify-content: center;
-  gap: 0.6rem;
+  gap: clamp(0.5rem, 2vh, 1.4rem);
   min-height: 0;
 }
 
@@ -70,41 +73,72 @@ defineExpose({ type });
 }
 
 .tiles {
-  display: grid;
-  gap: 0.5rem;
-}
-
-.row {
   display: flex;
   flex-wrap: wrap;
   justify-content: center;
   gap: 0.4rem;
 }
 
-.row-0 {
+.row {
+  display: contents;
+}
+
+.many {
   display: grid;
+  flex: 1 0 100%;
   grid-template-columns: repeat(6, minmax(0, 1fr));
+  gap: 0.4rem;
 }
 
 .key {
-  padding-inline: 0.3rem;
-  font-size: clamp(1.02rem, 1.1vw + 0.65rem, 1.3rem);
+  min-height: clamp(2.8rem, 5.6vh, 4rem);
+  padding-inline: 0.7rem;
+  font-size: clamp(1.02rem, 1.1vw + 0.65rem, 1.6rem);
 }
 
-.row:not(.row-0) .key {
-  padding-inline: 0.8rem;
+.many .key {
+  padding-inline: 0.2rem;
 }
 
-@media (max-width: 30rem) {
-  .row-0 {
+@media (max-width: 34rem) {
+  .many {
     grid-template-columns: repeat(4, minmax(0, 1fr));
+  }
+
+  .crowded .many {
+    display: contents;
+  }
+
+  .crowded .key {
+    padding-inline: 0.45rem;
+    font-size: 1rem;
   }
 }
 
-@media (max-height: 28rem) {
+@media (max-height: 30rem) {
+  .tiles-entry {
+    gap: 0.3rem;
+  }
+
+  .tiles {
+    gap: 0.25rem;
+  }
+
+  .many {
+    display: contents;
+  }
+
   .key,
-  .line {
+  .many .key {
     min-height: 2.75rem;
+    padding-inline: 0.5rem;
+    font-size: 1rem;
+  }
+
+  .line {
+    min-height: 2.2rem;
+    padding: 0;
+    font-size: 1.15rem;
   }
 }
 </style>

@@ -35,7 +35,7 @@ const view = computed(() => `${-QUIET} ${-QUIET} ${side.value + 2 * QUIET} ${sid
         Code
         <strong class="code">{{ desk.code }}</strong>
       </p>
-      <p v-if="!desk.reachable" class="quiet note">
+      <p v-if="large && !desk.reachable" class="quiet note">
         Only this machine can reach that address. For devices in the room, start Vantick with
         <code>--host 0.0.0.0</code>
         .
@@ -53,7 +53,7 @@ const view = computed(() => `${-QUIET} ${-QUIET} ${side.value + 2 * QUIET} ${sid
   display: flex;
   align-items: center;
   gap: 1.5rem;
-  padding: 0.6rem 1.4rem;
+  padding: 0.4rem 1.2rem;
   border: 1px solid var(--v-line);
   border-radius: var(--v-radius);
   background: var(--v-card);
@@ -61,7 +61,7 @@ const view = computed(() => `${-QUIET} ${-QUIET} ${side.value + 2 * QUIET} ${sid
 
 .qr {
   flex: none;
-  width: 6.5rem;
+  width: 4.6rem;
 }
 
 .line {
@@ -73,6 +73,12 @@ const view = computed(() => `${-QUIET} ${-QUIET} ${side.value + 2 * QUIET} ${sid
 .code {
   font-size: 1.5rem;
   letter-spacing: 0.12em;
+}
+
+.note code {
+  color: inherit;
+  font-weight: 700;
+  white-space: nowrap;
 }
 
 .note {

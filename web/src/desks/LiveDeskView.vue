@@ -154,6 +154,7 @@ useEventListener("keydown", (event: KeyboardEvent) => {
 .children {
   display: grid;
   grid-template-columns: repeat(auto-fill, minmax(21rem, 1fr));
+  align-items: start;
   gap: 0.5rem 1rem;
   margin: 1rem 0 0;
   padding: 0;

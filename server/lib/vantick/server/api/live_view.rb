@@ -83,7 +83,8 @@ module Vantick
           turn = turns.find { |one| one[:item_ids].include?(row[:item_id]) }
           time = @items.fetch(row[:item_id])[:time]
           marked = Marks.asked({ **row, task: turn[:task], time:, misreadings: row[:misreadings].split }, @conventions)
-          { item_id: row[:item_id], task: turn[:task], time: dial(turn[:task], time), answer: row[:answer], read_as: row[:read_as],
+          { item_id: row[:item_id], task: turn[:task], time: dial(turn[:task], time), answer: row[:answer],
+            read_as: [row[:read_as], row[:read_short]].find { |text| text != "" }.to_s,
             verdict: row[:verdict], misreadings: row[:misreadings].split, right: marked.right?, second: row[:second] }
         end
       end
