@@ -1,5 +1,7 @@
 # frozen_string_literal: true
 
+ENV["RACK_ENV"] = "test" # passwords are quick to make here
+
 ROOT = File.expand_path("..", __dir__)
 $LOAD_PATH.unshift(*%w[core server cli].map { |room| File.join(ROOT, room, "lib") })
 

@@ -41,11 +41,21 @@ RSpec.describe "bin/demo" do
     self.pid = nil
   end
 
-  def ask(path) = JSON.parse(Net::HTTP.get(URI("http://127.0.0.1:#{port}#{path}")))
+  def ask(path) = JSON.parse(Net::HTTP.get(URI("http://127.0.0.1:#{port}#{path}"), "cookie" => cookie))
+
+  def post(path, body, headers = { "cookie" => cookie })
+    Net::HTTP.post(URI("http://127.0.0.1:#{port}#{path}"), JSON.generate(body), "content-type" => "application/json", **headers)
+  end
+
+  # Signed in as the demo says.
+  def cookie
+    demo = JSON.parse(Net::HTTP.get(URI("http://127.0.0.1:#{port}/api/session")))["demo"]
+    @cookie ||= post("/api/session/login", demo, {})["set-cookie"].split(";").first
+  end
 
   def answer(check, text)
     body = { id: SecureRandom.uuid, item_id: check["items"][0]["id"], child_id: check["children"].last["id"], answer: text }
-    Net::HTTP.post(URI("http://127.0.0.1:#{port}/api/checks/3/answers"), JSON.generate(body), "content-type" => "application/json")
+    post("/api/checks/3/answers", body)
   end
 
   # What stands in the cell that `answer` writes to.
@@ -72,6 +82,7 @@ RSpec.describe "bin/demo" do
     stop("INT")
 
     start("--fresh")
+    @cookie = nil
     expect(standing).not_to start_with("kept")
     expect(File.exist?(File.join(folder, "demo.sqlite3.before"))).to be(true)
   end

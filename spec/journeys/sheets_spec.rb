@@ -63,9 +63,7 @@ RSpec.describe "Sheets", :demo do
   end
 
   it "take the hands as they are drawn, where no picture fits" do
-    made = JSON.parse(Rack::MockRequest.new(BrowserHelpers::School.app).post(
-      "/api/classes/1/sheets", "CONTENT_TYPE" => "application/json", input: JSON.generate(kind: "draw", step: "quarters", count: 2)
-    ).body)
+    made = ask_as_teacher("/api/classes/1/sheets", kind: "draw", step: "quarters", count: 2)
     visit "/check/#{made['check_id']}"
     cell("Anneke", 2).click
     click_button "As drawn here"

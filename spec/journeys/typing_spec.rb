@@ -51,6 +51,7 @@ RSpec.describe "Typing answers in" do
   end
 
   it "keeps answers while the server does not answer, through a reload, and sends each once it is back" do
+    expect(cell("Anneke", 1)).to be_visible
     browser.network_conditions = { offline: true, latency: 0, throughput: 0 }
     cell("Anneke", 1).send_keys("hp3", :enter)
     browser.switch_to.active_element.send_keys("qt7", :enter)

@@ -1,5 +1,6 @@
 # frozen_string_literal: true
 
+require "rack/mock"
 require "rspec/expectations"
 require "axe-rspec"
 require "capybara/rspec"
@@ -29,22 +30,43 @@ module BrowserHelpers
   # @return [Vantick::Server::Store::Database] of the example's school
   attr_reader :store
 
-  # The demo's school is made once and copied for each example.
-  def self.demo
-    @demo ||= File.join(Dir.mktmpdir("demo"), "school.sqlite3").tap do |file|
+  TEACHER = Vantick::Demo::TABLE[:teacher].transform_values(&:to_s).freeze
+
+  # Schools are made once and copied for each example: with the demo's class, with a teacher alone, with nobody.
+  def self.school(kind)
+    (@schools ||= {})[kind] ||= File.join(Dir.mktmpdir("school"), "#{kind}.sqlite3").tap do |file|
       store = Vantick::Server::Store::Database.open(file)
-      Vantick::Demo.new(store, now: Time.now).seed
+      demo = Vantick::Demo.new(store, now: Time.now)
+      demo.seed if kind == :demo
+      demo.hire unless kind == :empty
       store.db.run("PRAGMA wal_checkpoint(TRUNCATE)")
       store.close
     end
   end
 
-  def open_school(demo: false)
+  def open_school(kind)
     @folder = Dir.mktmpdir("school")
     file = File.join(@folder, "school.sqlite3")
-    FileUtils.cp(BrowserHelpers.demo, file) if demo
+    FileUtils.cp(BrowserHelpers.school(kind), file)
     @store = Vantick::Server::Store::Database.open(file)
     School.app = Vantick::Server.app(store: @store)
+  end
+
+  # Signs the teacher in, past the page for it.
+  def sign_in
+    name, value = teacher_cookie.split("=", 2)
+    page.server.boot
+    browser.execute_cdp("Network.setCookie", name:, value:, url: page.server.base_url, httpOnly: true, sameSite: "Strict")
+  end
+
+  def teacher_cookie = @teacher_cookie ||= told("/api/session/login", TEACHER, "")["set-cookie"].split(";").first
+
+  # What a teacher's page would send.
+  # @return [Hash] the answer
+  def ask_as_teacher(path, body) = JSON.parse(told(path, body, teacher_cookie).body)
+
+  def told(path, body, cookie)
+    Rack::MockRequest.new(School.app).post(path, "CONTENT_TYPE" => "application/json", "HTTP_COOKIE" => cookie, input: JSON.generate(body))
   end
 
   def close_school
@@ -56,7 +78,8 @@ module BrowserHelpers
   # A class and a check made beforehand, for examples that begin at the grid.
   def make_check(names: %w[Anneke Bram], times: %w[3:30 7:45 12:45], step: "quarters", task: "dial_to_words")
     made_at = Time.now.utc.iso8601
-    school_class = @store.classes.add(name: "Curlew class", school: "Tern Quay School", names:, made_at:)
+    account_id = @store.db[:accounts].get(:id)
+    school_class = @store.classes.add(name: "Curlew class", school: "Tern Quay School", names:, made_at:, account_id:)
     @store.checks.add(class_id: school_class[:id], step:, task:, times:, made_at:)[:id]
   end
 
@@ -76,7 +99,10 @@ Capybara.default_max_wait_time = 20
 Capybara.enable_aria_label = true
 
 RSpec.configure do |config|
-  config.before(type: :feature) { |example| open_school(demo: example.metadata[:demo]) }
+  config.before(type: :feature) do |example|
+    open_school(%i[demo empty].find { |kind| example.metadata[kind] } || :new)
+    sign_in unless example.metadata[:empty] || example.metadata[:stranger]
+  end
   # What goes wrong in one example ends with it: the next begins with a browser of its own.
   config.after(type: :feature) do |example|
     page.quit if example.exception

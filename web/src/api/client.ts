@@ -44,8 +44,8 @@ export type GivenAnswer = { id: string; item_id: number; answer: string };
 export type Session = JsonOf<paths["/api/session"]["get"]>;
 export type ProblemDetails = Schemas["Problem"];
 
-/** The server's API, typed by its contract. */
-export const api = createClient<paths>({ baseUrl: "" });
+/** The server's API, typed by its contract. It takes JSON alone, also where there is nothing to say. */
+export const api = createClient<paths>({ baseUrl: "", headers: { "content-type": "application/json" } });
 
 /** Told when a teacher's page is answered that nobody is signed in any more. */
 export function onSignedOut(tell: () => void): void {
@@ -72,19 +72,25 @@ export class Refused extends Error {
   }
 }
 
+interface Answered<T> {
+  data?: T;
+  error?: ProblemDetails;
+  response: Response;
+}
+
 /** The data of a response, or a Refused that says what to do. */
-export async function asked<T>(request: Promise<{ data?: T; error?: ProblemDetails }>): Promise<T> {
-  let response: { data?: T; error?: ProblemDetails };
+export async function asked<T>(request: Promise<Answered<T>>): Promise<T> {
+  let response: Answered<T>;
   try {
     response = await request;
   } catch {
     throw new Refused(null, "Vantick does not answer. Is it still running? Nothing typed is lost.", 0);
   }
-  if (response.error === undefined) return response.data as T;
+  if (response.response.ok) return response.data as T;
   const problem = response.error;
   throw new Refused(
     problem?.field ?? null,
     problem?.detail ?? "Vantick gave no answer.",
-    problem?.status ?? 500,
+    problem?.status ?? response.response.status,
   );
 }
