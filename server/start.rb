@@ -17,13 +17,20 @@ rescue SystemCallError, SocketError => e
   abort "Vantick cannot listen on #{host}, port #{port} (#{e.class.name.split('::').last}). Try another, such as: #{ENV.fetch('VANTICK_COMMAND', 'bin/start')} --port 4568"
 end
 
+# One of a network at home or in a school before all others.
+def own_address
+  all = Socket.ip_address_list.select { |one| one.ipv4? && !one.ipv4_loopback? }
+  (all.find(&:ipv4_private?) || all.first)&.ip_address
+end
+
 # Where devices in the room find Vantick; nothing where it listens to this machine alone.
 def room(host, port)
   address = IPAddr.new(host == "localhost" ? "127.0.0.1" : host)
   return if address.loopback?
+  return ENV["VANTICK_ADDRESS"] if ENV["VANTICK_ADDRESS"]
 
   any = address == IPAddr.new(address.ipv6? ? "::" : "0.0.0.0")
-  found = any ? Socket.ip_address_list.find(&:ipv4_private?)&.ip_address : host
+  found = any ? own_address : host
   found && "http://#{found.include?(':') ? "[#{found}]" : found}:#{port}"
 rescue IPAddr::Error
   "http://#{host}:#{port}"
@@ -40,7 +47,7 @@ end
 events = Puma::Events.new
 events.on_booted do
   puts "Vantick is ready: http://#{host}:#{port}   (Ctrl-C stops it)"
-  puts "For devices in the room: #{ENV.fetch('VANTICK_ADDRESS')}/desk" if in_room
+  puts "For devices in the room: #{in_room}/desk" if in_room
 end
 
 $stdout.sync = true

@@ -28,6 +28,13 @@ RSpec.describe Vantick::Core::NextTurn do
     end
   end
 
+  it "keeps away from the times that are held ready for later" do
+    learner = Vantick::Core::Learner.new(step: Vantick::Core::Step.find(:quarters))
+    beside = described_class.ahead(learner, count: 4, seed: 9).flat_map(&:times)
+    chosen = (1..40).flat_map { |seed| described_class.for(learner, seed:, beside:).times }
+    expect(chosen & beside).to be_empty
+  end
+
   steps.each do |step|
     it "asks about #{step.name.downcase} with times and tasks of it, no time twice running, all of its tasks in turn" do
       turns = sitting(step)

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { onMounted, ref } from "vue";
+import { computed, onMounted, ref } from "vue";
 import DeskBar from "./DeskBar.vue";
 import JoinDesk from "./JoinDesk.vue";
 import OwnDials from "./OwnDials.vue";
@@ -9,11 +9,18 @@ import { useDesk } from "./useDesk";
 import { useVoice } from "./useVoice";
 
 /** A child's side: joining, tasks one at a time, and the dials they can read. Nothing of the teacher's is here. */
-const { phase, state, turn, told, away, busy, news, done, waiting, open, answer, goOn, again, leave } =
+const { phase, state, going, turn, told, away, busy, news, done, waiting, open, answer, goOn, again, leave } =
   useDesk();
 const voice = useVoice();
 const own = ref(false);
 onMounted(open);
+
+const notice = computed(() => {
+  if (!away.value) return news.value;
+  if (phase.value === "opening") return "The network is away. Trying again…";
+  const kept = waiting.value.length ? ` (${waiting.value.length})` : "";
+  return news.value || `No network just now. Go on: your answers are kept here${kept}.`;
+});
 
 async function leaveFor(): Promise<void> {
   own.value = false;
@@ -32,14 +39,8 @@ async function leaveFor(): Promise<void> {
       :counting="phase !== 'ended' && !own"
       @leave="leaveFor"
     />
-    <p class="news" :class="{ shown: away || news }" role="status">
-      <template v-if="away && phase !== 'opening'">
-        No network just now. Go on: your answers are kept here
-        <template v-if="waiting.length">({{ waiting.length }})</template>
-        .
-      </template>
-      <template v-else-if="away">The network is away. Trying again…</template>
-      <template v-else>{{ news }}</template>
+    <p class="news" :class="{ shown: notice }" role="status">
+      {{ notice }}
     </p>
     <JoinDesk v-if="phase === 'joining'" @joined="open" />
     <OwnDials v-else-if="own" @back="own = false" />
@@ -55,10 +56,10 @@ async function leaveFor(): Promise<void> {
       @next="goOn"
     />
     <RoundEnd
-      v-else-if="phase === 'ended' && state"
-      :end="told?.end ?? state.end"
+      v-else-if="phase === 'ended' && state && going"
+      :end="going.end"
       :kind="state.kind"
-      :open="told?.open ?? state.open"
+      :open="going.open"
       :voice="voice"
       @again="again"
       @own="own = true"

@@ -42,6 +42,7 @@ function pick(one: Child): void {
 }
 
 function press(picture: string): void {
+  if (chosen.value.includes(picture)) return;
   if (chosen.value.length < LENGTH) chosen.value = [...chosen.value, picture];
   if (chosen.value.length === LENGTH) void sit();
 }
@@ -116,7 +117,8 @@ onMounted(() => code.value && void enter());
           :key="picture"
           type="button"
           class="key"
-          :disabled="busy || chosen.includes(picture)"
+          :disabled="busy"
+          :aria-disabled="chosen.includes(picture)"
           :aria-label="PICTURES[picture]?.name"
           @click="press(picture)"
         >
@@ -237,7 +239,7 @@ form {
     padding: 0.6rem;
   }
 
-  .key:disabled {
+  .key[aria-disabled="true"] {
     opacity: 0.35;
   }
 }

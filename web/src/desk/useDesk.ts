@@ -23,6 +23,8 @@ export interface DeskHere {
   busy: Ref<boolean>;
   /** Something to know, said quietly; empty where there is nothing. */
   news: Ref<string>;
+  /** What the server said last of the round, the desk and the end. */
+  going: ShallowRef<Going | null>;
   /** Tasks done in this round, those kept here among them. */
   done: ComputedRef<number>;
   waiting: ShallowRef<readonly Sending[]>;
@@ -147,7 +149,20 @@ export function useDesk(): DeskHere {
     );
   }
 
+  /** A code in the address leads to its desk, after what is kept for the last one has been sent. */
+  async function sendFirst(): Promise<void> {
+    outbox.belongsTo((await readState()).child.id);
+    await flush();
+    news.value = "";
+  }
+
   async function open(): Promise<void> {
+    const code = new URLSearchParams(location.search).get("code");
+    if (phase.value === "opening" && code) {
+      await sendFirst().catch(() => undefined);
+      return out();
+    }
+    history.replaceState(null, "", location.pathname);
     try {
       const now = await readState();
       state.value = now;
@@ -246,6 +261,7 @@ export function useDesk(): DeskHere {
     state,
     turn,
     told,
+    going,
     away,
     busy,
     news,

@@ -21,8 +21,9 @@ module Vantick
 
       # @param learner [Learner]
       # @param seed [Integer]
+      # @param beside [Array<DialTime, DayTime>] times that are held ready for later, and may come right after this one
       # @return [Turn]
-      def self.for(learner, seed:) = new(learner, Random.new(seed)).turn
+      def self.for(learner, seed:, beside: []) = new(learner, Random.new(seed), beside).turn
 
       # What can be asked ahead, for when the network is away: practice that needs no answer to be chosen.
       # @param learner [Learner]
@@ -37,8 +38,9 @@ module Vantick
         end.first
       end
 
-      def initialize(learner, random)
+      def initialize(learner, random, beside = [])
         @learner = learner
+        @beside = beside
         @step = learner.step
         @random = random
       end
@@ -66,7 +68,7 @@ module Vantick
       # For halves of the day the class's own day as well.
       def pool(task) = task.asks == :day ? @learner.day_times | @step.pool_for(task) : @step.pool_for(task)
 
-      def recent = @learner.times.last(APART)
+      def recent = @beside + @learner.times.last(APART)
 
       # Not asked just now; where that leaves nothing, at least not the last one.
       def fresh(times)

@@ -156,19 +156,20 @@ module Vantick
         end
 
         def learn(turn, marked)
-          @room.keep(seat, learner.asked(Core::Turn.new(**core_turn(turn))).after(marked))
+          @room.keep(seat, learner.asked(core_turn(turn)).after(marked))
         end
 
         def core_turn(turn)
           task = Core::Task.find(turn[:task])
-          { step: Core::Step.find(turn[:step]), task:, times: turn[:items].map { |item| task.parse_time(item[:time]) }, reason: turn[:reason].to_sym }
+          times = turn[:items].map { |item| task.parse_time(item[:time]) }
+          Core::Turn.new(step: Core::Step.find(turn[:step]), task:, times:, reason: turn[:reason].to_sym)
         end
 
         def learner
           @room.learner(seat) do
             step = Core::Step.find(seat[:step])
             answers = @store.answers.of_child(seat[:child_id]).map { |answer| Api::Marks.asked(answer, conventions) }
-            turns = @turns.of_round(seat).reject { |turn| turn[:done_at].nil? }.map { |turn| Core::Turn.new(**core_turn(turn)) }
+            turns = @turns.of_round(seat).reject { |turn| turn[:done_at].nil? }.map { |turn| core_turn(turn) }
             Core::Learner.new(step:, answers:, turns:, day_times: Core::DayPlace.times(school_class[:day]))
           end
         end
@@ -185,12 +186,21 @@ module Vantick
         def fill
           return put_all if fixed?
 
-          now = open - ahead
-          now = [add(Core::NextTurn.for(learner, seed:), ahead: false)] if now.empty?
-          missing = AHEAD - ahead.length
-          more = missing.positive? ? Core::NextTurn.ahead(learner, count: missing, seed: seed + 1) : []
-          @open = now + ahead + more.map { |turn| add(turn, ahead: true) }
+          ready = ahead
+          now = open - ready
+          now = [add(Core::NextTurn.for(learner, seed:, beside: times(ready)), ahead: false)] if now.empty?
+          @open = now + ready + more(now + ready, AHEAD - ready.length)
         end
+
+        # Chosen as if all that is open had been asked already.
+        def more(open, count)
+          return [] unless count.positive?
+
+          after = open.reduce(learner) { |so_far, turn| so_far.asked(core_turn(turn)) }
+          Core::NextTurn.ahead(after, count:, seed: seed + 1).map { |turn| add(turn, ahead: true) }
+        end
+
+        def times(turns) = turns.flat_map { |turn| core_turn(turn).times }
 
         def add(turn, ahead:) = @turns.add(seat, turn, ahead:, at:)
 

@@ -1,0 +1,83 @@
+# frozen_string_literal: true
+
+# Children at their devices, each in a browser of their own.
+module AtDesk
+  PHONE = { width: 390, height: 780, deviceScaleFactor: 1, mobile: true }.freeze
+
+  def school_class(names = %w[Anneke Bram])
+    made_at = Time.now.utc.iso8601
+    store.classes.add(name: "Curlew class", school: "Tern Quay School", names:, made_at:, account_id: store.db[:accounts].get(:id))
+  end
+
+  # @return [Hash] as the teacher's page has it
+  def open_desk(class_id, **how) = ask_as_teacher("/api/classes/#{class_id}/desks", { kind: "practice", **how })
+
+  # A desk at which all have the same times, in order, and nothing is told.
+  def open_exit(school_class, task:, times:, step: "quarters")
+    check = store.checks.add(class_id: school_class[:id], step:, task:, times:, made_at: Time.now.utc.iso8601)
+    open_desk(school_class[:id], kind: "exit", check_id: check[:id])
+  end
+
+  def child_of(desk, name) = store.classes.children(desk["class_id"]).find { |child| child[:name] == name }
+
+  def pictures_of(desk, name) = store.keys.of_class(desk["class_id"]).fetch(child_of(desk, name)[:id])
+
+  # Through the code, the name and the three pictures.
+  def join(desk, name)
+    visit "/desk?code=#{desk['code']}"
+    click_button name
+    pictures_of(desk, name).each { |picture| click_button picture }
+    expect(page).to have_css("header", text: name)
+    expect(page).to have_css("h1.ask")
+  end
+
+  # What the child is asked now, as it stands in the store.
+  def asked(desk, name)
+    turn = store.db[:turns].where(desk_id: desk["id"], child_id: child_of(desk, name)[:id], done_at: nil).order(:ahead, :id).first
+    store.db[:items].first(id: JSON.parse(turn[:item_ids]).first)
+  end
+
+  # Puts words together from the tiles.
+  def say(text)
+    text.split.each { |word| click_button word, exact: true }
+    send_it
+  end
+
+  def send_it = find("button.go:not(:disabled)").click
+
+  def usual(time) = Vantick::Core::Phrase.usual(Vantick::Core::DialTime.parse(time))
+
+  def cut_network = browser.network_conditions = { offline: true, latency: 0, throughput: 0 }
+
+  def mend_network = browser.delete_network_conditions
+
+  # As if held in the hand.
+  def on_a_phone(width: 390, height: 780)
+    browser.execute_cdp("Emulation.setDeviceMetricsOverride", **PHONE, width:, height:)
+    yield
+  ensure
+    browser.execute_cdp("Emulation.clearDeviceMetricsOverride")
+  end
+
+  # What can be pressed and is smaller than a fingertip, 44 pixels either way.
+  def too_small
+    browser.execute_script(<<~JS)
+      return [...document.querySelectorAll("button, a, input, [role=slider]")].filter((one) => one.offsetParent !== null)
+        .map((one) => [one.textContent.trim() || one.getAttribute("aria-label"), one.getBoundingClientRect()])
+        .filter(([, box]) => box.width < 43.9 || box.height < 43.9).map(([name]) => name)
+    JS
+  end
+
+  # What does not fit into the window, by name.
+  def outside
+    browser.execute_script(<<~JS)
+      const seen = [...document.querySelectorAll("button, h1, .dial, .line, .shown")].filter((one) => one.getClientRects().length);
+      return seen.filter((one) => {
+        const box = one.getBoundingClientRect();
+        return box.left < -1 || box.top < -1 || box.right > innerWidth + 1 || box.bottom > innerHeight + 1;
+      }).map((one) => one.textContent.trim() || one.className.baseVal);
+    JS
+  end
+end
+
+RSpec.configure { |config| config.include AtDesk, type: :feature }
