@@ -14,7 +14,8 @@ port = ENV.fetch("VANTICK_PORT", "4567")
 begin
   TCPServer.new(host, port.to_i).close
 rescue SystemCallError, SocketError => e
-  abort "Vantick cannot listen on #{host}, port #{port} (#{e.class.name.split('::').last}). Try another, such as: #{ENV.fetch('VANTICK_COMMAND', 'bin/start')} --port 4568"
+  again = "#{ENV.fetch('VANTICK_COMMAND', 'bin/start')} --port 4568"
+  abort "Vantick cannot listen on #{host}, port #{port} (#{e.class.name.split('::').last}). Try another, such as: #{again}"
 end
 
 # One of a network at home or in a school before all others.

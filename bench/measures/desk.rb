@@ -80,7 +80,9 @@ module Bench
       turn, held = device.post("/api/desk/rounds", {}).values_at("turn", "ahead_ids")
       lambda do |done|
         REQUESTS.times do |number|
-          answers = turn["items"].map { |item| { id: SecureRandom.uuid, item_id: item["id"], answer: (number.even? ? "7:45" : "quarter past one") } }
+          answers = turn["items"].map do |item|
+            { id: SecureRandom.uuid, item_id: item["id"], answer: number.even? ? "7:45" : "quarter past one" }
+          end
           told = device.post("/api/desk/answers", { turn_id: turn["id"], answers:, held: })
           answers.each { |answer| sent << answer[:id] }
           done << told
@@ -119,9 +121,14 @@ module Bench
       sent = Queue.new
       pairs = Array.new(TURNS) { [rate(desk_jobs(at, sent)), rate(bare_jobs(bare_port))] }
       [server, bare].each(&:stop)
-      ours, theirs = pairs.transpose.map { |rates| rates.sort[TURNS / 2] }
-      Taken.new(ours / theirs, { "answers a second" => ours, "bare rows a second" => theirs, **kept(file, sent) })
+      taken(pairs, kept(file, sent))
     end
+  end
+
+  # The median of each.
+  def taken(pairs, kept)
+    ours, theirs = pairs.transpose.map { |rates| rates.sort[TURNS / 2] }
+    Taken.new(ours / theirs, { "answers a second" => ours, "bare rows a second" => theirs, **kept })
   end
 
   # What was acknowledged, against what is in the file after the server was killed.

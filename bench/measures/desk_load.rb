@@ -18,13 +18,15 @@ module Bench
     html = File.read(File.join(folder, page))
     files = html.scan(LOADED).flatten.uniq
     styles = files.select { |file| file.end_with?(".css") }
-    fonts = styles.flat_map { |file| File.read(File.join(folder, file)).scan(FONT) }.flatten.uniq.map { |font| "assets/#{File.basename(font)}" }
+    found = styles.flat_map { |file| File.read(File.join(folder, file)).scan(FONT) }.flatten.uniq
+    fonts = found.map { |font| "assets/#{File.basename(font)}" }
     [page, *files].to_h { |file| [file, Zlib.gzip(File.read(File.join(folder, file)), level: 9).bytesize] }
                   .merge(fonts.to_h { |font| [font, File.size(File.join(folder, font))] })
   end
 
   def built(*command, folder: WEB)
-    system(*command, chdir: folder, out: File::NULL, err: File::NULL) || abort("#{command.join(' ')} failed: run bin/install, then try again.")
+    done = system(*command, chdir: folder, out: File::NULL, err: File::NULL)
+    abort "#{command.join(' ')} failed: run bin/install, then try again." unless done
   end
 
   def desk_first_load
@@ -36,5 +38,7 @@ module Bench
     end
   end
 
-  measure(:desk_first_load, "bytes of the desk's first screen over an empty Vue and BootstrapVueNext page", "<= 1.5") { |_seed| desk_first_load }
+  measure(:desk_first_load, "bytes of the desk's first screen over an empty page of Vue and BootstrapVueNext", "<= 1.5") do |_seed|
+    desk_first_load
+  end
 end

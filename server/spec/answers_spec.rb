@@ -76,7 +76,8 @@ RSpec.describe Vantick::Server::Api::Answers do
         until jobs.empty?
           item, child, = jobs.pop(true)
           body = JSON.generate(id: SecureRandom.uuid, item_id: item["id"], child_id: child["id"], answer: "qt8")
-          Rack::MockRequest.new(server).post("/api/checks/#{check['id']}/answers", "CONTENT_TYPE" => "application/json", "HTTP_COOKIE" => mine, input: body)
+          headers = { "CONTENT_TYPE" => "application/json", "HTTP_COOKIE" => mine }
+          Rack::MockRequest.new(server).post("/api/checks/#{check['id']}/answers", **headers, input: body)
         end
       rescue ThreadError
         nil

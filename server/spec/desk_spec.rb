@@ -178,8 +178,16 @@ RSpec.describe "A child at a desk" do
       expect(as(seat) { get("/api/desk/record").body["dials"] }).to match([include("words" => right(turn).first)])
       other = seated(desk["id"], school_class["children"].last)
       expect(as(other) { get("/api/desk/record").body }).to eq("dials" => [])
-      expect(as(other) { post("/api/desk/answers", { turn_id: turn["id"], answers: [{ id: SecureRandom.uuid, item_id: 1, answer: "x" }] }) })
-        .to be_refused(404).at("turn_id")
+      expect(send_answers(turn, ["x"], who: other)).to be_refused(404).at("turn_id")
+    end
+
+    it "goes on as if nothing had been when the server was started anew in the middle" do
+      turns = Array.new(2) { state["turn"].tap { |turn| send_answers(turn, right(turn)) } }
+      before = state
+      @app = Rack::MockRequest.new(Vantick::Server.app(store:, web: folder))
+      expect(state).to eq(before)
+      told = send_answers(state["turn"], right(state["turn"])).body
+      expect(told["round"]["done"]).to eq(turns.length + 1)
     end
 
     it "is asked in the class's own words" do
@@ -191,8 +199,9 @@ RSpec.describe "A child at a desk" do
   end
 
   it "answers as the contract says" do
-    bodies = { "/api/desk/state" => as(seat) { plain("/api/desk/state").body }, "/api/desk/record" => as(seat) { plain("/api/desk/record").body } }
-    bodies.each { |path, body| expect(contract_errors("GET", path, body)).to be_nil, path }
+    %w[/api/desk/state /api/desk/record].each do |path|
+      expect(contract_errors("GET", path, as(seat) { plain(path).body })).to be_nil, path
+    end
     turn = state["turn"]
     ["five past one", "ten past one"].each do |text|
       expect(contract_errors("POST", "/api/desk/answers", JSON.generate(send_answers(turn, [text]).body))).to be_nil

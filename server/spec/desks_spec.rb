@@ -5,14 +5,14 @@ RSpec.describe "A teacher's desks" do
 
   let(:lesson) { post("/api/classes/#{school_class['id']}/lessons", { day: "2026-03-02", step: "quarters", minutes: 40, seed: 1 }).body }
 
-  def open(**how) = post("/api/classes/#{school_class['id']}/desks", how)
+  def opened(**how) = post("/api/classes/#{school_class['id']}/desks", how)
 
   it "open with the address, a code, and the same as a QR code; the list has the newest first" do
     expect(desk).to include("kind" => "practice", "step" => "quarters", "open" => true, "reachable" => true)
     expect(desk["code"]).to match(/\A[A-Z2-9]{5}\z/)
     expect(desk["address"]).to end_with("/desk")
     expect(desk["qr"]).to match(/\A[Mhvz\d. -]+\z/i)
-    newer = open(kind: "practice").body
+    newer = opened(kind: "practice").body
     expect(get("/api/classes/#{school_class['id']}/desks").body["desks"].map { |one| one["id"] }).to eq([newer["id"], desk["id"]])
   end
 
@@ -22,7 +22,7 @@ RSpec.describe "A teacher's desks" do
   end
 
   it "open for a group: others are not on the list, and cannot join" do
-    group = open(kind: "practice", child_ids: [child["id"]]).body
+    group = opened(kind: "practice", child_ids: [child["id"]]).body
     names = as("") { post("/api/desk/doors", { code: group["code"] }).body["children"] }
     expect(names).to eq([child])
     other = school_class["children"].last
@@ -38,7 +38,7 @@ RSpec.describe "A teacher's desks" do
   end
 
   it "let each child practise at their own step, where none is named" do
-    own = open(kind: "practice").body
+    own = opened(kind: "practice").body
     bram = school_class["children"][1]
     2.times do |day|
       allow(Time).to receive(:now).and_return(Time.utc(2026, 3, 2 + day, 10))
@@ -55,7 +55,7 @@ RSpec.describe "A teacher's desks" do
 
   describe "for a lesson" do
     it "give all the times of a stage, in order, and tell of each answer" do
-      at = open(kind: "stage", lesson_id: lesson["id"], stage: "alone").body
+      at = opened(kind: "stage", lesson_id: lesson["id"], stage: "alone").body
       times = lesson["stages"].find { |stage| stage["id"] == "alone" }["items"].filter_map { |item| item["time"] }.uniq
       check = get("/api/checks/#{at['check_id']}").body
       expect(check["items"].map { |item| item["time"] }).to eq(times)
@@ -65,7 +65,7 @@ RSpec.describe "A teacher's desks" do
     end
 
     it "give the exit as a check, silently, and its answers are the check's as if typed from paper" do
-      at = open(kind: "exit", lesson_id: lesson["id"]).body
+      at = opened(kind: "exit", lesson_id: lesson["id"]).body
       seat = seated(at["id"], child)
       as(seat) do
         loop do
@@ -86,14 +86,14 @@ RSpec.describe "A teacher's desks" do
     end
 
     it "say what is missing, where it belongs" do
-      expect(open(kind: "stage", lesson_id: lesson["id"], stage: "look")).to be_refused(422).at("stage").saying(/Choose a stage/)
-      expect(open(kind: "stage")).to be_refused(422).at("lesson_id")
-      expect(open(kind: "exit")).to be_refused(422).at("lesson_id")
-      expect(open(kind: "practice", child_ids: [])).to be_refused(422).at("child_ids").saying(/at least one/)
-      expect(open(kind: "practice", child_ids: [999])).to be_refused(422).at("child_ids")
-      expect(open(kind: "practice", step: "moons")).to be_refused(422).at("step")
+      expect(opened(kind: "stage", lesson_id: lesson["id"], stage: "look")).to be_refused(422).at("stage").saying(/Choose a stage/)
+      expect(opened(kind: "stage")).to be_refused(422).at("lesson_id")
+      expect(opened(kind: "exit")).to be_refused(422).at("lesson_id")
+      expect(opened(kind: "practice", child_ids: [])).to be_refused(422).at("child_ids").saying(/at least one/)
+      expect(opened(kind: "practice", child_ids: [999])).to be_refused(422).at("child_ids")
+      expect(opened(kind: "practice", step: "moons")).to be_refused(422).at("step")
       others = make_check(make_class(%w[Ida]))
-      expect(open(kind: "exit", check_id: others["id"])).to be_refused(422).at("check_id").saying(/another class/)
+      expect(opened(kind: "exit", check_id: others["id"])).to be_refused(422).at("check_id").saying(/another class/)
     end
   end
 

@@ -39,7 +39,8 @@ RSpec.describe "The server" do
 
   # @return [Array(Hash, String)] what was answered, and the cookie that came with it
   def post(path, body, cookie: "")
-    response = Net::HTTP.post(URI("http://127.0.0.1:#{port}#{path}"), JSON.generate(body), "content-type" => "application/json", "cookie" => cookie)
+    headers = { "content-type" => "application/json", "cookie" => cookie }
+    response = Net::HTTP.post(URI("http://127.0.0.1:#{port}#{path}"), JSON.generate(body), headers)
     [JSON.parse(response.body), response["set-cookie"].to_s.split(";").first]
   end
 

@@ -28,6 +28,18 @@ module Vantick
     # @return [#call] the whole application
     def self.app(store:, web: File.expand_path("../web/dist", ROOT))
       Rack::Builder.app do
+        Server.front(self, web)
+        Server.gate(self, store)
+        [Api::Facts, Api::Papers, Api::Desk].each { |part| use part }
+        use OpenapiFirst::Middlewares::ResponseValidation, spec: Api::Contract.definition
+        [Api::Teachers, Api::Desks, Api::Classes, Api::Checks, Api::Sheets, Api::Lessons, Api::Records].each { |part| use part }
+        run Api::Answers
+      end
+    end
+
+    # What every request meets, whoever asks.
+    def self.front(builder, web)
+      builder.instance_exec do
         use Rack::Deflater, if: ->(_env, _status, headers, _body) { !headers["content-length"].to_i.between?(1, 1024) }
         use Access::Headers
         use WebFiles, web
@@ -35,15 +47,15 @@ module Vantick
         use Api::BodyLimit
         use Access::SameOrigin
         use OpenapiFirst::Middlewares::RequestValidation, spec: Api::Contract.definition, error_response: Api::Refusal
+      end
+    end
+
+    # Who asks, and whether they may.
+    def self.gate(builder, store)
+      builder.instance_exec do
         use Api::WithStore, store
         use Access::SignIn.middleware(store)
         use Access::Guard
-        use Api::Facts
-        use Api::Papers
-        use Api::Desk
-        use OpenapiFirst::Middlewares::ResponseValidation, spec: Api::Contract.definition
-        [Api::Teachers, Api::Desks, Api::Classes, Api::Checks, Api::Sheets, Api::Lessons, Api::Records].each { |part| use part }
-        run Api::Answers
       end
     end
   end

@@ -17,9 +17,16 @@ module Vantick
         path = env["PATH_INFO"]
         return @app.call(env) if path.start_with?("/api/") || !%w[GET HEAD].include?(env["REQUEST_METHOD"])
 
-        asset = path.start_with?("/assets/") || path == "/favicon.svg"
-        status, headers, body = @files.call(asset ? env : { **env, "PATH_INFO" => DESK.include?(path) ? "/desk.html" : "/index.html" })
+        status, headers, body = @files.call({ **env, "PATH_INFO" => file(path) })
         [status, { **headers, "cache-control" => path.start_with?("/assets/") ? FOREVER : "no-cache" }, body]
+      end
+
+      private
+
+      def file(path)
+        return path if path.start_with?("/assets/") || path == "/favicon.svg"
+
+        DESK.include?(path) ? "/desk.html" : "/index.html"
       end
     end
   end

@@ -35,6 +35,25 @@ module Vantick
           same: "This is the password you have: choose another."
         }.freeze
 
+        ROUTES_AND_PARAMETERS = {
+          create_account_route: nil, unlock_account_route: nil, unlock_account_request_route: nil, change_password_route: "password",
+          login_param: "name", login_column: :login, new_password_param: "new_password", global_logout_param: "everywhere",
+          only_json?: true, json_check_accept?: false, json_response_success_key: nil, create_account_autologin?: false
+        }.freeze
+        LIMITS = {
+          require_bcrypt?: false, require_mail?: false, use_database_authentication_functions?: false, skip_status_checks?: true,
+          require_password_confirmation?: false, require_login_confirmation?: false, require_email_address_logins?: false,
+          login_minimum_length: 2, login_maximum_length: 40, password_minimum_length: LEAST_PASSWORD, password_maximum_length: 200,
+          set_deadline_values?: true, max_invalid_logins: MOST_FAILURES, account_lockouts_email_last_sent_column: nil,
+          session_inactivity_deadline: IDLE_HOURS * 3600, session_lifetime_deadline: LONGEST_HOURS * 3600
+        }.freeze
+        MESSAGES = {
+          login_error_flash: WORDS[:wrong], no_matching_login_message: WORDS[:wrong], login_lockout_error_flash: WORDS[:locked],
+          already_an_account_with_this_login_message: WORDS[:taken], password_too_short_message: WORDS[:short],
+          password_is_one_of_the_most_common_message: WORDS[:common], same_as_existing_password_message: WORDS[:same],
+          login_too_short_message: WORDS[:name], login_too_long_message: WORDS[:name]
+        }.freeze
+
         class << self
           # @param store [Store::Database]
           # @return [Class] a Rack middleware
@@ -71,71 +90,25 @@ module Vantick
               prefix "/#{PREFIX}"
               hmac_secret secret
             end
-            routes(rodauth)
-            limits(rodauth)
-            words(rodauth)
+            [ROUTES_AND_PARAMETERS, LIMITS, MESSAGES].each { |options| settle(rodauth, options) }
+            actions(rodauth)
           end
 
           private
 
-          def routes(rodauth)
+          def settle(rodauth, options) = rodauth.instance_exec { options.each { |name, value| public_send(name, value) } }
+
+          def actions(rodauth)
             rodauth.instance_exec do
-              create_account_route nil
-              unlock_account_route nil
-              unlock_account_request_route nil
-              login_param "name"
-              login_column :login
-              new_password_param "new_password"
-              global_logout_param "everywhere"
-              change_password_route "password"
-              only_json? true
-              json_check_accept? false
-              json_response_success_key nil
               json_response_body { |found| SignIn.body(found, response, self) }
               already_logged_in { nil }
-              create_account_autologin? false
-            end
-          end
-
-          def limits(rodauth)
-            rodauth.instance_exec do
-              require_bcrypt? false
-              require_mail? false
-              use_database_authentication_functions? false
-              skip_status_checks? true
-              require_password_confirmation? false
-              require_login_confirmation? false
-              require_email_address_logins? false
-              login_minimum_length 2
-              login_maximum_length 40
-              password_minimum_length LEAST_PASSWORD
-              password_maximum_length 200
-              set_deadline_values? true
-              max_invalid_logins MOST_FAILURES
-              account_lockouts_deadline_interval(minutes: LOCKED_MINUTES)
-              account_lockouts_email_last_sent_column nil
               send_unlock_account_email { nil }
-              session_inactivity_deadline IDLE_HOURS * 3600
-              session_lifetime_deadline LONGEST_HOURS * 3600
+              account_lockouts_deadline_interval(minutes: LOCKED_MINUTES)
               domain { "" }
               after_change_password { remove_all_active_sessions_except_current }
-            end
-          end
-
-          def words(rodauth)
-            rodauth.instance_exec do
-              login_error_flash WORDS[:wrong]
-              no_matching_login_message WORDS[:wrong]
               invalid_password_message { request.path.end_with?("/password") ? WORDS[:own] : WORDS[:wrong] }
-              login_lockout_error_flash WORDS[:locked]
-              already_an_account_with_this_login_message WORDS[:taken]
-              password_too_short_message WORDS[:short]
-              password_is_one_of_the_most_common_message WORDS[:common]
               password_does_not_meet_requirements_message { password_requirement_message.to_s }
               login_does_not_meet_requirements_message { login_requirement_message.to_s }
-              same_as_existing_password_message WORDS[:same]
-              login_too_short_message WORDS[:name]
-              login_too_long_message WORDS[:name]
             end
           end
         end

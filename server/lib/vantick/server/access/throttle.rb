@@ -45,7 +45,7 @@ module Vantick
         def self.middleware
           Rack::Attack.cache.store = Counts.new
           LIMITS.each do |path, limit|
-            Rack::Attack.throttle(path, limit:, period: PERIOD) { |request| request.ip if request.post? && request.path == path }
+            Rack::Attack.throttle(path, limit:, period: PERIOD) { |request| request.ip.to_s if request.post? && request.path == path }
           end
           Rack::Attack.throttled_responder = lambda do |_request|
             status, headers, body = Api::Problem.new(429, SLOWLY).to_a

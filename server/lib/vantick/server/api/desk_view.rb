@@ -24,7 +24,7 @@ module Vantick
         def going_on(open, held: [])
           over = @sitting.over?
           now, ahead = open.partition { |turn| turn[:ahead].zero? }
-          now, ahead = now.first(1), now.drop(1) if @sitting.fixed?
+          ahead = now.drop(1) if @sitting.fixed?
           { open: @sitting.seat[:open], round: round(over), turn: now.first && turn(now.first),
             ahead_ids: ahead.map { |one| one[:id] }, ahead: ahead.reject { |one| held.include?(one[:id]) }.map { |one| turn(one) },
             end: over || !@sitting.seat[:open] ? end_of : nil }
@@ -59,7 +59,10 @@ module Vantick
         def help(taken)
           return if !taken.done || !@sitting.told? || taken.marked.all?(&:right?) || taken.turn[:tries].zero?
 
-          item = taken.turn[:items].zip(taken.marked).find { |_, marked| !marked.right? }.first
+          steps_of(taken.turn[:items].zip(taken.marked).find { |_, marked| !marked.right? }.first)
+        end
+
+        def steps_of(item)
           task = Core::Task.find(item[:task])
           time = task.parse_time(item[:time])
           mistake = item[:misreading] && Core::Misreading.find(item[:misreading])
@@ -80,7 +83,10 @@ module Vantick
             numerals: task.asks == :numerals ? [time.hour_passed, time.minute_numeral] : [], day: day(task, time) }
         end
 
-        def hands(time) = dial(time).then { |one| { hour_hand_degrees: one.hour_hand_degrees, minute_hand_degrees: one.minute_hand_degrees } }
+        def hands(time)
+          shown = dial(time)
+          { hour_hand_degrees: shown.hour_hand_degrees, minute_hand_degrees: shown.minute_hand_degrees }
+        end
 
         def dial(time) = time.is_a?(Core::DayTime) ? time.dial_time : time
 

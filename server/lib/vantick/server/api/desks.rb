@@ -7,6 +7,8 @@ module Vantick
     module Api
       # A teacher's side of the desks: opening and closing them, who is there, and the children's pictures.
       class Desks < Base
+        KEPT = %i[id class_id check_id lesson_id kind stage step child_ids code opened_at expires_at closed_at].freeze
+
         get "/api/classes/:class_id/desks" do
           store.classes.find(input[:class_id])
           answer_json({ desks: store.desks.all(input[:class_id], limit: input.fetch(:limit, 20)).map { |desk| desk(desk) } })
@@ -43,8 +45,7 @@ module Vantick
 
         def desk(desk)
           open = desk[:closed_at].nil? && desk[:expires_at] > now
-          { **desk.slice(:id, :class_id, :check_id, :lesson_id, :kind, :stage, :step, :child_ids, :code, :opened_at, :expires_at, :closed_at),
-            open:, address: "#{address}/desk", reachable: !URI(address).host.match?(/\A(localhost|127\.|\[?::1)/),
+          { **desk.slice(*KEPT), open:, address: "#{address}/desk", reachable: !URI(address).host.match?(/\A(localhost|127\.|\[?::1)/),
             qr: open ? qr("#{address}/desk?code=#{desk[:code]}") : "" }
         end
 

@@ -9,6 +9,7 @@ module Vantick
         AWAY = 25
         # Answers shown of each child, the newest ones.
         SHOWN = 10
+        ABSENT = { joined: false, here: false, round: 0, step: nil, done: 0, asked: nil, stuck: nil }.freeze
 
         # @param desk [Hash]
         # @param store [Store::Database]
@@ -47,18 +48,22 @@ module Vantick
 
         def child(child, seat, turns, answers)
           mine = answers.map { |row| answer(row, turns) }
-          round = seat ? turns.select { |turn| turn[:round] == seat[:round] } : []
+          told = { child_id: child[:id], name: child[:name], right: mine.count do |one|
+            one[:right]
+          end, given: mine.length, answers: mine.last(SHOWN) }
+          { **told, **(seat ? sitting(seat, turns.select { |turn| turn[:round] == seat[:round] }, mine) : ABSENT) }
+        end
+
+        def sitting(seat, round, answers)
           open = round.find { |turn| turn[:done_at].nil? && turn[:ahead].zero? }
           here, quiet = presence(seat)
-          { child_id: child[:id], name: child[:name], joined: !seat.nil?, here:, round: seat ? seat[:round] : 0,
-            done: round.count { |turn| turn[:done_at] }, step: seat && seat[:step], asked: open && asked(open),
-            stuck: here && open ? Core::Stuck.why(firsts(round, mine), seconds: quiet) : nil,
-            right: mine.count { |one| one[:right] }, given: mine.length, answers: mine.last(SHOWN) }
+          { joined: true, here:, **seat.slice(:round, :step), done: round.count { |turn| turn[:done_at] }, asked: open && asked(open),
+            stuck: here && open ? Core::Stuck.why(firsts(round, answers), seconds: quiet) : nil }
         end
 
         # Whether the device is there, and seconds since the child did something.
         def presence(seat)
-          heard, did = seat && @room.seen(seat)
+          heard, did = @room.seen(seat)
           return [false, 0] unless heard
 
           [@now - heard <= AWAY, @now - did]
@@ -66,7 +71,7 @@ module Vantick
 
         def asked(turn)
           item = @items.fetch(turn[:item_ids].first)
-          { task: turn[:task], time: dial(turn[:task], item[:time]), reason: turn[:reason], against: turn[:against], second: turn[:tries].positive? }
+          { **turn.slice(:task, :reason, :against), time: dial(turn[:task], item[:time]), second: turn[:tries].positive? }
         end
 
         def dial(task, text)

@@ -6,10 +6,9 @@ module Vantick
       # An error as problem details (RFC 9457), with the field it belongs to.
       class Problem
         CONTENT_TYPE = "application/problem+json"
-        TITLES = { 400 => "This cannot be taken", 401 => "Not signed in", 403 => "Not allowed", 404 => "Not found", 405 => "Not possible here", 409 => "Already taken",
-                   413 => "Too much at once", 415 => "JSON only", 422 => "This cannot be taken",
-                   429 => "Too often",
-                   500 => "Vantick made a mistake" }.freeze
+        TITLES = { 400 => "This cannot be taken", 401 => "Not signed in", 403 => "Not allowed", 404 => "Not found",
+                   405 => "Not possible here", 409 => "Already taken", 413 => "Too much at once", 415 => "JSON only",
+                   422 => "This cannot be taken", 429 => "Too often", 500 => "Vantick made a mistake" }.freeze
 
         def initialize(status, detail, field: nil)
           @status = status

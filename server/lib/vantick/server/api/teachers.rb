@@ -9,7 +9,8 @@ module Vantick
 
         get "/api/session" do
           first = store.teachers.none?
-          answer_json({ signed_in: !teacher.nil?, name: teacher && store.teachers.login(teacher), first_start: first, demo: DemoSignIn.shown })
+          name = teacher && store.teachers.login(teacher)
+          answer_json({ signed_in: !teacher.nil?, name:, first_start: first, demo: DemoSignIn.shown })
         end
 
         # The first account: only from the machine that Vantick runs on, or whoever is quickest on the network had it.

@@ -7,8 +7,6 @@ module Vantick
     module Desk
       # A child at a desk: what they are asked, and what becomes of their answers. Core chooses and marks; here it is kept.
       class Sitting
-        # Tasks that a device holds for when the network is away (judgement).
-        AHEAD = 4
         # Kinds of desks at which all have the same tasks, in order; at an exit nothing is told before the end.
         FIXED = %w[stage exit].freeze
         SILENT = "exit"
@@ -32,6 +30,7 @@ module Vantick
           @turns = store.turns
           @room = room
           @now = now
+          @knowledge = Knowledge.new(seat, store:, room:) { [school_class, conventions] }
         end
 
         # @return [Core::Conventions]
@@ -79,12 +78,10 @@ module Vantick
           return again(turn, given) if turn[:tries].positive? && sent_before?(given)
           raise Store::Turns::Answered if turn[:done_at]
 
-          marked = mark(turn, given)
-          done = late || !told? || turn[:tries].positive? || marked.all?(&:right?)
-          @turns.transaction { keep(turn, given, marked, done) }
-          Taken.new(marked:, done:, turn:)
-        rescue Sequel::UniqueConstraintViolation
-          raise Store::Answers::IdTaken
+          taken(turn, given, mark(turn, given), late)
+        rescue Sequel::UniqueConstraintViolation, Store::Turns::Answered => e
+          @knowledge.forget
+          raise e.is_a?(Store::Turns::Answered) ? e : Store::Answers::IdTaken
         end
 
         # @return [Array<Core::Marked>] first tries of this round
@@ -99,7 +96,7 @@ module Vantick
         # @return [Sitting] with another round begun
         def again_from_the_start
           @store.desks.next_round(seat[:id], @now.iso8601)
-          @room.forget(seat)
+          @knowledge.forget
           Sitting.new({ **seat, round: seat[:round] + 1, round_began_at: @now.iso8601 }, store: @store, room: @room, now: @now)
         end
 
@@ -132,14 +129,24 @@ module Vantick
           end
         end
 
+        def taken(turn, given, marked, late)
+          done = late || !told? || turn[:tries].positive? || marked.all?(&:right?)
+          # Before it is kept: what is known is worked out from what is kept.
+          @knowledge.learn(turn, marked) if turn[:tries].zero? && !fixed?
+          @turns.transaction do
+            keep(turn, given, marked, done)
+            move(turn, done)
+            # In the same breath: what comes next is there when the answer is acknowledged.
+            fill if goes_on? && lacking?
+          end
+          Taken.new(marked:, done:, turn:)
+        end
+
         def keep(turn, given, marked, done)
           rows = given.to_h { |one| [one[:item_id], { uuid: one[:id], **one.slice(:item_id, :answer), child_id: seat[:child_id] }] }
           kept = turn[:items].map { |item| rows.fetch(item[:id]) }
           @turns.tried(turn, done:, at:)
           turn[:tries].zero? ? add_first(kept, marked) : kept.zip(marked) { |row, one| @turns.add_try(row, one, answered_at: at) }
-          learn(turn, marked) if turn[:tries].zero? && !fixed?
-          move(turn, done)
-          fill if done && goes_on? && lacking?
         end
 
         # What was read before the answer came, brought up to it.
@@ -155,70 +162,19 @@ module Vantick
           end
         end
 
-        def learn(turn, marked)
-          @room.keep(seat, learner.asked(core_turn(turn)).after(marked))
-        end
-
-        def core_turn(turn)
-          task = Core::Task.find(turn[:task])
-          times = turn[:items].map { |item| task.parse_time(item[:time]) }
-          Core::Turn.new(step: Core::Step.find(turn[:step]), task:, times:, reason: turn[:reason].to_sym)
-        end
-
-        def learner
-          @room.learner(seat) do
-            step = Core::Step.find(seat[:step])
-            answers = @store.answers.of_child(seat[:child_id]).map { |answer| Api::Marks.asked(answer, conventions) }
-            turns = @turns.of_round(seat).reject { |turn| turn[:done_at].nil? }.map { |turn| core_turn(turn) }
-            Core::Learner.new(step:, answers:, turns:, day_times: Core::DayPlace.times(school_class[:day]))
-          end
-        end
-
         def goes_on? = seat[:open] && !over?
 
         def open = @open ||= @turns.open(seat)
 
-        def ahead = open.select { |turn| turn[:ahead] == 1 }
-
         # One to do, and some ahead; at a fixed desk all at once.
-        def lacking? = fixed? ? open.length + done < length : open.length == ahead.length || ahead.length < AHEAD
+        def lacking? = fixed? ? open.length + done < length : Supply.lacking?(open)
 
-        def fill
-          return put_all if fixed?
+        def fill = @open = fixed? ? supply.given(open) : supply.practice(open, seed)
 
-          ready = ahead
-          now = open - ready
-          now = [add(Core::NextTurn.for(learner, seed:, beside: times(ready)), ahead: false)] if now.empty?
-          @open = now + ready + more(now + ready, AHEAD - ready.length)
-        end
-
-        # Chosen as if all that is open had been asked already.
-        def more(open, count)
-          return [] unless count.positive?
-
-          after = open.reduce(learner) { |so_far, turn| so_far.asked(core_turn(turn)) }
-          Core::NextTurn.ahead(after, count:, seed: seed + 1).map { |turn| add(turn, ahead: true) }
-        end
-
-        def times(turns) = turns.flat_map { |turn| core_turn(turn).times }
-
-        def add(turn, ahead:) = @turns.add(seat, turn, ahead:, at:)
+        def supply = @supply ||= Supply.new(seat, store: @store, knowledge: @knowledge, at:)
 
         # Another for each child and each task, and the same if asked again.
         def seed = (seat[:id] * 1009) + (seat[:round] * 101) + done
-
-        def put_all
-          there = @turns.of_round(seat).flat_map { |turn| turn[:item_ids] }
-          check = @store.checks.find(seat[:check_id])
-          mine = check[:items].select { |item| [nil, seat[:child_id]].include?(item[:child_id]) && !there.include?(item[:id]) }
-          @open = open + mine.map { |item| put(item) }
-        end
-
-        def put(item)
-          task = Core::Task.find(item[:task])
-          turn = Core::Turn.new(step: Core::Step.find(item[:step]), task:, times: [task.parse_time(item[:time])], reason: :given)
-          @turns.put(seat, turn, items: [item], ahead: false, at:)
-        end
       end
     end
   end

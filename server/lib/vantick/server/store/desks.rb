@@ -14,7 +14,8 @@ module Vantick
         ANSWERS_HOURS = 12
         CODE_LETTERS = 5
         SEAT = [*%i[id desk_id child_id round round_began_at joined_at].map { |name| Sequel[:seats][name] },
-                Sequel[:seats][:step].as(:step), *%i[class_id check_id kind expires_at closed_at opened_at].map { |name| Sequel[:desks][name] }].freeze
+                Sequel[:seats][:step].as(:step),
+                *%i[class_id check_id kind expires_at closed_at opened_at].map { |name| Sequel[:desks][name] }].freeze
 
         def initialize(database)
           @db = database

@@ -36,8 +36,8 @@ module Vantick
         # @param turn [Core::Turn]
         # @return [Hash] the turn with its items
         def add(seat, turn, ahead:, at:)
-          said = turn.said&.words
-          rows = turn.times.map { |time| { time: time.to_s, said:, misreading: turn.mistake&.id&.to_s, step: turn.step.id.to_s, task: turn.task.id.to_s } }
+          same = { said: turn.said&.words, misreading: turn.mistake&.id&.to_s, step: turn.step.id.to_s, task: turn.task.id.to_s }
+          rows = turn.times.map { |time| { time: time.to_s, **same } }
           put(seat, turn, items: add_items(seat[:check_id], seat[:child_id], rows), ahead:, at:)
         end
 

@@ -1,0 +1,46 @@
+# frozen_string_literal: true
+
+module Vantick
+  module Server
+    module Desk
+      # What is known of a child at a desk: at hand while they sit there, worked out from what is stored where it is not.
+      class Knowledge
+        # @param turn [Hash] with its items
+        # @return [Core::Turn]
+        def self.turn(turn)
+          task = Core::Task.find(turn[:task])
+          times = turn[:items].map { |item| task.parse_time(item[:time]) }
+          Core::Turn.new(step: Core::Step.find(turn[:step]), task:, times:, reason: turn[:reason].to_sym)
+        end
+
+        # @param seat [Hash]
+        # @param store [Store::Database]
+        # @param room [Room]
+        # @yieldreturn [Array(Hash, Core::Conventions)] the class, where nothing is at hand
+        def initialize(seat, store:, room:, &of_class)
+          @seat = seat
+          @store = store
+          @room = room
+          @of_class = of_class
+        end
+
+        # @return [Core::Learner]
+        def learner = @room.learner(@seat) { worked_out(*@of_class.call) }
+
+        # @param turn [Hash] that was answered
+        # @param marked [Array<Core::Marked>] at first try
+        def learn(turn, marked) = @room.keep(@seat, learner.asked(Knowledge.turn(turn)).after(marked))
+
+        def forget = @room.forget(@seat)
+
+        private
+
+        def worked_out(school_class, conventions)
+          answers = @store.answers.of_child(@seat[:child_id]).map { |answer| Api::Marks.asked(answer, conventions) }
+          turns = @store.turns.of_round(@seat).reject { |turn| turn[:done_at].nil? }.map { |turn| Knowledge.turn(turn) }
+          Core::Learner.new(step: Core::Step.find(@seat[:step]), answers:, turns:, day_times: Core::DayPlace.times(school_class[:day]))
+        end
+      end
+    end
+  end
+end
