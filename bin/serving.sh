@@ -30,5 +30,7 @@ read_options() {
 
 serve() {
   export APP_ENV=production
+  # Where this Ruby can compile what it runs often, answers come back sooner.
+  if ruby --yjit -e '' 2>/dev/null; then export RUBYOPT="--yjit ${RUBYOPT:-}"; fi
   VANTICK_HOST="$host" VANTICK_PORT="$port" VANTICK_COMMAND="$0" exec ruby server/start.rb
 }

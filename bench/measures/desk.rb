@@ -114,9 +114,10 @@ module Bench
     Dir.mktmpdir do |folder|
       file = File.join(folder, "school.sqlite3")
       port, bare_port = Array.new(2) { free_port }
-      server = Running.new(port, { "VANTICK_DB" => file, "VANTICK_PORT" => port.to_s },
-                           "ruby", File.join(HERE, "server/start.rb"))
-      bare = Running.new(bare_port, {}, "ruby", File.join(HERE, "bench/bare_server.rb"), File.join(folder, "bare.sqlite3"), bare_port.to_s)
+      # Both as bin/start has it.
+      ruby = ["ruby", *("--yjit" if system("ruby", "--yjit", "-e", "", err: File::NULL))]
+      server = Running.new(port, { "VANTICK_DB" => file, "VANTICK_PORT" => port.to_s }, *ruby, File.join(HERE, "server/start.rb"))
+      bare = Running.new(bare_port, {}, *ruby, File.join(HERE, "bench/bare_server.rb"), File.join(folder, "bare.sqlite3"), bare_port.to_s)
       at = seats(port)
       sent = Queue.new
       pairs = Array.new(TURNS) { [rate(desk_jobs(at, sent)), rate(bare_jobs(bare_port))] }

@@ -51,8 +51,9 @@ module Vantick
         # @return [Integer] tasks of this round
         def length = @length ||= fixed? ? @store.checks.item_ids(seat[:check_id], seat[:child_id]).length : Core::Round::TASKS
 
+        # @param done [Integer]
         # @return [Boolean]
-        def over?
+        def over?(done = self.done)
           return done >= length if fixed?
 
           Core::Round.over?(done:, seconds: @now - Time.iso8601(seat[:round_began_at]))
@@ -63,7 +64,7 @@ module Vantick
         def prepare
           return [] unless goes_on?
 
-          @turns.transaction { fill } if lacking?
+          fill if lacking?
           open
         end
 
@@ -133,13 +134,20 @@ module Vantick
           done = late || !told? || turn[:tries].positive? || marked.all?(&:right?)
           # Before it is kept: what is known is worked out from what is kept.
           @knowledge.learn(turn, marked) if turn[:tries].zero? && !fixed?
+          left = left(turn, done)
+          chosen = done ? choose(left, turn) : []
+          # In the same breath: what comes next is there when the answer is acknowledged.
           @turns.transaction do
             keep(turn, given, marked, done)
-            move(turn, done)
-            # In the same breath: what comes next is there when the answer is acknowledged.
-            fill if goes_on? && lacking?
+            @open = supply.practice(left, chosen)
           end
+          @done = nil
           Taken.new(marked:, done:, turn:)
+        end
+
+        def choose(left, turn)
+          far = done + (turn[:round] == seat[:round] ? 1 : 0)
+          fixed? || !seat[:open] || over?(far) ? [] : supply.chosen(left, seed(far))
         end
 
         def keep(turn, given, marked, done)
@@ -149,10 +157,9 @@ module Vantick
           turn[:tries].zero? ? add_first(kept, marked) : kept.zip(marked) { |row, one| @turns.add_try(row, one, answered_at: at) }
         end
 
-        # What was read before the answer came, brought up to it.
-        def move(turn, done)
-          @done = nil
-          @open = open.filter_map { |one| one[:id] == turn[:id] ? ({ **one, tries: one[:tries] + 1 } unless done) : one }
+        # What was open before the answer came, brought up to it.
+        def left(turn, done)
+          open.filter_map { |one| one[:id] == turn[:id] ? ({ **one, tries: one[:tries] + 1 } unless done) : one }
         end
 
         # An item of an exit may have been answered on paper before.
@@ -169,12 +176,15 @@ module Vantick
         # One to do, and some ahead; at a fixed desk all at once.
         def lacking? = fixed? ? open.length + done < length : Supply.lacking?(open)
 
-        def fill = @open = fixed? ? supply.given(open) : supply.practice(open, seed)
+        def fill
+          chosen = fixed? ? [] : supply.chosen(open, seed(done))
+          @turns.transaction { @open = fixed? ? supply.given(open) : supply.practice(open, chosen) }
+        end
 
         def supply = @supply ||= Supply.new(seat, store: @store, knowledge: @knowledge, at:)
 
         # Another for each child and each task, and the same if asked again.
-        def seed = (seat[:id] * 1009) + (seat[:round] * 101) + done
+        def seed(done) = (seat[:id] * 1009) + (seat[:round] * 101) + done
       end
     end
   end

@@ -26,13 +26,23 @@ module Vantick
           @at = at
         end
 
+        # Nothing is kept yet, so that nobody waits while it is chosen.
         # @param open [Array<Hash>]
         # @param seed [Integer]
-        # @return [Array<Hash>] with one to do, and some ahead
-        def practice(open, seed)
-          ready, now = open.partition { |turn| turn[:ahead] == 1 }
-          now = [add(Core::NextTurn.for(@knowledge.learner, seed:, beside: times(ready)), ahead: false)] if now.empty?
-          now + ready + more(now + ready, AHEAD - ready.length, seed + 1)
+        # @return [Array<Array(Core::Turn, Boolean)>] what is missing: one to do, and some ahead
+        def chosen(open, seed)
+          ahead, now = open.partition { |turn| turn[:ahead] == 1 }
+          next_one = now.empty? ? Core::NextTurn.for(@knowledge.learner, seed:, beside: times(ahead)) : nil
+          asked = [*now, *ahead].map { |turn| Knowledge.turn(turn) }.push(*next_one)
+          [*next_one].map { |turn| [turn, false] } + more(asked, AHEAD - ahead.length, seed + 1).map { |turn| [turn, true] }
+        end
+
+        # @param open [Array<Hash>]
+        # @param chosen [Array<Array(Core::Turn, Boolean)>]
+        # @return [Array<Hash>] with what was chosen, the next to do first
+        def practice(open, chosen)
+          added = chosen.map { |turn, ahead| @store.turns.add(@seat, turn, ahead:, at: @at) }
+          (open + added).sort_by { |turn| turn.values_at(:ahead, :id) }
         end
 
         # @param open [Array<Hash>]
@@ -47,16 +57,13 @@ module Vantick
         private
 
         # Chosen as if all that is open had been asked already.
-        def more(open, count, seed)
+        def more(asked, count, seed)
           return [] unless count.positive?
 
-          after = open.reduce(@knowledge.learner) { |so_far, turn| so_far.asked(Knowledge.turn(turn)) }
-          Core::NextTurn.ahead(after, count:, seed:).map { |turn| add(turn, ahead: true) }
+          Core::NextTurn.ahead(asked.reduce(@knowledge.learner) { |so_far, turn| so_far.asked(turn) }, count:, seed:)
         end
 
         def times(turns) = turns.flat_map { |turn| Knowledge.turn(turn).times }
-
-        def add(turn, ahead:) = @store.turns.add(@seat, turn, ahead:, at: @at)
 
         def put(item)
           task = Core::Task.find(item[:task])

@@ -1,6 +1,7 @@
 # frozen_string_literal: true
 
 require "fileutils"
+require "monitor"
 
 module Vantick
   module Server
@@ -8,6 +9,13 @@ module Vantick
       # One SQLite file, and what is kept in it.
       class Database
         MIGRATIONS = File.join(ROOT, "db/migrations")
+
+        # Writers of this process wait for each other here, which costs less than asking SQLite again and again.
+        module OneWriter
+          def one_writer = @one_writer ||= Monitor.new
+
+          def transaction(...) = one_writer.synchronize { super }
+        end
 
         # @return [Sequel::Database]
         attr_reader :db
@@ -19,8 +27,8 @@ module Vantick
           new(Sequel.connect(adapter: "sqlite", database: path, max_connections: 8, after_connect: method(:prepare)))
         end
 
-        # Writers wait for each other here, in short sleeps: SQLite's own waiting gave "database is
-        # locked" under four writers.
+        # Writers of other processes are waited for in short sleeps: SQLite's own waiting gave "database is locked" under
+        # four writers.
         def self.prepare(connection)
           connection.busy_handler do |tries|
             sleep 0.001
@@ -33,7 +41,8 @@ module Vantick
         private_class_method :prepare
 
         def initialize(database)
-          @db = database
+          @db = database.extend(OneWriter)
+          db.one_writer
           db.transaction_mode = :immediate
           # SQLite's own moments, which Rodauth's tables hold, are in it.
           Sequel.default_timezone = :utc
