@@ -211,6 +211,26 @@ RSpec.describe "The children's desk" do
     expect(page).to have_field("Class code")
   end
 
+  it "reads aloud where the browser has a voice and the child asks for it; nothing else is said" do
+    voice = <<~JS
+      window.said = [];
+      const speech = { getVoices: () => [{ name: "Voice", lang: "en" }], cancel() {}, speak: (words) => window.said.push(words.text),
+        addEventListener() {}, removeEventListener() {} };
+      Object.defineProperty(window, "speechSynthesis", { value: speech });
+    JS
+    browser.execute_cdp("Page.addScriptToEvaluateOnNewDocument", source: voice)
+    desk = open_exit(school_class, task: "words_to_digital", times: %w[7:45 3:15])
+    join(desk, "Anneke")
+    expect(browser.execute_script("return window.said")).to eq([])
+    click_button "Read aloud"
+    expect(browser.execute_script("return window.said")).to eq(["Write it in digits. quarter to eight"])
+    click_button "Read aloud"
+    press("7", ":", "4", "5")
+    click_button "Done"
+    expect(page).to have_button("Next")
+    expect(browser.execute_script("return window.said.length")).to eq(1)
+  end
+
   it "says what is wrong with a code, and with pictures" do
     desk = open_desk(school_class[:id])
     visit "/desk"

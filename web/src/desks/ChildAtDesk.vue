@@ -52,7 +52,11 @@ const told = (one: LiveChild["answers"][number]): string => {
         Now: {{ child.asked.time }}, {{ whyAsked(child.asked, facts) }}
         <template v-if="child.step">· {{ facts.rung(child.step).name }}</template>
       </p>
-      <p v-if="!child.answers.length" class="quiet">No answers yet.</p>
+      <p v-if="!child.joined && desk.open" class="quiet">
+        Not at a desk yet.
+        <RouterLink :to="{ name: 'keys', query: { child: child.child_id } }">Show their pictures</RouterLink>
+      </p>
+      <p v-else-if="!child.answers.length" class="quiet">No answers yet.</p>
       <ul v-else>
         <li v-for="one in [...child.answers].reverse()" :key="one.item_id">
           <span class="dial"><DialFace :facts="facts.of(one.time)" detail="small" /></span>

@@ -1,21 +1,29 @@
 <script setup lang="ts">
-import { ref, shallowRef } from "vue";
+import { computed, ref, shallowRef } from "vue";
+import { useRoute } from "vue-router";
 import { readKeys, renewKey, useLoaded, wordsOf } from "@/api";
 import { useClasses } from "@/class";
 import { PictureMark, PICTURES } from "@/pictures";
 
 /** The three pictures of each child, to be shown again, or printed as cards. */
+const route = useRoute();
 const classes = useClasses();
 const renewed = shallowRef<ReadonlyMap<number, string[]>>(new Map());
 const asking = ref<number | null>(null);
+/** Covered until asked for: a class may be looking on. */
+const shown = ref<number | "all" | null>(Number(route.query.child) || null);
+const uncovered = (childId: number): boolean => shown.value === "all" || shown.value === childId;
 const wrong = ref("");
-const { data: keys, trouble } = useLoaded(
+const { data: all, trouble } = useLoaded(
   () => classes.current?.id,
   async () => {
     renewed.value = new Map();
     return classes.current ? readKeys(classes.current.id) : null;
   },
 );
+/** Of one child alone, where one was asked for. */
+const only = computed(() => Number(route.query.child) || null);
+const keys = computed(() => all.value?.filter((key) => !only.value || key.child_id === only.value));
 const nameOf = (id: number): string => classes.current?.children.find((child) => child.id === id)?.name ?? "";
 const spoken = (pictures: string[]): string => pictures.map((one) => PICTURES[one]?.name ?? one).join(", ");
 
@@ -26,6 +34,7 @@ async function renew(childId: number): Promise<void> {
     const key = await renewKey(classes.current.id, childId);
     renewed.value = new Map([...renewed.value, [childId, key.pictures]]);
     asking.value = null;
+    if (shown.value !== "all") shown.value = childId;
   } catch (error) {
     wrong.value = wordsOf(error);
   }
@@ -38,10 +47,16 @@ const print = (): void => window.print();
   <div class="page">
     <div class="page-head no-print">
       <h1>The children's pictures</h1>
-      <p class="quiet">
-        Three in their order let a child in at the desk. Show each child their own card only.
-      </p>
+      <p class="quiet">Three in their order let a child in at the desk. Show each child their own only.</p>
       <div class="actions">
+        <BButton
+          v-if="keys?.length"
+          variant="outline-primary"
+          :aria-pressed="shown === 'all'"
+          @click="shown = shown === 'all' ? null : 'all'"
+        >
+          {{ shown === "all" ? "Cover all" : "Show all" }}
+        </BButton>
         <BButton v-if="keys?.length" variant="primary" @click="print">
           <i class="bi bi-printer" aria-hidden="true"></i>
           Print the cards
@@ -54,10 +69,20 @@ const print = (): void => window.print();
       <RouterLink :to="{ name: 'new-class' }">Make one</RouterLink>
     </p>
     <p v-else-if="!keys" class="quiet" aria-live="polite">Looking for them…</p>
-    <ul v-else class="cards">
+    <RouterLink v-if="only" class="others no-print" :to="{ name: 'keys' }">
+      The pictures of all children
+    </RouterLink>
+    <ul v-if="keys" class="cards" :class="{ only }">
       <li v-for="key in keys" :key="key.child_id">
         <strong>{{ nameOf(key.child_id) }}</strong>
-        <span class="three" role="img" :aria-label="spoken(renewed.get(key.child_id) ?? key.pictures)">
+        <span
+          class="three"
+          :class="{ covered: !uncovered(key.child_id) }"
+          role="img"
+          :aria-label="
+            uncovered(key.child_id) ? spoken(renewed.get(key.child_id) ?? key.pictures) : 'covered'
+          "
+        >
           <span v-for="picture in renewed.get(key.child_id) ?? key.pictures" :key="picture">
             <PictureMark :id="picture" />
           </span>
@@ -68,10 +93,22 @@ const print = (): void => window.print();
             <BButton size="sm" variant="primary" @click="renew(key.child_id)">Give others</BButton>
             <BButton size="sm" variant="outline-primary" @click="asking = null">Keep</BButton>
           </template>
-          <BButton v-else variant="link" size="sm" @click="asking = key.child_id">
-            Other pictures
-            <span class="visually-hidden">for {{ nameOf(key.child_id) }}</span>
-          </BButton>
+          <template v-else>
+            <BButton
+              v-if="shown !== 'all'"
+              size="sm"
+              variant="outline-primary"
+              :aria-pressed="shown === key.child_id"
+              @click="shown = shown === key.child_id ? null : key.child_id"
+            >
+              {{ shown === key.child_id ? "Cover" : "Show" }}
+              <span class="visually-hidden">the pictures of {{ nameOf(key.child_id) }}</span>
+            </BButton>
+            <BButton variant="link" size="sm" @click="asking = key.child_id">
+              Give others
+              <span class="visually-hidden">to {{ nameOf(key.child_id) }}</span>
+            </BButton>
+          </template>
         </span>
       </li>
     </ul>
@@ -108,6 +145,36 @@ const print = (): void => window.print();
   }
 }
 
+.others {
+  display: inline-block;
+  margin-bottom: 1rem;
+}
+
+.only {
+  grid-template-columns: minmax(0, 30rem);
+  font-size: 1.5rem;
+
+  .three {
+    gap: 1.4rem;
+  }
+
+  .three span {
+    width: 7rem;
+    height: 7rem;
+  }
+}
+
+@media screen {
+  .covered {
+    border-radius: 0.6rem;
+    background: var(--v-cover);
+
+    > span {
+      visibility: hidden;
+    }
+  }
+}
+
 .ways {
   display: flex;
   flex-wrap: wrap;
@@ -116,7 +183,6 @@ const print = (): void => window.print();
   font-size: 0.95rem;
 
   .btn-link {
-    padding-left: 0;
     color: var(--v-quiet);
   }
 }

@@ -1,0 +1,78 @@
+# frozen_string_literal: true
+
+require "json"
+require "net/http"
+require "securerandom"
+require "vantick/core"
+require "yaml"
+
+module Vantick
+  # Made-up children at a desk of the running demo, who answer as they are simulated to.
+  class Crowd
+    TABLE = YAML.safe_load_file(File.join(__dir__, "curlew.yml"), symbolize_names: true).freeze
+
+    # @return [Hash] the desk
+    attr_reader :desk
+
+    # @param base [String] such as "http://127.0.0.1:4567"
+    def initialize(base)
+      @uri = URI(base)
+      @cookies = {}
+    end
+
+    # Opens a desk for practice and lets so many children answer so many tasks.
+    # @param step [String]
+    # @param tasks [Array<Integer>] for each child that comes, in the order of the register
+    # @return [Crowd]
+    def sit(step:, tasks:)
+      ask(:Post, "/api/session/login", ask(:Get, "/api/session")["demo"])
+      @class = ask(:Get, "/api/classes")["classes"].last
+      @desk = ask(:Post, "/api/classes/#{@class['id']}/desks", { kind: "practice", step: })
+      @class["children"].zip(tasks).each { |child, count| answer(child, count) if count }
+      self
+    end
+
+    # @return [String] where the next child begins
+    def door = "/desk?code=#{desk['code']}"
+
+    # @return [Array<String>] a child's pictures
+    def pictures_of(child) = keys.find { |key| key["child_id"] == child["id"] }["pictures"]
+
+    # @return [Hash] by name
+    def child(name) = @class["children"].find { |one| one["name"] == name }
+
+    private
+
+    def keys = @keys ||= ask(:Get, "/api/classes/#{@class['id']}/keys")["keys"]
+
+    def answer(child, count)
+      who = child["id"]
+      ask(:Post, "/api/desk/seats", { code: desk["code"], child_id: who, pictures: pictures_of(child) }, who)
+      state = ask(:Get, "/api/desk/state", nil, who)
+      count.times { state = ask(:Post, "/api/desk/answers", answers(state["turn"], child), who) }
+    end
+
+    def answers(turn, child)
+      task = Core::Task.find(turn["task"])
+      given = turn["items"].map { |item| { id: SecureRandom.uuid, item_id: item["id"], answer: said(child, item, task) } }
+      { turn_id: turn["id"], answers: given }
+    end
+
+    def said(child, item, task)
+      hands = item.values_at("hour_hand_degrees", "minute_hand_degrees")
+      time = Core::DialTime.all.find { |one| hands == [one.hour_hand_degrees, one.minute_hand_degrees] }
+      planted = TABLE[:misreadings].select { |_, names| names.include?(child["name"]) }.keys.map { |id| Core::Misreading.find(id) }
+      Core::SimulatedChild.new(misreadings: planted, seed: item["id"], **TABLE.slice(:consistency, :careless)).answer(time, task)
+    end
+
+    def ask(method, path, body = nil, who = :teacher)
+      request = Net::HTTP.const_get(method).new(path, "content-type" => "application/json", "cookie" => @cookies[who].to_s)
+      request.body = JSON.generate(body) if body
+      response = Net::HTTP.start(@uri.host, @uri.port) { |http| http.request(request) }
+      raise "#{method} #{path}: #{response.body}" unless response.is_a?(Net::HTTPSuccess)
+
+      @cookies[who] = response["set-cookie"].split(";").first if response["set-cookie"]
+      JSON.parse(response.body)
+    end
+  end
+end
