@@ -49,7 +49,7 @@ onMounted(() => {
     </div>
     <section class="said">
       <h1>Look, step by step</h1>
-      <ol role="status">
+      <ol aria-live="polite">
         <li v-for="(one, place) in help.steps.slice(0, at + 1)" :key="place" :class="{ now: place === at }">
           {{ one.sentence }}
         </li>

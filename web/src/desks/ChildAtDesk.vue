@@ -17,7 +17,7 @@ const presence = computed(() => {
 const where = computed(() => {
   const asked = props.child.asked;
   if (presence.value) return presence.value;
-  if (asked) return asked.second ? `${asked.time}, second try` : asked.time;
+  if (asked) return asked.second ? `${asked.time}, again` : asked.time;
   return props.child.round ? `done: ${props.child.done}` : "";
 });
 const verdict = (one: string): Answer["verdict"] => one as Answer["verdict"];
@@ -121,6 +121,7 @@ button {
 }
 
 .where {
+  white-space: nowrap;
   text-align: right;
   font-size: 0.95rem;
 }
