@@ -1,12 +1,12 @@
 # frozen_string_literal: true
 
-require "net/http"
 require "securerandom"
-require "socket"
 
 RSpec.describe "bin/demo" do
+  include Listening
+
   let(:folder) { Dir.mktmpdir("demo") }
-  let(:port) { TCPServer.open("127.0.0.1", 0) { |free| free.addr[1] } }
+  let(:port) { free_port }
   let(:log) { File.join(folder, "log") }
 
   # The process of the running demo.
@@ -22,12 +22,6 @@ RSpec.describe "bin/demo" do
     self.pid = spawn(environment, File.join(ROOT, "bin/demo"), "--port", port.to_s, *options, out: [log, "a"], err: %i[child out])
     160.times { ready? ? return : sleep(0.5) }
     raise "bin/demo did not start: #{File.read(log)}"
-  end
-
-  def ready?
-    Net::HTTP.get_response(URI("http://127.0.0.1:#{port}/api/health")).code == "200"
-  rescue SystemCallError
-    false
   end
 
   def stop(signal)

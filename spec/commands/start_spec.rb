@@ -1,15 +1,15 @@
 # frozen_string_literal: true
 
-require "net/http"
 require "securerandom"
-require "socket"
 
 # A server in a process of its own, as in a school.
 RSpec.describe "The server" do
+  include Listening
+
   let(:folder) { Dir.mktmpdir("school") }
   let(:file) { File.join(folder, "school.sqlite3") }
   let(:log) { File.join(folder, "log") }
-  let(:port) { TCPServer.open("127.0.0.1", 0) { |free| free.addr[1] } }
+  let(:port) { free_port }
 
   attr_accessor :pid
 
@@ -23,12 +23,6 @@ RSpec.describe "The server" do
     self.pid = spawn(environment, "ruby", File.join(ROOT, "server/start.rb"), out: [log, "a"], err: %i[child out])
     200.times { ready? ? return : sleep(0.1) }
     raise "did not start: #{File.read(log)}"
-  end
-
-  def ready?
-    Net::HTTP.get_response(URI("http://127.0.0.1:#{port}/api/health")).code == "200"
-  rescue SystemCallError
-    false
   end
 
   def kill

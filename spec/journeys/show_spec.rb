@@ -117,7 +117,7 @@ RSpec.describe "Showing a clock" do
   it "lights up what each step speaks of, and counts along the dial as core does" do
     show "times=4:49"
     press(" ")
-    expect(page).to have_css(".turned.lit-hour").and have_css(".turned .gap")
+    expect(page).to have_css(".turned .hand.hour.lit").and have_css(".turned .gap")
     press(" ")
     expect(page).to have_text("Count back from the 12 in fives: 5, 10.")
     expect(page.all("[data-lights] text").map(&:text)).to eq(%w[5 10])

@@ -39,6 +39,15 @@ RSpec.describe Vantick::Core::Diagnosis do
     expect([found.top, found.verdict]).to eq([Vantick::Core::State::UNSURE, "not enough to say"])
   end
 
+  it "takes an answer that names what no longer leads to it for one that nothing explains" do
+    hands_swapped = Vantick::Core::Misreading.find(:hands_swapped)
+    impossible = Vantick::Core::DialTime.all.find { |one| hands_swapped.wrong_answers(one, task("dial_to_words")).empty? }
+    old = Vantick::Core::Marked.new(task: task("dial_to_words"), time: impossible, verdict: :misread, misreadings: [:hands_swapped])
+    found = described_class.new([old, mark("dial_to_words", "7:45", "qt8")])
+    expect(found.states.values.sum).to be_within(1e-9).of(1)
+    expect(found.states.values).to all(be_finite)
+  end
+
   it "tries pairs where no single misreading tells the answers well" do
     found = diagnose(["7:45", "quarter to seven"], ["3:30", "half past four"], ["10:45", "quarter to ten"], ["8:30", "half past nine"])
     expect(found.top.misreadings.map(&:id)).to eq(%i[next_hour_early to_with_passed_hour])

@@ -19,9 +19,7 @@ const at = ref(0);
 const forward = ref<HTMLButtonElement>();
 const step = computed(() => props.help.steps[at.value]);
 const lights = computed(() => step.value?.lights ?? []);
-const lit = computed(() =>
-  lights.value.filter((light) => light.kind === "hand").map((light) => `lit-${light.hand}`),
-);
+const lit = computed(() => lights.value.filter((light) => light.kind === "hand").map((light) => light.hand));
 const last = computed(() => at.value >= props.help.steps.length - 1);
 
 function go(): void {
@@ -39,8 +37,8 @@ onMounted(() => {
 
 <template>
   <main class="help">
-    <div class="face" :class="lit">
-      <DialFace :facts="help" :margin="16" label="The same clock">
+    <div class="face">
+      <DialFace :facts="help" :margin="16" :lit="lit" label="The same clock">
         <template #under>
           <DialLenses :lenses="NO_LENSES" :lights="lights" past-word="" to-word="" />
         </template>
@@ -117,21 +115,6 @@ li {
 .go {
   grid-area: go;
   justify-self: end;
-}
-
-.lit-hour :deep(.hand.hour),
-.lit-minute :deep(.hand.minute) {
-  paint-order: stroke;
-  stroke-width: 5;
-  stroke-linejoin: round;
-}
-
-.lit-hour :deep(.hand.hour) {
-  stroke: var(--v-hour-glow);
-}
-
-.lit-minute :deep(.hand.minute) {
-  stroke: var(--v-minute-glow);
 }
 
 @media (orientation: landscape) {

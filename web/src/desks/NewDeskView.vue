@@ -291,23 +291,6 @@ legend {
   margin-bottom: 0.9rem;
 }
 
-.pill {
-  display: inline-flex;
-  align-items: center;
-  gap: 0.5rem;
-  min-height: 2.75rem;
-  padding: 0.15rem 0.9rem;
-  border: 1px solid var(--v-line);
-  border-radius: 2rem;
-  background: var(--v-card);
-  cursor: pointer;
-
-  &.on {
-    border-color: var(--v-hour);
-    background: var(--v-hour-tint);
-  }
-}
-
 .go {
   grid-column: 1 / -1;
 }

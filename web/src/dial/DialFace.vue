@@ -16,10 +16,12 @@ const props = withDefaults(
     marks?: boolean;
     /** Which hands are on it. */
     hands?: "both" | "hour" | "minute" | "none";
+    /** Hands that are spoken of: they have a rim of light round them. */
+    lit?: readonly (string | undefined)[];
     /** What the picture is called; left out where the words beside it say it already. */
     label?: string;
   }>(),
-  { detail: "full", margin: 4, numerals: true, marks: true, hands: "both", label: undefined },
+  { detail: "full", margin: 4, numerals: true, marks: true, hands: "both", lit: () => [], label: undefined },
 );
 
 const view = computed(() => {
@@ -60,12 +62,14 @@ const fiveTicks = computed(() => (props.detail === "full" ? FIVES : FIVES_SMALL)
     <path
       v-if="hands === 'both' || hands === 'hour'"
       class="hand hour"
+      :class="{ lit: lit.includes('hour') }"
       :d="HAND_SHAPES.hour"
       :transform="`rotate(${facts.hour_hand_degrees})`"
     />
     <path
       v-if="hands === 'both' || hands === 'minute'"
       class="hand minute"
+      :class="{ lit: lit.includes('minute') }"
       :d="HAND_SHAPES.minute"
       :transform="`rotate(${facts.minute_hand_degrees})`"
     />
@@ -118,6 +122,20 @@ const fiveTicks = computed(() => (props.detail === "full" ? FIVES : FIVES_SMALL)
 
 .hand.minute {
   fill: var(--v-minute);
+}
+
+.lit {
+  paint-order: stroke;
+  stroke-width: 5;
+  stroke-linejoin: round;
+
+  &.hour {
+    stroke: var(--v-hour-glow);
+  }
+
+  &.minute {
+    stroke: var(--v-minute-glow);
+  }
 }
 
 .pin {

@@ -100,7 +100,7 @@ defineExpose({ press, focus: () => root.value?.focus({ preventScroll: true }) })
   <div
     ref="root"
     class="turned"
-    :class="[{ dragging }, ...litHands.map((hand) => `lit-${hand}`)]"
+    :class="{ dragging }"
     role="slider"
     tabindex="0"
     :aria-label="loose ? 'The dial: turn each hand by itself' : 'The dial: turn the long hand'"
@@ -117,6 +117,7 @@ defineExpose({ press, focus: () => root.value?.focus({ preventScroll: true }) })
       :facts="drawn"
       :margin="16"
       :hands="hands"
+      :lit="litHands"
       :numerals="!lenses.has('no_numerals')"
       :marks="!lenses.has('no_marks')"
     >
@@ -198,21 +199,5 @@ defineExpose({ press, focus: () => root.value?.focus({ preventScroll: true }) })
 
 .line.minute {
   stroke: var(--v-minute);
-}
-
-/* A hand spoken of has a rim of light round it. */
-.lit-hour :deep(.hand.hour),
-.lit-minute :deep(.hand.minute) {
-  paint-order: stroke;
-  stroke-width: 5;
-  stroke-linejoin: round;
-}
-
-.lit-hour :deep(.hand.hour) {
-  stroke: var(--v-hour-glow);
-}
-
-.lit-minute :deep(.hand.minute) {
-  stroke: var(--v-minute-glow);
 }
 </style>

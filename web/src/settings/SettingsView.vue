@@ -54,6 +54,7 @@ async function choose(id: string, choice: string): Promise<void> {
             <label
               v-for="choice in one.choices"
               :key="choice.id"
+              class="pill"
               :class="{ on: current[one.id] === choice.id }"
             >
               <input
@@ -117,23 +118,6 @@ legend {
   flex-wrap: wrap;
   gap: 0.4rem;
   margin-top: 0.4rem;
-}
-
-label {
-  display: inline-flex;
-  align-items: center;
-  gap: 0.5rem;
-  min-height: 2.5rem;
-  padding: 0.15rem 0.9rem;
-  border: 1px solid var(--v-line);
-  border-radius: 2rem;
-  background: var(--v-card);
-  cursor: pointer;
-
-  &.on {
-    border-color: var(--v-hour);
-    background: var(--v-hour-tint);
-  }
 }
 
 .saved {

@@ -24,7 +24,8 @@ module Vantick
           row = TABLE.fetch(row(state, wrong))
           return row[:right] if marked.read_right?
 
-          hit = state.misreadings.any? { |misreading| marked.misreadings.include?(misreading.id) }
+          # An answer kept from before a rule was changed may name what no longer leads to it: then it explains nothing.
+          hit = wrong.any? && state.misreadings.any? { |misreading| marked.misreadings.include?(misreading.id) }
           hit ? row[:predicted] / wrong.length : row[:other] / OTHERS
         end
 
