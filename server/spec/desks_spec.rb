@@ -85,6 +85,15 @@ RSpec.describe "A teacher's desks" do
       expect(typed.slice("verdict", "read_as", "misreadings")).to eq(at_desk.slice("verdict", "read_as", "misreadings"))
     end
 
+    it "ask in the exit whatever the lesson is about, also what slips cannot" do
+      hours = post("/api/classes/#{school_class['id']}/lessons", { day: "2026-03-03", step: "hour_hand", minutes: 30, seed: 1 }).body
+      expect(post("/api/lessons/#{hours['id']}/check", {})).to be_refused(422).at("task").saying(/open the desks for it/)
+      at = opened(kind: "exit", lesson_id: hours["id"]).body
+      turn = as(seated(at["id"], child)) { get("/api/desk/state").body["turn"] }
+      expect(turn).to include("entry" => "hour", "sees" => "hour_hand")
+      expect(plain("/api/checks/#{at['check_id']}/sheet.pdf").status).to be < 500
+    end
+
     it "say what is missing, where it belongs" do
       expect(opened(kind: "stage", lesson_id: lesson["id"], stage: "look")).to be_refused(422).at("stage").saying(/Choose a stage/)
       expect(opened(kind: "stage")).to be_refused(422).at("lesson_id")

@@ -11,6 +11,7 @@ RSpec.describe Vantick::Server::Api::Lessons do
   def stage_of(lesson, stage) = lesson["stages"].find { |one| one["id"] == stage }
 
   # The plan as a page sends it back: all times as they stand, but for what is changed.
+  # A lesson as its page would settle it.
   def settled(lesson, **changes)
     kept = lesson["stages"].to_h { |stage| [stage["id"], stage["items"].filter_map { |item| item["time"] }] }
     { stage_minutes: {}, kept:, **lesson.slice("day", "step", "task", "minutes", "seed", "method", "pinned", "swapped", "opening")

@@ -10,9 +10,11 @@ module Vantick
           # @param row [Hash] the lesson as kept
           # @param plan [Plan]
           # @param made_at [String]
+          # @param on_paper [Boolean] slips draw dials alone; a device asks whatever the lesson is about
           # @return [Integer] the check's id
           # @raise [Core::Error]
-          def make(store, row, plan, made_at)
+          def make(store, row, plan, made_at, on_paper: true)
+            paper(plan.task) if on_paper
             times = times(plan)
             step = Core::Step.holding(times, plan.task).id.to_s
             check = store.checks.add(class_id: row[:class_id], step:, task: plan.task.id.to_s, times: times.map(&:to_s), made_at:)
@@ -24,11 +26,13 @@ module Vantick
 
           def unfit(message, field) = raise(Core::Error.new(message, field:))
 
-          def times(plan)
-            unless Core::Task.with_dial.include?(plan.task)
-              unfit("#{plan.task.name} cannot be put on slips yet: choose another task for the lesson.", :task)
-            end
+          def paper(task)
+            return if Core::Task.with_dial.include?(task)
 
+            unfit("#{task.name} cannot be put on slips yet: open the desks for it, or choose another task for the lesson.", :task)
+          end
+
+          def times(plan)
             times = plan.lesson.stages.last.items.filter_map(&:time).first(Checks::MOST_ITEMS)
             times.empty? ? unfit("There is no time in the exit of this lesson: give it more minutes.", :stage_minutes) : times
           end

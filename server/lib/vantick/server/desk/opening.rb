@@ -60,7 +60,8 @@ module Vantick
           return { check_id: own_check(wanted[:check_id]) } unless wanted[:lesson_id]
 
           lesson, plan = lesson(wanted[:lesson_id])
-          { check_id: lesson[:check_id] || Api::ExitCheck.make(@store, lesson, plan, @now.iso8601), lesson_id: lesson[:id] }
+          check_id = lesson[:check_id] || Api::ExitCheck.make(@store, lesson, plan, @now.iso8601, on_paper: false)
+          { check_id:, lesson_id: lesson[:id] }
         end
 
         # A check that can be answered on a screen: one that is not a desk's own.
