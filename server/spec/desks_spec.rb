@@ -117,6 +117,17 @@ RSpec.describe "A teacher's desks" do
       expect(live["answers"].first).to include("verdict" => "right", "answer" => right(turn).first, "read_as" => right(turn).first)
     end
 
+    it "show hands as they were set, beside what was asked" do
+      check = store.checks.add(class_id: school_class["id"], step: "quarters", task: "digital_to_dial", times: ["7:45"],
+                               made_at: "2026-03-02T10:00:00Z")
+      at = opened(kind: "exit", check_id: check[:id]).body
+      who = seated(at["id"], child)
+      turn = as(who) { state_of["turn"] }
+      send_answers(turn, ["hour=240 minute=270"], who:)
+      shown = get("/api/desks/#{at['id']}").body["children"].first["answers"].first
+      expect(shown).to include("time" => "7:45", "hands" => { "hour_hand_degrees" => 240.0, "minute_hand_degrees" => 270.0 })
+    end
+
     it "mark who is stuck: two tasks wrong in a row, or nothing for a minute" do
       2.times { 2.times { state["turn"].then { |turn| send_answers(turn, turn["items"].map { "25" }) } } }
       expect(live).to include("stuck" => "running")

@@ -46,7 +46,7 @@ RSpec.describe Vantick::Core::DayPlace do
 
   it "is what happens then, or what comes before and after" do
     { "07:50" => ["the ferry leaves", nil, nil], "09:00" => [nil, "the ferry leaves", "lunch"],
-      "06:00" => [nil, nil, "the ferry leaves"], "22:00" => [nil, "lunch", nil] }.each do |text, found|
+      "06:00" => [nil, "lunch", "the ferry leaves"], "22:00" => [nil, "lunch", "the ferry leaves"] }.each do |text, found|
       expect(described_class.of(at(text), day).values_at(:at, :after, :before)).to eq(found), text
     end
   end

@@ -27,9 +27,7 @@ const label = computed(() => {
 const when = computed(() => {
   const day = item.value?.day;
   if (!day) return "";
-  if (day.at) return day.at;
-  if (day.after && day.before) return `after “${day.after}”, before “${day.before}”`;
-  return day.before ? `before “${day.before}”` : `after “${day.after}”`;
+  return day.at ?? `after “${day.after}”, before “${day.before}”`;
 });
 </script>
 

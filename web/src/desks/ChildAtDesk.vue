@@ -61,7 +61,10 @@ const told = (one: LiveChild["answers"][number]): string => {
         <li v-for="one in [...child.answers].reverse()" :key="one.item_id">
           <span class="dial"><DialFace :facts="facts.of(one.time)" detail="small" /></span>
           <span>{{ one.time }}</span>
-          <span class="said">{{ one.read_as || one.answer }}</span>
+          <span v-if="one.hands" class="dial set">
+            <DialFace :facts="one.hands" detail="small" label="as it was set" />
+          </span>
+          <span v-else class="said">{{ one.read_as || one.answer }}</span>
           <VerdictMark :verdict="verdict(one.verdict)" quiet />
           <span class="quiet">{{ told(one) }}</span>
         </li>
@@ -152,6 +155,10 @@ button {
     align-items: center;
     gap: 0.5rem;
   }
+}
+
+.dial.set {
+  width: 2.4rem;
 }
 
 .said {

@@ -7,14 +7,15 @@ module Vantick
       class << self
         # @param time [DayTime]
         # @param day [Array<Hash>] each with `time` and `what`, in order; an ordinary day where there are none
-        # @return [Hash] `at`, or `after` and `before`, each nothing where there is none
+        # @return [Hash] `at`, or `after` and `before`; before the first comes the last of the day before, after the last the
+        #   first of the next
         def of(time, day)
           events = day.empty? ? DayFacts::DATA[:usual_day] : day
           earlier, later = events.partition { |event| DayTime.parse(event[:time]) <= time }
           last = earlier.last
           return { at: last[:what], after: nil, before: nil } if last && DayTime.parse(last[:time]) == time
 
-          { at: nil, after: last&.fetch(:what), before: later.first&.fetch(:what) }
+          { at: nil, after: (last || events.last)[:what], before: (later.first || events.first)[:what] }
         end
 
         # @return [Array<DayTime>] times of the day that a class writes down, with noon and midnight

@@ -89,8 +89,13 @@ module Vantick
           time = @items.fetch(row[:item_id])[:time]
           marked = Marks.asked({ **row, task: turn[:task], time:, misreadings: row[:misreadings].split }, @conventions)
           { item_id: row[:item_id], task: turn[:task], time: dial(turn[:task], time), answer: row[:answer],
-            read_as: [row[:read_as], row[:read_short]].find { |text| text != "" }.to_s,
-            verdict: row[:verdict], misreadings: row[:misreadings].split, right: marked.right?, second: row[:second] }
+            read_as: row[:read_as], hands: hands(row[:answer]), verdict: row[:verdict], misreadings: row[:misreadings].split,
+            right: marked.right?, second: row[:second] }
+        end
+
+        def hands(text)
+          set = Core::HandsReader.read(text)
+          set && { hour_hand_degrees: set.hour_degrees, minute_hand_degrees: set.minute_degrees }
         end
       end
     end
