@@ -231,6 +231,39 @@ RSpec.describe "The children's desk" do
     expect(browser.execute_script("return window.said.length")).to eq(1)
   end
 
+  it "is opened for a check and some children only, from the check itself" do
+    school = school_class(%w[Anneke Bram Celyn])
+    store.checks.add(class_id: school[:id], step: "quarters", task: "dial_to_digital", times: %w[7:45], made_at: Time.now.utc.iso8601)
+    visit "/check"
+    click_link "To the desks"
+    expect(page).to have_checked_field("An exit check", visible: :all)
+    choose "Choose…"
+    expect(page).to have_button("Open the desks", disabled: true)
+    check "Celyn"
+    click_button "Open the desks"
+    expect(page).to have_text("0 of 1 joined")
+    browser.action.send_keys("b").perform
+    expect(page).to have_css(".board", text: store.db[:desks].get(:code))
+    visit "/check"
+    expect(page).to have_link("At the desks")
+    visit "/desks/new"
+    click_link "Go there"
+    expect(page).to have_css("h1", text: "Exit check")
+  end
+
+  it "keeps children's pictures covered until the teacher asks, and gives others" do
+    school_class
+    visit "/desks/keys"
+    expect(page).to have_css(".covered[aria-label='covered']", count: 2)
+    click_button "Show the pictures of Anneke"
+    before = find(".three:not(.covered)")["aria-label"]
+    expect(before).to match(/\A\w+, \w+, \w+\z/)
+    click_button "Give others to Anneke"
+    click_button "Give others", exact: true
+    expect(page).to have_no_css(".three[aria-label='#{before}']")
+    expect(store.keys.of_class(1).values.first.join(", ")).to eq(find(".three:not(.covered)")["aria-label"])
+  end
+
   it "says what is wrong with a code, and with pictures" do
     desk = open_desk(school_class[:id])
     visit "/desk"
