@@ -14,6 +14,7 @@ import {
   type DeskForm,
 } from "@/api";
 import { moment, useClasses } from "@/class";
+import WhoFor from "./WhoFor.vue";
 import { titleOfDesk } from "./wording";
 
 /** Opens the desks: for free practice, a stage of a lesson, or its exit; for the class or some of it. */
@@ -57,14 +58,8 @@ const { data, trouble } = useLoaded(
 const open = computed(() => data.value?.desks.filter((desk) => desk.open) ?? []);
 const stages = computed(() => facts.catalogue?.desk_stages ?? []);
 const children = computed(() => classes.current?.children ?? []);
-const nameOf = (id: number): string => children.value.find((child) => child.id === id)?.name ?? "";
 /** Steps with times of their own. */
 const steps = computed(() => facts.catalogue?.ladder.filter((one) => one.example) ?? []);
-
-function toggle(id: number): void {
-  const before = chosen.value ?? [];
-  chosen.value = before.includes(id) ? before.filter((one) => one !== id) : [...before, id];
-}
 
 const form = computed<DeskForm>(() => {
   const child_ids = chosen.value;
@@ -174,63 +169,7 @@ async function begin(): Promise<void> {
             <RouterLink :to="{ name: 'plan' }">plan one</RouterLink>
           </p>
         </fieldset>
-        <fieldset>
-          <legend>Who</legend>
-          <div class="who">
-            <label class="pill" :class="{ on: chosen === null }">
-              <input
-                type="radio"
-                class="form-check-input"
-                name="who"
-                :checked="chosen === null"
-                @change="chosen = null"
-              />
-              The whole class
-            </label>
-            <label
-              v-for="(group, at) in data?.groups"
-              :key="at"
-              class="pill"
-              :class="{ on: chosen?.join() === group.child_ids.join() }"
-            >
-              <input
-                type="radio"
-                class="form-check-input"
-                name="who"
-                :checked="chosen?.join() === group.child_ids.join()"
-                @change="chosen = [...group.child_ids]"
-              />
-              {{ group.child_ids.slice(0, 3).map(nameOf).join(", ")
-              }}{{ group.child_ids.length > 3 ? "…" : "" }}
-            </label>
-            <label class="pill" :class="{ on: chosen?.length === 0 }">
-              <input
-                type="radio"
-                class="form-check-input"
-                name="who"
-                :checked="chosen?.length === 0"
-                @change="chosen = []"
-              />
-              Choose…
-            </label>
-          </div>
-          <div v-if="chosen" class="children">
-            <label
-              v-for="child in children"
-              :key="child.id"
-              class="pill"
-              :class="{ on: chosen.includes(child.id) }"
-            >
-              <input
-                type="checkbox"
-                class="form-check-input"
-                :checked="chosen.includes(child.id)"
-                @change="toggle(child.id)"
-              />
-              {{ child.name }}
-            </label>
-          </div>
-        </fieldset>
+        <WhoFor v-model="chosen" :children="children" :groups="data?.groups ?? []" />
         <div class="go">
           <p v-if="refused" class="field-error" role="alert">{{ refused.message }}</p>
           <BButton type="submit" variant="primary" size="lg" :disabled="busy || chosen?.length === 0">
@@ -281,14 +220,6 @@ legend {
   align-items: center;
   gap: 0.5rem 1rem;
   margin: 0 0 1rem 2.2rem;
-}
-
-.who,
-.children {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 0.5rem;
-  margin-bottom: 0.9rem;
 }
 
 .go {
