@@ -44,6 +44,26 @@ RSpec.describe "A child at a desk" do
     expect(as("") { post("/api/desk/doors", { code: other["code"] }) }).to be_refused(404).at("code").saying(shut)
   end
 
+  it "is not found by guessing: codes and pictures are slowed down, by the device that guesses" do
+    allow(Time).to receive(:now).and_return(Time.now) # or a new minute may begin in the middle
+    limits = Vantick::Server::Access::Throttle::LIMITS
+    guess = { "/api/desk/doors" => { code: "NNNNN" }, "/api/desk/seats" => { code: "NNNNN", child_id: 1, pictures: %w[sun sun sun] } }
+    guess.each do |path, body|
+      as("") { limits.fetch(path).times { post(path, body) } }
+      expect(as("") { post(path, body) }).to be_refused(429).at(nil).saying(/wait a minute/)
+    end
+    elsewhere = app.post("/api/desk/doors", "REMOTE_ADDR" => "10.0.0.9", "CONTENT_TYPE" => "application/json",
+                                            input: JSON.generate(code: desk["code"]))
+    expect(elsewhere.status).to eq(200)
+  end
+
+  it "takes JSON alone, from its own pages alone" do
+    text = as("") { post("/api/desk/doors", "code=#{desk['code']}", type: "application/x-www-form-urlencoded") }
+    expect(text).to be_refused(415).at(nil).saying(/Send JSON/)
+    foreign = as("") { post("/api/desk/doors", { code: desk["code"] }, "HTTP_ORIGIN" => "http://elsewhere.example") }
+    expect(foreign).to be_refused(403).at(nil).saying(/another site/)
+  end
+
   it "goes on at a new device where it was; the old device is out" do
     first = state["turn"]
     old = seat

@@ -14,6 +14,7 @@ import {
   type DeskForm,
 } from "@/api";
 import { moment, useClasses } from "@/class";
+import { dayWords } from "@/plan/days";
 import WhoFor from "./WhoFor.vue";
 import { titleOfDesk } from "./wording";
 
@@ -154,7 +155,7 @@ async function begin(): Promise<void> {
             <label for="lesson">Lesson</label>
             <select id="lesson" v-model="lessonId" class="form-select">
               <option v-for="one in data?.lessons" :key="one.id" :value="one.id">
-                {{ facts.rung(one.step).name }}, {{ one.day }}
+                {{ facts.rung(one.step).name }}, {{ dayWords(one.day) }}
               </option>
             </select>
             <template v-if="kind === 'stage'">
