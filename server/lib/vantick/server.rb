@@ -14,6 +14,8 @@ module Vantick
   # The way from the browser to the core and the store: a JSON API described by openapi.yaml.
   module Server
     ROOT = File.expand_path("../..", __dir__)
+    # Bytes from which a response is sent deflated: below, it costs more than it saves.
+    WORTH_DEFLATING = 4096
 
     LOADER = Zeitwerk::Loader.new.tap do |loader|
       loader.tag = "vantick-server"
@@ -30,7 +32,7 @@ module Vantick
       Rack::Builder.app do
         Server.front(self, web)
         Server.gate(self, store)
-        [Api::Facts, Api::Papers, Api::Desk].each { |part| use part }
+        [Api::Desk, Api::Facts, Api::Papers].each { |part| use part }
         use OpenapiFirst::Middlewares::ResponseValidation, spec: Api::Contract.definition
         [Api::Teachers, Api::Desks, Api::Classes, Api::Checks, Api::Sheets, Api::Lessons, Api::Records].each { |part| use part }
         run Api::Answers
@@ -40,7 +42,7 @@ module Vantick
     # What every request meets, whoever asks.
     def self.front(builder, web)
       builder.instance_exec do
-        use Rack::Deflater, if: ->(_env, _status, headers, _body) { !headers["content-length"].to_i.between?(1, 1024) }
+        use Rack::Deflater, if: ->(_env, _status, headers, _body) { !headers["content-length"].to_i.between?(1, WORTH_DEFLATING) }
         use Access::Headers
         use WebFiles, web
         use Access::Throttle.middleware
