@@ -31,9 +31,11 @@ RSpec.describe "A teacher's desks" do
   end
 
   it "close for all: nothing more is asked" do
-    expect(state["turn"]).not_to be_nil
+    2.times { 2.times { state["turn"].then { |turn| send_answers(turn, turn["items"].map { "25" }) } } }
+    expect(live).to include("stuck" => "running", "asked" => include("second" => false))
     expect(post("/api/desks/#{desk['id']}/closing", {}).body).to include("open" => false, "qr" => "")
     expect(state).to include("open" => false, "turn" => nil, "ahead" => [])
+    expect(live).to include("joined" => true, "asked" => nil, "stuck" => nil)
     expect(as(seat) { post("/api/desk/rounds", {}) }).to be_refused(422).at("round").saying(/closed/)
   end
 

@@ -22,7 +22,9 @@ const { data: all, trouble } = useLoaded(
   },
 );
 /** Of one child alone, where one was asked for. */
-const only = computed(() => Number(route.query.child) || null);
+const only = computed(
+  () => all.value?.find((key) => key.child_id === Number(route.query.child))?.child_id ?? null,
+);
 const keys = computed(() => all.value?.filter((key) => !only.value || key.child_id === only.value));
 const nameOf = (id: number): string => classes.current?.children.find((child) => child.id === id)?.name ?? "";
 const spoken = (pictures: string[]): string => pictures.map((one) => PICTURES[one]?.name ?? one).join(", ");

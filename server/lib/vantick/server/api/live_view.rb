@@ -27,6 +27,7 @@ module Vantick
         # @param described [Hash] the desk as the contract describes it
         # @return [Hash]
         def to_h(described)
+          @open = described[:open]
           turns = @store.turns.at_desk(@desk)
           answers = answers(turns)
           seats = @store.desks.seats(@desk[:id]).to_h { |seat| [seat[:child_id], seat] }
@@ -55,9 +56,10 @@ module Vantick
         end
 
         def sitting(seat, round, answers)
-          open = round.find { |turn| turn[:done_at].nil? && turn[:ahead].zero? }
+          # Once it is closed, nobody is asked anything and nobody waits for help.
+          open = @open && round.find { |turn| turn[:done_at].nil? && turn[:ahead].zero? }
           here, quiet = presence(seat)
-          { joined: true, here:, **seat.slice(:round, :step), done: round.count { |turn| turn[:done_at] }, asked: open && asked(open),
+          { joined: true, here:, **seat.slice(:round, :step), done: round.count { |turn| turn[:done_at] }, asked: open ? asked(open) : nil,
             stuck: here && open ? Core::Stuck.why(firsts(round, answers), seconds: quiet) : nil }
         end
 
