@@ -25,7 +25,10 @@ read_options() {
     esac
     shift
   done
-  case "$port" in *[!0-9]* | "") stop "The port must be a number, such as 4567." ;; esac
+  case "$port" in
+    *[!0-9]* | "" | ??????*) stop "The port must be a number from 1 to 65535, such as 4567." ;;
+  esac
+  if [ "$port" -lt 1 ] || [ "$port" -gt 65535 ]; then stop "The port must be a number from 1 to 65535, such as 4567."; fi
 }
 
 serve() {

@@ -18,17 +18,21 @@ module Vantick
       @now = now
     end
 
-    # Does nothing where there is a class already.
+    # Does nothing where there is a class already. All of it or nothing, also where two are started at once.
     # @return [Boolean] whether the class was made
     def seed
       return false if @store.classes.all.any?
 
-      @store.db.transaction do
-        make_class
-        TABLE[:checks].each { |check| give(check) }
-        TABLE[:lessons].each { |lesson| plan(lesson) }
+      @store.db.with_patience(Server::Store::Database::PATIENCE) do
+        @store.db.transaction do
+          next false if @store.classes.all.any?
+
+          make_class
+          TABLE[:checks].each { |check| give(check) }
+          TABLE[:lessons].each { |lesson| plan(lesson) }
+          true
+        end
       end
-      true
     end
 
     # Makes the teacher's account, to whom the class belongs; does nothing where there is an account already.
@@ -36,8 +40,13 @@ module Vantick
       return unless @store.teachers.none?
 
       name, password = TABLE[:teacher].values_at(:name, :password)
-      Server::Access::SignIn.accounts(@store).create_account(login: name, password:)
-      @store.teachers.adopt(@store.teachers.find(name)[:id])
+      accounts = Server::Access::SignIn.accounts(@store)
+      @store.db.transaction do
+        next unless @store.teachers.none?
+
+        accounts.create_account(login: name, password:)
+        @store.teachers.adopt(@store.teachers.find(name)[:id])
+      end
     end
 
     private

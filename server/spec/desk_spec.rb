@@ -13,10 +13,53 @@ RSpec.describe "A child at a desk" do
     expect(state).to include("child" => child, "kind" => "practice", "told" => true, "open" => true)
   end
 
-  it "is not let in with somebody else's pictures, and after five tries the card rests, for the right ones too" do
+  it "is not let in with somebody else's pictures; after five tries the card rests at that device, for the right ones too" do
+    mine = pictures_of(child)
     wrong = pictures_of(school_class["children"].last)
     5.times { expect(join(wrong)).to be_refused(422).at("pictures").saying(/not your pictures/) }
-    expect(join(pictures_of(child))).to be_refused(429).at("pictures").saying(/ask for your pictures/)
+    expect(live).to include("wrong_tries" => 5)
+    rests = join(mine)
+    expect(rests).to be_refused(429).at("pictures").saying(/Wait 2 minutes, or ask your teacher/)
+    expect(rests.headers["retry-after"].to_i).to be_between(110, 120)
+    expect(join(mine, "REMOTE_ADDR" => "10.0.0.7").status).to eq(201)
+    expect(live).to include("wrong_tries" => 0)
+  end
+
+  it "may go on at once where the teacher showed the pictures" do
+    mine = pictures_of(child)
+    wrong = mine.reverse
+    5.times { join(wrong) }
+    expect(join(mine).status).to eq(429)
+    pictures_of(child)
+    expect(live).to include("wrong_tries" => 0)
+    expect(join(mine).status).to eq(201)
+  end
+
+  it "is sent away by the teacher, or by other pictures, wherever it sits" do
+    other = desk_of(school_class)
+    seats = [seat, seated(other["id"], child)]
+    away = post("/api/desks/#{desk['id']}/children/#{child['id']}/leaving", {})
+    expect(away.body).to eq("left" => true)
+    expect(seats.map { |one| as(one) { get("/api/desk/state").status } }).to eq([401, 200])
+    post("/api/classes/#{school_class['id']}/children/#{child['id']}/keys", {})
+    expect(as(seats.last) { get("/api/desk/state") }).to be_refused(401)
+    nobody = school_class["children"].last
+    expect(post("/api/desks/#{desk['id']}/children/#{nobody['id']}/leaving", {}).body).to eq("left" => false)
+  end
+
+  it "tells the teacher of answers that a device had to let go" do
+    2.times { as(seat) { post("/api/desk/losses", { answers: 2 }) } }
+    expect(live).to include("lost" => 4)
+  end
+
+  it "is shown no hand whose setting or reading is the answer" do
+    items = Hash.new { |all, sees| all[sees] = [] }
+    see = ->(turn) { items[turn["sees"]].concat(turn["items"]) }
+    went(10, &see)
+    as(seat) { post("/api/desk/rounds", {}) }
+    went(10, &see)
+    none = items.transform_values { |some| some.map { |item| item.values_at("hour_hand_degrees", "minute_hand_degrees").map(&:nil?) }.uniq }
+    expect(none).to include("words" => [[true, true]], "digits" => [[true, true]], "dial" => [[false, false]])
   end
 
   it "gets other pictures from the teacher, and the old ones open nothing" do
@@ -141,12 +184,33 @@ RSpec.describe "A child at a desk" do
       expect(send_answers(mixed, ["ten past two"])).to be_refused(422).at("answers")
     end
 
+    it "refuses another answer with the id of one that was acknowledged, at the first try and at the second" do
+      turn = state["turn"]
+      ids = Array.new(2) { SecureRandom.uuid }
+      send_answers(turn, ["five past one"], ids: ids.first(1))
+      expect(send_answers(turn, right(turn), ids: ids.first(1))).to be_refused(409).at("id").saying(/another answer/)
+      send_answers(turn, ["ten past one"], ids: ids.last(1))
+      expect(send_answers(turn, right(turn), ids: ids.last(1))).to be_refused(409).at("id")
+      expect(store.db[:answers].select_map(:answer) + store.db[:tries].select_map(:answer)).to eq(["five past one", "ten past one"])
+    end
+
+    it "learns nothing from an answer that could not be stored" do
+      turn = state["turn"]
+      expected = state["ahead_ids"]
+      allow(store.db).to receive(:transaction).and_raise(Sequel::DatabaseError)
+      expect(send_answers(turn, right(turn)).status).to eq(500)
+      allow(store.db).to receive(:transaction).and_call_original
+      expect(state).to include("turn" => turn, "ahead_ids" => expected, "round" => include("done" => 0))
+      told = send_answers(turn, right(turn))
+      expect(told.status).to eq(200)
+    end
+
     it "goes through all kinds of its step without the same time twice running" do
       entries = []
       times = []
       went(14) do |turn|
         entries << turn["entry"]
-        times << turn["items"].map { |item| item.slice("hour_hand_degrees", "minute_hand_degrees") }
+        times << store.db[:items].where(id: turn["items"].map { |item| item["id"] }).order(:id).select_map(:time)
       end
       expect(entries.uniq).to include("words", "hands", "digits", "pairs")
       expect(times.each_cons(2).select { |one, next_one| one == next_one }).to be_empty
@@ -190,6 +254,16 @@ RSpec.describe "A child at a desk" do
       expect(told.body["end"]["well"]).not_to be_empty
       store.db[:desks].update(opened_at: (Time.now.utc - (13 * 3600)).iso8601)
       expect(as(seat) { get("/api/desk/state") }).to be_refused(401)
+    end
+
+    it "shows how it ended for ten minutes, and then nothing, while answers may still arrive" do
+      turn = state["turn"]
+      post("/api/desks/#{desk['id']}/closing", {})
+      expect(as(seat) { get("/api/desk/record").status }).to eq(200)
+      store.db[:desks].update(closed_at: (Time.now.utc - 601).iso8601)
+      expect(as(seat) { get("/api/desk/state") }).to be_refused(401)
+      expect(as(seat) { get("/api/desk/record") }).to be_refused(401)
+      expect(send_answers(turn, right(turn), late: true).status).to eq(200)
     end
 
     it "sees the dials it can read, and nobody else's" do

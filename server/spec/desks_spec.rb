@@ -104,7 +104,8 @@ RSpec.describe "A teacher's desks" do
       expect(opened(kind: "practice", child_ids: [999])).to be_refused(422).at("child_ids")
       expect(opened(kind: "practice", step: "moons")).to be_refused(422).at("step")
       others = make_check(make_class(%w[Ida]))
-      expect(opened(kind: "exit", check_id: others["id"])).to be_refused(422).at("check_id").saying(/another class/)
+      expect(opened(kind: "exit", check_id: others["id"])).to be_refused(404).at("check_id")
+      expect(opened(kind: "exit", check_id: 9999)).to be_refused(404).at("check_id")
     end
   end
 

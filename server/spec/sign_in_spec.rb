@@ -26,13 +26,43 @@ RSpec.describe Vantick::Server::Access::SignIn do
     expect(answers.map(&:body).uniq.length).to eq(1)
   end
 
-  it "locks an account after ten wrong passwords, for a while, and lets other accounts in" do
+  it "makes whoever guesses wait, longer each time, and nobody else" do
     other = signed_in("Joris")
-    described_class::MOST_FAILURES.times { login("Marit", "wrong") }
-    expect(login("Marit", ApiHelpers::PASSWORD)).to be_refused(403).at(nil).saying(/15 minutes/)
+    5.times { expect(login("Marit", "wrong")).to be_refused(401).at("password") }
+    waits = login("Marit", ApiHelpers::PASSWORD)
+    expect(waits).to be_refused(429).at(nil).saying(/Too many wrong passwords from this device: wait [45] seconds/)
+    expect(waits.headers["retry-after"].to_i).to be_between(1, 5)
     expect(session(other)).to include("signed_in" => true)
-    store.db[:account_lockouts].update(deadline: (Time.now.utc - 60).strftime("%F %T"))
-    expect(login("Marit", ApiHelpers::PASSWORD).status).to eq(200)
+    expect(from("10.0.0.9", "marit").status).to eq(200)
+    expect(from("127.0.0.1", "Joris").status).to eq(200)
+  end
+
+  it "counts guesses that come all at once" do
+    verdicts = Array.new(12) { Thread.new { login("Marit", "wrong").status } }.map(&:value)
+    expect(verdicts.tally).to eq(401 => 5, 429 => 7)
+  end
+
+  it "slows a thief of a session down who guesses the password" do
+    guess = ->(password) { post("/api/session/password", { password:, new_password: "another lamp is lit" }) }
+    5.times { expect(guess["wrong"].status).to eq(401) }
+    expect(guess[ApiHelpers::PASSWORD]).to be_refused(429).at(nil)
+  end
+
+  def from(address, name)
+    app.post("/api/session/login", "REMOTE_ADDR" => address, "CONTENT_TYPE" => "application/json",
+                                   input: JSON.generate(name:, password: ApiHelpers::PASSWORD))
+  end
+
+  it "takes as much work to refuse a name that nobody has as one that somebody has" do
+    compared = []
+    allow(Argon2::Password).to receive(:verify_password).and_wrap_original do |verify, *all|
+      compared << all[1]
+      verify.call(*all)
+    end
+    login("Marit", "wrong")
+    login("Nobody", "wrong")
+    expect(compared.length).to eq(2)
+    expect(compared.map { |hash| hash[/\$m=\d+,t=\d+,p=\d+\$/] }.uniq.length).to eq(1)
   end
 
   it "slows down who guesses, also at many names" do
@@ -67,7 +97,7 @@ RSpec.describe Vantick::Server::Access::SignIn do
   it "changes a password with the one there is, and ends the other sessions" do
     other = signed_in("Marit")
     change = ->(password, new_password) { post("/api/session/password", { password:, new_password: }) }
-    expect(change["wrong", "another lamp is lit"]).to be_refused(401).at("password").saying(/not your password/)
+    expect(change["wrong", "another lamp is lit"]).to be_refused(401).at("password").saying(/not your present password/)
     expect(change[ApiHelpers::PASSWORD, "short"]).to be_refused(422).at("new_password").saying(/at least 10/)
     expect(change[ApiHelpers::PASSWORD, "1234567890"]).to be_refused(422).at("new_password").saying(/anybody would try/)
     expect(change[ApiHelpers::PASSWORD, ApiHelpers::PASSWORD]).to be_refused(422).at("new_password")
@@ -86,6 +116,30 @@ RSpec.describe Vantick::Server::Access::SignIn do
     expect(login("Joris", ApiHelpers::PASSWORD).status).to eq(200)
   end
 
+  it "knows a name however it is typed, and takes none that could be taken for another" do
+    make = ->(name, password = ApiHelpers::PASSWORD) { post("/api/teachers", { name:, password: }) }
+    expect(make["Zoë Ångström"].status).to eq(201)
+    ["zoë ångström", "ZOE\u0308 A\u030Angstro\u0308m", " Zoë  Ångström "].each do |name|
+      expect(login(name, ApiHelpers::PASSWORD).status).to eq(200), name
+    end
+    # The second is Cyrillic throughout, the third has letters of two scripts, the others hide something.
+    { "marit" => /already/, "\uFF2Darit" => /already/, "Mar1t" => /looks the same/, "Маrit" => /different scripts/,
+      "Ma\u200Brit" => /cannot be seen/, "Mari\u202Et" => /cannot be seen/, "Marit\u3164" => /cannot be seen/,
+      "Mar/it" => /letters, digits/ }.each do |name, words|
+      expect(make[name]).to be_refused(422).at("name").saying(words), name.dump
+    end
+  end
+
+  it "takes no password that is the name" do
+    make = ->(name, password) { post("/api/teachers", { name:, password: }) }
+    expect(make["Annabella van Dijk", "annabella VAN dijk"]).to be_refused(422).at("password").saying(/is your name/)
+    expect(make["Annabella van Dijk", ApiHelpers::PASSWORD].status).to eq(201)
+    as(signed_in("Annabella van Dijk")) do
+      change = post("/api/session/password", { password: ApiHelpers::PASSWORD, new_password: "Annabella van Dijk" })
+      expect(change).to be_refused(422).at("new_password").saying(/is your name/)
+    end
+  end
+
   it "is the same after a restart" do
     @app = nil
     expect(session(cookie)).to include("signed_in" => true)
@@ -93,8 +147,9 @@ RSpec.describe Vantick::Server::Access::SignIn do
 end
 
 RSpec.describe "The first start" do
-  def first(name: "Marit", from: "127.0.0.1")
-    as("") { post("/api/session/first", { name:, password: ApiHelpers::PASSWORD }, "REMOTE_ADDR" => from) }
+  def first(name: "Marit", from: "127.0.0.1", at: "localhost:4567", **headers)
+    headers = { "REMOTE_ADDR" => from, "HTTP_HOST" => at, **headers.transform_keys(&:to_s) }
+    as("") { post("/api/session/first", { name:, password: ApiHelpers::PASSWORD }, **headers) }
   end
 
   it "makes the first account once, and only on the machine itself; it takes the classes that were there" do
@@ -104,6 +159,25 @@ RSpec.describe "The first start" do
     expect(first.status).to eq(201)
     expect(first(name: "Joris")).to be_refused(409).at(nil)
     expect(get("/api/classes").body["classes"].map { |one| one["id"] }).to eq([left[:id]])
+  end
+
+  it "believes no header about where somebody is, and no name that somebody else can have lead here" do
+    Vantick::Server::Http::Caller::HEADERS.each do |header|
+      expect(first(from: "192.168.1.20", header => "127.0.0.1")).to be_refused(403).at(nil), header
+      expect(first(header => "127.0.0.1")).to be_refused(403).at(nil), header
+    end
+    ["evil.example", "evil.example:4567", "localhost.evil.example", "127.0.0.1.evil.example", "192.168.1.5", nil].each do |host|
+      expect(first(at: host)).to be_refused(403).at(nil), host.inspect
+    end
+    expect(store.teachers).to be_none
+    expect(first(from: "::ffff:127.0.0.1", at: "[::1]:4567").status).to eq(201)
+  end
+
+  it "makes one account where eight ask at once" do
+    app
+    answers = Array.new(8) { |number| Thread.new { first(name: "Teacher #{number}").status } }.map(&:value)
+    expect(answers.tally).to eq(201 => 1, 409 => 7)
+    expect(store.db[:accounts].count).to eq(1)
   end
 
   it "shows a sign-in on the page only where the demo brings one" do

@@ -7,6 +7,9 @@ require "securerandom"
 require "tmpdir"
 require "vantick/server"
 
+require_relative "support/doors"
+require_relative "support/junk"
+
 Vantick::Server::LOADER.eager_load
 
 # A fresh school for each example, and short ways of asking for things.
@@ -48,7 +51,8 @@ module ApiHelpers
 
   # The cookie of a teacher, whose account is made where it is missing.
   def signed_in(name)
-    json = { "CONTENT_TYPE" => "application/json", "REMOTE_ADDR" => "127.0.0.1", input: JSON.generate(name:, password: PASSWORD) }
+    json = { "CONTENT_TYPE" => "application/json", "REMOTE_ADDR" => "127.0.0.1", "HTTP_HOST" => "localhost:4567",
+             input: JSON.generate(name:, password: PASSWORD) }
     if store.teachers.none?
       app.post("/api/session/first", json)
     elsif store.db[:accounts].where(login: name).empty?
@@ -113,7 +117,7 @@ module DeskHelpers
       row = store.db[:items].first(id: item["id"])
       time = task.parse_time(row[:time])
       case task.notation
-      when :hands then "hour=#{item['hour_hand_degrees']} minute=#{item['minute_hand_degrees']}"
+      when :hands then "hour=#{time.hour_hand_degrees} minute=#{time.minute_hand_degrees}"
       when :mistake then "#{row[:misreading]}; #{Vantick::Core::Phrase.usual(time)}"
       else task.write(task.right_answer(time), Vantick::Core::Conventions.default)
       end
@@ -134,7 +138,9 @@ module DeskHelpers
     keys.find { |key| key["child_id"] == one["id"] }["pictures"]
   end
 
-  def join(pictures) = as("") { post("/api/desk/seats", { code: desk["code"], child_id: child["id"], pictures: }) }
+  def join(pictures, **headers)
+    as("") { post("/api/desk/seats", { code: desk["code"], child_id: child["id"], pictures: }, **headers.transform_keys(&:to_s)) }
+  end
 
   def contract_errors(method, path, body)
     request = Rack::Request.new(Rack::MockRequest.env_for(path, method:))

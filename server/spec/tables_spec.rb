@@ -51,7 +51,7 @@ RSpec.describe Vantick::Server::Api::AnswerTables do
 
     it "refuses other verdicts and answers there are not" do
       expect(overrule("splendid")).to be_refused(400).at("verdict")
-      expect(post("/api/answers/#{SecureRandom.uuid}/rulings", { verdict: "right" })).to be_refused(404).at("id")
+      expect(post("/api/answers/#{SecureRandom.uuid}/rulings", { verdict: "right" })).to be_refused(404).at("answer_id")
     end
   end
 

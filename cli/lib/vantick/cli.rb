@@ -18,7 +18,8 @@ module Vantick
     class UsageError < StandardError; end
 
     COMMANDS = { "read" => :Read, "explain" => :Explain, "misreadings" => :Misreadings, "mark" => :Mark, "choose" => :Choose,
-                 "diagnose" => :Diagnose, "check-drawing" => :CheckDrawing, "simulate" => :Simulate }.freeze
+                 "diagnose" => :Diagnose, "check-drawing" => :CheckDrawing, "simulate" => :Simulate,
+                 "backup" => :Backup, "restore" => :Restore, "password" => :Password }.freeze
     USAGE = <<~TEXT
       Usage:
         vantick read 7:45 | --all [--conventions after,of,point | --conventions class.json]
@@ -29,6 +30,10 @@ module Vantick
         vantick choose --step fives --task dial_to_words --count 5 --seed 7 [--levels] [--avoid 7:45,8:15]
         vantick check-drawing --hour-hand 120 --minute-hand 270
         vantick simulate --misreading next_hour_early --step fives --task dial_to_words --count 6 --seed 3
+      The school's own file (data/vantick.sqlite3, or --db FILE):
+        vantick backup monday.sqlite3           (also while Vantick runs)
+        vantick restore monday.sqlite3          (while it does not; what was there is kept)
+        vantick password Marit                  (another password for a teacher who forgot theirs)
     TEXT
 
     # @return [Integer] the exit code: 1 for bad input, with one line on standard error

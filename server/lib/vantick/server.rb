@@ -7,6 +7,7 @@ require "openapi_first"
 require "rack"
 require "rack/deflater"
 require "sequel"
+require "sqlite3"
 require "sinatra/base"
 require "vantick/core"
 
@@ -14,6 +15,8 @@ module Vantick
   # The way from the browser to the core and the store: a JSON API described by openapi.yaml.
   module Server
     ROOT = File.expand_path("../..", __dir__)
+    Sequel.extension :migration
+
     # Bytes from which a response is sent deflated: below, it costs more than it saves.
     WORTH_DEFLATING = 4096
 
@@ -27,10 +30,14 @@ module Vantick
     # @param web [String] the folder of the built front end
     # What never changes, and what a whole class waits for at once, is checked against the contract by the specs, all else at
     # each response.
+    # @param proxies [Array<IPAddr>] whose word on where a request comes from counts
+    # @param log [#puts] where mistakes of Vantick's own are written
     # @return [#call] the whole application
-    def self.app(store:, web: File.expand_path("../web/dist", ROOT))
+    def self.app(store:, web: File.expand_path("../web/dist", ROOT), proxies: Http::Caller.proxies(ENV.fetch("VANTICK_PROXY", "")),
+                 log: $stderr)
       Rack::Builder.app do
-        Server.front(self, web)
+        use Http::Edge, log: log
+        Server.front(self, web, proxies)
         Server.gate(self, store)
         [Api::Desk, Api::Facts, Api::Papers].each { |part| use part }
         use OpenapiFirst::Middlewares::ResponseValidation, spec: Api::Contract.definition
@@ -40,21 +47,25 @@ module Vantick
     end
 
     # What every request meets, whoever asks.
-    def self.front(builder, web)
+    def self.front(builder, web, proxies)
       builder.instance_exec do
+        use Http::PlainHeaders
         use Rack::Deflater, if: ->(_env, _status, headers, _body) { !headers["content-length"].to_i.between?(1, WORTH_DEFLATING) }
         use Access::Headers
+        use Http::Caller, proxies
+        use Api::BodyLimit
+        use Http::WellFormed
         use WebFiles, web
         use Access::Throttle.middleware
-        use Api::BodyLimit
         use Access::SameOrigin
         use OpenapiFirst::Middlewares::RequestValidation, spec: Api::Contract.definition, error_response: Api::Refusal
       end
     end
 
-    # Who asks, and whether they may.
+    # Who asks, and whether they may. Whether Vantick is there is said before anything is looked up.
     def self.gate(builder, store)
       builder.instance_exec do
+        use Api::Health
         use Api::WithStore, store
         use Access::SignIn.middleware(store)
         use Access::Guard

@@ -8,8 +8,6 @@ module Vantick
       class Guard
         SIGN_IN = "Sign in first."
         SIT_DOWN = "Join with the class code first."
-        # What somebody else has is said not to be there.
-        NOT_HERE = "There is nothing at this address."
 
         def initialize(app)
           @app = app
@@ -33,10 +31,13 @@ module Vantick
 
         private
 
+        # What somebody else has is said not to be there.
         def teacher(env, request)
           account = env[SignIn::TEACHER] or return refuse(401, SIGN_IN)
-          owned = env.fetch(Api::WithStore::KEY).teachers.owns?(account, request.path_parameters)
-          owned ? @app.call(env) : refuse(404, NOT_HERE)
+          env.fetch(Api::WithStore::KEY).teachers.check_owned(account, request.path_parameters)
+          @app.call(env)
+        rescue Store::Missing => e
+          Api::Problem.new(404, e.message, field: e.field).to_a
         end
 
         def child(env)

@@ -16,43 +16,14 @@ module Vantick
         # The account's class, for what is done with it outside a request.
         ACCOUNTS = "vantick.accounts"
 
-        # Wrong passwords in a row until the account is locked, and minutes for which it is (judgement).
-        MOST_FAILURES = 10
-        LOCKED_MINUTES = 15
+        # Wrong passwords for one name from one device, and from one device for any: so many are free, then come seconds of
+        # rest that grow up to the last number (judgement: a slip costs nothing, guessing does). Nobody can lock another out.
+        FOR_ONE_NAME = { free: 5, rest: 5, most: 900 }.freeze
+        FROM_ONE_DEVICE = { free: 20, rest: 30, most: 900 }.freeze
         # Hours without use, and hours in all, after which a session ends (judgement: a school day).
         IDLE_HOURS = 4
         LONGEST_HOURS = 12
         LEAST_PASSWORD = 10
-
-        WORDS = {
-          wrong: "The name or the password is not right.",
-          locked: "Too many wrong passwords: this account opens again in #{LOCKED_MINUTES} minutes.",
-          own: "This is not your password of now.",
-          taken: "There is an account of this name already: choose another.",
-          short: "Choose a password of at least #{LEAST_PASSWORD} characters.",
-          common: "This password is one of the first that anybody would try: choose another.",
-          name: "A name has 2 to 40 characters.",
-          same: "This is the password you have: choose another."
-        }.freeze
-
-        ROUTES_AND_PARAMETERS = {
-          create_account_route: nil, unlock_account_route: nil, unlock_account_request_route: nil, change_password_route: "password",
-          login_param: "name", login_column: :login, new_password_param: "new_password", global_logout_param: "everywhere",
-          only_json?: true, json_check_accept?: false, json_response_success_key: nil, create_account_autologin?: false
-        }.freeze
-        LIMITS = {
-          require_bcrypt?: false, require_mail?: false, use_database_authentication_functions?: false, skip_status_checks?: true,
-          require_password_confirmation?: false, require_login_confirmation?: false, require_email_address_logins?: false,
-          login_minimum_length: 2, login_maximum_length: 40, password_minimum_length: LEAST_PASSWORD, password_maximum_length: 200,
-          set_deadline_values?: true, max_invalid_logins: MOST_FAILURES, account_lockouts_email_last_sent_column: nil,
-          session_inactivity_deadline: IDLE_HOURS * 3600, session_lifetime_deadline: LONGEST_HOURS * 3600
-        }.freeze
-        MESSAGES = {
-          login_error_flash: WORDS[:wrong], no_matching_login_message: WORDS[:wrong], login_lockout_error_flash: WORDS[:locked],
-          already_an_account_with_this_login_message: WORDS[:taken], password_too_short_message: WORDS[:short],
-          password_is_one_of_the_most_common_message: WORDS[:common], same_as_existing_password_message: WORDS[:same],
-          login_too_short_message: WORDS[:name], login_too_long_message: WORDS[:name]
-        }.freeze
 
         class << self
           # @param store [Store::Database]
@@ -72,7 +43,8 @@ module Vantick
             roda.plugin :json_parser, content_type_regexp: %r{\Aapplication/json\b}i
             roda.plugin :sessions, secret:, key: "vantick.session",
                                    cookie_options: { httponly: true, same_site: :strict, path: "/" }
-            roda.plugin(:rodauth, json: :only) { SignIn.configure(self, database, secret) }
+            guesses = Guesses.new
+            roda.plugin(:rodauth, json: :only) { SignIn.configure(self, database, secret, guesses) }
             roda.route { |request| SignIn.pass(request, rodauth, env) }
           end
 
@@ -82,16 +54,18 @@ module Vantick
             request.on(PREFIX) { request.rodauth } if ROUTES.include?(request.path)
           end
 
-          def configure(rodauth, database, secret)
+          def configure(rodauth, database, secret, guesses)
             rodauth.instance_exec do
-              enable :login, :logout, :change_password, :create_account, :lockout, :active_sessions, :argon2, :json,
+              enable :login, :logout, :change_password, :create_account, :active_sessions, :argon2, :json,
                      :disallow_common_passwords, :internal_request
               db database
               prefix "/#{PREFIX}"
               hmac_secret secret
             end
-            [ROUTES_AND_PARAMETERS, LIMITS, MESSAGES].each { |options| settle(rodauth, options) }
+            SignInSettings::ALL.each { |options| settle(rodauth, options) }
             actions(rodauth)
+            names(rodauth)
+            guarded(rodauth, guesses)
           end
 
           private
@@ -102,15 +76,92 @@ module Vantick
             rodauth.instance_exec do
               json_response_body { |found| SignIn.body(found, response, self) }
               already_logged_in { nil }
-              send_unlock_account_email { nil }
-              account_lockouts_deadline_interval(minutes: LOCKED_MINUTES)
               domain { "" }
-              after_change_password { remove_all_active_sessions_except_current }
-              invalid_password_message { request.path.end_with?("/password") ? WORDS[:own] : WORDS[:wrong] }
+              invalid_password_message { request.path.end_with?("/password") ? SignInSettings::WORDS[:own] : SignInSettings::WORDS[:wrong] }
               password_does_not_meet_requirements_message { password_requirement_message.to_s }
               login_does_not_meet_requirements_message { login_requirement_message.to_s }
             end
           end
+
+          # Whoever it is, by however the name was typed.
+          def names(rodauth)
+            rodauth.instance_exec do
+              account_from_login { |login| SignIn.account(db, login) }
+              before_create_account { account[:folded] = Names.folded(account[:login]) }
+              password_meets_requirements? do |password|
+                name = (account && account[:login]) || param_or_nil("name")
+                next super(password) unless name && Names.folded(name) == Names.folded(password)
+
+                set_password_requirement_error_message(:password_is_the_name, SignInSettings::WORDS[:as_name])
+                false
+              end
+            end
+          end
+
+          def guarded(rodauth, guesses)
+            sign_in(rodauth, guesses)
+            change_of_password(rodauth, guesses)
+          end
+
+          # A name that nobody has takes as long to be refused as one that somebody has.
+          def sign_in(rodauth, guesses)
+            rodauth.instance_exec do
+              before_login_route { SignIn.slow_down(self, guesses.wait(request.env, param("name"))) }
+              after_no_matching_login { guesses.pretend(self) }
+              after_login { guesses.right(request.env, account[:login]) }
+            end
+          end
+
+          def change_of_password(rodauth, guesses)
+            rodauth.instance_exec do
+              before_change_password_route { SignIn.slow_down(self, guesses.wait(request.env, session_value)) }
+              after_change_password do
+                guesses.right(request.env, session_value)
+                remove_all_active_sessions_except_current
+              end
+            end
+          end
+        end
+
+        # Another password, without the one there was; every session of the account ends.
+        # @param store [Store::Database]
+        # @param account_id [Integer]
+        # @param password [String]
+        # @raise [Core::Error] where it is none that could be chosen on screen
+        def self.set_password(store, account_id, password)
+          wrong = accounts(store).internal_request_eval(account_id:) do
+            next password_requirement_message.to_s unless password_meets_requirements?(password)
+
+            set_password(password)
+            remove_all_active_sessions
+            nil
+          end
+          raise Core::Error.new(wrong, field: :password) if wrong
+        end
+
+        # @return [Hash, nil] the account's row; where old ones differ by case alone, the one that is written so
+        def self.account(database, login)
+          database[:accounts].first(login:) || database[:accounts].first(folded: Names.folded(login))
+        end
+
+        # @param wait [Integer] seconds
+        def self.slow_down(rodauth, wait)
+          return unless wait.positive?
+
+          rodauth.response.status = 429
+          rodauth.response["retry-after"] = wait.to_s
+          words = format(SignInSettings::WORDS[:slowly], wait: in_words(wait))
+          rodauth.response.write(body({ "error" => words }, rodauth.response, rodauth))
+          rodauth.request.halt
+        end
+
+        # @param seconds [Integer]
+        # @return [String]
+        def self.in_words(seconds)
+          return "#{seconds} seconds" if seconds < 60
+
+          minutes = (seconds / 60.0).ceil
+          minutes == 1 ? "a minute" : "#{minutes} minutes"
         end
 
         # What Rodauth answers, as the rest of the API does.

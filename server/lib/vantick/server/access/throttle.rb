@@ -21,12 +21,12 @@ module Vantick
 
           def read(key) = @lock.synchronize { alive(key)&.first }
 
-          def write(key, value, expires_in: PERIOD, **) = @lock.synchronize { @kept[key] = [value, Time.now + expires_in] }
+          def write(key, value, expires_in: PERIOD, **) = @lock.synchronize { @kept[key] = [value, now + expires_in] }
 
           def increment(key, amount, expires_in: PERIOD, **)
             @lock.synchronize do
               forget
-              value, ends = alive(key) || [0, Time.now + expires_in]
+              value, ends = alive(key) || [0, now + expires_in]
               @kept[key] = [value + amount, ends]
               value + amount
             end
@@ -36,16 +36,21 @@ module Vantick
 
           private
 
-          def alive(key) = @kept[key]&.then { |kept| kept if kept.last > Time.now }
+          def alive(key) = @kept[key]&.then { |kept| kept if kept.last > now }
 
-          def forget = @kept.delete_if { |_, (_, ends)| ends <= Time.now }
+          def forget = @kept.delete_if { |_, (_, ends)| ends <= now }
+
+          # A clock that nobody can set.
+          def now = Process.clock_gettime(Process::CLOCK_MONOTONIC)
         end
 
         # @return [Class] a Rack middleware, its counts new
         def self.middleware
           Rack::Attack.cache.store = Counts.new
           LIMITS.each do |path, limit|
-            Rack::Attack.throttle(path, limit:, period: PERIOD) { |request| request.ip.to_s if request.post? && request.path == path }
+            Rack::Attack.throttle(path, limit:, period: PERIOD) do |request|
+              Http::Caller.device(request.env) if request.post? && request.path == path
+            end
           end
           Rack::Attack.throttled_responder = lambda do |_request|
             status, headers, body = Api::Problem.new(429, SLOWLY).to_a

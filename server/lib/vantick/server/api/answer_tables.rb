@@ -9,6 +9,12 @@ module Vantick
       module AnswerTables
         # A row that cannot be taken says which and why.
         NAME = "child"
+        # What a spreadsheet takes for the beginning of a formula, also in full width; and `'`, so that what was there before can
+        # be told from what was put there.
+        FORMULA = "=+@\\-＝＋＠－'"
+        # At the beginning, and after whatever another spreadsheet takes for the end of a cell. A sign alone is a dash.
+        RISKY = /(\A|[,;\t\r\n])([[:space:]]*)([#{FORMULA}])(?=.)/m
+        ESCAPED = /(\A|[,;\t\r\n])([[:space:]]*)'([#{FORMULA}])/m
 
         class << self
           # @param check [Hash]
@@ -20,7 +26,7 @@ module Vantick
             CSV.generate do |csv|
               csv << [NAME, *(1..most(check)).map { |number| "clock #{number}" }]
               school_class[:children].each do |child|
-                csv << [child[:name], *items_of(check, child).map { |item| safe(given[[child[:id], item[:id]]].to_s) }]
+                csv << [safe(child[:name]), *items_of(check, child).map { |item| safe(given[[child[:id], item[:id]]].to_s) }]
               end
             end
           end
@@ -29,9 +35,11 @@ module Vantick
           # @return [Array<Hash>] `child_id`, `item_id` and `answer` of every place that is not empty
           # @raise [Core::Error] naming the row
           def read(text, check, school_class)
-            rows = CSV.parse(text.scrub("?"), col_sep: separator(text), liberal_parsing: true).reject { |row| row.compact.empty? }
-            rows.shift if rows.first && rows.first.first.to_s.strip.casecmp?(NAME)
-            rows.each.with_index(1).flat_map { |row, number| answers(row, number, check, school_class) }
+            rows = CSV.parse(text.scrub("?"), col_sep: separator(text), liberal_parsing: true).each.with_index(1).to_a
+            rows.reject! { |row, _| row.all? { |cell| cell.to_s.strip.empty? } }
+            rows.shift if rows.first && rows.first.first.first.to_s.strip.casecmp?(NAME)
+            seen = {}
+            rows.flat_map { |row, number| answers(row, number, check, once(row, number, school_class, seen)) }
           rescue CSV::MalformedCSVError => e
             raise Core::Error.new("The table cannot be read near line #{e.line_number}: check its quotation marks.", field: :table)
           end
@@ -45,12 +53,24 @@ module Vantick
           def separator(text) = ["\t", ";", ","].max_by.with_index { |sign, place| [text.lines.first.to_s.count(sign), -place] }
 
           # A spreadsheet takes what begins like this for a formula.
-          def safe(answer) = answer.match?(/\A[=+@-]./) ? "'#{answer}" : answer
+          def safe(text) = text.gsub(RISKY, "\\1\\2'\\3")
 
-          def answers(row, number, check, school_class)
-            child = named(row.first.to_s.strip, number, school_class)
+          # As it was before it was made safe.
+          def plain(cell) = cell.to_s.strip.gsub(ESCAPED, "\\1\\2\\3")
+
+          # @return [Hash] the child of a row, that no row before it was about
+          def once(row, number, school_class, seen)
+            child = named(plain(row.first), number, school_class)
+            before = seen[child[:id]]
+            raise Core::Error.new("Row #{number}: #{child[:name]} stands in row #{before} already.", field: :table) if before
+
+            seen[child[:id]] = number
+            child
+          end
+
+          def answers(row, number, check, child)
             items = items_of(check, child)
-            given = row.drop(1).map { |cell| cell.to_s.strip.delete_prefix("'") }
+            given = row.drop(1).map { |cell| plain(cell) }
             too_many(number, child[:name], items) if given.drop(items.length).any? { |cell| !cell.empty? }
             filled = items.zip(given).reject { |_, answer| answer.to_s.empty? }
             filled.map { |item, answer| { child_id: child[:id], item_id: item[:id], answer: } }

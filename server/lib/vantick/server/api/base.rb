@@ -5,19 +5,18 @@ module Vantick
     module Api
       # What the parts of the API share: typed input, JSON out, and errors as problem details.
       class Base < Sinatra::Base
-        disable :static, :logging, :dump_errors
+        # Who may, from where, and what a mistake of ours is told as: each stands in one place before and round all parts.
+        disable :static, :logging, :dump_errors, :protection, :sessions
         set :show_exceptions, false
-        set :raise_errors, false
+        set :raise_errors, true
         set :host_authorization, { permitted_hosts: [] }
 
         error(Core::Error) { |e| refuse(422, e.message, e.field) }
         error(Store::Missing) { |e| refuse(404, e.message, e.field) }
         error(Store::Answers::IdTaken) { refuse(409, "This id was used for another answer: make a new one.", :id) }
         error(Store::Turns::Answered) { refuse(409, "This task is answered already: go on with the next.", :turn_id) }
-        error(StandardError) do |e|
-          request.logger&.error("#{e.class} in #{request.request_method} #{request.path_info}: #{e.backtrace&.first}")
-          refuse(500, "Nothing you typed is at fault. Try again; if it happens again, start Vantick anew.", nil)
-        end
+        error(Sinatra::NotFound) { refuse(404, Http::Edge::GENERAL.fetch(404), nil) }
+        error(Sinatra::BadRequest) { refuse(400, Http::Edge::UNCLEAR, nil) }
 
         private
 

@@ -6,7 +6,7 @@ module Vantick
       # A child's own side: joining with the class code and the pictures, tasks, answers, and the dials they can read.
       class Desk < Base
         NOT_YOURS = "Those are not your pictures. Try again, or ask for them."
-        RESTS = "Wait two minutes, or ask for your pictures."
+        RESTS = "Wait %<minutes>s, or ask your teacher to show you your pictures."
 
         post "/api/desk/doors" do
           desk = store.desks.coded(sent[:code], time)
@@ -24,6 +24,7 @@ module Vantick
         end
 
         get("/api/desk/state") do
+          look
           room.saw(seat, time)
           answer_json(view.state(child))
         end
@@ -44,9 +45,16 @@ module Vantick
         end
 
         get "/api/desk/record" do
+          look
           answers = store.answers.of_child(seat[:child_id]).map { |answer| Marks.asked(answer, sitting.conventions) }
           dials = Core::Readable.of(answers).map { |one| dial(one) }
           answer_json({ dials: })
+        end
+
+        # What the device kept and could not be taken is shown to the teacher.
+        post "/api/desk/losses" do
+          room.lost(seat, sent[:answers])
+          answer_json({ told: true })
         end
 
         post "/api/desk/leaving" do
@@ -58,6 +66,9 @@ module Vantick
         private
 
         def seat = env.fetch(Access::Seat::KEY)
+
+        # After the end answers may still arrive, but nothing is shown any more.
+        def look = seat[:readable] || refuse(401, Access::Guard::SIT_DOWN, nil)
 
         def room = env.fetch(Server::Desk::Room::KEY)
 
@@ -85,11 +96,19 @@ module Vantick
 
         # The same is said of every wrong key; after some of them the card rests.
         def check_key(child)
-          refuse(429, RESTS, :pictures) if room.resting?(child[:id])
-          return room.right_key(child[:id]) if store.keys.of_child(child[:id]) == sent[:pictures]
+          device = Http::Caller.device(env)
+          left = room.try_key(child[:id], device)
+          rests(left) if left.positive?
+          return room.right_key(child[:id], device) if store.keys.of_child(child[:id]) == sent[:pictures]
 
-          room.wrong_key(child[:id])
+          room.wrong_key(child[:id], device)
           unfit(NOT_YOURS, :pictures)
+        end
+
+        def rests(seconds)
+          minutes = (seconds / 60.0).ceil
+          headers "retry-after" => seconds.to_s
+          refuse(429, format(RESTS, minutes: minutes == 1 ? "a minute" : "#{minutes} minutes"), :pictures)
         end
 
         # The desk's step, or the child's own next one.

@@ -5,6 +5,11 @@ module Vantick
     module Api
       # A child's desk as the contract describes it: what is asked, with everything that the device needs to draw it.
       class DeskView
+        BOTH = %i[hour_hand_degrees minute_hand_degrees].freeze
+        # The hands that are on what a child looks at; on words, digits and numerals there are none.
+        HANDS_SEEN = { dial: BOTH, dials_and_cards: BOTH, dial_and_words: BOTH, bare_dial: BOTH,
+                       hour_hand: %i[hour_hand_degrees], minute_hand: %i[minute_hand_degrees] }.freeze
+
         # @param sitting [Desk::Sitting]
         def initialize(sitting)
           @sitting = sitting
@@ -79,8 +84,14 @@ module Vantick
 
         def item(item, task)
           time = task.parse_time(item[:time])
-          { id: item[:id], **hands(time), shown: shown(task, time), said: item[:said].to_s, options: options(item),
+          { id: item[:id], **seen_hands(time, task), shown: shown(task, time), said: item[:said].to_s, options: options(item),
             numerals: task.asks == :numerals ? [time.hour_passed, time.minute_numeral] : [], day: day(task, time) }
+        end
+
+        # Those that are on the dial which is looked at: no other hand leaves the server before the answer is given.
+        def seen_hands(time, task)
+          seen = HANDS_SEEN.fetch(task.sees, [])
+          hands(time).to_h { |name, degrees| [name, seen.include?(name) ? degrees : nil] }
         end
 
         def hands(time)

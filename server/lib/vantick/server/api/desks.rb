@@ -21,24 +21,34 @@ module Vantick
 
         get "/api/desks/:desk_id" do
           desk = store.desks.find(input[:desk_id])
-          answer_json(LiveView.new(desk, store, env.fetch(Server::Desk::Room::KEY), Time.now.utc).to_h(desk(desk)))
+          answer_json(LiveView.new(desk, store, room, Time.now.utc).to_h(desk(desk)))
         end
 
         post("/api/desks/:desk_id/closing") { answer_json(desk(store.desks.close(input[:desk_id], now))) }
 
         get "/api/classes/:class_id/keys" do
           store.classes.find(input[:class_id])
-          answer_json({ keys: store.keys.of_class(input[:class_id]).map { |child_id, pictures| { child_id:, pictures: } } })
+          keys = store.keys.of_class(input[:class_id])
+          room.end_rests(keys.keys)
+          answer_json({ keys: keys.map { |child_id, pictures| { child_id:, pictures: } } })
         end
 
         post "/api/classes/:class_id/children/:child_id/keys" do
           known = store.classes.children(input[:class_id]).any? { |child| child[:id] == input[:child_id] }
           raise Store::Missing.new("child", input[:child_id]) unless known
 
+          room.end_rests([input[:child_id]])
           answer_json({ child_id: input[:child_id], pictures: store.keys.renew(input[:child_id]) })
         end
 
+        # Whoever sits there in a child's name has to come in again.
+        post "/api/desks/:desk_id/children/:child_id/leaving" do
+          answer_json({ left: store.desks.send_away(input[:desk_id], input[:child_id]) })
+        end
+
         private
+
+        def room = env.fetch(Server::Desk::Room::KEY)
 
         # The address for devices in the room: where Vantick was told to listen, or where it is looked at.
         def address = ENV.fetch("VANTICK_ADDRESS") { request.base_url }

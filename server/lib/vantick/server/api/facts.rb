@@ -7,9 +7,17 @@ module Vantick
     module Api
       # What core knows by itself: the tables of times, the catalogue, and what it says of a drawn clock.
       class Facts < Base
-        get("/api/health") { answer_json({ status: "ok", version: Core::VERSION }) }
-        get("/api/dial") { unchanging(Tables::DIAL.for(conventions)) }
-        get("/api/day") { unchanging(Tables::DAY.for(conventions)) }
+        DIAL = Tables.new { |conventions| JSON.generate(times: Core::DialTime.all.map { |time| Core::DialFacts.of(time, conventions) }) }
+        DAY = Tables.new do |conventions|
+          JSON.generate(usual_day: Core::DayFacts::DATA[:usual_day],
+                        times: Core::DayTime.all.map { |day_time| Core::DayFacts.of(day_time, conventions) })
+        end
+        TOO_MANY = "These are more ways of saying times than a school has: wait a minute, then try again."
+
+        error(Tables::TooMany) { refuse(429, TOO_MANY, :conventions) }
+
+        get("/api/dial") { unchanging(DIAL.for(conventions, whose: teacher)) }
+        get("/api/day") { unchanging(DAY.for(conventions, whose: teacher)) }
         get("/api/catalogue") { unchanging(Catalogue::TEXT) }
 
         get "/api/drawing" do
@@ -26,7 +34,13 @@ module Vantick
 
         private
 
-        def conventions = input[:conventions] ? Core::Conventions.parse(input[:conventions]) : Core::Conventions.default
+        # A table in other words than the usual ones costs time to make: not for strangers.
+        def conventions
+          named = input[:conventions].to_s
+          return Core::Conventions.default if named.empty?
+
+          teacher ? Core::Conventions.parse(named) : refuse(401, Access::Guard::SIGN_IN, nil)
+        end
 
         def unchanging(json)
           cache_control :no_cache

@@ -28,39 +28,52 @@ module Vantick
         # @return [Hash]
         def to_h(described)
           @open = described[:open]
-          turns = @store.turns.at_desk(@desk)
-          answers = answers(turns)
-          seats = @store.desks.seats(@desk[:id]).to_h { |seat| [seat[:child_id], seat] }
+          look
           children = @class[:children].select { |child| @desk[:child_ids].nil? || @desk[:child_ids].include?(child[:id]) }
-          { desk: described, children: children.map do |child|
-            id = child[:id]
-            child(child, seats[id], turns.fetch(id, []), answers.fetch(id, []))
-          end }
+          { desk: described, children: children.map { |child| child(child) } }
         end
 
         private
 
-        # First tries with what came after, by child.
-        def answers(turns)
-          ids = turns.values.flatten.flat_map { |turn| turn[:item_ids] }
-          @items = @store.turns.items(ids)
-          @store.answers.at_items(ids).group_by { |row| row[:child_id] }
+        # No more than what is shown: the round that each child is in, their last answers, and how many of each verdict.
+        def look
+          @seats = @store.desks.seats(@desk[:id]).to_h { |seat| [seat[:child_id], seat] }
+          @rounds = @store.turns.of_rounds(@desk)
+          @answers = @store.answers.last_of_each(@desk[:check_id], SHOWN)
+          @tallies = @store.answers.tally(@desk[:check_id])
+          look_at_rounds(@rounds.values)
         end
 
-        def child(child, seat, turns, answers)
-          mine = answers.map { |row| answer(row, turns) }
-          told = { child_id: child[:id], name: child[:name], right: mine.count do |one|
-            one[:right]
-          end, given: mine.length, answers: mine.last(SHOWN) }
-          { **told, **(seat ? sitting(seat, turns.select { |turn| turn[:round] == seat[:round] }, mine) : ABSENT) }
+        def look_at_rounds(rounds)
+          @items = @store.turns.items(rounds.filter_map { |round| open_turn(round)&.fetch(:item_ids)&.first })
+          @verdicts = @store.answers.verdicts(rounds.flat_map { |round| tried(round).flat_map { |turn| turn[:item_ids] } })
         end
 
-        def sitting(seat, round, answers)
+        def open_turn(round) = round.find { |turn| turn[:done_at].nil? && turn[:ahead].zero? }
+
+        # Those that say whether a child is stuck.
+        def tried(round) = round.select { |turn| turn[:tries].positive? }.last(Core::Stuck::RUNNING)
+
+        def child(child)
+          id = child[:id]
+          tally = @tallies.fetch(id, {})
+          right = tally.sum { |verdict, count| right?(verdict) ? count : 0 }
+          { child_id: id, name: child[:name], right:, given: tally.values.sum, answers: @answers.fetch(id, []).map { |row| answer(row) },
+            wrong_tries: @room.wrong_tries(id), lost: @room.lost_answers({ desk_id: @desk[:id], child_id: id }), **sitting(child) }
+        end
+
+        def right?(verdict)
+          Core::Marked::RIGHT.include?(verdict.to_sym) && @conventions.accepts?(verdict.to_sym)
+        end
+
+        def sitting(child)
+          seat = @seats[child[:id]] or return ABSENT
+          round = @rounds.fetch(child[:id], [])
           # Once it is closed, nobody is asked anything and nobody waits for help.
-          open = @open && round.find { |turn| turn[:done_at].nil? && turn[:ahead].zero? }
+          open = @open ? open_turn(round) : nil
           here, quiet = presence(seat)
           { joined: true, here:, **seat.slice(:round, :step), done: round.count { |turn| turn[:done_at] }, asked: open ? asked(open) : nil,
-            stuck: here && open ? Core::Stuck.why(firsts(round, answers), seconds: quiet) : nil }
+            stuck: here && open ? Core::Stuck.why(firsts(round, child[:id]), seconds: quiet) : nil }
         end
 
         # Whether the device is there, and seconds since the child did something.
@@ -81,18 +94,14 @@ module Vantick
           (time.is_a?(Core::DayTime) ? time.dial_time : time).to_s
         end
 
-        def firsts(round, answers)
-          right = answers.to_h { |one| [one[:item_id], one[:right]] }
-          round.select { |turn| turn[:tries].positive? }.map { |turn| turn[:item_ids].all? { |id| right[id] } }
+        def firsts(round, child_id)
+          tried(round).map { |turn| turn[:item_ids].all? { |id| right?(@verdicts.fetch([id, child_id], "blank")) } }
         end
 
-        def answer(row, turns)
-          turn = turns.find { |one| one[:item_ids].include?(row[:item_id]) }
-          time = @items.fetch(row[:item_id])[:time]
-          marked = Marks.asked({ **row, task: turn[:task], time:, misreadings: row[:misreadings].split }, @conventions)
-          { item_id: row[:item_id], task: turn[:task], time: dial(turn[:task], time), answer: row[:answer],
+        def answer(row)
+          { item_id: row[:item_id], task: row[:task], time: dial(row[:task], row[:time]), answer: row[:answer],
             read_as: row[:read_as], hands: hands(row[:answer]), verdict: row[:verdict], misreadings: row[:misreadings].split,
-            right: marked.right?, second: row[:second] }
+            right: right?(row[:verdict]), second: row[:second] }
         end
 
         def hands(text)

@@ -7,8 +7,10 @@ module Vantick
       class Problem
         CONTENT_TYPE = "application/problem+json"
         TITLES = { 400 => "This cannot be taken", 401 => "Not signed in", 403 => "Not allowed", 404 => "Not found",
-                   405 => "Not possible here", 409 => "Already taken", 413 => "Too much at once", 415 => "JSON only",
-                   422 => "This cannot be taken", 429 => "Too often", 500 => "Vantick made a mistake" }.freeze
+                   405 => "Not possible here", 406 => "Not possible here",
+                   409 => "Already taken", 413 => "Too much at once", 415 => "JSON only",
+                   422 => "This cannot be taken", 429 => "Too often", 500 => "Vantick made a mistake",
+                   503 => "Not now" }.freeze
 
         def initialize(status, detail, field: nil)
           @status = status
@@ -18,7 +20,8 @@ module Vantick
 
         # @return [Hash]
         def to_h
-          { type: "about:blank", title: TITLES.fetch(@status), status: @status, detail: @detail, field: @field&.to_s }
+          title = TITLES.fetch(@status, TITLES.fetch(400))
+          { type: "about:blank", title:, status: @status, detail: @detail, field: @field&.to_s }
         end
 
         # @return [Array] a Rack response

@@ -5,7 +5,8 @@ module Vantick
     module Api
       # Who is signed in, and new accounts. Signing in and out and passwords are Rodauth's.
       class Teachers < Base
-        HERE = %w[127.0.0.1 ::1].freeze
+        ELSEWHERE = "The first account is made on the machine that Vantick runs on, at the address that it printed there."
+        THERE = "There is an account already: sign in."
 
         get "/api/session" do
           first = store.teachers.none?
@@ -15,22 +16,29 @@ module Vantick
 
         # The first account: only from the machine that Vantick runs on, or whoever is quickest on the network had it.
         post "/api/session/first" do
-          refuse(403, "The first account is made on the machine that Vantick runs on.", nil) unless HERE.include?(request.ip)
-          refuse(409, "There is an account already: sign in.", nil) unless store.teachers.none?
-          make(sent)
-          store.teachers.adopt(store.teachers.find(sent[:name])[:id])
-          answer_json({ name: sent[:name] }, code: 201)
+          refuse(403, ELSEWHERE, nil) unless Http::Caller.here?(env)
+          refuse(409, THERE, nil) unless store.teachers.none?
+          refuse(409, THERE, nil) unless store.db.transaction { store.teachers.none? && first(make(sent)) }
+          answer_json({ name: Access::Names.tidy(sent[:name]) }, code: 201)
         end
 
         post "/api/teachers" do
-          make(sent)
-          answer_json({ name: sent[:name] }, code: 201)
+          store.db.transaction { make(sent) }
+          answer_json({ name: Access::Names.tidy(sent[:name]) }, code: 201)
         end
 
         private
 
+        # It takes the classes that were made before there were accounts.
+        def first(account) = store.teachers.adopt(account[:id]) && true
+
+        # @return [Hash] the account's row
         def make(wanted)
-          env.fetch(Access::SignIn::ACCOUNTS).create_account(login: wanted[:name].strip, password: wanted[:password])
+          name = Access::Names.tidy(wanted[:name])
+          Access::Names.wrong(name)&.then { |words| unfit(words, :name) }
+          unfit(Access::Names::TOO_LIKE, :name) if store.teachers.look_alike?(name)
+          env.fetch(Access::SignIn::ACCOUNTS).create_account(login: name, password: wanted[:password])
+          store.teachers.find(name)
         rescue Rodauth::InternalRequestError => e
           field, words = e.field_errors.first
           unfit(words || e.message, field == "password" ? :password : :name)

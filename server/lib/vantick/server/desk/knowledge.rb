@@ -25,13 +25,23 @@ module Vantick
         end
 
         # @return [Core::Learner]
-        def learner = @room.learner(@seat) { worked_out(*@of_class.call) }
+        def learner = @learner || @room.learner(@seat) { worked_out(*@of_class.call) }
 
+        # For as long as this request lasts: an answer that is not stored in the end was never given.
         # @param turn [Hash] that was answered
         # @param marked [Array<Core::Marked>] at first try
-        def learn(turn, marked) = @room.keep(@seat, learner.asked(Knowledge.turn(turn)).after(marked))
+        def learn(turn, marked)
+          @learner = learner.asked(Knowledge.turn(turn)).after(marked)
+        end
 
-        def forget = @room.forget(@seat)
+        # The answer is stored: what was learned of it stays at hand.
+        def keep = @learner && @room.keep(@seat, @learner)
+
+        # Worked out again next time.
+        def forget
+          @learner = nil
+          @room.forget(@seat)
+        end
 
         private
 

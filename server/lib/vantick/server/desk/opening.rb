@@ -68,7 +68,8 @@ module Vantick
         def own_check(id)
           unfit("Say for which lesson or check.", :lesson_id) unless id
           check = @store.checks.find(id)
-          unfit("This check is another class's.", :check_id) unless check[:class_id] == @class[:id]
+          raise Store::Missing.new("check", id) unless check[:class_id] == @class[:id]
+
           unfit("This was practice at the desks: open free practice instead.", :check_id) if check[:desk]&.fetch(:kind) == "practice"
           unfit("Pairs are cut out and matched on paper.", :check_id) if check[:task] == "match"
           id
@@ -76,7 +77,8 @@ module Vantick
 
         def lesson(id)
           row = @store.lessons.find(id || unfit("Say for which lesson.", :lesson_id))
-          unfit("This lesson is another class's.", :lesson_id) unless row[:class_id] == @class[:id]
+          raise Store::Missing.new("lesson", id) unless row[:class_id] == @class[:id]
+
           [row, Api::Plan.new(row[:plan], Core::Conventions.new(**@class[:conventions]))]
         end
 

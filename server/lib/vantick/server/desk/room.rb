@@ -9,15 +9,20 @@ module Vantick
         KEY = "vantick.room"
         # Learners kept at hand (judgement: a school's worth).
         KEPT = 600
-        # Wrong pictures in a row until a card rests, and for how many seconds (judgement).
-        MOST_WRONG = 5
-        REST = 120
+        # Wrong pictures until a card rests at the device where they were chosen, and until the device rests whatever card it
+        # tries; then each round of as many rests twice as long (judgement: a child mistypes, a guesser has 12,144 to try, and
+        # nobody at another device can make a child's card rest).
+        CARD = { free: 5, rest: 120, most: 1800 }.freeze
+        DEVICE = { free: 40, rest: 120, most: 1800 }.freeze
 
         def initialize
           @lock = Mutex.new
           @learners = {}
           @seen = {}
-          @wrong = Access::Throttle::Counts.new
+          @cards = Access::Patience.new(**CARD)
+          @devices = Access::Patience.new(**DEVICE)
+          @wrong = Hash.new(0)
+          @lost = Hash.new(0)
         end
 
         # @param seat [Hash]
@@ -53,12 +58,45 @@ module Vantick
         # @return [Array(Time, Time), nil] when the device was heard of, and when the child did something
         def seen(seat) = @lock.synchronize { @seen[place(seat)] }
 
-        # @return [Boolean] whether the card of a child rests
-        def resting?(child_id) = @wrong.read("card-#{child_id}").to_i >= MOST_WRONG
+        # A try at a child's pictures, counted before it is looked at.
+        # @param child_id [Integer]
+        # @param device [String]
+        # @return [Integer] seconds to wait; 0 where it may be looked at
+        def try_key(child_id, device)
+          left = @devices.resting(device)
+          left = @cards.try([child_id, device]) unless left.positive?
+          left
+        end
 
-        def wrong_key(child_id) = @wrong.increment("card-#{child_id}", 1, expires_in: REST)
+        # @return [Integer] wrong tries at a child's card since the right pictures came, or a teacher looked after it
+        def wrong_tries(child_id) = @lock.synchronize { @wrong[child_id] }
 
-        def right_key(child_id) = @wrong.delete("card-#{child_id}")
+        def wrong_key(child_id, device)
+          @devices.try(device)
+          @lock.synchronize { @wrong[child_id] += 1 }
+        end
+
+        # The device may have tried others' cards as well: that stays counted.
+        def right_key(child_id, device)
+          @cards.forget([child_id, device])
+          @lock.synchronize { @wrong.delete(child_id) }
+        end
+
+        # A teacher gave or showed the pictures.
+        # @param child_ids [Array<Integer>]
+        def end_rests(child_ids)
+          @cards.forget_if { |child_id, _| child_ids.include?(child_id) }
+          @lock.synchronize { child_ids.each { |child_id| @wrong.delete(child_id) } }
+        end
+
+        # Answers that a device had to let go.
+        # @param seat [Hash]
+        # @param count [Integer]
+        def lost(seat, count) = @lock.synchronize { @lost[place(seat)] += count }
+
+        # @param seat [Hash]
+        # @return [Integer]
+        def lost_answers(seat) = @lock.synchronize { @lost[place(seat)] }
 
         private
 

@@ -80,9 +80,8 @@ module Vantick
           raise Store::Turns::Answered if turn[:done_at]
 
           taken(turn, given, mark(turn, given), late)
-        rescue Sequel::UniqueConstraintViolation, Store::Turns::Answered => e
-          @knowledge.forget
-          raise e.is_a?(Store::Turns::Answered) ? e : Store::Answers::IdTaken
+        rescue Sequel::UniqueConstraintViolation
+          raise Store::Answers::IdTaken
         end
 
         # @return [Array<Core::Marked>] first tries of this round
@@ -114,7 +113,8 @@ module Vantick
 
         def sent_before?(given)
           known = @turns.known(given.map { |one| one[:id] })
-          raise Store::Answers::IdTaken if given.any? { |one| known.fetch(one[:id], one[:item_id]) != one[:item_id] }
+          other = given.any? { |one| known.key?(one[:id]) && known[one[:id]] != one.values_at(:item_id, :answer) }
+          raise Store::Answers::IdTaken if other
 
           known.any?
         end
@@ -132,7 +132,7 @@ module Vantick
 
         def taken(turn, given, marked, late)
           done = late || !told? || turn[:tries].positive? || marked.all?(&:right?)
-          # Before it is kept: what is known is worked out from what is kept.
+          # Before it is stored: what is known is worked out from what is stored, and what comes next from what is known.
           @knowledge.learn(turn, marked) if turn[:tries].zero? && !fixed?
           left = left(turn, done)
           chosen = done ? choose(left, turn) : []
@@ -141,8 +141,12 @@ module Vantick
             keep(turn, given, marked, done)
             @open = supply.practice(left, chosen)
           end
+          @knowledge.keep
           @done = nil
           Taken.new(marked:, done:, turn:)
+        rescue StandardError
+          @knowledge.forget
+          raise
         end
 
         def choose(left, turn)

@@ -21,9 +21,6 @@ module Vantick
           @db = database
         end
 
-        # All or nothing.
-        def db_transaction(&) = @db.transaction(&)
-
         # Adds an answer; it corrects the one that stood before it.
         # @param given [Hash] `uuid`, `item_id`, `child_id` and `answer`
         # @param marked [Core::Marked]
@@ -36,6 +33,19 @@ module Vantick
 
             id = @db[:answers].insert(**given, **judgement(marked), corrects_id: standing_id(given), answered_at:)
             [described(@db[:answers].first(id:)), true]
+          end
+        end
+
+        # A whole table at once: each corrects what stood in its place.
+        # @param rows [Array<Array(Hash, Core::Marked)>] as for {#add}, no place twice
+        def add_all(rows, answered_at:)
+          @db.transaction do
+            places = rows.map { |given, _| given.values_at(:item_id, :child_id) }
+            last = @db[:answers].where(%i[item_id child_id] => places).order(:id)
+            before = last.select_hash(%i[item_id child_id], :id)
+            @db[:answers].multi_insert(rows.map do |given, marked|
+              { **given, **judgement(marked), corrects_id: before[given.values_at(:item_id, :child_id)], answered_at: }
+            end)
           end
         end
 
@@ -55,13 +65,29 @@ module Vantick
           by_check(found, rulings(found.map { |row| row[:id] }))
         end
 
+        # @param check_id [Integer]
+        # @return [Hash{Integer => Hash{String => Integer}}] by child, how many answers that stand have each verdict
+        def tally(check_id)
+          counts = of_check(check_id).group_and_count(Sequel[:answers][:child_id], :verdict).all
+          counts.group_by { |row| row[:child_id] }.transform_values { |rows| rows.to_h { |row| row.values_at(:verdict, :count) } }
+        end
+
+        # @param check_id [Integer]
+        # @param most [Integer]
+        # @return [Hash{Integer => Array<Hash>}] by child, the last answers that stand, oldest first, with what was asked and the
+        #   verdict of the `second` try
+        def last_of_each(check_id, most)
+          place = Sequel.function(:row_number).over(partition: Sequel[:answers][:child_id], order: Sequel.desc(Sequel[:answers][:id]))
+          numbered = of_check(check_id).select_all(:answers).select_append(place.as(:place))
+          rows = @db.from(numbered.as(:answers)).where(Sequel[:place] <= most).order(Sequel[:answers][:id])
+          with_second(asked(rows).all).group_by { |row| row[:child_id] }
+        end
+
         # @param item_ids [Array<Integer>]
-        # @return [Array<Hash>] answers that stand, oldest first, each with the verdict of its `second` try
-        def at_items(item_ids)
-          rows = @db[:answers].where(item_id: item_ids).order(:id).all
-          corrected = rows.filter_map { |row| row[:corrects_id] }.to_set
-          second = @db[:tries].where(answer_id: rows.map { |row| row[:id] }).order(:id).select_hash(:answer_id, :verdict)
-          rows.reject { |row| corrected.include?(row[:id]) }.map { |row| { **row, second: second[row[:id]] } }
+        # @return [Hash{Array(Integer, Integer) => String}] by item and child, the verdict that stands
+        def verdicts(item_ids)
+          rows = @db[:answers].where(item_id: item_ids).order(:id).select(:item_id, :child_id, :verdict).all
+          rows.to_h { |row| [row.values_at(:item_id, :child_id), row[:verdict]] }
         end
 
         # A teacher's own verdict; the first one stays.
@@ -88,10 +114,27 @@ module Vantick
 
         private
 
+        # Those that no other corrects.
+        def standing_rows
+          later = @db[:answers].from(Sequel[:answers].as(:later)).where(Sequel[:later][:corrects_id] => Sequel[:answers][:id])
+          @db[:answers].exclude(later.exists)
+        end
+
+        # With what was asked.
+        def asked(rows)
+          rows.join(:items, id: :item_id).join(:checks, id: Sequel[:items][:check_id]).select_all(:answers).select_append(:time, *ASKED)
+        end
+
+        def of_check(check_id) = standing_rows.join(:items, id: :item_id).where(check_id:)
+
+        def with_second(rows)
+          second = @db[:tries].where(answer_id: rows.map { |row| row[:id] }).order(:id).select_hash(:answer_id, :verdict)
+          rows.map { |row| { **row, second: second[row[:id]] } }
+        end
+
         # From the index of a child's answers backwards: as quick after a year as after a week.
         def recent(child_id)
-          later = @db[:answers].from(Sequel[:answers].as(:later)).where(Sequel[:later][:corrects_id] => Sequel[:answers][:id])
-          rows = @db[:answers].where(Sequel[:answers][:child_id] => child_id).exclude(later.exists)
+          rows = standing_rows.where(Sequel[:answers][:child_id] => child_id)
           rows = rows.join(:items, id: :item_id).join(:checks, id: Sequel[:items][:check_id])
           rows.select(*OF_CLASS).reverse(Sequel[:answers][:id]).limit(RECENT).all.reverse
         end

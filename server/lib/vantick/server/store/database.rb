@@ -1,7 +1,6 @@
 # frozen_string_literal: true
 
 require "fileutils"
-require "monitor"
 
 module Vantick
   module Server
@@ -10,44 +9,79 @@ module Vantick
       class Database
         MIGRATIONS = File.join(ROOT, "db/migrations")
 
-        # Writers of this process wait for each other here, which costs less than asking SQLite again and again.
-        module OneWriter
-          def one_writer = @one_writer ||= Monitor.new
-
-          def transaction(...) = one_writer.synchronize { super }
-        end
+        # Seconds that one start waits for another's migrations (judgement).
+        PATIENCE = 20
+        # Connections: as many as there are threads, and some for what runs beside requests.
+        CONNECTIONS = 12
 
         # @return [Sequel::Database]
         attr_reader :db
+        # @return [String] the file
+        attr_reader :path
 
         # @param path [String] the file; made where it is missing
+        # @param loggers [Array<#info, #error>] told of every statement
         # @return [Database] brought up to the newest migration
-        def self.open(path)
-          FileUtils.mkdir_p(File.dirname(path))
-          new(Sequel.connect(adapter: "sqlite", database: path, max_connections: 8, after_connect: method(:prepare)))
+        # @raise [Unusable]
+        def self.open(path, loggers: [])
+          hold = Hold.shared(path)
+          SchoolFile.prepare(path)
+          new(connect(path, loggers), path, hold)
+        rescue Unusable
+          hold&.close
+          raise
+        rescue Sequel::Error, SQLite3::Exception, SystemCallError => e
+          hold&.close
+          raise Unusable.new(SchoolFile.why(e) || raise, path)
         end
+
+        def self.connect(path, loggers)
+          database = nil
+          database = Sequel.connect(adapter: "sqlite", database: path, max_connections: CONNECTIONS, loggers:, test: false,
+                                    after_connect: ->(connection) { prepare(connection, database) })
+          database.extend(OneWriter)
+        end
+        private_class_method :connect
 
         # Writers of other processes are waited for in short sleeps: SQLite's own waiting gave "database is locked" under
         # four writers.
-        def self.prepare(connection)
-          connection.busy_handler do |tries|
-            sleep 0.001
-            tries < 5000
-          end
-          connection.execute("PRAGMA journal_mode = WAL")
+        def self.prepare(connection, database)
+          connection.busy_handler { |tries| database.wait_for_file(tries) }
+          log_ahead(connection)
           connection.execute("PRAGMA foreign_keys = ON")
           connection.execute("PRAGMA synchronous = FULL")
         end
         private_class_method :prepare
 
-        def initialize(database)
-          @db = database.extend(OneWriter)
-          db.one_writer
-          db.transaction_mode = :immediate
+        # Of several starts at once one turns the file over to a log, and SQLite does not let the others wait for that.
+        def self.log_ahead(connection)
+          ends = OneWriter.now + PATIENCE
+          begin
+            connection.execute("PRAGMA journal_mode = WAL")
+          rescue SQLite3::BusyException
+            raise if OneWriter.now > ends
+
+            sleep 0.02
+            retry
+          end
+        end
+        private_class_method :log_ahead
+
+        # @param database [Sequel::Database]
+        # @param path [String]
+        # @param hold [Hold]
+        def initialize(database, path, hold)
+          @path = path
+          @hold = hold
+          @db = database
           # SQLite's own moments, which Rodauth's tables hold, are in it.
           Sequel.default_timezone = :utc
-          Sequel.extension :migration
-          Sequel::Migrator.run(db, MIGRATIONS)
+          db.transaction_mode = :immediate
+          db.with_patience(PATIENCE) { SchoolFile.bring_up(db, path) }
+          fold_in
+        rescue StandardError
+          database.disconnect
+          raise
         end
 
         # @return [Teachers]
@@ -74,7 +108,15 @@ module Vantick
         # @return [Answers]
         def answers = Answers.new(db)
 
-        def close = db.disconnect
+        # What lies in the log beside the file goes into it, so that whoever copies the file alone has nearly everything.
+        def fold_in
+          db.run("PRAGMA wal_checkpoint(PASSIVE)")
+        end
+
+        def close
+          db.disconnect
+          @hold.close
+        end
       end
     end
   end

@@ -12,6 +12,8 @@ module Vantick
         # arrive (judgement: a lesson, and a day).
         OPEN_HOURS = 2
         ANSWERS_HOURS = 12
+        # Minutes after the end for which a device may still look at how it ended (judgement).
+        LOOK_MINUTES = 10
         CODE_LETTERS = 5
         SEAT = [*%i[id desk_id child_id round round_began_at joined_at].map { |name| Sequel[:seats][name] },
                 Sequel[:seats][:step].as(:step),
@@ -73,13 +75,20 @@ module Vantick
           oldest = (now - (ANSWERS_HOURS * 3600)).iso8601
           found = @db[:seats].join(:desks, id: :desk_id).where(token_hash: Desks.hash(token)).where { opened_at > oldest }
           row = found.select(*SEAT).first
-          row && { **row, open: row[:closed_at].nil? && row[:expires_at] > now.iso8601 }
+          row && { **row, **still(row, now) }
         end
 
         # @return [Array<Hash>]
         def seats(desk_id) = @db[:seats].where(desk_id:).all
 
-        def leave(seat_id) = @db[:seats].where(id: seat_id).update(token_hash: SecureRandom.hex(32))
+        def leave(seat_id) = no_key(@db[:seats].where(id: seat_id))
+
+        # The device of a child at a desk is out, whoever holds it.
+        # @return [Boolean] whether there was one
+        def send_away(desk_id, child_id) = no_key(@db[:seats].where(desk_id:, child_id:)).positive?
+
+        # The same at all desks.
+        def send_away_everywhere(child_id) = no_key(@db[:seats].where(child_id:))
 
         def next_round(seat_id, at)
           @db[:seats].where(id: seat_id).update(round: Sequel[:round] + 1, round_began_at: at)
@@ -88,6 +97,14 @@ module Vantick
         def self.hash(token) = Digest::SHA256.hexdigest(token)
 
         private
+
+        def no_key(seats) = seats.update(token_hash: Sequel.lit("lower(hex(randomblob(32)))"))
+
+        # Whether it is open, and whether what is there may still be looked at.
+        def still(row, now)
+          ended = [row[:closed_at], row[:expires_at]].compact.min
+          { open: ended > now.iso8601, readable: ended > (now - (LOOK_MINUTES * 60)).iso8601 }
+        end
 
         def described(row) = { **row, child_ids: row[:child_ids] && JSON.parse(row[:child_ids]) }
       end

@@ -28,8 +28,18 @@ module Vantick
         # @return [Array<String>, nil]
         def of_child(child_id) = @db[:children].where(id: child_id).get(:pictures)&.split
 
+        # Whoever came with the old ones is out.
         # @return [Array<String>] other pictures than anybody else of the class has
         def renew(child_id)
+          @db.transaction do
+            Desks.new(@db).send_away_everywhere(child_id)
+            draw(child_id)
+          end
+        end
+
+        private
+
+        def draw(child_id)
           class_id = @db[:children].where(id: child_id).get(:class_id)
           taken = @db[:children].where(class_id:).exclude(pictures: nil).select_map(:pictures)
           pictures = loop do

@@ -7,6 +7,9 @@ module Vantick
     module Store
       # Teachers' accounts, and what is whose. Passwords and sessions are Rodauth's.
       class Teachers
+        # What the parameters name that can be missing.
+        KINDS = { "class_id" => "class", "check_id" => "check", "lesson_id" => "lesson", "desk_id" => "desk",
+                  "code" => "sheet with the code", "answer_id" => "answer", "child_id" => "child" }.freeze
         # Where the class stands that something belongs to, by the parameter that names it.
         CLASS_OF = {
           "class_id" => ->(db, id) { db[:classes].where(id:).select_map(:id) },
@@ -14,6 +17,7 @@ module Vantick
           "lesson_id" => ->(db, id) { db[:lessons].where(id:).select_map(:class_id) },
           "desk_id" => ->(db, id) { db[:desks].where(id:).select_map(:class_id) },
           "code" => ->(db, code) { db[:checks].where(code: Codes.tidy(code)).select_map(:class_id) },
+          "child_id" => ->(db, id) { db[:children].where(id:).select_map(:class_id) },
           "answer_id" => ->(db, uuid) { db[:answers].join(:children, id: :child_id).where(uuid:).select_map(:class_id) }
         }.freeze
 
@@ -27,7 +31,7 @@ module Vantick
         # @param login [String]
         # @return [Hash] the account's row
         # @raise [Missing]
-        def find(login) = @db[:accounts].first(login: login.strip) || raise(Missing.new("account", login, field: "name"))
+        def find(login) = Access::SignIn.account(@db, login.strip) || raise(Missing.new("account", login, field: "name"))
 
         # @return [String, nil]
         def login(id) = @db[:accounts].where(id:).get(:login)
@@ -36,12 +40,24 @@ module Vantick
         # @param id [Integer]
         def adopt(id) = @db[:classes].where(account_id: nil).update(account_id: id)
 
+        # @param name [String]
+        # @return [Boolean] whether another name looks like it
+        def look_alike?(name)
+          looks = Access::Names.looks(name)
+          others = @db[:accounts].exclude(folded: Access::Names.folded(name)).select_map(:login)
+          others.any? { |login| Access::Names.looks(login) == looks }
+        end
+
+        # What is another's is told from what is not there by nothing.
         # @param account_id [Integer]
         # @param parameters [Hash{String => Object}] of the path
-        # @return [Boolean] whether all that they name, and that is there, belongs to the account
-        def owns?(account_id, parameters)
-          classes = parameters.filter_map { |name, value| CLASS_OF[name]&.call(@db, value) }.flatten
-          @db[:classes].where(id: classes).exclude(account_id:).empty?
+        # @raise [Missing] naming the first of them that is not the account's
+        def check_owned(account_id, parameters)
+          parameters.each do |name, value|
+            of = CLASS_OF[name] or next
+            mine = @db[:classes].where(id: of.call(@db, value), account_id:)
+            raise Missing.new(KINDS.fetch(name), value.to_s[0, 40], field: name) if mine.empty?
+          end
         end
 
         # @return [String] what sessions are sealed with: the same for as long as the school's file is there

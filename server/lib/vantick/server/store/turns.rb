@@ -53,11 +53,11 @@ module Vantick
         end
 
         # @param uuids [Array<String>] of first tries and later ones
-        # @return [Hash{String => Integer}] by each that was used before, the item that was answered
+        # @return [Hash{String => Array(Integer, String)}] by each that was used before, the item that was answered and what stood there
         def known(uuids)
-          first = @db[:answers].where(uuid: uuids).select_hash(:uuid, :item_id)
+          first = @db[:answers].where(uuid: uuids).select_hash(:uuid, %i[item_id answer])
           later = @db[:tries].join(:answers, id: :answer_id).where(Sequel[:tries][:uuid] => uuids)
-          first.merge(later.select_hash(Sequel[:tries][:uuid], Sequel[:answers][:item_id]))
+          first.merge(later.select_hash(Sequel[:tries][:uuid], [Sequel[:answers][:item_id], Sequel[:tries][:answer]]))
         end
 
         # @param turn [Hash] as it was before the answer
@@ -81,8 +81,12 @@ module Vantick
         def answers(child_id, item_ids) = @db[:answers].where(child_id:, item_id: item_ids).order(:id).all
 
         # @param desk [Hash]
-        # @return [Hash{Integer => Array<Hash>}] by child, the turns at a desk, oldest first
-        def at_desk(desk) = @db[:turns].where(desk_id: desk[:id]).order(:id).all.map { |row| plain(row) }.group_by { |row| row[:child_id] }
+        # @return [Hash{Integer => Array<Hash>}] by child, the turns of the round that each is in, oldest first
+        def of_rounds(desk)
+          now = { desk_id: Sequel[:turns][:desk_id], child_id: Sequel[:turns][:child_id], round: Sequel[:turns][:round] }
+          rows = @db[:turns].join(:seats, now).where(Sequel[:turns][:desk_id] => desk[:id]).select_all(:turns)
+          rows.order(Sequel[:turns][:id]).all.map { |row| plain(row) }.group_by { |row| row[:child_id] }
+        end
 
         # @param ids [Array<Integer>]
         # @return [Hash{Integer => Hash}]

@@ -1,0 +1,125 @@
+# frozen_string_literal: true
+
+require "ipaddr"
+require "puma"
+require "puma/configuration"
+require "puma/launcher"
+require "socket"
+
+module Vantick
+  module Server
+    # A server that stays until it is stopped: where it listens, what is printed of it, and how much it takes on at once.
+    class Serving
+      # What keeps it from starting, in words for whoever starts it.
+      class Refused < StandardError; end
+
+      # Requests worked on at once. Ruby runs one at a time: more threads only wait, fewer let one wait for the disk alone
+      # (measured with `bin/bench load_p95`).
+      THREADS = 5
+      # Requests answered on one connection before the next connection's turn, where others wait: a kept-alive connection
+      # that says nothing must not hold a thread.
+      IN_A_ROW = 1
+      # Seconds for what still runs when it is stopped.
+      LAST_ANSWERS = 5
+      PORTS = (1..65_535)
+
+      # @param environment [Hash{String => String}] `VANTICK_HOST`, `VANTICK_PORT`, `VANTICK_DB`, `VANTICK_ADDRESS`,
+      #   `VANTICK_PROXY` and `VANTICK_COMMAND`, as there are
+      # @param out [IO]
+      # @raise [Refused]
+      def initialize(environment, out: $stdout)
+        @environment = environment
+        @out = out
+        @host = environment.fetch("VANTICK_HOST", "127.0.0.1")
+        @port = port(environment.fetch("VANTICK_PORT", "4567"))
+        @path = environment.fetch("VANTICK_DB") { File.expand_path("../data/vantick.sqlite3", ROOT) }
+      end
+
+      # Runs until it is stopped.
+      # @raise [Refused, Store::Unusable]
+      def run
+        # What is written from here on is for whoever runs Vantick, and for nobody else on the machine.
+        File.umask(0o077)
+        proxies = Http::Caller.proxies(@environment["VANTICK_PROXY"])
+        check_free
+        ENV["VANTICK_ADDRESS"] ||= room if room
+        store = Store::Database.open(@path)
+        Work::DailyCopies.new(store).start
+        LOADER.eager_load
+        launch(Server.app(store:, proxies:))
+        store.close
+        @out.puts "Vantick has stopped; what was entered is kept."
+      rescue ArgumentError => e
+        raise Refused, e.message
+      end
+
+      private
+
+      def port(text)
+        number = Integer(text, 10, exception: false)
+        return number if PORTS.cover?(number)
+
+        raise Refused, "The port must be a number from #{PORTS.min} to #{PORTS.max}, such as 4567: #{text.inspect} is none."
+      end
+
+      def check_free
+        TCPServer.new(@host, @port).close
+      rescue SystemCallError, SocketError => e
+        again = "#{@environment.fetch('VANTICK_COMMAND', 'bin/start')} --port 4568"
+        raise Refused, "Vantick cannot listen on #{@host}, port #{@port} (#{e.class.name.split('::').last}). " \
+                       "Try another, such as: #{again}"
+      end
+
+      def launch(app)
+        events = Puma::Events.new
+        events.on_booted { ready }
+        log_writer = Puma::LogWriter.new(File.open(File::NULL, "w"), $stderr)
+        Puma::Launcher.new(configuration(app), log_writer:, events:).run
+      end
+
+      def configuration(app)
+        listen = "tcp://#{bracketed(@host)}:#{@port}"
+        Http::BoundedBodies.apply
+        Puma::Configuration.new do |config|
+          config.bind listen
+          config.app app
+          config.threads 1, THREADS
+          config.max_fast_inline IN_A_ROW
+          config.force_shutdown_after LAST_ANSWERS
+          config.raise_exception_on_sigterm false
+          # What is no method is refused by the contract, in words.
+          config.supported_http_methods :any
+          config.http_content_length_limit Http::BoundedBodies::MOST
+          config.lowlevel_error_handler { |error, _env, status| Http::BoundedBodies.told(error, status) }
+        end
+      end
+
+      def ready
+        @out.puts "Vantick is ready: http://#{bracketed(@host)}:#{@port}   (Ctrl-C stops it)"
+        @out.puts "For devices in the room: #{room}/desk" if room
+      end
+
+      def bracketed(host) = host.include?(":") ? "[#{host}]" : host
+
+      # Where devices in the room find Vantick; nothing where it listens to this machine alone.
+      def room
+        address = IPAddr.new(@host == "localhost" ? "127.0.0.1" : @host)
+        return if address.loopback?
+        return @environment["VANTICK_ADDRESS"] if @environment["VANTICK_ADDRESS"]
+
+        found = any?(address) ? own_address : @host
+        found && "http://#{bracketed(found)}:#{@port}"
+      rescue IPAddr::Error
+        "http://#{@host}:#{@port}"
+      end
+
+      def any?(address) = address == IPAddr.new(address.ipv6? ? "::" : "0.0.0.0")
+
+      # One of a network at home or in a school before all others.
+      def own_address
+        all = Socket.ip_address_list.select { |one| one.ipv4? && !one.ipv4_loopback? }
+        (all.find(&:ipv4_private?) || all.first)&.ip_address
+      end
+    end
+  end
+end

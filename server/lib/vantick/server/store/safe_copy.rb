@@ -1,0 +1,145 @@
+# frozen_string_literal: true
+
+require "fileutils"
+
+module Vantick
+  module Server
+    module Store
+      # Copies of a school's file, whole at every moment: made beside their name and given it when they are complete, checked
+      # before they take the place of anything. What was there is never thrown away.
+      module SafeCopy
+        # @param why [String] in words
+        class Failed < StandardError; end
+
+        FOLDER = "copies"
+
+        class << self
+          # Copies while others read and write.
+          # @param path [String] of the school's file
+          # @param to [String]
+          # @return [String] where the copy lies
+          # @raise [Failed, Unusable]
+          def backup(path, to)
+            raise Failed, "There is no file #{path} yet: nothing was copied." unless File.file?(path)
+            raise Failed, "#{to} is there already: choose another name, so that no copy is lost." if File.exist?(to)
+
+            open_for(path) { |database| write(database, to) }
+          end
+
+          # Puts a copy in the place of the school's file.
+          # @param copy [String]
+          # @param path [String] of the school's file, that nobody works with now
+          # @param stamp [String] what the name of the replaced file ends in
+          # @return [String, nil] where the file that was there lies now
+          # @raise [Failed, Unusable]
+          def restore(copy, path, stamp:)
+            raise Failed, "There is no file #{copy}." unless File.file?(copy)
+
+            hold = Hold.alone(path)
+            fresh = "#{path}.part-#{Process.pid}"
+            open_for(copy) do |database|
+              raise Unusable.new(:foreign, copy) unless SchoolFile.checked_version(database, copy).positive?
+
+              write(database, fresh)
+            end
+            replace(path, fresh, "#{path}.before-restore-#{stamp}")
+          ensure
+            hold&.close
+          end
+
+          # Makes room for a new file, where nobody works with the one that is there.
+          # @param path [String]
+          # @return [String, nil] where the one that was there lies now
+          # @raise [Unusable]
+          def move_aside(path)
+            hold = Hold.alone(path)
+            return unless File.exist?(path)
+
+            before = "#{path}.before"
+            SchoolFile::BESIDE.each do |ending|
+              FileUtils.rm_f("#{before}#{ending}")
+              File.rename("#{path}#{ending}", "#{before}#{ending}") if File.exist?("#{path}#{ending}")
+            end
+            before
+          ensure
+            hold&.close
+          end
+
+          # @param database [Sequel::Database]
+          # @param path [String]
+          # @param version [Integer] that it is at
+          def before_upgrade(database, path, version)
+            to = in_folder(path, "before-upgrade-from-#{version}.sqlite3")
+            write(database, to) { |copy| copy[:schema_info].get(:version) == version } unless File.exist?(to)
+          end
+
+          # @param path [String] of the school's file
+          # @param name [String]
+          # @return [String] a place among its copies
+          def in_folder(path, name)
+            folder = File.join(File.dirname(path), FOLDER)
+            FileUtils.mkdir_p(folder, mode: 0o700)
+            File.join(folder, name)
+          end
+
+          # @param database [Sequel::Database]
+          # @param to [String]
+          # @yieldparam copy [Sequel::Database] whether it is the one that was wanted; else it is dropped
+          # @return [String]
+          def write(database, to)
+            FileUtils.mkdir_p(File.dirname(to), mode: 0o700)
+            part = "#{to}.part-#{Process.pid}-#{Thread.current.object_id}"
+            File.open(part, File::CREAT | File::TRUNC | File::WRONLY, SchoolFile::OWN_ALONE).close
+            database.run("VACUUM INTO #{database.literal(part)}")
+            wanted = open_for(part) { |copy| whole?(copy) && (!block_given? || yield(copy)) }
+            settle(part, to) if wanted
+            to
+          rescue Sequel::DatabaseError, SQLite3::Exception, SystemCallError => e
+            raise Unusable.new(SchoolFile.why(e) || raise, to)
+          ensure
+            FileUtils.rm_f(part) if part
+          end
+
+          private
+
+          def whole?(copy) = copy.fetch("PRAGMA integrity_check(1)").single_value == "ok"
+
+          # On the disk before it has its name.
+          def settle(part, to)
+            File.open(part, &:fsync)
+            File.rename(part, to)
+            File.open(File.dirname(to), &:fsync)
+          end
+
+          def open_for(path)
+            database = Sequel.connect(adapter: "sqlite", database: path, keep_reference: false)
+            yield database
+          rescue Sequel::Error, SQLite3::Exception => e
+            raise Unusable.new(SchoolFile.why(e) || raise, path)
+          ensure
+            database&.disconnect
+          end
+
+          # The old file keeps a second name before the new one takes the first, so that there is always a whole one.
+          def replace(path, fresh, before)
+            there = File.exist?(path)
+            if there
+              fold_in(path)
+              File.link(path, before)
+            end
+            %w[-wal -shm].each { |ending| File.rename("#{path}#{ending}", "#{before}#{ending}") if File.exist?("#{path}#{ending}") }
+            settle(fresh, path)
+            there ? before : nil
+          end
+
+          # What is only in the log yet goes into the file, where the file can be read at all.
+          def fold_in(path)
+            open_for(path) { |database| database.run("PRAGMA wal_checkpoint(TRUNCATE)") }
+          rescue Unusable
+            nil
+          end
+        end
+      end
+    end
+  end
+end

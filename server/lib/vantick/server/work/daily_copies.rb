@@ -1,0 +1,55 @@
+# frozen_string_literal: true
+
+module Vantick
+  module Server
+    module Work
+      # A copy of the school's file for each day on which Vantick runs, made beside the requests; the last few are kept. Days
+      # are the machine's own.
+      class DailyCopies
+        # Copies kept (judgement: two school weeks), and seconds between two looks at the day.
+        KEPT = 10
+        PAUSE = 600
+        NAME = "day-%<day>s.sqlite3"
+
+        # @param store [Store::Database]
+        # @param log [#puts]
+        def initialize(store, log: $stderr)
+          @store = store
+          @log = log
+        end
+
+        # Goes on until the process ends.
+        # @return [Thread]
+        def start
+          Thread.new do
+            loop do
+              make(Date.today)
+              sleep PAUSE
+            end
+          end
+        end
+
+        # @param day [Date]
+        # @return [String, nil] where the copy lies, where one was made
+        def make(day)
+          @store.fold_in
+          to = Store::SafeCopy.in_folder(@store.path, format(NAME, day: day.iso8601))
+          return if File.exist?(to)
+
+          Store::SafeCopy.write(@store.db, to)
+          forget(File.dirname(to))
+          to
+        rescue StandardError => e
+          @log.puts "Vantick: no daily copy was made (#{e.class}). #{e.message if e.is_a?(Store::Unusable)}"
+        end
+
+        private
+
+        def forget(folder)
+          days = Dir.children(folder).grep(/\Aday-\d{4}-\d\d-\d\d\.sqlite3\z/).sort
+          days[0...-KEPT].each { |name| File.delete(File.join(folder, name)) }
+        end
+      end
+    end
+  end
+end

@@ -1,0 +1,69 @@
+# frozen_string_literal: true
+
+# The doors of the contract, and something that each of them takes.
+module Doors
+  METHODS = %w[get post put delete].freeze
+
+  def self.contract = @contract ||= YAML.safe_load_file(Vantick::Server::Api::Contract::FILE)
+
+  # @return [Array] of each door its method, path, operation and parameters
+  def self.all
+    contract["paths"].flat_map do |path, item|
+      item.slice(*METHODS).map { |method, operation| [method, path, operation, item["parameters"].to_a + operation["parameters"].to_a] }
+    end
+  end
+
+  # What somebody has: one of each thing that a path can name.
+  def belongings
+    school_class = make_class
+    id = school_class["id"]
+    check = make_check(school_class)
+    uuid = SecureRandom.uuid
+    answer(check, school_class["children"].first, check["items"].first, "qt8", id: uuid)
+    lesson = post("/api/classes/#{id}/lessons", { day: "2026-03-02", step: "quarters", minutes: 40, seed: 1 }).body
+    { "class_id" => id, "check_id" => check["id"], "child_id" => school_class["children"].first["id"], "answer_id" => uuid,
+      "lesson_id" => lesson["id"], "code" => check["code"], "desk_id" => desk_of(school_class)["id"] }
+  end
+
+  def address(path, things) = path.gsub(/\{(\w+)\}/) { things.fetch(Regexp.last_match(1)).to_s }
+
+  def values(names, schema, things)
+    names.to_h { |name| [name, things.fetch(name) { sample(resolved(schema.dig("properties", name)), things) }] }
+  end
+
+  def resolved(schema)
+    at = schema["$ref"] or return schema
+    at.split("/").drop(1).reduce(Doors.contract) { |found, name| found.fetch(name) }
+  end
+
+  # Something that the contract takes.
+  def sample(schema, things)
+    return schema["enum"].compact.first if schema["enum"]
+    return sample(resolved(schema["oneOf"].first), things) if schema["oneOf"]
+
+    case Array(schema["type"]).first
+    when "integer", "number" then schema.fetch("minimum", 1)
+    when "array" then Array.new(schema.fetch("minItems", 0)) { sample(resolved(schema["items"]), things) }
+    when "object" then values(schema["required"].to_a, schema, things)
+    when "boolean" then true
+    else text(schema)
+    end
+  end
+
+  def text(schema)
+    %w[7:45 2026-03-02 aaaaaaaa-aaaa-4aaa-8aaa-aaaaaaaaaaaa quarters].find do |one|
+      one.match?(Regexp.new(schema.fetch("pattern", "quarters")))
+    end
+  end
+
+  def query(parameters, things)
+    asked = parameters.map { |one| resolved(one) }.select { |one| one["in"] == "query" && one["required"] }
+    URI.encode_www_form(asked.to_h { |one| [one["name"], sample(resolved(one["schema"]), things)] })
+  end
+
+  # What a door takes as a body; nothing where it takes none.
+  def body_schema(operation)
+    body = operation["requestBody"] && resolved(operation["requestBody"])
+    body && resolved(body.dig("content", "application/json", "schema"))
+  end
+end
