@@ -16,8 +16,14 @@ module Bench
 
   # A device: it keeps its connection and its cookie.
   class Device
-    def initialize(port)
-      @http = Net::HTTP.start("127.0.0.1", port)
+    # @param from [String, nil] an address of this machine that it asks from
+    def initialize(port, from: nil)
+      @http = Net::HTTP.new("127.0.0.1", port)
+      @http.local_host = from if from
+      @http.read_timeout = 15
+      @http.max_retries = 0
+      @http.keep_alive_timeout = 60
+      @http.start
     end
 
     def ask(method, path, body = nil)
@@ -52,6 +58,17 @@ module Bench
 
     def stop
       Process.kill("KILL", @pid)
+      Process.wait(@pid)
+    rescue Errno::ESRCH, Errno::ECHILD
+      nil
+    end
+
+    # Of memory that it holds.
+    def megabytes = File.read("/proc/#{@pid}/status")[/VmRSS:\s+(\d+)/, 1].to_i / 1024.0
+
+    # As Ctrl-C does.
+    def interrupt
+      Process.kill("INT", @pid)
       Process.wait(@pid)
     end
   end
@@ -92,21 +109,32 @@ module Bench
     end
   end
 
-  # Two classes at their desks, joined.
-  def seats(port)
-    teacher = Device.new(port)
-    teacher.post("/api/session/first", { name: "Bench", password: PASSWORD })
-    teacher.post("/api/session/login", { name: "Bench", password: PASSWORD })
-    Array.new(2) { |number| seats_of(teacher, port, number) }.flatten
+  # Whoever signs in at this server; the account is made where there is none.
+  def teacher_at(port)
+    Device.new(port).tap do |teacher|
+      me = { name: "Bench", password: PASSWORD }
+      teacher.post("/api/session/first", me) if teacher.get("/api/session")["first_start"]
+      teacher.post("/api/session/login", me)
+    end
   end
 
-  def seats_of(teacher, port, number)
-    names = Array.new(DEVICES / 2) { |child| "C#{number}-#{child}" }
+  # Some classes at their desks, joined.
+  def seats(port, classes: 2, each: DEVICES / 2)
+    teacher = teacher_at(port)
+    Array.new(classes) { |number| seats_of(teacher, port, number, each) }.flatten
+  end
+
+  def seats_of(teacher, port, number, many)
+    names = Array.new(many) { |child| "C#{number}-#{child}" }
     id = teacher.post("/api/classes", { name: "Class #{number}", children: names }).fetch("id")
     code = teacher.post("/api/classes/#{id}/desks", { kind: "practice", step: "fives" }).fetch("code")
-    teacher.get("/api/classes/#{id}/keys").fetch("keys").map do |key|
-      Device.new(port).tap { |device| device.post("/api/desk/seats", { code:, **key.transform_keys(&:to_sym) }) }
-    end
+    keys = teacher.get("/api/classes/#{id}/keys").fetch("keys")
+    keys.each_with_index.map { |key, child| joined_device(port, number, child, { code:, **key.transform_keys(&:to_sym) }) }
+  end
+
+  # Each class comes in from addresses of its own, as devices do: joining is slowed down by address.
+  def joined_device(port, number, child, body)
+    Device.new(port, from: "127.0.#{number + 1}.#{child + 1}").tap { |device| device.post("/api/desk/seats", body) }
   end
 
   # Rounds of the one and of the other in turn, so that what else the machine does falls on both.
@@ -114,10 +142,8 @@ module Bench
     Dir.mktmpdir do |folder|
       file = File.join(folder, "school.sqlite3")
       port, bare_port = Array.new(2) { free_port }
-      # Both as bin/start has it.
-      ruby = ["ruby", *("--yjit" if system("ruby", "--yjit", "-e", "", err: File::NULL))]
-      server = Running.new(port, { "VANTICK_DB" => file, "VANTICK_PORT" => port.to_s }, *ruby, File.join(HERE, "server/start.rb"))
-      bare = Running.new(bare_port, {}, *ruby, File.join(HERE, "bench/bare_server.rb"), File.join(folder, "bare.sqlite3"), bare_port.to_s)
+      server = school_server(folder, port)
+      bare = bare_server(folder, bare_port)
       at = seats(port)
       sent = Queue.new
       pairs = Array.new(TURNS) { [rate(desk_jobs(at, sent)), rate(bare_jobs(bare_port))] }
