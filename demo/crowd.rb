@@ -54,15 +54,21 @@ module Vantick
 
     def answers(turn, child)
       task = Core::Task.find(turn["task"])
-      given = turn["items"].map { |item| { id: SecureRandom.uuid, item_id: item["id"], answer: said(child, item, task) } }
+      times = times_of(turn["items"].map { |item| item["id"] })
+      given = times.map { |id, time| { id: SecureRandom.uuid, item_id: id, answer: said(child, id, time, task) } }
       { turn_id: turn["id"], answers: given }
     end
 
-    def said(child, item, task)
-      hands = item.values_at("hour_hand_degrees", "minute_hand_degrees")
-      time = Core::DialTime.all.find { |one| hands == [one.hour_hand_degrees, one.minute_hand_degrees] }
+    # A device is not told what the answer is; the teacher is.
+    def times_of(ids)
+      items = ask(:Get, "/api/checks/#{desk['check_id']}")["items"].to_h { |item| [item["id"], item["time"]] }
+      ids.to_h { |id| [id, items.fetch(id)] }
+    end
+
+    def said(child, id, text, task)
+      time = task.parse_time(text)
       planted = TABLE[:misreadings].select { |_, names| names.include?(child["name"]) }.keys.map { |id| Core::Misreading.find(id) }
-      Core::SimulatedChild.new(misreadings: planted, seed: item["id"], **TABLE.slice(:consistency, :careless)).answer(time, task)
+      Core::SimulatedChild.new(misreadings: planted, seed: id, **TABLE.slice(:consistency, :careless)).answer(time, task)
     end
 
     def ask(method, path, body = nil, who = :teacher)

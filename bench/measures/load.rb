@@ -112,7 +112,8 @@ module Bench
     with_school do |port, _folder, server|
       flat = Load.new(joined(port, FLAT_OUT), every: 0).run
       many = Load.new(joined(port, SCHOOL), every: 5).run
-      details = { "megabytes afterwards" => server.megabytes, "60 flat out: answered" => flat.waits.length.to_f, "60 flat out: p95 seconds" => flat.p95,
+      details = { "megabytes afterwards" => server.megabytes, "60 flat out: answered" => flat.waits.length.to_f,
+                  "60 flat out: p95 seconds" => flat.p95,
                   "200 every 5 s: answered" => many.waits.length.to_f, "200 every 5 s: p95 seconds" => many.p95 }
       Taken.new((flat.unanswered + many.unanswered).to_f, details)
     end
@@ -162,7 +163,9 @@ module Bench
     seconds
   end
 
-  measure(:load_unanswered, "requests without an answer: 60 children flat out, then 200 with an answer in 5 s", "0") { |_seed| load_unanswered }
+  measure(:load_unanswered, "requests without an answer: 60 children flat out, then 200 with an answer in 5 s", "0") do |_seed|
+    load_unanswered
+  end
   measure(:load_p95, "95th of 100 waits, 60 children with an answer in 3 s, over a bare route", "<= 2") { |_seed| load_p95 }
   measure(:restart_under_load, "seconds until a killed server answers again with 60 children at its door", "<= 10") do |_seed|
     restart_under_load

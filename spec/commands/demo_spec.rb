@@ -89,8 +89,19 @@ RSpec.describe "bin/demo" do
     expect(findings["children"].select { |child| child["answered"].zero? }.map { |child| child["name"] }).to eq(%w[Hana Kofi])
   end
 
+  it "leaves the file of a demo that runs where it is" do
+    start
+    before = File.stat(File.join(folder, "demo.sqlite3")).ino
+    environment = { "VANTICK_DB" => File.join(folder, "demo.sqlite3") }
+    _, errors, status = Open3.capture3(environment, File.join(ROOT, "bin/demo"), "--fresh", "--port", free_port.to_s)
+    expect([errors, status.exitstatus]).to match([/is held by another program/, 1])
+    expect(File.stat(File.join(folder, "demo.sqlite3")).ino).to eq(before)
+    expect(ask("/api/classes")["classes"].length).to eq(1)
+  end
+
   it "says what is wrong with its options, and with a port that is taken" do
-    wrong = { %w[--port lots] => /must be a number/, %w[--nonsense] => /no option --nonsense/, %w[--port] => /needs a value/ }
+    wrong = { %w[--port lots] => /must be a number/, %w[--port 0] => /from 1 to 65535/, %w[--port 99999] => /from 1 to 65535/,
+              %w[--nonsense] => /no option --nonsense/, %w[--port] => /needs a value/ }
     wrong.each do |options, words|
       _, errors, status = Open3.capture3(File.join(ROOT, "bin/demo"), *options)
       expect([errors, status.exitstatus]).to match([words, 2])

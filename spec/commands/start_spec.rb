@@ -91,6 +91,95 @@ RSpec.describe "The server" do
     expect(File.read(log)).not_to match(/Anneke|own words|boat/)
   end
 
+  # @return [String] everything that comes back on a connection until it ends
+  def raw(bytes)
+    socket = TCPSocket.new("127.0.0.1", port)
+    socket.write(bytes)
+    socket.read
+  rescue SystemCallError
+    ""
+  ensure
+    socket&.close
+  end
+
+  # Sends a body until the server will have no more of it.
+  # @return [Array(Integer, String)] bytes that went out, and what was said
+  def endless(head)
+    socket = TCPSocket.new("127.0.0.1", port)
+    socket.write("POST /api/session/login HTTP/1.1\r\nHost: localhost\r\nContent-Type: application/json\r\n#{head}\r\n\r\n")
+    sent = 0
+    piece = "a" * 65_536
+    400.times { sent += socket.write(head.include?("chunked") ? "10000\r\n#{piece}\r\n" : piece) }
+    [sent, ""]
+  rescue SystemCallError
+    [sent, (socket.read_nonblock(4096) rescue "")] # rubocop:disable Style/RescueModifier -- it may be gone already
+  ensure
+    socket&.close
+  end
+
+  it "takes in no body that it would not look at, whether it says how long it is or not" do
+    start
+    ["Content-Length: 400000000", "Transfer-Encoding: chunked"].each do |head|
+      sent, = endless(head)
+      expect(sent).to be < 12_000_000, head
+    end
+    ["Content-Length: 400000000\r\n\r\n", "Transfer-Encoding: chunked\r\n\r\n#{"10000\r\n#{'a' * 65_536}\r\n" * 20}"].each do |rest|
+      said = raw("POST /api/session/login HTTP/1.1\r\nHost: localhost\r\nContent-Type: application/json\r\n#{rest}")
+      expect(said).to match(/\AHTTP.1.1 413 .*problem\+json.*far more than Vantick takes/m).or(eq("")), rest[0, 40]
+    end
+    expect(Net::HTTP.get(URI("http://127.0.0.1:#{port}/api/health"))).to include("ok")
+  end
+
+  it "answers what is no request with a problem, too, and no method is a mistake of its own" do
+    start
+    expect(raw("GET\r\n\r\n")).to match(/\AHTTP.1.\d 400 .*problem\+json/m)
+    expect(raw("BREW /api/classes HTTP/1.1\r\nHost: localhost\r\nConnection: close\r\n\r\n")).to match(/\AHTTP.1.1 4\d\d .*problem\+json/m)
+    expect(raw("GET /api/times?a=1&a[b]=2 HTTP/1.1\r\nHost: localhost\r\nConnection: close\r\n\r\n")).to match(/\AHTTP.1.1 400 /)
+  end
+
+  it "answers 503 while another program holds its file, says it is there meanwhile, and goes on afterwards" do
+    start
+    me = { name: "Marit", password: "a boat in the bay" }
+    post("/api/session/first", me)
+    held = Sequel.connect(adapter: "sqlite", database: file)
+    held.transaction(mode: :immediate) do
+      address = URI("http://127.0.0.1:#{port}/api/session/login")
+      waits = Array.new(4) { Thread.new { Net::HTTP.post(address, JSON.generate(me), "content-type" => "application/json") } }
+      sleep 0.5
+      began = Process.clock_gettime(Process::CLOCK_MONOTONIC)
+      expect(Net::HTTP.get_response(URI("http://127.0.0.1:#{port}/api/health")).code).to eq("200")
+      expect(Process.clock_gettime(Process::CLOCK_MONOTONIC) - began).to be < 5
+      expect(waits.map { |wait| [wait.value.code, wait.value["retry-after"]] }.uniq).to eq([%w[503 2]])
+    end
+    held.disconnect
+    sleep 1
+    expect(post("/api/session/login", me).first).to include("signed_in" => true)
+  end
+
+  it "ends at Ctrl-C, also while connections are kept and children answer" do
+    start
+    idle = Array.new(20) { TCPSocket.new("127.0.0.1", port) }
+    acknowledged = Queue.new
+    children = seats(%w[Anneke Bram]).map { |cookie| Thread.new { answer(cookie, acknowledged) } }
+    sleep 0.05 until acknowledged.length > 4
+    began = Process.clock_gettime(Process::CLOCK_MONOTONIC)
+    Process.kill("INT", pid)
+    Process.wait(pid)
+    self.pid = nil
+    expect(Process.clock_gettime(Process::CLOCK_MONOTONIC) - began).to be < 9
+    children.each(&:join)
+    idle.each(&:close)
+  end
+
+  it "says in a line what is wrong with its file or its port, and shows nothing of the inside" do
+    File.write(file, "no database, but long enough to be looked at as one. " * 40)
+    { { "VANTICK_PORT" => port.to_s } => %r{is damaged.*bin/vantick restore}, { "VANTICK_PORT" => "0" } => /from 1 to 65535/,
+      { "VANTICK_PORT" => port.to_s, "VANTICK_PROXY" => "cellar" } => /VANTICK_PROXY/ }.each do |environment, words|
+      _, errors, status = Open3.capture3({ "VANTICK_DB" => file, **environment }, "ruby", File.join(ROOT, "server/start.rb"))
+      expect([errors.lines.length, errors, status.exitstatus]).to match([1, words, 1])
+    end
+  end
+
   it "listens to this machine alone, and prints the room's address where it is told otherwise" do
     start
     expect(File.read(log)).to include("Vantick is ready: http://127.0.0.1:#{port}")

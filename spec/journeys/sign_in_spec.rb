@@ -50,7 +50,7 @@ RSpec.describe "Who gets in" do
     fill_in "Password of now", with: "not this"
     fill_in "New password", with: "a boat in the bay"
     click_button "Change it"
-    expect(page).to have_css("[role='alert']", text: "This is not your password of now.")
+    expect(page).to have_css("[role='alert']", text: "This is not your present password.")
     fill_in "Password of now", with: BrowserHelpers::TEACHER[:password]
     click_button "Change it"
     expect(page).to have_css("[role='status']", text: "The password is changed")

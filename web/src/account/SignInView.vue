@@ -74,6 +74,11 @@ function takeDemo(): void {
       />
       <p v-if="first" class="quiet hint">Ten characters or more; four words in a row are easy to keep.</p>
       <p id="password-error" class="field-error" role="alert">{{ wrong("password") }}</p>
+      <p v-if="!first" class="quiet hint">
+        Forgotten? On the machine that Vantick runs on,
+        <code class="words">bin/vantick password NAME</code>
+        sets a new one.
+      </p>
       <p v-if="elsewhere" class="field-error" role="alert">{{ elsewhere }}</p>
       <div class="ways">
         <BButton type="submit" variant="primary" :disabled="busy || !name.trim() || !password">

@@ -56,19 +56,24 @@ export function onSignedOut(tell: () => void): void {
   });
 }
 
+/** What Vantick itself says of something that it can never take, however often it is sent. */
+const FINAL: ReadonlySet<number> = new Set([400, 404, 405, 409, 413, 415, 422]);
+
 /** What the server refused, with the field it belongs to, or that it could not be reached at all. */
 export class Refused extends Error {
   constructor(
     readonly field: string | null,
     message: string,
     readonly status: number,
+    /** Whether it was Vantick that refused, and not a filter or a proxy on the way. */
+    readonly ours = false,
   ) {
     super(message);
   }
 
-  /** Whether trying the same again can help. */
+  /** Whether trying the same again can help: later, on another network, or signed in again. */
   get passing(): boolean {
-    return this.status === 0 || this.status >= 500;
+    return !(this.ours && FINAL.has(this.status));
   }
 }
 
@@ -86,11 +91,13 @@ export async function asked<T>(request: Promise<Answered<T>>): Promise<T> {
   } catch {
     throw new Refused(null, "Vantick does not answer. Is it still running? Nothing typed is lost.", 0);
   }
-  if (response.response.ok) return response.data as T;
+  if (response.response.ok && response.data !== undefined) return response.data as T;
+  if (response.response.status === 204) return undefined as T;
   const problem = response.error;
   throw new Refused(
     problem?.field ?? null,
     problem?.detail ?? "Vantick gave no answer.",
-    problem?.status ?? response.response.status,
+    response.response.ok ? 0 : (problem?.status ?? response.response.status),
+    response.response.headers.get("content-type")?.startsWith("application/problem+json") ?? false,
   );
 }

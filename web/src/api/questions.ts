@@ -230,6 +230,12 @@ export function closeDesk(id: number): Promise<Desk> {
   return asked(api.POST("/api/desks/{desk_id}/closing", { params: { path: { desk_id: id } } }));
 }
 
+/** Ends a child's place at a desk, whoever holds the device. */
+export function sendAway(deskId: number, childId: number): Promise<unknown> {
+  const params = { path: { desk_id: deskId, child_id: childId } };
+  return asked(api.POST("/api/desks/{desk_id}/children/{child_id}/leaving", { params }));
+}
+
 export async function readKeys(classId: number): Promise<ChildKey[]> {
   const params = { path: { class_id: classId } };
   return (await asked(api.GET("/api/classes/{class_id}/keys", { params }))).keys;

@@ -255,4 +255,38 @@ form {
     grid-template-columns: repeat(8, minmax(4rem, 5.6rem));
   }
 }
+
+/* Small phones: all pictures in the window, none to be looked for. */
+@media (max-width: 48rem) and (max-height: 47rem) {
+  .pictures {
+    grid-template-columns: repeat(6, minmax(2.75rem, 4.2rem));
+    gap: 0.4rem;
+
+    .key {
+      padding: 0.3rem;
+    }
+  }
+
+  .place {
+    width: 3.4rem;
+    height: 3.4rem;
+  }
+
+  h1 {
+    font-size: 1.3rem;
+    margin: 0.3rem 0;
+  }
+}
+
+@media (min-width: 34rem) and (max-height: 30rem) {
+  .pictures {
+    grid-template-columns: repeat(12, minmax(2.5rem, 4.2rem));
+  }
+
+  .place {
+    width: 2.8rem;
+    height: 2.8rem;
+    padding: 0.2rem;
+  }
+}
 </style>

@@ -7,6 +7,11 @@ import DialLights from "@/dial/DialLights.vue";
 /** What a child looks at: a dial or a part of one, or a time in words or digits. */
 const props = defineProps<{ turn: DeskTurn }>();
 const item = computed(() => props.turn.items[0]);
+/** A hand that is not on the dial is not known here; any place does for it. */
+const facts = computed(() => ({
+  hour_hand_degrees: item.value?.hour_hand_degrees ?? 0,
+  minute_hand_degrees: item.value?.minute_hand_degrees ?? 0,
+}));
 const dial = computed(() => !["words", "digits", "time_of_day"].includes(props.turn.sees));
 const hands = computed(() => {
   if (props.turn.sees === "hour_hand") return "hour";
@@ -38,7 +43,7 @@ const when = computed(() => {
       <strong>{{ item.said }}</strong>
     </p>
     <div v-if="dial" class="face">
-      <DialFace :facts="item" :hands="hands" :numerals="!bare" :marks="!bare" :label="label" :margin="3">
+      <DialFace :facts="facts" :hands="hands" :numerals="!bare" :marks="!bare" :label="label" :margin="3">
         <template v-if="lights.length" #over><DialLights :lights="lights" /></template>
       </DialFace>
     </div>

@@ -6,6 +6,12 @@ import DialFace from "@/dial/DialFace.vue";
 /** Clocks and cards that belong together: press one, then the other. */
 defineProps<{ turn: DeskTurn; over: boolean }>();
 const texts = defineModel<string[]>({ required: true });
+type Item = DeskTurn["items"][number];
+/** Both hands are on each of these clocks. */
+const handsOf = (item: Item): { hour_hand_degrees: number; minute_hand_degrees: number } => ({
+  hour_hand_degrees: item.hour_hand_degrees ?? 0,
+  minute_hand_degrees: item.minute_hand_degrees ?? 0,
+});
 const LETTERS = ["A", "B", "C", "D"];
 const clock = ref<number | null>(null);
 const card = ref<string | null>(null);
@@ -44,7 +50,7 @@ function pressCard(text: string): void {
           :disabled="over"
           @click="pressClock(at)"
         >
-          <DialFace :facts="item" :margin="3" />
+          <DialFace :facts="handsOf(item)" :margin="3" />
           <span class="badge" aria-hidden="true">{{ LETTERS[at] }}</span>
         </button>
       </li>

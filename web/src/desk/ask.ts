@@ -56,4 +56,8 @@ export const beginAgain = (): Promise<DeskState> => asked(api.POST("/api/desk/ro
 
 export const ownDials = async (): Promise<OwnDial[]> => (await asked(api.GET("/api/desk/record"))).dials;
 
+/** Tells the teacher of answers that were kept here and could not be taken. */
+export const tellLosses = (answers: number): Promise<unknown> =>
+  asked(api.POST("/api/desk/losses", { body: { answers } }));
+
 export const leaveDesk = (): Promise<unknown> => asked(api.POST("/api/desk/leaving"));

@@ -1,7 +1,7 @@
 import { computed, onScopeDispose, ref, shallowRef, type ComputedRef, type Ref, type ShallowRef } from "vue";
 import { Refused, type DeskState, type DeskTurn, type Told } from "@/api/client";
 import { newId } from "@/api/ids";
-import { beginAgain, leaveDesk, readState, sendAnswers, type Sending } from "./ask";
+import { beginAgain, leaveDesk, readState, sendAnswers, tellLosses, type Sending } from "./ask";
 import { useOutbox } from "./outbox";
 
 /**
@@ -104,11 +104,20 @@ export function useDesk(): DeskHere {
   }
 
   const passing = (error: unknown): boolean => !(error instanceof Refused) || error.passing;
+  const unseated = (error: unknown): boolean =>
+    error instanceof Refused && error.ours && error.status === 401;
 
   function trouble(error: unknown): void {
-    if (passing(error)) away.value = true;
-    else if (error instanceof Refused && error.status === 401) out();
+    if (unseated(error)) out();
+    else if (passing(error)) away.value = true;
     else news.value = error instanceof Refused ? error.message : String(error);
+  }
+
+  /** What can never be taken is let go; the child hears of it, and so does the teacher. */
+  async function letGo(sending: Sending): Promise<void> {
+    outbox.remove(sending);
+    news.value = `${sending.answers.length === 1 ? "1 answer" : `${sending.answers.length} answers`} could not be taken.`;
+    await tellLosses(sending.answers.length).catch(() => undefined);
   }
 
   /** Sends what is kept, oldest first; what the server refuses for good is let go. */
@@ -121,8 +130,8 @@ export function useDesk(): DeskHere {
         arrived += 1;
         arrive(taken);
       } catch (error) {
-        if (passing(error) || (error instanceof Refused && error.status === 401)) throw error;
-        outbox.remove(sending);
+        if (passing(error)) throw error;
+        await letGo(sending);
       }
     }
     if (arrived) news.value = `The network is back: ${answersOf(arrived)} in.`;
@@ -216,6 +225,8 @@ export function useDesk(): DeskHere {
       await flush();
       heard(await sendAnswers(sending, ahead.value));
     } catch (error) {
+      // Whoever sits down here again as the same child still has it.
+      if (unseated(error)) outbox.add({ ...sending, late: true });
       trouble(error);
       if (away.value) keepHere(sending);
       else if (state.value) await begin().catch(trouble);

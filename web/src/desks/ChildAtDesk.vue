@@ -7,7 +7,7 @@ import { STUCK, whyAsked } from "./wording";
 
 /** A child in one line: where they are now, and their last answers as shapes. It opens to the answers themselves. */
 const props = defineProps<{ child: LiveChild; desk: Desk; hidden: boolean; open: boolean }>();
-defineEmits<{ toggle: [] }>();
+defineEmits<{ toggle: []; away: [] }>();
 const facts = useFacts();
 
 const presence = computed(() => {
@@ -19,6 +19,14 @@ const where = computed(() => {
   if (presence.value) return presence.value;
   if (asked) return asked.second ? `${asked.time}, again` : asked.time;
   return props.child.round ? `done: ${props.child.done}` : "";
+});
+/** What a teacher should know beside the answers. */
+const notes = computed(() => {
+  const { wrong_tries: tries, lost } = props.child;
+  return [
+    ...(tries ? [`wrong pictures: ${tries}`] : []),
+    ...(lost ? [lost === 1 ? "1 answer could not be taken" : `${lost} answers could not be taken`] : []),
+  ];
 });
 const verdict = (one: string): Answer["verdict"] => one as Answer["verdict"];
 const told = (one: LiveChild["answers"][number]): string => {
@@ -34,6 +42,7 @@ const told = (one: LiveChild["answers"][number]): string => {
       <span class="name">
         {{ hidden ? "" : child.name }}
         <span v-if="hidden" class="visually-hidden">Name hidden</span>
+        <span v-if="notes.length" class="note">{{ notes.join(", ") }}</span>
       </span>
       <span class="marks">
         <VerdictMark v-for="one in child.answers" :key="one.item_id" :verdict="verdict(one.verdict)" />
@@ -51,6 +60,23 @@ const told = (one: LiveChild["answers"][number]): string => {
       <p v-if="child.asked" class="quiet">
         Now: {{ child.asked.time }}, {{ whyAsked(child.asked, facts) }}
         <template v-if="child.step">· {{ facts.rung(child.step).name }}</template>
+      </p>
+      <p v-if="notes.length" class="quiet">
+        <template v-if="child.wrong_tries">
+          Somebody chose wrong pictures {{ child.wrong_tries }}
+          {{ child.wrong_tries === 1 ? "time" : "times" }}; after five the card rests at that device.
+          <RouterLink :to="{ name: 'keys', query: { child: child.child_id } }">
+            Show or change them
+          </RouterLink>
+          ends the rest.
+        </template>
+        <template v-if="child.lost">
+          Answers that a device had kept could not be taken: {{ child.lost }}.
+        </template>
+      </p>
+      <p v-if="child.joined && desk.open" class="quiet">
+        <BButton variant="outline-primary" size="sm" @click="$emit('away')">Send away</BButton>
+        <span class="after">Whoever knows the pictures comes in again.</span>
       </p>
       <p v-if="!child.joined && desk.open" class="quiet">
         Not at a desk yet.
@@ -91,7 +117,7 @@ const told = (one: LiveChild["answers"][number]): string => {
   }
 }
 
-button {
+.child > button {
   display: grid;
   grid-template-columns: minmax(5rem, 1fr) auto minmax(4rem, auto) 1.9rem;
   align-items: center;
@@ -111,6 +137,15 @@ button {
   overflow: hidden;
   text-overflow: ellipsis;
   white-space: nowrap;
+}
+
+.note {
+  display: block;
+  font-weight: 400;
+  font-size: 0.85rem;
+  color: var(--v-misread);
+  overflow: hidden;
+  text-overflow: ellipsis;
 }
 
 .gone .name {
@@ -159,6 +194,11 @@ button {
 
 .dial.set {
   width: 2.4rem;
+}
+
+.after {
+  margin-left: 0.6rem;
+  font-size: 0.9rem;
 }
 
 .said {

@@ -2,7 +2,7 @@
 import { useEventListener } from "@vueuse/core";
 import { computed, onScopeDispose, ref, shallowRef, watch } from "vue";
 import { useRoute } from "vue-router";
-import { closeDesk, useFacts, watchDesk, wordsOf, type LiveDesk } from "@/api";
+import { closeDesk, sendAway, useFacts, watchDesk, wordsOf, type LiveDesk } from "@/api";
 import ChildAtDesk from "./ChildAtDesk.vue";
 import JoinCard from "./JoinCard.vue";
 import { STUCK, titleOfDesk } from "./wording";
@@ -48,6 +48,16 @@ const children = computed(() => live.value?.children ?? []);
 const joined = computed(() => children.value.filter((child) => child.joined).length);
 const stuck = computed(() => children.value.filter((child) => child.stuck));
 const given = computed(() => children.value.reduce((sum, child) => sum + child.given, 0));
+
+async function away(childId: number): Promise<void> {
+  if (!desk.value) return;
+  try {
+    await sendAway(desk.value.id, childId);
+    await look();
+  } catch (error) {
+    trouble.value = wordsOf(error);
+  }
+}
 
 async function close(): Promise<void> {
   if (!desk.value) return;
@@ -138,6 +148,7 @@ useEventListener("keydown", (event: KeyboardEvent) => {
           :hidden="hidden"
           :open="opened === child.child_id"
           @toggle="opened = opened === child.child_id ? null : child.child_id"
+          @away="away(child.child_id)"
         />
       </ul>
     </template>

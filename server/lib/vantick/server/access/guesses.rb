@@ -27,6 +27,12 @@ module Vantick
         # What a device guessed of others stays counted.
         def right(env, who) = @by_name.forget(key(env, who))
 
+        # A password that could not be looked at was no wrong one.
+        def give_back(env, who)
+          @by_name.give_back(key(env, who))
+          @by_device.give_back(Http::Caller.device(env))
+        end
+
         # Takes as long as a password that is looked at.
         # @param rodauth [Rodauth::Auth]
         def pretend(rodauth)

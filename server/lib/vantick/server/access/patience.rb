@@ -11,6 +11,15 @@ module Vantick
         KEPT = 20_000
         Tried = Struct.new(:tries, :rests_until, :last)
 
+        # @param seconds [Integer]
+        # @return [String] as a person would say it
+        def self.in_words(seconds)
+          return seconds == 1 ? "a second" : "#{seconds} seconds" if seconds < 60
+
+          minutes = (seconds / 60.0).ceil
+          minutes == 1 ? "a minute" : "#{minutes} minutes"
+        end
+
         # @param free [Integer] tries in a round
         # @param rest [Numeric] seconds of the first rest
         # @param most [Numeric] seconds of the longest
@@ -42,6 +51,16 @@ module Vantick
         # @return [Integer] seconds that are left to wait; 0 where it is not resting
         def resting(key)
           @lock.synchronize { alive(key, @clock.call)&.then { |found| [found.rests_until - @clock.call, 0].max.ceil } || 0 }
+        end
+
+        # It was not looked at after all.
+        # @param key [Object]
+        def give_back(key)
+          @lock.synchronize do
+            found = @kept[key] or next
+            found.tries -= 1
+            found.rests_until = found.last
+          end
         end
 
         # It was right, or somebody who may says that it is well.

@@ -45,13 +45,16 @@ module Vantick
                                    cookie_options: { httponly: true, same_site: :strict, path: "/" }
             guesses = Guesses.new
             roda.plugin(:rodauth, json: :only) { SignIn.configure(self, database, secret, guesses) }
-            roda.route { |request| SignIn.pass(request, rodauth, env) }
+            roda.route { |request| SignIn.pass(request, rodauth, env, guesses) }
           end
 
-          def pass(request, rodauth, env)
+          def pass(request, rodauth, env, guesses)
             env[ACCOUNTS] = rodauth.class
             env[TEACHER] = rodauth.session_value if rodauth.logged_in? && rodauth.currently_active_session?
             request.on(PREFIX) { request.rodauth } if ROUTES.include?(request.path)
+          rescue Sequel::Error, Store::Busy
+            guesses.give_back(env, env[TEACHER] || request.params["name"].to_s)
+            raise
           end
 
           def configure(rodauth, database, secret, guesses)
@@ -150,18 +153,9 @@ module Vantick
 
           rodauth.response.status = 429
           rodauth.response["retry-after"] = wait.to_s
-          words = format(SignInSettings::WORDS[:slowly], wait: in_words(wait))
+          words = format(SignInSettings::WORDS[:slowly], wait: Patience.in_words(wait))
           rodauth.response.write(body({ "error" => words }, rodauth.response, rodauth))
           rodauth.request.halt
-        end
-
-        # @param seconds [Integer]
-        # @return [String]
-        def self.in_words(seconds)
-          return "#{seconds} seconds" if seconds < 60
-
-          minutes = (seconds / 60.0).ceil
-          minutes == 1 ? "a minute" : "#{minutes} minutes"
         end
 
         # What Rodauth answers, as the rest of the API does.

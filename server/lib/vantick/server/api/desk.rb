@@ -6,7 +6,7 @@ module Vantick
       # A child's own side: joining with the class code and the pictures, tasks, answers, and the dials they can read.
       class Desk < Base
         NOT_YOURS = "Those are not your pictures. Try again, or ask for them."
-        RESTS = "Wait %<minutes>s, or ask your teacher to show you your pictures."
+        RESTS = "Wait %<wait>s, or ask your teacher to show you your pictures."
 
         post "/api/desk/doors" do
           desk = store.desks.coded(sent[:code], time)
@@ -106,9 +106,8 @@ module Vantick
         end
 
         def rests(seconds)
-          minutes = (seconds / 60.0).ceil
           headers "retry-after" => seconds.to_s
-          refuse(429, format(RESTS, minutes: minutes == 1 ? "a minute" : "#{minutes} minutes"), :pictures)
+          refuse(429, format(RESTS, wait: Access::Patience.in_words(seconds)), :pictures)
         end
 
         # The desk's step, or the child's own next one.

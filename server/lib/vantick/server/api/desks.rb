@@ -43,6 +43,7 @@ module Vantick
 
         # Whoever sits there in a child's name has to come in again.
         post "/api/desks/:desk_id/children/:child_id/leaving" do
+          room.gone({ desk_id: input[:desk_id], child_id: input[:child_id] })
           answer_json({ left: store.desks.send_away(input[:desk_id], input[:child_id]) })
         end
 

@@ -58,6 +58,10 @@ module Vantick
         # @return [Array(Time, Time), nil] when the device was heard of, and when the child did something
         def seen(seat) = @lock.synchronize { @seen[place(seat)] }
 
+        # The device is not here any more.
+        # @param seat [Hash]
+        def gone(seat) = @lock.synchronize { @seen.delete(place(seat)) }
+
         # A try at a child's pictures, counted before it is looked at.
         # @param child_id [Integer]
         # @param device [String]
