@@ -62,12 +62,12 @@ module Vantick
     # A device is not told what the answer is; the teacher is.
     def times_of(ids)
       items = ask(:Get, "/api/checks/#{desk['check_id']}")["items"].to_h { |item| [item["id"], item["time"]] }
-      ids.to_h { |id| [id, items.fetch(id)] }
+      ids.zip(items.values_at(*ids)).to_h
     end
 
     def said(child, id, text, task)
       time = task.parse_time(text)
-      planted = TABLE[:misreadings].select { |_, names| names.include?(child["name"]) }.keys.map { |id| Core::Misreading.find(id) }
+      planted = TABLE[:misreadings].select { |_, names| names.include?(child["name"]) }.keys.map { |name| Core::Misreading.find(name) }
       Core::SimulatedChild.new(misreadings: planted, seed: id, **TABLE.slice(:consistency, :careless)).answer(time, task)
     end
 
