@@ -117,7 +117,7 @@ RSpec.describe "The server" do
     socket&.close
   end
 
-  it "takes in no body that it would not look at, whether it says how long it is or not" do
+  it "takes in no body that it would not look at, and refuses what is no request as it refuses all else" do
     start
     ["Content-Length: 400000000", "Transfer-Encoding: chunked"].each do |head|
       sent, = endless(head)
@@ -128,10 +128,7 @@ RSpec.describe "The server" do
       expect(said).to match(/\AHTTP.1.1 413 .*problem\+json.*far more than Vantick takes/m).or(eq("")), rest[0, 40]
     end
     expect(Net::HTTP.get(URI("http://127.0.0.1:#{port}/api/health"))).to include("ok")
-  end
-
-  it "answers what is no request with a problem, too, and no method is a mistake of its own" do
-    start
+    # What is no request is answered with a problem, too, and no method is a mistake of the server's own.
     expect(raw("GET\r\n\r\n")).to match(/\AHTTP.1.\d 400 .*problem\+json/m)
     expect(raw("BREW /api/classes HTTP/1.1\r\nHost: localhost\r\nConnection: close\r\n\r\n")).to match(/\AHTTP.1.1 4\d\d .*problem\+json/m)
     expect(raw("GET /api/times?a=1&a[b]=2 HTTP/1.1\r\nHost: localhost\r\nConnection: close\r\n\r\n")).to match(/\AHTTP.1.1 400 /)

@@ -84,7 +84,7 @@ const add = (): Promise<void> => {
       </form>
       <section>
         <h2>Signing out</h2>
-        <p>You are signed out by yourself after four hours without use.</p>
+        <p>After four hours without use you are signed out.</p>
         <div class="ways">
           <BButton variant="outline-primary" @click="session.leave(false)">Sign out here</BButton>
           <BButton variant="outline-primary" @click="session.leave(true)">Sign out everywhere</BButton>

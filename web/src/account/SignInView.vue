@@ -149,6 +149,7 @@ label {
 
 .words {
   white-space: nowrap;
+  color: inherit;
 }
 
 .demo .btn {

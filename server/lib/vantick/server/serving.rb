@@ -72,7 +72,11 @@ module Vantick
 
       def launch(app)
         events = Puma::Events.new
-        events.on_booted { ready }
+        events.on_booted do
+          ready
+          # What the first teacher would wait for.
+          Thread.new { Api::Catalogue.text }
+        end
         log_writer = Puma::LogWriter.new(File.open(File::NULL, "w"), $stderr)
         Puma::Launcher.new(configuration(app), log_writer:, events:).run
       end

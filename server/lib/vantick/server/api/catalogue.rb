@@ -44,7 +44,11 @@ module Vantick
           end
         end
 
-        TEXT = JSON.generate(all).freeze
+        LOCK = Mutex.new
+
+        # Made once, by whoever asks first: it costs seconds, in which a server that has just started can say that it is there.
+        # @return [String] JSON
+        def self.text = LOCK.synchronize { @text ||= JSON.generate(all).freeze }
       end
     end
   end

@@ -18,7 +18,7 @@ module Vantick
 
         get("/api/dial") { unchanging(DIAL.for(conventions, whose: teacher)) }
         get("/api/day") { unchanging(DAY.for(conventions, whose: teacher)) }
-        get("/api/catalogue") { unchanging(Catalogue::TEXT) }
+        get("/api/catalogue") { unchanging(Catalogue.text) }
 
         get "/api/drawing" do
           check = Core::DrawingCheck.new(Core::Hands.new(input[:hour_hand_degrees], input[:minute_hand_degrees]))
