@@ -120,6 +120,51 @@ RSpec.describe "A teacher's desks" do
       expect(live["answers"].first).to include("verdict" => "right", "answer" => right(turn).first, "read_as" => right(turn).first)
     end
 
+    it "show an exit that one child answered on paper and another at a desk, also where it is opened twice" do
+      id = lesson["id"]
+      check = post("/api/lessons/#{id}/check", {}).body["check_id"]
+      items = get("/api/checks/#{check}").body["items"]
+      other = school_class["children"].last
+      answer({ "id" => check }, other, items.first, "quarter to one")
+      2.times do
+        at = opened(kind: "exit", lesson_id: id).body
+        turn = as(seated(at["id"], child)) { state_of["turn"] }
+        send_answers(turn, ["quarter to one"], who: seated(at["id"], child)) if turn
+        shown = get("/api/desks/#{at['id']}")
+        expect(shown.status).to eq(200)
+        expect(shown.body["children"].map { |one| one["given"] }).to eq([shown.body["children"].first["given"], 0, 1])
+        seated(at["id"], other)
+        expect(get("/api/desks/#{at['id']}").status).to eq(200)
+      end
+    end
+
+    it "ask the database for no more where thousands of answers were given than where there are few" do
+      queries = Hash.new(0)
+      look = lambda do |name|
+        logger = Object.new.tap do |one|
+          %i[debug info warn error].each do |level|
+            one.define_singleton_method(level) do |_|
+              queries[name] += 1
+            end
+          end
+        end
+        store.db.loggers << logger
+        live
+        store.db.loggers.clear
+      end
+      state
+      look[:few]
+      rows = Array.new(2000) { |at| { check_id: desk["check_id"], position: 1000 + at, time: "7:45", child_id: child["id"] } }
+      store.db[:items].multi_insert(rows)
+      ids = store.db[:items].where { position >= 1000 }.select_map(:id)
+      kept = { child_id: child["id"], answer: "7:45", verdict: "right", misreadings: "", read_as: "", read_short: "", slips: "",
+               answered_at: "2026-01-01T00:00:00Z" }
+      store.db[:answers].multi_insert(ids.map { |item_id| { uuid: SecureRandom.uuid, item_id:, **kept } })
+      look[:many]
+      expect(queries[:many]).to eq(queries[:few])
+      expect(live).to include("given" => 2000, "right" => 2000, "answers" => have_attributes(length: 10))
+    end
+
     it "show hands as they were set, beside what was asked" do
       check = store.checks.add(class_id: school_class["id"], step: "quarters", task: "digital_to_dial", times: ["7:45"],
                                made_at: "2026-03-02T10:00:00Z")

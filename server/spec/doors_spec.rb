@@ -51,6 +51,25 @@ RSpec.describe "Every door of the API" do
     expect(everything).to eq(rows)
   end
 
+  it "opens no class that belongs to nobody, and tells what is another's from what is not there by nothing" do
+    cookie # the first account would take it
+    nobodys = store.classes.add(name: "Curlew", school: "", names: ["Bo"], made_at: "2026-01-01T00:00:00Z")
+    expect(get("/api/classes/#{nobodys[:id]}/groups").status).to eq(404)
+    things = belongings
+    as(signed_in("Joris")) do
+      own = make_class(["Ida"])
+      [["/api/checks/%s", things["check_id"]], ["/api/desks/%s", things["desk_id"]], ["/api/lessons/%s", things["lesson_id"]],
+       ["/api/classes/%s/groups", things["class_id"]]].each do |path, id|
+        said = [id, 9999].map { |one| get(format(path, one)).body.to_s.gsub(one.to_s, "N") }
+        expect(said.uniq.length).to eq(1), said.to_s
+      end
+      { check_id: things["check_id"], lesson_id: things["lesson_id"] }.each do |name, id|
+        said = [id, 9999].map { |one| post("/api/classes/#{own['id']}/desks", { kind: "exit", name => one }).body.to_s.gsub(one.to_s, "N") }
+        expect(said.uniq.length).to eq(1), said.to_s
+      end
+    end
+  end
+
   it "opens to whose it is: what is refused above is refused for who asks, not for what" do
     things = belongings
     named = teachers.select { |method, path, *| path.include?("{") && method != "delete" }

@@ -32,6 +32,21 @@ RSpec.describe Vantick::Server::Api::Facts do
     expect(get("/api/dial?conventions=#{'x' * 301}")).to be_refused(400).at("conventions")
   end
 
+  it "makes no table in other words for a stranger, and not ever new ones for anybody" do
+    expect(as("") { get("/api/dial").status }).to eq(200)
+    expect(as("") { get("/api/dial?conventions=after") }).to be_refused(401)
+    expect(as("") { get("/api/day?conventions=after") }).to be_refused(401)
+    table = Vantick::Server::Api::Tables.new { |number| "table #{number}" }
+    most = Vantick::Server::Api::Tables::NEW_A_MINUTE
+    most.times { |number| table.for(number, whose: 1) }
+    expect { table.for(most, whose: 1) }.to raise_error(Vantick::Server::Api::Tables::TooMany)
+    expect(table.for(most, whose: 2)).to eq("table #{most}")
+    expect(table.for(most - 1, whose: 1)).to eq("table #{most - 1}")
+    expect(number_of_tables(table)).to eq(Vantick::Server::Api::Tables::KEPT)
+  end
+
+  def number_of_tables(table) = table.instance_variable_get(:@kept).length
+
   it "gives each time's steps with what lights up, and what someone elsewhere may say" do
     row = get("/api/dial?conventions=landmarks").body["times"][465]
     expect(row["at_home"]).to include("quarter of eight")

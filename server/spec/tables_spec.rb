@@ -31,9 +31,41 @@ RSpec.describe Vantick::Server::Api::AnswerTables do
     expect(get(address).body["answers"]).to eq([])
   end
 
-  it "hold no formula for a spreadsheet" do
-    take("Anneke,=1+1")
-    expect(CSV.parse(plain("#{address}/answers.csv").body)[1][1]).to eq("'=1+1")
+  it "take a child once, and are in at once however long they are" do
+    expect(take("Anneke,qt8\n\nBram,qt8\nanneke,7:45")).to be_refused(422).at("table").saying(/Row 4: Anneke stands in row 1 already/)
+    flood = Array.new(7_000) { "Bram,1" }.join("\n")
+    began = Process.clock_gettime(Process::CLOCK_MONOTONIC)
+    expect(take(flood)).to be_refused(422).at("table").saying(/Row 2: Bram stands in row 1/)
+    expect(Process.clock_gettime(Process::CLOCK_MONOTONIC) - began).to be < 5
+  end
+
+  it "correct what was there, each answer once" do
+    take("Anneke,qt8,7:45,2:30")
+    take("Anneke,qp8,7:45")
+    rows = store.db[:answers].order(:id).select_map(%i[answer corrects_id])
+    expect(rows).to eq([["qt8", nil], ["7:45", nil], ["2:30", nil], ["qp8", 1], ["7:45", 2]])
+  end
+
+  # What a spreadsheet would take for a formula, in a file with whatever sign between cells.
+  def formulas(csv)
+    cells = [",", ";", "\t"].flat_map { |sign| csv.lines.flat_map { |line| line.chomp.delete('"').split(sign) } }
+    cells.grep(/\A[[:space:]]*[=+@＝＋＠－-]./)
+  end
+
+  it "hold no formula for a spreadsheet, in names and in answers, and come back in as they were" do
+    nasty = ["=1+1", "+1", "-1+1", "@SUM(A1)", "\t=1+1", "\r\n=1+1", "  =1", "＝1+1", "＋1", "－1", "＠a", "a;=1+1", "a\t=2", "a,+3", "'=1",
+             "''=1", "-", "7:45"]
+    school_class = make_class(["=cmd()", "+Bo", "@Cy", "Di;=1"])
+    check = make_check(school_class, count: 5)
+    places = school_class["children"].product(check["items"])
+    nasty.zip(places).each { |text, (child, item)| answer(check, child, item, text) }
+    address = "/api/checks/#{check['id']}"
+    before = store.answers.standing([check["id"]])[check["id"]].to_h { |one| [one.values_at(:child_id, :item_id), one[:answer].strip] }
+    csv = plain("#{address}/answers.csv").body.force_encoding(Encoding::UTF_8)
+    expect(formulas(csv)).to be_empty
+    expect(post("#{address}/tables", { table: csv }).status).to eq(201)
+    after = store.answers.standing([check["id"]])[check["id"]].to_h { |one| [one.values_at(:child_id, :item_id), one[:answer].strip] }
+    expect(after).to eq(before)
   end
 
   describe "overruling" do

@@ -47,11 +47,11 @@ RSpec.describe "Who gets in" do
 
   it "changes the password, makes an account for a colleague, and signs out everywhere", :demo do
     visit "/account"
-    fill_in "Password of now", with: "not this"
+    fill_in "Present password", with: "not this"
     fill_in "New password", with: "a boat in the bay"
     click_button "Change it"
     expect(page).to have_css("[role='alert']", text: "This is not your present password.")
-    fill_in "Password of now", with: BrowserHelpers::TEACHER[:password]
+    fill_in "Present password", with: BrowserHelpers::TEACHER[:password]
     click_button "Change it"
     expect(page).to have_css("[role='status']", text: "The password is changed")
     fill_in "Name", with: "Joris"

@@ -62,7 +62,7 @@ const add = (): Promise<void> => {
     <div class="columns">
       <form novalidate @submit.prevent="change">
         <h2>Change the password</h2>
-        <label for="now">Password of now</label>
+        <label for="now">Present password</label>
         <BFormInput
           id="now"
           v-model="now"
