@@ -32,6 +32,44 @@ RSpec.describe Vantick::Server::Api::Sheets do
     end
   end
 
+  # Every outline on a page begins somewhere.
+  def outlines(page)
+    counter = Class.new do
+      attr_reader :count
+
+      def begin_new_subpath(_x, _y) = @count = @count.to_i + 1
+    end.new
+    page.walk(counter)
+    counter.count.to_i
+  end
+
+  describe "as it comes, for a class of 30" do
+    let(:school_class) { make_class(Array.new(30) { |number| "Child #{number + 1}" }) }
+    let(:alone) { make_class(["Child 1"]) }
+
+    # @return [Array(PDF::Reader, Hash)] the file, and the check where there is one
+    def printed(of, kind, step)
+      made = post("/api/classes/#{of['id']}/sheets", { kind: kind.id, step: }).body if kind.answered?
+      path = made ? "/api/checks/#{made['check_id']}/sheet.pdf" : "/api/classes/#{of['id']}/material.pdf?kind=#{kind.id}&step=#{step}"
+      [pdf(path), made && get("/api/checks/#{made['check_id']}").body]
+    end
+
+    Vantick::Core::SheetKind.all.each do |kind|
+      it "#{kind.name.downcase} has as many exercises as were set, once, and each child's page is as one child's alone would be" do
+        step = Vantick::Core::Step.with_times.reverse.find { |one| kind.tasks.empty? || kind.tasks_for(one).any? }.id
+        (file, check), (single,) = [school_class, alone].map { |of| printed(of, kind, step) }
+        expect(check["items"].length).to eq(kind.id == :levels ? 3 * kind.count : kind.count) if check
+        expect(check["items"].map { |item| item["child_id"] }.uniq).to eq([nil]) if check
+        slips = kind.id == :slips
+        expect(outlines(file.page(1))).to eq(outlines(single.page(1)) * (slips ? 4 : 1)), kind.id.to_s
+        next unless slips
+
+        expect(file.pages.first(8).map { |page| page.text.scan("Child").length }).to eq([4, 4, 4, 4, 4, 4, 4, 2])
+        expect(file.page_count).to eq(single.page_count + 7)
+      end
+    end
+  end
+
   it "keeps answers on pages of their own" do
     made = make(kind: "draw", task: "words_to_dial", count: 6)
     sheets, answers = %w[sheets answers].map { |part| texts("/api/checks/#{made['check_id']}/sheet.pdf?part=#{part}").join }

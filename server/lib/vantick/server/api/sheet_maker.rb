@@ -25,9 +25,10 @@ module Vantick
         # @return [Hash] as it is kept
         def settings = { **@settings, task: @task&.id, count: }
 
+        # What is the same for all is there once, however many names it is printed under.
         # @return [Array<Hash>] rows of items
         def items
-          versions.flat_map { |version| version[:items].map { |item| row(item, version[:child_id]) } }
+          versions(each? ? nil : 1).flat_map { |version| version[:items].map { |item| row(item, version[:child_id]) } }
         end
 
         # @param only [Integer, nil] how many of the versions, for a preview

@@ -12,11 +12,17 @@ module Vantick
         def pages
           @pages = []
           begin_page
-          sheet.versions.each { |version| version(version) }
+          versions.each { |version| version(version) }
           @pages
         end
 
         private
+
+        # What is the same for all is answered once, for nobody in particular.
+        def versions
+          same = sheet.versions.map(&:items).uniq.one?
+          same ? [Version.new(name: "", items: sheet.versions.first.items)] : sheet.versions
+        end
 
         def begin_page
           page = new_page
