@@ -193,9 +193,9 @@ RSpec.describe "The children's desk" do
     desk = open_desk(school_class[:id], step: "quarters")
     join(desk, "Anneke")
     say(usual(asked(desk, "Anneke")[:time]))
-    store.db[:seats].update(round_began_at: (Time.now.utc - 400).iso8601)
     click_button "Next"
     expect(page).to have_css("h1.ask", text: "Set both hands.")
+    store.db[:seats].update(round_began_at: (Time.now.utc - 400).iso8601)
     find("[role='slider']").send_keys(:arrow_right)
     send_it
     expect(page).to have_button("Try again")

@@ -3,14 +3,33 @@
 RSpec.describe Vantick::Core::HandsMarker do
   def judged(task_id, shown, text) = mark(task_id, shown, text).then { |marked| [marked.verdict, *marked.misreadings] }
 
+  # An hour hand that stands on a numeral from quarter past to quarter to has not been moved.
+  def on_numeral?(hands, shown)
+    degrees = hands.hour_degrees % 30
+    shown.minute.between?(15, 45) && [degrees, 30 - degrees].min <= 2
+  end
+
   it "finds the hands of every time right, and right within what a finger can do" do
     all_times.each do |shown|
       slack = shown.ticks.zero? ? 6 : 3
       [[0, 0], [7.5, slack], [-7.5, -slack]].each do |hour, minute|
         set = Vantick::Core::Hands.new(shown.hour_hand_degrees + hour, shown.minute_hand_degrees + minute)
-        expect(mark(:digital_to_dial, shown.to_s, set.to_s).verdict).to eq(:right), "#{shown}: #{set}"
+        wanted = on_numeral?(set, shown) ? :misread : :right
+        expect(mark(:digital_to_dial, shown.to_s, set.to_s).verdict).to eq(wanted), "#{shown}: #{set}"
       end
     end
+  end
+
+  it "tells an hour hand that was left on its numeral at quarter past, and one that has gone on at quarter to" do
+    expect(judged(:digital_to_dial, "7:15", "hour=210 minute=90")).to eq(%i[misread hour_hand_left_behind])
+    expect(judged(:digital_to_dial, "7:45", "hour=240 minute=270")).to eq(%i[misread hour_hand_on_next])
+    expect(judged(:digital_to_dial, "7:10", "hour=210 minute=60")).to eq([:right])
+  end
+
+  it "finds the right gap on both sides of o'clock, and a long hand one mark off in no misreading" do
+    [172, 188].each { |degrees| expect(judged(:digital_to_dial, "6:00", "hour=#{degrees} minute=0")).to eq([:right_gap]) }
+    expect(judged(:digital_to_dial, "6:29", "hour=194.5 minute=180")).to eq([:unexplained])
+    expect(judged(:digital_to_dial, "12:01", "hour=0.5 minute=0")).to eq([:unexplained])
   end
 
   it "finds hands that are further off not right" do

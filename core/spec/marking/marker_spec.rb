@@ -6,7 +6,8 @@ RSpec.describe Vantick::Core::Marker do
   it "finds every way of saying every time right, in every task that is written" do
     written = Vantick::Core::Task.all.select(&:whole_time?)
     all_times.product(written) do |shown, task|
-      ways = Vantick::Core::Phrase.all(shown) + [shown.digital]
+      # What is asked in words is not answered in words, and digits not in digits.
+      ways = (task.sees == :words ? [] : Vantick::Core::Phrase.all(shown)) + (task.sees == :digits ? [] : [shown.digital])
       verdicts = ways.map { |way| described_class.mark(task:, time: shown, text: way).verdict }
       expect(verdicts - %i[right right_other_words]).to be_empty, "#{task.id} #{shown}"
     end

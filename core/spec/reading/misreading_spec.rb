@@ -76,7 +76,7 @@ RSpec.describe Vantick::Core::Misreading do
     spoken_order: [->(t) { count[t].between?(1, 23) }, ->(t) { [[count[t], t.minute > 30 ? t.hour_ahead : t.hour_passed]] }]
   }
   # Degrees of the hour hand and of the minute hand; left out where they are right.
-  off = ->(t, numeral) { (((t.hour_hand_degrees - (numeral * 30) + 180) % 360) - 180).abs > 7.5 }
+  off = ->(t, numeral) { (((t.hour_hand_degrees - (numeral * 30) + 180) % 360) - 180).abs >= 7.5 }
   set = {
     hands_swapped: [->(_t) { true }, ->(t) { [[t.minute * 6.0, (t.hour * 30) + (t.minute / 2.0)]] }],
     hour_hand_left_behind: [->(t) { off[t, t.hour] }, ->(t) { [[t.hour * 30, t.minute * 6]] }],
@@ -118,7 +118,8 @@ RSpec.describe Vantick::Core::Misreading do
   placed = ->(parts) { Vantick::Core::Hands.new(*parts) }
   digits = digits.transform_values { |at, to| [->(t) { at[t.minute] }, to] }
   tables = { digital_to_dial: [set, placed], words_to_dial: [set_from_words, placed], dial_to_digital: [digits, written],
-             match: [digits, written], estimate: [digits, written], words_to_digital: [heard, written],
+             match: [digits, written], estimate: [digits.slice(:hands_swapped, :next_hour_early), written],
+             words_to_digital: [heard, written],
              dial_to_words: [words, spoken], spot_mistake: [words, spoken], digital_to_words: [said, spoken], hour_only: [hours, itself],
              minute_only: [alone, counted], numeral_to_minutes: [lengths, itself], day_half: [day, itself] }
 

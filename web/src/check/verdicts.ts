@@ -23,4 +23,5 @@ export const SLIPS: Readonly<Record<Answer["slips"][number], string>> = {
   one_digit: "a nought left out",
   no_side: "past or to left out",
   spelling: "spelling",
+  copied: "written off from the question",
 };

@@ -17,7 +17,7 @@ module Vantick
       private
 
       def add(row, marked)
-        row["verdict"] = marked.verdict
+        row["verdict"] = marked.told
         row["misreadings"] = marked.misreadings.join(" ")
         row["read_as"] = marked.read_as
         row

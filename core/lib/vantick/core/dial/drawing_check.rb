@@ -21,7 +21,7 @@ module Vantick
       def initialize(hands)
         @hands = hands
         minute = (hands.minute_degrees / 6.0).round % 60
-        hour = ((hands.hour_degrees - (minute / 2.0)) / HOUR).round % 12
+        hour = ((hands.hour_degrees - (minute / 2.0)) / HOUR.to_f).round % 12
         @time = DialTime.at(hour, minute)
         freeze
       end
@@ -61,10 +61,10 @@ module Vantick
       def behind = (:to_with_passed_hour if time.side == :to)
 
       def place(degrees)
-        numeral = DialTime.numeral((degrees / HOUR).round)
-        return format(WORDS[:at], numeral:) if (degrees - ((degrees / HOUR).round * HOUR)).abs <= 1
+        nearest = (degrees / HOUR.to_f).round
+        return format(WORDS[:at], numeral: DialTime.numeral(nearest)) if (degrees - (nearest * HOUR)).abs <= 1
 
-        passed = DialTime.numeral((degrees / HOUR).floor)
+        passed = DialTime.numeral((degrees / HOUR.to_f).floor)
         format(WORDS[:between], passed:, ahead: DialTime.numeral(passed + 1))
       end
 

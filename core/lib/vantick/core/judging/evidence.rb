@@ -23,7 +23,8 @@ module Vantick
 
       def initialize(misreading, answers)
         @misreading = misreading
-        @chances = answers.count { |answer| misreading.chance?(answer.time, answer.task) }
+        # An answer in the other form than the one asked can show what its task would not.
+        @chances = answers.count { |answer| misreading.chance?(answer.time, answer.task) || answer.misreadings.include?(misreading.id) }
         hit = answers.select { |answer| answer.misreadings.include?(misreading.id) }
         @hits = hit.length
         @own_hits = hit.count { |answer| answer.misreadings.one? }

@@ -35,7 +35,7 @@ module Vantick
 
         def misreadings(task, time, hands, placing)
           found = Misreading.for(task).select do |misreading|
-            misreading.wrong_answers(time, task).any? { |wrong| placing.near?(hands, wrong) }
+            misreading.wrong_answers(time, task).any? { |wrong| placing.near?(hands, wrong) && placing.nearer?(hands, wrong) }
           end
           found.map(&:id)
         end

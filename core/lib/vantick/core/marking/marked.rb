@@ -51,6 +51,9 @@ module Vantick
       # @return [Boolean] whether it is right and accepted: a class can ask for its own words alone
       def right? = RIGHT.include?(verdict) && @accepted
 
+      # @return [Symbol] the verdict as a class hears it: `:not_accepted` where it was right in other words than the class wants
+      def told = RIGHT.include?(verdict) && !@accepted ? :not_accepted : verdict
+
       # @return [Boolean] whether the time was read rightly, in whatever words
       def read_right? = READ_RIGHT.include?(verdict)
 

@@ -22,8 +22,9 @@ module Vantick
 
           named, rest = text.split(BETWEEN).partition { |part| named(part) }
           read = read(time, rest.join(" "), conventions)
-          fits = named.any? { |part| causes.include?(named(part).id) }
-          judged(task, read, verdict(read, fits, text))
+          # One cause: whoever names several has not said which.
+          ids = named.map { |part| named(part).id }.uniq
+          judged(task, read, verdict(read, ids.one? && causes.include?(ids.first), text), conventions)
         end
 
         private
@@ -54,9 +55,11 @@ module Vantick
           fits ? :right : :right_time_only
         end
 
-        def judged(task, read, verdict)
+        # In other words where these are not accepted, the time is not the one that was asked for.
+        def judged(task, read, verdict, conventions)
+          accepted = read.verdict != :right_other_words || conventions.accepts?(read.verdict)
           Marked.new(task:, time: read.time, verdict:, misreadings: read.misreadings, slips: read.slips, read_as: read.read_as,
-                     read_short: read.read_short)
+                     read_short: read.read_short, accepted:)
         end
       end
     end

@@ -4,6 +4,8 @@ module Vantick
   module Core
     # What a child sees and in which notation the answer is given.
     class Task
+      # Hours that may be called night (common practice, no source).
+      NIGHT = [(0..4), (18..23)].freeze
       # A whole time, a part of one, both hands, or what went wrong together with the time.
       NOTATIONS = %i[digits words hands hour count length day_half mistake].freeze
       # How a part of a time is told from a time.
@@ -55,8 +57,13 @@ module Vantick
 
         @name = entry[:name]
         @tolerance_minutes = entry.fetch(:tolerance_minutes, 0)
+        @shown = entry[:misreadings]&.map(&:to_sym)
         freeze
       end
+
+      # @param misreading_id [Symbol]
+      # @return [Boolean] whether its answers can show a misreading of its chain
+      def shows?(misreading_id) = @shown.nil? || @shown.include?(misreading_id)
 
       # @return [Boolean] whether the answer is a whole time, in digits or in words
       def whole_time? = %i[digits words].include?(notation)
@@ -72,6 +79,14 @@ module Vantick
         raise InvalidTime, text unless Task.askable(asks)[time]
 
         time
+      end
+
+      # @param form [Symbol] `:digits` or `:words`
+      # @return [Task] the same where the answer is written in that form; itself where there is none
+      def in_form(form)
+        return self if notation == form || tolerance_minutes.positive?
+
+        Task.all.find { |task| task.sees == sees && task.notation == form } || self
       end
 
       # What the task asks of an answer given as a saying: digits tell the time alone, words also how it was said.
@@ -99,11 +114,18 @@ module Vantick
         case notation
         when :hands then Placing.new(time).right?(answer)
         when :count then answer.minute == time.minute
-        when :length then answer % 60 == right_answer(time)
-        when :day_half then [time.half, (time.shown_half if time.twelve_hour?)].include?(answer)
+        when :length then answer == right_answer(time) || (right_answer(time).zero? && answer == 60)
+        when :day_half then right_half?(answer, time)
         when :hour then answer == time.hour_passed
         else near?(answer, time)
         end
+      end
+
+      # The night has two halves of the day in it: the one from noon on, and the one from midnight on.
+      def right_half?(answer, time)
+        return NIGHT.any? { |hours| hours.cover?(time.index / 60) } if answer == :night
+
+        [time.half, (time.shown_half if time.twelve_hour?)].include?(answer)
       end
 
       # @param answer [DialTime, Saying]

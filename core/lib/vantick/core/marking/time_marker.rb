@@ -4,6 +4,9 @@ module Vantick
   module Core
     # Judges an answer that is a whole time, in digits or in words.
     module TimeMarker
+      ORDER = /\A(\d{1,2})\s?[:.]\s?(\d{1,2})\z/
+      ORDER_ID = :spoken_order
+
       class << self
         # @param task [Task]
         # @param time [DialTime] what was shown
@@ -13,17 +16,37 @@ module Vantick
         # @raise [AnswerTooLong]
         def mark(task:, time:, text:, conventions:)
           givens = AnswerReader.read(text, conventions)
-          return Marked.unread(task, time, text) if givens.empty?
+          return spoken_order(task, time, text) || Marked.unread(task, time, text) if givens.empty?
 
           right = givens.find { |given| given.time == time } || givens.find { |given| task.near?(given, time) }
-          return right(task, time, right, conventions) if right
+          return wrong(task, time, cleanest(givens), conventions) unless right
 
-          # Where an answer can be taken without a slip, it is.
-          clean = givens.select { |given| given.slips.empty? }
-          wrong(task, time, clean.empty? ? givens : clean, conventions)
+          copy?(task, right) ? copied(task, time, right, conventions) : right(task, time, right, conventions)
         end
 
         private
+
+        # Where an answer can be taken without a slip, it is.
+        def cleanest(givens) = givens.select { |given| given.slips.empty? }.then { |clean| clean.empty? ? givens : clean }
+
+        # What was asked in digits and is answered in digits, or in words and in words, was not read.
+        def copy?(task, given)
+          (task.sees == :digits && given.digits?) || (task.sees == :words && given.form == :words)
+        end
+
+        def copied(task, time, given, conventions)
+          Marked.new(task:, time:, verdict: :unexplained, **readings([given], conventions), slips: [*given.slips, Given::COPIED])
+        end
+
+        # Digits in the order in which they were heard can lie beyond every clock: "25:05" for twenty-five past five.
+        def spoken_order(task, time, text)
+          said = Saying.usual(time)
+          found = ORDER.match(AnswerReader.tidy(text))
+          return unless found && found.captures.map(&:to_i) == [said.count, said.hour]
+          return unless Misreading.find(ORDER_ID).shows_in?(task)
+
+          Marked.new(task:, time:, verdict: :misread, misreadings: [ORDER_ID], read_as: text.strip, read_short: text.strip)
+        end
 
         def right(task, time, given, conventions)
           verdict = right_verdict(task, time, given)
@@ -45,17 +68,25 @@ module Vantick
           given.form == :words && given.saying == Saying.usual(time)
         end
 
+        # An answer in the other form than the one that was asked has gone the way of that form.
         def wrong(task, time, givens, conventions)
-          answers = givens.map { |given| task.answer(given.saying) }
-          found = Misreading.for(task).select { |misreading| predicted?(misreading.wrong_answers(time, task), answers, task) }.map(&:id)
-          Marked.new(task:, time:, verdict: found.any? ? :misread : :unexplained, misreadings: found, slips: givens.flat_map(&:slips).uniq,
-                     **readings(givens, conventions))
+          found = givens.flat_map { |given| led_to(task.in_form(given.digits? ? :digits : :words), time, given) }.uniq
+          Marked.new(task:, time:, verdict: found.any? ? :misread : :unexplained, misreadings: in_order(found),
+                     slips: givens.flat_map(&:slips).uniq, **readings(givens, conventions))
         end
 
-        def predicted?(wrong, answers, task)
-          return wrong.intersect?(answers) if task.tolerance_minutes.zero?
+        def in_order(ids) = Misreading.all.map(&:id) & ids
 
-          wrong.any? { |one| answers.any? { |answer| task.near?(answer, one) } }
+        def led_to(task, time, given)
+          answer = task.answer(given.saying)
+          found = Misreading.for(task).select { |misreading| predicted?(misreading.wrong_answers(time, task), answer, task) }
+          found.map(&:id)
+        end
+
+        def predicted?(wrong, answer, task)
+          return wrong.include?(answer) if task.tolerance_minutes.zero?
+
+          wrong.any? { |one| task.near?(answer, one) }
         end
 
         def readings(givens, conventions)

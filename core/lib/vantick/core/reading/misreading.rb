@@ -40,7 +40,7 @@ module Vantick
       end
 
       # @return [Boolean]
-      def shows_in?(task) = @faults.key?(task.chain)
+      def shows_in?(task) = @faults.key?(task.chain) && task.shows?(id)
 
       # @return [Array<DialTime, DayTime>] the three times that show it best
       def best_times = Task.all.find { |task| shows_in?(task) }.then { |task| texts[:times].map { |time| task.parse_time(time) } }

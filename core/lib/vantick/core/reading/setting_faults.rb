@@ -16,10 +16,10 @@ module Vantick
 
         def setting(...) = fault(SETTING, ...)
 
-        # Exactly on a numeral, where that is further off than a finger or a pencil can be.
+        # Exactly on a numeral, where it does not belong there.
         def hour_hand
-          behind = ->(time) { time.minute / 2.0 > Placing::HOUR_DEGREES }
-          before = ->(time) { (60 - time.minute) / 2.0 > Placing::HOUR_DEGREES }
+          behind = ->(time) { time.minute / 2.0 >= Placing::OFF_NUMERAL }
+          before = ->(time) { (60 - time.minute) / 2.0 >= Placing::OFF_NUMERAL }
           { hour_hand_left_behind: setting(:hour_place, behind) { |draft| [draft.with(hour_degrees: draft.hour * 30)] },
             hour_hand_on_next: setting(:hour_place, before) { |draft| [draft.with(hour_degrees: (draft.hour + 1) * 30)] } }
         end

@@ -8,11 +8,13 @@ module Vantick
       # Characters of an answer (judgement: the longest way of saying a time has 45).
       LONGEST = 200
       # Typed for a child's words by a teacher with many slips to enter: `qt8`, `20t8`, `8o`.
-      CODE = /\A(?:(?<count>[qh]|\d{1,2})\s*(?<side>[pt])\s*(?<hour>\d{1,2})|(?<whole>\d{1,2})\s*o)\z/
+      # The sides are the first letters of the words for them: past or after, to, till, before or of.
+      CODE = /\A(?:(?<count>[qh]|\d{1,2})\s*(?<side>[patb]|o(?=\s*\d))\s*(?<hour>\d{1,2})|(?<whole>\d{1,2})\s*o)\z/
+      PAST = %w[p a].freeze
       BLANK = /\A[[:space:]\-–—]*\z/
-      DAY_HALF = /(?<=[\d\s])[ap]\.?\s?m\.?\z/
-      APOSTROPHES = /[’‘`´]/
-      SPLIT_OCLOCK = /\b[o0]\s*['\s]\s*clock\b/
+      # An hour alone, where a half of the day was said with it, or "o'clock" after digits.
+      BARE_HOUR = /\A(\d{1,2})\z/
+      DIGITS_OCLOCK = /\A(\d{1,2}\s*[:.]\s*\d{2})\s*(?:o'clock|oclock|0clock)\z/
 
       class << self
         # @param text [String] the answer exactly as given
@@ -22,11 +24,11 @@ module Vantick
         def read(text, conventions = Conventions.default)
           raise AnswerTooLong.new(text.length, LONGEST) if text.length > LONGEST
 
-          plain = tidy(text)
-          bare = plain.sub(DAY_HALF, "").strip
-          return whole_day(read_plain(bare, conventions)) if bare != plain
+          cleaned = Cleaning.of(text)
+          givens = cleaned.half ? whole_day(cleaned.plain, conventions) : read_plain(cleaned.plain, conventions)
+          return givens if cleaned.slips.empty?
 
-          read_plain(plain, conventions)
+          givens.map { |given| Given.new(given.saying, given.form, given.slips + cleaned.slips) }
         end
 
         # @param text [String]
@@ -34,17 +36,17 @@ module Vantick
         def blank?(text) = text.scrub("?").match?(BLANK)
 
         # @param text [String]
-        # @return [String] lower case, with plain spaces and apostrophes and no full stop
-        def tidy(text)
-          text.scrub(" ").unicode_normalize(:nfkc).downcase.gsub(APOSTROPHES, "'").gsub(/[[:space:]]+/, " ").strip
-              .sub(/\s*[.,!?;]+\z/, "").gsub(SPLIT_OCLOCK) { |found| found.match?(/\s/) ? "oclock" : "o'clock" }
-        end
+        # @return [String] lower case, with nothing that nobody sees or means
+        def tidy(text) = Cleaning.bare(text)
 
         private
 
         def read_plain(plain, conventions)
           digits = DigitReader.read(plain, conventions.sign)
           return digits if digits.any?
+
+          whole = DIGITS_OCLOCK.match(plain)
+          return DigitReader.read(whole[1], conventions.sign) if whole
 
           code(plain) || half_three(plain, conventions) || WordReader.read(plain)
         end
@@ -59,7 +61,12 @@ module Vantick
           [Given.new(givens.first.saying, :words)]
         end
 
-        def whole_day(givens)
+        # With a half of the day said.
+        def whole_day(plain, conventions)
+          hour = BARE_HOUR.match(plain)
+          return words(0, :oclock, hour[1].to_i, form: :day) if hour
+
+          givens = read_plain(plain, conventions)
           givens.map { |given| Given.new(given.saying, given.digits? ? :day : :name, given.slips) }
         end
 
@@ -68,11 +75,11 @@ module Vantick
           return words(0, :oclock, found[:whole].to_i) if found[:whole]
 
           count = { "q" => Saying::QUARTER, "h" => Saying::HALF }.fetch(found[:count], &:to_i)
-          words(count, found[:side] == "p" ? :past : :to, found[:hour].to_i)
+          words(count, PAST.include?(found[:side]) ? :past : :to, found[:hour].to_i)
         end
 
-        def words(count, side, hour)
-          [Given.new(Saying.new(count, side, hour), :words)]
+        def words(count, side, hour, form: :words)
+          [Given.new(Saying.new(count, side, hour), form)]
         rescue InvalidTime
           []
         end

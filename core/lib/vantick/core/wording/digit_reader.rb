@@ -4,7 +4,7 @@ module Vantick
   module Core
     # Reads a time written in digits, with the slips that leave no doubt about it.
     module DigitReader
-      SEPARATED = /\A(\d{1,2})\s?([:.,;\- ])\s?(\d{1,2})\z/
+      SEPARATED = %r{\A(\d{1,2})\s?([:.,;\-/_ ]|[:;.,]{2,3}|h)\s?(\d{1,2})\z}
       RUN_TOGETHER = /\A(\d{1,2})(\d{2})\z/
 
       class << self

@@ -9,6 +9,8 @@ module Vantick
       FORMS = %i[clock day words spoken name].freeze
       # Writing that is off while the reading may be right.
       SLIPS = %i[separator run_together one_digit no_side spelling].freeze
+      # Written off from what was asked, in the form in which it was asked: no reading at all.
+      COPIED = :copied
 
       # @return [Saying]
       attr_reader :saying

@@ -13,7 +13,12 @@ module Vantick
       HALVES = DataFile.load("words")[:day_halves]
       DAY_HALVES = HALVES.flat_map { |half, forms| forms.map { |form| [form.delete("."), half] } }.to_h.freeze
       HOUR = [%i[number], %i[number oclock]].freeze
+      # Lengths beside a number of minutes: what is said, and the minutes it means.
       LENGTH = [%i[number], %i[number minutes]].freeze
+      HOURS = { %i[quarter] => 15, %i[quarter hours] => 15, %i[quarter to hours] => 15, %i[half] => 30, %i[half hours] => 30,
+                %i[hours] => 60 }.freeze
+      CODE = /\A(?<count>[qh]|\d{1,2})\s?(?<side>[pt])\z/
+      AT = /\A\d{1,2}(?:\s?[:.]\s?\d{2})?\s*(?=[a-z])/
       COUNTS = { quarter: Saying::QUARTER, half: Saying::HALF }.freeze
       SIDES = { quarter: %i[past to], half: %i[past] }.freeze
       LONGEST = AnswerReader::LONGEST
@@ -37,19 +42,50 @@ module Vantick
           plain = AnswerReader.tidy(text)
           return day_half(plain) if notation == :day_half
 
+          code = CODE.match(plain) if notation == :count
+          return short(code) if code
+
           WrittenWords.in(plain).flat_map { |words| send(notation, words) }.uniq.sort_by { |part| part.slips.length }
         end
 
         private
 
+        # Alone, or after the time itself.
         def day_half(plain)
-          half = DAY_HALVES[plain.delete(".").squeeze(" ").sub(/\A12 ?(?=noon|midnight|midday)/, "")]
-          half ? [part(half, [])] : []
+          said = plain.sub(AT, "").delete(".").squeeze(" ")
+          half = DAY_HALVES[said]
+          return [part(half, [])] if half
+
+          near = said.length < 4 ? nil : nearest_half(said)
+          near ? [Part.new(value: near, slips: [:spelling]).freeze] : []
+        end
+
+        def nearest_half(said)
+          far = DAY_HALVES.keys.select { |form| form.length > 3 }.to_h { |form| [form, DidYouMean::Levenshtein.distance(said, form)] }
+          near = far.select { |form, distance| distance <= (form.length > 6 ? 2 : 1) }
+          halves = near.select { |_, distance| distance == near.values.min }.map { |form, _| DAY_HALVES[form] }.uniq
+          halves.first if halves.one?
         end
 
         def hour(words) = HOUR.include?(kinds(words)) ? [part(words.first.value, words)] : []
 
-        def length(words) = LENGTH.include?(kinds(words)) ? [part(words.first.value, words)] : []
+        def length(words)
+          kinds = kinds(words)
+          minutes = kinds == %i[number hours] ? words.first.value * 60 : HOURS[kinds]
+          return [part(minutes, words)] if minutes
+
+          LENGTH.include?(kinds) ? [part(words.first.value, words)] : []
+        end
+
+        # `qt`, `20p`: as a teacher types them.
+        def short(code)
+          count = { "q" => Saying::QUARTER, "h" => Saying::HALF }.fetch(code[:count], &:to_i)
+          if (0..59).cover?(count)
+            [part(Counted.new(count, code[:side] == "p" ? :past : :to), [])]
+          else
+            []
+          end
+        end
 
         def count(words)
           kinds = kinds(words)

@@ -15,6 +15,8 @@ module Vantick
 
       # Wrong letters forgiven, by the length of the word as written (judgement): short words lie too
       # close together to guess among.
+      # Kinds of words that are run together; the little ones stand inside too many others.
+      GLUED = %i[number quarter half past to oclock minutes].freeze
       FORGIVEN = { (0..3) => 0, (4..5) => 1, (6..20) => 2 }.freeze
 
       def self.standard = @standard ||= new(DataFile.load("words"), NumberWords.standard)
@@ -25,7 +27,9 @@ module Vantick
         @exact = {}
         words[:read].each { |kind, forms| forms.each { |form| @exact[form] = [kind, nil] } }
         numbers.simple.each { |number, form| @exact[form] = [:number, number] }
+        words[:beyond].each { |number, form| @exact[form] = [:number, number.to_s.to_i] }
         @sounds = sounds(words[:sounds_like], numbers)
+        @own = words[:own_words].to_set
         freeze
       end
 
@@ -35,8 +39,24 @@ module Vantick
         meaning = @exact[written]
         return word(meaning, false) if meaning
 
-        meaning = @sounds[written] || turned_round(written) || nearest(written)
+        meaning = @sounds[written]
+        return word(meaning, true) if meaning
+        return if @own.include?(written)
+
+        meaning = turned_round(written) || nearest(written)
         meaning && word(meaning, true)
+      end
+
+      # @param written [String] words that were run together, such as "twentyfive" or "quarterto"
+      # @return [Array<Word>] what they are apart; none where it can be taken apart in no way
+      def apart(written)
+        (2..(written.length - 2)).each do |place|
+          parts = [written[0...place], written[place..]]
+          next unless parts.all? { |part| GLUED.include?(@exact[part]&.first) }
+
+          return parts.map { |part| word(@exact[part], true) }
+        end
+        []
       end
 
       private

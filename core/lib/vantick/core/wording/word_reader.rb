@@ -6,11 +6,30 @@ module Vantick
     class WordReader
       COUNTS = %i[quarter half number].freeze
       SAID = { past: :past, to: :to }.freeze
+      # What can stand in the place of the hour.
+      HOURS = [%i[number], %i[number oclock]].freeze
+      AT_TWELVE = [%i[noon], %i[midnight]].freeze
+      SAID_APART = %i[hours oclock].flat_map { |kind| [[:number, kind, :number], [:number, kind, :number, :minutes]] }.freeze
 
       # @param plain [String] tidied text
       # @return [Array<Given>] every way to take it, those without a slip first; none where it means nothing
       def self.read(plain)
-        WrittenWords.in(plain).flat_map { |words| new(words).read }.uniq.sort_by.with_index { |given, at| [given.slips.length, at] }
+        ways = WrittenWords.in(plain)
+        found = ways.flat_map { |words| new(words).read }
+        found = ways.flat_map { |words| new(sounding(words)).read } if found.empty?
+        found.uniq.sort_by.with_index { |given, at| [given.slips.length, at] }
+      end
+
+      # "half past too", "too minutes to four": at the beginning and at the end it is the number that sounds so.
+      # @param words [Array<Vocabulary::Word>]
+      # @return [Array<Vocabulary::Word>]
+      def self.sounding(words)
+        last = words.length - 1
+        words.each_with_index.map do |word, at|
+          next word unless word.kind == :to && [0, last].include?(at)
+
+          Vocabulary::Word.new(kind: :number, value: 2, misspelled: true).freeze
+        end
       end
 
       # @param words [Array<Vocabulary::Word>]
@@ -20,7 +39,7 @@ module Vantick
       end
 
       # @return [Array<Given>]
-      def read = named || oclock || with_side || [*spoken, *without_side]
+      def read = named || oclock || with_side || hours || [*spoken, *without_side]
 
       private
 
@@ -63,7 +82,16 @@ module Vantick
       end
 
       def hour_in(after, place)
-        @words[place].value if [%i[number], %i[number oclock]].include?(after)
+        return 12 if AT_TWELVE.include?(after)
+
+        @words[place].value if HOURS.include?(after)
+      end
+
+      # "seven hours forty-five minutes", "seven o'clock and forty-five".
+      def hours
+        return unless SAID_APART.include?(kinds) && (1..12).cover?(@words[0].value) && (0..59).cover?(@words[2].value)
+
+        [Given.new(Saying.past(DialTime.at(@words[0].value, @words[2].value)), :spoken, @slips)]
       end
 
       # "quarter seven", "ten minutes four": the side is missing, so it may be either.
@@ -82,8 +110,8 @@ module Vantick
 
       def spoken
         hour, minute = @words.select { |word| word.kind == :number }.map(&:value)
-        return unless [%i[number number], %i[number zero number]].include?(kinds)
-        return unless (1..12).cover?(hour) && (kinds.length == 3 ? (1..9) : (10..59)).cover?(minute)
+        return unless [%i[number number], %i[number zero number], %i[number number minutes]].include?(kinds)
+        return unless (1..12).cover?(hour) && (kinds[1] == :zero ? (1..9) : (10..59)).cover?(minute)
 
         [Given.new(Saying.past(DialTime.at(hour, minute)), :spoken, @slips)]
       end

@@ -1,0 +1,82 @@
+# frozen_string_literal: true
+
+module Vantick
+  module Core
+    # An answer as people hand it in, made plain before it is read: signs that nobody sees or means are taken away, and so is
+    # what only leads up to the time or goes on after it. What words and signs these are stands in `clean.yml`. Nothing is
+    # guessed here: what is left is read by the readers, or is not.
+    module Cleaning
+      # What was cleaned.
+      # @!attribute plain [String] lower case, single spaces
+      # @!attribute half [Boolean] whether a half of the day was said with the time
+      # @!attribute slips [Array<Symbol>] some of {Given::SLIPS}
+      Cleaned = Struct.new(:plain, :half, :slips, keyword_init: true)
+
+      TABLE = DataFile.load("clean")
+      # Signs that nobody sees: of no width, turning the direction of writing, marking the order of bytes.
+      HIDDEN = /[\p{Cf}\u00AD\u180E\uFE0E\uFE0F\u20E3]/
+      # Little pictures, and signs put round an answer.
+      PICTURES = /[\p{Emoji_Presentation}\p{Extended_Pictographic}\u{1F3FB}-\u{1F3FF}]/
+      AROUND = /["“”„«»()\[\]{}<>*#=|\\]/
+      APOSTROPHES = /[’‘`´]/
+      DASHES = /[‐‑‒–—−]/
+      FRACTIONS = TABLE[:fractions].to_h { |sign, word| [sign.to_s, " #{word} "] }.freeze
+      LEADS = Regexp.union(TABLE[:leads].sort_by { |lead| -lead.length })
+      LEAD = /\A(?:#{LEADS.source})(?=[\s\d:]|\z)\s*:?\s*/
+      ABOUT = /\A[~≈]\s*/
+      TRAILS = /(?<=[\d\s:.a-z])\s*\b(?:#{Regexp.union(TABLE[:trails].sort_by { |trail| -trail.length }).source})\z/
+      HALF = /(?<=[\d\s])[ap]\.?\s?m\.?\z/
+      IN_WORDS = TABLE[:in_words].map { |pattern, plain, slip| [Regexp.new(pattern), plain, slip] }.freeze
+      # Letters written for noughts and ones, where digits stand on the other side of the sign or beside it.
+      NOUGHTS = /(?<=[\d:.])o(?=\d)|(?<=\d:)o(?=\s?\d)|(?<=\d)o(?=\d)/
+      SPLIT_OCLOCK = /\b(?:o|0)\s*[',.]?\s*clock\b/
+
+      class << self
+        # @param text [String] exactly as it was given
+        # @return [Cleaned]
+        def of(text)
+          visible = visible(text)
+          slip = visible.match?(NOUGHTS) || IN_WORDS.any? { |pattern, _, wrong| wrong && visible.match?(pattern) }
+          slips = slip ? [:spelling] : []
+          plain = bare(text).gsub(NOUGHTS, "0")
+          whole, half = without_half(plain)
+          Cleaned.new(plain: whole, half:, slips:)
+        end
+
+        # @param text [String]
+        # @return [String] lower case, without what nobody sees or means
+        def bare(text)
+          plain = IN_WORDS.reduce(visible(text)) { |so_far, (pattern, instead)| so_far.gsub(pattern, instead) }
+          plain = plain.gsub(SPLIT_OCLOCK) { |found| found.start_with?("o'") ? "o'clock" : "oclock" }
+          without_leads(squeezed(plain))
+        end
+
+        private
+
+        def visible(text)
+          plain = text.scrub(" ").gsub(Regexp.union(FRACTIONS.keys), FRACTIONS).unicode_normalize(:nfkc).downcase
+          squeezed(plain.gsub(HIDDEN, "").gsub(PICTURES, " ").gsub(APOSTROPHES, "'").gsub(AROUND, " ").gsub(DASHES, "-"))
+        end
+
+        def squeezed(plain) = plain.gsub(/[[:space:]]+/, " ").strip.sub(/\A'+\s*(?=[\da-z])/, "").sub(/\s*[.,!?;:']+\z/, "")
+
+        # "I think it is about ...": one after the other, as long as something is left.
+        def without_leads(plain)
+          loop do
+            left = plain.sub(ABOUT, "").sub(LEAD, "")
+            return plain if left == plain || left.empty?
+
+            plain = left
+          end
+        end
+
+        # "quarter to eight in the evening": a half of the day goes with the time and changes nothing of it.
+        def without_half(plain)
+          left = plain.sub(HALF, "").strip
+          left = plain.sub(TRAILS, "").strip if left == plain
+          left == plain || left.empty? ? [plain, false] : [left, true]
+        end
+      end
+    end
+  end
+end
