@@ -38,6 +38,23 @@ RSpec.describe Vantick::Server::Api::Checks do
     expect(get("/api/classes/#{school_class['id']}/checks?limit=1").body["checks"].length).to eq(1)
   end
 
+  it "lists all there are, page by page; desks for practice that nobody came to are none" do
+    made = Array.new(5) { |number| make_check(school_class, step: number.even? ? "quarters" : "oclock")["id"] }
+    40.times { desk_of(school_class) }
+    answer(get("/api/checks/#{made[1]}").body, school_class["children"].first, get("/api/checks/#{made[1]}").body["items"].first, "7:45")
+    list = lambda { |query|
+      get("/api/classes/#{school_class['id']}/checks?#{query}").body.then do |body|
+        [body["checks"].map do |one|
+          one["id"]
+        end, body["more"]]
+      end
+    }
+    expect(list["limit=2"]).to eq([made.last(2).reverse, true])
+    expect(list["limit=10&before=#{made[3]}"]).to eq([made.first(3).reverse, false])
+    expect(list["step=oclock"]).to eq([[made[3], made[1]], false])
+    expect(list["answered=true"]).to eq([[made[1]], false])
+  end
+
   {
     "0 items" => [{ count: 0 }, 422, "count", /1 to 12/],
     "500 items" => [{ count: 500 }, 422, "count", /1 to 12/],

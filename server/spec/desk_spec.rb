@@ -123,7 +123,8 @@ RSpec.describe "A child at a desk" do
     it "gets everything that a device needs to ask them, and some for when the network is away" do
       turn = state["turn"]
       expect(turn).to include("task" => "dial_to_words", "entry" => "words", "ask" => "What time is it?", "sees" => "dial")
-      expect(turn["tiles"].flatten).to include("seven", "quarter", "past", "to")
+      expect(turn["strips"].map { |strip| strip["part"] }).to eq(%w[count side hour])
+      expect(turn["strips"].flat_map { |strip| strip["words"] }).to include("seven", "quarter", "past", "to")
       expect(state["ahead"].length).to eq(4)
       expect(state["ahead_ids"]).to eq(state["ahead"].map { |one| one["id"] })
       held = send_answers(turn, ["no idea"], held: state["ahead_ids"]).body
@@ -286,9 +287,8 @@ RSpec.describe "A child at a desk" do
 
     it "is asked in the class's own words" do
       put("/api/classes/#{school_class['id']}/conventions", { conventions: { to_word: "of" } })
-      tiles = state["turn"]["tiles"].flatten
-      expect(tiles).to include("of")
-      expect(tiles).not_to include("to")
+      side = state["turn"]["strips"].find { |strip| strip["part"] == "side" }
+      expect(side).to eq("part" => "side", "label" => "past or of", "words" => ["past", "of", "o'clock"])
     end
   end
 

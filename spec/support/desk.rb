@@ -37,10 +37,27 @@ module AtDesk
     store.db[:items].first(id: JSON.parse(turn[:item_ids]).first)
   end
 
-  # Puts words together from the tiles.
+  # Builds the sentence: each word from the strip of what it is for. Other ways of answering take the words as they are.
   def say(text)
-    text.split.each { |word| click_button word, exact: true }
+    if page.has_css?(".sentence-entry", wait: 0)
+      places(text).each { |place, words| put(place, words) if words }
+    else
+      text.split.each { |word| click_button word, exact: true }
+    end
     send_it
+  end
+
+  def places(text)
+    count, side, hour = text.match(/\A(?:(.+?) )?(past|to|o'clock)(?: (.+))?\z/)&.captures
+    return { "which hour" => text } unless side
+    return { "past or to" => side, "which hour" => count } if side == "o'clock"
+
+    { "how many" => count, "past or to" => side, "which hour" => hour }
+  end
+
+  def put(place, words)
+    find("button.place", text: place).click
+    words.split(/[ -]/).each { |word| within(".strip .choices") { click_button word, exact: true } }
   end
 
   def send_it = find("button.go:not(:disabled)").click

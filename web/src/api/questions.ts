@@ -41,10 +41,21 @@ export function makeClass(body: { name: string; school: string; children: string
 }
 
 /** Without practice that nobody came to. */
-export async function listChecks(classId: number, limit?: number): Promise<CheckSummary[]> {
-  const params = { path: { class_id: classId }, query: { limit } };
-  const { checks } = await asked(api.GET("/api/classes/{class_id}/checks", { params }));
-  return checks.filter((check) => check.answers > 0 || check.desk?.kind !== "practice");
+interface Which {
+  limit?: number;
+  /** Only those made before this one. */
+  before?: number;
+  step?: string;
+  /** Only those with an answer. */
+  answered?: boolean;
+}
+
+/** The class's checks, newest first, and whether there are earlier ones. */
+export function listChecks(
+  classId: number,
+  query: Which = {},
+): Promise<{ checks: CheckSummary[]; more: boolean }> {
+  return asked(api.GET("/api/classes/{class_id}/checks", { params: { path: { class_id: classId }, query } }));
 }
 
 export function chooseTimes(classId: number, query: CheckForm): Promise<Choice> {

@@ -46,7 +46,7 @@ const places = [
     </nav>
     <BDropdown variant="link" class="class-menu" placement="bottom-end">
       <template #button-content>
-        <strong>{{ classes.current?.name ?? session.name }}</strong>
+        <strong class="name">{{ classes.current?.name ?? session.name }}</strong>
         <span v-if="classes.current?.school" class="school">· {{ classes.current.school }}</span>
       </template>
       <BDropdownItemButton
@@ -73,7 +73,7 @@ const places = [
 <style scoped lang="scss">
 .bar {
   display: grid;
-  grid-template-columns: 1fr auto 1fr;
+  grid-template-columns: minmax(0, 1fr) auto minmax(0, 1fr);
   align-items: center;
   gap: 1rem;
   height: var(--v-bar);
@@ -114,6 +114,23 @@ nav {
 .class-menu {
   justify-self: end;
   min-width: 0;
+  max-width: 100%;
+  display: flex;
+}
+
+/* A long name gives way, never the navigation; the school's is there where there is room for it. */
+.name {
+  min-width: 2.5rem;
+  overflow: hidden;
+  text-overflow: ellipsis;
+}
+
+.school {
+  flex: 0 1000 auto;
+  min-width: 0;
+  overflow: hidden;
+  text-overflow: ellipsis;
+  padding-left: 0.3rem;
 }
 
 .class-menu :deep(.btn) {
@@ -122,6 +139,10 @@ nav {
   white-space: nowrap;
   padding-right: 0;
   max-width: 100%;
+  min-width: 0;
+  display: flex;
+  align-items: center;
+  overflow: hidden;
 }
 
 @media (max-width: 60rem) {
@@ -134,7 +155,7 @@ nav {
   .bar {
     padding: 0 0.75rem;
     gap: 0.25rem;
-    grid-template-columns: auto 1fr auto;
+    grid-template-columns: auto auto minmax(0, 1fr);
   }
 
   .brand {
@@ -142,8 +163,29 @@ nav {
     gap: 0;
   }
 
+  nav {
+    gap: 0;
+  }
+
   nav a {
-    padding: 0.35rem 0.6rem;
+    padding: 0.35rem 0.5rem;
+    font-size: 0.95rem;
+  }
+}
+
+@media (max-width: 23rem) {
+  .bar {
+    gap: 0;
+    padding: 0 0.4rem;
+  }
+
+  nav a {
+    padding: 0.35rem;
+    font-size: 0.85rem;
+  }
+
+  .name {
+    display: none;
   }
 }
 </style>

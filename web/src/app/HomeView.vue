@@ -14,8 +14,11 @@ const { data, trouble } = useLoaded(
   () => classes.current?.id,
   async () => {
     if (!classes.current) return null;
-    const checks = await listChecks(classes.current.id, LAST);
-    const last = checks.find((check) => check.answers > 0);
+    const [{ checks }, told] = await Promise.all([
+      listChecks(classes.current.id, { limit: LAST }),
+      listChecks(classes.current.id, { limit: 1, answered: true }),
+    ]);
+    const last = told.checks[0];
     return { checks, last, findings: last ? await readFindings(last.id) : null };
   },
 );

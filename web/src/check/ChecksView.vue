@@ -1,16 +1,52 @@
 <script setup lang="ts">
-import { ref } from "vue";
+import { computed, ref, shallowRef, watch } from "vue";
 import { useRouter } from "vue-router";
-import { findSheet, listChecks, useLoaded, wordsOf } from "@/api";
+import { findSheet, listChecks, useFacts, useLoaded, wordsOf, type CheckSummary } from "@/api";
 import { useClasses } from "@/class";
 import CheckCard from "./CheckCard.vue";
 
 /** The checks of the class, newest first. */
 const classes = useClasses();
-const { data: checks, trouble } = useLoaded(
-  () => classes.current?.id,
-  async () => (classes.current ? listChecks(classes.current.id) : null),
+const facts = useFacts();
+/** A page of the list at a time; the step that is looked for, or all. */
+const PAGE = 30;
+const step = ref("");
+const steps = computed(() => [
+  { value: "", text: "All steps" },
+  ...(facts.catalogue?.ladder ?? []).map((one) => ({ value: one.id, text: one.name })),
+]);
+const which = (before?: number): Parameters<typeof listChecks>[1] => ({
+  limit: PAGE,
+  before,
+  step: step.value || undefined,
+});
+const { data, trouble } = useLoaded(
+  () => [classes.current?.id, step.value],
+  async () => (classes.current ? listChecks(classes.current.id, which()) : null),
 );
+const earlier = shallowRef<CheckSummary[]>([]);
+const more = ref(false);
+const busy = ref(false);
+watch(data, (found) => {
+  earlier.value = [];
+  more.value = found?.more ?? false;
+});
+const checks = computed(() => data.value && [...data.value.checks, ...earlier.value]);
+
+async function further(): Promise<void> {
+  const last = checks.value?.at(-1);
+  if (!classes.current || !last) return;
+  busy.value = true;
+  try {
+    const found = await listChecks(classes.current.id, which(last.id));
+    earlier.value = [...earlier.value, ...found.checks];
+    more.value = found.more;
+  } catch (error) {
+    unknown.value = wordsOf(error);
+  } finally {
+    busy.value = false;
+  }
+}
 
 const router = useRouter();
 const code = ref("");
@@ -49,17 +85,24 @@ async function find(): Promise<void> {
       </div>
     </div>
     <p v-if="unknown" class="field-error" role="alert">{{ unknown }}</p>
+    <p v-if="classes.current && (step || more || (checks && checks.length > 5))" class="which">
+      <BFormSelect v-model="step" :options="steps" aria-label="Which step" size="sm" />
+    </p>
     <p v-if="trouble" class="field-error" role="alert">{{ trouble }}</p>
     <p v-else-if="!classes.current">
       A check needs a class.
       <RouterLink :to="{ name: 'new-class' }">Make one</RouterLink>
     </p>
     <p v-else-if="!checks" class="quiet" aria-live="polite">Looking for checks…</p>
+    <p v-else-if="!checks.length && step">No check on this step yet.</p>
     <p v-else-if="!checks.length">
       No checks yet. A check is a slip with a few well-chosen clocks: five minutes at the end of a lesson.
     </p>
     <div v-else class="list">
       <CheckCard v-for="check in checks" :key="check.id" :check="check" />
+      <BButton v-if="more" variant="outline-primary" class="more" :disabled="busy" @click="further">
+        {{ busy ? "Looking…" : "Earlier checks" }}
+      </BButton>
     </div>
   </div>
 </template>
@@ -72,6 +115,14 @@ async function find(): Promise<void> {
 
 .code input {
   width: 11rem;
+}
+
+.which {
+  width: 14rem;
+}
+
+.more {
+  justify-self: center;
 }
 
 .list {

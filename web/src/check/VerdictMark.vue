@@ -1,21 +1,43 @@
 <script setup lang="ts">
 import { computed } from "vue";
 import type { Answer } from "@/api";
-import { VERDICTS } from "./verdicts";
+import { RINGS, VERDICTS } from "./verdicts";
 
-/** A verdict as a shape, with its word for those who cannot see it. */
+/** A verdict as a ring, with its word for those who cannot see it. */
 const props = defineProps<{ verdict: Answer["verdict"]; quiet?: boolean }>();
 const told = computed(() => VERDICTS[props.verdict]);
+const ring = computed(() => RINGS[told.value.ring]);
 </script>
 
 <template>
   <span class="mark" :class="told.tone">
-    <i class="bi" :class="told.icon" aria-hidden="true"></i>
+    <svg viewBox="0 0 20 20" aria-hidden="true">
+      <path v-if="told.ring === 'gone'" d="M5 10h10" :stroke-width="ring.width" />
+      <circle
+        v-else
+        cx="10"
+        cy="10"
+        r="7"
+        pathLength="360"
+        :stroke-width="ring.width"
+        :stroke-dasharray="ring.dashes"
+        :stroke-linecap="told.ring === 'dotted' ? 'round' : 'butt'"
+        :transform="`rotate(${ring.turn} 10 10)`"
+      />
+    </svg>
     <span v-if="!quiet" class="visually-hidden">{{ told.word }}</span>
   </span>
 </template>
 
 <style scoped>
+svg {
+  width: 1.05em;
+  height: 1.05em;
+  vertical-align: -0.15em;
+  fill: none;
+  stroke: currentcolor;
+}
+
 .right {
   color: var(--v-right);
 }

@@ -2,18 +2,34 @@ import type { Answer } from "@/api";
 
 type Verdict = Answer["verdict"];
 
-/** How each verdict is told: by a shape, a word and a colour, so that none of them is needed alone. */
-export const VERDICTS: Readonly<Record<Verdict, { word: string; icon: string; tone: string }>> = {
-  right: { word: "right", icon: "bi-circle-fill", tone: "right" },
-  right_other_words: { word: "right, in other words", icon: "bi-circle", tone: "right" },
-  right_writing_slip: { word: "right, with a writing slip", icon: "bi-square", tone: "slip" },
-  right_gap: { word: "hour hand in the right gap", icon: "bi-square-half", tone: "slip" },
-  right_time_only: { word: "right time, another cause", icon: "bi-square-half", tone: "slip" },
-  near: { word: "near enough", icon: "bi-circle", tone: "right" },
-  misread: { word: "misread", icon: "bi-triangle-fill", tone: "misread" },
-  unexplained: { word: "not right, and not explained", icon: "bi-triangle", tone: "misread" },
-  unreadable: { word: "could not be read", icon: "bi-question-diamond", tone: "slip" },
-  blank: { word: "no answer", icon: "bi-dash", tone: "none" },
+/**
+ * How each verdict is told: by the state of one small ring, a word and a colour, so that none of them is needed alone. A whole
+ * ring is right, a nicked one right but for something, a broken one not right, a dotted one could not be read.
+ */
+export const VERDICTS: Readonly<Record<Verdict, { word: string; ring: Ring; tone: string }>> = {
+  right: { word: "right", ring: "whole", tone: "right" },
+  right_other_words: { word: "right, in other words", ring: "thin", tone: "right" },
+  right_writing_slip: { word: "right, with a writing slip", ring: "nicked", tone: "slip" },
+  right_gap: { word: "hour hand in the right gap", ring: "halved", tone: "slip" },
+  right_time_only: { word: "right time, another cause", ring: "halved", tone: "slip" },
+  near: { word: "near enough", ring: "thin", tone: "right" },
+  misread: { word: "misread", ring: "broken", tone: "misread" },
+  unexplained: { word: "not right, and not explained", ring: "scattered", tone: "misread" },
+  unreadable: { word: "could not be read", ring: "dotted", tone: "slip" },
+  blank: { word: "no answer", ring: "gone", tone: "none" },
+};
+
+/** States of the ring: how wide its line is, and the lengths of line and gap round it, of 360 in all. */
+export type Ring = "whole" | "thin" | "nicked" | "halved" | "broken" | "scattered" | "dotted" | "gone";
+export const RINGS: Readonly<Record<Ring, { width: number; dashes: string; turn: number }>> = {
+  whole: { width: 4.6, dashes: "360", turn: 0 },
+  thin: { width: 2.2, dashes: "360", turn: 0 },
+  nicked: { width: 3.6, dashes: "316 44", turn: -68 },
+  halved: { width: 3.6, dashes: "140 40", turn: -70 },
+  broken: { width: 3.6, dashes: "200 160", turn: 70 },
+  scattered: { width: 3.6, dashes: "62 58", turn: 0 },
+  dotted: { width: 3.2, dashes: "0.1 44.9", turn: 0 },
+  gone: { width: 2.2, dashes: "0 360", turn: 0 },
 };
 
 /** What each writing slip is called. */

@@ -16,8 +16,13 @@ const { data, trouble } = useLoaded(
   () => [route.params.id, classes.current?.id],
   async () => {
     if (!classes.current) return null;
-    const checks = await listChecks(classes.current.id);
-    const id = Number(route.params.id) || checks.find((one) => one.answers > 0)?.id;
+    const { checks: told } = await listChecks(classes.current.id, { limit: 100, answered: true });
+    const id = Number(route.params.id) || told[0]?.id;
+    // One that lies further back is reached from the list of checks, and has its place here too.
+    const further = id && !told.some((one) => one.id === id);
+    const checks = further
+      ? [...told, ...(await listChecks(classes.current.id, { limit: 1, before: id + 1 })).checks]
+      : told;
     return { checks, id, findings: id ? await readFindings(id) : null };
   },
 );

@@ -2,14 +2,14 @@
 import { computed, ref, watch } from "vue";
 import type { DeskTurn } from "@/api/client";
 import { rove } from "./rove";
-import WordTiles from "./WordTiles.vue";
+import WordStrips from "./WordStrips.vue";
 
 /** What somebody did wrong, one of three; then the right time, in words. */
 const props = defineProps<{ turn: DeskTurn; over: boolean }>();
 const texts = defineModel<string[]>({ required: true });
 const cause = ref("");
 const words = ref<string[]>([""]);
-const tiles = ref<InstanceType<typeof WordTiles>>();
+const strips = ref<InstanceType<typeof WordStrips>>();
 const root = ref<HTMLElement>();
 const options = computed(() => props.turn.items[0]?.options ?? []);
 const named = computed(() => options.value.find((one) => one.id === cause.value)?.name);
@@ -27,7 +27,9 @@ watch(
   },
 );
 
-defineExpose({ type: (event: KeyboardEvent) => (cause.value ? (tiles.value?.type(event) ?? false) : false) });
+defineExpose({
+  type: (event: KeyboardEvent) => (cause.value ? (strips.value?.type(event) ?? false) : false),
+});
 </script>
 
 <template>
@@ -45,7 +47,7 @@ defineExpose({ type: (event: KeyboardEvent) => (cause.value ? (tiles.value?.type
         </span>
         <button v-if="!over" type="button" class="plain" @click="cause = ''">Change</button>
       </p>
-      <WordTiles ref="tiles" v-model="words" :turn="turn" :over="over" />
+      <WordStrips ref="strips" v-model="words" :turn="turn" :over="over" />
     </template>
   </div>
 </template>

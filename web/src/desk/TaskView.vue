@@ -8,7 +8,7 @@ import LooksAt from "./LooksAt.vue";
 import MistakeEntry from "./MistakeEntry.vue";
 import PairsEntry from "./PairsEntry.vue";
 import SetDial from "./SetDial.vue";
-import WordTiles from "./WordTiles.vue";
+import WordStrips from "./WordStrips.vue";
 import type { useVoice } from "./useVoice";
 
 /** One task: what is looked at, the way of answering, and what was made of it. */
@@ -23,8 +23,8 @@ const props = defineProps<{
 const emit = defineEmits<{ answer: [texts: string[]]; next: [] }>();
 
 const ENTRIES: Readonly<Record<DeskTurn["entry"], Component>> = {
-  words: WordTiles,
-  count: WordTiles,
+  words: WordStrips,
+  count: WordStrips,
   digits: DigitPad,
   hands: SetDial,
   pairs: PairsEntry,
@@ -39,7 +39,19 @@ const forward = ref<HTMLButtonElement>();
 const entry = ref<{ type?: (event: KeyboardEvent) => boolean }>();
 const over = computed(() => props.kept || Boolean(props.told?.done));
 const help = computed(() => (props.told?.done ? props.told.help : null));
-const ready = computed(() => texts.value.every((text) => text !== ""));
+/** What was sent last: the same again is no second try. */
+const sent = ref("");
+const changed = computed(() => JSON.stringify(texts.value) !== sent.value);
+const ready = computed(() => changed.value && texts.value.every((text) => text !== ""));
+/** A finger that comes down twice means once: milliseconds in which a second press is nothing (judgement). */
+const TWICE = 450;
+let pressed = 0;
+function once(act: () => void): void {
+  const now = performance.now();
+  if (now - pressed < TWICE) return;
+  pressed = now;
+  act();
+}
 const rightAll = computed(() => props.told?.results.every((one) => one.right) ?? false);
 const tone = computed(() => {
   if (props.kept) return "kept";
@@ -52,7 +64,11 @@ const sentence = computed(() => {
 });
 
 function send(): void {
-  if (ready.value && !props.busy && !over.value) emit("answer", texts.value);
+  if (!ready.value || props.busy || over.value) return;
+  once(() => {
+    sent.value = JSON.stringify(texts.value);
+    emit("answer", texts.value);
+  });
 }
 
 /** Keys that no part of the page has taken: typed digits, Backspace, Enter. */
@@ -98,8 +114,6 @@ onUnmounted(() => document.removeEventListener("keydown", press));
         :turn="turn"
         :over="over"
       />
-    </section>
-    <footer class="foot">
       <p class="told" :class="[tone, { said: sentence }]" role="status">
         <svg
           v-if="sentence && tone !== 'plain'"
@@ -114,7 +128,11 @@ onUnmounted(() => document.removeEventListener("keydown", press));
         </svg>
         <span>{{ sentence }}</span>
       </p>
-      <button v-if="over" ref="forward" type="button" class="go" @click="emit('next')">Next</button>
+    </section>
+    <footer class="foot">
+      <button v-if="over" ref="forward" type="button" class="go" @click="once(() => emit('next'))">
+        Next
+      </button>
       <button v-else type="button" class="go" :disabled="!ready || busy" @click="send">
         {{ busy ? "…" : turn.tried ? "Try again" : "Done" }}
       </button>
@@ -130,7 +148,7 @@ onUnmounted(() => document.removeEventListener("keydown", press));
   gap: 0.5rem 1.25rem;
   padding: 0.6rem max(1rem, env(safe-area-inset-right)) max(0.8rem, env(safe-area-inset-bottom))
     max(1rem, env(safe-area-inset-left));
-  grid-template: "ask" auto "looks" minmax(0, 1fr) "answer" auto "foot" auto / minmax(0, 1fr);
+  grid-template: "ask" auto "looks" minmax(10rem, 1fr) "answer" auto "foot" auto / minmax(0, 1fr);
 
   &.hands {
     grid-template-rows: auto auto minmax(0, 1fr) auto;
@@ -157,13 +175,14 @@ onUnmounted(() => document.removeEventListener("keydown", press));
   grid-area: answer;
   min-height: 0;
   display: grid;
+  grid-template-rows: minmax(0, 1fr) auto;
 }
 
 .foot {
   grid-area: foot;
   display: flex;
   align-items: center;
-  justify-content: space-between;
+  justify-content: flex-end;
   gap: 1rem;
   min-height: 4.2rem;
   width: min(70rem, 100%);
@@ -173,8 +192,9 @@ onUnmounted(() => document.removeEventListener("keydown", press));
 .told {
   display: flex;
   align-items: center;
+  justify-content: center;
   gap: 0.7rem;
-  flex: 1;
+  min-height: 2.8rem;
   margin: 0;
   font-size: clamp(1.05rem, 1.2vw + 0.7rem, 1.3rem);
   line-height: 1.3;
@@ -204,10 +224,26 @@ onUnmounted(() => document.removeEventListener("keydown", press));
     align-items: stretch;
     gap: 0.4rem;
   }
+}
 
-  .told {
-    flex: none;
-    min-height: 2.8rem;
+/* Small phones: nothing keeps room for what is not said. */
+@media (max-width: 34rem) and (max-height: 42rem) {
+  .task {
+    gap: 0.25rem;
+    padding-block: 0.2rem 0.4rem;
+  }
+
+  .foot {
+    min-height: 0;
+  }
+
+  .told:not(.said) {
+    display: none;
+  }
+
+  .go {
+    min-height: 2.9rem;
+    padding-block: 0.2rem;
   }
 }
 

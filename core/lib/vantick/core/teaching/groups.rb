@@ -30,14 +30,9 @@ module Vantick
       # @param children [Array<Known>]
       # @param most [Integer] how many groups the teacher can lead, 1 or more
       # @return [Array<Group>] the largest need first: misreadings before steps
-      # @raise [InvalidCount] where so many children cannot be led in so few groups
+      # @raise [InvalidCount] where there is to be no group
       def self.of(children, most: MOST_GROUPS)
         raise InvalidCount.new("Name 1 group or more.", field: :most) unless most.is_a?(Integer) && most.positive?
-
-        if children.length > most * MOST_CHILDREN
-          raise InvalidCount.new("#{children.length} children need #{(children.length / MOST_CHILDREN.to_f).ceil} groups or more.",
-                                 field: :most)
-        end
 
         new(children, most).groups
       end
@@ -45,6 +40,8 @@ module Vantick
       def initialize(children, most)
         @children = children
         @most = most
+        # Where so many cannot be led in so few groups, the groups are larger: somebody has to work with them.
+        @size = [MOST_CHILDREN, (children.length / most.to_f).ceil].max
       end
 
       def groups
@@ -67,7 +64,7 @@ module Vantick
       def split(parts) = parts.flat_map { |part| even_slices(part) }
 
       def even_slices(part)
-        slices = (part.length / MOST_CHILDREN.to_f).ceil
+        slices = (part.length / @size.to_f).ceil
         part.each_slice((part.length / slices.to_f).ceil).to_a
       end
 
@@ -78,7 +75,7 @@ module Vantick
         at = parts.each_index.min_by { |place| [parts[place].length, place] }
         with = [at - 1, at + 1].select { |place| place.between?(0, parts.length - 1) }.min_by { |place| distance(parts, at, place) }
         first, last = [at, with].minmax
-        return pack(parts) if parts[first].length + parts[last].length > MOST_CHILDREN
+        return pack(parts) if parts[first].length + parts[last].length > @size
 
         [*parts[0...first], parts[first] + parts[last], *parts[(last + 1)..]]
       end
@@ -93,7 +90,7 @@ module Vantick
       def pack(parts)
         everyone = parts.flatten
         count = [@most, parts.length - 1].min
-        count = [count, (everyone.length / MOST_CHILDREN.to_f).ceil].max
+        count = [count, (everyone.length / @size.to_f).ceil].max
         smaller, larger = everyone.length.divmod(count)
         sizes = Array.new(count) { |place| smaller + (place < larger ? 1 : 0) }
         sizes.map { |size| everyone.shift(size) }

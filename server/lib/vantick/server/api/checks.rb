@@ -12,9 +12,12 @@ module Vantick
 
         get "/api/classes/:class_id/checks" do
           children = store.classes.find(input[:class_id])[:children]
-          checks = store.checks.all(input[:class_id], limit: input.fetch(:limit, 30))
+          limit = input.fetch(:limit, 30)
+          found = store.checks.all(input[:class_id], limit: limit + 1, **input.slice(:before, :step, :answered))
+          checks = found.first(limit)
           standing = store.answers.standing(checks.map { |check| check[:id] })
-          answer_json({ checks: checks.map { |check| View.summary(check, children, standing.fetch(check[:id], [])) } })
+          summaries = checks.map { |check| View.summary(check, children, standing.fetch(check[:id], [])) }
+          answer_json({ checks: summaries, more: found.length > limit })
         end
 
         post "/api/classes/:class_id/checks" do

@@ -78,7 +78,7 @@ module Vantick
           task = Core::Task.find(turn[:task])
           about = Core::DeskTask.for(task)
           { id: turn[:id], task: task.id, entry: about.entry, ask: about.ask, sees: task.sees, tried: turn[:tries],
-            items: turn[:items].map { |item| item(item, task) }, tiles: tiles(about.entry, turn), cards: cards(about.entry, turn),
+            items: turn[:items].map { |item| item(item, task) }, strips: strips(about.entry, turn), cards: cards(about.entry, turn),
             sign: @conventions.sign }
         end
 
@@ -110,11 +110,10 @@ module Vantick
 
         def day(task, time) = task.asks == :day ? Core::DayPlace.of(time, @sitting.school_class[:day]) : nil
 
-        def tiles(entry, turn)
-          step = Core::Step.find(turn[:step])
-          return Core::Tiles.for(step, @conventions) if %i[words mistake].include?(entry)
+        def strips(entry, turn)
+          return [] unless %i[words mistake count].include?(entry)
 
-          entry == :count ? Core::Tiles.for(step, @conventions, whole: false) : []
+          Core::Strips.for(Core::Step.find(turn[:step]), @conventions, whole: entry != :count).map(&:to_h)
         end
 
         # Not in the order of the clocks.

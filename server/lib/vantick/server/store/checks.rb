@@ -19,9 +19,18 @@ module Vantick
           described(@db[:checks].first(id:) || raise(Missing.new("check", id)))
         end
 
+        # Desks for practice that nobody came to are no checks.
+        # @param before [Integer, nil] only those made before this one
+        # @param step [String, nil] only those on it
+        # @param answered [Boolean] only those with an answer
         # @return [Array<Hash>] newest first
-        def all(class_id, limit:)
-          @db[:checks].where(class_id:).reverse(:id).limit(limit).all.map { |row| described(row) }
+        def all(class_id, limit:, before: nil, step: nil, answered: false)
+          found = @db[:checks].where(class_id:, **{ step: }.compact)
+          found = found.where { id < before } if before
+          given = @db[:answers].join(:items, id: :item_id).where(check_id: Sequel[:checks][:id]).exists
+          practice = @db[:desks].where(check_id: Sequel[:checks][:id], kind: "practice").exists
+          found = answered ? found.where(given) : found.where(Sequel.|(given, Sequel.~(practice)))
+          found.reverse(:id).limit(limit).all.map { |row| described(row) }
         end
 
         # @return [Array<String>] the times of the class's last checks

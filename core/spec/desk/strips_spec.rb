@@ -1,40 +1,48 @@
 # frozen_string_literal: true
 
-RSpec.describe Vantick::Core::Tiles do
+RSpec.describe Vantick::Core::Strips do
   core = Vantick::Core
   sets = %w[past,to after,of plain till before,plain].map { |names| core::Conventions.parse(names) }
 
-  # A time said with tiles, one after the other, as a child taps them.
-  def laid(words) = words.split(/[ -]/)
+  # A time as it is built: what stands in each place, from the words of that place's strip alone.
+  def built(time, conventions, strips)
+    count = Vantick::Core::Counted.usual(time).words(conventions).split(/[ -]/)
+    hour = Vantick::Core::NumberWords.standard.spell(Vantick::Core::Saying.usual(time).hour)
+    sides = strips.fetch(:side)
+    said = { count: count - sides, side: count & sides, hour: [hour] }
+    expect(said).to all(satisfy { |part, words| (words - strips.fetch(part, [])).empty? })
+    time.side == :oclock ? [hour, *said[:side]] : said.values.flatten
+  end
 
   core::Step.with_times.each do |step|
-    it "hold every word that #{step.name.downcase} is said with, in every class's words, and are read as they were meant" do
+    it "hold every word that #{step.name.downcase} is said with, by what it is for, and are read as they were meant" do
       task = core::Task.find(:dial_to_words)
       sets.each do |conventions|
-        tiles = described_class.for(step, conventions).flatten
-        expect(tiles.uniq).to eq(tiles)
+        strips = described_class.for(step, conventions).to_h { |strip| [strip.part, strip.words] }
+        expect(strips.values.map(&:uniq)).to eq(strips.values)
         step.pool.each do |time|
-          words = laid(core::Phrase.usual(time, conventions))
-          expect(tiles).to include(*words)
-          expect(core::Marker.mark(task:, time:, text: words.join(" "), conventions:).verdict).to eq(:right)
+          text = built(time, conventions, strips).join(" ")
+          expect(core::Marker.mark(task:, time:, text:, conventions:).verdict).to eq(:right), text
         end
       end
     end
   end
 
-  it "are few: a screen of a phone holds them" do
-    expect(described_class.for(core::Step.find(:quarters)).flatten.length).to eq(17)
-    expect(core::Step.with_times.map { |step| described_class.for(step).flatten.length }.max).to be <= 27
+  it "are few: a screen of a phone holds one of them" do
+    expect(described_class.for(core::Step.find(:quarters)).map { |strip| strip.words.length }).to eq([2, 3, 12])
+    expect(core::Step.with_times.flat_map { |step| described_class.for(step).map { |strip| strip.words.length } }.max).to be <= 24
   end
 
   it "leave the hours out where minutes alone are asked for" do
-    expect(described_class.for(core::Step.find(:quarters), whole: false)).to eq([["quarter", "half", "past", "to", "o'clock"]])
+    found = described_class.for(core::Step.find(:quarters), whole: false)
+    expect(found.map(&:to_h)).to eq([{ part: :count, label: "how many", words: %w[quarter half] },
+                                     { part: :side, label: "past or to", words: ["past", "to", "o'clock"] }])
   end
 
-  it "have both sides wherever one is said" do
+  it "have both sides wherever one is said, in the class's words" do
     core::Step.with_times.each do |step|
-      found = described_class.for(step).flatten & %w[past to]
-      expect(found.length).not_to eq(1), step.id.to_s
+      strip = described_class.for(step, core::Conventions.parse("after,before")).find { |one| one.part == :side }
+      expect((strip.words & %w[after before]).length).not_to eq(1), step.id.to_s
     end
   end
 end
