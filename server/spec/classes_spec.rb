@@ -31,6 +31,13 @@ RSpec.describe Vantick::Server::Api::Classes do
     it("refuses #{what}, at its field") { expect(post("/api/classes", body)).to be_refused(status).at(field).saying(words) }
   end
 
+  it "refuses names that differ by case or accents alone, by name" do
+    { %w[Ana ana] => /Ana and ana are too alike/, %w[Zoe Bo Zoë] => /Zoe and Zoë are too alike/, %w[Bo Bo] => /Two children are called Bo/ }
+      .each do |names, words|
+      expect(post("/api/classes", { name: "Curlew", children: names })).to be_refused(422).at("children").saying(words)
+    end
+  end
+
   it "refuses other addresses, methods and types" do
     expect(get("/api/nothing")).to be_refused(404).at(nil)
     expect(told(app.delete("/api/classes"))).to be_refused(405).at(nil)

@@ -236,6 +236,9 @@ RSpec.describe "A child at a desk" do
     it "ends after five minutes" do
       state
       store.db[:seats].update(round_began_at: (Time.now.utc - 301).iso8601)
+      expect(state).to include("round" => include("over" => false))
+      send_answers(state["turn"], ["no idea"], late: true)
+      store.db[:turns].exclude(done_at: nil).update(done_at: (Time.now.utc - 301).iso8601)
       expect(state).to include("turn" => nil, "round" => include("over" => true))
       expect(state["end"]["well"]).to eq("You kept going to the end.")
     end

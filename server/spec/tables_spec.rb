@@ -19,6 +19,12 @@ RSpec.describe Vantick::Server::Api::AnswerTables do
     expect(take(table.map(&:to_csv).join).status).to eq(201)
   end
 
+  it "find children without regard to case and accents" do
+    check = make_check(make_class(["Zoë", "Åsa Ö"]), count: 2)
+    taken = post("/api/checks/#{check['id']}/tables", { table: "zoe,qt8\nASA O,7:45" })
+    expect(taken.body["answers"].map { |one| one["child_id"] }).to eq(check["children"].map { |child| child["id"] })
+  end
+
   it "come in with semicolons and quotation marks" do
     expect(take(%("Anneke";"qt8";"7:45";"half past 3")).body["answers"].length).to eq(3)
   end

@@ -90,9 +90,16 @@ RSpec.describe Vantick::Core::Round do
 
   it "has nothing to watch for where all was right, and thanks a child for going on where nothing was" do
     all = described_class.end_of(marks(["3:00", "3 o'clock"]))
-    expect([all.well, all.watch]).to eq(["You read every one of them at the first try.", nil])
+    expect([all.well, all.watch]).to eq(["You read every one right the first time.", nil])
     expect(described_class.end_of(marks(["3:00", "7 to 9"])).well).to eq("You kept going to the end.")
     expect(described_class.end_of([]).watch).to be_nil
+  end
+
+  it "praises no more than there was: answers that could not be read are not read, and only dials are named as read" do
+    mixed = marks(["3:00", "3 o'clock"], *Array.new(9) { |hour| ["#{hour + 1}:30", "dunno"] })
+    expect(described_class.end_of(mixed).well).to eq("You can read these: three o'clock.")
+    parts = [mark(:words_to_digital, "5:15", "5:15"), mark(:words_to_digital, "7:45", "6:45")]
+    expect(described_class.end_of(parts).well).to eq("Some of them went well the first time.")
   end
 end
 

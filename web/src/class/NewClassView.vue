@@ -12,8 +12,8 @@ const refused = ref<Refused | null>(null);
 const busy = ref(false);
 const children = computed(() =>
   form.names
-    .split(/[\n,;]/)
-    .map((name) => name.trim())
+    .split("\n")
+    .map((name) => name.replace(/^\s*\d+\s*[.):]\s*/, "").trim())
     .filter((name) => name !== ""),
 );
 

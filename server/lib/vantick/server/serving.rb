@@ -24,7 +24,7 @@ module Vantick
       PORTS = (1..65_535)
 
       # @param environment [Hash{String => String}] `VANTICK_HOST`, `VANTICK_PORT`, `VANTICK_DB`, `VANTICK_ADDRESS`,
-      #   `VANTICK_PROXY` and `VANTICK_COMMAND`, as there are
+      #   `VANTICK_PROXY`, `VANTICK_TIME_ZONE` and `VANTICK_COMMAND`, as there are
       # @param out [IO]
       # @raise [Refused]
       def initialize(environment, out: $stdout)
@@ -40,6 +40,7 @@ module Vantick
       def run
         # What is written from here on is for whoever runs Vantick, and for nobody else on the machine.
         File.umask(0o077)
+        Api::SchoolDay.zone = @environment["VANTICK_TIME_ZONE"]
         proxies = Http::Caller.proxies(@environment["VANTICK_PROXY"])
         check_free
         ENV["VANTICK_ADDRESS"] ||= room if room

@@ -24,8 +24,7 @@ module Vantick
         # @param conventions [Conventions]
         # @return [End]
         def end_of(answers, conventions = Conventions.default)
-          telling = answers.select(&:telling?)
-          End.new(well: well(telling, conventions), watch: watch(telling)).freeze
+          End.new(well: well(answers, conventions), watch: watch(answers.select(&:telling?))).freeze
         end
 
         private
@@ -36,7 +35,8 @@ module Vantick
           return words[:tried] if right.empty?
           return words[:all] if right.length == answers.length
 
-          format(words[:some], times: named(right, conventions))
+          dials = right.select { |marked| Readable::DIALS.include?(marked.task.sees) }
+          dials.empty? ? words[:parts] : format(words[:some], times: named(dials, conventions))
         end
 
         # The hardest ones that were right say most.

@@ -77,7 +77,8 @@ module Vantick
           end
 
           def named(name, number, school_class)
-            school_class[:children].find { |one| one[:name].casecmp?(name) } ||
+            folded = Store::ChildNames.folded(name)
+            school_class[:children].find { |one| Store::ChildNames.folded(one[:name]) == folded } ||
               raise(Core::Error.new("Row #{number}: nobody in the class is called #{name.inspect}.", field: :table))
           end
 

@@ -35,8 +35,9 @@ module Vantick
         def check_names(names)
           unfit("Name number #{names.index('') + 1} is empty.", :children) if names.include?("")
 
-          twice = names.tally.find { |_, count| count > 1 }&.first
-          unfit("Two children are called #{twice}: tell them apart with a letter, such as #{twice} K.", :children) if twice
+          same = names.group_by { |name| Store::ChildNames.folded(name) }.values.find { |some| some.length > 1 } or return
+          called = same.uniq.length == 1 ? "Two children are called #{same.first}" : "#{same.uniq.first(2).join(' and ')} are too alike"
+          unfit("#{called}: tell them apart with a letter, such as #{same.last} K.", :children)
         end
       end
     end

@@ -116,7 +116,7 @@ module Vantick
 
           conventions = store.classes.conventions(desk[:class_id])
           asked = store.answers.of_child(child[:id]).map { |answer| Standings.asked(answer, conventions) }
-          (Core::Standing.new(asked, today: Date.parse(now).jd).next_step || Core::Step.hardest).id.to_s
+          (Core::Standing.new(asked, today: SchoolDay.today).next_step || Core::Step.hardest).id.to_s
         end
       end
     end

@@ -69,7 +69,7 @@ module Vantick
 
         def standing(class_id)
           children = store.classes.find(class_id)[:children]
-          Standings.of(children, store.answers.of_class(class_id), conventions(class_id), today: Date.parse(now).jd)
+          Standings.of(children, store.answers.of_class(class_id), conventions(class_id), today: SchoolDay.today)
         end
 
         # Steps below that are fading or not secure in this class.

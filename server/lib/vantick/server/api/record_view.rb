@@ -18,7 +18,7 @@ module Vantick
           # @return [Hash]
           def record(child, answers, conventions, today)
             marked = answers.map { |answer| Marks.asked(answer, conventions) }
-            days = answers.map { |answer| Date.parse(answer[:answered_at]).jd }
+            days = answers.map { |answer| SchoolDay.jd(answer[:answered_at]) }
             diagnosis = Core::Diagnosis.new(marked, ages: days.map { |day| today - day })
             { child: child.slice(:id, :name), verdict: diagnosis.verdict, likely: diagnosis.top.misreadings.map(&:id),
               next_best: next_best(diagnosis, answers), evidence: diagnosis.evidence.map { |piece| piece(piece, diagnosis, answers) },
@@ -61,7 +61,7 @@ module Vantick
           def checks(answers, marked)
             given = answers.zip(marked).reject { |_, one| one.verdict == :blank }
             given.group_by { |answer, _| answer[:check_id] }.values.map do |pairs|
-              { day: pairs.first.first[:answered_at][0, 10], answered: pairs.length, right: pairs.count { |_, one| one.right? } }
+              { day: SchoolDay.date(pairs.first.first[:answered_at]), answered: pairs.length, right: pairs.count { |_, one| one.right? } }
             end
           end
 

@@ -31,7 +31,7 @@ module Vantick
           school_class[:children].find { |one| one[:id] == id } || raise(Store::Missing.new("child", id))
         end
 
-        def today = Date.parse(now).jd
+        def today = SchoolDay.today
 
         def conventions(school_class) = Core::Conventions.new(**school_class[:conventions])
 

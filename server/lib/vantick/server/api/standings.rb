@@ -1,7 +1,5 @@
 # frozen_string_literal: true
 
-require "date"
-
 module Vantick
   module Server
     module Api
@@ -20,13 +18,9 @@ module Vantick
           end)
         end
 
-        # @param moment [String] ISO 8601
-        # @return [Integer] its Julian day; looked up by the thousand, and there are few days
-        def self.day(moment) = (@days ||= {})[moment[0, 10]] ||= Date.iso8601(moment[0, 10]).jd
-
         # @return [Core::Standing::Asked]
         def self.asked(answer, conventions)
-          day = day(answer[:answered_at])
+          day = SchoolDay.jd(answer[:answered_at])
           Core::Standing::Asked.new(step: Core::Step.find(answer[:step]), marked: Marks.asked(answer, conventions), day:)
         end
       end

@@ -56,7 +56,9 @@ module Vantick
         def over?(done = self.done)
           return done >= length if fixed?
 
-          Core::Round.over?(done:, seconds: @now - Time.iso8601(seat[:round_began_at]))
+          # The minutes begin with the first task that is done: who waits for the others loses none of them.
+          began = @turns.began(seat)
+          Core::Round.over?(done:, seconds: began ? @now - Time.iso8601(began) : 0)
         end
 
         # Sees to it that there is something to do, and something ahead.

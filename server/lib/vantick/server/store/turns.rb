@@ -26,6 +26,9 @@ module Vantick
         # @return [Array<Hash>] that are not done, the next first, then those kept ahead
         def open(seat) = with_items(of(seat).where(round: seat[:round], done_at: nil).order(:ahead, :id).all)
 
+        # @return [String, nil] when the first task of this round was done
+        def began(seat) = of(seat).where(round: seat[:round]).min(:done_at)
+
         # @return [Integer] done in this round
         def done(seat) = of(seat).where(round: seat[:round]).exclude(done_at: nil).count
 
