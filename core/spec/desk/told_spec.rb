@@ -96,7 +96,7 @@ RSpec.describe Vantick::Core::Round do
   end
 
   it "praises no more than there was: answers that could not be read are not read, and only dials are named as read" do
-    mixed = marks(["3:00", "3 o'clock"], *Array.new(9) { |hour| ["#{hour + 1}:30", "dunno"] })
+    mixed = marks(["3:00", "3 o'clock"], *(1..9).map { |hour| ["#{hour}:30", "dunno"] })
     expect(described_class.end_of(mixed).well).to eq("You can read these: three o'clock.")
     parts = [mark(:words_to_digital, "5:15", "5:15"), mark(:words_to_digital, "7:45", "6:45")]
     expect(described_class.end_of(parts).well).to eq("Some of them went well the first time.")

@@ -29,16 +29,19 @@ export const useFacts = defineStore("facts", () => {
   async function speak(as: Choices): Promise<void> {
     const mine = ++turn;
     const query = { conventions: Object.values(as).join(",") };
-    const dial = await asked(api.GET("/api/dial", { params: { query } }));
+    const [dial, all] = await Promise.all([
+      asked(api.GET("/api/dial", { params: { query } })),
+      asked(api.GET("/api/catalogue", { params: { query } })),
+    ]);
     if (mine !== turn) return;
     times.value = dial.times;
+    catalogue.value = all;
     choices.value = as;
     dayTimes.value = [];
   }
 
   async function load(as: Choices): Promise<void> {
-    const [all] = await Promise.all([asked(api.GET("/api/catalogue")), speak(as)]);
-    catalogue.value = all;
+    await speak(as);
   }
 
   /** Loads the times of the day, where they are not there yet. */

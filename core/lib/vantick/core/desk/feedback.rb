@@ -12,7 +12,7 @@ module Vantick
         # @return [String]
         def of(marked, conventions = Conventions.default)
           return read_right(marked, conventions) if marked.read_right?
-          return misread(marked) if marked.misreadings.any?
+          return misread(marked, conventions) if marked.misreadings.any?
 
           return gap(marked.offset_degrees) if marked.verdict == :right_gap
 
@@ -52,9 +52,9 @@ module Vantick
         end
 
         # Where several fit, the first in the order of the chain.
-        def misread(marked)
+        def misread(marked, conventions)
           found = Misreading.all.find { |one| marked.misreadings.include?(one.id) }
-          found.texts[:child]
+          found.texts_in(conventions)[:child]
         end
 
         def gap(offset) = format(WORDS[:right_gap], **WORDS.fetch(offset.positive? ? :too_far : :too_near))

@@ -19,7 +19,7 @@ module Vantick
           when :day_half then day_half(time, conventions)
           when :length then hops(time)
           when :hour, :count then part(task, time, conventions)
-          when :mistake then [*TalkThrough.steps(time, conventions), line(WORDS[:wrong], name: mistake.texts[:name])]
+          when :mistake then [*TalkThrough.steps(time, conventions), line(WORDS[:wrong], name: mistake.texts_in(conventions)[:name])]
           else TalkThrough.steps(time, conventions)
           end
         end

@@ -24,7 +24,7 @@ module Vantick
         # @param conventions [Conventions]
         # @return [End]
         def end_of(answers, conventions = Conventions.default)
-          End.new(well: well(answers, conventions), watch: watch(answers.select(&:telling?))).freeze
+          End.new(well: well(answers, conventions), watch: watch(answers.select(&:telling?), conventions)).freeze
         end
 
         private
@@ -48,9 +48,9 @@ module Vantick
         def dial(time) = time.is_a?(DayTime) ? time.dial_time : time
 
         # Of the misreading that explains most, in the child's own sentence.
-        def watch(answers)
+        def watch(answers, conventions)
           found = Evidence.from(answers).first
-          found && format(DeskTask::WORDS[:watch], child: found.misreading.texts[:child])
+          found && format(DeskTask::WORDS[:watch], child: found.misreading.texts_in(conventions)[:child])
         end
       end
     end

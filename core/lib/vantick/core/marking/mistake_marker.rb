@@ -20,10 +20,10 @@ module Vantick
           causes = causes(time, said.to_s, conventions)
           raise AnswerTooLong.new(text.length, AnswerReader::LONGEST) if text.length > AnswerReader::LONGEST
 
-          named, rest = text.split(BETWEEN).partition { |part| named(part) }
+          named, rest = text.split(BETWEEN).partition { |part| named(part, conventions) }
           read = read(time, rest.join(" "), conventions)
           # One cause: whoever names several has not said which.
-          ids = named.map { |part| named(part).id }.uniq
+          ids = named.map { |part| named(part, conventions).id }.uniq
           judged(task, read, verdict(read, ids.one? && causes.include?(ids.first), text), conventions)
         end
 
@@ -37,9 +37,9 @@ module Vantick
           found.misreadings
         end
 
-        def named(part)
+        def named(part, conventions)
           plain = part.strip.downcase
-          Misreading.all.find { |one| [one.id.to_s, one.texts[:name].downcase].include?(plain) }
+          Misreading.all.find { |one| [one.id.to_s, one.texts[:name], one.texts_in(conventions)[:name]].map(&:downcase).include?(plain) }
         end
 
         # In digits where it is written so, as a mistake may show in digits alone.

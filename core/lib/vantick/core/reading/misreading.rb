@@ -34,10 +34,15 @@ module Vantick
       # @param faults [Hash{Symbol => Fault}] by chain
       def initialize(id, texts, faults)
         @id = id
-        @texts = texts
+        @raw = texts
+        @texts = ClassWords.fill(texts)
         @faults = faults.freeze
         freeze
       end
+
+      # @param conventions [Conventions]
+      # @return [Hash{Symbol => String, Array}] {TEXTS} as a class says them
+      def texts_in(conventions) = ClassWords.fill(@raw, conventions)
 
       # @return [Boolean]
       def shows_in?(task) = @faults.key?(task.chain) && task.shows?(id)

@@ -10,9 +10,8 @@ module Vantick
       attr_reader :name
       # @return [Array<DialTime>] its times in order; empty where the step has none
       attr_reader :pool
-      # @return [Array<String>] its words, questions to talk about, ways to begin a lesson, and the published
-      #   standards it serves
-      attr_reader :words, :questions, :openings, :standards
+      # @return [Array<String>] the published standards it serves
+      attr_reader :standards
 
       # @return [Array<Task>] those that its times can be asked with
       attr_reader :tasks
@@ -58,15 +57,29 @@ module Vantick
 
       def initialize(entry)
         @id = entry[:id].to_sym
-        @name = entry[:name]
+        @texts = entry.slice(:name, :words, :questions, :openings).freeze
+        @name = ClassWords.fill(@texts[:name])
         @pool = times(entry[:minutes]).freeze
         @places = @pool.to_set(&:index).freeze
         @tasks = named(entry[:tasks]).freeze
         @pools = @tasks.to_h { |task| [task, pool_of(task)] }.freeze
         @builds_on = entry[:builds_on].map(&:to_sym).freeze
-        @words, @questions, @openings, @standards = entry.values_at(:words, :questions, :openings, :standards)
+        @standards = entry[:standards]
         freeze
       end
+
+      # @return [Array<String>] its words, as most classes say them
+      def words = texts_in(Conventions.default)[:words]
+
+      # @return [Array<String>] questions to talk about
+      def questions = texts_in(Conventions.default)[:questions]
+
+      # @return [Array<String>] ways to begin a lesson
+      def openings = texts_in(Conventions.default)[:openings]
+
+      # @param conventions [Conventions]
+      # @return [Hash] its name, words, questions and openings as a class says them
+      def texts_in(conventions) = ClassWords.fill(@texts, conventions)
 
       # @return [Array<Step>] the steps it rests on
       def builds_on = Step.all.select { |step| @builds_on.include?(step.id) }

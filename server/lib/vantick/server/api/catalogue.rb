@@ -6,11 +6,12 @@ module Vantick
       # Everything that has a name in core, with its wording; it changes only with a release.
       module Catalogue
         class << self
+          # @param conventions [Core::Conventions]
           # @return [Hash]
-          def all
-            { most_items: Checks::MOST_ITEMS, steps:, ladder: Core::Step.all.map { |step| rung(step) },
+          def all(conventions = Core::Conventions.default)
+            { most_items: Checks::MOST_ITEMS, steps: steps(conventions), ladder: Core::Step.all.map { |step| rung(step, conventions) },
               tasks: Core::Task.with_dial.map { |task| { id: task.id, name: task.name, notation: task.notation } },
-              misreadings: Core::Misreading.all.map { |misreading| { id: misreading.id, **misreading.texts } },
+              misreadings: Core::Misreading.all.map { |misreading| { id: misreading.id, **misreading.texts_in(conventions) } },
               lenses: Core::DataFile.entries("lenses", required: %i[id group name shows]),
               conventions: Core::Conventions::ENTRIES, sheets: Core::SheetKind.all.map { |kind| sheet(kind) }, **lessons }
           end
@@ -33,22 +34,18 @@ module Vantick
           end
 
           # Steps that a check can be made for.
-          def steps = Core::Step.reading.map { |step| { id: step.id, name: step.name, times: step.pool.length } }
+          def steps(conventions)
+            Core::Step.reading.map { |step| { id: step.id, name: step.texts_in(conventions)[:name], times: step.pool.length } }
+          end
 
-          def rung(step)
+          def rung(step, conventions)
             tasks = Plan.tasks(step)
-            { id: step.id, name: step.name, builds_on: step.builds_on.map(&:id), words: step.words, questions: step.questions,
-              openings: step.openings, standards: step.standards, example: step.pool[step.pool.length * 5 / 8]&.to_s,
+            { id: step.id, **step.texts_in(conventions), builds_on: step.builds_on.map(&:id), standards: step.standards,
+              example: step.pool[step.pool.length * 5 / 8]&.to_s,
               tasks: tasks.map { |task| { id: task.id, name: task.name } },
               misreadings: tasks.flat_map { |task| step.misreadings(task) }.uniq.map(&:id) }
           end
         end
-
-        LOCK = Mutex.new
-
-        # Made once, by whoever asks first: it costs seconds, in which a server that has just started can say that it is there.
-        # @return [String] JSON
-        def self.text = LOCK.synchronize { @text ||= JSON.generate(all).freeze }
       end
     end
   end

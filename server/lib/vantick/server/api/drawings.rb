@@ -8,10 +8,15 @@ module Vantick
       module Drawings
         # @param task [Core::Task] one whose answer is drawn
         # @param time [Core::DialTime]
+        # @param conventions [Core::Conventions]
         # @return [Array<Hash>] the right one first; none that looks like another
-        def self.of(task, time)
+        def self.of(task, time, conventions)
           table = Core::Predictions.of(task)
-          wrong = Core::Misreading.for(task).flat_map { |one| table.wrong_answers(one, time).map { |hands| [one.texts[:name], hands] } }
+          wrong = Core::Misreading.for(task).flat_map do |one|
+            table.wrong_answers(one, time).map do |hands|
+              [one.texts_in(conventions)[:name], hands]
+            end
+          end
           shown = [["right", task.right_answer(time)], *wrong].uniq { |_, hands| [hands.hour_degrees.to_f, hands.minute_degrees.to_f] }
           shown.map { |name, hands| drawing(name, hands) }
         end

@@ -12,13 +12,14 @@ module Vantick
           JSON.generate(usual_day: Core::DayFacts::DATA[:usual_day],
                         times: Core::DayTime.all.map { |day_time| Core::DayFacts.of(day_time, conventions) })
         end
+        CATALOGUE = Tables.new { |conventions| JSON.generate(Catalogue.all(conventions)) }
         TOO_MANY = "These are more ways of saying times than a school has: wait a minute, then try again."
 
         error(Tables::TooMany) { refuse(429, TOO_MANY, :conventions) }
 
         get("/api/dial") { unchanging(DIAL.for(conventions, whose: teacher)) }
         get("/api/day") { unchanging(DAY.for(conventions, whose: teacher)) }
-        get("/api/catalogue") { unchanging(Catalogue.text) }
+        get("/api/catalogue") { unchanging(CATALOGUE.for(conventions, whose: teacher)) }
 
         get "/api/drawing" do
           check = Core::DrawingCheck.new(Core::Hands.new(input[:hour_hand_degrees], input[:minute_hand_degrees]))

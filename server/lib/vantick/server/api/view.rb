@@ -60,9 +60,9 @@ module Vantick
             task = Core::Task.find(item[:task])
             time = task.parse_time(item[:time])
             right = task.notation == :hands ? time.digital(conventions.sign) : task.write(task.right_answer(time), conventions)
-            cause = "#{Core::Misreading.find(item[:misreading]).texts[:name]}; " if item[:misreading]
+            cause = "#{Core::Misreading.find(item[:misreading]).texts_in(conventions)[:name]}; " if item[:misreading]
             { **item.slice(:id, :child_id, :time), dial: dial(time), said: item[:said].to_s, right: "#{cause}#{right}",
-              drawings: task.notation == :hands ? Drawings.of(task, time) : [] }
+              drawings: task.notation == :hands ? Drawings.of(task, time, conventions) : [] }
           end
 
           def conventions(school_class) = Core::Conventions.new(**school_class[:conventions])

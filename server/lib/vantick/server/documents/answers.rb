@@ -67,7 +67,7 @@ module Vantick
         def right(item)
           return words(item.time) if sheet.task.notation == :hands && sheet.task.sees == :words
           return digits(item.time) if sheet.task.notation == :hands
-          return "#{item.misreading.texts[:name]}; #{words(item.time)}" if item.misreading
+          return "#{item.misreading.texts_in(sheet.conventions)[:name]}; #{words(item.time)}" if item.misreading
 
           sheet.both? ? "#{words(item.time)}, #{digits(item.time)}" : written(item.time)
         end

@@ -24,7 +24,7 @@ module Vantick
         def both? = both && kind.id == :read && task.whole_time?
 
         # @return [String] what stands at the top
-        def title = step.name
+        def title = step.texts_in(conventions)[:name]
 
         private
 

@@ -1,0 +1,35 @@
+# frozen_string_literal: true
+
+# A class that says after and before hears nothing else, wherever Vantick speaks of the two sides.
+RSpec.describe Vantick::Core::ClassWords do
+  core = Vantick::Core
+  american = core::Conventions.parse("after,of")
+  # Past and to as words for a side: behind what is counted, or spoken of as words.
+  counted = /\b(?:quarter|fives?|ten|twenty|minutes?) (?:past|to)\b(?! (?:go|the|minutes))/i
+  other = Regexp.union(counted, /\bword (?:past|to)\b/i, /\bsay (?:past|to)\b/, /\b(?:past|to) and (?:past|to)\b/)
+
+  it "says no misreading in other words than the class's" do
+    said = core::Misreading.all.flat_map { |one| one.texts_in(american).values_at(:name, :does, :move, :child) }
+    expect(said.grep(other)).to eq([])
+    expect(core::Misreading.find(:sides_swapped).texts_in(american)[:child]).to eq("In the right half say after. In the left half say of.")
+  end
+
+  it "names no step and asks nothing in other words than the class's" do
+    said = core::Step.all.flat_map { |step| step.texts_in(american).values.flatten }
+    expect(said.grep(other)).to eq([])
+    expect(core::Step.find(:fives_to).texts_in(american)[:name]).to eq("Fives of")
+  end
+
+  it "says the usual words where nothing else was settled, and leaves no place open" do
+    all = core::Misreading.all.flat_map { |one| one.texts.values.flatten } + core::Step.all.flat_map { |step| [step.name, *step.questions] }
+    expect(all.grep(/%/)).to eq([])
+    expect(core::Step.find(:quarter_to).name).to eq("Quarter to")
+  end
+
+  it "tells a child at a desk in the class's words" do
+    marked = core::Marker.mark(task: core::Task.find(:dial_to_words), time: core::DialTime.parse("7:45"), text: "quarter of seven",
+                               conventions: american)
+    expect(core::Feedback.of(marked, american)).to eq("After the word of comes the hour that is still ahead.")
+    expect(core::Round.end_of([marked], american).watch).to include("After the word of")
+  end
+end
