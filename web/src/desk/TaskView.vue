@@ -44,12 +44,13 @@ const sent = ref("");
 const changed = computed(() => JSON.stringify(texts.value) !== sent.value);
 const ready = computed(() => changed.value && texts.value.every((text) => text !== ""));
 /** A finger that comes down twice means once: milliseconds in which a second press is nothing (judgement). */
-const TWICE = 450;
-let pressed = 0;
+const TWICE = 400;
+const calm = ref(true);
+let calming: ReturnType<typeof setTimeout> | undefined;
 function once(act: () => void): void {
-  const now = performance.now();
-  if (now - pressed < TWICE) return;
-  pressed = now;
+  if (!calm.value) return;
+  calm.value = false;
+  calming = setTimeout(() => (calm.value = true), TWICE);
   act();
 }
 const rightAll = computed(() => props.told?.results.every((one) => one.right) ?? false);
@@ -97,7 +98,13 @@ onMounted(() => {
   document.addEventListener("keydown", press);
   props.voice.say(props.turn.ask, props.turn.items.length === 1 ? (props.turn.items[0]?.shown ?? "") : "");
 });
-onUnmounted(() => document.removeEventListener("keydown", press));
+onUnmounted(() => {
+  clearTimeout(calming);
+  document.removeEventListener("keydown", press);
+});
+watch(calm, (now) => {
+  if (now && over.value) void nextTick(() => forward.value?.focus());
+});
 </script>
 
 <template>
@@ -130,10 +137,17 @@ onUnmounted(() => document.removeEventListener("keydown", press));
       </p>
     </section>
     <footer class="foot">
-      <button v-if="over" ref="forward" type="button" class="go" @click="once(() => emit('next'))">
+      <button
+        v-if="over"
+        ref="forward"
+        type="button"
+        class="go"
+        :disabled="!calm"
+        @click="once(() => emit('next'))"
+      >
         Next
       </button>
-      <button v-else type="button" class="go" :disabled="!ready || busy" @click="send">
+      <button v-else type="button" class="go" :disabled="!ready || busy || !calm" @click="send">
         {{ busy ? "…" : turn.tried ? "Try again" : "Done" }}
       </button>
     </footer>
