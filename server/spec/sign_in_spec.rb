@@ -173,6 +173,13 @@ RSpec.describe "The first start" do
     expect(first(from: "::ffff:127.0.0.1", at: "[::1]:4567").status).to eq(201)
   end
 
+  it "knows the machine by its own address, too, where that alone was opened" do
+    allow(Socket).to receive(:ip_address_list).and_return([Addrinfo.ip("192.168.1.5")])
+    expect(first(from: "192.168.1.20", at: "192.168.1.5:4567")).to be_refused(403).at(nil)
+    expect(first(from: "192.168.1.5", at: "evil.example:4567")).to be_refused(403).at(nil)
+    expect(first(from: "192.168.1.5", at: "192.168.1.5:4567").status).to eq(201)
+  end
+
   it "makes one account where eight ask at once" do
     app
     answers = Array.new(8) { |number| Thread.new { first(name: "Teacher #{number}").status } }.map(&:value)

@@ -185,6 +185,7 @@ RSpec.describe "The server" do
     expect { TCPSocket.new(mine, port) }.to raise_error(SystemCallError) if mine
     kill
     start("VANTICK_HOST" => "0.0.0.0", "VANTICK_ADDRESS" => "http://tern-quay:#{port}")
+    expect(File.read(log)).to include("Vantick is ready: http://localhost:#{port}")
     expect(File.read(log)).to include("For devices in the room: http://tern-quay:#{port}/desk")
   end
 end

@@ -100,7 +100,9 @@ module Vantick
       end
 
       def ready
-        @out.puts "Vantick is ready: http://#{bracketed(@host)}:#{@port}   (Ctrl-C stops it)"
+        # Where it listens to all, the machine itself has a name of its own for it.
+        here = all?(@host) ? "localhost" : bracketed(@host)
+        @out.puts "Vantick is ready: http://#{here}:#{@port}   (Ctrl-C stops it)"
         @out.puts "For devices in the room: #{room}/desk" if room
       end
 
@@ -112,13 +114,14 @@ module Vantick
         return if address.loopback?
         return @environment["VANTICK_ADDRESS"] if @environment["VANTICK_ADDRESS"]
 
-        found = any?(address) ? own_address : @host
+        found = all?(@host) ? own_address : @host
         found && "http://#{bracketed(found)}:#{@port}"
       rescue IPAddr::Error
         "http://#{@host}:#{@port}"
       end
 
-      def any?(address) = address == IPAddr.new(address.ipv6? ? "::" : "0.0.0.0")
+      # @param host [String]
+      def all?(host) = ["0.0.0.0", "::"].include?(host)
 
       # One of a network at home or in a school before all others.
       def own_address

@@ -1,6 +1,7 @@
 # frozen_string_literal: true
 
 require "ipaddr"
+require "socket"
 
 module Vantick
   module Server
@@ -37,8 +38,7 @@ module Vantick
           # @param env [Hash]
           # @return [Boolean] whether somebody sits at the machine itself, and opened Vantick by a name of that machine alone
           def here?(env)
-            address = parsed(env["REMOTE_ADDR"])
-            !env[FORWARDED] && !address.nil? && address.native.loopback? && local_name?(env["HTTP_HOST"].to_s)
+            !env[FORWARDED] && own?(parsed(env["REMOTE_ADDR"])) && local_name?(env["HTTP_HOST"].to_s)
           end
 
           # @param text [String, nil]
@@ -54,7 +54,15 @@ module Vantick
           # A page of somebody else's can have a name of its own lead here, but not one of these.
           def local_name?(host)
             name = host.sub(/:\d+\z/, "").downcase
-            LOCAL_NAMES.include?(name) || parsed(name)&.loopback? || false
+            LOCAL_NAMES.include?(name) || own?(parsed(name))
+          end
+
+          # One of this machine's own addresses: whoever comes from there sits at it, and no name stands between.
+          def own?(address)
+            return false unless address
+
+            address = address.native
+            address.loopback? || Socket.ip_address_list.any? { |one| one.ip_address.split("%").first == address.to_s }
           end
         end
 
