@@ -21,12 +21,15 @@ module Vantick
       APOSTROPHES = /[’‘`´]/
       DASHES = /[‐‑‒–—−]/
       FRACTIONS = TABLE[:fractions].to_h { |sign, word| [sign.to_s, " #{word} "] }.freeze
+      FRACTION = Regexp.union(FRACTIONS.keys)
       LEADS = Regexp.union(TABLE[:leads].sort_by { |lead| -lead.length })
       LEAD = /\A(?:#{LEADS.source})(?=[\s\d:]|\z)\s*:?\s*/
       ABOUT = /\A[~≈]\s*/
       TRAILS = /(?<=[\d\s:.a-z])\s*\b(?:#{Regexp.union(TABLE[:trails].sort_by { |trail| -trail.length }).source})\z/
       HALF = /(?<=[\d\s])[ap]\.?\s?m\.?\z/
       IN_WORDS = TABLE[:in_words].map { |pattern, plain, slip| [Regexp.new(pattern), plain, slip] }.freeze
+      # Whether any of them is there at all: most answers have none.
+      ANY_IN_WORDS = Regexp.union(IN_WORDS.map(&:first))
       # Letters written for noughts and ones, where digits stand on the other side of the sign or beside it.
       NOUGHTS = /(?<=[\d:.])o(?=\d)|(?<=\d:)o(?=\s?\d)|(?<=\d)o(?=\d)/
       SPLIT_OCLOCK = /\b(?:o|0)\s*[',.]?\s*clock\b/
@@ -36,26 +39,37 @@ module Vantick
         # @return [Cleaned]
         def of(text)
           visible = visible(text)
-          slip = visible.match?(NOUGHTS) || IN_WORDS.any? { |pattern, _, wrong| wrong && visible.match?(pattern) }
+          plain = without_turns(visible)
+          slip = visible.match?(NOUGHTS) || (plain != visible && IN_WORDS.any? { |pattern, _, wrong| wrong && visible.match?(pattern) })
           slips = slip ? [:spelling] : []
-          plain = bare(text).gsub(NOUGHTS, "0")
+          plain = without_leads(squeezed(plain)).gsub(NOUGHTS, "0")
           whole, half = without_half(plain)
           Cleaned.new(plain: whole, half:, slips:)
         end
 
         # @param text [String]
         # @return [String] lower case, without what nobody sees or means
-        def bare(text)
-          plain = IN_WORDS.reduce(visible(text)) { |so_far, (pattern, instead)| so_far.gsub(pattern, instead) }
-          plain = plain.gsub(SPLIT_OCLOCK) { |found| found.start_with?("o'") ? "o'clock" : "oclock" }
-          without_leads(squeezed(plain))
-        end
+        def bare(text) = without_leads(squeezed(without_turns(visible(text))))
 
         private
 
+        # What an answer says, in the signs that are read.
         def visible(text)
-          plain = text.scrub(" ").gsub(Regexp.union(FRACTIONS.keys), FRACTIONS).unicode_normalize(:nfkc).downcase
-          squeezed(plain.gsub(HIDDEN, "").gsub(PICTURES, " ").gsub(APOSTROPHES, "'").gsub(AROUND, " ").gsub(DASHES, "-"))
+          plain = text.ascii_only? ? text.downcase : in_plain_signs(text.scrub(" "))
+          squeezed(plain.gsub(APOSTROPHES, "'").gsub(AROUND, " "))
+        end
+
+        def in_plain_signs(text)
+          plain = text.gsub(FRACTION, FRACTIONS).unicode_normalize(:nfkc).downcase
+          plain.gsub(HIDDEN, "").gsub(PICTURES, " ").gsub(DASHES, "-")
+        end
+
+        # Ways of saying one thing, each for the usual one.
+        def without_turns(plain)
+          return plain unless plain.match?(SPLIT_OCLOCK) || plain.match?(ANY_IN_WORDS)
+
+          plain = IN_WORDS.reduce(plain) { |so_far, (pattern, instead)| so_far.gsub(pattern, instead) }
+          plain.gsub(SPLIT_OCLOCK) { |found| found.start_with?("o'") ? "o'clock" : "oclock" }
         end
 
         def squeezed(plain) = plain.gsub(/[[:space:]]+/, " ").strip.sub(/\A'+\s*(?=[\da-z])/, "").sub(/\s*[.,!?;:']+\z/, "")
