@@ -155,6 +155,16 @@ RSpec.describe "The children's desk" do
     end
   end
 
+  it "builds a sentence from strips: a count of two words with its minutes, and an hour with o'clock behind it" do
+    group = school_class
+    [["minutes", "8:23", "twenty-three minutes past eight"], ["quarters", "3:00", "three o'clock"]].each do |step, time, words|
+      join(open_exit(group, task: "dial_to_words", times: [time], step:), "Anneke")
+      say words
+      expect(page).to have_button("Next")
+      expect(store.db[:answers].order(:id).last).to include(verdict: "right", answer: words.tr("-", " "))
+    end
+  end
+
   it "matches clocks with cards, and asks what went wrong before what time it is" do
     desk = open_desk(school_class[:id], step: "fives")
     join(desk, "Anneke")

@@ -35,8 +35,15 @@ RSpec.describe Vantick::Core::Strips do
 
   it "leave the hours out where minutes alone are asked for" do
     found = described_class.for(core::Step.find(:quarters), whole: false)
-    expect(found.map(&:to_h)).to eq([{ part: :count, label: "how many", words: %w[quarter half] },
-                                     { part: :side, label: "past or to", words: ["past", "to", "o'clock"] }])
+    expect(found.map { |strip| strip.to_h.slice(:part, :label, :words) })
+      .to eq([{ part: :count, label: "how many", words: %w[quarter half] },
+              { part: :side, label: "past or to", words: ["past", "to", "o'clock"] }])
+  end
+
+  it "say which words another may follow, which follow a number, and which stand behind the hour" do
+    count, side, hour = described_class.for(core::Step.find(:minutes))
+    expect([count.tens, count.units, side.after_hour]).to eq([%w[twenty], %w[minute minutes], ["o'clock"]])
+    expect([hour.tens, hour.units, hour.after_hour, side.tens]).to all(be_empty)
   end
 
   it "have both sides wherever one is said, in the class's words" do

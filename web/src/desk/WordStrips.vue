@@ -15,9 +15,11 @@ const chosen = ref<Record<Part, string[]>>({ count: [], side: [], hour: [] });
 const parts = computed(() => props.turn.strips.map((strip) => strip.part));
 const at = ref<Part>(props.turn.strips[0]?.part ?? "count");
 const strip = computed(() => props.turn.strips.find((one) => one.part === at.value));
-/** "o'clock" is said after the hour, and there is nothing to count. */
-const OCLOCK = "o'clock";
-const whole = computed(() => chosen.value.side[0] === OCLOCK);
+/** What core says of words: said behind the hour, followed by another number, following one. */
+const afterHour = computed(() => props.turn.strips.flatMap((one) => one.after_hour));
+const tens = computed(() => props.turn.strips.flatMap((one) => one.tens));
+const units = computed(() => props.turn.strips.flatMap((one) => one.units));
+const whole = computed(() => afterHour.value.includes(chosen.value.side[0] ?? ""));
 const order = computed<Part[]>(() =>
   (whole.value ? (["hour", "side"] as Part[]) : parts.value).filter((part) => parts.value.includes(part)),
 );
@@ -27,26 +29,25 @@ const said = computed(() => order.value.flatMap((part) => chosen.value[part]).jo
 const MANY = 14;
 
 /** Words that go together: "twenty three minutes". */
-const TENS = ["twenty"];
-const MINUTES = ["minute", "minutes"];
-
 function counted(word: string): string[] {
   const before = chosen.value.count;
   const last = before.at(-1) ?? "";
-  if (MINUTES.includes(word) && before.length) return MINUTES.includes(last) ? before : [...before, word];
-  return before.length === 1 && TENS.includes(last) && !TENS.includes(word) ? [...before, word] : [word];
+  if (units.value.includes(word) && before.length)
+    return units.value.includes(last) ? before : [...before, word];
+  return before.length === 1 && tens.value.includes(last) && !tens.value.includes(word)
+    ? [...before, word]
+    : [word];
 }
 
 function take(word: string): void {
   const part = at.value;
   chosen.value = { ...chosen.value, [part]: part === "count" ? counted(word) : [word] };
-  // A number that goes on, or has its "minutes" yet to come, leaves the strip open.
-  const goesOn = part === "count" && (TENS.includes(word) || needsMinutes(word));
+  // A number that goes on, or has its unit yet to come, leaves the strip open.
+  const goesOn = part === "count" && (tens.value.includes(word) || needsUnit(word));
   if (!goesOn) open(next());
 }
 
-const needsMinutes = (word: string): boolean =>
-  !MINUTES.includes(word) && (strip.value?.words ?? []).some((one) => MINUTES.includes(one));
+const needsUnit = (word: string): boolean => !units.value.includes(word) && units.value.length > 0;
 const next = (): Part => order.value.find((part) => !chosen.value[part].length) ?? at.value;
 
 function open(part: Part): void {

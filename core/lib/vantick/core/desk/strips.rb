@@ -8,7 +8,10 @@ module Vantick
       # @!attribute part [Symbol] one of {PARTS}
       # @!attribute label [String] what it is for, in a child's words
       # @!attribute words [Array<String>]
-      Strip = Struct.new(:part, :label, :words, keyword_init: true)
+      # @!attribute tens [Array<String>] of these, numbers that another may follow: "twenty three"
+      # @!attribute units [Array<String>] of these, what follows a number: "minutes"
+      # @!attribute after_hour [Array<String>] of these, what is said behind the hour, with nothing counted: "o'clock"
+      Strip = Struct.new(:part, :label, :words, :tens, :units, :after_hour, keyword_init: true)
       PARTS = %i[count side hour].freeze
       LABELS = DataFile.load("desk")[:strips]
 
@@ -28,8 +31,16 @@ module Vantick
           counted = step.pool.map { |time| Counted.usual(time) }.uniq
           words = { count: counts(counted, conventions), side: sides(counted, conventions), hour: whole ? hours(step) : [] }
           labels = format_labels(conventions)
-          found = PARTS.map { |part| Strip.new(part:, label: labels.fetch(part), words: words.fetch(part).freeze).freeze }
+          found = PARTS.map { |part| strip(part, labels.fetch(part), words.fetch(part)) }
           found.reject { |strip| strip.words.empty? }.freeze
+        end
+
+        def strip(part, label, words)
+          counted = part == :count
+          tens = counted ? WrittenWords::TENS.filter_map { |ten| NumberWords.standard.simple[ten] } & words : []
+          units = counted ? Phrase::WORDS.values_at(:minute, :minutes) & words : []
+          after_hour = part == :side ? [Phrase::WORDS[:oclock]] & words : []
+          Strip.new(part:, label:, words: words.freeze, tens:, units:, after_hour:).freeze
         end
 
         def format_labels(conventions)
