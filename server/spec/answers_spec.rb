@@ -47,7 +47,7 @@ RSpec.describe Vantick::Server::Api::Answers do
   {
     "10,000 characters" => [{ answer: "x" * 10_000 }, 422, "answer", /10000 characters.*at most 200/],
     "no text" => [{ answer: nil }, 400, "answer", /must be text/],
-    "an id of another make" => [{ id: "7" }, 400, "id", /right form/],
+    "an id of another make" => [{ id: "7" }, 400, "id", /not written as it should be/],
     "another check's clock" => [{ item_id: 999 }, 422, "item_id", /not one of the check's/],
     "another class's child" => [{ child_id: 999 }, 422, "child_id", /not in the check's class/]
   }.each do |what, (change, status, field, words)|

@@ -14,16 +14,16 @@ RSpec.describe Vantick::Server::Api::Classes do
   end
 
   {
-    "no children" => [{ name: "x", children: [] }, 400, "children", /at least 1/],
+    "no children" => [{ name: "x", children: [] }, 400, "children", /Write at least one child's name/],
     "no list" => [{ name: "x" }, 400, "children", /missing/],
     "children that are no list" => [{ name: "x", children: "Bo" }, 400, "children", /list/],
-    "a nameless child" => [{ name: "x", children: ["Bo", ""] }, 400, "children", /number 2/],
+    "a nameless child" => [{ name: "x", children: ["Bo", ""] }, 400, "children", /Name 2 of the register is empty/],
     "a child of spaces" => [{ name: "x", children: ["Bo", " "] }, 422, "children", /number 2/],
     "two of one name" => [{ name: "x", children: ["Bo", "Bo "] }, 422, "children", /Two children are called Bo/],
-    "forty-one children" => [{ name: "x", children: (1..41).map { |n| "c#{n}" } }, 400, "children", /at most 40/],
+    "forty-one children" => [{ name: "x", children: (1..41).map { |n| "c#{n}" } }, 400, "children", /at most 40 children/],
     "an endless name" => [{ name: "x" * 61, children: ["Bo"] }, 400, "name", /at most 60/],
     "an empty name" => [{ name: " ", children: ["Bo"] }, 422, "name", /name/],
-    "a number for a name" => [{ name: 7, children: ["Bo"] }, 400, "name", /must be text/],
+    "a number for a name" => [{ name: 7, children: ["Bo"] }, 400, "name", /The name must be text/],
     "a birthday" => [{ name: "x", children: ["Bo"], born: "2018-01-01" }, 400, "born", /not known/],
     "broken JSON" => ['{"name": ', 400, "body", /not JSON/],
     "a list for a body" => [[], 400, "body", /object/]

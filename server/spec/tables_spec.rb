@@ -79,6 +79,14 @@ RSpec.describe Vantick::Server::Api::AnswerTables do
 
     def overrule(verdict) = post("/api/answers/#{given['id']}/rulings", { verdict: })
 
+    it "says of each verdict whether it counts as right in the class: what is near does, the right gap does not" do
+      counted = Vantick::Core::Marked::VERDICTS.to_h { |verdict| [verdict.to_s, overrule(verdict.to_s)] }
+      told = counted.select { |_, reply| reply.status == 200 }.transform_values { |reply| reply.body["right"] }
+      right = %w[right right_other_words right_writing_slip near]
+      expect(told.select { |_, one| one }.keys).to match_array(told.keys & right)
+      expect(told).to include("right" => true, "unexplained" => false)
+    end
+
     it "puts a teacher's verdict in the place of the first, which stays beside it, and takes it back" do
       expect(given["verdict"]).to eq("unreadable")
       expect(overrule("right").body).to include("verdict" => "right", "first_verdict" => "unreadable")

@@ -60,7 +60,7 @@ RSpec.describe Vantick::Core::Feedback do
     found = marked(task(:spot_mistake), time("7:45"), "hands_swapped; quarter to eight", said: "quarter to seven")
     expect(described_class.of(found)).to eq("The time is right. Now: what did they do wrong?")
     shown = core::Help.steps(task(:spot_mistake), time("7:45"), mistake: core::Misreading.find(:to_with_passed_hour))
-    expect(shown.last.sentence).to eq("They did this: hour passed, with to.")
+    expect(shown.last.sentence).to eq("They named the hour that is over.")
   end
 
   it "hops from numeral to numeral by fives, and tells the halves of the day by noon" do
@@ -68,8 +68,27 @@ RSpec.describe Vantick::Core::Feedback do
     expect(hops.first.sentence).to eq("Start at the 3 and hop to the 6: 5, 10, 15.")
     expect(hops.first.lights.first[:counts]).to eq([[20, 5], [25, 10], [30, 15]])
     half = ->(text) { core::Help.steps(task(:day_half), core::DayTime.parse(text)).map(&:sentence) }
-    expect(half["07:50"]).to eq(["07:50 comes before noon.", "It is a.m."])
+    expect(half["07:50"]).to eq(["This 7:50 comes before noon.", "It is a.m."])
     expect(half["00:00"]).to eq(["It is midnight."])
+    expect(half["14:15"].first).to eq("This 2:15 comes after noon.")
+    stays = core::Help.steps(task(:numeral_to_minutes), time("12:00")).map(&:sentence)
+    expect(stays).to eq(["The hand is on the 12 and stays there.", "It is 0 minutes."])
+  end
+
+  it "speaks of a dial only where one is shown" do
+    of_a_dial = /\bhand\b|dial|clock|(left|right) half|mark|\b12\b/
+    core::Task.all.reject(&:dial?).each do |one|
+      told = core::Misreading.for(one).map { |misreading| misreading.child(one) }
+      told << described_class.of(marked(one, time("7:45"), one.notation == :digits ? "3:21" : "twelve past three"))
+      expect(told.grep(of_a_dial)).to eq([])
+    end
+  end
+
+  it "calls what somebody else did by a sentence of a child's own, none twice, and none of it a teacher's" do
+    they = core::Misreading.all.map { |one| one.texts[:they] }
+    expect(they.uniq).to eq(they)
+    expect(they).to all(match(/\AThey .{8,60}\.\z/))
+    expect((they + core::Misreading.all.map { |one| one.texts[:child] }).grep(/numeral|hour hand|minute hand|tick|anticlockwise/)).to eq([])
   end
 end
 

@@ -23,6 +23,32 @@ RSpec.describe Vantick::Core::MethodCard do
     expect(lines(:minutes_to)).not_to include("Count from the 12 in fives.")
   end
 
+  it "asks for the number passed only where one was passed" do
+    expect(lines(:oclock).first).to eq("Short hand: which number is it on?")
+    expect(lines(:half_past).first).to eq("Short hand: which number has it passed?")
+    expect(lines(:quarters).first).to eq("Short hand: which number is it on, or has it passed?")
+  end
+
+  it "goes the way of the talk-through, in every method: what is said there has its line, what is not has none" do
+    table = Vantick::Core::Conventions::TABLE
+    methods = %i[counting counting_to fifteens].map { |id| table.fetch(id) }.reduce(&:product).map { |choices| choices.flatten.join(",") }
+    said = { /Count from the 12 in/ => /Count from the 12|Start at 0/, /Count back/ => /count back/, /take away/ => /from 60/,
+             /5 times \d+ is/ => /times five/,
+             /The (3|6|9) is/ => /Start at 0/, /in ones|one a mark/ => /in ones|count back/ }
+    methods.product(Vantick::Core::Step.reading.map(&:id)) do |names, id|
+      next if %i[hour_hand fives_facts day_halves].include?(id)
+
+      talk = Vantick::Core::Step.find(id).pool.flat_map do |time|
+        Vantick::Core::TalkThrough.steps(time, Vantick::Core::Conventions.parse(names))
+      end
+      told = talk.map(&:sentence).join(" ")
+      said.each do |talked, line|
+        expect(lines(id, names).join(" ").match?(line)).to be(true), "#{id} #{names} #{talked}" if told.match?(talked)
+      end
+      expect(lines(id, names).join).not_to match(/count back/) unless told.match?(/back|to the 12/)
+    end
+  end
+
   it "follows the class's method and words" do
     found = lines(:minutes, "minutes_first,landmarks,sixty_minus,after,of")
     expect(found.first).to eq("Long hand: where does it point?")

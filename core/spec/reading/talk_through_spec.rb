@@ -39,6 +39,15 @@ RSpec.describe Vantick::Core::TalkThrough do
     end
   end
 
+  it "counts no more than six in one breath" do
+    methods.product(all_times) do |names, shown|
+      lists = described_class.steps(shown, Vantick::Core::Conventions.parse(names)).map do |step|
+        step.sentence.scan(/\d+(?=,|\.| to go)/).length
+      end
+      expect(lists.max).to be <= 6, "#{shown} #{names}"
+    end
+  end
+
   it "lights up what each sentence speaks of" do
     all_times.each do |shown|
       described_class.steps(shown).each do |step|
@@ -68,7 +77,9 @@ RSpec.describe Vantick::Core::TalkThrough do
     expect(told("4:49")).to include("Count back from the 12 in fives: 5, 10. Then in ones: 11 to go. It is eleven minutes to five.")
     expect(told("3:50", "landmarks")).to include("The 9 is 45. Go on in fives: 50.")
     expect(told("7:23", "five_times")).to include("The long hand has passed the 4. 5 times 4 is 20. Then in ones: 21, 22, 23.")
-    expect(told("3:50", "five_times")).to include("From the 10 to the 12 it is 2 times 5. That is 10.")
+    expect(told("3:50", "five_times")).to include("From the 10 to the 12 it is 5 times 2. That is 10.")
+    expect(told("7:20", "five_times")).to include("The long hand is on the 4. 5 times 4 is 20.")
+    expect(told("4:49", "sixty_minus")).to include("Half of the way round, at the 6, is 30. Go on in fives: 35, 40, 45.")
     expect(told("4:49", "sixty_minus")).to include("46, 47, 48, 49. 60 take away 49 is 11: 11 to go.")
     expect(told("7:15", "plain")).to include("Count from the 12 in fives: 5, 10, 15. It is fifteen past seven.")
     expect(told("7:45")).to include("a quarter still to go")

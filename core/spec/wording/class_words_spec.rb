@@ -9,7 +9,7 @@ RSpec.describe Vantick::Core::ClassWords do
   other = Regexp.union(counted, /\bword (?:past|to)\b/i, /\bsay (?:past|to)\b/, /\b(?:past|to) and (?:past|to)\b/)
 
   it "says no misreading in other words than the class's" do
-    said = core::Misreading.all.flat_map { |one| one.texts_in(american).values_at(:name, :does, :move, :child) }
+    said = core::Misreading.all.flat_map { |one| one.texts_in(american).values_at(:name, :does, :move, :child, :they, :unseen) }.compact
     expect(said.grep(other)).to eq([])
     expect(core::Misreading.find(:sides_swapped).texts_in(american)[:child]).to eq("In the right half say after. In the left half say of.")
   end
@@ -18,6 +18,20 @@ RSpec.describe Vantick::Core::ClassWords do
     said = core::Step.all.flat_map { |step| step.texts_in(american).values.flatten }
     expect(said.grep(other)).to eq([])
     expect(core::Step.find(:fives_to).texts_in(american)[:name]).to eq("Fives of")
+  end
+
+  it "heads no sheet and calls no lens in other words than the class's" do
+    directions = core::SheetKind.all.flat_map do |kind|
+      [kind.direction(nil, american), *kind.tasks.map do |task|
+        kind.direction(task, american)
+      end]
+    end
+    lenses = core::ClassWords.fill(core::DataFile.entries("lenses", required: %i[id name shows]), american)
+    expect((directions + lenses.flat_map do |lens|
+      lens.values_at(:name, :shows)
+    end).grep(/\b(past|to)\b(?! the| whichever| read| make| cut)/i).grep(/past|many minutes/i)).to eq([])
+    expect(lenses.find { |lens| lens[:id] == "halves" }[:name]).to eq("After and of")
+    expect(directions).to include("How many minutes after or of?")
   end
 
   it "says the usual words where nothing else was settled, and leaves no place open" do

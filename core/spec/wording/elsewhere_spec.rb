@@ -22,4 +22,21 @@ RSpec.describe Vantick::Core::Phrase do
     expect(described_class.elsewhere(time("7:15"))).to eq(["quarter after seven"])
     expect(described_class.elsewhere(time("7:00"))).to eq([])
   end
+
+  it "says half past where all else is said after, in words, in short and as a count" do
+    after = core::Conventions.parse("after,of")
+    said = all_times.flat_map { |shown| [*described_class.all(shown, after), core::Phrase.short(core::Saying.usual(shown), after)] }
+    expect(said.grep(/half (?!past)/)).to eq([])
+    expect(described_class.usual(time("7:30"), after)).to eq("half past seven")
+    expect(core::Counted.usual(time("7:30")).words(after)).to eq("half past")
+    expect(described_class.elsewhere(time("7:30"), after)).to eq([])
+  end
+
+  it "tells homes the words that homes use, at every time" do
+    { "7:15" => ["quarter after seven", "seven fifteen"], "7:45" => ["quarter of eight", "quarter till eight", "seven forty-five"],
+      "7:30" => ["seven thirty"], "7:40" => ["twenty of eight", "twenty till eight", "seven forty"] }.each do |shown, said|
+      expect(described_class.at_home(time(shown))).to include(*said)
+    end
+    all_times.each { |shown| expect(described_class.at_home(shown).length).to be_between(shown.minute.zero? ? 0 : 2, 3), shown.to_s }
+  end
 end

@@ -5,6 +5,7 @@ import { CheckCard } from "@/check";
 import { moment, seem, TomorrowCard, useClasses } from "@/class";
 import { DialFace } from "@/dial";
 import { HomeLadder } from "@/plan";
+import { counted } from "@/words";
 
 /** Where a teaching day begins: what the last check says, and what to do next. */
 const LAST = 5;
@@ -78,9 +79,7 @@ const news = computed(() =>
           <li v-for="one in news" :key="one.id">{{ one.text }}</li>
           <li v-if="!news.length">No misreading shows.</li>
           <li v-if="away.length">{{ away.join(", ") }}: no answers yet</li>
-          <li v-if="last.unreadable">
-            {{ last.unreadable === 1 ? "1 answer" : `${last.unreadable} answers` }} could not be read
-          </li>
+          <li v-if="last.unreadable">{{ counted(last.unreadable, "answer") }} could not be read</li>
         </ul>
         <div class="ways">
           <RouterLink class="btn btn-outline-primary" :to="{ name: 'class', params: { id: last.id } }">

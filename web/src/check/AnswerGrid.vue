@@ -4,6 +4,7 @@ import { useFacts, type Check, type Findings } from "@/api";
 import { DialFace } from "@/dial";
 import AnswerCell from "./AnswerCell.vue";
 import { placeOf, type TypedAnswers } from "./answers";
+import { counted } from "@/words";
 
 /** Children down, clocks across. Enter goes on to the next clock, after the last to the next child. */
 const props = defineProps<{ check: Check; answers: TypedAnswers; findings: Findings | null }>();
@@ -83,7 +84,7 @@ function go(from: number, by: number): void {
           <td class="lead">
             <template v-if="leads.get(child.id)">
               <span>{{ facts.misreading(leads.get(child.id)!.misreading).name }}</span>
-              {{ leads.get(child.id)!.hits }} of {{ leads.get(child.id)!.chances }} chances
+              {{ leads.get(child.id)!.hits }} of {{ counted(leads.get(child.id)!.chances, "chance") }}
             </template>
           </td>
         </tr>

@@ -2,6 +2,7 @@
 import { computed } from "vue";
 import { useFacts, type CheckSummary } from "@/api";
 import { moment } from "@/class/wording";
+import { counted } from "@/words";
 
 /** A check in one line: what, when, how far it has come, and where to go from here. */
 const props = defineProps<{ check: CheckSummary }>();
@@ -20,9 +21,11 @@ const practice = computed(() => props.check.desk?.kind === "practice");
       <span class="quiet">
         {{ moment(check.made_at) }} ·
         <template v-if="practice">
-          {{ check.answers === 1 ? "1 answer" : `${check.answers} answers` }}
+          {{ counted(check.answers, "answer") }}
         </template>
-        <template v-else>{{ check.items }} clocks{{ check.code ? `, code ${check.code}` : "" }}</template>
+        <template v-else>
+          {{ counted(check.items, "clock") }}{{ check.code ? `, code ${check.code}` : "" }}
+        </template>
       </span>
     </div>
     <div class="how-far">

@@ -4,6 +4,7 @@ import { useRoute } from "vue-router";
 import { readCheck, useFacts, useLoaded } from "@/api";
 import { DialFace } from "@/dial";
 import ChildSlip from "./ChildSlip.vue";
+import { countedChildren } from "@/words";
 
 /** The check on paper: a slip for each child, and the answers on a page of their own. */
 const route = useRoute();
@@ -30,7 +31,7 @@ function print(): void {
     <template v-else>
       <div class="page-head no-print">
         <h1>Slips</h1>
-        <span class="quiet">{{ facts.titleOf(check) }} · {{ check.children.length }} children</span>
+        <span class="quiet">{{ facts.titleOf(check) }} · {{ countedChildren(check.children.length) }}</span>
         <div class="actions">
           <BFormCheckbox v-model="named" switch class="align-self-center">Names on the slips</BFormCheckbox>
           <BButton variant="primary" @click="print">

@@ -4,6 +4,7 @@ import { useRoute } from "vue-router";
 import { readCheck, useFacts, useLoaded } from "@/api";
 import { moment } from "@/class";
 import TypeIn from "./TypeIn.vue";
+import { counted, countedChildren } from "@/words";
 
 /** Typing in what the children wrote: loads the check, then hands it to the grid. */
 const route = useRoute();
@@ -26,8 +27,8 @@ const practice = computed(() => check.value?.desk?.kind === "practice");
       <div class="page-head">
         <h1>{{ facts.titleOf(check) }}</h1>
         <span class="quiet">
-          {{ moment(check.made_at) }} · {{ check.children.length }} children
-          <template v-if="!practice">· {{ check.items.length }} clocks</template>
+          {{ moment(check.made_at) }} · {{ countedChildren(check.children.length) }}
+          <template v-if="!practice">· {{ counted(check.items.length, "clock") }}</template>
         </span>
         <div class="actions">
           <RouterLink

@@ -91,9 +91,8 @@ export function useTypedAnswers(check: Ref<Check>) {
     const answer = stored.get(place);
     if (!answer || answer.verdict === "blank") return;
     const ruled = answer.verdict !== answer.first_verdict;
-    const right = answer.verdict.startsWith("right");
     try {
-      const judged = await overrule(answer.id, ruled ? null : right ? "unexplained" : "right");
+      const judged = await overrule(answer.id, ruled ? null : answer.right ? "unexplained" : "right");
       stored.set(place, judged);
       last.value = judged;
     } catch (error) {

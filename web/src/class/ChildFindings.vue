@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { useFacts, type Findings } from "@/api";
+import { counted } from "@/words";
 
 /** Child by child, in the order of the register: what may lie behind the mistakes. */
 defineProps<{ findings: Findings }>();
@@ -11,12 +12,8 @@ function told({ answered, right, unreadable }: Findings["children"][number]): st
   if (answered === right) return "all right";
   const mistakes = answered - right - unreadable;
   const parts = [
-    mistakes === 1 ? "one mistake, not explained" : mistakes > 1 ? `${mistakes} mistakes, not explained` : "",
-    unreadable === 1
-      ? "one answer could not be read"
-      : unreadable > 1
-        ? `${unreadable} answers could not be read`
-        : "",
+    mistakes > 0 ? `${counted(mistakes, "mistake")}, not explained` : "",
+    unreadable ? `${counted(unreadable, "answer")} could not be read` : "",
   ];
   return parts.filter(Boolean).join("; ");
 }
@@ -56,7 +53,7 @@ function told({ answered, right, unreadable }: Findings["children"][number]): st
               :key="piece.misreading"
               :class="at === 0 && piece.shown ? 'lead' : 'rest'"
             >
-              {{ piece.hits }} of {{ piece.chances }} chances
+              {{ piece.hits }} of {{ counted(piece.chances, "chance") }}
               <span v-if="piece.own_hits < piece.hits" class="quiet">
                 ({{ piece.own_hits === 0 ? "none" : piece.own_hits }} its own)
               </span>

@@ -8,6 +8,7 @@ import { useClasses } from "./classes";
 import ShareChart from "./ShareChart.vue";
 import { STATES } from "./states";
 import { moment } from "./wording";
+import { counted } from "@/words";
 
 /** A child's record: what lies behind the mistakes, with the very dials, what to do next, and every answer. */
 const route = useRoute();
@@ -58,7 +59,7 @@ const asked = computed(() =>
           <BCard v-for="piece in record.evidence" :key="piece.misreading" :class="{ faint: !piece.shown }">
             <h3>{{ facts.misreading(piece.misreading).name }}</h3>
             <p class="hits">
-              <strong>{{ piece.hits }} of {{ piece.chances }} chances</strong>
+              <strong>{{ piece.hits }} of {{ counted(piece.chances, "chance") }}</strong>
               <span v-if="piece.own_hits < piece.hits" class="quiet">
                 , {{ piece.own_hits }} of them its own
               </span>

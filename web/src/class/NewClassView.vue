@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed, reactive, ref } from "vue";
 import { useRouter } from "vue-router";
+import { countedChildren } from "@/words";
 import { Refused } from "@/api";
 import { useClasses } from "./classes";
 
@@ -66,7 +67,7 @@ async function make(): Promise<void> {
         :state="wrong('children') ? false : null"
         aria-describedby="names-wrong"
       />
-      <p class="quiet mt-1 mb-0">{{ children.length === 1 ? "1 child" : `${children.length} children` }}</p>
+      <p class="quiet mt-1 mb-0">{{ countedChildren(children.length) }}</p>
       <p v-if="wrong('children')" id="names-wrong" class="field-error" role="alert">
         {{ wrong("children") }}
       </p>

@@ -2,6 +2,7 @@
 import { computed, ref, watch } from "vue";
 import { useFacts, type Lesson } from "@/api";
 import { DialFace } from "@/dial";
+import { counted } from "@/words";
 
 /**
  * The six stages drawn to scale in minutes, with their times as small dials. The lines between them are moved
@@ -104,7 +105,7 @@ function drop(): void {
         :aria-valuenow="minutes[at]"
         :aria-valuemin="LEAST"
         :aria-valuemax="(minutes[at] ?? 0) + (minutes[at + 1] ?? 0) - LEAST"
-        :aria-valuetext="`${stage.name} ${minutes[at]} minutes`"
+        :aria-valuetext="`${stage.name} ${counted(minutes[at] ?? 0, 'minute')}`"
         @keydown="press($event, at)"
         @pointerdown="hold($event, at)"
         @pointermove="pull"

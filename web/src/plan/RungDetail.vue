@@ -34,13 +34,15 @@ const nextHere = computed(() => {
         {{ state.word }}
       </li>
     </ul>
-    <p v-if="standing?.fading" class="quiet">{{ standing.fading }} have not been asked for three weeks.</p>
+    <p v-if="standing?.fading" class="quiet">
+      {{ standing.fading === 1 ? "1 has" : `${standing.fading} have` }} not been asked for three weeks.
+    </p>
     <p v-if="nextHere.stumbling" class="here">
-      <span class="quiet">Next for, as they stumble here:</span>
+      <span class="quiet">Next step for these, who stumble here:</span>
       {{ nextHere.stumbling }}
     </p>
     <p v-if="nextHere.ready" class="here">
-      <span class="quiet">Next for, as all below is read well:</span>
+      <span class="quiet">Next step for these, who read all below it well:</span>
       {{ nextHere.ready }}
     </p>
     <BButton v-if="rung.tasks.length" variant="primary" :disabled="busy" @click="$emit('plan')">

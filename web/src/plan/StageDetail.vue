@@ -2,6 +2,7 @@
 import { computed, nextTick, ref, watch } from "vue";
 import { useFacts, type LessonStage } from "@/api";
 import { DialFace } from "@/dial";
+import { counted } from "@/words";
 import type { Spot } from "./useLesson";
 
 /** One stage with every item: its time can be swapped for another, pinned, or typed. */
@@ -42,7 +43,7 @@ function put(at: number): void {
 <template>
   <section :aria-label="stage.name">
     <p class="eyebrow">
-      {{ stage.name }}, {{ stage.minutes }} minutes:
+      {{ stage.name }}, {{ counted(stage.minutes, "minute") }}:
       {{ stage.spare_seconds >= 30 ? `${stage.spare_seconds} seconds to spare` : "full" }}
     </p>
     <p v-if="stage.missing" class="note">

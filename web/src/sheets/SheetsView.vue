@@ -2,6 +2,7 @@
 import { useDebounceFn } from "@vueuse/core";
 import { computed, ref, watch } from "vue";
 import { useRoute } from "vue-router";
+import { countedChildren } from "@/words";
 import { makeSheet, previewSheet, Refused, useFacts, type SheetPreview, type SheetSettings } from "@/api";
 import { WhatTheyTell } from "@/check";
 import { useClasses } from "@/class";
@@ -39,7 +40,7 @@ const made = ref<{ check_id: number; code: string } | null>(null);
 const kind = computed(() => facts.catalogue?.sheets.find((one) => one.id === form.value.kind));
 const told = computed(() => {
   const children = classes.current?.children.length ?? 0;
-  const whose = form.value.versions === "each" ? ` for ${children} children` : "";
+  const whose = form.value.versions === "each" ? ` for ${countedChildren(children)}` : "";
   return part.value === "choosing" ? `1 of 2: choosing times${whose}…` : `2 of 2: drawing the pages${whose}…`;
 });
 const pages = computed(() => (answers.value ? preview.value?.answer_pages : preview.value?.pages) ?? []);

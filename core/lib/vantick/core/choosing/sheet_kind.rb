@@ -42,7 +42,9 @@ module Vantick
 
       # @param task [Task, nil]
       # @return [String] what stands above its exercises; empty where nothing does
-      def direction(task) = WORDS[:directions].fetch(task ? task.id : id, "")
+      def direction(task, conventions = Conventions.default)
+        ClassWords.fill(WORDS[:directions].fetch(task ? task.id : id, ""), conventions)
+      end
     end
   end
 end

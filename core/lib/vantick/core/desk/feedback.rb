@@ -17,7 +17,7 @@ module Vantick
           return gap(marked.offset_degrees) if marked.verdict == :right_gap
 
           entry = DeskTask.for(marked.task).entry
-          (WORDS[:unreadable][entry] unless marked.telling?) || WORDS[:again].fetch(entry)
+          (WORDS[:unreadable][entry] unless marked.telling?) || again(marked.task, entry)
         end
 
         # @param marked [Array<Marked>] the answers of one turn: one, or as many as there are pairs
@@ -54,8 +54,11 @@ module Vantick
         # Where several fit, the first in the order of the chain.
         def misread(marked, conventions)
           found = Misreading.all.find { |one| marked.misreadings.include?(one.id) }
-          found.texts_in(conventions)[:child]
+          found.child(marked.task, conventions)
         end
+
+        # Where no dial is shown there is none to look at.
+        def again(task, entry) = (WORDS[:unseen][entry] unless task.dial?) || WORDS[:again].fetch(entry)
 
         def gap(offset) = format(WORDS[:right_gap], **WORDS.fetch(offset.positive? ? :too_far : :too_near))
       end

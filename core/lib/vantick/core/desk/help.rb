@@ -19,7 +19,7 @@ module Vantick
           when :day_half then day_half(time, conventions)
           when :length then hops(time)
           when :hour, :count then part(task, time, conventions)
-          when :mistake then [*TalkThrough.steps(time, conventions), line(WORDS[:wrong], name: mistake.texts_in(conventions)[:name])]
+          when :mistake then [*TalkThrough.steps(time, conventions), line(WORDS[:wrong], they: mistake.texts_in(conventions)[:they])]
           else TalkThrough.steps(time, conventions)
           end
         end
@@ -43,20 +43,24 @@ module Vantick
           return [answer(task, time, conventions)] if DayFacts::NAMED.include?(time.half)
 
           place = WORDS[time.half == :am ? :before : :after]
-          said = DayFacts.of(time, conventions)[:twenty_four_hour]
+          said = time.dial_time.digital(conventions.sign)
           [line(WORDS[:day_half], time: said, place:), answer(task, time, conventions)]
         end
 
         # From the numeral in the place of the hour to the one under the long hand.
         def hops(time)
           minutes = time.minutes_between_numerals
+          return [line(WORDS[:no_hop], { kind: :numeral, numeral: 12 }), minutes_long(time)] if minutes.zero?
+
           from = time.hour_passed
           fives = 5.step(minutes, 5).to_a
           start = (from % 12) * 5
           sweep = { kind: :sweep, from: start, to: start + minutes, counts: fives.map { |count| [(start + count) % 60, count] } }
           [line(WORDS[:hops], sweep, from:, to: time.minute_numeral, fives: fives.join(", ")),
-           answer(Task.find(:numeral_to_minutes), time, Conventions.default)]
+           minutes_long(time)]
         end
+
+        def minutes_long(time) = answer(Task.find(:numeral_to_minutes), time, Conventions.default)
       end
     end
   end

@@ -50,7 +50,10 @@ module Vantick
         # Of the misreading that explains most, in the child's own sentence.
         def watch(answers, conventions)
           found = Evidence.from(answers).first
-          found && format(DeskTask::WORDS[:watch], child: found.misreading.texts_in(conventions)[:child])
+          return unless found
+
+          shown = answers.find { |marked| marked.misreadings.include?(found.misreading.id) }
+          format(DeskTask::WORDS[:watch], child: found.misreading.child(shown.task, conventions))
         end
       end
     end

@@ -33,6 +33,11 @@ module Vantick
       # @return [Marked]
       def self.unread(task, time, text) = new(task:, time:, verdict: AnswerReader.blank?(text) ? :blank : :unreadable)
 
+      # @param verdict [Symbol, String] one of {VERDICTS}
+      # @param conventions [Conventions]
+      # @return [Boolean] whether it counts as right in a class
+      def self.right?(verdict, conventions) = RIGHT.include?(verdict.to_sym) && conventions.accepts?(verdict.to_sym)
+
       def initialize(task:, time:, verdict:, misreadings: [], read_as: "", read_short: "", slips: [], accepted: true, offset_degrees: nil)
         raise ArgumentError, "no verdict: #{verdict}" unless VERDICTS.include?(verdict)
 

@@ -39,7 +39,10 @@ module Vantick
 
         def named(part, conventions)
           plain = part.strip.downcase
-          Misreading.all.find { |one| [one.id.to_s, one.texts[:name], one.texts_in(conventions)[:name]].map(&:downcase).include?(plain) }
+          Misreading.all.find do |one|
+            [one.id.to_s, *one.texts.values_at(:name, :they),
+             *one.texts_in(conventions).values_at(:name, :they)].map(&:downcase).include?(plain)
+          end
         end
 
         # In digits where it is written so, as a mistake may show in digits alone.

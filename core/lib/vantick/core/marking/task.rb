@@ -65,6 +65,9 @@ module Vantick
       # @return [Boolean] whether its answers can show a misreading of its chain
       def shows?(misreading_id) = @shown.nil? || @shown.include?(misreading_id)
 
+      # @return [Boolean] whether a child has a dial before it: to look at, or to set
+      def dial? = notation == :hands || !%i[digits words].include?(sees)
+
       # @return [Boolean] whether the answer is a whole time, in digits or in words
       def whole_time? = %i[digits words].include?(notation)
 

@@ -16,7 +16,7 @@ module Vantick
           differing = (texts.keys - rules.keys) | (rules.keys - texts.keys)
           raise InvalidData, "misreadings.yml and the rules differ: #{differing.join(', ')}" if differing.any?
 
-          texts.map { |id, entry| Misreading.new(id, entry.slice(*Misreading::TEXTS), rules.fetch(id)) }
+          texts.map { |id, entry| Misreading.new(id, entry.slice(*Misreading::TEXTS, Misreading::UNSEEN), rules.fetch(id)) }
         end
 
         # The same misreading can lie in several chains.

@@ -6,6 +6,10 @@ module Vantick
     # times of a step need.
     class MethodCard
       WORDS = DataFile.load("words")[:method]
+      # The lines about counting, in order, and the ways of a talk-through that each stands for.
+      LINES = { fives: %i[fives half half_on], five_times: %i[five_times five_times_on], landmarks: %i[landmark landmark_on],
+                back: %i[back_fives back_fives_then back_five_times back_ticks_alone],
+                ones: %i[ticks ticks_alone ticks_on back_ticks], sixty_minus: %i[sixty_minus] }.freeze
 
       # @param step [Step]
       # @param conventions [Conventions]
@@ -16,16 +20,16 @@ module Vantick
         @step = step
         @conventions = conventions
         @sides = step.pool.map(&:side).uniq
-        @minutes = step.pool.map(&:minute).uniq
+        @ways = step.pool.flat_map { |time| MinuteTalk.steps(time, conventions).map(&:way) }.uniq
       end
 
       def lines
-        return [line(:two_hands)] if @minutes.empty?
+        return [line(:two_hands)] if @sides.empty?
         return special if special
 
-        parts = [[:hour], [:minutes_hand, *minutes]]
+        parts = [[hour], [:minutes_hand, *minutes]]
         parts.reverse! if @conventions.order == :minutes_first
-        [*parts.flatten, *(:next_hour if to?), :say].map { |words| line(words) }
+        [*parts.flatten, *(:next_hour if @sides.include?(:to)), :say].map { |words| line(words) }
       end
 
       private
@@ -33,24 +37,25 @@ module Vantick
       # Steps at which no whole time is read have lines of their own.
       def special = @special ||= WORDS[:of_step][@step.id]&.map { |words| format(words, **words_for_sides) }
 
-      def minutes
-        return quarters if (@minutes - MinuteTalk::LANDMARKS).empty?
+      # On the hour the short hand has passed nothing.
+      def hour
+        return :hour unless @sides.include?(:oclock)
 
-        return [:back, *(:ones if ticks?)] if only_back?
-
-        [*(:side if past? && to?), @conventions.counting, *(:ones if ticks?), *(@conventions.counting_to if to?)]
+        @sides.one? ? :hour_on : :hour_on_or_passed
       end
 
-      # Those who count back do not count on where every time is before the hour.
-      def only_back? = !past? && @conventions.counting_to == :back
+      # What the talk-through of the step's times says, a line each: where all are known places, that they are known.
+      def minutes
+        counted = LINES.select { |_, ways| ways.intersect?(@ways) }.keys
+        return known if counted.empty?
 
-      def quarters = @minutes.one? ? [] : [:quarters]
+        # The twelve is a landmark like the others.
+        counted -= [:fives] if counted.include?(:landmarks)
 
-      def past? = @sides.include?(:past)
+        [*(:side if (%i[past to] - @sides).empty?), *counted]
+      end
 
-      def to? = @sides.include?(:to)
-
-      def ticks? = @minutes.any? { |minute| minute % 5 != 0 }
+      def known = @ways.one? ? [] : [:quarters]
 
       def line(words) = format(WORDS.fetch(words), **words_for_sides)
 

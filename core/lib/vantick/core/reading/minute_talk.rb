@@ -8,6 +8,8 @@ module Vantick
       # Places a class may know without counting, by minute.
       KNOWN = { 0 => :oclock, 15 => :quarter_past, 30 => :half, 45 => :quarter_to }.freeze
       LANDMARKS = [0, 15, 30, 45].freeze
+      # Counted from the twelve up to here; further on from here, since nobody says eleven numbers in one breath.
+      ONE_BREATH = 30
 
       # @param time [DialTime]
       # @param conventions [Conventions]
@@ -53,13 +55,16 @@ module Vantick
       def by_fives
         return [] if fives.zero?
 
-        [step(:fives, sweep(0, fives), hand, fives: list(5, fives, 5))]
+        return [step(:fives, sweep(0, fives), hand, fives: list(5, fives, 5))] if fives <= ONE_BREATH
+
+        [step(:half, { kind: :numeral, numeral: 6 }), step(:half_on, sweep(ONE_BREATH, fives), hand, fives: list(35, fives, 5))]
       end
 
       def times_five
         return [] if fives.zero?
 
-        [step(:five_times, { kind: :numeral, numeral: @time.minute_numeral }, hand, numeral: fives / 5, sum: fives)]
+        words = @time.ticks.zero? ? :five_times_on : :five_times
+        [step(words, { kind: :numeral, numeral: @time.minute_numeral }, hand, numeral: fives / 5, sum: fives)]
       end
 
       # From the landmark that needs the fewest counts: the last one passed.
@@ -115,7 +120,7 @@ module Vantick
 
       def list(from, to, by) = from.step(to, by).to_a.join(", ")
 
-      def step(words, *lights, **parts) = TalkStep.new(:minutes, format(WORDS.fetch(words), **parts), *lights)
+      def step(words, *lights, **parts) = TalkStep.new(:minutes, format(WORDS.fetch(words), **parts), *lights, way: words)
     end
   end
 end

@@ -6,7 +6,9 @@ module Vantick
     # child who has it. After the idea of procedural bugs (Brown and Burton, "Diagnostic models for
     # procedural bugs in basic mathematical skills", Cognitive Science 2, 1978; from memory).
     class Misreading
-      TEXTS = %i[name does move lens child times].freeze
+      TEXTS = %i[name does move lens child they times].freeze
+      # Where no dial is shown, what stands for `child`.
+      UNSEEN = :unseen
       # A fault in one chain: at which step, at which times, and what the step then gives.
       Fault = Struct.new(:step, :at, :bend, keyword_init: true)
 
@@ -43,6 +45,14 @@ module Vantick
       # @param conventions [Conventions]
       # @return [Hash{Symbol => String, Array}] {TEXTS} as a class says them
       def texts_in(conventions) = ClassWords.fill(@raw, conventions)
+
+      # @param task [Task]
+      # @param conventions [Conventions]
+      # @return [String] one sentence to a child who has it: of the dial only where the task shows one
+      def child(task, conventions = Conventions.default)
+        said = texts_in(conventions)
+        (said[UNSEEN] unless task.dial?) || said[:child]
+      end
 
       # @return [Boolean]
       def shows_in?(task) = @faults.key?(task.chain) && task.shows?(id)

@@ -17,8 +17,11 @@ module Vantick
       # @return [Array<Hash>] each with a `kind` of {LIGHTS}; minutes are places on the dial, 0..60. A sweep and
       #   ticks also have `counts`: pairs of a place and the number said there
       attr_reader :lights
+      # @return [Symbol, nil] of steps with minutes the way of counting, a key of words.yml's talk
+      attr_reader :way
 
-      def initialize(part, sentence, *lights)
+      def initialize(part, sentence, *lights, way: nil)
+        @way = way
         @part = part
         @sentence = sentence
         @lights = lights.map(&:freeze).freeze

@@ -5,6 +5,8 @@ module Vantick
     # A time in words, in a class's conventions: the usual way of saying it, and every other way.
     module Phrase
       WORDS = DataFile.load("words")[:saying]
+      # As many ways as a line on a note to take home has room for.
+      AT_HOME = 3
 
       class << self
         # @param time [DialTime]
@@ -22,13 +24,23 @@ module Vantick
 
         # @param time [DialTime]
         # @param conventions [Conventions]
-        # @return [Array<String>] what someone elsewhere may say, in words that this class does not use
+        # @return [Array<String>] what someone elsewhere may say, in words that this class does not use; of half past nothing, it
+        #   is half past to all
         def elsewhere(time, conventions = Conventions.default)
           saying = Saying.usual(time)
-          return [] if saying.side == :oclock
+          return [] if saying.side == :oclock || half?(saying, conventions)
 
           words = Conventions::TABLE.fetch(:"#{saying.side}_word") - [conventions.word(saying.side).to_sym]
           words.map { |word| words(saying, conventions.with("#{saying.side}_word": word)) }
+        end
+
+        # @param time [DialTime]
+        # @param conventions [Conventions]
+        # @return [Array<String>] what grown-ups at home are likely to say instead, a few: their words for the side, the digits read out
+        #   and, where it is written so often, the plain number
+        def at_home(time, conventions = Conventions.default)
+          said = elsewhere(time, conventions).first(AT_HOME - 1) + spoken_digits(time)
+          (said + all(time, conventions).drop(1)).uniq.first(AT_HOME)
         end
 
         # @param saying [Saying]
@@ -37,7 +49,7 @@ module Vantick
         def words(saying, conventions = Conventions.default)
           return "#{number(saying.hour)} #{WORDS[:oclock]}" if saying.side == :oclock
 
-          "#{count(saying, conventions)} #{tail(saying, conventions)}"
+          said(count(saying, conventions), saying, conventions)
         end
 
         # @param counted [Counted]
@@ -46,7 +58,8 @@ module Vantick
         def counted(counted, conventions = Conventions.default)
           return WORDS[:oclock] if counted.side == :oclock
 
-          "#{count(counted, conventions)} #{conventions.word(counted.side)}"
+          count = count(counted, conventions)
+          "#{count} #{side(count, counted, conventions)}"
         end
 
         # @param saying [Saying]
@@ -56,7 +69,7 @@ module Vantick
           return "#{saying.hour} #{WORDS[:oclock]}" if saying.side == :oclock
 
           landmark = landmark(saying) if conventions.fifteens == :quarter
-          "#{landmark || saying.count} #{conventions.word(saying.side)} #{saying.hour}"
+          "#{landmark || saying.count} #{side(landmark, saying, conventions)} #{saying.hour}"
         end
 
         private
@@ -65,10 +78,15 @@ module Vantick
           return [words(saying, conventions)] if saying.side == :oclock
 
           counts = [count(saying, conventions), landmark(saying), (number(saying.count) if fives?(saying)), with_minutes(saying.count)]
-          counts.compact.map { |count| "#{count} #{tail(saying, conventions)}" }
+          counts.compact.map { |count| said(count, saying, conventions) }
         end
 
-        def tail(saying, conventions) = "#{conventions.word(saying.side)} #{number(saying.hour)}"
+        def said(count, saying, conventions) = "#{count} #{side(count, saying, conventions)} #{number(saying.hour)}"
+
+        # "Half after" is said by nobody: with the half all classes say past.
+        def side(count, saying, conventions) = count == WORDS[:half] ? WORDS[:past] : conventions.word(saying.side)
+
+        def half?(saying, conventions) = count(saying, conventions) == WORDS[:half]
 
         def landmark(saying)
           return WORDS[:quarter] if saying.count == Saying::QUARTER

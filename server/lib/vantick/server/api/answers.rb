@@ -13,15 +13,16 @@ module Vantick
           child_of(check)
           text = sent[:answer].scrub("\uFFFD").tr("\u0000", "\uFFFD")
           task = Core::Task.find(item[:task])
-          marked = Core::Marker.mark(task:, time: task.parse_time(item[:time]), text:, said: item[:said],
-                                     conventions: store.classes.conventions(check[:class_id]))
+          conventions = store.classes.conventions(check[:class_id])
+          marked = Core::Marker.mark(task:, time: task.parse_time(item[:time]), text:, said: item[:said], conventions:)
           given = { uuid: sent[:id], item_id: item[:id], child_id: sent[:child_id], answer: text }
           answer, new = store.answers.add(given, marked, answered_at: now)
-          answer_json(answer, code: new ? 201 : 200)
+          answer_json(View.answer(answer, conventions), code: new ? 201 : 200)
         end
 
         post "/api/answers/:answer_id/rulings" do
-          answer_json(store.answers.overrule(input[:answer_id], sent[:verdict], ruled_at: now))
+          ruled = store.answers.overrule(input[:answer_id], sent[:verdict], ruled_at: now)
+          answer_json(View.answer(ruled, store.classes.conventions(store.checks.class_of_item(ruled[:item_id]))))
         end
 
         # All of a table or nothing: a row that cannot be taken is named, and nothing is kept.

@@ -12,7 +12,7 @@ module Vantick
             { most_items: Checks::MOST_ITEMS, steps: steps(conventions), ladder: Core::Step.all.map { |step| rung(step, conventions) },
               tasks: Core::Task.with_dial.map { |task| { id: task.id, name: task.name, notation: task.notation } },
               misreadings: Core::Misreading.all.map { |misreading| { id: misreading.id, **misreading.texts_in(conventions) } },
-              lenses: Core::DataFile.entries("lenses", required: %i[id group name shows]),
+              lenses: Core::ClassWords.fill(Core::DataFile.entries("lenses", required: %i[id group name shows]), conventions),
               conventions: Core::Conventions::ENTRIES, sheets: Core::SheetKind.all.map { |kind| sheet(kind) }, **lessons }
           end
 

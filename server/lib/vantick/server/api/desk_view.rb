@@ -132,7 +132,7 @@ module Vantick
           step = Core::Step.find(item[:step])
           others = step.misreadings(Core::Task.find(:dial_to_words)).map(&:id) - [item[:misreading].to_sym]
           chosen = [item[:misreading].to_sym, *others.sample(2, random: Random.new(item[:id]))].shuffle(random: Random.new(item[:id]))
-          chosen.map { |id| { id:, name: Core::Misreading.find(id).texts_in(@conventions)[:name] } }
+          chosen.map { |id| { id:, name: Core::Misreading.find(id).texts_in(@conventions)[:they] } }
         end
       end
     end

@@ -1,5 +1,7 @@
 # frozen_string_literal: true
 
+require "yaml"
+
 module Vantick
   module Server
     module Api
@@ -8,13 +10,7 @@ module Vantick
         include OpenapiFirst::ErrorResponse
 
         # What each kind of schema error asks for; the limit is the schema's own.
-        ASKS = {
-          "required" => "is missing", "string" => "must be text", "integer" => "must be a whole number", "array" => "must be a list",
-          "object" => "must be an object", "pattern" => "is not in the right form", "schema" => "is not known here",
-          "minLength" => "must not be empty", "maxLength" => "may have at most %<limit>s characters",
-          "minItems" => "must hold at least %<limit>s", "maxItems" => "may hold at most %<limit>s",
-          "minimum" => "must be at least %<limit>s", "maximum" => "may be at most %<limit>s"
-        }.freeze
+        WORDS = YAML.safe_load_file(File.join(__dir__, "refusals.yml")).freeze
         GENERAL = {
           not_found: "There is nothing at this address.", method_not_allowed: "This address takes other requests.",
           unsupported_media_type: "Send JSON, with the content type application/json.",
@@ -33,13 +29,17 @@ module Vantick
         end
 
         def particular
-          asks = format(ASKS.fetch(error.type, "cannot be taken"), limit: limit)
-          Problem.new(status, "#{name} #{asks}.", field: place.first || :body)
+          asks = format(whole || WORDS["asks"].fetch(error.type, "cannot be taken"), limit:)
+          Problem.new(status, whole ? asks : "#{name} #{asks}.", field: place.first || :body)
+        end
+
+        # What stands in a list is spoken of with its number, so a sentence about the whole list does not fit it.
+        def whole
+          WORDS.dig("whole", place.last, error.type) unless place.last.to_s.match?(/\A\d+\z/)
         end
 
         def limit = error.schemer_error["schema"].then { |schema| schema[error.type] if schema.is_a?(Hash) }
 
-        # `/children/1` is the second of the children.
         def place
           return error.details["missing_keys"].first(1) if error.type == "required"
 
@@ -48,7 +48,10 @@ module Vantick
 
         def name
           field, at = place
-          at ? "#{field}, number #{at.to_i + 1}," : (field || "The body")
+          return "What was sent" unless field
+          return WORDS["fields"].fetch(field, field) unless at&.match?(/\A\d+\z/)
+
+          format(WORDS["lines"].fetch(field, "#{field}, number %<number>d,"), number: at.to_i + 1)
         end
       end
     end

@@ -28,9 +28,12 @@ module Vantick
             task = Core::Task.find(check[:task])
             step = Core::Step.find(check[:step])
             conventions = conventions(school_class)
-            { **about(check), children: school_class[:children], answers:, choice: check_choice(check, step, task),
+            { **about(check), children: school_class[:children], answers: answers.map { |one| answer(one, conventions) }, choice: check_choice(check, step, task),
               items: check[:items].map { |item| item(item, conventions) } }
           end
+
+          # @return [Hash] an answer, and whether it counts as right in the class
+          def answer(answer, conventions) = { **answer, right: Core::Marked.right?(answer[:verdict], conventions) }
 
           def findings(check, school_class, answers)
             children = school_class[:children]

@@ -27,7 +27,7 @@ module Vantick
         def begin_page
           page = new_page
           page.text("#{WORDS[:answers]}: #{sheet.title}", MARGIN, MARGIN + 14, size: 17, bold: true)
-          page.text(sheet.kind.direction(sheet.task), MARGIN, MARGIN + 36, color: Page::QUIET)
+          page.text(sheet.kind.direction(sheet.task, sheet.conventions), MARGIN, MARGIN + 36, color: Page::QUIET)
           foot(page)
           @pages << page
           @y = MARGIN + 56

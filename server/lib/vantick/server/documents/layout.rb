@@ -24,7 +24,7 @@ module Vantick
 
         # The head of a page: what it is, whose, and what to do.
         # @return [Float] where the exercises may begin
-        def head(page, version, title: sheet.title, direction: sheet.kind.direction(sheet.task))
+        def head(page, version, title: sheet.title, direction: sheet.kind.direction(sheet.task, sheet.conventions))
           page.text(title, MARGIN, MARGIN + 14, size: 17, bold: true)
           name(page, version, page.width - MARGIN - 210, MARGIN + 14)
           foot(page)

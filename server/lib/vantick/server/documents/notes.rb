@@ -34,18 +34,19 @@ module Vantick
 
         def home(page, x, y, width)
           top = page.paragraph(format(WORDS[:home][:title], step: sheet.title.downcase), x, y + 12, width, size: 15, bold: true) + 4
-          top = page.paragraph(WORDS[:home][:text], x, top + 6, width, size: 11) + 8
+          top = page.paragraph(home_text, x, top + 6, width, size: 11) + 8
           examples.each_with_index { |time, at| example(page, time, x, top + (at * 62), width) }
           top = page.paragraph(WORDS[:home][:ask], x, top + (examples.length * 62) + 12, width, size: 11)
           lines = Core::MethodCard.lines(sheet.step, sheet.conventions).first(2)
           lines.each { |line| top = page.paragraph("· #{line}", x, top + 4, width, size: 11) }
         end
 
+        def home_text = WORDS[:home][sheet.conventions.accepts?(:right_other_words) ? :text : :text_school_words]
+
         def example(page, time, x, y, width)
           Dial.new(page, [x + 26, y + 22], 24).draw(time.hands)
           page.text(words(time), x + 60, y + 16, size: 12, bold: true)
-          others = Core::Phrase.all(time, sheet.conventions).drop(1) + Core::Phrase.elsewhere(time, sheet.conventions)
-          page.paragraph(others.first(3).join(", "), x + 60, y + 31, width - 60, size: 9)
+          page.paragraph(Core::Phrase.at_home(time, sheet.conventions).join(", "), x + 60, y + 31, width - 60, size: 9)
         end
 
         def examples

@@ -23,7 +23,7 @@ module Vantick
 
         def slip(page, version, y)
           name(page, version, MARGIN, y + 22)
-          page.text(sheet.kind.direction(sheet.task), page.width - MARGIN, y + 22, align: :right)
+          page.text(sheet.kind.direction(sheet.task, sheet.conventions), page.width - MARGIN, y + 22, align: :right)
           width = (page.width - (2 * MARGIN)) / [version.items.length, PLACES].max
           version.items.each_with_index { |item, at| clock(page, item, MARGIN + (at * width), y + 34, width) }
           page.line([0, y + SLIP - 4], [page.width, y + SLIP - 4], width: 0.6, dash: 4, color: Page::QUIET)

@@ -33,6 +33,9 @@ module Vantick
           found.reverse(:id).limit(limit).all.map { |row| described(row) }
         end
 
+        # @return [Integer] the class that an item was made for
+        def class_of_item(item_id) = @db[:items].join(:checks, id: :check_id).where(Sequel[:items][:id] => item_id).get(:class_id)
+
         # @return [Array<String>] the times of the class's last checks
         def last_times(class_id)
           last = @db[:checks].where(class_id:).reverse(:id).limit(LAST).select(:id)
