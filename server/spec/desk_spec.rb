@@ -111,7 +111,13 @@ RSpec.describe "A child at a desk" do
     first = state["turn"]
     old = seat
     expect(as(seated(desk["id"], child)) { get("/api/desk/state").body["turn"]["id"] }).to eq(first["id"])
-    expect(as(old) { get("/api/desk/state") }).to be_refused(401)
+    expect(as(old) { get("/api/desk/state") }).to be_refused(401).saying(/another device now/)
+  end
+
+  it "is told that the teacher ended the seat" do
+    mine = seat
+    post("/api/desks/#{desk['id']}/children/#{child['id']}/leaving", {})
+    expect(as(mine) { get("/api/desk/state") }).to be_refused(401).saying(/teacher has ended/)
   end
 
   it "leaves, and the key of the device opens nothing more" do
@@ -248,6 +254,17 @@ RSpec.describe "A child at a desk" do
       ahead.each { |turn| expect(send_answers(turn, right(turn), late: true).body).to include("turn_id" => turn["id"], "done" => true) }
       expect(state["round"]["done"]).to eq(4)
       expect(store.db[:answers].count).to eq(ahead.sum { |turn| turn["items"].length })
+    end
+
+    it "takes what was kept for a task of another desk, once the same child sits down again, and nobody else's" do
+      kept = state["turn"]
+      post("/api/desks/#{desk['id']}/closing", {})
+      other = desk_of(school_class, step: "quarters")
+      told = send_answers(kept, right(kept), late: true, who: seated(other["id"], child))
+      expect(told.body).to include("turn_id" => kept["id"], "done" => true, "open" => true)
+      expect(store.db[:turns].first(id: kept["id"])[:done_at]).not_to be_nil
+      stranger = seated(other["id"], school_class["children"].last)
+      expect(send_answers(kept, right(kept), late: true, who: stranger)).to be_refused(404).at("turn_id")
     end
 
     it "takes late answers after the desk was closed, but asks nothing more" do

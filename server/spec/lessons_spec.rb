@@ -76,6 +76,23 @@ RSpec.describe Vantick::Server::Api::Lessons do
     expect(change(lesson, method: { counting_to: "back" }).body["method_lines"].join).to include("count back from the 12")
   end
 
+  it "refuse a change made from an older state, clearly, and keep what is there" do
+    lesson = plan.body
+    changed = change(lesson, minutes: 30, version: lesson["version"]).body
+    expect(changed).to include("minutes" => 30, "version" => lesson["version"] + 1)
+    expect(change(lesson, minutes: 50, version: lesson["version"])).to be_refused(409).at("version").saying(/another window/)
+    expect(get("/api/lessons/#{lesson['id']}").body["minutes"]).to eq(30)
+    expect(change(changed, minutes: 50, version: changed["version"]).body["minutes"]).to eq(50)
+  end
+
+  it "are copied once to a day: the second press finds the copy" do
+    lesson = plan.body
+    copies = Array.new(2) { post("/api/lessons/#{lesson['id']}/copies", { day: "2026-12-08", seed: 9 }) }
+    expect(copies.map(&:status)).to eq([201, 200])
+    expect(copies.map { |copy| copy.body["id"] }.uniq.length).to eq(1)
+    expect(post("/api/lessons/#{lesson['id']}/copies", { day: "2026-12-09", seed: 9 }).status).to eq(201)
+  end
+
   it "are copied to another day: pinned times stay where they stood, all others are new" do
     lesson = plan(step: "minutes").body
     pinned = times(lesson, "exit")[2]

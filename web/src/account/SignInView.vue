@@ -48,6 +48,10 @@ function takeDemo(): void {
     <div class="picture"><DialFace :facts="PICTURE" /></div>
     <form novalidate @submit.prevent="enter">
       <h1>{{ first ? "Welcome to Vantick" : "Sign in" }}</h1>
+      <p v-if="session.ended && !first" class="ended" role="status">
+        Your session has ended: for a while nothing was done here, or you signed out on another device. Sign
+        in, and you are back where you were.
+      </p>
       <p v-if="first">
         Make your account. It stays on this machine; classes and answers are seen by nobody else.
       </p>

@@ -1,6 +1,7 @@
 import { defineStore } from "pinia";
 import { ref } from "vue";
 import { readSession, signOut, type Session } from "@/api";
+import { keepZone } from "@/words";
 
 /** Whether a teacher is signed in here. */
 export const useSession = defineStore("session", () => {
@@ -8,6 +9,8 @@ export const useSession = defineStore("session", () => {
   const signedIn = ref(false);
   const name = ref("");
   const firstStart = ref(false);
+  /** Whether a session has ended by itself, and not by signing out. */
+  const ended = ref(false);
   const demo = ref<Session["demo"]>(null);
 
   async function load(): Promise<Session> {
@@ -17,17 +20,22 @@ export const useSession = defineStore("session", () => {
     name.value = found.name ?? "";
     firstStart.value = found.first_start;
     demo.value = found.demo;
+    keepZone(found.time_zone);
     return found;
   }
 
   function forget(): void {
+    ended.value = signedIn.value;
     signedIn.value = false;
   }
 
   async function leave(everywhere: boolean): Promise<void> {
     await signOut(everywhere);
     forget();
+    ended.value = false;
+    // What was being typed is the teacher's who leaves, not the next one's.
+    sessionStorage.clear();
   }
 
-  return { known, signedIn, name, firstStart, demo, load, forget, leave };
+  return { known, signedIn, ended, name, firstStart, demo, load, forget, leave };
 });

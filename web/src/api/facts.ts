@@ -94,6 +94,13 @@ export const useFacts = defineStore("facts", () => {
     return `${step}: ${task?.name.toLowerCase() ?? check.task}`;
   }
 
+  /** The kind of sheet that asks a step's own tasks: reading, where there are times to read. */
+  function sheetKindOf(step: string): string {
+    const kinds =
+      catalogue.value?.sheets.filter((kind) => kind.tasks.length && kind.steps.includes(step)) ?? [];
+    return (kinds.find((kind) => kind.id === "read") ?? kinds[0])?.id ?? "read";
+  }
+
   /** Whether a check can be printed as slips from the browser: dials, the same for all. */
   function hasSlips(check: { task: string; own_times: boolean; desk: { kind: string } | null }): boolean {
     return (
@@ -105,6 +112,7 @@ export const useFacts = defineStore("facts", () => {
 
   return {
     hasSlips,
+    sheetKindOf,
     times,
     dayTimes,
     usualDay,

@@ -1,13 +1,17 @@
 <script setup lang="ts">
 import { ref, watch } from "vue";
+import { useRouter } from "vue-router";
 import { onSignedOut, useFacts, wordsOf } from "@/api";
 import { SignInView, useSession } from "@/account";
 import { useClasses } from "@/class";
+import { useOverlay } from "@/route";
 import AppBar from "./AppBar.vue";
 
 const facts = useFacts();
 const classes = useClasses();
 const session = useSession();
+const router = useRouter();
+const overlay = useOverlay();
 const state = ref<"loading" | "ready" | "stranger" | "failed">("loading");
 const trouble = ref("");
 
@@ -19,6 +23,7 @@ async function start(): Promise<void> {
       return;
     }
     await classes.load();
+    await settleClass();
     await facts.load(classes.current?.conventions ?? {});
     state.value = "ready";
   } catch (error) {
@@ -27,12 +32,24 @@ async function start(): Promise<void> {
   }
 }
 
+/** The class that the address names, or names it there. */
+async function settleClass(): Promise<void> {
+  await router.isReady();
+  const { query } = router.currentRoute.value;
+  const named = Number(query.class);
+  if (classes.all.some((one) => one.id === named)) classes.choose(named);
+  else if (classes.current) await router.replace({ query: { ...query, class: String(classes.current.id) } });
+}
+
 /** A session that has ended is seen at the next request; what was typed stays in the browser. */
 onSignedOut(() => session.forget());
 watch(
   () => session.signedIn,
   (signedIn) => {
-    if (signedIn !== (state.value === "ready") && state.value !== "loading") void start();
+    if (signedIn === (state.value === "ready") || state.value === "loading") return;
+    // Whoever signed out is done with the page; whose session ended comes back to it.
+    if (!signedIn && !session.ended) void router.replace({ path: "/", query: {} });
+    void start();
   },
 );
 
@@ -47,8 +64,8 @@ void start();
 
 <template>
   <BApp>
-    <a class="skip no-print" href="#main">To the page</a>
-    <AppBar v-if="state === 'ready'" class="no-print" />
+    <a class="skip no-print" href="#main" :inert="overlay.covered">To the page</a>
+    <AppBar v-if="state === 'ready'" class="no-print" :inert="overlay.covered" />
     <main id="main">
       <RouterView v-if="state === 'ready'" />
       <SignInView v-else-if="state === 'stranger'" @done="start" />

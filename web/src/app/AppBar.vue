@@ -10,8 +10,8 @@ const session = useSession();
 
 /** Goes on with another class, and leaves a page that shows a check of this one. */
 function choose(id: number): void {
-  classes.choose(id);
-  if (route.params.id || route.params.child) void router.push({ name: "home" });
+  const about = route.params.id || route.params.child;
+  void router.push({ name: about ? "home" : (route.name ?? "home"), query: { class: String(id) } });
 }
 
 const places = [

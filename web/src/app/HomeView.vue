@@ -2,10 +2,10 @@
 import { computed } from "vue";
 import { listChecks, readFindings, useFacts, useLoaded } from "@/api";
 import { CheckCard } from "@/check";
-import { moment, seem, TomorrowCard, useClasses } from "@/class";
+import { seem, TomorrowCard, useClasses } from "@/class";
 import { DialFace } from "@/dial";
 import { HomeLadder } from "@/plan";
-import { counted } from "@/words";
+import { counted, moment } from "@/words";
 
 /** Where a teaching day begins: what the last check says, and what to do next. */
 const LAST = 5;

@@ -1,4 +1,5 @@
 import { createRouter, createWebHistory } from "vue-router";
+import { useClasses } from "@/class/classes";
 
 export const router = createRouter({
   history: createWebHistory(),
@@ -122,6 +123,15 @@ export const router = createRouter({
       meta: { title: "Not found" },
     },
   ],
+});
+
+/** The address says which class a page is about: each tab has its own, and Back leads to the class that was there. */
+router.beforeEach((to) => {
+  const classes = useClasses();
+  const named = Number(to.query.class);
+  if (classes.all.some((one) => one.id === named)) return classes.choose(named);
+  if (!classes.current) return;
+  return { path: to.path, query: { ...to.query, class: String(classes.current.id) }, hash: to.hash };
 });
 
 router.afterEach((to) => {

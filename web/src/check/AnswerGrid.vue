@@ -3,6 +3,7 @@ import { computed, ref, watch } from "vue";
 import { useFacts, type Check, type Findings } from "@/api";
 import { DialFace } from "@/dial";
 import AnswerCell from "./AnswerCell.vue";
+import PileBar from "./PileBar.vue";
 import { placeOf, type TypedAnswers } from "./answers";
 import { counted } from "@/words";
 
@@ -40,16 +41,38 @@ watch(
   () => emit("stored"),
 );
 
+/** Whether children are taken as their slips lie: then the end of a row leads to the next name. */
+const piling = ref(false);
+const pile = ref<InstanceType<typeof PileBar>>();
+const cells = (): HTMLInputElement[] => [...(table.value?.querySelectorAll<HTMLInputElement>("input") ?? [])];
+
 /** Moves to another cell, counted along the rows, or straight up and down. */
 function go(from: number, by: number): void {
-  const cells = table.value?.querySelectorAll<HTMLInputElement>("input") ?? [];
-  cells[from + by]?.focus();
+  const rowEnds = by === 1 && (from + 1) % across.value === 0;
+  if (piling.value && rowEnds) pile.value?.focus();
+  else cells()[from + by]?.focus();
+}
+
+/** To a child's first clock that has no answer yet. */
+function jump(child: number): void {
+  piling.value = true;
+  const row = props.check.children.findIndex((one) => one.id === child);
+  const items = itemsOf.value.get(child) ?? [];
+  const first = items.findIndex((item) => props.answers.textAt(placeOf(child, item.id)).trim() === "");
+  cells()[row * across.value + Math.max(first, 0)]?.focus();
+}
+
+function press(event: KeyboardEvent): void {
+  if (event.key !== "@") return;
+  event.preventDefault();
+  pile.value?.focus();
 }
 </script>
 
 <template>
+  <PileBar ref="pile" :check="check" :answers="answers" @jump="jump" />
   <div class="room">
-    <table ref="table" class="grid">
+    <table ref="table" class="grid" @keydown="press">
       <caption class="visually-hidden">Answers: children down, clocks across</caption>
       <thead>
         <tr>

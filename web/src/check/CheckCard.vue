@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import { computed } from "vue";
 import { useFacts, type CheckSummary } from "@/api";
-import { moment } from "@/class/wording";
-import { counted } from "@/words";
+
+import { counted, moment } from "@/words";
 
 /** A check in one line: what, when, how far it has come, and where to go from here. */
 const props = defineProps<{ check: CheckSummary }>();

@@ -1,20 +1,21 @@
 <script setup lang="ts">
 import { computed, ref } from "vue";
-import { useRoute } from "vue-router";
 import { readCheck, useFacts, useLoaded } from "@/api";
+import { useOwnClass } from "@/class";
+import { useRouteNumber } from "@/route";
 import { DialFace } from "@/dial";
 import ChildSlip from "./ChildSlip.vue";
 import { countedChildren } from "@/words";
 
 /** The check on paper: a slip for each child, and the answers on a page of their own. */
-const route = useRoute();
 const facts = useFacts();
 const named = ref(true);
-const id = computed(() => Number(route.params.id));
+const id = useRouteNumber("id");
 const { data: check, trouble } = useLoaded(
   () => id.value,
-  () => readCheck(id.value),
+  async () => (id.value ? readCheck(id.value) : null),
 );
+useOwnClass(() => check.value?.class_id);
 const digits = computed(
   () => facts.catalogue?.tasks.find((task) => task.id === check.value?.task)?.notation === "digits",
 );

@@ -1,23 +1,23 @@
 <script setup lang="ts">
 import { computed } from "vue";
-import { useRoute } from "vue-router";
 import { readCheck, useFacts, useLoaded } from "@/api";
-import { moment } from "@/class";
+import { useRouteNumber } from "@/route";
+import { useOwnClass } from "@/class";
 import TypeIn from "./TypeIn.vue";
-import { counted, countedChildren } from "@/words";
+import { counted, countedChildren, moment } from "@/words";
 
 /** Typing in what the children wrote: loads the check, then hands it to the grid. */
-const route = useRoute();
 const facts = useFacts();
-const id = computed(() => Number(route.params.id));
+const id = useRouteNumber("id");
 const {
   data: check,
   trouble,
   reload,
 } = useLoaded(
   () => id.value,
-  () => readCheck(id.value),
+  async () => (id.value ? readCheck(id.value) : null),
 );
+useOwnClass(() => check.value?.class_id);
 const practice = computed(() => check.value?.desk?.kind === "practice");
 </script>
 
@@ -55,6 +55,31 @@ const practice = computed(() => check.value?.desk?.kind === "practice");
           >
             <i class="bi bi-file-earmark-pdf" aria-hidden="true"></i>
             Sheet{{ check.code ? ` ${check.code}` : "" }}
+          </a>
+          <BDropdown
+            v-if="check.own_times"
+            text="For one child again"
+            variant="outline-primary"
+            class="whose"
+          >
+            <BDropdownItem
+              v-for="child in check.children"
+              :key="child.id"
+              :href="`/api/checks/${id}/sheet.pdf?part=sheets&child_id=${child.id}`"
+              target="_blank"
+              rel="noopener"
+            >
+              {{ child.name }}
+            </BDropdownItem>
+          </BDropdown>
+          <a
+            v-else-if="!practice"
+            class="btn btn-outline-primary"
+            :href="`/api/checks/${id}/sheet.pdf?part=sheets&spare=true`"
+            target="_blank"
+            rel="noopener"
+          >
+            One to spare
           </a>
           <RouterLink class="btn btn-primary" :to="{ name: 'class', params: { id } }">
             What the answers say

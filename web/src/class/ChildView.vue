@@ -1,22 +1,23 @@
 <script setup lang="ts">
 import { computed } from "vue";
-import { useRoute } from "vue-router";
 import { readRecord, useFacts, useLoaded } from "@/api";
 import { VerdictMark, VERDICTS } from "@/check";
 import { DialFace } from "@/dial";
+import { useRouteNumber } from "@/route";
 import { useClasses } from "./classes";
+import NoClass from "./NoClass.vue";
 import ShareChart from "./ShareChart.vue";
 import { STATES } from "./states";
-import { moment } from "./wording";
-import { counted } from "@/words";
+
+import { dayWords, counted, moment } from "@/words";
 
 /** A child's record: what lies behind the mistakes, with the very dials, what to do next, and every answer. */
-const route = useRoute();
+const child = useRouteNumber("child");
 const facts = useFacts();
 const classes = useClasses();
 const { data: record, trouble } = useLoaded(
-  () => [route.params.child, classes.current?.id],
-  async () => (classes.current ? readRecord(classes.current.id, Number(route.params.child)) : null),
+  () => [child.value, classes.current?.id],
+  async () => (classes.current && child.value ? readRecord(classes.current.id, child.value) : null),
 );
 const verdict = computed(() => {
   const found = record.value;
@@ -32,17 +33,18 @@ const met = computed(() => record.value?.steps.filter((step) => step.state !== "
 const answerOf = (id: number) => record.value?.answers.find((answer) => answer.id === id);
 const state = (id: string): (typeof STATES)[number] => STATES.find((one) => one.id === id) ?? STATES[3];
 const points = computed(() =>
-  (record.value?.checks ?? []).map((check) => ({ label: check.day, value: check.right })),
+  (record.value?.checks ?? []).map((check) => ({ label: dayWords(check.day), value: check.right })),
 );
 const answered = computed(() => Math.max(1, ...(record.value?.checks ?? []).map((check) => check.answered)));
 const asked = computed(() =>
-  (record.value?.checks ?? []).map((check) => ({ label: check.day, value: check.answered })),
+  (record.value?.checks ?? []).map((check) => ({ label: dayWords(check.day), value: check.answered })),
 );
 </script>
 
 <template>
   <div class="page">
     <p v-if="trouble" role="alert" class="field-error">{{ trouble }}</p>
+    <NoClass v-else-if="!classes.current" what="A record is kept for each child of a class." />
     <template v-else-if="record">
       <div class="page-head">
         <h1>{{ record.child.name }}</h1>

@@ -5,7 +5,8 @@ import { listChecks, readFindings, useFacts, useLoaded } from "@/api";
 import { useClasses } from "./classes";
 import ChildFindings from "./ChildFindings.vue";
 import TomorrowCard from "./TomorrowCard.vue";
-import { moment, seem } from "./wording";
+import { seem } from "./wording";
+import { moment } from "@/words";
 
 /** What the answers of a check say: of the class, and of each child. */
 const route = useRoute();

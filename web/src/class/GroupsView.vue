@@ -3,9 +3,11 @@ import { computed, ref, watch } from "vue";
 import { useRouter } from "vue-router";
 import { planLesson, readGroups, useFacts, useLoaded, wordsOf, type Group } from "@/api";
 import { DialFace } from "@/dial";
-import { newSeed, plusDays, today } from "@/plan";
+import { newSeed } from "@/plan";
 import { useClasses } from "./classes";
+import NoClass from "./NoClass.vue";
 import ClassTabs from "./ClassTabs.vue";
+import { plusDays, today } from "@/words";
 
 /** Groups for tomorrow: each with why, what to do and its times. Any child can be moved by hand. */
 const MINUTES = 30;
@@ -79,6 +81,7 @@ async function lesson(group: Group): Promise<void> {
     </div>
     <ClassTabs />
     <p v-if="trouble || refused" role="alert" class="field-error">{{ trouble || refused }}</p>
+    <NoClass v-else-if="!classes.current" what="Groups are made of the children of a class." />
     <p v-else-if="!data" class="quiet" aria-live="polite">Putting the groups together…</p>
     <div class="groups">
       <section
@@ -135,7 +138,7 @@ async function lesson(group: Group): Promise<void> {
           <RouterLink
             v-if="group.step"
             class="btn btn-outline-primary"
-            :to="{ name: 'sheets', query: { kind: 'read', step: group.step } }"
+            :to="{ name: 'sheets', query: { kind: facts.sheetKindOf(group.step), step: group.step } }"
           >
             A sheet
           </RouterLink>

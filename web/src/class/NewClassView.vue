@@ -1,5 +1,6 @@
 <script setup lang="ts">
-import { computed, reactive, ref } from "vue";
+import { useSessionStorage } from "@vueuse/core";
+import { computed, ref } from "vue";
 import { useRouter } from "vue-router";
 import { countedChildren } from "@/words";
 import { Refused } from "@/api";
@@ -8,11 +9,12 @@ import { useClasses } from "./classes";
 /** Makes a class from a list of first names. */
 const router = useRouter();
 const classes = useClasses();
-const form = reactive({ name: "", school: "", names: "" });
+/** Kept in this tab until the class is made: a register is long to type. */
+const form = useSessionStorage("vantick.draft.class", { name: "", school: "", names: "" });
 const refused = ref<Refused | null>(null);
 const busy = ref(false);
 const children = computed(() =>
-  form.names
+  form.value.names
     .split("\n")
     .map((name) => name.replace(/^\s*\d+\s*[.):]\s*/, "").trim())
     .filter((name) => name !== ""),
@@ -26,7 +28,12 @@ async function make(): Promise<void> {
   busy.value = true;
   refused.value = null;
   try {
-    await classes.make({ name: form.name.trim(), school: form.school.trim(), children: children.value });
+    await classes.make({
+      name: form.value.name.trim(),
+      school: form.value.school.trim(),
+      children: children.value,
+    });
+    form.value = { name: "", school: "", names: "" };
     await router.push({ name: "new-check" });
   } catch (error) {
     refused.value = error instanceof Refused ? error : new Refused(null, String(error), 500);

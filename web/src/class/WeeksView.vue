@@ -2,6 +2,8 @@
 import { computed } from "vue";
 import { readHistory, useFacts, useLoaded } from "@/api";
 import { useClasses } from "./classes";
+import NoClass from "./NoClass.vue";
+import { dayWords } from "@/words";
 import ClassTabs from "./ClassTabs.vue";
 import ShareChart from "./ShareChart.vue";
 
@@ -19,7 +21,7 @@ const keys = (kind: Kind): string[] => [
 const lines = (kind: Kind, name: (id: string) => string) =>
   keys(kind).map((id) => ({
     label: name(id),
-    points: (weeks.value ?? []).map((week) => ({ label: week.day.slice(5), value: week[kind][id] ?? 0 })),
+    points: (weeks.value ?? []).map((week) => ({ label: dayWords(week.day), value: week[kind][id] ?? 0 })),
   }));
 const secure = computed(() => lines("secure", (id) => facts.rung(id).name));
 const misreadings = computed(() => lines("misreadings", (id) => facts.misreading(id).name));
@@ -31,6 +33,7 @@ const children = computed(() => classes.current?.children.length ?? 1);
     <div class="page-head"><h1>Week by week</h1></div>
     <ClassTabs />
     <p v-if="trouble" role="alert" class="field-error">{{ trouble }}</p>
+    <NoClass v-else-if="!classes.current" what="Weeks are told of a class." />
     <p v-else-if="!weeks" class="quiet" aria-live="polite">Looking back…</p>
     <p v-else-if="!weeks.length">No answers yet.</p>
     <div v-else class="two">
@@ -49,7 +52,7 @@ const children = computed(() => classes.current?.children.length ?? 1);
               <thead>
                 <tr>
                   <th scope="col">Week to</th>
-                  <th v-for="week in weeks" :key="week.day" scope="col">{{ week.day.slice(5) }}</th>
+                  <th v-for="week in weeks" :key="week.day" scope="col">{{ dayWords(week.day) }}</th>
                 </tr>
               </thead>
               <tbody>

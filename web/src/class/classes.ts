@@ -3,10 +3,11 @@ import { defineStore } from "pinia";
 import { computed, ref } from "vue";
 import { listClasses, makeClass, type SchoolClass } from "@/api";
 
-/** The classes, and the one this browser works with. */
+/** The classes, and the one this tab works with; a new tab begins with the last one chosen. */
 export const useClasses = defineStore("classes", () => {
   const all = ref<SchoolClass[]>([]);
-  const chosen = useLocalStorage<number>("vantick.class", 0);
+  const last = useLocalStorage<number>("vantick.class", 0);
+  const chosen = ref(last.value);
   const current = computed(() => all.value.find((one) => one.id === chosen.value) ?? all.value[0] ?? null);
 
   async function load(): Promise<void> {
@@ -15,6 +16,7 @@ export const useClasses = defineStore("classes", () => {
 
   function choose(id: number): void {
     chosen.value = id;
+    last.value = id;
   }
 
   /** Makes a class and goes on with it. */

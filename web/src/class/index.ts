@@ -1,4 +1,5 @@
 export { useClasses } from "./classes";
 export { default as TomorrowCard } from "./TomorrowCard.vue";
 export { countsInWords, STATES } from "./states";
-export { moment, seem } from "./wording";
+export { seem } from "./wording";
+export { useOwnClass } from "./useOwnClass";

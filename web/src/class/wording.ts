@@ -2,10 +2,3 @@
 export function seem(children: number, does: string): string {
   return children === 1 ? `1 child seems to ${does}` : `${children} children seem to ${does}`;
 }
-
-const days = new Intl.DateTimeFormat("en-GB", { weekday: "long", day: "numeric", month: "long" });
-
-/** "Tuesday 17 November". */
-export function moment(iso: string): string {
-  return days.format(new Date(iso)).replace(",", "");
-}

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { nextTick, ref } from "vue";
 import type { useVoice } from "./useVoice";
 
 /** Who is here and how far they are. */
@@ -10,6 +11,14 @@ defineProps<{
   voice: ReturnType<typeof useVoice>;
 }>();
 defineEmits<{ leave: [] }>();
+
+/** Leaving asks once more: a finger slips, and the next child would sit in this one's seat. */
+const sure = ref(false);
+const stay = ref<HTMLButtonElement>();
+function ask(): void {
+  sure.value = true;
+  void nextTick(() => stay.value?.focus());
+}
 
 /** More than so many dots are a number. */
 const DOTS = 14;
@@ -61,7 +70,13 @@ const DOTS = 14;
         </svg>
         <span class="visually-hidden">Read aloud</span>
       </button>
-      <button type="button" class="plain" @click="$emit('leave')">Leave</button>
+      <button v-if="!sure" type="button" class="plain" @click="counting ? ask() : $emit('leave')">
+        Leave
+      </button>
+      <span v-else class="sure" role="alertdialog" aria-label="Leave?">
+        <button type="button" class="plain" @click="$emit('leave')">Yes, leave</button>
+        <button ref="stay" type="button" class="plain" @click="sure = false">Stay</button>
+      </span>
     </span>
   </header>
 </template>

@@ -9,7 +9,11 @@ import { knock, sitDown, type Door } from "./ask";
 const emit = defineEmits<{ joined: [] }>();
 const LENGTH = 3;
 
-const code = ref(new URLSearchParams(location.search).get("code") ?? "");
+/** A device stays with the desk it was at: the next child finds its name there. */
+const KEPT = "vantick.desk.code";
+const kept = sessionStorage.getItem(KEPT) ?? "";
+const code = ref(new URLSearchParams(location.search).get("code") ?? kept);
+const field = ref<HTMLInputElement>();
 const door = shallowRef<Door | null>(null);
 const child = shallowRef<Child | null>(null);
 const chosen = ref<string[]>([]);
@@ -28,11 +32,25 @@ async function attempt(step: () => Promise<void>): Promise<void> {
   } finally {
     busy.value = false;
     await nextTick();
-    heading.value?.focus();
+    if (door.value) heading.value?.focus();
+    else field.value?.focus();
   }
 }
 
-const enter = (): Promise<void> => attempt(async () => void (door.value = await knock(code.value)));
+const enter = (): Promise<void> =>
+  attempt(async () => {
+    door.value = await knock(code.value);
+    sessionStorage.setItem(KEPT, door.value.code);
+  });
+
+/** The desk of before may be closed by now: then the code is asked for like at first. */
+async function enterKept(): Promise<void> {
+  await enter();
+  if (door.value || code.value !== kept) return;
+  sessionStorage.removeItem(KEPT);
+  code.value = "";
+  trouble.value = "";
+}
 
 function pick(one: Child): void {
   child.value = one;
@@ -63,11 +81,14 @@ async function sit(): Promise<void> {
 function back(): void {
   trouble.value = "";
   if (child.value) child.value = null;
-  else door.value = null;
-  void nextTick(() => heading.value?.focus());
+  else {
+    door.value = null;
+    sessionStorage.removeItem(KEPT);
+  }
+  void nextTick(() => (door.value ? heading.value : field.value)?.focus());
 }
 
-onMounted(() => code.value && void enter());
+onMounted(() => (code.value ? void enterKept() : field.value?.focus()));
 </script>
 
 <template>
@@ -78,6 +99,7 @@ onMounted(() => code.value && void enter());
       <form @submit.prevent="enter">
         <input
           id="code"
+          ref="field"
           v-model="code"
           class="code"
           maxlength="12"

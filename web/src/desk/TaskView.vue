@@ -36,6 +36,7 @@ const ENTRIES: Readonly<Record<DeskTurn["entry"], Component>> = {
 
 const texts = ref<string[]>(props.turn.items.map(() => ""));
 const forward = ref<HTMLButtonElement>();
+const heading = ref<HTMLElement>();
 const entry = ref<{ type?: (event: KeyboardEvent) => boolean }>();
 const over = computed(() => props.kept || Boolean(props.told?.done));
 const help = computed(() => (props.told?.done ? props.told.help : null));
@@ -95,6 +96,8 @@ watch(
   () => void nextTick(() => forward.value?.focus()),
 );
 onMounted(() => {
+  // The next Tab leads to the answer, and not to the way out.
+  heading.value?.focus({ preventScroll: true });
   document.addEventListener("keydown", press);
   props.voice.say(props.turn.ask, props.turn.items.length === 1 ? (props.turn.items[0]?.shown ?? "") : "");
 });
@@ -110,7 +113,7 @@ watch(calm, (now) => {
 <template>
   <HelpSteps v-if="help" :help="help" :sign="turn.sign" :voice="voice" @next="emit('next')" />
   <main v-else class="task" :class="turn.entry">
-    <h1 class="ask">{{ turn.ask }}</h1>
+    <h1 ref="heading" class="ask" tabindex="-1">{{ turn.ask }}</h1>
     <LooksAt v-if="turn.entry !== 'pairs'" class="looks" :turn="turn" />
     <section class="answer" :aria-label="over ? 'Your answer' : 'Answer'">
       <component

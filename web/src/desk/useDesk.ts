@@ -38,6 +38,7 @@ export interface DeskHere {
 /** Milliseconds between two looks at the server: it learns that the device is there, the device that the desk is closed. */
 const BEAT = 10_000;
 const BEAT_AWAY = 3_000;
+const BRIEF = 6_000;
 
 const answersOf = (count: number): string => (count === 1 ? "1 answer is" : `${count} answers are`);
 
@@ -100,7 +101,14 @@ export function useDesk(): DeskHere {
     told.value = null;
     going.value = null;
     ahead.value = [];
+    away.value = false;
     phase.value = "joining";
+  }
+
+  /** Says what is good to know and soon old. */
+  function tellBriefly(text: string): void {
+    news.value = text;
+    setTimeout(() => news.value === text && (news.value = ""), BRIEF);
   }
 
   const passing = (error: unknown): boolean => !(error instanceof Refused) || error.passing;
@@ -108,8 +116,11 @@ export function useDesk(): DeskHere {
     error instanceof Refused && error.ours && error.status === 401;
 
   function trouble(error: unknown): void {
-    if (unseated(error)) out();
-    else if (passing(error)) away.value = true;
+    if (unseated(error)) {
+      // A device that had a seat is told why it has none now.
+      if (state.value && error instanceof Refused) news.value = error.message;
+      out();
+    } else if (passing(error)) away.value = true;
     else news.value = error instanceof Refused ? error.message : String(error);
   }
 
@@ -134,7 +145,7 @@ export function useDesk(): DeskHere {
         await letGo(sending);
       }
     }
-    if (arrived) news.value = `The network is back: ${answersOf(arrived)} in.`;
+    if (arrived) tellBriefly(`The network is back: ${answersOf(arrived)} in.`);
   }
 
   async function look(): Promise<void> {
@@ -162,7 +173,6 @@ export function useDesk(): DeskHere {
   async function sendFirst(): Promise<void> {
     outbox.belongsTo((await readState()).child.id);
     await flush();
-    news.value = "";
   }
 
   async function open(): Promise<void> {
@@ -228,8 +238,9 @@ export function useDesk(): DeskHere {
       // Whoever sits down here again as the same child still has it.
       if (unseated(error)) outbox.add({ ...sending, late: true });
       trouble(error);
+      if (!state.value) return;
       if (away.value) keepHere(sending);
-      else if (state.value) await begin().catch(trouble);
+      else await begin().catch(trouble);
     } finally {
       busy.value = false;
     }

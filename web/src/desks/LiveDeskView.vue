@@ -1,47 +1,57 @@
 <script setup lang="ts">
 import { useEventListener } from "@vueuse/core";
 import { computed, onScopeDispose, ref, shallowRef, watch } from "vue";
-import { useRoute } from "vue-router";
 import { closeDesk, sendAway, useFacts, watchDesk, wordsOf, type LiveDesk } from "@/api";
+import { useOwnClass } from "@/class";
+import { useCovering, useRouteNumber } from "@/route";
 import ChildAtDesk from "./ChildAtDesk.vue";
 import JoinCard from "./JoinCard.vue";
 import { STUCK, titleOfDesk } from "./wording";
 
 /** Who is at the desks, where each child is, and the answers as they arrive. */
 const BEAT = 2000;
-const route = useRoute();
 const facts = useFacts();
 const live = shallowRef<LiveDesk | null>(null);
 const trouble = ref("");
 const hidden = ref(false);
 const board = ref(false);
 const sure = ref(false);
+useCovering(() => board.value);
 const busy = ref(false);
 const opened = ref<number | null>(null);
+const deskId = useRouteNumber("id");
+/** Whether the page is still there: one that was left looks no more. */
+let here = true;
 let timer: ReturnType<typeof setTimeout> | undefined;
 
 async function look(): Promise<void> {
-  const id = Number(route.params.id);
+  const id = deskId.value;
+  if (!id) return;
   try {
     const found = await watchDesk(id);
-    if (Number(route.params.id) !== id) return;
+    if (deskId.value !== id) return;
     live.value = found;
     trouble.value = "";
   } catch (error) {
     trouble.value = wordsOf(error);
   }
   clearTimeout(timer);
-  if (live.value?.desk.open !== false) timer = setTimeout(() => void look(), BEAT);
+  if (here && live.value?.desk.open !== false) timer = setTimeout(() => void look(), BEAT);
 }
 watch(
-  () => route.params.id,
-  () => {
+  deskId,
+  (id) => {
+    if (!id) return;
     live.value = null;
-    if (route.name === "live-desk") void look();
+    void look();
   },
   { immediate: true },
 );
-onScopeDispose(() => clearTimeout(timer));
+onScopeDispose(() => {
+  here = false;
+  clearTimeout(timer);
+});
+useOwnClass(() => live.value?.desk.class_id);
 
 const desk = computed(() => live.value?.desk);
 const children = computed(() => live.value?.children ?? []);
@@ -95,7 +105,7 @@ useEventListener("keydown", (event: KeyboardEvent) => {
 <template>
   <div class="page live">
     <template v-if="desk">
-      <div class="page-head">
+      <div class="page-head" :inert="board">
         <h1>{{ titleOfDesk(desk, facts) }}</h1>
         <span class="quiet" role="status">
           {{ desk.open ? "" : "Closed. " }}{{ joined }} of {{ children.length }} joined, {{ given }}
@@ -139,7 +149,7 @@ useEventListener("keydown", (event: KeyboardEvent) => {
         <strong>Look in on</strong>
         <span v-for="child in stuck" :key="child.child_id">{{ child.name }}: {{ STUCK[child.stuck!] }}</span>
       </p>
-      <ul v-if="joined || !desk.open" class="children">
+      <ul v-if="joined || !desk.open" class="children" :inert="board">
         <ChildAtDesk
           v-for="child in children"
           :key="child.child_id"

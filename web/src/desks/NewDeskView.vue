@@ -2,6 +2,7 @@
 import { computed, ref } from "vue";
 import { useRoute, useRouter } from "vue-router";
 import {
+  closeDesk,
   listDesks,
   listLessons,
   openDesk,
@@ -13,10 +14,11 @@ import {
   type Desk,
   type DeskForm,
 } from "@/api";
-import { moment, useClasses } from "@/class";
-import { dayWords } from "@/plan/days";
+import { useClasses } from "@/class";
+
 import WhoFor from "./WhoFor.vue";
 import { titleOfDesk } from "./wording";
+import { clock, dayWords, moment } from "@/words";
 
 /** Opens the desks: for free practice, a stage of a lesson, or its exit; for the class or some of it. */
 const MOST_IN_GROUP = 6;
@@ -42,7 +44,7 @@ const chosen = ref<number[] | null>(null);
 const refused = ref<Refused | null>(null);
 const busy = ref(false);
 
-const { data, trouble } = useLoaded(
+const { data, trouble, reload } = useLoaded(
   () => classes.current?.id,
   async () => {
     const id = classes.current?.id;
@@ -65,10 +67,25 @@ const steps = computed(() => facts.catalogue?.ladder.filter((one) => one.example
 const form = computed<DeskForm>(() => {
   const child_ids = chosen.value;
   if (kind.value === "practice") return { kind: "practice", step: step.value || null, child_ids };
-  if (checkId) return { kind: "exit", check_id: checkId, child_ids };
+  if (checkId && kind.value === "exit") return { kind: "exit", check_id: checkId, child_ids };
   if (kind.value === "exit") return { kind: "exit", lesson_id: lessonId.value, child_ids };
   return { kind: "stage", lesson_id: lessonId.value, stage: stage.value, child_ids };
 });
+
+/** The desk that is asked about before it is closed. */
+const closing = ref(0);
+async function shut(id: number): Promise<void> {
+  busy.value = true;
+  try {
+    await closeDesk(id);
+    await reload();
+  } catch (error) {
+    refused.value = error instanceof Refused ? error : new Refused(null, wordsOf(error), 0);
+  } finally {
+    closing.value = 0;
+    busy.value = false;
+  }
+}
 
 async function begin(): Promise<void> {
   if (!classes.current) return;
@@ -102,11 +119,19 @@ async function begin(): Promise<void> {
     <p v-else-if="trouble" class="field-error" role="alert">{{ trouble }}</p>
     <template v-else>
       <p v-for="desk in open" :key="desk.id" class="open">
-        Open since {{ moment(desk.opened_at) }}: {{ titleOfDesk(desk, facts) }}, code
+        {{ titleOfDesk(desk, facts) }}, code
         <strong>{{ desk.code }}</strong>
+        <span class="quiet">
+          open since {{ moment(desk.opened_at) }}, ends by itself at {{ clock(desk.expires_at) }}
+        </span>
         <RouterLink class="btn btn-outline-primary" :to="{ name: 'live-desk', params: { id: desk.id } }">
           Go there
         </RouterLink>
+        <BButton v-if="closing !== desk.id" variant="link" @click="closing = desk.id">Close</BButton>
+        <template v-else>
+          <BButton variant="primary" :disabled="busy" @click="shut(desk.id)">Close it for all</BButton>
+          <BButton variant="link" @click="closing = 0">Not yet</BButton>
+        </template>
       </p>
       <form class="columns" @submit.prevent="begin">
         <fieldset>
@@ -151,7 +176,7 @@ async function begin(): Promise<void> {
               <span class="quiet">The same clocks for all; nothing is said before the end.</span>
             </span>
           </label>
-          <div v-if="kind !== 'practice' && !checkId" class="more">
+          <div v-if="kind === 'stage' || (kind === 'exit' && !checkId)" class="more">
             <label for="lesson">Lesson</label>
             <select id="lesson" v-model="lessonId" class="form-select">
               <option v-for="one in data?.lessons" :key="one.id" :value="one.id">

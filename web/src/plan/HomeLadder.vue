@@ -3,8 +3,9 @@ import { computed } from "vue";
 import { listLessons, readLadder, useFacts, useLoaded } from "@/api";
 import { useClasses } from "@/class";
 import { DialFace } from "@/dial";
-import { dayWords, today } from "./days";
+
 import StateBar from "./StateBar.vue";
+import { dayWords, today } from "@/words";
 
 /** The next lesson in one card, and the ladder as a row of small dials filled by how much of the class is secure. */
 const facts = useFacts();

@@ -1,9 +1,9 @@
 <script setup lang="ts">
-import { computed } from "vue";
+import { computed, onBeforeUnmount, ref, watch } from "vue";
 import { useFacts, type Lesson, type LessonPlan, type Refused } from "@/api";
 
 /** What a lesson is about: day, length, step, task and method. Each change is kept at once. */
-const props = defineProps<{ lesson: Lesson; busy: boolean; refused: Refused | null }>();
+const props = defineProps<{ lesson: Lesson; refused: Refused | null }>();
 const emit = defineEmits<{ settle: [changes: Partial<LessonPlan>] }>();
 
 const METHOD = ["order", "counting", "counting_to"] as const;
@@ -15,9 +15,43 @@ const methods = computed(() =>
 );
 const wrong = (field: string): string => (props.refused?.field === field ? props.refused.message : "");
 
+/** What the selects show: the choice made, and again what is kept where it was refused. */
+const kept = (): Pick<Lesson, "step" | "task" | "method"> => ({
+  step: props.lesson.step,
+  task: props.lesson.task,
+  method: { ...props.lesson.method },
+});
+const chosen = ref(kept());
+watch([() => props.lesson, () => props.refused], () => (chosen.value = kept()));
+
+const PAUSE = 900;
+/** A select that is walked through by arrow keys settles when it rests or is left, not at each step on the way. */
+let waiting: { timer: ReturnType<typeof setTimeout>; act: () => void } | undefined;
+function later(act: () => void): void {
+  clearTimeout(waiting?.timer);
+  waiting = { timer: setTimeout(now, PAUSE), act };
+}
+
+function now(): void {
+  const due = waiting;
+  clearTimeout(due?.timer);
+  waiting = undefined;
+  due?.act();
+}
+
+onBeforeUnmount(now);
+
 /** A new step has other times: nothing of the old ones is kept but what is pinned. */
 function step(id: string): void {
   emit("settle", { step: id, task: null, kept: {}, pinned: {}, swapped: [], opening: 0 });
+}
+
+function task(id: string): void {
+  emit("settle", { task: id, kept: {}, pinned: {}, swapped: [] });
+}
+
+function count(method: string, choice: string): void {
+  emit("settle", { method: { ...props.lesson.method, [method]: choice } });
 }
 
 function minutes(event: Event): void {
@@ -31,10 +65,10 @@ function minutes(event: Event): void {
     <label>
       Step
       <select
+        v-model="chosen.step"
         class="form-select"
-        :value="lesson.step"
-        :disabled="busy"
-        @change="step(($event.target as HTMLSelectElement).value)"
+        @change="later(() => step(($event.target as HTMLSelectElement).value))"
+        @blur="now"
       >
         <option v-for="one in steps" :key="one.id" :value="one.id">{{ one.name }}</option>
       </select>
@@ -42,17 +76,10 @@ function minutes(event: Event): void {
     <label>
       Task
       <select
+        v-model="chosen.task"
         class="form-select"
-        :value="lesson.task"
-        :disabled="busy"
-        @change="
-          $emit('settle', {
-            task: ($event.target as HTMLSelectElement).value,
-            kept: {},
-            pinned: {},
-            swapped: [],
-          })
-        "
+        @change="later(() => task(($event.target as HTMLSelectElement).value))"
+        @blur="now"
       >
         <option v-for="one in tasks" :key="one.id" :value="one.id">{{ one.name }}</option>
       </select>
@@ -73,14 +100,10 @@ function minutes(event: Event): void {
     <label v-for="method in methods" :key="method.id">
       {{ method.name }}
       <select
+        v-model="chosen.method[method.id as keyof typeof lesson.method]"
         class="form-select"
-        :value="lesson.method[method.id as keyof typeof lesson.method]"
-        :disabled="busy"
-        @change="
-          $emit('settle', {
-            method: { ...lesson.method, [method.id]: ($event.target as HTMLSelectElement).value },
-          })
-        "
+        @change="later(() => count(method.id, ($event.target as HTMLSelectElement).value))"
+        @blur="now"
       >
         <option v-for="choice in method.choices" :key="choice.id" :value="choice.id">
           {{ choice.name }}

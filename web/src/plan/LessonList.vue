@@ -2,7 +2,7 @@
 import { ref } from "vue";
 import { useFacts, type LessonSummary } from "@/api";
 import { DialFace } from "@/dial";
-import { dayWords } from "./days";
+import { dayWords } from "@/words";
 
 /** Lessons planned and given. Removing one asks first. */
 defineProps<{ lessons: readonly LessonSummary[]; busy: boolean }>();

@@ -3,12 +3,14 @@ import { useEventListener } from "@vueuse/core";
 import { computed, ref, watch } from "vue";
 import { useRoute, useRouter } from "vue-router";
 import { copyLesson, useFacts, wordsOf } from "@/api";
-import { dayWords, newSeed, plusDays } from "./days";
+import { useOwnClass } from "@/class";
+import { newSeed } from "./days";
 import LessonForm from "./LessonForm.vue";
 import LessonNotes from "./LessonNotes.vue";
 import LessonStrip from "./LessonStrip.vue";
 import StageDetail from "./StageDetail.vue";
 import { pinnedOnly, useLesson } from "./useLesson";
+import { dayWords, plusDays } from "@/words";
 
 /** A lesson to be settled: its strip follows every change, which is kept at once and can be undone. */
 const WEEK = 7;
@@ -17,6 +19,7 @@ const router = useRouter();
 const facts = useFacts();
 const { lesson, refused, busy, canUndo, load, settle, undo, swap, put, pin } = useLesson();
 const selected = ref("show");
+useOwnClass(() => lesson.value?.class_id);
 const trouble = ref("");
 
 watch(
@@ -41,8 +44,10 @@ function again(): void {
   if (lesson.value) void settle({ seed: newSeed(), kept: pinnedOnly(lesson.value), swapped: [] });
 }
 
+const copying = ref(false);
 async function copy(): Promise<void> {
-  if (!lesson.value) return;
+  if (!lesson.value || copying.value) return;
+  copying.value = true;
   trouble.value = "";
   try {
     const made = await copyLesson(lesson.value.id, {
@@ -52,6 +57,8 @@ async function copy(): Promise<void> {
     await router.push({ name: "lesson", params: { id: made.id } });
   } catch (error) {
     trouble.value = wordsOf(error);
+  } finally {
+    copying.value = false;
   }
 }
 
@@ -84,7 +91,9 @@ useEventListener("keydown", (event: KeyboardEvent) => {
             Undo
           </BButton>
           <BButton variant="link" :disabled="busy" @click="again">Choose all anew</BButton>
-          <BButton variant="outline-primary" :disabled="busy" @click="copy">Copy to next week</BButton>
+          <BButton variant="outline-primary" :disabled="busy || copying" @click="copy">
+            Copy to next week
+          </BButton>
           <RouterLink class="btn btn-outline-primary" :to="{ name: 'show', query: { times: all } }">
             Show
           </RouterLink>
@@ -93,8 +102,13 @@ useEventListener("keydown", (event: KeyboardEvent) => {
           </RouterLink>
         </div>
       </div>
-      <LessonForm :lesson="lesson" :busy="busy" :refused="refused" @settle="settle" />
-      <p v-if="elsewhere || trouble" class="field-error" role="alert">{{ elsewhere || trouble }}</p>
+      <LessonForm :lesson="lesson" :refused="refused" @settle="settle" />
+      <p v-if="elsewhere || trouble" class="field-error" role="alert">
+        {{ elsewhere || trouble }}
+        <BButton v-if="refused?.field === 'version'" variant="link" @click="load(lesson.id)">
+          Load it anew
+        </BButton>
+      </p>
       <BAlert :model-value="leftOut.length > 0" variant="warning" class="left-out">
         No longer fits:
         <span v-for="one in leftOut" :key="one.id">{{ one.name }} {{ one.left_out.join(", ") }}.</span>

@@ -12,11 +12,12 @@ import {
   type LessonSummary,
 } from "@/api";
 import { useClasses } from "@/class";
-import { newSeed, plusDays, today } from "./days";
+import { newSeed } from "./days";
 import LadderGrid from "./LadderGrid.vue";
 import LessonList from "./LessonList.vue";
 import NextCard from "./NextCard.vue";
 import RungDetail from "./RungDetail.vue";
+import { plusDays, today } from "@/words";
 
 /** The way into the class: what is next, the ladder, and the lessons there are. */
 const USUAL_MINUTES = 40;

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { ref } from "vue";
+import { onMounted, ref } from "vue";
 import { useFacts, type Lesson } from "@/api";
 import { DialFace } from "@/dial";
 import { NEW } from "./useRun";
@@ -13,6 +13,9 @@ const props = defineProps<{
 }>();
 defineEmits<{ keep: [leftOut: string[]]; back: [] }>();
 
+const head = ref<HTMLElement>();
+onMounted(() => head.value?.focus());
+
 const facts = useFacts();
 const chosen = ref(new Set(props.notReached));
 const stages = props.lesson.stages.filter((stage) => NEW.includes(stage.id));
@@ -24,7 +27,7 @@ function toggle(time: string): void {
 
 <template>
   <section class="end" aria-labelledby="end-head">
-    <h2 id="end-head">The lesson ends here</h2>
+    <h2 id="end-head" ref="head" tabindex="-1">The lesson ends here</h2>
     <p>
       Clocks marked below go into the recap of the next lesson. Those that were never shown are marked
       already; mark others that the children did not reach.

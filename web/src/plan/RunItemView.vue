@@ -15,22 +15,37 @@ const facts = useFacts();
 const rung = computed(() => facts.rung(props.lesson.step));
 const uncovered = ref(0);
 const counting = ref<InstanceType<typeof CountingRound>>();
-watch(
-  () => props.item,
-  () => (uncovered.value = 0),
-);
 
 const dial = computed(() => (props.item.dial ? facts.of(props.item.dial) : undefined));
-const place = computed(() => facts.placeOf(props.item.dial ?? "") ?? 0);
+/** Where the dial stands: the item's time until somebody turns it; the reading beside it follows. */
+const start = computed(() => facts.placeOf(props.item.dial ?? "") ?? 0);
+const place = ref(start.value);
+const shown = computed(() => facts.at(place.value));
+const turned = computed(() => Boolean(dial.value) && place.value !== start.value);
+watch(
+  () => props.item,
+  () => {
+    uncovered.value = 0;
+    place.value = start.value;
+  },
+);
 const sees = computed(() => ("sees" in props.item ? props.item.sees : undefined));
 const lenses = computed(() => {
   if (sees.value === "hour_hand") return new Set(["hour_alone"]);
   return sees.value === "minute_hand" ? new Set(["minute_alone"]) : new Set<string>();
 });
 const worked = computed(() => WORKED.includes(props.item.kind) && sees.value === "dial");
-const lines = computed(() => (dial.value && worked.value ? linesOf(dial.value, undefined) : []));
-const lights = computed(() => (worked.value ? (dial.value?.steps[uncovered.value - 1]?.lights ?? []) : []));
-const answer = computed(() => ("answer" in props.item ? props.item.answer : ""));
+const lines = computed(() => (dial.value && worked.value ? linesOf(shown.value, undefined) : []));
+const lights = computed(() => (worked.value ? (shown.value.steps[uncovered.value - 1]?.lights ?? []) : []));
+/** What one hand alone tells of a turned dial is a part of its talk-through. */
+const PARTS: Readonly<Record<string, string>> = { hour_hand: "hour", minute_hand: "minutes" };
+const answer = computed(() => {
+  if (!turned.value) return "answer" in props.item ? props.item.answer : "";
+  const part = PARTS[sees.value ?? ""];
+  if (!part) return `${shown.value.usual}, ${shown.value.digital}`;
+  const steps = shown.value.steps.filter((step) => step.part === part);
+  return steps.map((step) => step.sentence).join(" ");
+});
 const prompt = computed(() => ("prompt" in props.item ? props.item.prompt : ""));
 const question = computed(() => rung.value.questions[uncovered.value % rung.value.questions.length]);
 
@@ -63,7 +78,7 @@ defineExpose({ advance, cover });
   </div>
   <div v-else class="item">
     <div class="dial-room">
-      <TurnedDial :model-value="place" :lenses="lenses" :lights="lights" />
+      <TurnedDial v-model="place" :lenses="lenses" :lights="lights" />
     </div>
     <ReadingSteps
       v-if="worked"
@@ -82,6 +97,10 @@ defineExpose({ advance, cover });
       <p v-if="uncovered > 0" class="answer" aria-live="polite">{{ answer }}</p>
       <p v-else class="cover">covered</p>
     </div>
+    <BButton v-if="turned" variant="outline-primary" class="back" @click="place = start">
+      <i class="bi bi-arrow-counterclockwise" aria-hidden="true"></i>
+      Back to the lesson's clock
+    </BButton>
   </div>
 </template>
 

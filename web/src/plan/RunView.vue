@@ -1,9 +1,10 @@
 <script setup lang="ts">
 import { useEventListener } from "@vueuse/core";
-import { computed, onScopeDispose, ref, shallowRef, watch } from "vue";
+import { computed, nextTick, onScopeDispose, ref, shallowRef, watch } from "vue";
 import { useRoute, useRouter } from "vue-router";
 import { endLesson, openExit, readLesson, useFacts, wordsOf, type Lesson } from "@/api";
-import { useClasses } from "@/class";
+import { useClasses, useOwnClass } from "@/class";
+import { useCovering } from "@/route";
 import MethodTicks from "./MethodTicks.vue";
 import RunBar from "./RunBar.vue";
 import RunEnd from "./RunEnd.vue";
@@ -20,6 +21,8 @@ const lesson = shallowRef<Lesson | null>(null);
 const trouble = ref("");
 const busy = ref(false);
 const ending = ref(false);
+useCovering(() => true);
+const heading = ref<HTMLElement>();
 const method = ref(false);
 const view = ref<InstanceType<typeof RunItemView>>();
 const paper = ref<InstanceType<typeof RunTogether>>();
@@ -28,10 +31,15 @@ const { stageAt, itemAt, stage, items, item, together, used, notReached, next, b
 const clock = computed(() => `${stageAt.value} ${itemAt.value}`);
 const own = (): Record<string, string> => classes.current?.conventions ?? {};
 
+useOwnClass(() => lesson.value?.class_id);
+/** Whether the page is still there: a lesson that comes after it was left changes no words. */
+let here = true;
+
 /** The lesson is given in its own method; other pages speak as the class does. */
 async function open(id: number): Promise<void> {
   try {
     const found = await readLesson(id);
+    if (!here) return;
     await facts.speak({ ...own(), ...found.method });
     lesson.value = found;
   } catch (error) {
@@ -43,11 +51,24 @@ watch(
   (id) => id && void open(Number(id)),
   { immediate: true },
 );
-onScopeDispose(() => void facts.speak(own()).catch(() => undefined));
+onScopeDispose(() => {
+  here = false;
+  void facts.speak(own()).catch(() => undefined);
+});
 
 function on(): void {
   if (!next()) ending.value = true;
 }
+
+/** Keys are the lesson's: after a press on a button they go on from the head of the stage, and not from that button. */
+function refocus(): void {
+  void nextTick(() => heading.value?.focus({ preventScroll: true }));
+}
+watch([clock, ending], () => !ending.value && refocus());
+watch(
+  () => lesson.value?.id,
+  () => refocus(),
+);
 
 async function asking(what: () => Promise<unknown>): Promise<void> {
   busy.value = true;
@@ -112,8 +133,10 @@ useEventListener(
 <template>
   <div class="run">
     <template v-if="lesson && stage">
-      <h1 class="visually-hidden">{{ facts.rung(lesson.step).name }}: {{ stage.name }}</h1>
-      <header>
+      <h1 ref="heading" class="visually-hidden" tabindex="-1">
+        {{ facts.rung(lesson.step).name }}: {{ stage.name }}
+      </h1>
+      <header :inert="ending">
         <button type="button" class="leave" title="Back to the plan (Esc)" @click="leave">
           <i class="bi bi-x-lg" aria-hidden="true"></i>
           <span class="visually-hidden">Back to the plan</span>
@@ -158,7 +181,7 @@ useEventListener(
       <p v-if="trouble && !ending" class="field-error" role="alert">{{ trouble }}</p>
       <footer v-if="!ending">
         <span v-if="!together && items.length > 1" class="quiet">{{ itemAt + 1 }} of {{ items.length }}</span>
-        <button v-if="!together" type="button" @click="view?.advance()">
+        <button type="button" class="uncover" @click="together ? paper?.toggle() : view?.advance()">
           Uncover
           <kbd class="key" aria-hidden="true">Space</kbd>
         </button>

@@ -1,2 +1,2 @@
-export { newSeed, plusDays, today } from "./days";
+export { newSeed } from "./days";
 export { default as HomeLadder } from "./HomeLadder.vue";

@@ -41,7 +41,7 @@ export function pinnedOnly(lesson: Lesson): Places {
 }
 
 function planOf(lesson: Lesson): LessonPlan {
-  const { day, step, task, minutes, seed, method, stage_minutes, pinned, swapped, opening } = lesson;
+  const { day, step, task, minutes, seed, method, stage_minutes, pinned, swapped, opening, version } = lesson;
   return {
     day,
     step,
@@ -54,6 +54,7 @@ function planOf(lesson: Lesson): LessonPlan {
     pinned,
     swapped,
     opening,
+    version,
   };
 }
 
@@ -83,7 +84,15 @@ export function useLesson(): Settling {
     await asking(() => readLesson(id));
   }
 
-  async function settle(changes: Partial<LessonPlan>): Promise<boolean> {
+  /** One change after the other, each made from what the one before has left. */
+  let last: Promise<unknown> = Promise.resolve();
+  function settle(changes: Partial<LessonPlan>): Promise<boolean> {
+    const settled = last.then(() => settleNow(changes));
+    last = settled;
+    return settled;
+  }
+
+  async function settleNow(changes: Partial<LessonPlan>): Promise<boolean> {
     const now = lesson.value;
     if (!now) return false;
     const before = planOf(now);
@@ -96,7 +105,8 @@ export function useLesson(): Settling {
     const before = past.value.at(-1);
     const id = lesson.value?.id;
     if (!before || !id) return;
-    if (await asking(() => changeLesson(id, before))) past.value = past.value.slice(0, -1);
+    const version = lesson.value?.version;
+    if (await asking(() => changeLesson(id, { ...before, version }))) past.value = past.value.slice(0, -1);
   }
 
   function placed(spot: Spot, time: string | null): Places {

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { useSessionStorage } from "@vueuse/core";
 import { computed, ref } from "vue";
 import { Refused, setDay, useFacts, type DayEvent, type SchoolClass } from "@/api";
 import { useClasses } from "@/class";
@@ -9,7 +10,12 @@ const props = defineProps<{ schoolClass: SchoolClass }>();
 const MOST = 12;
 const facts = useFacts();
 const classes = useClasses();
-const events = ref<DayEvent[]>(props.schoolClass.day.map((event) => ({ ...event })));
+/** Kept in this tab until it is stored; a look elsewhere loses nothing. */
+const events = useSessionStorage<DayEvent[]>(
+  `vantick.draft.day.${props.schoolClass.id}`,
+  props.schoolClass.day.map((event) => ({ ...event })),
+  { writeDefaults: false },
+);
 const trouble = ref("");
 const kept = ref(false);
 const busy = ref(false);

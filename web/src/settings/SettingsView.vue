@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed, ref } from "vue";
+import { ref, watch } from "vue";
 import { setConventions, useFacts, wordsOf } from "@/api";
 import { useClasses } from "@/class";
 import DayEditor from "./DayEditor.vue";
@@ -10,17 +10,32 @@ const facts = useFacts();
 const classes = useClasses();
 const trouble = ref("");
 const state = ref<"" | "saving" | "saved">("");
-const current = computed(() => classes.current?.conventions ?? {});
+/** What is shown as chosen: each press at once, and what is kept again where it was refused. */
+const current = ref<Record<string, string>>({});
+watch(
+  () => classes.current?.id,
+  () => (current.value = { ...classes.current?.conventions }),
+  { immediate: true },
+);
 
-async function choose(id: string, choice: string): Promise<void> {
-  if (!classes.current) return;
-  trouble.value = "";
+/** One choice after the other, so that none is kept without those pressed before it. */
+let last: Promise<void> = Promise.resolve();
+function choose(id: string, choice: string): void {
+  current.value = { ...current.value, [id]: choice };
   state.value = "saving";
+  last = last.then(() => keep(id, choice));
+}
+
+async function keep(id: string, choice: string): Promise<void> {
+  const mine = classes.current;
+  if (!mine) return;
+  trouble.value = "";
   try {
-    classes.renew(await setConventions(classes.current.id, { ...current.value, [id]: choice }));
+    classes.renew(await setConventions(mine.id, { ...mine.conventions, [id]: choice }));
     state.value = "saved";
   } catch (error) {
     trouble.value = wordsOf(error);
+    current.value = { ...mine.conventions };
     state.value = "";
   }
 }

@@ -15,12 +15,32 @@ const NUMERALS = { all: "all", quarters: "quarters only", none: "none", roman: "
 const MARKS = { all: "all", fives: "fives", none: "none" };
 const MINUTES = { none: "none", round: "0 to 55 round", both_sides: "down both sides" };
 
+/** What the step can be asked with. */
+const tasks = computed(() => kind.value?.tasks.filter((one) => one.steps.includes(form.value.step)) ?? []);
+
 /** Another kind has other tasks, another number, and perhaps other steps. */
 function choose(id: string): void {
   const chosen = facts.catalogue?.sheets.find((one) => one.id === id);
   if (!chosen) return;
-  const step = chosen.steps.includes(form.value.step) ? form.value.step : (chosen.steps.at(-1) ?? "");
-  form.value = { ...form.value, kind: id, task: chosen.tasks[0]?.id ?? null, count: chosen.count, step };
+  const step = nearest(form.value.step, chosen.steps);
+  form.value = { ...form.value, kind: id, task: firstTask(chosen.tasks, step), count: chosen.count, step };
+}
+
+/** The step itself, or the last one before it that the kind is for; never a harder one than need be. */
+function nearest(step: string, steps: readonly string[]): string {
+  if (steps.includes(step)) return step;
+  const ladder = facts.catalogue?.ladder.map((rung) => rung.id) ?? [];
+  const before = ladder.slice(0, ladder.indexOf(step) + 1).reverse();
+  return before.find((one) => steps.includes(one)) ?? steps[0] ?? "";
+}
+
+const firstTask = (from: readonly { id: string; steps: string[] }[], step: string): string | null =>
+  from.find((one) => one.steps.includes(step))?.id ?? null;
+
+function climb(step: string): void {
+  const now = kind.value?.tasks.find((one) => one.id === form.value.task);
+  const task = now?.steps.includes(step) ? now.id : firstTask(kind.value?.tasks ?? [], step);
+  form.value = { ...form.value, step, task };
 }
 </script>
 
@@ -46,14 +66,18 @@ function choose(id: string): void {
     </fieldset>
     <label>
       Step
-      <select v-model="form.step" class="form-select form-select-sm">
+      <select
+        :value="form.step"
+        class="form-select form-select-sm"
+        @change="climb(($event.target as HTMLSelectElement).value)"
+      >
         <option v-for="one in steps" :key="one.id" :value="one.id">{{ one.name }}</option>
       </select>
     </label>
-    <label v-if="(kind?.tasks.length ?? 0) > 1">
+    <label v-if="tasks.length > 1">
       Task
       <select v-model="form.task" class="form-select form-select-sm">
-        <option v-for="one in kind?.tasks" :key="one.id" :value="one.id">{{ one.name }}</option>
+        <option v-for="one in tasks" :key="one.id" :value="one.id">{{ one.name }}</option>
       </select>
     </label>
     <div v-if="kind?.tasks.length" class="two">

@@ -1,7 +1,7 @@
 <script setup lang="ts">
-import { useDebounceFn } from "@vueuse/core";
+import { useDebounceFn, useSessionStorage } from "@vueuse/core";
 import { computed, ref, watch } from "vue";
-import { useRoute } from "vue-router";
+import { useRoute, useRouter } from "vue-router";
 import { countedChildren } from "@/words";
 import { makeSheet, previewSheet, Refused, useFacts, type SheetPreview, type SheetSettings } from "@/api";
 import { WhatTheyTell } from "@/check";
@@ -12,15 +12,15 @@ import SheetForm from "./SheetForm.vue";
 
 /** Settings left, the page as it will print in the middle, and beside it what the sheet can tell. */
 const route = useRoute();
+const router = useRouter();
 const facts = useFacts();
 const classes = useClasses();
-const asked = String(route.query.kind ?? "read");
-const form = ref<Required<SheetSettings>>({
-  kind: asked,
-  step: String(route.query.step ?? "quarters"),
-  task: route.query.kind ? null : "dial_to_words",
-  count: Number(route.query.count) || facts.catalogue?.sheets.find((one) => one.id === asked)?.count || 1,
-  seed: Number(route.query.seed) || 1,
+const USUAL: Required<SheetSettings> = {
+  kind: "read",
+  step: "quarters",
+  task: "dial_to_words",
+  count: 10,
+  seed: 1,
   paper: "a4",
   numerals: "all",
   marks: "all",
@@ -29,7 +29,22 @@ const form = ref<Required<SheetSettings>>({
   both: false,
   versions: "one",
   names: true,
-});
+};
+/** What was settled last in this tab; a link to a sheet says its kind and step anew. */
+const form = useSessionStorage<Required<SheetSettings>>("vantick.sheet", { ...USUAL });
+const asked = route.query.kind && facts.catalogue?.sheets.find((one) => one.id === route.query.kind);
+if (asked) {
+  const step = String(route.query.step ?? form.value.step);
+  form.value = {
+    ...form.value,
+    kind: asked.id,
+    step,
+    task: asked.tasks.find((one) => one.steps.includes(step))?.id ?? null,
+    count: Number(route.query.count) || asked.count,
+    seed: Number(route.query.seed) || 1,
+  };
+  void router.replace({ query: { class: route.query.class } });
+}
 const preview = ref<SheetPreview | null>(null);
 const refused = ref<Refused | null>(null);
 /** A class's sheets are made in two parts: first the times are chosen, then the pages are drawn. */
@@ -64,32 +79,50 @@ async function look(): Promise<void> {
     if (mine !== asking) return;
     preview.value = found;
     refused.value = null;
-    made.value = null;
   } catch (error) {
-    if (mine === asking) take(error);
+    if (mine !== asking) return;
+    take(error);
+    preview.value = null;
   }
 }
 
 const lookSoon = useDebounceFn(look, 150);
 watch([form, () => classes.current?.id, () => facts.choices], lookSoon, { deep: true, immediate: true });
 
+/** What was made, as it was settled then: a second press opens it again. */
+const madeFrom = ref("");
+const again = computed(() => Boolean(made.value) && madeFrom.value === JSON.stringify(form.value));
+
 async function make(): Promise<void> {
-  if (!classes.current) return;
-  part.value = "choosing";
-  file.value = "";
+  if (!classes.current || part.value) return;
+  // A window that is asked for later than the press is one that browsers do not open.
+  const tab = window.open("", "_blank");
+  if (tab) tab.document.title = "Drawing the sheet…";
   try {
-    const kept = await makeSheet(classes.current.id, form.value);
-    made.value = kept;
-    part.value = "drawing";
-    const drawn = await fetch(`/api/checks/${kept.check_id}/sheet.pdf`);
-    if (!drawn.ok) throw new Refused(null, "The file could not be drawn. Try again.", drawn.status);
-    file.value = URL.createObjectURL(await drawn.blob());
-    window.open(file.value, "_blank", "noopener");
+    if (!again.value || !made.value) await keep(classes.current.id);
+    if (!file.value) await draw();
+    if (tab) tab.location.href = file.value;
   } catch (error) {
+    tab?.close();
     take(error);
   } finally {
     part.value = "";
   }
+}
+
+async function keep(classId: number): Promise<void> {
+  part.value = "choosing";
+  file.value = "";
+  const settled = JSON.stringify(form.value);
+  made.value = await makeSheet(classId, form.value);
+  madeFrom.value = settled;
+}
+
+async function draw(): Promise<void> {
+  part.value = "drawing";
+  const drawn = await fetch(`/api/checks/${made.value?.check_id}/sheet.pdf`);
+  if (!drawn.ok) throw new Refused(null, "The file could not be drawn. Try again.", drawn.status);
+  file.value = URL.createObjectURL(await drawn.blob());
 }
 </script>
 
@@ -120,7 +153,7 @@ async function make(): Promise<void> {
             Other times
           </BButton>
           <BButton v-if="kind?.answered" variant="primary" :disabled="part !== '' || !preview" @click="make">
-            Make and print
+            {{ again ? "Open it again" : "Make and print" }}
           </BButton>
           <a v-else class="btn btn-primary" :href="material" target="_blank" rel="noopener">Print</a>
         </div>
@@ -129,7 +162,7 @@ async function make(): Promise<void> {
           {{ told }}
         </p>
         <p v-if="refused" class="field-error" role="alert">{{ refused.message }}</p>
-        <p v-if="made" class="made" role="status">
+        <p v-if="made && again" class="made" role="status">
           Made, with the code
           <strong>{{ made.code }}</strong>
           on it.
@@ -137,6 +170,15 @@ async function make(): Promise<void> {
             Open the file
           </a>
           ·
+          <a
+            v-if="form.versions === 'one'"
+            :href="`/api/checks/${made.check_id}/sheet.pdf?part=sheets&spare=true`"
+            target="_blank"
+            rel="noopener"
+          >
+            One to spare
+          </a>
+          <template v-if="form.versions === 'one'">·</template>
           <RouterLink :to="{ name: 'check', params: { id: made.check_id } }">Type its answers in</RouterLink>
         </p>
         <div class="pages">

@@ -5,6 +5,7 @@ import { useRoute } from "vue-router";
 import { useFacts } from "@/api";
 import { useClasses } from "@/class";
 import { TurnedDial } from "@/dial";
+import { useCovering } from "@/route";
 import DayRibbon from "./DayRibbon.vue";
 import DrawingVerdict from "./DrawingVerdict.vue";
 import HourRibbon from "./HourRibbon.vue";
@@ -51,6 +52,7 @@ const open = ref(false);
 const others = ref(false);
 const board = ref(route.query.board !== undefined);
 const help = ref(false);
+useCovering(() => board.value);
 const { idle } = useIdle(FADING, { events: ["mousemove", "pointerdown"] });
 const dial = ref<InstanceType<typeof TurnedDial>>();
 

@@ -27,6 +27,9 @@ export function useLoose(): Ungeared {
   const hands = shallowRef<Loose | null>(null);
   const drawing = shallowRef<Drawing | null>(null);
   const trouble = ref("");
+  /** The hand on its way to its place; another press, a turn or the gears stop it where it is. */
+  let mending = 0;
+  let count = 0;
 
   async function ask(): Promise<void> {
     const asked = hands.value;
@@ -43,12 +46,18 @@ export function useLoose(): Ungeared {
   function toggle(from: Loose): string | undefined {
     const meant = drawing.value?.time;
     drawing.value = null;
+    mending = 0;
     hands.value = hands.value ? null : { ...from };
     if (hands.value) void ask();
     return meant;
   }
 
   function turn(next: Loose): void {
+    mending = 0;
+    place(next);
+  }
+
+  function place(next: Loose): void {
     hands.value = next;
     drawing.value = null;
   }
@@ -60,10 +69,13 @@ export function useLoose(): Ungeared {
     const way = ((goal - from.hour_hand_degrees + 540) % 360) - 180;
     const began = performance.now();
     const length = motion.value === "reduce" ? 1 : MENDING;
+    const mine = ++count;
+    mending = mine;
     const step = (now: number): void => {
+      if (mending !== mine) return;
       const share = Math.min((now - began) / length, 1);
       const eased = 1 - (1 - share) ** 3;
-      turn({
+      place({
         ...from,
         hour_hand_degrees: share < 1 ? (from.hour_hand_degrees + way * eased + 360) % 360 : goal,
       });

@@ -1,3 +1,4 @@
+import { useSessionStorage } from "@vueuse/core";
 import { computed, ref, type ComputedRef, type Ref } from "vue";
 import { useFacts } from "@/api";
 
@@ -18,7 +19,10 @@ interface Sequence {
 /** Times to show, in an order of the teacher's own. */
 export function useSequence(start: string[], shown: () => string): Sequence {
   const facts = useFacts();
-  const times = ref(start.filter((time) => facts.placeOf(time) !== undefined));
+  // Typed times stay in this tab; a page that was led to with times of its own begins with those.
+  const times = useSessionStorage<string[]>("vantick.show.times", []);
+  const given = start.filter((time) => facts.placeOf(time) !== undefined);
+  if (given.length) times.value = given;
   const trouble = ref("");
   const at = computed(() => times.value.indexOf(shown()));
   const last = ref(Math.max(at.value, 0));

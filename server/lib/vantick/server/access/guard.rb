@@ -8,6 +8,9 @@ module Vantick
       class Guard
         SIGN_IN = "Sign in first."
         SIT_DOWN = "Join with the class code first."
+        # What a device is told that had a seat.
+        LOST = { moved: "You sit at another device now. Was that not you? Tell your teacher.",
+                 away: "Your teacher has ended your seat here. You can join again." }.freeze
 
         def initialize(app)
           @app = app
@@ -41,7 +44,7 @@ module Vantick
         end
 
         def child(env)
-          seat = Seat.of(env) or return refuse(401, SIT_DOWN)
+          seat = Seat.of(env) or return refuse(401, LOST.fetch(Seat.lost(env), SIT_DOWN))
           @app.call({ **env, Seat::KEY => seat })
         end
 

@@ -18,6 +18,12 @@ module Vantick
           end
 
           # Gives the device its key, until the browser is closed.
+          # @return [Symbol, nil] why the device's seat is gone
+          def lost(env)
+            token = Rack::Utils.parse_cookies(env)[COOKIE]
+            token && env.fetch(Api::WithStore::KEY).desks.lost(token)
+          end
+
           def give(headers, token)
             Rack::Utils.set_cookie_header!(headers, COOKIE, { value: token, path: "/api/desk", httponly: true, same_site: :strict })
           end

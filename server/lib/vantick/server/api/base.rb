@@ -6,6 +6,8 @@ module Vantick
       # What the parts of the API share: typed input, JSON out, and errors as problem details.
       class Base < Sinatra::Base
         # Who may, from where, and what a mistake of ours is told as: each stands in one place before and round all parts.
+        CHANGED = "This lesson was changed in another window since. Load it anew, then make your change again."
+
         disable :static, :logging, :dump_errors, :protection, :sessions
         set :show_exceptions, false
         set :raise_errors, true
@@ -15,6 +17,7 @@ module Vantick
         error(Store::Missing) { |e| refuse(404, e.message, e.field) }
         error(Store::Answers::IdTaken) { refuse(409, "This id was used for another answer: make a new one.", :id) }
         error(Store::Turns::Answered) { refuse(409, "This task is answered already: go on with the next.", :turn_id) }
+        error(Store::Lessons::ChangedMeanwhile) { refuse(409, CHANGED, :version) }
         error(Sinatra::NotFound) { refuse(404, Http::Edge::GENERAL.fetch(404), nil) }
         error(Sinatra::BadRequest) { refuse(400, Http::Edge::UNCLEAR, nil) }
 

@@ -29,11 +29,13 @@ module Vantick
 
           def sheet(kind)
             { id: kind.id, name: kind.name, count: kind.count, most: kind.most, answered: kind.answered?,
-              tasks: kind.tasks.map { |task| { id: task.id, name: task.name } },
+              tasks: kind.tasks.map { |task| { id: task.id, name: task.name, steps: steps_of(task) } },
               steps: Core::Step.with_times.select { |step| kind.tasks.empty? || kind.tasks_for(step).any? }.map(&:id) }
           end
 
           # Steps that a check can be made for.
+          def steps_of(task) = Core::Step.with_times.select { |step| step.tasks.include?(task) }.map(&:id)
+
           def steps(conventions)
             Core::Step.reading.map { |step| { id: step.id, name: step.texts_in(conventions)[:name], times: step.pool.length } }
           end

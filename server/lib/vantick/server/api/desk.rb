@@ -32,7 +32,7 @@ module Vantick
         post "/api/desk/answers" do
           room.saw(seat, time, doing: true)
           given = sent[:answers].map { |one| one.transform_keys(&:to_sym).merge(answer: plain(one["answer"])) }
-          taken = sitting.take(sent[:turn_id], given, late: sent.fetch(:late, false))
+          taken = asked_at.take(sent[:turn_id], given, late: sent.fetch(:late, false))
           answer_json({ **view.taken(taken), **view.going_on(sitting.prepare, held: sent.fetch(:held, [])) })
         end
 
@@ -75,6 +75,14 @@ module Vantick
         def time = @time ||= Time.now.utc
 
         def sitting = @sitting ||= Server::Desk::Sitting.new(seat, store:, room:, now: time)
+
+        # An answer kept on a device may be to a task of another desk, at which the same child sat before.
+        def asked_at
+          at = store.desks.seat_of_turn(seat[:child_id], sent[:turn_id], time)
+          return sitting if at.nil? || at[:id] == seat[:id]
+
+          Server::Desk::Sitting.new(at, store:, room:, now: time)
+        end
 
         def view = @view ||= DeskView.new(sitting)
 

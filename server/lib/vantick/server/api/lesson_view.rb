@@ -5,7 +5,7 @@ module Vantick
     module Api
       # A lesson as the contract describes it.
       module LessonView
-        ROW = %i[id class_id day check_id given_at left_out changed_at].freeze
+        ROW = %i[id class_id day check_id given_at left_out changed_at version].freeze
         SETTLED = %i[step task minutes seed method stage_minutes pinned swapped opening carried].freeze
 
         class << self

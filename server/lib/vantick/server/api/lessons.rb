@@ -32,9 +32,10 @@ module Vantick
           row = store.lessons.find(input[:lesson_id])
           same = row[:plan][:step].to_s == sent[:step]
           earlier = same ? row[:plan][:earlier] : earlier(row[:class_id], sent[:step])
-          settled = JSON.parse(JSON.generate(sent.except(:day)), symbolize_names: true)
+          settled = JSON.parse(JSON.generate(sent.except(:day, :version)), symbolize_names: true)
           plan = Plan.new({ **settled, earlier:, carried: row[:plan].fetch(:carried, []) }, conventions(row[:class_id]))
-          answer_json(LessonView.lesson(store.lessons.change(row[:id], day: sent[:day], plan: plan.settled, changed_at: now), plan))
+          changed = { day: sent[:day], plan: plan.settled, changed_at: now }
+          answer_json(LessonView.lesson(store.lessons.change(row[:id], version: sent[:version], **changed), plan))
         end
 
         delete "/api/lessons/:lesson_id" do
@@ -45,8 +46,11 @@ module Vantick
         # What was settled stays, pinned times too; all others are chosen anew.
         post "/api/lessons/:lesson_id/copies" do
           row = store.lessons.find(input[:lesson_id])
+          there = store.lessons.copy_of(row[:id], sent[:day])
+          halt answer_json(LessonView.lesson(there, Plan.new(there[:plan], conventions(there[:class_id])))) if there
+
           plan = Copy.of(row[:plan], sent[:seed], conventions(row[:class_id]))
-          added = store.lessons.add(class_id: row[:class_id], day: sent[:day], plan: plan.settled, made_at: now)
+          added = store.lessons.add(class_id: row[:class_id], day: sent[:day], plan: plan.settled, made_at: now, copied_from: row[:id])
           answer_json(LessonView.lesson(added, plan), code: 201)
         end
 

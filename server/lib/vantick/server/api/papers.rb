@@ -10,7 +10,8 @@ module Vantick
         get("/api/checks/:check_id/sheet.pdf") do
           check = store.checks.find(input[:check_id])
           settings = { kind: "read", step: check[:step], task: check[:task], names: true, **check[:sheet] }
-          sheet = SheetMaker.new(store.classes.find(check[:class_id]), settings).kept(check)
+          only = input[:child_id] || (:spare if input[:spare])
+          sheet = SheetMaker.new(store.classes.find(check[:class_id]), settings).kept(check, only:)
           pdf(sheet, input.fetch(:part, "all"), "sheet-#{check[:code]}")
         end
 

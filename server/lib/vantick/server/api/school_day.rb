@@ -26,6 +26,9 @@ module Vantick
           # @return [Integer] the Julian day of today
           def today = Time.now.getlocal.to_date.jd
 
+          # @return [String, nil] the zone that was named; nothing where it is the machine's
+          attr_reader :zone
+
           # @param name [String, nil] such as "Australia/Sydney"
           # @raise [ArgumentError] where there is no such zone
           def zone=(name)
@@ -33,6 +36,7 @@ module Vantick
             raise ArgumentError, "VANTICK_TIME_ZONE: there is no time zone #{name.inspect}." unless zone?(name)
 
             ENV["TZ"] = name
+            @zone = name
             @days = {}
           end
 

@@ -40,10 +40,13 @@ module Vantick
 
         # @param check [Hash] one that was kept
         # @return [Documents::Sheet] the same that was made
-        def kept(check)
+        # @param only [Integer, Symbol, nil] a child whose sheet alone is printed, or `:spare` for one more without a name
+        def kept(check, only: nil)
           by_child = check[:items].group_by { |item| item[:child_id] }
           shared = by_child[nil]
-          sheet_of(names.map { |child_id, name| version(name, by_child[child_id] || shared || []) }, check[:code])
+          unfit_spare if only == :spare && shared.nil?
+
+          sheet_of(whose(only).map { |child_id, name| version(name, by_child[child_id] || shared || []) }, check[:code])
         end
 
         # @return [Core::Choice, nil] what one of them can tell
@@ -88,6 +91,18 @@ module Vantick
 
           @class[:children].map { |child| [child[:id], @settings[:names] ? child[:name] : ""] }
         end
+
+        def whose(only)
+          return names unless only
+          return [[nil, ""]] if only == :spare
+
+          child = @class[:children].find { |one| one[:id] == only }
+          raise Core::Error.new("This child is not in the check's class.", field: :child_id) unless child
+
+          [[child[:id], child[:name]]]
+        end
+
+        def unfit_spare = raise(Core::Error.new("Each child has clocks of its own here: choose for whom to print again.", field: :only))
 
         def each? = @settings[:versions] == "each" && @task
 

@@ -11,7 +11,7 @@ module Vantick
         get "/api/session" do
           first = store.teachers.none?
           name = teacher && store.teachers.login(teacher)
-          answer_json({ signed_in: !teacher.nil?, name:, first_start: first, demo: DemoSignIn.shown })
+          answer_json({ signed_in: !teacher.nil?, name:, first_start: first, demo: DemoSignIn.shown, time_zone: SchoolDay.zone })
         end
 
         # The first account: only from the machine that Vantick runs on, or whoever is quickest on the network had it.

@@ -28,7 +28,9 @@ module Vantick
             task = Core::Task.find(check[:task])
             step = Core::Step.find(check[:step])
             conventions = conventions(school_class)
-            { **about(check), children: school_class[:children], answers: answers.map { |one| answer(one, conventions) }, choice: check_choice(check, step, task),
+            { **about(check), children: school_class[:children], answers: answers.map do |one|
+              answer(one, conventions)
+            end, choice: check_choice(check, step, task),
               items: check[:items].map { |item| item(item, conventions) } }
           end
 

@@ -61,7 +61,7 @@ module Vantick
           token_hash = Desks.hash(token)
           @db.transaction do
             there = @db[:seats].where(desk_id:, child_id:)
-            if there.update(token_hash:).zero?
+            if there.update(token_hash:, **was(:moved)).zero?
               @db[:seats].insert(desk_id:, child_id:, token_hash:, step:, round_began_at: at, joined_at: at)
             end
           end
@@ -79,16 +79,27 @@ module Vantick
         end
 
         # @return [Array<Hash>]
+        # @return [Symbol, nil] why a device lost its seat: `:moved` to another one, `:away` by the teacher; nothing where it had none
+        def lost(token) = @db[:seats].where(last_token_hash: Desks.hash(token)).get(:last_why)&.to_sym
+
+        # @return [Hash, nil] the seat at which a child was asked a task, at this desk or another of the last hours
+        def seat_of_turn(child_id, turn_id, now)
+          oldest = (now - (ANSWERS_HOURS * 3600)).iso8601
+          asked = @db[:turns].where(id: turn_id, child_id:).get(:desk_id)
+          row = @db[:seats].join(:desks, id: :desk_id).where(desk_id: asked, child_id:).where { opened_at > oldest }.select(*SEAT).first
+          row && { **row, **still(row, now) }
+        end
+
         def seats(desk_id) = @db[:seats].where(desk_id:).all
 
-        def leave(seat_id) = no_key(@db[:seats].where(id: seat_id))
+        def leave(seat_id) = no_key(@db[:seats].where(id: seat_id), :left)
 
         # The device of a child at a desk is out, whoever holds it.
         # @return [Boolean] whether there was one
-        def send_away(desk_id, child_id) = no_key(@db[:seats].where(desk_id:, child_id:)).positive?
+        def send_away(desk_id, child_id) = no_key(@db[:seats].where(desk_id:, child_id:), :away).positive?
 
         # The same at all desks.
-        def send_away_everywhere(child_id) = no_key(@db[:seats].where(child_id:))
+        def send_away_everywhere(child_id) = no_key(@db[:seats].where(child_id:), :away)
 
         def next_round(seat_id, at)
           @db[:seats].where(id: seat_id).update(round: Sequel[:round] + 1, round_began_at: at)
@@ -98,7 +109,9 @@ module Vantick
 
         private
 
-        def no_key(seats) = seats.update(token_hash: Sequel.lit("lower(hex(randomblob(32)))"))
+        def no_key(seats, why) = seats.update(token_hash: Sequel.lit("lower(hex(randomblob(32)))"), **was(why))
+
+        def was(why) = { last_token_hash: :token_hash, last_why: why.to_s }
 
         # Whether it is open, and whether what is there may still be looked at.
         def still(row, now)

@@ -5,6 +5,9 @@ module Vantick
     module Store
       # Lessons planned for a class, and what was left out when they were given.
       class Lessons
+        # It was changed since it was read.
+        class ChangedMeanwhile < StandardError; end
+
         JSON_COLUMNS = %i[plan left_out].freeze
 
         def initialize(database)
@@ -26,20 +29,30 @@ module Vantick
         end
 
         # @return [Hash] the lesson made
-        def add(class_id:, day:, plan:, made_at:)
-          find(@db[:lessons].insert(class_id:, day:, plan: JSON.generate(plan), made_at:, changed_at: made_at))
+        def add(class_id:, day:, plan:, made_at:, copied_from: nil)
+          find(@db[:lessons].insert(class_id:, day:, plan: JSON.generate(plan), made_at:, changed_at: made_at, copied_from:))
         end
 
         # @param changes [Hash] columns by name
         # @return [Hash] the lesson as it is now
         # @raise [Missing]
-        def change(id, **changes)
+        # @param version [Integer, nil] the one it was changed from; nothing to change whatever there is
+        # @raise [ChangedMeanwhile] where there is another by now
+        def change(id, version: nil, **changes)
           written = changes.to_h { |name, value| [name, JSON_COLUMNS.include?(name) ? JSON.generate(value) : value] }
-          @db[:lessons].where(id:).update(written)
+          rows = @db[:lessons].where({ id:, version: }.compact)
+          raise ChangedMeanwhile if rows.update(**written, version: Sequel[:version] + 1).zero?
+
           find(id)
         end
 
         # @raise [Missing]
+        # @return [Hash, nil] the copy of a lesson for a day
+        def copy_of(id, day)
+          row = @db[:lessons].where(copied_from: id, day:).reverse(:id).first
+          row && read(row)
+        end
+
         def remove(id)
           find(id)
           @db[:lessons].where(id:).delete

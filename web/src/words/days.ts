@@ -1,0 +1,37 @@
+/** The school's time zone, where it is another than this device's. */
+let zone: string | undefined;
+
+export function keepZone(name: string | null | undefined): void {
+  zone = name ?? undefined;
+}
+
+/** Days as the API has them, in the place where the school is. */
+export function isoDay(moment: Date): string {
+  // The one locale whose days are written as the API writes them.
+  return new Intl.DateTimeFormat("sv-SE", { timeZone: zone }).format(moment);
+}
+
+export const today = (): string => isoDay(new Date());
+
+export function plusDays(day: string, days: number): string {
+  const date = new Date(`${day}T12:00:00Z`);
+  date.setUTCDate(date.getUTCDate() + days);
+  return date.toISOString().slice(0, 10);
+}
+
+/** How a day is written, everywhere: "Wed 25 Nov", the year where it is another than this one, or "today". */
+export function dayWords(day: string): string {
+  if (day === today()) return "today";
+  const year = day.slice(0, 4) === today().slice(0, 4) ? undefined : "numeric";
+  const parts = { weekday: "short", day: "numeric", month: "short", year, timeZone: "UTC" } as const;
+  return new Intl.DateTimeFormat("en-GB", parts).format(new Date(`${day}T12:00:00Z`)).replace(",", "");
+}
+
+/** The day of a moment, written like all days. */
+export const moment = (iso: string): string => dayWords(isoDay(new Date(iso)));
+
+/** "15:40". */
+export function clock(iso: string): string {
+  const parts = { hour: "2-digit", minute: "2-digit", timeZone: zone } as const;
+  return new Intl.DateTimeFormat("en-GB", parts).format(new Date(iso));
+}
