@@ -144,6 +144,12 @@ label {
   margin-top: 1.2rem;
 }
 
+.ended {
+  padding: 0.7rem 1.1rem;
+  border-left: 4px solid var(--v-hour);
+  background: var(--v-shade);
+}
+
 .demo {
   margin: 2rem 0 0;
   padding: 0.9rem 1.1rem;

@@ -101,6 +101,13 @@ export const useFacts = defineStore("facts", () => {
     return (kinds.find((kind) => kind.id === "read") ?? kinds[0])?.id ?? "read";
   }
 
+  /** The step itself, or the last one before it that is among those; never a harder one than need be. */
+  function nearestStep(step: string, among: readonly string[]): string {
+    const steps = catalogue.value?.ladder.map((rung) => rung.id) ?? [];
+    const down = steps.slice(0, steps.indexOf(step) + 1).reverse();
+    return down.find((one) => among.includes(one)) ?? among[0] ?? "";
+  }
+
   /** Whether a check can be printed as slips from the browser: dials, the same for all. */
   function hasSlips(check: { task: string; own_times: boolean; desk: { kind: string } | null }): boolean {
     return (
@@ -113,6 +120,7 @@ export const useFacts = defineStore("facts", () => {
   return {
     hasSlips,
     sheetKindOf,
+    nearestStep,
     times,
     dayTimes,
     usualDay,

@@ -6,12 +6,14 @@ import { SignInView, useSession } from "@/account";
 import { useClasses } from "@/class";
 import { useOverlay } from "@/route";
 import AppBar from "./AppBar.vue";
+import { useUnreached } from "./unreached";
 
 const facts = useFacts();
 const classes = useClasses();
 const session = useSession();
 const router = useRouter();
 const overlay = useOverlay();
+const { unreached, stay } = useUnreached(router);
 const state = ref<"loading" | "ready" | "stranger" | "failed">("loading");
 const trouble = ref("");
 
@@ -66,6 +68,10 @@ void start();
   <BApp>
     <a class="skip no-print" href="#main" :inert="overlay.covered">To the page</a>
     <AppBar v-if="state === 'ready'" class="no-print" :inert="overlay.covered" />
+    <p v-if="unreached" class="unreached no-print" role="alert">
+      Vantick does not answer just now. The page opens as soon as it does.
+      <BButton variant="link" @click="stay">Stay here</BButton>
+    </p>
     <main id="main">
       <RouterView v-if="state === 'ready'" />
       <SignInView v-else-if="state === 'stranger'" @done="start" />
@@ -80,6 +86,12 @@ void start();
 </template>
 
 <style scoped>
+.unreached {
+  margin: 0;
+  padding: 0.5rem 1.75rem;
+  background: var(--v-shade);
+}
+
 .skip {
   position: absolute;
   left: -99rem;

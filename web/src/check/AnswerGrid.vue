@@ -118,6 +118,7 @@ function press(event: KeyboardEvent): void {
 
 <style scoped lang="scss">
 .room {
+  position: relative;
   overflow-x: auto;
   margin: -0.5rem;
   padding: 0.5rem;

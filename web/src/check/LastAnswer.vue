@@ -67,6 +67,8 @@ const last = computed(() => {
       <kbd class="key">↑</kbd>
       <kbd class="key">↓</kbd>
       another child
+      <kbd class="key">@</kbd>
+      whose slip
       <kbd class="key">!</kbd>
       judge it yourself
       <kbd class="key">Ctrl Z</kbd>

@@ -10,6 +10,8 @@ import { countedChildren } from "@/words";
 /** The check on paper: a slip for each child, and the answers on a page of their own. */
 const facts = useFacts();
 const named = ref(true);
+/** One more slip of the same check, for whoever lost theirs. */
+const spare = ref(false);
 const id = useRouteNumber("id");
 const { data: check, trouble } = useLoaded(
   () => id.value,
@@ -34,7 +36,10 @@ function print(): void {
         <h1>Slips</h1>
         <span class="quiet">{{ facts.titleOf(check) }} · {{ countedChildren(check.children.length) }}</span>
         <div class="actions">
-          <BFormCheckbox v-model="named" switch class="align-self-center">Names on the slips</BFormCheckbox>
+          <BFormCheckbox v-model="spare" switch class="align-self-center">One to spare, alone</BFormCheckbox>
+          <BFormCheckbox v-if="!spare" v-model="named" switch class="align-self-center">
+            Names on the slips
+          </BFormCheckbox>
           <BButton variant="primary" @click="print">
             <i class="bi bi-printer" aria-hidden="true"></i>
             Print
@@ -46,13 +51,13 @@ function print(): void {
       </div>
       <div class="paper">
         <ChildSlip
-          v-for="child in check.children"
+          v-for="child in spare ? [{ id: 0, name: '' }] : check.children"
           :key="child.id"
           :check="check"
-          :name="named ? child.name : ''"
+          :name="named && !spare ? child.name : ''"
           :digits="digits"
         />
-        <section class="answers-page" aria-label="Answers">
+        <section v-if="!spare" class="answers-page" aria-label="Answers">
           <h2>Answers: {{ facts.titleOf(check) }}</h2>
           <ol>
             <li v-for="item in check.items" :key="item.id">

@@ -226,6 +226,7 @@ h3 {
 }
 
 .wide {
+  position: relative;
   overflow-x: auto;
 }
 

@@ -29,7 +29,7 @@ const shape = (state: string | undefined): (typeof STATES)[number] =>
 </script>
 
 <template>
-  <div class="page">
+  <div class="page by-steps">
     <div class="page-head">
       <h1>{{ classes.current?.name ?? "Class" }}</h1>
       <ul class="legend" aria-label="What the shapes say">
@@ -110,6 +110,7 @@ const shape = (state: string | undefined): (typeof STATES)[number] =>
 }
 
 .wide {
+  position: relative;
   overflow-x: auto;
 }
 
@@ -140,6 +141,30 @@ thead th {
   font-size: 0.95rem;
   line-height: 1.2;
   vertical-align: bottom;
+}
+
+/* Names stay where they are while the steps are scrolled. */
+tbody th {
+  position: sticky;
+  left: 0;
+  z-index: 1;
+  background: var(--v-card);
+}
+
+@media print {
+  .by-steps {
+    page: across;
+  }
+
+  .wide {
+    overflow: visible;
+  }
+
+  th,
+  td {
+    padding: 0.15rem 0.25rem;
+    font-size: 0.72rem;
+  }
 }
 
 .stumbles {

@@ -114,6 +114,7 @@ function go(id: unknown): void {
 
 /* A wide table scrolls by itself, never the page. */
 .wide {
+  position: relative;
   overflow-x: auto;
 }
 

@@ -77,6 +77,7 @@ const children = computed(() => classes.current?.children.length ?? 1);
 }
 
 .wide {
+  position: relative;
   overflow-x: auto;
   margin-top: 1rem;
 }

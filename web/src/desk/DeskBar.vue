@@ -27,7 +27,7 @@ const DOTS = 14;
 <template>
   <header class="bar">
     <strong class="name">{{ name }}</strong>
-    <p class="far">
+    <p class="far" :class="{ asked: sure }">
       <template v-if="counting">
         <span class="visually-hidden">{{ done }} of {{ of }} done</span>
         <template v-if="of <= DOTS">
@@ -104,6 +104,11 @@ const DOTS = 14;
   margin: 0;
 }
 
+.sure {
+  display: flex;
+  white-space: nowrap;
+}
+
 .dot {
   width: 0.7rem;
   height: 0.7rem;
@@ -129,6 +134,10 @@ const DOTS = 14;
 }
 
 @media (max-width: 30rem) {
+  .far.asked {
+    display: none;
+  }
+
   .far {
     gap: 0.2rem;
   }

@@ -157,12 +157,12 @@ const print = (): void => window.print();
   font-size: 1.5rem;
 
   .three {
-    gap: 1.4rem;
+    gap: min(1.4rem, 4vw);
   }
 
   .three span {
-    width: 7rem;
-    height: 7rem;
+    width: min(7rem, 21vw);
+    height: min(7rem, 21vw);
   }
 }
 

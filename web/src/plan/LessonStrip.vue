@@ -209,6 +209,7 @@ function drop(): void {
 
 @media (max-width: 60rem) {
   .strip {
+    position: relative;
     overflow-x: auto;
   }
 

@@ -22,16 +22,8 @@ const tasks = computed(() => kind.value?.tasks.filter((one) => one.steps.include
 function choose(id: string): void {
   const chosen = facts.catalogue?.sheets.find((one) => one.id === id);
   if (!chosen) return;
-  const step = nearest(form.value.step, chosen.steps);
+  const step = facts.nearestStep(form.value.step, chosen.steps);
   form.value = { ...form.value, kind: id, task: firstTask(chosen.tasks, step), count: chosen.count, step };
-}
-
-/** The step itself, or the last one before it that the kind is for; never a harder one than need be. */
-function nearest(step: string, steps: readonly string[]): string {
-  if (steps.includes(step)) return step;
-  const ladder = facts.catalogue?.ladder.map((rung) => rung.id) ?? [];
-  const before = ladder.slice(0, ladder.indexOf(step) + 1).reverse();
-  return before.find((one) => steps.includes(one)) ?? steps[0] ?? "";
 }
 
 const firstTask = (from: readonly { id: string; steps: string[] }[], step: string): string | null =>

@@ -34,7 +34,7 @@ const USUAL: Required<SheetSettings> = {
 const form = useSessionStorage<Required<SheetSettings>>("vantick.sheet", { ...USUAL });
 const asked = route.query.kind && facts.catalogue?.sheets.find((one) => one.id === route.query.kind);
 if (asked) {
-  const step = String(route.query.step ?? form.value.step);
+  const step = facts.nearestStep(String(route.query.step ?? form.value.step), asked.steps);
   form.value = {
     ...form.value,
     kind: asked.id,
