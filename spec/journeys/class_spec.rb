@@ -16,7 +16,7 @@ RSpec.describe "A class and what its answers say", :demo do
     names = page.all("tbody th").map(&:text)
     expect(names).to eq(Vantick::Demo::TABLE[:children])
     expect(find("tr", text: "Elio")).to have_text("past and to mixed up").and have_text("4 of 4 chances")
-    expect(find("tr", text: "Goran")).to have_text("one answer could not be read")
+    expect(find("tr", text: "Goran")).to have_text("1 answer could not be read")
     expect(find("tr", text: "Hana")).to have_text("away")
     expect(find("tr", text: "Freya")).to have_text("all right")
   end
@@ -25,8 +25,8 @@ RSpec.describe "A class and what its answers say", :demo do
     visit "/class/3"
     expect(page).to have_css("h2", text: "6 children")
     select find("option", text: "Half past, in digits").text, from: "Check"
-    expect(page).to have_css("h2", text: "3 children seem to name the hour the short hand is still on its way to.")
-    expect(page).to have_current_path("/class/1")
+    expect(page).to have_css("h2", text: "3 children seem to name the hour that the hour hand is still on its way to.")
+    expect(page).to have_current_path("/class/1?class=1")
   end
 
   it "moves between classes, and leaves a check of the other one" do
@@ -35,9 +35,25 @@ RSpec.describe "A class and what its answers say", :demo do
     expect(page).to have_css("h1", text: "Quarters, in words")
     find("header button").click
     find("header .dropdown-item", text: "Curlew class", match: :first).click
-    expect(page).to have_current_path("/").and have_text("Curlew class is ready")
-    visit "/check"
-    expect(page).to have_css("article", count: 1)
+    expect(page).to have_current_path("/?class=2").and have_text("Curlew class is ready")
+    page.go_back
+    expect(page).to have_css("h1", text: "Quarters, in words").and have_current_path("/check/3?class=1")
+    visit "/check/4"
+    expect(page).to have_current_path("/check/4?class=2")
+    click_link "Check"
+    expect(page).to have_current_path("/check?class=2").and have_css("article", count: 1)
+  end
+
+  it "finds a child by typing its name, in the order of the pile, and says who is missing" do
+    visit "/check/#{make_check(names: %w[Anneke Bram Celyn Dara])}"
+    fill_in "Whose slip?", with: "ce"
+    find_field("Whose slip?").send_keys(:enter)
+    expect(browser.switch_to.active_element.attribute("aria-label")).to eq("Celyn, clock 1")
+    3.times { browser.switch_to.active_element.send_keys("qp7", :enter) }
+    expect(page).to have_css(".how-far", text: "1 of 4 done. Missing: Anneke, Bram, Dara.")
+    expect(browser.switch_to.active_element.attribute("id")).to eq("whose")
+    browser.switch_to.active_element.send_keys("q", :enter)
+    expect(page).to have_css("[role=alert]", text: "Nobody here is called so.")
   end
 
   it "finds a check again, its slips and its answers, from the list" do

@@ -41,7 +41,7 @@ RSpec.describe "The children's desk" do
 
     using_session(:anneke) { expect(page).to have_css("h1", text: "The desk is closed.") }
     click_link "What the answers say"
-    expect(page).to have_css("tbody tr", text: "Anneke").and have_css("tbody tr", text: "one answer could not be read")
+    expect(page).to have_css("tbody tr", text: "Anneke").and have_css("tbody tr", text: "1 answer could not be read")
   end
 
   # The time that was asked first.
@@ -116,7 +116,7 @@ RSpec.describe "The children's desk" do
     desk = open_exit(school_class, task: "dial_to_digital", times: %w[7:45 12:15])
     visit "/desk"
     expect(page).to have_field("Class code")
-    press(:tab, *desk["code"].downcase.chars, :enter)
+    press(*desk["code"].downcase.chars, :enter)
     expect(page).to have_css("h1", text: "who are you?")
     press(:tab, :tab, :enter)
     expect(page).to have_css("h1", text: "Bram: your three pictures")
@@ -178,7 +178,7 @@ RSpec.describe "The children's desk" do
     expect(page).to have_css("[role='status']", text: "Yes: they all belong together.")
     skip_to("mistake")
     item = asked(desk, "Anneke")
-    click_button Vantick::Core::Misreading.find(item[:misreading]).texts[:name]
+    click_button Vantick::Core::Misreading.find(item[:misreading]).texts[:they]
     say usual(item[:time])
     expect(page).to have_css("[role='status']", text: "Yes: #{usual(item[:time])}")
   end
@@ -220,7 +220,15 @@ RSpec.describe "The children's desk" do
     click_button "Once more"
     expect(page).to have_css("h1.ask")
     click_button "Leave"
-    expect(page).to have_field("Class code")
+    expect(page).to have_css("[role=alertdialog]").and have_css("h1.ask")
+    click_button "Stay"
+    expect(page).to have_no_css("[role=alertdialog]")
+    click_button "Leave"
+    click_button "Yes, leave"
+    expect(page).to have_css("h1", text: "who are you?")
+    click_button "Another code"
+    expect(page).to have_field("Class code", with: "")
+    expect(page.evaluate_script("document.activeElement.id")).to eq("code")
   end
 
   it "reads aloud where the browser has a voice and the child asks for it; nothing else is said" do

@@ -81,7 +81,7 @@ RSpec.describe "A class, a check, and what the answers say" do
     visit "/class/new"
     fill_in "What you call the class", with: "Heron class"
     click_button "Make the class"
-    expect(page).to have_css("#names-wrong", text: "at least 1")
+    expect(page).to have_css("#names-wrong", text: "Write at least one child's name")
     fill_in "Children, one on each line", with: "Bo\nBo"
     click_button "Make the class"
     expect(page).to have_css("#names-wrong", text: "Two children are called Bo")

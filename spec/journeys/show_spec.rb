@@ -132,7 +132,7 @@ RSpec.describe "Showing a clock" do
     expect(page).to have_text("The hands belong together")
     12.times { press(:arrow_up) }
     expect(page).to have_text("Misleading").and have_text("At 7:45 it belongs three quarters of the way from the 7 to the 8.")
-    expect(page).to have_text("name the hour the short hand is still on its way to")
+    expect(page).to have_text("name the hour that the hour hand is still on its way to")
     press("r")
     expect(page).to have_text("The hands belong together")
     expect(page).to have_css("path.hour[transform='rotate(232.5)']")

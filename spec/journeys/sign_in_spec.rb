@@ -105,4 +105,17 @@ RSpec.describe "Who gets in" do
       expect(browser.execute_script("return window.refused")).to eq([]), address
     end
   end
+
+  it "says why a session has ended, and leads back to where one was, with what was typed", :demo do
+    visit "/class/new"
+    fill_in "Children, one on each line", with: "Ana\nBo"
+    browser.manage.delete_all_cookies
+    click_link "Plan"
+    expect(page).to have_css("[role=status]", text: "Your session has ended")
+    fill("Marit", BrowserHelpers::TEACHER[:password])
+    click_button "Sign in"
+    expect(page).to have_css("h2", text: "The ladder")
+    visit "/class/new"
+    expect(page).to have_field("Children, one on each line", with: "Ana\nBo")
+  end
 end

@@ -83,6 +83,7 @@ function back(): void {
   if (child.value) child.value = null;
   else {
     door.value = null;
+    code.value = "";
     sessionStorage.removeItem(KEPT);
   }
   void nextTick(() => (door.value ? heading.value : field.value)?.focus());
