@@ -17,6 +17,7 @@ export const useSession = defineStore("session", () => {
     const found = await readSession();
     known.value = true;
     signedIn.value = found.signed_in;
+    if (found.signed_in) ended.value = false;
     name.value = found.name ?? "";
     firstStart.value = found.first_start;
     demo.value = found.demo;
@@ -25,7 +26,7 @@ export const useSession = defineStore("session", () => {
   }
 
   function forget(): void {
-    ended.value = signedIn.value;
+    ended.value ||= signedIn.value;
     signedIn.value = false;
   }
 
