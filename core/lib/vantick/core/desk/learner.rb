@@ -10,7 +10,7 @@ module Vantick
 
       # @return [Step] the one that is practised
       attr_reader :step
-      # @return [Belief]
+      # @return [Diagnosis]
       attr_reader :belief
       # @return [Array<Marked>] first tries, oldest first
       attr_reader :answers
@@ -21,7 +21,7 @@ module Vantick
 
       # @param step [Step]
       # @param answers [Array<Marked>] first tries of earlier days and of today, oldest first
-      def initialize(step:, answers: [], belief: Belief.from(answers), turns: [], day_times: [])
+      def initialize(step:, answers: [], belief: Diagnosis.new(answers.last(Diagnosis::LOOKED_AT)), turns: [], day_times: [])
         @step = step
         @answers = answers.last(KEPT).freeze
         @belief = belief

@@ -99,7 +99,7 @@ module Vantick
 
       # Not twice running: help needs something else between.
       def helping
-        against = @learner.belief.likely
+        against = @learner.belief.likely.first
         return if against.nil? || @learner.turns.last&.reason == :helps
 
         fitting = single.select { |one| against.shows_in?(one.task) }
@@ -121,7 +121,7 @@ module Vantick
         return practice unless single?(task)
 
         times = fresh(shown(pool(task))).sample(COMPARED, random: @random)
-        shares = @learner.belief.shares.select { |_, share| share >= SEEN_FROM }
+        shares = @learner.belief.states.select { |_, share| share >= SEEN_FROM }
         bits, time = times.map { |one| [NextBest.expected_fall(shares, one, task), one] }.max_by(&:first)
         return practice if bits.nil? || bits < TELLING_BITS
 
@@ -150,7 +150,7 @@ module Vantick
 
       # Of the child's own likely misreading, where that can be heard.
       def mistake(task, reason)
-        own = [@learner.belief.likely].compact & @step.misreadings(Task.find(:dial_to_words))
+        own = @learner.belief.likely & @step.misreadings(Task.find(:dial_to_words))
         choice = Mistakes.choose(step: @step, count: 2, seed: @random.rand(2**31), misreadings: own)
         found = choice.find { |one| !recent.include?(one.time) }
         return of_task(Task.find(:dial_to_words), reason) { |times| unmet(times) } unless found

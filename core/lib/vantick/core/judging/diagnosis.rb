@@ -2,44 +2,66 @@
 
 module Vantick
   module Core
-    # What a child's answers say: how probable each state is, by Bayes' rule, told in words.
+    # What a child's answers say: how probable each state is, by Bayes' rule, told in words. Children change, so before each
+    # answer a little of what was believed gives way to the prior, and more where days lie between. There is one diagnosis for
+    # a child: the record, the groups, {Standing} and the desk ask the same.
     class Diagnosis
       # A state with its share of the prior (judgement); what is left is shared evenly by misreadings.
       SECURE_PRIOR = 0.4
       UNSURE_PRIOR = 0.1
-      # What all pairs of misreadings share once they are tried (judgement).
-      PAIRS_PRIOR = 0.1
-      # From which probability a state is told (judgement).
+      # What all pairs of misreadings share (judgement); those alone are tried of which each was hit.
+      PAIRS_PRIOR = 0.15
+      # From which probability a misreading is told (judgement), at most so many, with so many hits among the last answers.
       LIKELY = 0.75
       POSSIBLE = 0.40
+      TOLD = 2
+      HITS = 2
+      HITS_AMONG = 25
       # From which a child is called secure: more, as nobody looks again at one who is (judgement).
       SECURE_FROM = 0.92
-      # Days after which an answer has half its weight (judgement).
-      HALF_WEIGHT_DAYS = 21
+      # How much of a belief is kept from one answer to the next, and the days in which half of it goes (judgement).
+      KEPT = 0.988
+      HALF_DAYS = 35
+      # Answers back from which it is worked out: what is older has faded.
+      LOOKED_AT = 60
 
       # @return [Hash{State => Float}] probabilities, which sum to 1
       attr_reader :states
-      # @return [Array<Evidence>] own hits first
-      attr_reader :evidence
+      # @return [Array<Marked>] those it rests on, oldest first
+      attr_reader :answers
 
-      # @param answers [Array<Marked>]
-      # @param ages [Array<Numeric>] the age of each answer in days, 0 where left out
-      def initialize(answers, ages: [])
-        weighed = answers.zip(ages).select { |answer, _| answer.telling? }
-        @weighed = weighed.map { |answer, age| [answer, 0.5**((age || 0).to_f / HALF_WEIGHT_DAYS)] }.freeze
-        @evidence = Evidence.from(answers).freeze
+      # @param answers [Array<Marked>] at first try, oldest first
+      # @param days [Array<Integer>] on which each was given, any count of days; all on one where left out
+      # @param today [Integer, nil] in the same count; the day of the last answer where left out
+      def initialize(answers, days: [], today: nil)
+        dated = answers.zip(days).select { |answer, _| answer.telling? }.last(LOOKED_AT)
+        @answers = dated.map(&:first).freeze
+        @days = dated.map { |_, day| day || today || 0 }.freeze
+        @today = today || @days.last
         @states = posterior.freeze
-        freeze
       end
+
+      # @param marked [Marked]
+      # @return [Diagnosis] after one answer more, today
+      def with(marked) = Diagnosis.new(answers + [marked], days: @days + [@today || 0], today: @today)
+
+      # @return [Array<Evidence>] own hits first
+      def evidence = @evidence ||= Evidence.from(answers).freeze
 
       # @return [String] "likely", "possible", "secure" or "not enough to say"
       def verdict
-        return "not enough to say" if @weighed.empty?
-        return "secure" if top == State::SECURE && states[top] >= SECURE_FROM
-        return "not enough to say" if top.misreadings.empty? || states[top] < POSSIBLE
+        return "not enough to say" if answers.empty?
+        return "likely" if likely.any?
+        return "possible" if possible.any?
 
-        states[top] >= LIKELY ? "likely" : "possible"
+        states[State::SECURE] >= SECURE_FROM ? "secure" : "not enough to say"
       end
+
+      # @return [Array<Misreading>] the likely ones, the most probable first, at most {TOLD}
+      def likely = @likely ||= told_from(LIKELY, HITS)
+
+      # @return [Array<Misreading>] the likely ones, and those that are possible
+      def possible = @possible ||= told_from(POSSIBLE, 1)
 
       # @return [State] the most probable one
       def top = states.max_by(&:last).first
@@ -50,42 +72,50 @@ module Vantick
 
       private
 
-      def posterior
-        return priors if @weighed.empty?
+      def told_from(bound, hits)
+        last = answers.last(HITS_AMONG)
+        found = hit(last, hits).map { |misreading| [probability(misreading), misreading] }.select { |share, _| share >= bound }
+        found.sort_by.with_index { |(share, _), at| [-share, at] }.first(TOLD).map(&:last)
+      end
 
-        # Two misreadings at once are tried where one alone does not tell the answers well.
-        single = weigh(priors)
-        single.values.max < LIKELY ? weigh(priors_with_pairs) : single
+      # Misreadings that some answers may show, so many times at least.
+      def hit(answers, times = 1)
+        counts = answers.flat_map(&:misreadings).tally
+        Misreading.all.select { |misreading| counts.fetch(misreading.id, 0) >= times }
       end
 
       # A misreading that could show in none of the answers cannot be told from secure by them, so nothing
       # is said of it.
       def candidates
+        at = answers.uniq { |answer| [answer.task, answer.time] }
         Misreading.all.select do |misreading|
-          @weighed.any? { |answer, _| Predictions.of(answer.task).wrong_answers(misreading, answer.time).any? }
+          at.any? { |answer| Predictions.of(answer.task).wrong_answers(misreading, answer.time).any? }
         end
       end
 
       def priors
         found = candidates
-        share = (1 - SECURE_PRIOR - UNSURE_PRIOR) / [found.length, 1].max
+        pairs = (hit(answers) & found).combination(2).to_a
+        share = (1 - SECURE_PRIOR - UNSURE_PRIOR - PAIRS_PRIOR) / [found.length, 1].max
+        of_pair = PAIRS_PRIOR / [found.length * (found.length - 1) / 2, 1].max
         normalised({ State::SECURE => SECURE_PRIOR, State::UNSURE => UNSURE_PRIOR,
-                     **found.to_h { |one| [State.new(:misreading, [one]), share] } })
+                     **found.to_h { |one| [State.new(:misreading, [one]), share] },
+                     **pairs.to_h { |two| [State.new(:misreading, two), of_pair] } })
       end
 
-      def priors_with_pairs
-        pairs = candidates.combination(2).map { |two| State.new(:misreading, two) }
-        priors.transform_values { |share| share * (1 - PAIRS_PRIOR) }.merge(pairs.to_h { |pair| [pair, PAIRS_PRIOR / pairs.length] })
+      def posterior
+        prior = priors
+        ages = @days.each_cons(2).map { |before, day| day - before }
+        found = answers.zip([0, *ages]).reduce(prior) { |belief, (answer, days)| after(faded(belief, prior, days, KEPT), answer) }
+        @days.empty? ? found : faded(found, prior, @today - @days.last, 1.0)
       end
 
-      # Weights of answers are powers, so that an old answer says the same more quietly.
-      def weigh(priors)
-        logs = priors.to_h do |state, prior|
-          [state, Math.log(prior) + @weighed.sum { |answer, weight| weight * Math.log(Likelihood.of(state, answer)) }]
-        end
-        highest = logs.values.max
-        normalised(logs.transform_values { |log| Math.exp(log - highest) })
+      def faded(belief, prior, days, kept)
+        left = kept * (0.5**([days, 0].max / HALF_DAYS.to_f))
+        belief.to_h { |state, share| [state, (left * share) + ((1 - left) * prior[state])] }
       end
+
+      def after(belief, answer) = normalised(belief.to_h { |state, share| [state, share * Likelihood.of(state, answer)] })
 
       def normalised(shares)
         whole = shares.values.sum

@@ -7,26 +7,32 @@ module Vantick
     module Likelihood
       # P(right answer), P(the answers predicted, shared out), P(all other answers together).
       TABLE = {
-        showing: { right: 0.10, predicted: 0.85, other: 0.05 }.freeze,
+        showing: { right: 0.18, predicted: 0.77, other: 0.05 }.freeze,
         hidden: { right: 0.95, predicted: 0.0, other: 0.05 }.freeze,
         secure: { right: 0.95, predicted: 0.0, other: 0.05 }.freeze,
         unsure: { right: 0.30, predicted: 0.0, other: 0.70 }.freeze
       }.freeze
-      # How many other answers a mistake is spread over.
+      # How many other answers a mistake is spread over, where the task has so many.
       OTHERS = 40
+      # P of an answer that some misreading predicts, for a child who is unsure: mistakes are not made by lot.
+      UNSURE_EACH = 0.06
+      # What is left for an answer that none predicts, at least.
+      UNSURE_REST = 0.1
 
       class << self
         # @param state [State]
         # @param marked [Marked] one that is telling
         # @return [Float]
         def of(state, marked)
+          return unsure(marked) if state == State::UNSURE
+
           wrong = state.wrong_answers(marked.time, marked.task)
           row = TABLE.fetch(row(state, wrong))
           return row[:right] if marked.read_right?
 
           # An answer kept from before a rule was changed may name what no longer leads to it: then it explains nothing.
           hit = wrong.any? && state.misreadings.any? { |misreading| marked.misreadings.include?(misreading.id) }
-          hit ? row[:predicted] / wrong.length : row[:other] / OTHERS
+          hit ? row[:predicted] / wrong.length : row[:other] / others(marked.task)
         end
 
         # @param state [State]
@@ -39,12 +45,28 @@ module Vantick
           wrong.to_h { |answer| [answer, row[:predicted] / wrong.length] }.merge(right: row[:right], other: row[:other])
         end
 
+        # @param task [Task]
+        # @return [Integer] wrong answers that there are to it, at most {OTHERS}
+        def others(task)
+          (@others ||= {})[task.id] ||= [[task.times.map { |time| task.right_answer(time) }.uniq.length - 1, OTHERS].min, 1].max
+        end
+
         private
 
         def row(state, wrong)
           return state.name if state.misreadings.empty?
 
           wrong.empty? ? :hidden : :showing
+        end
+
+        def unsure(marked)
+          return TABLE[:unsure][:right] if marked.read_right?
+
+          known = Predictions.of(marked.task).count(marked.time)
+          each = [UNSURE_EACH, (TABLE[:unsure][:other] - UNSURE_REST) / [known, 1].max].min
+          return each if marked.misreadings.any?
+
+          (TABLE[:unsure][:other] - (each * known)) / others(marked.task)
         end
       end
     end

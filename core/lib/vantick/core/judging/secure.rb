@@ -2,7 +2,7 @@
 
 module Vantick
   module Core
-    # Whether a child is secure on a step. Judgement; the numbers stand here alone.
+    # How well a child does on a step, from what was answered there. Judgement; the numbers stand here alone.
     module Secure
       # Answers on the step, on at least so many days; the share of the last ones right at first try.
       ANSWERS = 8
@@ -10,54 +10,65 @@ module Vantick
       LAST = 10
       SECURE_SHARE = 0.8
       NEARLY_SHARE = 0.6
-      STATES = %i[secure nearly learning not_met].freeze
-      # The last answers that are looked at for a misreading (judgement: what is older says nothing of now).
-      LOOKED_AT = 40
+      # With fewer answers and no more wrong than this, nothing more can be said than that it went right so far.
+      WRONG_SO_FAR = 1
+      # Fewer answers than this are no stumble, and show nothing; nor is one slip.
+      TELLING = 4
+      STUMBLE_WRONG = 2
+      # The last answers on a part that have to be right where the whole is secure, to be secure through it.
+      THROUGH = 3
+      # Answers older than this only say that a step was met.
+      JUDGING_DAYS = 60
+      STATES = %i[secure right_so_far nearly learning not_met].freeze
 
       # @!attribute state [Symbol] one of {STATES}
-      # @!attribute stumbles [Boolean] whether fewer are right than secure asks for, or they are likely misread the same way
-      Judged = Struct.new(:state, :stumbles, keyword_init: true)
+      # @!attribute stumbles [Boolean] whether more than chance is wrong of the last answers
+      # @!attribute shown [Boolean] whether enough was right to go on
+      # @!attribute answers [Integer] that judge it
+      # @!attribute right [Integer] of the last {LAST}
+      # @!attribute through [Boolean] whether the last ones are right
+      # @!attribute last_day [Integer, nil] of the last answer of all
+      Judged = Struct.new(:state, :stumbles, :shown, :answers, :right, :through, :last_day, keyword_init: true)
+      NOT_MET = Judged.new(state: :not_met, stumbles: false, shown: false, answers: 0, right: 0, through: false, last_day: nil).freeze
 
       # An answer at first try: what was made of it, and the day it was given.
       Given = Struct.new(:marked, :day, keyword_init: true)
 
       class << self
-        # @param answers [Array<Given>] on one step, oldest first; days can be anything that is equal on one day
-        # @return [Symbol] one of {STATES}
-        def state(answers) = judge(answers).state
-
-        # @param answers [Array<Given>] on one step, oldest first
+        # @param answers [Array<Given>] on one step, oldest first; days are counted
+        # @param today [Integer] in the same count
+        # @param misread [Boolean] whether a misreading is likely that can show on the step
         # @return [Judged]
-        def judge(answers)
+        def judge(answers, today: nil, misread: false)
           telling = answers.reject { |answer| answer.marked.verdict == :blank }
-          return Judged.new(state: :not_met, stumbles: false) if telling.empty?
+          return NOT_MET if telling.empty?
 
-          share = share_right(telling)
-          high = share >= SECURE_SHARE
-          misread = high && misread?(telling)
-          Judged.new(state: named(share, high && !misread && enough?(telling)), stumbles: !high || misread)
+          recent = telling.select { |answer| today.nil? || today - answer.day <= JUDGING_DAYS }
+          Judged.new(**counted(recent, misread), last_day: telling.last.day).freeze
         end
 
         private
 
-        def named(share, secure)
-          return :secure if secure
+        def counted(recent, misread)
+          last = recent.last(LAST).map { |answer| answer.marked.right? }
+          right = last.count(true)
+          stumbles = last.length >= TELLING && last.length - right >= STUMBLE_WRONG && right < SECURE_SHARE * last.length
+          state = state(recent, last, right, misread)
+          { state:, stumbles:, answers: recent.length, right:, through: last.length >= THROUGH && last.last(THROUGH).all?,
+            shown: state == :secure || (last.length >= TELLING && !stumbles && !misread) }
+        end
+
+        def state(recent, last, right, misread)
+          return :right_so_far if last.empty?
+
+          share = right / last.length.to_f
+          return :secure if enough?(recent) && share >= SECURE_SHARE && !misread
+          return :right_so_far if !enough?(recent) && last.length - right <= WRONG_SO_FAR && right.positive?
 
           share >= NEARLY_SHARE ? :nearly : :learning
         end
 
-        def share_right(answers)
-          last = answers.last(LAST)
-          last.count { |answer| answer.marked.right? } / last.length.to_f
-        end
-
         def enough?(answers) = answers.length >= ANSWERS && answers.map(&:day).uniq.length >= DAYS
-
-        # Where no answer is one that a misreading predicts, none is likely.
-        def misread?(answers)
-          last = answers.last(LOOKED_AT).map(&:marked)
-          last.any? { |marked| marked.misreadings.any? } && Diagnosis.new(last).verdict == "likely"
-        end
       end
     end
   end

@@ -19,6 +19,8 @@ module Vantick
 
       # @return [Array<DialTime, Saying>] what the misreadings lead to at a time, none twice
       def wrong_answers(time, task)
+        return Predictions.of(task).wrong_answers(misreadings.first, time) if misreadings.one?
+
         misreadings.map { |misreading| Predictions.of(task).wrong_answers(misreading, time) }.reduce([], :|)
       end
 

@@ -11,6 +11,8 @@ module Vantick
       TICKS = ->(time) { time.ticks.positive? }
       TICKS_PAST_A_NUMERAL = ->(time) { time.ticks.positive? && time.minute >= 5 }
       TICKS_PAST_A_COUNT = ->(time) { time.ticks.positive? && Saying.usual(time).count >= 5 }
+      # Nobody counts fives where the long hand is on the twelve.
+      COUNTED_ON = ->(time) { time.minute.positive? }
       SAID = (0..30)
       # In words, and in minutes said with past or to alone.
       COUNTED = %i[dial_to_words minute_hand_to_count].freeze
@@ -61,8 +63,8 @@ module Vantick
         def fives
           { numeral_as_minutes: { **digits(:fives, FIVES_ALONE) { |draft| [draft.with(fives: draft.time.minute_numeral)] },
                                   **counted(:fives, FIVES_ALONE) { |draft| numeral_said(draft) } },
-            fives_from_one: both(:fives, Faults::ANY, Faults::ANY) { |draft| { fives: draft.fives + 5 } },
-            fives_one_short: both(:fives, Faults::ANY, Faults::ANY) { |draft| { fives: draft.fives - 5 } },
+            fives_from_one: both(:fives, COUNTED_ON, COUNTED_ON) { |draft| { fives: draft.fives + 5 } },
+            fives_one_short: both(:fives, COUNTED_ON, COUNTED_ON) { |draft| { fives: draft.fives - 5 } },
             counts_wrong_way: { **digits(:fives, ->(time) { time.minute != 30 && time.minute != 0 }) { |draft| [anticlockwise(draft)] },
                                 **counted(:fives, ->(time) { time.minute.between?(1, 29) }) { |draft| [anticlockwise(draft)] } } }
         end
@@ -93,7 +95,7 @@ module Vantick
         def side
           { to_with_passed_hour: saying(:side, Faults::TO) { |draft| [draft.with(hour: draft.time.hour_passed)] },
             past_count_with_to: said(:side, Faults::TO) { |draft| [draft.with(minute: draft.time.minutes_past)] },
-            sides_swapped: said(:side, ->(time) { time.side != :oclock }) do |draft|
+            sides_swapped: said(:side, ->(time) { ![0, 30].include?(time.minute) }) do |draft|
               other = draft.side == :to ? :past : :to
               [draft.time.hour_ahead, draft.time.hour_passed].map { |numeral| draft.with(side: other, hour: numeral) }
             end }

@@ -16,8 +16,11 @@ module Vantick
         @wrong = Misreading.all.to_h do |misreading|
           [misreading.id, task.times.to_h { |time| [time.index, misreading.wrong_answers(time, task).freeze] }.freeze]
         end.freeze
-        freeze
       end
+
+      # @param time [DialTime]
+      # @return [Integer] wrong answers that some misreading predicts there
+      def count(time) = (@counts ||= {})[time.index] ||= @wrong.each_value.flat_map { |at| at.fetch(time.index, []) }.uniq.length
 
       # @param misreading [Misreading]
       # @param time [DialTime]

@@ -2,11 +2,16 @@
 
 module Vantick
   module Core
-    # Where a child stands on the ladder. An answer counts on the step it was asked for, and on those below it
-    # whose times hold the time asked: 3:30 among quarters also tells of half past.
+    # Where a child stands on the ladder. An answer at a whole dial counts on the step it was asked for, and on those below it
+    # whose times hold the time asked: 3:30 among quarters also tells of half past. What is asked of one hand counts where that
+    # is learned, and for no whole time.
     class Standing
-      # Days after which what was secure is gone over again: as long as an answer has half its weight.
-      FADING_DAYS = Diagnosis::HALF_WEIGHT_DAYS
+      # Days after which what was secure is gone over again (judgement).
+      FADING_DAYS = 21
+      # Whole dials that tell of the hour hand, and how many of them have to have the hour right.
+      HOURS = { last: 5, right: 4 }.freeze
+      # Misreadings at which the hour itself was read wrongly.
+      OF_THE_HOUR = %i[hands_swapped next_hour_early to_with_passed_hour to_hour_kept sides_swapped].freeze
 
       # An answer at first try.
       # @!attribute step [Step] for which it was asked
@@ -16,31 +21,39 @@ module Vantick
 
       # @return [Hash{Step => Symbol}] one of {Secure::STATES} for each step that has times
       attr_reader :states
-      # @return [Array<Step>] steps at which the child reads less than is secure, or misreads the same way
+      # @return [Array<Step>] steps at which the child reads more than one in five wrong, and no single slip
       attr_reader :stumbles
       # @return [Array<Step>] secure once, and not asked for {FADING_DAYS}
       attr_reader :fading
+      # @return [Array<Step>] steps that need no more before it goes on
+      attr_reader :shown
+      # @return [Diagnosis] of all answers
+      attr_reader :diagnosis
 
       # @param answers [Array<Asked>] oldest first
       # @param today [Integer] in the same count of days
       def initialize(answers, today:)
-        by_step = Standing.by_step(answers)
-        judged = by_step.transform_values { |given| Secure.judge(given) }
-        @states = judged.transform_values(&:state).freeze
-        @stumbles = judged.select { |_, one| one.stumbles }.keys.freeze
-        @fading = by_step.select { |step, given| @states[step] == :secure && today - given.last.day >= FADING_DAYS }.keys.freeze
+        @today = today
+        @diagnosis = Diagnosis.new(answers.map(&:marked), days: answers.map(&:day), today:)
+        @judged = Standing.by_step(answers).to_h { |step, given| [step, judge(step, given)] }
+        @hours = hours_right?(answers)
+        @states = states_of.freeze
+        @stumbles = @judged.select { |step, one| one.stumbles && states[step] != :secure }.keys.freeze
+        @shown = shown_of.freeze
+        @fading = @judged.select { |step, one| states[step] == :secure && today - one.last_day.to_i >= FADING_DAYS }.keys.freeze
         freeze
       end
 
-      # @return [Step, nil] the lowest at which the child stumbles; else the first above all that were met; nothing
-      #   at the top of the ladder
-      def next_step = stumbles.first || Standing.after(states.reject { |_, state| state == :not_met }.keys)
+      # @param step [Step]
+      # @return [Secure::Judged]
+      def judged(step) = @judged.fetch(step)
 
-      # @param met [Array<Step>]
-      # @return [Step, nil] the first step above all of these, and the first of all where there are none
-      def self.after(met)
+      # @param limit [Step, nil] the highest that is proposed: one above the class
+      # @return [Step, nil] the lowest that was not shown yet; nothing at the top of the ladder
+      def next_step(limit: nil)
+        found = (Step.with_times - shown).first
         ladder = Step.with_times
-        ladder[met.empty? ? 0 : ladder.index(met.last) + 1]
+        found && limit && ladder.index(found) > ladder.index(limit) ? limit : found
       end
 
       # @param answers [Array<Asked>]
@@ -62,9 +75,54 @@ module Vantick
 
       def self.counting(asked)
         task, time = asked.marked.then { |marked| [marked.task, marked.time] }
-        [asked.step, *asked.step.foundations.select { |step| step.tasks.include?(task) && step.holds?(time) }]
+        home = Step.home(task)
+        return home.holds?(time.is_a?(DayTime) ? time.dial_time : time) ? [home] : [] if home
+
+        [asked.step, *asked.step.foundations.select { |step| step.whole? && step.tasks.include?(task) && step.holds?(time) }]
       end
       private_class_method :steps_of, :counting
+
+      private
+
+      def judge(step, given)
+        misread = diagnosis.likely.any? { |one| step.tasks.any? { |task| step.misreadings(task).include?(one) } }
+        Secure.judge(given, today: @today, misread:)
+      end
+
+      # Parts and wholes agree: a whole is secure where every part it holds is, by itself or through it.
+      def states_of
+        secure = @judged.select { |_, one| one.state == :secure }.keys
+        wholes = secure.select { |step| step.parts.all? { |part| secure.include?(part) || @judged[part].through } }
+        through = wholes.flat_map(&:parts).uniq
+        @judged.to_h do |step, one|
+          next [step, :secure] if through.include?(step)
+
+          [step, one.state == :secure && !wholes.include?(step) ? in_part(one) : one.state]
+        end
+      end
+
+      # A whole of which some part is not known well enough yet.
+      def in_part(judged) = judged.right == [judged.answers, Secure::LAST].min ? :right_so_far : :nearly
+
+      # Shown by itself, or by what rests on it: nobody reads fives who does not know the numerals.
+      def shown_of
+        own = @judged.select { |step, one| one.shown || states[step] == :secure }.keys
+        own |= [Step.find(:hour_hand)] if @hours
+        Step.with_times.select { |step| own.include?(step) || (carries?(step) && own.any? { |above| above.foundations.include?(step) }) }
+      end
+
+      # A step below one that was shown is shown with it, unless its own last answers speak against it.
+      def carries?(step) = @judged[step].then { |one| !one.stumbles && (one.answers.zero? || one.through || one.right == one.answers) }
+
+      def hours_right?(answers)
+        whole = answers.last(Secure::LAST * 2).select { |asked| Step.home(asked.marked.task).nil? && asked.marked.telling? }
+        last = whole.last(HOURS[:last]).map(&:marked)
+        last.count { |marked| hour_right?(marked) } >= HOURS[:right]
+      end
+
+      def hour_right?(marked)
+        marked.read_right? || (marked.misreadings.any? && !marked.misreadings.intersect?(OF_THE_HOUR))
+      end
     end
   end
 end

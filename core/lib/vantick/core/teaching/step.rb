@@ -47,10 +47,19 @@ module Vantick
         @by_name[id.to_s] || raise(UnknownName.new("step", id, with_times.map(&:id)))
       end
 
+      # @param task [Task]
+      # @return [Step, nil] the one at which it is learned, where it asks for a part of reading alone
+      def self.home(task)
+        @homes ||= with_times.reject(&:whole?).flat_map { |step| step.tasks.map { |one| [one.id, step] } }.to_h.freeze
+        @homes[task.id]
+      end
+
       # @param times [Array<DialTime, DayTime>]
       # @param task [Task] they were asked with
       # @return [Step] the earliest step that has all of them
       def self.holding(times, task)
+        return home(task) if home(task) && (times - home(task).pool_for(task)).empty?
+
         fitting = with_times.select { |step| step.tasks.include?(task) }
         fitting.sort_by.with_index { |step, place| [step.pool.length, place] }.find { |step| (times - step.pool_for(task)).empty? }
       end
@@ -63,6 +72,7 @@ module Vantick
         @places = @pool.to_set(&:index).freeze
         @tasks = named(entry[:tasks]).freeze
         @pools = @tasks.to_h { |task| [task, pool_of(task)] }.freeze
+        @whole = entry[:tasks].nil?
         @builds_on = entry[:builds_on].map(&:to_sym).freeze
         @standards = entry[:standards]
         freeze
@@ -80,6 +90,19 @@ module Vantick
       # @param conventions [Conventions]
       # @return [Hash] its name, words, questions and openings as a class says them
       def texts_in(conventions) = ClassWords.fill(@texts, conventions)
+
+      # @return [Boolean] whether whole times are read here, and not one hand, numerals or halves of the day
+      def whole? = @whole
+
+      # @return [Array<Step>] those whose times are all among its own
+      def parts = Step.parts.fetch(id)
+
+      # @return [Hash{Symbol => Array<Step>}] by step; worked out once
+      def self.parts
+        @parts ||= with_times.to_h do |step|
+          [step.id, step.foundations.select { |part| step.whole? && part.whole? && part.pool.any? && (part.pool - step.pool).empty? }.freeze]
+        end.freeze
+      end
 
       # @return [Array<Step>] the steps it rests on
       def builds_on = Step.all.select { |step| @builds_on.include?(step.id) }

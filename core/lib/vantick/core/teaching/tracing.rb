@@ -1,0 +1,74 @@
+# frozen_string_literal: true
+
+module Vantick
+  module Core
+    # How probable it is that a child knows each kind of times, followed answer by answer and lesson by lesson. After knowledge
+    # tracing (Corbett and Anderson, "Knowledge tracing: Modeling the acquisition of procedural knowledge", User Modeling and
+    # User-Adapted Interaction 4, 1995; from memory), with forgetting by half-life. All numbers are judgements, in scheme.yml.
+    class Tracing
+      SCHEME = DataFile.load("scheme").freeze
+      ROW = SCHEME[:tracing].freeze
+
+      # @param answers [Array<Standing::Asked>] at first try, oldest first
+      # @param lessons [Array<Course::Given>] oldest first
+      # @param today [Integer] in the same count of days
+      def initialize(answers, lessons: [], today: nil)
+        @known = KindsOfTime.all.to_h { |kind| [kind, ROW[:begin]] }
+        @days = {}
+        events = answers.map { |one| [one.day, 0, one] } + lessons.map { |one| [one.day, 1, one] }
+        events.sort_by.with_index { |(day, order, _), at| [day, order, at] }.each { |_, order, one| order.zero? ? answered(one) : taught(one) }
+        fade_all(today) if today
+        freeze
+      end
+
+      # @param kind [Symbol] one of {KindsOfTime.all}
+      # @return [Float] 0..1
+      def known(kind) = @known.fetch(kind)
+
+      # @param step [Step]
+      # @return [Float] 0..1, that all its kinds are known
+      def of_step(step) = KindsOfTime.of_step(step).reduce(1.0) { |all, kind| all * known(kind) }
+
+      # @param kind [Symbol]
+      # @return [Float] 0..1, how far it can be learned: what it rests on counts
+      def reach(kind) = ROW[:alone] + ((1 - ROW[:alone]) * (KindsOfTime.below(kind).map { |below| known(below) }.min || 1.0))
+
+      # @param step [Step]
+      # @return [Float] how much a lesson on it is likely to give, in kinds of times
+      def gain(step)
+        kinds = KindsOfTime.of_step(step)
+        kinds.sum { |kind| (1 - known(kind)) * reach(kind) } / kinds.length
+      end
+
+      private
+
+      def answered(asked)
+        marked = asked.marked
+        return unless marked.telling?
+
+        kind = KindsOfTime.of(marked.task, marked.time)
+        fade(kind, asked.day)
+        known = @known[kind]
+        right, wrong = marked.read_right? ? [1 - ROW[:slip], ROW[:guess]] : [ROW[:slip], 1 - ROW[:guess]]
+        @known[kind] = known * right / ((known * right) + ((1 - known) * wrong))
+      end
+
+      def taught(lesson)
+        kinds = KindsOfTime.of_step(lesson.step)
+        chance = kinds.one? ? ROW[:lesson] : ROW[:shared] / kinds.length
+        kinds.each do |kind|
+          fade(kind, lesson.day)
+          @known[kind] += (1 - @known[kind]) * chance * reach(kind)
+        end
+      end
+
+      def fade_all(day) = @known.each_key { |kind| fade(kind, day) }
+
+      def fade(kind, day)
+        since = @days[kind]
+        @known[kind] *= 0.5**((day - since) / ROW[:half_days].to_f) if since && day > since
+        @days[kind] = day
+      end
+    end
+  end
+end
