@@ -10,7 +10,7 @@ module Bench
               fives_facts: [], fives_past: %i[fives_facts quarter_past], fives_to: %i[fives_past quarter_to],
               minutes_past: %i[fives_past], minutes_to: %i[minutes_past fives_to], day_halves: %i[quarter_to] }.freeze
     # Kinds, learning chance in a lesson, and what is known at the beginning, by kind of class.
-    CLASSES = { behind: [0.2..0.5, 0.05], usual: [0.3..0.6, 0.2], ahead: [0.4..0.7, 0.5], uneven: [0.15..0.8, 0.3] }.freeze
+    CLASSES = { behind: [0.12..0.35, 0.03], usual: [0.2..0.5, 0.15], ahead: [0.3..0.6, 0.45], uneven: [0.1..0.7, 0.25] }.freeze
 
     attr_reader :misreadings
 
@@ -19,7 +19,7 @@ module Bench
       rates, known = CLASSES.fetch(kind)
       @rate = random.rand(rates)
       @power = random.rand < 0.4
-      @half = random.rand(12..40).to_f
+      @half = random.rand(8..30).to_f
       @learned = {}
       BELOW.each_key.with_index { |one, at| learn(one, 0) if random.rand < known * (1.4 - (at * 0.12)) }
       @misreadings = MISREADINGS.sample(random.rand < 0.55 ? random.rand(1..2) : 0, random:).map { |id| Vantick::Core::Misreading.find(id) }
@@ -48,14 +48,14 @@ module Bench
       share = kinds.length**-0.6
       kinds.each do |kind|
         ready = BELOW.fetch(kind).map { |below| recall(below, day) }.min || 1.0
-        practise(kind, day, @rate * share * (0.3 + (0.7 * ready)), 1 + (0.7 * share))
+        practise(kind, day, @rate * share * (0.3 + (0.7 * ready)), 1 + (0.5 * share))
         unlearn(kind, 0.35 * share)
       end
     end
 
     # One task of a recap or at a desk.
     def practice(kind, day, helped: 0.0)
-      practise(kind, day, 0.06 + helped, 1.12)
+      practise(kind, day, 0.04 + helped, 1.07)
       unlearn(kind, 0.03 + helped)
     end
 
@@ -94,7 +94,11 @@ module Bench
     def self.hinders(misreading)
       (@hinders ||= {})[misreading.id] ||= begin
         whole = Vantick::Core::Step.find(:minutes).pool.group_by { |time| Vantick::Core::Difficulty.minute_class(time) }
-        shown = whole.select { |_, times| times.count { |time| misreading.chance?(time, WORDS) || misreading.chance?(time, DIGITS) } > times.length / 2 }.keys
+        shown = whole.select do |_, times|
+          times.count do |time|
+            misreading.chance?(time, WORDS) || misreading.chance?(time, DIGITS)
+          end > times.length / 2
+        end.keys
         day = misreading.shows_in?(Vantick::Core::Task.find(:day_half)) ? [:day_halves] : []
         shown + day + (misreading.id == :next_hour_early ? [:hour_hand] : [])
       end

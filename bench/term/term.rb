@@ -13,7 +13,7 @@ module Bench
     DESK = 10
     DAYS = [0, 2, 4].freeze
 
-    attr_reader :lessons, :answers, :pupils, :weeks
+    attr_reader :lessons, :answers, :pupils, :weeks, :day
 
     # @param teacher [#call] what chooses the step of a lesson, from the term so far
     def initialize(kind, seed, teacher, desks: false, recap: :chosen)
@@ -22,7 +22,9 @@ module Bench
       @answers = @pupils.to_h { |pupil| [pupil, []] }
       @lessons = []
       @weeks = []
-      @teacher, @desks, @recap = teacher, desks, recap
+      @teacher = teacher
+      @desks = desks
+      @recap = recap
     end
 
     def run
@@ -35,8 +37,6 @@ module Bench
       end
       self
     end
-
-    def day = @day
 
     # @return [Float] of what is to be known, known today
     def known
@@ -87,7 +87,13 @@ module Bench
       other = below.flat_map { |one| Vantick::Core::KindsOfTime.of_step(one) }.uniq
       return [] if (aimed | other).empty?
 
-      Array.new(RECAP) { |at| (at < RECAP * 0.7 && aimed.any? ? aimed.rotate(at).first : (other.any? ? other : aimed).sample(random: @random)) }
+      Array.new(RECAP) do |at|
+        (if at < RECAP * 0.7 && aimed.any?
+           aimed.rotate(at).first
+         else
+           (other.any? ? other : aimed).sample(random: @random)
+         end)
+      end
     end
 
     # Ten tasks at a child's own step; what was known comes now and then.

@@ -141,7 +141,8 @@ RSpec.describe Vantick::Server::Api::Lessons do
   }.each { |what, (how, status, field)| it("refuse #{what}") { expect(plan(**how)).to be_refused(status).at(field) } }
 
   it "show where the class stands, and what is next" do
-    expect(get("#{address}/ladder").body).to include("next" => { "step" => "hour_hand", "reason" => "begin", "child_ids" => [] })
+    expect(get("#{address}/ladder").body).to include("next" => include("step" => "hour_hand", "reason" => "begin", "lesson" => 1,
+                                                                       "days" => nil))
     check = make_check(school_class)
     check["items"].each { |item| answer(check, check["children"].first, item, "6:17") }
     ladder = get("#{address}/ladder").body

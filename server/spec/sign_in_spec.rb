@@ -8,7 +8,7 @@ RSpec.describe Vantick::Server::Access::SignIn do
   def session(who) = as(who) { get("/api/session").body }
 
   it "tells who is here, and whether there is an account at all" do
-    expect(session(cookie)).to eq("signed_in" => true, "name" => "Marit", "first_start" => false, "demo" => nil)
+    expect(session(cookie)).to eq("signed_in" => true, "name" => "Marit", "first_start" => false, "demo" => nil, "time_zone" => nil)
     expect(session("")).to include("signed_in" => false, "name" => nil, "first_start" => false)
   end
 

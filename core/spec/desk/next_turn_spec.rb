@@ -74,7 +74,9 @@ RSpec.describe Vantick::Core::NextTurn do
   it "tells more by what it asks than times drawn by lot" do
     quarters = step(:quarters)
     words = task(:dial_to_words)
-    shares = Vantick::Core::Belief.from([]).shares
+    shares = { Vantick::Core::State::SECURE => 0.5, **Vantick::Core::Telling.for(quarters, words).misreadings.to_h do |one|
+      [Vantick::Core::State.new(:misreading, [one]), 0.05]
+    end }
     fall = ->(time) { Vantick::Core::NextBest.expected_fall(shares, time, words) }
     asked = (1..40).map { |seed| described_class.for(Vantick::Core::Learner.new(step: quarters), seed:).times.first }
     expect(asked.sum(&fall) / asked.length).to be > (quarters.pool.sum(&fall) / quarters.pool.length) * 1.1

@@ -31,16 +31,24 @@ RSpec.describe Vantick::Core::Evidence do
   end
 
   describe Vantick::Core::ClassEvidence do
+    let(:passed) { [mark("dial_to_words", "7:45", "quarter to seven"), mark("dial_to_words", "4:45", "quarter to four")] }
+    let(:early) { [mark("dial_to_words", "3:30", "half past four"), mark("dial_to_words", "4:30", "half past five")] }
     let(:findings) do
-      described_class.new(
-        "Ada" => [mark("dial_to_words", "7:45", "quarter to seven")], "Bo" => [mark("dial_to_words", "4:45", "quarter to four")],
-        "Cy" => [mark("dial_to_words", "3:30", "half past four")], "Di" => [mark("dial_to_words", "3:30", "half past three")], "Ed" => []
-      )
+      described_class.new("Ada" => passed, "Bo" => passed, "Cy" => early, "Di" => [mark("dial_to_words", "3:30", "half past three")],
+                          "Ed" => [])
     end
 
-    it "names the misreading that most children show, and them" do
-      expect(findings.commonest).to have_attributes(misreading: misreading(:to_with_passed_hour), children: %w[Ada Bo], hits: 2, chances: 2)
-      expect(findings.shared.map { |one| one.children.length }).to eq([2, 1])
+    it "names as news what two children show twice, and them" do
+      expect(findings.commonest).to have_attributes(misreading: misreading(:to_with_passed_hour), children: %w[Ada Bo], hits: 4, chances: 4)
+      expect(findings.shared.length).to eq(1)
+      expect(findings.showing.transform_keys(&:id)).to eq(to_with_passed_hour: %w[Ada Bo], next_hour_early: %w[Cy])
+    end
+
+    it "takes one hit, or few of many chances, for no news" do
+      once = described_class.new("Ada" => passed.first(1), "Bo" => passed.first(1))
+      right = %w[1:45 2:45 3:45 5:45].map { |at| mark("dial_to_words", at, Vantick::Core::Phrase.usual(time(at))) }
+      seldom = described_class.new("Ada" => passed + right, "Bo" => passed + right)
+      expect([once.shared, seldom.shared]).to eq([[], []])
     end
 
     it "keeps a piece of evidence for each child, none for those who show nothing" do

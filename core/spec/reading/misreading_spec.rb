@@ -14,7 +14,7 @@ RSpec.describe Vantick::Core::Misreading do
     hands_swapped: [->(_m) { true }, ->(shown) { swapped[shown] }],
     next_hour_early: [->(m) { m >= 30 }, ->(t) { [[t.hour_ahead, t.minute]] }],
     numeral_as_minutes: [->(m) { (m % 5).zero? }, ->(t) { [[t.hour_passed, around_dial[t.minute / 5]]] }],
-    fives_from_one: [->(m) { m <= 54 }, ->(t) { [[t.hour_passed, t.minute + 5]] }],
+    fives_from_one: [->(m) { m.between?(1, 54) }, ->(t) { [[t.hour_passed, t.minute + 5]] }],
     fives_one_short: [->(m) { m >= 5 }, ->(t) { [[t.hour_passed, t.minute - 5]] }],
     counts_wrong_way: [->(m) { m != 0 && m != 30 }, ->(t) { [[t.hour_passed, 60 - t.minute]] }],
     stops_at_five: [->(m) { m % 5 > 0 }, ->(t) { [[t.hour_passed, t.minute - (t.minute % 5)]] }],
@@ -49,7 +49,7 @@ RSpec.describe Vantick::Core::Misreading do
     }],
     next_hour_early: [->(t) { t.minute == 30 }, ->(t) { [[30, :past, t.hour_ahead]] }],
     numeral_as_minutes: [->(t) { (t.minute % 5).zero? }, numeral_said],
-    fives_from_one: [->(t) { count[t] + 5 <= 30 }, ->(t) { same[t, count[t] + 5] }],
+    fives_from_one: [->(t) { count[t].positive? && count[t] + 5 <= 30 }, ->(t) { same[t, count[t] + 5] }],
     fives_one_short: [->(t) { count[t] >= 5 }, ->(t) { same[t, count[t] - 5] }],
     counts_wrong_way: [->(t) { t.minute.between?(1, 29) }, ->(t) { [[60 - t.minute, :past, t.hour_passed]] }],
     stops_at_five: [->(t) { t.minute % 5 > 0 }, ->(t) { same[t, count[t] / 5 * 5] }],
@@ -58,7 +58,7 @@ RSpec.describe Vantick::Core::Misreading do
     ticks_wrong_way: [->(t) { t.minute % 5 > 0 && count[t] >= 5 }, ->(t) { same[t, (count[t] / 5 * 5) - (count[t] % 5)] }],
     to_with_passed_hour: [->(t) { t.minute > 30 }, ->(t) { [[60 - t.minute, :to, t.hour_passed]] }],
     past_count_with_to: [->(t) { t.minute > 30 }, ->(t) { [[t.minute, :to, t.hour_ahead]] }],
-    sides_swapped: [->(t) { t.minute != 0 }, turned]
+    sides_swapped: [->(t) { ![0, 30].include?(t.minute) }, turned]
   }
 
   # hour:minute as written, where it is a time of the clock.

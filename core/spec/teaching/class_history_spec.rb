@@ -19,7 +19,7 @@ RSpec.describe Vantick::Core::ClassHistory do
     expect(weeks.sum(&:answers)).to eq(10)
   end
 
-  it "has nothing to tell without answers, and looks back on a term at most" do
+  it "has nothing to tell without answers, and looks back on a school year at most" do
     expect(described_class.of({ anneke: [] }, today: 5)).to eq([])
     expect(described_class.of({ anneke: [asked("1:00", "one o'clock", 0)] }, today: 400).length).to eq(described_class::MOST)
   end

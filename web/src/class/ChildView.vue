@@ -29,6 +29,24 @@ const verdict = computed(() => {
     ? "No misreading: the answers are those of a child who is secure."
     : "Not enough to say.";
 });
+const advice = computed(() => {
+  const best = record.value?.next_best;
+  if (!best) return "";
+  const time = facts.of(best.time).digital;
+  if (record.value?.verdict === "likely")
+    return `When it has been worked on, ask ${time} to see whether it has gone.`;
+  if (record.value?.verdict === "possible") return `Ask ${time}: its answer would tell most.`;
+  return `Wrong in different ways, or too little yet: let them read ${time} aloud.`;
+});
+/** What is next for the child, and why. */
+const next = computed(() => {
+  const step = record.value?.next_step;
+  if (!step) return "All of the ladder was shown.";
+  const name = facts.rung(step).name.toLowerCase();
+  if (record.value?.stumbles.includes(step)) return `Next: ${name}, where more than one in five is wrong.`;
+  const state = record.value?.steps.find((one) => one.id === step)?.state;
+  return state === "not_met" ? `Next: ${name}, not met yet.` : `Next: ${name}, too little shown yet.`;
+});
 const met = computed(() => record.value?.steps.filter((step) => step.state !== "not_met") ?? []);
 const answerOf = (id: number) => record.value?.answers.find((answer) => answer.id === id);
 const state = (id: string): (typeof STATES)[number] => STATES.find((one) => one.id === id) ?? STATES[3];
@@ -95,13 +113,16 @@ const asked = computed(() =>
             <div class="settle">
               <DialFace class="settle-dial" :facts="facts.of(record.next_best.time)" />
               <div>
-                <p class="eyebrow">To settle it</p>
-                <p class="mb-0">Ask {{ record.next_best.time }}: its answer would tell most.</p>
+                <p class="eyebrow">
+                  {{ record.verdict === "likely" ? "Whether it has gone" : "To settle it" }}
+                </p>
+                <p class="mb-0">{{ advice }}</p>
               </div>
             </div>
           </BCard>
           <BCard>
             <h2 class="eyebrow">Steps</h2>
+            <p class="next">{{ next }}</p>
             <ul class="steps">
               <li v-for="step in met" :key="step.id">
                 <i class="bi" :class="state(step.state).icon" aria-hidden="true"></i>

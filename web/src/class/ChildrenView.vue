@@ -184,6 +184,7 @@ tbody th {
 }
 
 .bi.secure,
+.bi.right_so_far,
 .bi.nearly,
 .bi.learning {
   color: var(--v-right);

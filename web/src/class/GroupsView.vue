@@ -31,6 +31,10 @@ const names = computed(() => new Map(classes.current?.children.map((child) => [c
 
 function why(group: Group): string {
   if (group.misreadings.length) return group.misreadings.map((id) => facts.misreading(id).name).join(", or ");
+  if (group.beside)
+    return group.step
+      ? `go on by themselves: ${facts.rung(group.step).name.toLowerCase()}`
+      : "go on by themselves";
   return group.step ? `next: ${facts.rung(group.step).name.toLowerCase()}` : "all of the ladder done";
 }
 

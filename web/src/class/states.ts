@@ -3,6 +3,7 @@ import type { LadderStep } from "@/api";
 /** How each state of a step is told: by a shape and a word, and a colour that is not needed. */
 export const STATES = [
   { id: "secure", word: "secure", icon: "bi-circle-fill" },
+  { id: "right_so_far", word: "right so far", icon: "bi-record-circle" },
   { id: "nearly", word: "nearly", icon: "bi-circle-half" },
   { id: "learning", word: "learning", icon: "bi-circle" },
   { id: "not_met", word: "not met", icon: "bi-dash" },

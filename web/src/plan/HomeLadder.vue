@@ -4,6 +4,7 @@ import { listLessons, readLadder, useFacts, useLoaded } from "@/api";
 import { useClasses } from "@/class";
 import { DialFace } from "@/dial";
 
+import { whyNext } from "./reason";
 import StateBar from "./StateBar.vue";
 import { dayWords, today } from "@/words";
 
@@ -48,6 +49,9 @@ const next = computed(() => data.value?.ladder.next);
         <p>
           <span class="quiet">Next on the ladder</span>
           <strong>{{ next?.step ? facts.rung(next.step).name : "the top" }}</strong>
+          <span v-if="next" class="why">
+            {{ whyNext(next, classes.current?.children.length ?? 0, facts) }}
+          </span>
         </p>
         <RouterLink class="btn btn-primary" :to="{ name: 'plan' }">Plan a lesson</RouterLink>
       </template>
@@ -75,6 +79,11 @@ const next = computed(() => data.value?.ladder.next);
   background: var(--v-card);
   border: 1px solid var(--v-line);
   border-radius: var(--v-radius);
+}
+
+.why {
+  display: block;
+  font-size: 0.95rem;
 }
 
 .lesson {

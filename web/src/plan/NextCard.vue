@@ -3,6 +3,7 @@ import { computed } from "vue";
 import { useFacts, type Ladder } from "@/api";
 import { useClasses } from "@/class";
 import { DialFace } from "@/dial";
+import { whoNext, whyNext } from "./reason";
 
 /** The step that is proposed for the class, with the reason, and the lesson it would be. */
 const props = defineProps<{ ladder: Ladder; busy: boolean }>();
@@ -13,25 +14,14 @@ defineEmits<{ plan: [] }>();
 const facts = useFacts();
 const classes = useClasses();
 const rung = computed(() => (props.ladder.next.step ? facts.rung(props.ladder.next.step) : undefined));
-const count = computed(() => props.ladder.next.child_ids.length);
-const names = computed(() =>
-  (classes.current?.children ?? [])
-    .filter((child) => props.ladder.next.child_ids.includes(child.id))
-    .map((child) => child.name),
-);
-const below = computed(() => (rung.value?.builds_on ?? []).map((id) => facts.rung(id).name.toLowerCase()));
-const reason = computed(() => {
-  switch (props.ladder.next.reason) {
-    case "begin":
-      return "Nobody has answered anything yet, so it begins at the bottom. You can begin anywhere else.";
-    case "stumbling":
-      return `${count.value === 1 ? "1 child still stumbles" : `${count.value} children still stumble`} here: fewer than four of five answers right, or the same misreading again.`;
-    case "go_on":
-      return "What comes before it is read well enough to go on.";
-    default:
-      return "All steps of the ladder were met. Go over what is fading.";
-  }
+const names = computed(() => {
+  const ids = whoNext(props.ladder.next);
+  return (classes.current?.children ?? [])
+    .filter((child) => ids.includes(child.id))
+    .map((child) => child.name);
 });
+const below = computed(() => (rung.value?.builds_on ?? []).map((id) => facts.rung(id).name.toLowerCase()));
+const reason = computed(() => whyNext(props.ladder.next, classes.current?.children.length ?? 0, facts));
 </script>
 
 <template>

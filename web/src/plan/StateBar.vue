@@ -37,6 +37,10 @@ defineProps<{ step: LadderStep | undefined }>();
   background: var(--v-right);
 }
 
+.right_so_far {
+  background: repeating-linear-gradient(90deg, var(--v-right) 0 2px, var(--v-card) 2px 4px);
+}
+
 .nearly {
   background: repeating-linear-gradient(135deg, var(--v-right) 0 3px, var(--v-past) 3px 7px);
 }

@@ -14,14 +14,14 @@ module Vantick
       # @param pool [Array<DialTime>]
       # @param count [Integer]
       # @param avoid [Array<DialTime>]
-      def initialize(pool, count, avoid)
+      def initialize(pool, count, avoid, twelve: true)
         @pool = pool
         @count = count
         @avoid = avoid
         @hours = pool.map(&:hour).uniq
         @minutes = pool.map(&:minute).uniq
         @least = least_by_side
-        @twelve = count >= TWELVE_FROM && pool.any? { |time| twelve?(time) }
+        @twelve = twelve && count >= TWELVE_FROM && pool.any? { |time| twelve?(time) }
         @welcome = pool.reject { |time| time.hidden_hand? || avoid.include?(time) }.group_by(&:hour).freeze
         freeze
       end

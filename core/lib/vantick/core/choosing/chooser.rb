@@ -11,6 +11,9 @@ module Vantick
       BEGINNINGS = 2
       # Times chosen at once (judgement: more than a lesson ever needs).
       MOST = 60
+      # Hours before this are night; of the times of a day at most so large a share lies there (judgement).
+      NIGHT_TO = 6
+      NIGHT_SHARE = 0.2
 
       # @param step [Step]
       # @param task [Task]
@@ -19,8 +22,8 @@ module Vantick
       # @param avoid [Array<DialTime>] times rather not used, such as yesterday's
       # @return [Choice]
       # @raise [InvalidCount]
-      def self.choose(step:, task:, count:, seed: 0, avoid: [])
-        from(step.pool_for(task), name: step.name, telling: Telling.for(step, task), task:, count:, seed:, avoid:)
+      def self.choose(step:, task:, count:, seed: 0, avoid: [], twelve: true)
+        from(step.pool_for(task), name: step.name, telling: Telling.for(step, task), task:, count:, seed:, avoid:, twelve:)
       end
 
       # The same from any pool of times.
@@ -29,14 +32,23 @@ module Vantick
       # @param thorough [Boolean] whether exchanges are tried; without, times come at once and tell a little less
       # @return [Choice]
       # @raise [InvalidCount]
-      def self.from(pool, name:, task:, count:, seed: 0, avoid: [], telling: Telling.new(pool, task), thorough: true)
+      def self.from(pool, name:, task:, count:, seed: 0, avoid: [], telling: Telling.new(pool, task), thorough: true, twelve: true)
         most = [MOST, pool.length].min
         unless count.is_a?(Integer) && (1..most).cover?(count)
           raise InvalidCount, "Choose 1 to #{most} times: #{count.inspect} cannot be chosen for #{name.downcase}."
         end
 
-        chooser = new(telling, Balance.new(pool, count, avoid), count, Random.new(seed))
+        chooser = new(telling, Balance.new(Chooser.by_day(pool, count, seed), count, avoid, twelve:), count, Random.new(seed))
         Choice.new(telling, thorough ? chooser.times : chooser.quick_times)
+      end
+
+      # Of the times of a day, few lie at night, when nobody is up to tell them.
+      # @return [Array<DialTime, DayTime>]
+      def self.by_day(pool, count, seed)
+        night = pool.select { |time| time.is_a?(DayTime) && time.hour.between?(0, NIGHT_TO - 1) }
+        return pool if night.empty? || night.length == pool.length || pool.length - night.length < count
+
+        pool - night + night.sample((count * NIGHT_SHARE).floor, random: Random.new(seed))
       end
 
       def initialize(telling, balance, count, random)

@@ -44,6 +44,22 @@ module Vantick
         Learner.new(step:, answers: answers + marked, belief: believed, turns:, day_times:)
       end
 
+      # First tries wrong one after the other from which on a child is asked something easier (judgement).
+      STUCK = 2
+
+      # @return [Boolean] whether the last ones were wrong, and no misreading is likely that could be helped against
+      def stuck?
+        last = answers.last(STUCK)
+        turns.length >= STUCK && last.length == STUCK && last.none?(&:read_right?) && belief.likely.empty?
+      end
+
+      # @param step [Step]
+      # @return [Boolean] whether the last whole dial at one of its times was read rightly
+      def read_last?(step)
+        last = answers.reverse.find { |marked| marked.task.dial? && Step.home(marked.task).nil? && step.holds?(marked.time) }
+        !last.nil? && last.read_right?
+      end
+
       # @return [Array<Array(Task, DialTime)>] read rightly the last time they were asked, the longest ago first
       def known
         last = answers.reverse.uniq { |marked| [marked.task, marked.time] }.reverse

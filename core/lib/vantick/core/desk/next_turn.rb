@@ -11,7 +11,7 @@ module Vantick
       COMPARED = 10
       # Below this fall of doubt, in bits, an answer tells next to nothing: then it is practice (judgement).
       TELLING_BITS = 0.08
-      # Times not asked again at once (judgement).
+      # Times not asked again at once, where a round has more tasks than there are times (judgement).
       APART = 6
       # Clocks and cards to match at a time (judgement: as many as stand side by side on a phone).
       PAIRS = 3
@@ -47,6 +47,7 @@ module Vantick
 
       # @return [Turn]
       def turn
+        return easier || known || telling if @learner.stuck?
         return known || telling if (@learner.turns.length % KNOWN_EVERY) == KNOWN_EVERY - 1
 
         helping || telling
@@ -68,12 +69,11 @@ module Vantick
       # For halves of the day the class's own day as well.
       def pool(task) = task.asks == :day ? @learner.day_times | @step.pool_for(task) : @step.pool_for(task)
 
-      def recent = @beside + @learner.times.last(APART)
+      def recent = @beside + @learner.times
 
       # Not asked just now; where that leaves nothing, at least not the last one.
       def fresh(times)
-        left = times - recent
-        left.empty? ? times - recent.last(1) : left
+        [recent, recent.last(APART), recent.last(1)].map { |asked| times - asked }.find(&:any?) || []
       end
 
       # The class's own times first, then those not met yet.
@@ -81,6 +81,15 @@ module Vantick
         fresh = fresh(times)
         left = fresh - @learner.answers.map(&:time)
         [left & @learner.day_times, left, fresh].find(&:any?).sample(random: @random)
+      end
+
+      # For a child who is ground down: the highest step below that was read rightly the last time, or else the nearest.
+      def easier
+        below = @step.foundations.select { |step| step.pool.any? && step.whole? }.reverse
+        step = below.find { |one| @learner.read_last?(one) } || below.first or return
+        task = Task.find(:dial_to_words)
+        times = fresh(shown(step.pool_for(task)))
+        Turn.new(step:, task:, times: [easy(times)], reason: :known) if times.any?
       end
 
       def known
@@ -94,8 +103,8 @@ module Vantick
 
       def single = DeskTask.of(@step).select { |one| single?(one.task) }
 
-      # Known times may be of a step below.
-      def holding(task, time) = pool(task).include?(time) ? @step : Step.holding([time], task) || @step
+      # A known time of a step below stays with the step that is practised: it is not this that it tells of.
+      def holding(task, time) = pool(task).include?(time) || Step.home(task) ? @step : Step.holding([time], task) || @step
 
       # Not twice running: help needs something else between.
       def helping
@@ -121,7 +130,7 @@ module Vantick
         return practice unless single?(task)
 
         times = fresh(shown(pool(task))).sample(COMPARED, random: @random)
-        shares = @learner.belief.states.select { |_, share| share >= SEEN_FROM }
+        shares = @learner.belief.open_states(Misreading.for(task)).select { |_, share| share >= SEEN_FROM }
         bits, time = times.map { |one| [NextBest.expected_fall(shares, one, task), one] }.max_by(&:first)
         return practice if bits.nil? || bits < TELLING_BITS
 

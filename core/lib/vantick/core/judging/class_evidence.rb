@@ -20,12 +20,18 @@ module Vantick
         freeze
       end
 
-      # A child counts for one misreading alone: the first of their own, where it is shown.
+      # What is news: one hit is chance, and so is one child. A child counts for one misreading alone: the first of their own.
+      NEWS = { hits: 2, share: 0.4, children: 2 }.freeze
+
       # @return [Array<Shared>] the commonest first
       def shared
         found = leading.group_by { |_, evidence| evidence.misreading }.map { |misreading, children| share(misreading, children) }
+        found = found.select { |one| one.children.length >= NEWS[:children] }
         found.sort_by.with_index { |share, at| [-share.children.length, -share.hits, at] }
       end
+
+      # @return [Hash{Misreading => Array}] keys of the children in whom each shows most, also of one alone
+      def showing = leading.group_by { |_, evidence| evidence.misreading }.transform_values { |children| children.map(&:first) }
 
       # @return [Shared, nil] the misreading that most children show
       def commonest = shared.first
@@ -37,7 +43,10 @@ module Vantick
         Shared.new(misreading:, children: children.map(&:first), hits: pieces.sum(&:hits), chances: pieces.sum(&:chances))
       end
 
-      def leading = by_child.transform_values(&:first).select { |_, evidence| evidence&.shown? }
+      # By child the first of those with hits enough.
+      def leading = by_child.transform_values { |found| found.find { |evidence| news?(evidence) } }.compact
+
+      def news?(evidence) = evidence.hits >= NEWS[:hits] && evidence.hits >= NEWS[:share] * evidence.chances
     end
   end
 end

@@ -70,6 +70,18 @@ module Vantick
       # @return [Float] of all states that have it
       def probability(misreading) = states.sum { |state, share| state.misreadings.include?(misreading) ? share : 0.0 }
 
+      # @param misreadings [Array<Misreading>] that a question could show
+      # @return [Hash{State => Float}] as they are, with those that no answer could show so far at their share of the prior
+      def open_states(misreadings)
+        tried = states.keys.flat_map(&:misreadings)
+        left = misreadings - tried
+        share = (1 - SECURE_PRIOR - UNSURE_PRIOR - PAIRS_PRIOR) / Misreading.all.length
+        normalised(states.merge(left.to_h { |one| [State.new(:misreading, [one]), share] }))
+      end
+
+      # @return [Hash{State => Float}] what was believed before any answer
+      def priors = @priors ||= worked_out_priors.freeze
+
       private
 
       def told_from(bound, hits)
@@ -93,7 +105,7 @@ module Vantick
         end
       end
 
-      def priors
+      def worked_out_priors
         found = candidates
         pairs = (hit(answers) & found).combination(2).to_a
         share = (1 - SECURE_PRIOR - UNSURE_PRIOR - PAIRS_PRIOR) / [found.length, 1].max

@@ -9,8 +9,33 @@ module Vantick
       SEEN_FROM = 0.001
       # Gains closer than this are alike; of these the easiest time is taken.
       ALIKE = 3
+      # Below this fall of doubt, in bits, there is nothing to settle (judgement).
+      TELLING_BITS = 0.08
+      # How much of the prior a belief is mixed with before it is settled: a child may have changed.
+      DOUBT = 0.25
+      # What to ask. @!attribute time, task, and bits that its answer is expected to tell
+      Advice = Struct.new(:time, :task, :bits, keyword_init: true)
 
       class << self
+        # @param diagnosis [Diagnosis]
+        # @param step [Step] what the child was asked last
+        # @return [Advice, nil] the time and task that tell most, of all that read or set a dial and were not asked before; nothing
+        #   where nothing would tell enough
+        def advice(diagnosis, step)
+          return if diagnosis.answers.empty? || diagnosis.verdict == "secure"
+
+          asked = diagnosis.answers.map { |answer| [answer.task, answer.time] }
+          shares = doubted(diagnosis)
+          found = tasks(step).flat_map do |task|
+            (times(step, task) - asked.filter_map do |one, time|
+              time if one == task
+            end).map { |time| [time, task] }
+          end
+          best = found.map { |time, task| [expected_fall(shares, time, task).round(ALIKE), time, task] }
+                      .min_by { |bits, time, _| [-bits, Difficulty.of(time), time] }
+          Advice.new(bits: best[0], time: best[1], task: best[2]) if best && best[0] >= TELLING_BITS
+        end
+
         # @param diagnosis [Diagnosis]
         # @param task [Task]
         # @param pool [Array<DialTime>]
@@ -31,6 +56,20 @@ module Vantick
         end
 
         private
+
+        def doubted(diagnosis)
+          even = diagnosis.states.keys.to_h { |state| [state, 0.0] }.merge(diagnosis.priors)
+          mixed = diagnosis.states.to_h { |state, share| [state, (share * (1 - DOUBT)) + (even.fetch(state, 0.0) * DOUBT)] }
+          mixed.select { |_, share| share >= SEEN_FROM }
+        end
+
+        def tasks(step)
+          step.tasks.select do |task|
+            (task.sees == :dial && task.tolerance_minutes.zero?) || task.notation == :hands || !step.whole?
+          end
+        end
+
+        def times(step, task) = step.pool_for(task).reject(&:hidden_hand?).group_by(&:minute).flat_map { |_, same| same.first(3) }
 
         # The entropy of parts of a whole, times that whole.
         def entropy(parts)

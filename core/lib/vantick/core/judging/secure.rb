@@ -15,8 +15,10 @@ module Vantick
       # Fewer answers than this are no stumble, and show nothing; nor is one slip.
       TELLING = 4
       STUMBLE_WRONG = 2
-      # The last answers on a part that have to be right where the whole is secure, to be secure through it.
+      # The last answers on a part that have to be right where the whole is secure, to be secure through it; two where there are no
+      # more. As many right one after the other show a step well enough to go on.
       THROUGH = 3
+      LEAST_THROUGH = 2
       # Answers older than this only say that a step was met.
       JUDGING_DAYS = 60
       STATES = %i[secure right_so_far nearly learning not_met].freeze
@@ -54,9 +56,11 @@ module Vantick
           right = last.count(true)
           stumbles = last.length >= TELLING && last.length - right >= STUMBLE_WRONG && right < SECURE_SHARE * last.length
           state = state(recent, last, right, misread)
-          { state:, stumbles:, answers: recent.length, right:, through: last.length >= THROUGH && last.last(THROUGH).all?,
-            shown: state == :secure || (last.length >= TELLING && !stumbles && !misread) }
+          { state:, stumbles:, answers: recent.length, right:, through: last.length >= LEAST_THROUGH && last.last(THROUGH).all?,
+            shown: state == :secure || shown?(last, stumbles || misread) }
         end
+
+        def shown?(last, hindered) = last.last(THROUGH).count(true) == THROUGH || (last.length >= TELLING && !hindered)
 
         def state(recent, last, right, misread)
           return :right_so_far if last.empty?

@@ -6,8 +6,8 @@ module Vantick
     # their answers of that week showed.
     module ClassHistory
       WEEK = 7
-      # Weeks looked back on (judgement: a term).
-      MOST = 14
+      # Weeks looked back on: a school year.
+      MOST = 53
 
       # @!attribute day [Integer] the last day of the week
       # @!attribute secure [Hash{Step => Integer}] children, for steps that any of them met
@@ -36,13 +36,21 @@ module Vantick
         end
 
         def secure(so_far, day)
-          standing = ClassStanding.new(so_far.transform_values { |asked| Standing.new(asked, today: day) })
-          standing.met.to_h { |step| [step, standing.counts(step)[:secure]] }
+          states = so_far.values.map { |asked| Standing.new(judging(asked, day), today: day).states }
+          met = Step.with_times.select { |step| states.any? { |one| one[step] != :not_met } }
+          met.to_h { |step| [step, states.count { |one| one[step] == :secure }] }
+        end
+
+        # What is older says nothing of that day, but that a step was met.
+        def judging(asked, day)
+          recent = asked.drop_while { |one| one.day < day - Secure::JUDGING_DAYS }
+          met = asked.first(asked.length - recent.length).uniq(&:step)
+          met + recent
         end
 
         def misreadings(now)
           evidence = ClassEvidence.new(now.transform_values { |asked| asked.map(&:marked) })
-          evidence.shared.to_h { |share| [share.misreading, share.children.length] }
+          evidence.showing.transform_values(&:length)
         end
       end
     end

@@ -4,22 +4,19 @@ module Vantick
   module Core
     # Where a class stands on the ladder, and which step is next for it.
     class ClassStanding
-      # From which share of the children who met a step it is taken up again (judgement).
-      STUMBLING_SHARE = 0.2
-
-      # What is next, and why.
-      # @!attribute step [Step, nil] nothing where all of the ladder is done
-      # @!attribute reason [Symbol] `:begin`, `:stumbling`, `:go_on` or `:done`
-      # @!attribute children [Array] keys of those who stumble at it
-      Next = Struct.new(:step, :reason, :children, keyword_init: true)
-
       # @return [Hash{Object => Standing}] by child
       attr_reader :by_child
+      # @return [Array<Course::Given>] lessons there were, oldest first
+      attr_reader :lessons
 
-      # @param by_child [Hash{Object => Standing}] a key is any name for a child
-      def initialize(by_child)
-        @by_child = by_child.freeze
-        freeze
+      # @param by_child [Hash{Object => Array<Standing::Asked>}] oldest first; a key is any name for a child
+      # @param today [Integer] in the same count of days
+      # @param lessons [Array<Course::Given>] that are known to have been given
+      def initialize(by_child, today:, lessons: [])
+        @asked = by_child
+        @today = today
+        @by_child = by_child.transform_values { |asked| Standing.new(asked, today:) }.freeze
+        @lessons = Course.lessons(by_child, lessons).freeze
       end
 
       # @param step [Step]
@@ -32,28 +29,51 @@ module Vantick
       # @return [Array<Step>] those that some child met
       def met = Step.with_times.select { |step| counts(step)[:not_met] < by_child.length }
 
-      # @return [Next]
-      def next_step
-        return Next.new(step: Standing.after([]), reason: :begin, children: []) if met.empty?
+      # @return [Course::Next]
+      def next_step = course.next_step(today: @today)
 
-        stumbled = met.find { |step| stumbling(step).length >= STUMBLING_SHARE * (by_child.length - counts(step)[:not_met]) }
-        return Next.new(step: stumbled, reason: :stumbling, children: stumbling(stumbled)) if stumbled
-
-        following = Standing.after(met)
-        Next.new(step: following, reason: following ? :go_on : :done, children: [])
-      end
+      # @param key [Object] of a child
+      # @return [Step, nil] next for this child: the lowest not shown yet, at most one above the class
+      def next_for(key) = by_child.fetch(key).next_step(limit:)
 
       # @param step [Step]
-      # @return [Array<Step>] steps below it that are fading or not secure for some child who met them
-      def to_go_over(step)
-        step.foundations.select { |lower| met.include?(lower) && by_child.values.any? { |standing| shaky?(standing, lower) } }
+      # @return [Array<Step>] what a lesson on it goes over first: at most three that many are shaky on
+      def to_go_over(step) = Recap.steps(tracings, step, before: met | lessons.map(&:step).uniq)
+
+      # @param step [Step]
+      # @return [Misreading, nil] the one that most of the class are likely to have and that can show on the step
+      def misreading_on(step)
+        likely = by_child.values.flat_map { |standing| standing.diagnosis.likely }
+        shown = likely.select { |one| step.shows?(one) }
+        shown.tally.max_by { |_, count| count }&.first
+      end
+
+      # @param misreading [Misreading]
+      # @return [Array] keys of the children in whom it is likely
+      def likely(misreading) = by_child.select { |_, standing| standing.diagnosis.likely.include?(misreading) }.keys
+
+      # @return [Array<Groups::Known>] what groups are made of
+      def known
+        by_child.map do |key, standing|
+          step = next_for(key)
+          misreading = standing.diagnosis.likely.first
+          goes_on = misreading.nil? && standing.stumbles.empty? && (step.nil? || standing.judged(step).answers.zero?)
+          Groups::Known.new(key:, misreading:, step:, going_on: goes_on && standing.shown.any?)
+        end
       end
 
       private
 
-      def stumbling(step) = by_child.select { |_, standing| standing.stumbles.include?(step) }.keys
+      def tracings = @tracings ||= @asked.transform_values { |asked| Tracing.new(asked, lessons:, today: @today) }.freeze
 
-      def shaky?(standing, step) = standing.fading.include?(step) || %i[nearly learning].include?(standing.states.fetch(step))
+      def course = @course ||= Course.new(tracings, lessons)
+
+      # One above the highest step that the class was taught.
+      def limit
+        ladder = Step.with_times
+        highest = lessons.map { |lesson| ladder.index(lesson.step) }.max
+        highest && ladder[[highest + 1, ladder.length - 1].min]
+      end
     end
   end
 end

@@ -2,9 +2,10 @@
 
 module Vantick
   module Core
-    # Which step is next for a class: a scheme of work goes up the ladder with a usual number of lessons a step, and is left only
-    # on evidence. A step that most are expected to know is left early or passed over; every fourth lesson, and all that are left
-    # at the end, go back to the step taught before with the most to gain.
+    # Which step is next for a class. The backbone is a scheme of work: up the ladder with a usual number of lessons a step, which
+    # most steps get in parts, since what comes again after a while stays longer. It is left on evidence alone: a step that most
+    # are expected to know is left early or passed over, and wherever more is to be gained by going back to a step taught before
+    # than by going on, it goes back; at the end all lessons do. Never more than three running on one step.
     class Course
       ROW = Tracing::SCHEME[:course].freeze
       USUAL = Tracing::SCHEME[:lessons].freeze
@@ -14,12 +15,13 @@ module Vantick
       # What is next, and why.
       # @!attribute step [Step, nil] nothing where the class is at the top and knows it
       # @!attribute reason [Symbol] one of {REASONS}
-      # @!attribute children [Array] keys of those the reason speaks of
+      # @!attribute children [Array] keys of those who are not expected to know it
       # @!attribute lesson [Integer] the how manieth on the step this would be
-      Next = Struct.new(:step, :reason, :children, :lesson, keyword_init: true)
-      # `:begin` nobody has answered anything, `:new` the next step, `:again` it goes on with the step, `:passed` on with a step above
-      # some that most know already, `:back` gone back to, `:done`.
-      REASONS = %i[begin new again passed back done].freeze
+      # @!attribute days [Integer, nil] since the last lesson on it
+      Next = Struct.new(:step, :reason, :children, :lesson, :days, keyword_init: true)
+      # `:begin` nobody has answered anything, `:new` the next step, `:passed` a step above some that most know already, `:again` the
+      # step of the last lesson, `:back` one from before it, `:done` most know all.
+      REASONS = %i[begin new passed again back done].freeze
 
       # @param step [Step]
       # @return [Integer] lessons it usually has
@@ -43,17 +45,18 @@ module Vantick
         @by_child = by_child
         @lessons = lessons
         @counts = lessons.map(&:step).tally
-        @last = lessons.last&.step
       end
 
+      # @param today [Integer, nil] to say how long ago a lesson was
       # @return [Next]
-      def next_step
-        return Next.new(step: ladder.first, reason: :begin, children: [], lesson: 1) if @lessons.empty? && nothing_known?
+      def next_step(today: nil)
+        following = forward
+        step = candidates(following).max_by.with_index { |one, at| [worth(one) * (one == following ? ROW[:forward] : 1), -at] }
+        return Next.new(step: nil, reason: :done, children: [], lesson: 0) if step.nil? || (following.nil? && known?)
 
-        following = scheme
-        back = going_back(following) if @lessons.length % ROW[:back_every] == ROW[:back_every] - 1 || following.nil?
-        step = back || following
-        step ? told(step, step == following ? nil : :back) : Next.new(step: nil, reason: :done, children: [], lesson: 0)
+        lessons = @lessons.select { |lesson| lesson.step == step }
+        Next.new(step:, reason: reason(step), children: unsure(step), lesson: lessons.length + 1,
+                 days: lessons.any? && today ? today - lessons.last.day : nil)
       end
 
       # @param step [Step]
@@ -64,34 +67,35 @@ module Vantick
 
       def ladder = Step.with_times
 
-      def nothing_known? = ladder.none? { |step| expected(step) >= ROW[:known] }
+      def known? = ladder.all? { |step| expected(step) >= ROW[:known] }
 
-      # The first step that has lessons left and is not known by most; one lesson more where few know it, not twice.
-      def scheme
+      # The first step that is not known by most and has had fewer lessons than a first pass gives it.
+      def forward
         ladder.find do |step|
-          next if expected(step) >= ROW[:known]
-
-          count = @counts.fetch(step, 0)
-          usual = Course.usual(step)
-          count < usual || (count == usual && step == @last && expected(step) < ROW[:again_below])
+          expected(step) < ROW[:known] && @counts.fetch(step, 0) < [Course.usual(step) - ROW[:fewer_at_first], 1].max
         end
       end
 
-      def going_back(following)
-        taught = @counts.keys - [@last, following]
-        taught.max_by { |step| [@by_child.values.sum { |one| one.gain(step) }, -ladder.index(step)] }
+      # Those that were taught, and the one to go on with; not the one that had its lessons running.
+      def candidates(following)
+        running = @lessons.last(ROW[:most_running]).map(&:step)
+        tired = running.length == ROW[:most_running] && running.uniq.one? ? running.first(1) : []
+        ladder & ([*@counts.keys, *following] - tired)
       end
 
-      def told(step, reason)
-        lesson = @counts.fetch(step, 0) + 1
-        reason ||= if lesson > 1 then :again
-                   else passed?(step) ? :passed : :new
-                   end
-        Next.new(step:, reason:, children: unsure(step), lesson:)
+      # Children times kinds of times that a lesson is expected to give.
+      def worth(step) = (@worth ||= {})[step] ||= @by_child.values.sum { |one| one.gain(step) }
+
+      def reason(step)
+        return @counts.key?(step) ? back_or_again(step) : first(step) unless @lessons.empty?
+
+        ladder.first == step ? :begin : :passed
       end
 
-      # Whether steps before it were left out since most know them.
-      def passed?(step) = ladder.take_while { |one| one != step }.last(1).any? { |one| @counts.fetch(one, 0).zero? }
+      def back_or_again(step) = step == @lessons.last.step ? :again : :back
+
+      # Whether the step before it was left out, since most know it.
+      def first(step) = ladder[0...ladder.index(step)].last(1).any? { |one| !@counts.key?(one) } ? :passed : :new
 
       def unsure(step) = @by_child.select { |_, one| one.of_step(step) < 0.5 }.keys
     end

@@ -2,103 +2,126 @@
 
 module Vantick
   module Core
-    # Who works together tomorrow: by what most likely lies behind their mistakes, then by the lowest step
-    # that is not secure. A teacher can move any child by hand.
+    # Who works together tomorrow: by what most likely lies behind their mistakes, then by the lowest step not shown yet. The
+    # largest needs keep a group of their own; beside them one group, of any size, of those who only go on and need no leading.
+    # A teacher can move any child by hand.
     class Groups
       # How many a teacher can lead, and how many work in one (judgement).
       MOST_GROUPS = 4
       MOST_CHILDREN = 8
+      # A group is named for a misreading that so large a part of it has.
+      NAMED_FROM = 0.5
+      # Times that show what a group works on.
+      TIMES = 3
 
       # What is known of a child.
       # @!attribute key [Object] any name for the child
       # @!attribute misreading [Misreading, nil] likely, if any
-      # @!attribute step [Step, nil] the lowest not secure, if any
-      Known = Struct.new(:key, :misreading, :step, keyword_init: true)
+      # @!attribute step [Step, nil] the lowest not shown yet, if any
+      # @!attribute going_on [Boolean, nil] whether the step is simply the next, and nothing stands in the way
+      Known = Struct.new(:key, :misreading, :step, :going_on, keyword_init: true)
       # @!attribute children [Array] keys
-      # @!attribute misreadings [Array<Misreading>] that the group's children have, the commonest first
-      # @!attribute step [Step, nil] the lowest that is not secure in the group
-      Group = Struct.new(:children, :misreadings, :step, keyword_init: true) do
-        # @return [Array<DialTime>] three times that show what the group works on
-        def times
-          return misreadings.first.best_times if misreadings.any?
-
-          seen = step ? step.pool.reject(&:hidden_hand?) : []
-          seen.values_at(0, seen.length / 2, -1).compact.uniq
-        end
-      end
+      # @!attribute misreadings [Array<Misreading>] that at least half of the group's children have, the commonest first
+      # @!attribute step [Step, nil] what its lesson is on: where the misreading can show, or the commonest lowest step
+      # @!attribute beside [Boolean] whether it goes on by itself
+      # @!attribute times [Array<DialTime, DayTime>] that show what the group works on
+      Group = Struct.new(:children, :misreadings, :step, :beside, :times, keyword_init: true)
 
       # @param children [Array<Known>]
       # @param most [Integer] how many groups the teacher can lead, 1 or more
-      # @return [Array<Group>] the largest need first: misreadings before steps
+      # @param seed [Integer] of the day, so that a step's times are not the same every day
+      # @return [Array<Group>] misreadings before steps, and last the one beside
       # @raise [InvalidCount] where there is to be no group
-      def self.of(children, most: MOST_GROUPS)
+      def self.of(children, most: MOST_GROUPS, seed: 0)
         raise InvalidCount.new("Name 1 group or more.", field: :most) unless most.is_a?(Integer) && most.positive?
 
-        new(children, most).groups
+        new(children, most, seed).groups
       end
 
-      def initialize(children, most)
-        @children = children
+      def initialize(children, most, seed)
+        @beside, @led = children.partition(&:going_on)
         @most = most
+        @seed = seed
         # Where so many cannot be led in so few groups, the groups are larger: somebody has to work with them.
-        @size = [MOST_CHILDREN, (children.length / most.to_f).ceil].max
+        @size = [MOST_CHILDREN, (@led.length / most.to_f).ceil].max
       end
 
       def groups
-        parts = split(@children.group_by { |child| need(child) }.sort_by { |need, _| need }.map(&:last))
-        parts = join_nearest(parts) while joinable?(parts)
-        parts.map { |part| described(part) }
+        found = joined.sort_by { |part| place(part.first) }.map { |part| described(part) }
+        @beside.empty? ? found : [*found, described(@beside, beside: true)]
       end
 
       private
 
+      # What a child works on: needs are the same or not, and lie nearer or further apart.
+      def need(child) = child.misreading || child.step
+
+      def parts
+        by_need = @led.group_by { |child| need(child) }.values
+        by_need.flat_map { |some| some.each_slice(@size).to_a }.sort_by { |part| [-part.length, *place(part.first)] }
+      end
+
+      # The largest keep a group, whose first child says what it works on; of the others each joins the nearest that has room.
+      def joined
+        kept, rest = parts.partition.with_index { |part, at| at < @most && (part.length > 1 || at.zero?) }
+        rest.flatten.reduce(kept) do |groups, child|
+          open = groups.each_index.select { |at| groups[at].length < room(groups[at]) }
+          open = groups.each_index.select { |at| groups[at].length < @size } if open.empty?
+          at = open.min_by { |place| [*apart(child, groups[place].first), place] }
+          next [*groups, [child]] unless at
+
+          [*groups[0...at], [*groups[at], child], *groups[(at + 1)..]]
+        end
+      end
+
+      # No more than leave half of a group with the misreading that it is named for.
+      def room(part)
+        return @size unless part.first.misreading
+
+        [@size, (part.count { |child| child.misreading == part.first.misreading } / NAMED_FROM).floor].min
+      end
+
       # Misreadings mended with the same lens lie next to each other, then steps in the order of the ladder.
-      def need(child)
-        return [0, lens_place(child.misreading), Misreading.all.index(child.misreading)] if child.misreading
+      def place(child)
+        return [0, lens(child.misreading), Misreading.all.index(child.misreading)] if child.misreading
 
-        [1, child.step ? Step.all.index(child.step) : Step.all.length, 0]
+        [1, rung(child.step), 0]
       end
 
-      def lens_place(misreading) = Misreading.all.map { |one| one.texts[:lens] }.uniq.index(misreading.texts[:lens])
-
-      def split(parts) = parts.flat_map { |part| even_slices(part) }
-
-      def even_slices(part)
-        slices = (part.length / @size.to_f).ceil
-        part.each_slice((part.length / slices.to_f).ceil).to_a
+      def apart(one, other)
+        same_lens = one.misreading && other.misreading && lens(one.misreading) == lens(other.misreading)
+        [same_lens ? 0 : 1, (rung(Groups.step_of(one)) - rung(Groups.step_of(other))).abs]
       end
 
-      def joinable?(parts) = parts.length > 1 && (parts.length > @most || parts.any?(&:one?))
+      def lens(misreading) = Misreading.all.map { |one| one.texts[:lens] }.uniq.index(misreading.texts[:lens])
 
-      # The smallest joins its nearest neighbour; where that grows too large, both are shared out anew.
-      def join_nearest(parts)
-        at = parts.each_index.min_by { |place| [parts[place].length, place] }
-        with = [at - 1, at + 1].select { |place| place.between?(0, parts.length - 1) }.min_by { |place| distance(parts, at, place) }
-        first, last = [at, with].minmax
-        return pack(parts) if parts[first].length + parts[last].length > @size
+      def rung(step) = step ? Step.all.index(step) : Step.all.length
 
-        [*parts[0...first], parts[first] + parts[last], *parts[(last + 1)..]]
+      # @param child [Known]
+      # @return [Step, nil] what a lesson for the child is on
+      def self.step_of(child) = child.misreading ? lowest_showing(child.misreading) : child.step
+
+      # @param misreading [Misreading]
+      # @return [Step] the lowest where it can show
+      def self.lowest_showing(misreading) = Step.with_times.find { |step| step.shows?(misreading) }
+
+      def described(part, beside: false)
+        first = part.first
+        half = part.count { |child| child.misreading && child.misreading == first.misreading } >= NAMED_FROM * part.length
+        misreadings = half ? part.filter_map(&:misreading).tally.select { |_, count| count >= NAMED_FROM * part.length }.keys : []
+        step = half || first.misreading.nil? ? Groups.step_of(first) : lowest(part)
+        step = lowest(part) if beside
+        Group.new(children: part.map(&:key), misreadings:, step:, beside:, times: times(misreadings, step))
       end
 
-      def distance(parts, one, other)
-        mine, theirs = [one, other].map { |place| need(parts[place].first) }
-        [mine.zip(theirs).index { |left, right| left != right } ? -mine.zip(theirs).index { |left, right| left != right } : -mine.length,
-         parts[other].length]
-      end
+      # The commonest, the lower of two alike.
+      def lowest(part) = part.filter_map { |child| Groups.step_of(child) }.tally.max_by { |step, count| [count, -rung(step)] }&.first
 
-      # Neighbours in need side by side, in as few groups as hold them.
-      def pack(parts)
-        everyone = parts.flatten
-        count = [@most, parts.length - 1].min
-        count = [count, (everyone.length / @size.to_f).ceil].max
-        smaller, larger = everyone.length.divmod(count)
-        sizes = Array.new(count) { |place| smaller + (place < larger ? 1 : 0) }
-        sizes.map { |size| everyone.shift(size) }
-      end
+      def times(misreadings, step)
+        return misreadings.first.best_times if misreadings.any?
+        return [] unless step
 
-      def described(part)
-        misreadings = part.filter_map(&:misreading).tally.sort_by { |_, count| -count }.map(&:first)
-        Group.new(children: part.map(&:key), misreadings:, step: part.filter_map(&:step).min_by { |step| Step.all.index(step) })
+        Chooser.choose(step:, task: step.tasks.first, count: TIMES, seed: @seed).times
       end
     end
   end

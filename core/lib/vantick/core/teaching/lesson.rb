@@ -38,12 +38,14 @@ module Vantick
       # @param stage_minutes [Hash{Symbol => Integer}] minutes of each stage where they are not the usual ones
       # @param kept [Hash{Symbol => Array<DialTime, DayTime, nil>}] by stage, times that stand where they stand;
       #   nil is a place to choose for
+      # @param exit_avoid [Array<DialTime, DayTime>] times of the last exits on the step
       # @raise [InvalidCount] where the minutes are not a lesson's, or do not fill it
       # @raise [TimeTwice] where a time is kept twice
-      def initialize(step:, task:, minutes:, earlier: [], pacing: Pacing.new, seed: 0, avoid: [], stage_minutes: {}, kept: {})
+      def initialize(step:, task:, minutes:, earlier: [], pacing: Pacing.new, seed: 0, avoid: [], stage_minutes: {}, kept: {},
+                     exit_avoid: [])
         @pacing = pacing
         @kept = kept
-        @supply = LessonTimes.new(step:, task:, earlier:, seed:, used: avoid | unique(kept.values.flatten.compact))
+        @supply = LessonTimes.new(step:, task:, earlier:, seed:, used: avoid | unique(kept.values.flatten.compact), exit_avoid:)
         lengths = StageMinutes.of(minutes, stage_minutes)
         @stages = stages_of(lengths).values_at(*lengths.keys).freeze
         freeze
@@ -69,7 +71,7 @@ module Vantick
 
       def stage(id, minutes, kinds, share)
         row = StageMinutes::STAGES.fetch(id)
-        times = @supply.take(share, thorough: row[:thorough])
+        times = id == LessonShares::EXIT ? @supply.take_exit(share) : @supply.take(share, thorough: row[:thorough])
         timed = timed(kinds)
         found = Array.new(timed) { |place| kept(id)[place] || times.shift }.compact
         items = items(kinds, found)

@@ -11,27 +11,45 @@ module Vantick
       EARLIER = StageMinutes::STAGES.select { |_, stage| stage[:earlier] }.keys.freeze
       # The stage that keeps its number longest: up to half of the step's own times, and a third of all.
       EXIT = :exit
+      SHOWN = :show
+      # Times of the kind next below in an exit (judgement).
+      NEIGHBOURS = 2
 
       # @param wanted [Hash{Symbol => Integer}] times by stage
       # @param own [Integer] of the step itself, not used yet
       # @param earlier [Integer] of earlier steps, not used yet
       # @return [Hash{Symbol => Share}]
-      def self.of(wanted, own:, earlier:) = new(wanted, own, earlier).shares
+      # @param neighbours [Integer] times of the kind next below, of which an exit takes a few
+      def self.of(wanted, own:, earlier:, neighbours: 0) = new(wanted, own, earlier, neighbours).shares
 
-      def initialize(wanted, own, earlier)
+      def initialize(wanted, own, earlier, neighbours)
+        @neighbours = neighbours
         @wanted = wanted
         @own = own
         @all = own + earlier
       end
 
       def shares
-        return @wanted.to_h { |id, count| [id, EARLIER.include?(id) ? Share.new(0, count) : Share.new(count, 0)] } if plenty?
+        return @wanted.to_h { |id, count| [id, EARLIER.include?(id) ? Share.new(0, count) : exit_share(id, count)] } if plenty?
 
         counts = { **shared_out(@wanted.except(EXIT), @all - exit_count), EXIT => exit_count }
-        counts.to_h { |id, count| [id, Share.new(own_of(id, count), count - own_of(id, count))] }
+        counts.to_h { |id, count| [id, share(id, count)] }
       end
 
       private
+
+      # A worked example is one of the step, and of nothing else.
+      def share(id, count)
+        return exit_share(id, count) if id == EXIT
+
+        Share.new(own_of(id, count), id == SHOWN ? 0 : count - own_of(id, count))
+      end
+
+      # One or two of an exit on one kind of times are its neighbours.
+      def exit_share(id, count)
+        few = id == EXIT && @neighbours.positive? ? [count / 3, NEIGHBOURS].min : 0
+        Share.new(count - few, few)
+      end
 
       def plenty? = @wanted.except(*EARLIER).values.sum <= @own && @wanted.values.sum <= @all
 
@@ -54,7 +72,7 @@ module Vantick
         return 0 if EARLIER.include?(id)
 
         stages = @wanted.keys - EARLIER - [EXIT]
-        each, over = (@own - exit_count).divmod(stages.length)
+        each, over = (@own - exit_share(EXIT, exit_count).own).divmod(stages.length)
         [count, each + (stages.index(id) < over ? 1 : 0)].min
       end
     end

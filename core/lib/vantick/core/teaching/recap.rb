@@ -17,7 +17,15 @@ module Vantick
           counts = (before - [step]).to_h { |one| [one, by_child.values.count { |child| child.of_step(one) < KNOWN }] }
           enough = counts.select { |_, count| count >= ROW[:share] * by_child.length }
           ranked = enough.sort_by { |one, _| [-worth(by_child, one), Step.all.index(one)] }.map(&:first)
-          ranked.reduce([]) { |chosen, one| chosen.any? { |other| other.parts.include?(one) || one.parts.include?(other) } ? chosen : [*chosen, one] }
+          ranked.reduce([]) do |chosen, one|
+            if chosen.any? do |other|
+              other.parts.include?(one) || one.parts.include?(other)
+            end
+              chosen
+            else
+              [*chosen, one]
+            end
+          end
                 .first(ROW[:steps])
         end
 

@@ -11,7 +11,7 @@ module Vantick
       # Whole dials that tell of the hour hand, and how many of them have to have the hour right.
       HOURS = { last: 5, right: 4 }.freeze
       # Misreadings at which the hour itself was read wrongly.
-      OF_THE_HOUR = %i[hands_swapped next_hour_early to_with_passed_hour to_hour_kept sides_swapped].freeze
+      OF_THE_HOUR = %i[hands_swapped next_hour_early].freeze
 
       # An answer at first try.
       # @!attribute step [Step] for which it was asked
@@ -76,7 +76,7 @@ module Vantick
       def self.counting(asked)
         task, time = asked.marked.then { |marked| [marked.task, marked.time] }
         home = Step.home(task)
-        return home.holds?(time.is_a?(DayTime) ? time.dial_time : time) ? [home] : [] if home
+        return [home].select { |step| step.holds?(time.is_a?(DayTime) ? time.dial_time : time) } if home
 
         [asked.step, *asked.step.foundations.select { |step| step.whole? && step.tasks.include?(task) && step.holds?(time) }]
       end
@@ -85,7 +85,7 @@ module Vantick
       private
 
       def judge(step, given)
-        misread = diagnosis.likely.any? { |one| step.tasks.any? { |task| step.misreadings(task).include?(one) } }
+        misread = diagnosis.likely.any? { |one| step.shows?(one) }
         Secure.judge(given, today: @today, misread:)
       end
 
@@ -115,7 +115,8 @@ module Vantick
       def carries?(step) = @judged[step].then { |one| !one.stumbles && (one.answers.zero? || one.through || one.right == one.answers) }
 
       def hours_right?(answers)
-        whole = answers.last(Secure::LAST * 2).select { |asked| Step.home(asked.marked.task).nil? && asked.marked.telling? }
+        recent = answers.last(Secure::LAST * 2).select { |asked| @today - asked.day <= Secure::JUDGING_DAYS }
+        whole = recent.select { |asked| Step.home(asked.marked.task).nil? && asked.marked.telling? }
         last = whole.last(HOURS[:last]).map(&:marked)
         last.count { |marked| hour_right?(marked) } >= HOURS[:right]
       end

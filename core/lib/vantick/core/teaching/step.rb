@@ -100,7 +100,9 @@ module Vantick
       # @return [Hash{Symbol => Array<Step>}] by step; worked out once
       def self.parts
         @parts ||= with_times.to_h do |step|
-          [step.id, step.foundations.select { |part| step.whole? && part.whole? && part.pool.any? && (part.pool - step.pool).empty? }.freeze]
+          [step.id, step.foundations.select do |part|
+            step.whole? && part.whole? && part.pool.any? && (part.pool - step.pool).empty?
+          end.freeze]
         end.freeze
       end
 
@@ -131,6 +133,24 @@ module Vantick
       # @param task [Task]
       # @return [Array<Misreading>] those that its times can show
       def misreadings(task) = Telling.for(self, task).misreadings
+
+      # @param misreading [Misreading]
+      # @return [Boolean] whether it can show in what is asked here
+      def shows?(misreading)
+        Step.showing[[id, misreading.id]] ||= if tasks.any? do |task|
+          pool_for(task).any? do |time|
+            misreading.chance?(time, task)
+          end
+        end
+                                                :yes
+                                              else
+                                                :no
+                                              end
+        Step.showing[[id, misreading.id]] == :yes
+      end
+
+      # Looked up by the thousand, so kept.
+      def self.showing = @showing ||= {}
 
       private
 

@@ -16,7 +16,9 @@ module Vantick
         @known = KindsOfTime.all.to_h { |kind| [kind, ROW[:begin]] }
         @days = {}
         events = answers.map { |one| [one.day, 0, one] } + lessons.map { |one| [one.day, 1, one] }
-        events.sort_by.with_index { |(day, order, _), at| [day, order, at] }.each { |_, order, one| order.zero? ? answered(one) : taught(one) }
+        events.sort_by.with_index do |(day, order, _), at|
+          [day, order, at]
+        end.each { |_, order, one| order.zero? ? answered(one) : taught(one) }
         fade_all(today) if today
         freeze
       end
@@ -35,10 +37,11 @@ module Vantick
 
       # @param step [Step]
       # @return [Float] how much a lesson on it is likely to give, in kinds of times
-      def gain(step)
-        kinds = KindsOfTime.of_step(step)
-        kinds.sum { |kind| (1 - known(kind)) * reach(kind) } / kinds.length
-      end
+      def gain(step) = KindsOfTime.of_step(step).sum { |kind| (1 - known(kind)) * reach(kind) } * Tracing.chance(step)
+
+      # @param step [Step]
+      # @return [Float] of learning one of its kinds in a lesson, where all that it rests on is known
+      def self.chance(step) = KindsOfTime.of_step(step).length.then { |kinds| kinds == 1 ? ROW[:lesson] : ROW[:shared] / kinds }
 
       private
 
@@ -54,11 +57,9 @@ module Vantick
       end
 
       def taught(lesson)
-        kinds = KindsOfTime.of_step(lesson.step)
-        chance = kinds.one? ? ROW[:lesson] : ROW[:shared] / kinds.length
-        kinds.each do |kind|
+        KindsOfTime.of_step(lesson.step).each do |kind|
           fade(kind, lesson.day)
-          @known[kind] += (1 - @known[kind]) * chance * reach(kind)
+          @known[kind] += (1 - @known[kind]) * Tracing.chance(lesson.step) * reach(kind)
         end
       end
 

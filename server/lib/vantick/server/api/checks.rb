@@ -55,7 +55,7 @@ module Vantick
           most = [MOST_ITEMS, step.pool.length].min
           raise Core::InvalidCount, "A check has 1 to #{most} clocks." unless (1..most).cover?(wanted[:count])
 
-          avoid = store.checks.last_times(class_id).map { |time| Core::DialTime.parse(time) }
+          avoid = store.checks.last_times(class_id, step.id.to_s).map { |time| Core::DialTime.parse(time) }
           Core::Chooser.choose(step:, task:, count: wanted[:count], seed: wanted[:seed], avoid:)
         end
       end

@@ -122,9 +122,8 @@ module Vantick
         def step_of(desk, child)
           return desk[:step] if desk[:step] || Server::Desk::Sitting::FIXED.include?(desk[:kind])
 
-          conventions = store.classes.conventions(desk[:class_id])
-          asked = store.answers.of_child(child[:id]).map { |answer| Standings.asked(answer, conventions) }
-          (Core::Standing.new(asked, today: SchoolDay.today).next_step || Core::Step.hardest).id.to_s
+          standing = Standings.of(store.classes.find(desk[:class_id]), store, today: SchoolDay.today)
+          (standing.next_for(child[:id]) || Core::Step.hardest).id.to_s
         end
       end
     end

@@ -16,13 +16,20 @@ module Vantick
           def make(store, row, plan, made_at, on_paper: true)
             paper(plan.task) if on_paper
             times = times(plan)
-            step = Core::Step.holding(times, plan.task).id.to_s
-            check = store.checks.add(class_id: row[:class_id], step:, task: plan.task.id.to_s, times: times.map(&:to_s), made_at:)
+            items = times.map { |time| { time: time.to_s, step: step_of(time, plan), task: nil } }
+            check = store.checks.add(class_id: row[:class_id], step: plan.step.id.to_s, task: plan.task.id.to_s, items:, made_at:)
             store.lessons.change(row[:id], check_id: check[:id])
             check[:id]
           end
 
           private
+
+          # A neighbour among them is asked for its own step.
+          def step_of(time, plan)
+            return if plan.step.pool_for(plan.task).include?(time)
+
+            Core::Step.holding([time], plan.task)&.id&.to_s
+          end
 
           def unfit(message, field) = raise(Core::Error.new(message, field:))
 

@@ -18,7 +18,8 @@ module Vantick
         post "/api/classes/:class_id/lessons" do
           class_id = input[:class_id]
           carried = carried(class_id)
-          settled = { **sent.except(:day), earlier: earlier(class_id, sent[:step]), kept: { recap: carried }, carried: }
+          settled = { **sent.except(:day), earlier: earlier(class_id, sent[:step]), kept: { recap: carried }, carried:,
+                      exit_avoid: store.checks.last_times(class_id, sent[:step]) }
           plan = Plan.new(settled, conventions(class_id))
           answer_json(LessonView.lesson(store.lessons.add(class_id:, day: sent[:day], plan: plan.settled, made_at: now), plan), code: 201)
         end
@@ -33,7 +34,8 @@ module Vantick
           same = row[:plan][:step].to_s == sent[:step]
           earlier = same ? row[:plan][:earlier] : earlier(row[:class_id], sent[:step])
           settled = JSON.parse(JSON.generate(sent.except(:day, :version)), symbolize_names: true)
-          plan = Plan.new({ **settled, earlier:, carried: row[:plan].fetch(:carried, []) }, conventions(row[:class_id]))
+          kept = { carried: row[:plan].fetch(:carried, []), exit_avoid: store.checks.last_times(row[:class_id], sent[:step]) }
+          plan = Plan.new({ **settled, earlier:, **kept }, conventions(row[:class_id]))
           changed = { day: sent[:day], plan: plan.settled, changed_at: now }
           answer_json(LessonView.lesson(store.lessons.change(row[:id], version: sent[:version], **changed), plan))
         end
@@ -71,10 +73,7 @@ module Vantick
 
         def conventions(class_id) = store.classes.conventions(class_id)
 
-        def standing(class_id)
-          children = store.classes.find(class_id)[:children]
-          Standings.of(children, store.answers.of_class(class_id), conventions(class_id), today: SchoolDay.today)
-        end
+        def standing(class_id) = Standings.of(store.classes.find(class_id), store, today: SchoolDay.today)
 
         # Steps below that are fading or not secure in this class.
         def earlier(class_id, step_id) = standing(class_id).to_go_over(Core::Step.find(step_id)).map(&:id)

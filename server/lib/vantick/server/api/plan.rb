@@ -62,7 +62,8 @@ module Vantick
         def made(settled)
           Core::Lesson.new(step:, task:, minutes: settled[:minutes], seed: settled[:seed], stage_minutes: settled.fetch(:stage_minutes, {}),
                            earlier: settled.fetch(:earlier, []).map { |id| Core::Step.find(id) },
-                           avoid: settled.fetch(:swapped, []).flat_map { |text| both_kinds(text) }, kept: kept(settled))
+                           avoid: settled.fetch(:swapped, []).flat_map { |text| both_kinds(text) }, kept: kept(settled),
+                           exit_avoid: settled.fetch(:exit_avoid, []).map { |text| kind_of_time(:exit).parse(text) })
         end
 
         # One place left open is a time to be swapped: it needs another.

@@ -16,20 +16,21 @@ module Vantick
           # @param conventions [Core::Conventions]
           # @param today [Integer] a Julian day
           # @return [Hash]
-          def record(child, answers, conventions, today)
+          def record(child, answers, conventions, standing)
             marked = answers.map { |answer| Marks.asked(answer, conventions) }
-            days = answers.map { |answer| SchoolDay.jd(answer[:answered_at]) }
-            diagnosis = Core::Diagnosis.new(marked, ages: days.map { |day| today - day })
-            { child: child.slice(:id, :name), verdict: diagnosis.verdict, likely: diagnosis.top.misreadings.map(&:id),
+            own = standing.by_child.fetch(child[:id])
+            diagnosis = own.diagnosis
+            { child: child.slice(:id, :name), verdict: diagnosis.verdict, likely: diagnosis.possible.map(&:id),
+              next_step: standing.next_for(child[:id])&.id, stumbles: own.stumbles.map(&:id),
               next_best: next_best(diagnosis, answers), evidence: diagnosis.evidence.map { |piece| piece(piece, diagnosis, answers) },
-              steps: steps(answers, conventions, today), checks: checks(answers, marked),
+              steps: steps(own), checks: checks(answers, marked),
               answers: answers.reverse.map { |answer| given(answer, conventions) } }
           end
 
           # @param group [Core::Groups::Group]
           def group(group)
             times = group.times.map { |time| dial(time) }
-            { child_ids: group.children, misreadings: group.misreadings.map(&:id), step: group.step&.id, times: }
+            { child_ids: group.children, misreadings: group.misreadings.map(&:id), step: group.step&.id, beside: group.beside, times: }
           end
 
           # @param week [Core::ClassHistory::Week]
@@ -44,11 +45,9 @@ module Vantick
 
           # Asked with what the child was asked last.
           def next_best(diagnosis, answers)
-            last = answers.last || FIRST
-            task = Core::Task.find(last[:task])
-            step = Core::Step.find(last[:step])
-            time = Core::NextBest.time(diagnosis, task, step.pool_for(task))
-            time && { time: dial(time), task: task.id, step: step.id }
+            step = Core::Step.find((answers.last || FIRST)[:step])
+            found = Core::NextBest.advice(diagnosis, step)
+            found && { time: dial(found.time), task: found.task.id, step: step.id }
           end
 
           def piece(evidence, diagnosis, answers)
@@ -65,8 +64,7 @@ module Vantick
             end
           end
 
-          def steps(answers, conventions, today)
-            standing = Core::Standing.new(answers.map { |answer| Standings.asked(answer, conventions) }, today:)
+          def steps(standing)
             standing.states.map { |step, state| { id: step.id, state:, fading: standing.fading.include?(step) } }
           end
 

@@ -3,26 +3,29 @@
 module Vantick
   module Server
     module Api
-      # What the answers of a class say over all checks: of a child, of groups for tomorrow, and week by week.
+      # A child's record, groups for tomorrow, and how a class has done.
       class Records < Base
         get "/api/classes/:class_id/children/:child_id/record" do
           school_class = store.classes.find(input[:class_id])
           child = child_of(school_class, input[:child_id])
+          standing = Standings.of(school_class, store, today:)
           answers = store.answers.of_child(child[:id])
-          answer_json(RecordView.record(child, answers, conventions(school_class), today))
+          answer_json(RecordView.record(child, answers, conventions(school_class), standing))
         end
 
         get "/api/classes/:class_id/groups" do
-          school_class = store.classes.find(input[:class_id])
-          asked = asked(school_class)
-          known = asked.map { |id, some| known(id, some) }
-          groups = Core::Groups.of(known, most: input.fetch(:most, Core::Groups::MOST_GROUPS))
+          standing = Standings.of(store.classes.find(input[:class_id]), store, today:)
+          groups = Core::Groups.of(standing.known, most: input.fetch(:most, Core::Groups::MOST_GROUPS), seed: today)
           answer_json({ groups: groups.map { |group| RecordView.group(group) } })
         end
 
+        # The whole year, so all answers and not the last ones alone.
         get "/api/classes/:class_id/history" do
-          weeks = Core::ClassHistory.of(asked(store.classes.find(input[:class_id])), today:)
-          answer_json({ weeks: weeks.map { |week| RecordView.week(week) } })
+          school_class = store.classes.find(input[:class_id])
+          conventions = conventions(school_class)
+          given = store.answers.of_class(school_class[:id], limit: nil).group_by { |answer| answer[:child_id] }
+          asked = given.transform_values { |answers| answers.map { |answer| Standings.asked(answer, conventions) } }
+          answer_json({ weeks: Core::ClassHistory.of(asked, today:).map { |week| RecordView.week(week) } })
         end
 
         private
@@ -34,22 +37,6 @@ module Vantick
         def today = SchoolDay.today
 
         def conventions(school_class) = Core::Conventions.new(**school_class[:conventions])
-
-        def asked(school_class)
-          answers = store.answers.of_class(school_class[:id]).group_by { |answer| answer[:child_id] }
-          school_class[:children].to_h do |child|
-            [child[:id], answers.fetch(child[:id], []).map { |answer| Standings.asked(answer, conventions(school_class)) }]
-          end
-        end
-
-        # Answers say less as they grow old.
-        def known(id, asked)
-          last = asked.last(Core::Secure::LOOKED_AT)
-          diagnosis = Core::Diagnosis.new(last.map(&:marked), ages: last.map { |one| today - one.day })
-          misreading = diagnosis.top.misreadings.first if diagnosis.verdict == "likely"
-          step = Core::Standing.new(asked, today:).next_step
-          Core::Groups::Known.new(key: id, misreading:, step:)
-        end
       end
     end
   end

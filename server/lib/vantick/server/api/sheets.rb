@@ -44,7 +44,7 @@ module Vantick
           conventions = Core::Conventions.new(**school_class[:conventions])
           answers = store.answers.of_class(school_class[:id]).group_by { |answer| answer[:child_id] }
           marked = answers.transform_values { |some| some.map { |answer| Marks.asked(answer, conventions) } }
-          Core::ClassEvidence.new(marked).shared.map(&:misreading)
+          Core::ClassEvidence.new(marked).showing.sort_by { |_, children| -children.length }.map(&:first)
         end
       end
     end

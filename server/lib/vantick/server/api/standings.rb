@@ -3,19 +3,26 @@
 module Vantick
   module Server
     module Api
-      # The answers of a class as kept, as where it stands.
+      # Where children stand on the ladder, from their answers as the store has them and the lessons that were given.
       module Standings
-        # @param children [Array<Hash>]
-        # @param answers [Array<Hash>] those that stand, oldest first, each with its `step`, `task` and `time`
-        # @param conventions [Core::Conventions]
-        # @param today [Integer] a Julian day
+        # @param school_class [Hash]
+        # @param store [Store::Database]
+        # @param today [Integer] the Julian day of today
         # @return [Core::ClassStanding]
-        def self.of(children, answers, conventions, today:)
-          by_child = answers.group_by { |answer| answer[:child_id] }
-          Core::ClassStanding.new(children.to_h do |child|
-            asked = by_child.fetch(child[:id], []).map { |answer| asked(answer, conventions) }
-            [child[:id], Core::Standing.new(asked, today:)]
-          end)
+        def self.of(school_class, store, today:)
+          conventions = Core::Conventions.new(**school_class[:conventions])
+          by_child = store.answers.of_class(school_class[:id]).group_by { |answer| answer[:child_id] }
+          answered = school_class[:children].to_h do |child|
+            [child[:id], by_child.fetch(child[:id], []).map { |answer| asked(answer, conventions) }]
+          end
+          Core::ClassStanding.new(answered, today:, lessons: lessons(store, school_class[:id]))
+        end
+
+        # @return [Array<Core::Course::Given>] oldest first
+        def self.lessons(store, class_id)
+          store.lessons.given(class_id).map do |row|
+            Core::Course::Given.new(step: Core::Step.find(row[:plan][:step]), day: SchoolDay.jd(row[:given_at]))
+          end
         end
 
         # @return [Core::Standing::Asked]

@@ -103,9 +103,9 @@ module Vantick
 
         # @param class_id [Integer]
         # @return [Array<Hash>] the last {RECENT} answers of each child that stand, oldest first, with what was asked
-        def of_class(class_id)
+        def of_class(class_id, limit: RECENT)
           children = @db[:children].where(class_id:).order(:position).select_map(:id)
-          ruled(children.flat_map { |child_id| recent(child_id) })
+          ruled(children.flat_map { |child_id| recent(child_id, limit) })
         end
 
         # @param child_id [Integer]
@@ -133,10 +133,10 @@ module Vantick
         end
 
         # From the index of a child's answers backwards: as quick after a year as after a week.
-        def recent(child_id)
+        def recent(child_id, limit = RECENT)
           rows = standing_rows.where(Sequel[:answers][:child_id] => child_id)
           rows = rows.join(:items, id: :item_id).join(:checks, id: Sequel[:items][:check_id])
-          rows.select(*OF_CLASS).reverse(Sequel[:answers][:id]).limit(RECENT).all.reverse
+          rows.select(*OF_CLASS).reverse(Sequel[:answers][:id]).limit(limit).all.reverse
         end
 
         def by_check(found, ruled)

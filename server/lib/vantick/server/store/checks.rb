@@ -36,10 +36,11 @@ module Vantick
         # @return [Integer] the class that an item was made for
         def class_of_item(item_id) = @db[:items].join(:checks, id: :check_id).where(Sequel[:items][:id] => item_id).get(:class_id)
 
-        # @return [Array<String>] the times of the class's last checks
-        def last_times(class_id)
-          last = @db[:checks].where(class_id:).reverse(:id).limit(LAST).select(:id)
-          @db[:items].where(check_id: last, task: nil).select_map(:time)
+        # @return [Array<String>] the times of the class's last checks on a step; practice at the desks is none
+        def last_times(class_id, step)
+          practice = @db[:desks].where(check_id: Sequel[:checks][:id], kind: "practice").exists
+          last = @db[:checks].where(class_id:, step:).exclude(practice).reverse(:id).limit(LAST).select(:id)
+          @db[:items].where(check_id: last).distinct.select_map(:time)
         end
 
         # @return [Array<Integer>] the items that a child has

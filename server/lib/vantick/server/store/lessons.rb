@@ -47,6 +47,9 @@ module Vantick
         end
 
         # @raise [Missing]
+        # @return [Array<Hash>] those that were given, oldest first
+        def given(class_id) = @db[:lessons].where(class_id:).exclude(given_at: nil).order(:given_at, :id).all.map { |row| read(row) }
+
         # @return [Hash, nil] the copy of a lesson for a day
         def copy_of(id, day)
           row = @db[:lessons].where(copied_from: id, day:).reverse(:id).first
