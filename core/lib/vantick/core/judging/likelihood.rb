@@ -48,7 +48,7 @@ module Vantick
         # @param task [Task]
         # @return [Integer] wrong answers that there are to it, at most {OTHERS}
         def others(task)
-          (@others ||= {})[task.id] ||= [[task.times.map { |time| task.right_answer(time) }.uniq.length - 1, OTHERS].min, 1].max
+          (@others ||= {})[task.id] ||= (task.times.map { |time| task.right_answer(time) }.uniq.length - 1).clamp(1, OTHERS)
         end
 
         private

@@ -13,6 +13,7 @@ module Vantick
       TELLING_BITS = 0.08
       # How much of the prior a belief is mixed with before it is settled: a child may have changed.
       DOUBT = 0.25
+      FEW = 3
       # What to ask. @!attribute time, task, and bits that its answer is expected to tell
       Advice = Struct.new(:time, :task, :bits, keyword_init: true)
 
@@ -24,16 +25,12 @@ module Vantick
         def advice(diagnosis, step)
           return if diagnosis.answers.empty? || diagnosis.verdict == "secure"
 
-          asked = diagnosis.answers.map { |answer| [answer.task, answer.time] }
           shares = doubted(diagnosis)
-          found = tasks(step).flat_map do |task|
-            (times(step, task) - asked.filter_map do |one, time|
-              time if one == task
-            end).map { |time| [time, task] }
+          found = unasked(diagnosis, step).map do |task, time|
+            Advice.new(bits: expected_fall(shares, time, task).round(ALIKE), time:, task:)
           end
-          best = found.map { |time, task| [expected_fall(shares, time, task).round(ALIKE), time, task] }
-                      .min_by { |bits, time, _| [-bits, Difficulty.of(time), time] }
-          Advice.new(bits: best[0], time: best[1], task: best[2]) if best && best[0] >= TELLING_BITS
+          best = found.min_by { |advice| [-advice.bits, Difficulty.of(advice.time), advice.time] }
+          best if best && best.bits >= TELLING_BITS
         end
 
         # @param diagnosis [Diagnosis]
@@ -69,7 +66,14 @@ module Vantick
           end
         end
 
-        def times(step, task) = step.pool_for(task).reject(&:hidden_hand?).group_by(&:minute).flat_map { |_, same| same.first(3) }
+        # Of the times of each minute a few: the others tell the same.
+        def unasked(diagnosis, step)
+          asked = diagnosis.answers.to_set { |answer| [answer.task, answer.time] }
+          tasks(step).flat_map do |task|
+            left = step.pool_for(task).reject { |time| time.hidden_hand? || asked.include?([task, time]) }
+            left.group_by(&:minute).flat_map { |_, same| same.first(FEW).map { |time| [task, time] } }
+          end
+        end
 
         # The entropy of parts of a whole, times that whole.
         def entropy(parts)

@@ -33,11 +33,17 @@ module Vantick
       # @return [Array<Given>] oldest first, one a day
       def self.lessons(by_child, given)
         days = given.map(&:day)
-        answered = by_child.values.flat_map { |asked| asked.map { |one| [one.day, one.step] }.uniq }.tally
-        seen = answered.select { |(day, _), count| !days.include?(day) && count >= ROW[:met_share] * by_child.length }
-        more = seen.max_by(seen.length) { |_, count| count }.uniq { |(day, _), _| day }.map { |(day, step), _| Given.new(step:, day:) }
+        more = answered(by_child).reject { |lesson| days.include?(lesson.day) }
         (given + more).sort_by.with_index { |lesson, at| [lesson.day, at] }
       end
+
+      # By day the step on which most answered, where that is enough of the class.
+      def self.answered(by_child)
+        counts = by_child.values.flat_map { |asked| asked.map { |one| Given.new(step: one.step, day: one.day) }.uniq }.tally
+        enough = counts.select { |_, count| count >= ROW[:met_share] * by_child.length }
+        enough.group_by { |lesson, _| lesson.day }.values.map { |same| same.max_by(&:last).first }
+      end
+      private_class_method :answered
 
       # @param by_child [Hash{Object => Tracing}]
       # @param lessons [Array<Given>] oldest first

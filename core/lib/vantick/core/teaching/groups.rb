@@ -38,6 +38,14 @@ module Vantick
         new(children, most, seed).groups
       end
 
+      # @param child [Known]
+      # @return [Step, nil] what a lesson for the child is on
+      def self.step_of(child) = child.misreading ? lowest_showing(child.misreading) : child.step
+
+      # @param misreading [Misreading]
+      # @return [Step] the lowest where it can show
+      def self.lowest_showing(misreading) = Step.with_times.find { |step| step.shows?(misreading) }
+
       def initialize(children, most, seed)
         @beside, @led = children.partition(&:going_on)
         @most = most
@@ -64,14 +72,14 @@ module Vantick
       # The largest keep a group, whose first child says what it works on; of the others each joins the nearest that has room.
       def joined
         kept, rest = parts.partition.with_index { |part, at| at < @most && (part.length > 1 || at.zero?) }
-        rest.flatten.reduce(kept) do |groups, child|
-          open = groups.each_index.select { |at| groups[at].length < room(groups[at]) }
-          open = groups.each_index.select { |at| groups[at].length < @size } if open.empty?
-          at = open.min_by { |place| [*apart(child, groups[place].first), place] }
-          next [*groups, [child]] unless at
+        rest.flatten.reduce(kept) { |groups, child| join(groups, child) }
+      end
 
-          [*groups[0...at], [*groups[at], child], *groups[(at + 1)..]]
-        end
+      def join(groups, child)
+        open = groups.select { |part| part.length < room(part) }
+        open = groups.select { |part| part.length < @size } if open.empty?
+        nearest = open.min_by { |part| [*apart(child, part.first), groups.index(part)] } or return [*groups, [child]]
+        groups.map { |part| part.equal?(nearest) ? [*part, child] : part }
       end
 
       # No more than leave half of a group with the misreading that it is named for.
@@ -97,21 +105,16 @@ module Vantick
 
       def rung(step) = step ? Step.all.index(step) : Step.all.length
 
-      # @param child [Known]
-      # @return [Step, nil] what a lesson for the child is on
-      def self.step_of(child) = child.misreading ? lowest_showing(child.misreading) : child.step
-
-      # @param misreading [Misreading]
-      # @return [Step] the lowest where it can show
-      def self.lowest_showing(misreading) = Step.with_times.find { |step| step.shows?(misreading) }
-
       def described(part, beside: false)
-        first = part.first
-        half = part.count { |child| child.misreading && child.misreading == first.misreading } >= NAMED_FROM * part.length
-        misreadings = half ? part.filter_map(&:misreading).tally.select { |_, count| count >= NAMED_FROM * part.length }.keys : []
-        step = half || first.misreading.nil? ? Groups.step_of(first) : lowest(part)
-        step = lowest(part) if beside
+        misreadings = named(part)
+        step = beside || (part.first.misreading && misreadings.empty?) ? lowest(part) : Groups.step_of(part.first)
         Group.new(children: part.map(&:key), misreadings:, step:, beside:, times: times(misreadings, step))
+      end
+
+      # Misreadings that half of the group has, where its own is one of them.
+      def named(part)
+        found = part.filter_map(&:misreading).tally.select { |_, count| count >= NAMED_FROM * part.length }.keys
+        found.include?(part.first.misreading) ? found : []
       end
 
       # The commonest, the lower of two alike.

@@ -84,13 +84,16 @@ module Vantick
       # Hour hand and numerals are gone over with tasks of their own, at times that no whole dial of the lesson is asked with.
       def parts_of(steps)
         whole = (@own + @below + @earlier).to_set
-        steps.reject do |step|
-          step.whole? || step.tasks.include?(@task) || step.tasks.first.asks == :day
-        end.each_with_object({}) do |step, found|
-          task = step.tasks.find { |one| one.asks == :time } || next
+        parts(steps).each_with_object({}) do |(step, task), found|
           left = step.pool.reject { |time| whole.include?(time) || found.key?(time) || time.hidden_hand? }
           left.each { |time| found[time] = task }
         end
+      end
+
+      # Steps at which one hand or numerals are read, with the first of their tasks for times of the dial.
+      def parts(steps)
+        found = steps.reject { |step| step.whole? || step.tasks.include?(@task) }
+        found.filter_map { |step| step.tasks.find { |task| task.asks == :time }&.then { |task| [step, task] } }
       end
 
       # The kind of times next below, for a step that has one kind alone.

@@ -14,25 +14,24 @@ module Vantick
         # @param before [Array<Step>] those that were met
         # @return [Array<Step>] at most {ROW}'s number, those first that most children are shaky on; parts of none of the others
         def steps(by_child, step, before:)
-          counts = (before - [step]).to_h { |one| [one, by_child.values.count { |child| child.of_step(one) < KNOWN }] }
-          enough = counts.select { |_, count| count >= ROW[:share] * by_child.length }
-          ranked = enough.sort_by { |one, _| [-worth(by_child, one), Step.all.index(one)] }.map(&:first)
-          ranked.reduce([]) do |chosen, one|
-            if chosen.any? do |other|
-              other.parts.include?(one) || one.parts.include?(other)
-            end
-              chosen
-            else
-              [*chosen, one]
-            end
-          end
-                .first(ROW[:steps])
+          shaky = (before - [step]).select { |one| shaky?(by_child, one) }
+          ranked = shaky.sort_by { |one| [-worth(by_child, one), Step.all.index(one)] }
+          ranked.reduce([]) { |chosen, one| chosen.any? { |other| related?(one, other) } ? chosen : [*chosen, one] }.first(ROW[:steps])
         end
 
         private
 
-        # What going over it saves: what was known and is fading counts most, what was never known can hardly be gone over.
-        def worth(by_child, step) = by_child.values.sum { |child| child.gain(step) * (0.2 + child.of_step(step)) }
+        def shaky?(by_child, step)
+          by_child.values.count { |child| child.of_step(step) < KNOWN } >= ROW[:share] * by_child.length
+        end
+
+        def related?(one, other) = one.parts.include?(other) || other.parts.include?(one)
+
+        # What going over it saves, a kind of times: steps of one kind are gone over better than wholes.
+        def worth(by_child, step)
+          kinds = KindsOfTime.of_step(step)
+          by_child.values.sum { |child| kinds.sum { |kind| child.at_risk(kind) } } / kinds.length
+        end
       end
     end
   end

@@ -15,10 +15,12 @@ module Vantick
       def initialize(answers, lessons: [], today: nil)
         @known = KindsOfTime.all.to_h { |kind| [kind, ROW[:begin]] }
         @days = {}
+        @seen = {}
         events = answers.map { |one| [one.day, 0, one] } + lessons.map { |one| [one.day, 1, one] }
         events.sort_by.with_index do |(day, order, _), at|
           [day, order, at]
         end.each { |_, order, one| order.zero? ? answered(one) : taught(one) }
+        @today = today || @days.values.max
         fade_all(today) if today
         freeze
       end
@@ -34,6 +36,13 @@ module Vantick
       # @param kind [Symbol]
       # @return [Float] 0..1, how far it can be learned: what it rests on counts
       def reach(kind) = ROW[:alone] + ((1 - ROW[:alone]) * (KindsOfTime.below(kind).map { |below| known(below) }.min || 1.0))
+
+      # @param kind [Symbol]
+      # @return [Float] 0..1, what of it going over it now would save: more of what was known well, and the longer it was not asked
+      def at_risk(kind)
+        seen, then_known = @seen.fetch(kind) { return 0.0 }
+        then_known * (1 - (0.5**((@today - seen) / ROW[:risk_days].to_f)))
+      end
 
       # @param step [Step]
       # @return [Float] how much a lesson on it is likely to give, in kinds of times
@@ -54,12 +63,14 @@ module Vantick
         known = @known[kind]
         right, wrong = marked.read_right? ? [1 - ROW[:slip], ROW[:guess]] : [ROW[:slip], 1 - ROW[:guess]]
         @known[kind] = known * right / ((known * right) + ((1 - known) * wrong))
+        @seen[kind] = [asked.day, @known[kind]]
       end
 
       def taught(lesson)
         KindsOfTime.of_step(lesson.step).each do |kind|
           fade(kind, lesson.day)
           @known[kind] += (1 - @known[kind]) * Tracing.chance(lesson.step) * reach(kind)
+          @seen[kind] = [lesson.day, @known[kind]]
         end
       end
 
