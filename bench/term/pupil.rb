@@ -14,6 +14,8 @@ module Bench
     # The chance of learning in a lesson, and how much is known at the beginning, by kind of class.
     CLASSES = { behind: [0.12..0.35, 0.03], usual: [0.2..0.5, 0.15], ahead: [0.3..0.6, 0.45], uneven: [0.1..0.7, 0.25] }.freeze
     CONSISTENCY = 0.75
+    # From which recall on a step counts as known: more than two in three answers come right then.
+    KNOWS = 0.75
 
     # @return [Array<Core::Misreading>] those it has now
     attr_reader :misreadings
@@ -46,7 +48,7 @@ module Bench
       kinds.sum { |kind| hindered?(kind) ? 0.0 : recall(kind, day) } / kinds.length
     end
 
-    def knows?(step, day) = knows(step, day) >= 0.6
+    def knows?(step, day) = knows(step, day) >= KNOWS
 
     # How much of what a kind rests on is there.
     def ready(kind, day) = BELOW.fetch(kind).map { |below| recall(below, day) }.min || 1.0

@@ -12,6 +12,8 @@ module Bench
     AWAY = 0.06
     EXIT = 5
     RECAP = 8
+    # As much of a lesson's recap as is chosen (see recap_aimed).
+    AIMED = 0.85
     DESK = 10
     DAYS = [0, 2, 4].freeze
     # Seeds of exit times: the same times come again now and then.
@@ -110,14 +112,21 @@ module Bench
       end
     end
 
-    # Most of it what was chosen, the rest what the step rests on.
+    # Most of it what was chosen, the rest what the step rests on. As of old: times drawn from all that the step rests on.
     def recap_kinds(step)
+      return recap_of_all(step) if @recap == :all
+
       other = kinds(step.foundations.select { |one| one.pool.any? })
-      aimed = @recap == :chosen ? kinds(Core::Recap.steps(tracings, step, before: @lessons.map(&:step).uniq)) : []
+      aimed = kinds(Core::Recap.steps(tracings, step, before: @lessons.map(&:step).uniq))
       pool = other.empty? ? aimed : other
       return [] if pool.empty?
 
-      Array.new(RECAP) { |at| at < RECAP * 0.7 && aimed.any? ? aimed.rotate(at).first : pool.sample(random: @random) }
+      Array.new(RECAP) { |at| at < RECAP * AIMED && aimed.any? ? aimed.rotate(at).first : pool.sample(random: @random) }
+    end
+
+    def recap_of_all(step)
+      times = step.foundations.select(&:whole?).flat_map(&:pool).uniq
+      times.empty? ? [] : Array.new(RECAP) { Core::Difficulty.minute_class(times.sample(random: @random)) }
     end
 
     def kinds(steps) = steps.flat_map { |one| Core::KindsOfTime.of_step(one) }.uniq

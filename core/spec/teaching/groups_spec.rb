@@ -35,9 +35,8 @@ RSpec.describe Vantick::Core::Groups do
   end
 
   def most_possible(children, most)
-    children.group_by do |child|
-      need(child)
-    end.values.flat_map { |some| some.each_slice(8).map(&:length) }.reject { |length| length == 1 }.max(most).sum
+    needs = children.group_by { |child| need(child) }.values
+    needs.flat_map { |some| some.each_slice(8).map(&:length) }.reject { |length| length == 1 }.max(most).sum
   end
 
   it "groups by likely misreading first, then by the lowest step not shown" do

@@ -21,7 +21,7 @@ module Vantick
       end
 
       # What is news: one hit is chance, and so is one child. A child counts for one misreading alone: the first of their own.
-      NEWS = { hits: 2, share: 0.4, children: 2 }.freeze
+      NEWS = { hits: 2, share: 0.34, children: 2 }.freeze
 
       # @return [Array<Shared>] the commonest first
       def shared

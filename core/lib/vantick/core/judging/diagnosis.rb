@@ -16,6 +16,8 @@ module Vantick
       POSSIBLE = 0.40
       TOLD = 2
       HITS = 2
+      # A likely one shows in so large a part of the answers that could show it.
+      SHARE = 0.4
       HITS_AMONG = 25
       # From which a child is called secure: more, as nobody looks again at one who is (judgement).
       SECURE_FROM = 0.92
@@ -93,7 +95,11 @@ module Vantick
       # Misreadings that some answers may show, so many times at least.
       def hit(answers, times = 1)
         counts = answers.flat_map(&:misreadings).tally
-        Misreading.all.select { |misreading| counts.fetch(misreading.id, 0) >= times }
+        Misreading.all.select { |misreading| counts.fetch(misreading.id, 0) >= times && (times == 1 || often?(misreading, answers, counts)) }
+      end
+
+      def often?(misreading, answers, counts)
+        counts[misreading.id] >= SHARE * answers.count { |answer| misreading.chance?(answer.time, answer.task) }
       end
 
       # A misreading that could show in none of the answers cannot be told from secure by them, so nothing

@@ -13,10 +13,9 @@ module Vantick
       # @param today [Integer] in the same count of days
       # @param lessons [Array<Course::Given>] that are known to have been given
       def initialize(by_child, today:, lessons: [])
-        @asked = by_child
         @today = today
-        @by_child = by_child.transform_values { |asked| Standing.new(asked, today:) }.freeze
         @lessons = Course.lessons(by_child, lessons).freeze
+        @by_child = by_child.transform_values { |asked| Standing.new(asked, today:, lessons: @lessons) }.freeze
       end
 
       # @param step [Step]
@@ -64,7 +63,7 @@ module Vantick
 
       private
 
-      def tracings = @tracings ||= @asked.transform_values { |asked| Tracing.new(asked, lessons:, today: @today) }.freeze
+      def tracings = @tracings ||= by_child.transform_values(&:tracing).freeze
 
       def course = @course ||= Course.new(tracings, lessons)
 

@@ -13,6 +13,11 @@ module Vantick
       # Misreadings at which the hour itself was read wrongly.
       OF_THE_HOUR = %i[hands_swapped next_hour_early].freeze
 
+      # From which chance on a kind of times counts as known, so that nothing waits for it (judgement).
+      EXPECTED = 0.55
+      # Below this chance a step is not shown by what was right before.
+      DOUBTED = 0.25
+
       # An answer at first try.
       # @!attribute step [Step] for which it was asked
       # @!attribute marked [Marked]
@@ -27,20 +32,21 @@ module Vantick
       attr_reader :fading
       # @return [Array<Step>] steps that need no more before it goes on
       attr_reader :shown
+      # @return [Tracing] what is expected to be known
+      attr_reader :tracing
       # @return [Diagnosis] of all answers
       attr_reader :diagnosis
 
       # @param answers [Array<Asked>] oldest first
       # @param today [Integer] in the same count of days
-      def initialize(answers, today:)
+      # @param lessons [Array<Course::Given>] that the class had, oldest first
+      def initialize(answers, today:, lessons: [])
         @today = today
+        @tracing = Tracing.new(answers, lessons:, today:)
         @diagnosis = Diagnosis.new(answers.map(&:marked), days: answers.map(&:day), today:)
         @judged = Standing.by_step(answers).to_h { |step, given| [step, judge(step, given)] }
         @hours = hours_right?(answers)
-        @states = states_of.freeze
-        @stumbles = @judged.select { |step, one| one.stumbles && states[step] != :secure }.keys.freeze
-        @shown = shown_of.freeze
-        @fading = @judged.select { |step, one| states[step] == :secure && today - one.last_day.to_i >= FADING_DAYS }.keys.freeze
+        settle
         freeze
       end
 
@@ -84,6 +90,13 @@ module Vantick
 
       private
 
+      def settle
+        @states = states_of.freeze
+        @stumbles = @judged.select { |step, one| one.stumbles && states[step] != :secure }.keys.freeze
+        @shown = shown_of.freeze
+        @fading = @judged.select { |step, one| states[step] == :secure && @today - one.last_day.to_i >= FADING_DAYS }.keys.freeze
+      end
+
       def judge(step, given)
         misread = diagnosis.likely.any? { |one| step.shows?(one) }
         Secure.judge(given, today: @today, misread:)
@@ -91,14 +104,20 @@ module Vantick
 
       # Parts and wholes agree: a whole is secure where every part it holds is, by itself or through it.
       def states_of
-        secure = @judged.select { |_, one| one.state == :secure }.keys
-        wholes = secure.select { |step| step.parts.all? { |part| secure.include?(part) || @judged[part].through } }
-        through = wholes.flat_map(&:parts).uniq
+        wholes = secure_wholes
+        through = wholes.flat_map(&:parts)
         @judged.to_h do |step, one|
+          in_part = one.state == :secure && !wholes.include?(step)
           next [step, :secure] if through.include?(step)
 
-          [step, one.state == :secure && !wholes.include?(step) ? in_part(one) : one.state]
+          [step, in_part ? in_part(one) : one.state]
         end
+      end
+
+      # Those, and all that have no parts, that are secure themselves.
+      def secure_wholes
+        secure = @judged.select { |_, one| one.state == :secure }.keys
+        secure.select { |step| step.parts.all? { |part| secure.include?(part) || @judged[part].through } }
       end
 
       # A whole of which some part is not known well enough yet.
@@ -106,10 +125,21 @@ module Vantick
 
       # Shown by itself, or by what rests on it: nobody reads fives who does not know the numerals.
       def shown_of
-        own = @judged.select { |step, one| one.shown || states[step] == :secure }.keys
+        own = Step.with_times.select { |step| shown_itself?(step) }
         own |= [Step.find(:hour_hand)] if @hours
         Step.with_times.select { |step| own.include?(step) || (carries?(step) && own.any? { |above| above.foundations.include?(step) }) }
       end
+
+      def shown_itself?(step)
+        states[step] == :secure || (judged(step).shown && least(step) >= DOUBTED) || expected?(step)
+      end
+
+      # What was not asked again since it went wrong may have been learned: in the lessons there were, and from what was answered
+      # of the same kinds of times elsewhere.
+      def expected?(step) = judged(step).last_day && least(step) >= EXPECTED
+
+      # Of a step's kinds of times, that which is least likely to be known.
+      def least(step) = KindsOfTime.of_step(step).map { |kind| tracing.known(kind) }.min
 
       # A step below one that was shown is shown with it, unless its own last answers speak against it.
       def carries?(step) = @judged[step].then { |one| !one.stumbles && (one.answers.zero? || one.through || one.right == one.answers) }

@@ -16,10 +16,7 @@ module Vantick
         @known = KindsOfTime.all.to_h { |kind| [kind, ROW[:begin]] }
         @days = {}
         @seen = {}
-        events = answers.map { |one| [one.day, 0, one] } + lessons.map { |one| [one.day, 1, one] }
-        events.sort_by.with_index do |(day, order, _), at|
-          [day, order, at]
-        end.each { |_, order, one| order.zero? ? answered(one) : taught(one) }
+        happened(answers, lessons).each { |one| one.is_a?(Course::Given) ? taught(one) : answered(one) }
         @today = today || @days.values.max
         fade_all(today) if today
         freeze
@@ -41,7 +38,8 @@ module Vantick
       # @return [Float] 0..1, what of it going over it now would save: more of what was known well, and the longer it was not asked
       def at_risk(kind)
         seen, then_known = @seen.fetch(kind) { return 0.0 }
-        then_known * (1 - (0.5**((@today - seen) / ROW[:risk_days].to_f)))
+        left = 0.5**((@today - seen) / ROW[:risk_days].to_f)
+        then_known * left * (1 - left)
       end
 
       # @param step [Step]
@@ -53,6 +51,12 @@ module Vantick
       def self.chance(step) = KindsOfTime.of_step(step).length.then { |kinds| kinds == 1 ? ROW[:lesson] : ROW[:shared] / kinds }
 
       private
+
+      # In order; on one day the answers come after nothing that was not taught before it.
+      def happened(answers, lessons)
+        dated = answers.map { |one| [one.day, 0, one] } + lessons.map { |one| [one.day, 1, one] }
+        dated.sort_by.with_index { |(day, order, _), at| [day, order, at] }.map(&:last)
+      end
 
       def answered(asked)
         marked = asked.marked

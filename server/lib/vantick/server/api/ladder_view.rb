@@ -10,7 +10,8 @@ module Vantick
           def ladder(standing)
             { steps: Core::Step.with_times.map { |step| step(step, standing) }, next: following(standing),
               children: standing.by_child.map do |id, one|
-                { child_id: id, next_step: standing.next_for(id)&.id, stumbles: one.stumbles.map(&:id), states: one.states.transform_keys(&:id) }
+                { child_id: id, next_step: standing.next_for(id)&.id, stumbles: one.stumbles.map(&:id),
+                  states: one.states.transform_keys(&:id) }
               end }
           end
 
