@@ -50,7 +50,9 @@ module Vantick
       # @return [Boolean] whether the last ones were wrong, and no misreading is likely that could be helped against
       def stuck?
         last = answers.last(STUCK)
-        turns.length >= STUCK && last.length == STUCK && last.none?(&:read_right?) && belief.likely.empty?
+        turns.length >= STUCK && last.length == STUCK && last.all? do |marked|
+          marked.telling? && !marked.read_right?
+        end && belief.likely.empty?
       end
 
       # @param step [Step]

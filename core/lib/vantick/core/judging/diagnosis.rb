@@ -95,7 +95,8 @@ module Vantick
       # Misreadings that some answers may show, so many times at least.
       def hit(answers, times = 1)
         counts = answers.flat_map(&:misreadings).tally
-        Misreading.all.select { |misreading| counts.fetch(misreading.id, 0) >= times && (times == 1 || often?(misreading, answers, counts)) }
+        found = Misreading.all.select { |misreading| counts.fetch(misreading.id, 0) >= times }
+        times == 1 ? found : found.select { |misreading| often?(misreading, answers, counts) }
       end
 
       def often?(misreading, answers, counts)

@@ -88,6 +88,12 @@ module Vantick
       end
       private_class_method :steps_of, :counting
 
+      # @param marked [Marked] of a whole dial
+      # @return [Boolean] whether at least the hour was read rightly
+      def self.hour_right?(marked)
+        marked.read_right? || (marked.misreadings.any? && !marked.misreadings.intersect?(OF_THE_HOUR))
+      end
+
       private
 
       def settle
@@ -148,11 +154,7 @@ module Vantick
         recent = answers.last(Secure::LAST * 2).select { |asked| @today - asked.day <= Secure::JUDGING_DAYS }
         whole = recent.select { |asked| Step.home(asked.marked.task).nil? && asked.marked.telling? }
         last = whole.last(HOURS[:last]).map(&:marked)
-        last.count { |marked| hour_right?(marked) } >= HOURS[:right]
-      end
-
-      def hour_right?(marked)
-        marked.read_right? || (marked.misreadings.any? && !marked.misreadings.intersect?(OF_THE_HOUR))
+        last.count { |marked| Standing.hour_right?(marked) } >= HOURS[:right]
       end
     end
   end

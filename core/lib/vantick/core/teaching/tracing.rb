@@ -62,12 +62,26 @@ module Vantick
         marked = asked.marked
         return unless marked.telling?
 
-        kind = KindsOfTime.of(marked.task, marked.time)
-        fade(kind, asked.day)
+        learned(KindsOfTime.of(marked.task, marked.time), marked.read_right?, asked.day)
+        parts(marked).each { |kind, right| learned(kind, right, asked.day) }
+      end
+
+      # A whole dial tells of the hour hand as well, and one at fives of the numerals.
+      def parts(marked)
+        return {} unless marked.task.dial? && Step.home(marked.task).nil?
+
+        hour = Standing.hour_right?(marked)
+        found = marked.read_right? || marked.misreadings.any? ? { hour_hand: hour } : {}
+        fives = marked.time.ticks.zero? && (marked.time.minute % Saying::QUARTER).positive?
+        fives && marked.read_right? ? { **found, fives_facts: true } : found
+      end
+
+      def learned(kind, read_right, day)
+        fade(kind, day)
         known = @known[kind]
-        right, wrong = marked.read_right? ? [1 - ROW[:slip], ROW[:guess]] : [ROW[:slip], 1 - ROW[:guess]]
+        right, wrong = read_right ? [1 - ROW[:slip], ROW[:guess]] : [ROW[:slip], 1 - ROW[:guess]]
         @known[kind] = known * right / ((known * right) + ((1 - known) * wrong))
-        @seen[kind] = [asked.day, @known[kind]]
+        @seen[kind] = [day, @known[kind]]
       end
 
       def taught(lesson)
