@@ -54,4 +54,18 @@ RSpec.describe Vantick::Server::Api::Records do
     expect(get("#{address}/children/#{other['children'].first['id']}/record")).to be_refused(404).at("child_id")
     expect(get("/api/classes/99/groups")).to be_refused(404).at("class_id")
   end
+
+  it "looks back over the whole year, past the answers that judge a child now" do
+    one = make_class(["Ida"])
+    check = make_check(one, count: 8)
+    asked = check["items"]
+    rows = Array.new(320) do |at|
+      { uuid: SecureRandom.uuid, item_id: asked[at % 8]["id"], child_id: one["children"].first["id"], answer: "x", verdict: "right",
+        read_as: "x", read_short: "x", misreadings: "", slips: "", answered_at: (Time.now.utc - ((300 - (at * 300 / 320)) * 86_400)).iso8601 }
+    end
+    store.db[:answers].multi_insert(rows)
+    weeks = get("/api/classes/#{one['id']}/history").body["weeks"]
+    expect(weeks.length).to be > 40
+    expect(weeks.sum { |week| week["answers"] }).to eq(320)
+  end
 end

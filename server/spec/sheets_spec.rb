@@ -78,6 +78,19 @@ RSpec.describe Vantick::Server::Api::Sheets do
     expect(answers).to include("Answers: Quarters")
   end
 
+  it "prints one more without a name, or one child's again, without another check" do
+    made = make(kind: "slips", step: "half_past", count: 4)
+    path = "/api/checks/#{made['check_id']}/sheet.pdf?part=sheets"
+    spare = texts("#{path}&spare=true")
+    expect([spare.length, spare.join.scan("Name:").length]).to eq([1, 1])
+    child = school_class["children"].last
+    expect(texts("#{path}&child_id=#{child['id']}").join).to include(child["name"])
+    expect(get("#{path}&child_id=999999")).to be_refused(422).at("child_id")
+    own = make(versions: "each", count: 5, seed: 2)
+    expect(get("/api/checks/#{own['check_id']}/sheet.pdf?spare=true")).to be_refused(422).at("only").saying(/choose for whom/)
+    expect(get("#{address}/checks").body["checks"].length).to eq(2)
+  end
+
   it "has another version for each child, with their name, and answers typed in by its code" do
     made = make(versions: "each", count: 5, seed: 2)
     check = get("/api/checks/#{made['check_id']}").body

@@ -27,7 +27,7 @@ module Vantick
           def today = Time.now.getlocal.to_date.jd
 
           # @return [String, nil] the zone that was named; nothing where it is the machine's
-          attr_reader :zone
+          def zone = (@zone if ENV["TZ"] == @zone)
 
           # @param name [String, nil] such as "Australia/Sydney"
           # @raise [ArgumentError] where there is no such zone
