@@ -61,7 +61,8 @@ RSpec.describe Vantick::Server::Api::Records do
     asked = check["items"]
     rows = Array.new(320) do |at|
       { uuid: SecureRandom.uuid, item_id: asked[at % 8]["id"], child_id: one["children"].first["id"], answer: "x", verdict: "right",
-        read_as: "x", read_short: "x", misreadings: "", slips: "", answered_at: (Time.now.utc - ((300 - (at * 300 / 320)) * 86_400)).iso8601 }
+        read_as: "x", read_short: "x", misreadings: "", slips: "",
+        answered_at: (Time.now.utc - ((300 - (at * 300 / 320)) * 86_400)).iso8601 }
     end
     store.db[:answers].multi_insert(rows)
     weeks = get("/api/classes/#{one['id']}/history").body["weeks"]
