@@ -58,13 +58,20 @@ module Bench
       share = kinds.length**-0.6
       kinds.each do |kind|
         practise(kind, day, @rate * share * (0.3 + (0.7 * ready(kind, day))), 1 + (0.5 * share))
+        USES[kind].each { |used| practise(used, day, @rate * share * 0.5, 1 + (0.25 * share)) }
         unlearn(kind, 0.35 * share)
       end
     end
 
+    # What reading a whole dial exercises besides.
+    USES = Hash.new { [] }.merge(half_past: %i[hour_hand], quarter_past: %i[hour_hand], quarter_to: %i[hour_hand],
+                                 fives_past: %i[hour_hand fives_facts], fives_to: %i[hour_hand fives_facts],
+                                 minutes_past: %i[hour_hand], minutes_to: %i[hour_hand]).freeze
+
     # One task of a recap or at a desk.
     def practice(kind, day, helped: 0.0)
       practise(kind, day, 0.04 + helped, 1.07)
+      USES[kind].each { |used| practise(used, day, 0.04 + helped, 1.07) }
       unlearn(kind, 0.03 + helped)
     end
 

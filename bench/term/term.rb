@@ -63,7 +63,7 @@ module Bench
       @pupils.sum { |pupil| steps.sum { |step| pupil.knows(step, @day) } } / (CHILDREN * steps.length)
     end
 
-    def tracings = @answers.transform_values { |asked| Core::Tracing.new(asked, lessons: @lessons, today: @day) }
+    def tracings = @answers.transform_values { |asked| Core::Tracing.new(asked, lessons: @lessons, today: @day, parts: true) }
 
     # @return [Integer] most lessons running on one step
     def longest = @lessons.map(&:step).chunk_while { |one, other| one == other }.map(&:length).max

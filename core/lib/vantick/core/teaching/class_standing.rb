@@ -14,6 +14,7 @@ module Vantick
       # @param lessons [Array<Course::Given>] that are known to have been given
       def initialize(by_child, today:, lessons: [])
         @today = today
+        @asked = by_child
         @lessons = Course.lessons(by_child, lessons).freeze
         @by_child = by_child.transform_values { |asked| Standing.new(asked, today:, lessons: @lessons) }.freeze
       end
@@ -63,7 +64,9 @@ module Vantick
 
       private
 
-      def tracings = @tracings ||= by_child.transform_values(&:tracing).freeze
+      def tracings
+        @tracings ||= @asked.transform_values { |asked| Tracing.new(asked, lessons:, today: @today, parts: true) }.freeze
+      end
 
       def course = @course ||= Course.new(tracings, lessons)
 

@@ -12,7 +12,10 @@ module Vantick
       # @param answers [Array<Standing::Asked>] at first try, oldest first
       # @param lessons [Array<Course::Given>] oldest first
       # @param today [Integer] in the same count of days
-      def initialize(answers, lessons: [], today: nil)
+      # @param parts [Boolean] whether whole dials tell of the hour hand and of the numerals as well: for a class, of which many were
+      #   never asked these alone
+      def initialize(answers, lessons: [], today: nil, parts: false)
+        @parts = parts
         @known = KindsOfTime.all.to_h { |kind| [kind, ROW[:begin]] }
         @days = {}
         @seen = {}
@@ -63,17 +66,16 @@ module Vantick
         return unless marked.telling?
 
         learned(KindsOfTime.of(marked.task, marked.time), marked.read_right?, asked.day)
-        parts(marked).each { |kind, right| learned(kind, right, asked.day) }
+        parts(marked).each { |kind| learned(kind, true, asked.day) }
       end
 
-      # A whole dial tells of the hour hand as well, and one at fives of the numerals.
+      # A whole dial with the hour right tells of the hour hand as well, one at fives of the numerals; a wrong one does not say of
+      # which it was.
       def parts(marked)
-        return {} unless marked.task.dial? && Step.home(marked.task).nil?
+        return [] unless @parts && marked.task.dial? && Step.home(marked.task).nil?
 
-        hour = Standing.hour_right?(marked)
-        found = marked.read_right? || marked.misreadings.any? ? { hour_hand: hour } : {}
-        fives = marked.time.ticks.zero? && (marked.time.minute % Saying::QUARTER).positive?
-        fives && marked.read_right? ? { **found, fives_facts: true } : found
+        fives = marked.read_right? && marked.time.ticks.zero? && (marked.time.minute % Saying::QUARTER).positive?
+        [*(:hour_hand if Standing.hour_right?(marked)), *(:fives_facts if fives)]
       end
 
       def learned(kind, read_right, day)
