@@ -30,9 +30,7 @@ module Bench
 
   def known(look, key)
     step = look.standing.next_step(limit: look.limit)
-    misreading = look.standing.diagnosis.likely.first
-    going_on = misreading.nil? && look.standing.stumbles.empty? && (step.nil? || look.standing.judged(step).answers.zero?)
-    Groups::Known.new(key:, misreading:, step:, going_on:)
+    Groups::Known.new(key:, misreading: look.standing.diagnosis.likely.first, step:, going_on: look.standing.going_on?(step))
   end
 
   def own_need(children)

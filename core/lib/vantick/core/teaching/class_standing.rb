@@ -56,9 +56,7 @@ module Vantick
       def known
         by_child.map do |key, standing|
           step = next_for(key)
-          misreading = standing.diagnosis.likely.first
-          goes_on = misreading.nil? && standing.stumbles.empty? && (step.nil? || standing.judged(step).answers.zero?)
-          Groups::Known.new(key:, misreading:, step:, going_on: goes_on && standing.shown.any?)
+          Groups::Known.new(key:, misreading: standing.diagnosis.likely.first, step:, going_on: standing.going_on?(step))
         end
       end
 

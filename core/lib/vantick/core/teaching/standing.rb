@@ -62,6 +62,12 @@ module Vantick
         found && limit && ladder.index(found) > ladder.index(limit) ? limit : found
       end
 
+      # @param step [Step, nil] that is next
+      # @return [Boolean] whether it is simply the next, and nothing stands in the way
+      def going_on?(step)
+        diagnosis.likely.empty? && stumbles.empty? && shown.any? && (step.nil? || judged(step).answers.zero?)
+      end
+
       # @param answers [Array<Asked>]
       # @return [Hash{Step => Array<Secure::Given>}] for every step that has times
       def self.by_step(answers)
