@@ -36,8 +36,14 @@ module Bench
 
   def measure(name, about, wanted, &block) = MEASURES[name] = Measure.new(name, about, wanted, block)
 
-  # Every misreading of a step and task in turn, and a child without one.
-  def truths(step, task) = [[], *Telling.for(step, task).misreadings.zip]
+  # How many children have a misreading that many have for each one that has a seldom one.
+  OFTEN = 4
+
+  # Every misreading of a step and task in turn, and children without one; seldom ones less often.
+  def truths(step, task)
+    seldom, often = Telling.for(step, task).misreadings.partition(&:seldom?)
+    ([[], *often.zip] * OFTEN) + seldom.zip
+  end
 
   def answered(child, task, times)
     times.map { |time| Marker.mark(task:, time:, text: child.answer(time, task)) }

@@ -28,7 +28,7 @@ module Bench
   def doubt_left(seed)
     step = Step.find(:quarters)
     telling = Telling.for(step, WORDS)
-    doubt = ->(times) { telling.pairs_possible - telling.worth(times) }
+    doubt = ->(times) { telling.weight_possible - telling.worth(times) }
     random = Random.new(seed)
     blind = Array.new(200) { doubt.call(step.pool.sample(5, random:)) }
     chosen = Array.new(SEEDS) { |at| doubt.call(Chooser.choose(step:, task: WORDS, count: 5, seed: seed + at).times) }

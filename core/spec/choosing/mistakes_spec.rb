@@ -12,7 +12,7 @@ RSpec.describe Vantick::Core::Mistakes do
       expect(chosen.map { |mistake| mistake.time.hour }.uniq.length).to eq(5)
       chosen.each do |mistake|
         found = Vantick::Core::Marker.mark(task: task(:dial_to_words), time: mistake.time, text: mistake.said.words)
-        expect([found.verdict, *found.misreadings]).to eq([:misread, mistake.misreading.id])
+        expect([found.verdict, *found.causes]).to eq([:misread, mistake.misreading.id])
       end
     end
   end

@@ -1,21 +1,25 @@
 # frozen_string_literal: true
 
 RSpec.describe Vantick::Core::Telling do
-  let(:half_past) { described_class.for(step(:half_past), task(:dial_to_words)) }
+  # Worked by hand, of two dials: at 3:00 the right reading and four misreadings end in five answers that share nothing
+  # (3:00; 12:15; 3:12; 12:00 with the hour at the long hand; 9:00 in a mirror), which keep all ten pairs apart; at 6:00 in the
+  # mirror nothing changes.
+  let(:oclock) { described_class.for(step(:oclock), task(:dial_to_digital)) }
 
-  # Worked by hand: at half past three the right reading and five misreadings predict answers that
-  # share nothing, so that any time of the step keeps all fifteen pairs of the six apart.
   it "keeps apart pairs whose predicted answers share nothing" do
-    expect(half_past.misreadings.map(&:id))
-      .to contain_exactly(:hands_swapped, :next_hour_early, :numeral_as_minutes, :fives_one_short)
-    expect(half_past.pairs_possible).to eq(5 * 4 / 2)
-    expect(half_past.pairs_told_apart([time("3:30")])).to eq(10)
+    expect(oclock.misreadings.map(&:id)).to contain_exactly(:hands_swapped, :numeral_as_minutes, :hour_from_minute_hand, :dial_mirrored)
+    expect(oclock.pairs_possible).to eq(5 * 4 / 2)
+    expect(oclock.pairs_told_apart([time("3:00")])).to eq(10)
+    expect(oclock.pairs_told_apart([time("6:00")])).to eq(9)
   end
 
   it "sums 1 - 0.25^s over all pairs" do
-    expect(half_past.worth([])).to eq(0)
-    expect(half_past.worth([time("3:30")])).to be_within(1e-9).of(10 * 0.75)
-    expect(half_past.worth([time("3:30"), time("8:30")])).to be_within(1e-9).of(10 * 0.9375)
+    expect(oclock.worth([])).to eq(0)
+    # Three of the five are right or often seen, so that three pairs count fully and the seven others a quarter.
+    expect(oclock.worth([time("3:00")])).to be_within(1e-9).of((3 + (7 * 0.25)) * 0.75)
+    expect(oclock.worth([time("3:00"), time("4:00")])).to be_within(1e-9).of((3 + (7 * 0.25)) * 0.9375)
+    expect(oclock.worth([time("3:00"), time("6:00")])).to be_within(1e-9).of(((3 + (6 * 0.25)) * 0.9375) + (0.25 * 0.75))
+    expect(oclock.weight_possible).to eq(3 + (7 * 0.25))
   end
 
   it "keeps nothing apart where a misreading does not show" do
@@ -30,6 +34,6 @@ RSpec.describe Vantick::Core::Telling do
     ids = ->(step_id) { described_class.for(step(step_id), task(:dial_to_digital)).misreadings.map(&:id) }
     expect(ids[:fives]).not_to include(:stops_at_five)
     expect(ids[:minutes]).to include(:stops_at_five, :zero_misplaced)
-    expect(ids[:oclock]).to contain_exactly(:hands_swapped, :numeral_as_minutes)
+    expect(ids[:oclock]).to contain_exactly(:hands_swapped, :numeral_as_minutes, :hour_from_minute_hand, :dial_mirrored)
   end
 end

@@ -3,14 +3,15 @@
 RSpec.describe Vantick::Core::PartMarker do
   def judged(task_id, shown, text)
     asked = task(task_id)
-    Vantick::Core::Marker.mark(task: asked, time: asked.parse_time(shown), text:).then { |marked| [marked.verdict, *marked.misreadings] }
+    Vantick::Core::Marker.mark(task: asked, time: asked.parse_time(shown), text:).then { |marked| [marked.verdict, *marked.causes] }
   end
 
   { hour_only: {
       ["7:45", "7"] => [:right], ["7:45", "seven"] => [:right], ["7:45", "7 o'clock"] => [:right],
       ["7:45", "sevn"] => [:right_writing_slip],
       ["7:45", "8"] => %i[misread next_hour_early], ["12:40", "12"] => [:right], ["12:40", "1"] => %i[misread next_hour_early],
-      ["7:10", "8"] => [:unexplained], ["7:10", "quarter past"] => [:unreadable], ["7:10", ""] => [:blank], ["7:10", "13"] => [:unexplained]
+      ["7:10", "8"] => %i[misread next_hour_always], ["7:10", "quarter past"] => [:unreadable],
+      ["7:10", ""] => [:blank], ["7:10", "13"] => [:unexplained]
     },
     minute_only: {
       ["7:45", "quarter to"] => [:right], ["7:45", "15 to"] => [:right], ["7:45", "45 past"] => [:right_other_words],

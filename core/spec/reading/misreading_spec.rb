@@ -10,6 +10,20 @@ RSpec.describe Vantick::Core::Misreading do
     [shown.hour * 5, (shown.hour * 5) + (shown.minute / 12)].uniq.map { |minute| [around_dial[shown.minute / 5], minute] }
   end
 
+  at = ->(hour, minute) { Vantick::Core::DialTime.at(hour % 12, minute % 60) }
+  # Another time is seen, and read rightly: the same in digits and in words.
+  half_up = ->(number, every) { ((number / every.to_f) + 0.5).floor * every }
+  as_seen = ->(index) { [Vantick::Core::DialTime.from_index(index)] }
+  other_way = ->(m) { (m.to_s.rjust(2, "0").reverse.to_i if m > 5).then { |turned| turned if turned && turned < 60 && turned != m } }
+  seen = {
+    quarters_only: [->(t) { t.minute % 15 > 0 }, ->(t) { as_seen[(t.hour * 60) + half_up[t.minute, 15]] }],
+    nearest_five: [->(t) { t.minute % 5 > 0 }, ->(t) { as_seen[(t.hour * 60) + half_up[t.minute, 5]] }],
+    minutes_left_out: [->(t) { t.minute > 0 }, ->(t) { [at[t.hour, 0], (at[t.hour + 1, 0] if t.minute > 30)].compact }],
+    counted_from_hour_hand: [->(t) { t.minute > 0 }, ->(t) { [at[t.hour, t.minute - (t.hour * 5)]] }],
+    dial_mirrored: [->(_t) { true }, ->(t) { as_seen[720 - t.index] }]
+  }
+  said_of = ->(seen_time) { Vantick::Core::Saying.usual(seen_time).then { |said| [said.count, said.side, said.hour] } }
+
   digits = {
     hands_swapped: [->(_m) { true }, ->(shown) { swapped[shown] }],
     next_hour_early: [->(m) { m >= 30 }, ->(t) { [[t.hour_ahead, t.minute]] }],
@@ -21,8 +35,17 @@ RSpec.describe Vantick::Core::Misreading do
     ticks_one_over: [->(m) { m % 5 > 0 && m < 59 }, ->(t) { [[t.hour_passed, t.minute + 1]] }],
     ticks_one_short: [->(m) { m % 5 > 0 }, ->(t) { [[t.hour_passed, t.minute - 1]] }],
     ticks_wrong_way: [->(m) { m % 5 > 0 && m >= 5 }, ->(t) { [[t.hour_passed, (t.minute / 5 * 5) - (t.minute % 5)]] }],
-    zero_misplaced: [->(m) { (1..5).cover?(m) }, ->(t) { [[t.hour_passed, t.minute * 10]] }]
+    zero_misplaced: [->(m) { (1..5).cover?(m) }, ->(t) { [[t.hour_passed, t.minute * 10]] }],
+    digits_swapped: [->(m) { other_way[m] }, ->(t) { [[t.hour_passed, other_way[t.minute]]] }],
+    quarter_as_25: [->(m) { [15, 45].include?(m) }, ->(t) { [[t.hour_passed, t.minute == 15 ? 25 : 35]] }],
+    numeral_with_marks: [->(m) { m > 5 && m % 5 > 0 }, lambda { |t|
+      numeral, marks = t.minute.divmod(5)
+      [(numeral * 10) + marks, numeral + marks].select { |minute| minute < 60 }.map { |minute| [t.hour_passed, minute] }
+    }],
+    next_hour_always: [->(m) { m > 0 }, ->(t) { [[t.hour_ahead, t.minute]] }],
+    hour_from_minute_hand: [->(_m) { true }, ->(t) { [[around_dial[t.minute / 5], t.minute]] }]
   }
+  after_twelve = ->(t) { t.hour.zero? && t.minute > 0 }
 
   # [count, side, hour]; a count of 0 is o'clock.
   same = ->(shown, count) { [[count, shown.side == :to ? :to : :past, shown.side == :to ? shown.hour_ahead : shown.hour_passed]] }
@@ -58,7 +81,15 @@ RSpec.describe Vantick::Core::Misreading do
     ticks_wrong_way: [->(t) { t.minute % 5 > 0 && count[t] >= 5 }, ->(t) { same[t, (count[t] / 5 * 5) - (count[t] % 5)] }],
     to_with_passed_hour: [->(t) { t.minute > 30 }, ->(t) { [[60 - t.minute, :to, t.hour_passed]] }],
     past_count_with_to: [->(t) { t.minute > 30 }, ->(t) { [[t.minute, :to, t.hour_ahead]] }],
-    sides_swapped: [->(t) { ![0, 30].include?(t.minute) }, turned]
+    sides_swapped: [->(t) { ![0, 30].include?(t.minute) }, turned],
+    next_hour_always: [->(t) { t.minute.between?(1, 30) }, ->(t) { [[t.minute, :past, t.hour_ahead]] }],
+    smaller_of_two: [->(t) { after_twelve[t] && t.minute <= 30 }, ->(t) { [[t.minute, :past, 1]] }],
+    hour_from_minute_hand: [->(_t) { true }, ->(t) { [[count[t], t.minute > 30 ? :to : :past, around_dial[t.minute / 5]]] }],
+    numeral_with_marks: [->(t) { t.minute.between?(6, 29) && t.minute % 5 > 0 }, lambda { |t|
+      numeral, marks = t.minute.divmod(5)
+      [(numeral * 10) + marks, numeral + marks].map { |minute| [minute, :past, t.hour_passed] }
+    }],
+    **seen.transform_values { |where, times| [where, ->(t) { times[t].map(&said_of) }] }
   }
 
   # hour:minute as written, where it is a time of the clock.
@@ -73,6 +104,13 @@ RSpec.describe Vantick::Core::Misreading do
     }],
     teen_for_ten: [->(t) { [13, 14].include?(t.minute) }, ->(t) { [[t.hour_passed, t.minute == 13 ? 30 : 40]] }],
     zero_misplaced: [->(t) { t.minute.between?(1, 5) }, ->(t) { [[t.hour_passed, t.minute * 10]] }],
+    digits_swapped: [->(t) { other_way[t.minute] }, ->(t) { [[t.hour_passed, other_way[t.minute]]] }],
+    half_as_fifty: [->(t) { t.minute == 30 }, ->(t) { [[t.hour_passed, 50]] }],
+    half_before: [->(t) { t.minute == 30 }, ->(t) { [[around_dial[t.hour_passed - 1], 30]] }],
+    sixty_without_borrowing: [->(t) { t.minute.between?(31, 50) && t.minute % 10 > 0 }, lambda { |t|
+      tens, ones = count[t].divmod(10)
+      [[t.hour_passed, ((6 - tens) * 10) + ones]]
+    }],
     spoken_order: [->(t) { count[t].between?(1, 23) }, ->(t) { [[count[t], t.minute > 30 ? t.hour_ahead : t.hour_passed]] }]
   }
   # Degrees of the hour hand and of the minute hand; left out where they are right.
@@ -82,26 +120,48 @@ RSpec.describe Vantick::Core::Misreading do
     hour_hand_left_behind: [->(t) { off[t, t.hour] }, ->(t) { [[t.hour * 30, t.minute * 6]] }],
     hour_hand_on_next: [->(t) { off[t, t.hour + 1] }, ->(t) { [[(t.hour + 1) * 30, t.minute * 6]] }],
     numeral_for_minutes: [->(t) { count[t].between?(1, 12) }, ->(t) { [[t.hour_hand_degrees, count[t] * 30]] }],
-    minutes_mirrored: [->(_t) { true }, ->(t) { [[t.hour_hand_degrees, 360 - (t.minute * 6)]] }]
+    minutes_mirrored: [->(_t) { true }, ->(t) { [[t.hour_hand_degrees, 360 - (t.minute * 6)]] }],
+    dial_mirrored: [->(_t) { true }, ->(t) { [[360 - t.hour_hand_degrees, 360 - (t.minute * 6)]] }]
+  }
+  set_from_digits = {
+    zero_misplaced: [->(t) { t.minute.between?(1, 5) }, ->(t) { [[(t.hour * 30) + (t.minute * 5), t.minute * 60]] }],
+    **set
   }
   set_from_words = {
     to_hour_kept: [->(t) { t.minute > 30 }, ->(t) { [[t.hour_hand_degrees + 30, t.minute * 6]] }],
     to_taken_as_past: [->(t) { t.minute > 30 }, ->(t) { [[((t.hour + 1) * 30) + ((60 - t.minute) / 2.0), (60 - t.minute) * 6]] }],
+    half_before: [->(t) { t.minute == 30 }, ->(t) { [[t.hour_hand_degrees - 30, 180]] }],
     **set
   }
-  said = words.slice(:to_with_passed_hour, :past_count_with_to, :sides_swapped)
+  said = {
+    **words.slice(:to_with_passed_hour, :past_count_with_to, :sides_swapped),
+    zero_misplaced: [->(t) { t.minute.between?(1, 5) }, lambda { |t|
+      [[t.minute * 10, :past, t.hour_passed], said_of[at[t.hour, t.minute * 10]]].uniq
+    }],
+    half_before: [->(t) { t.minute == 30 }, ->(t) { [[30, :past, t.hour_ahead]] }],
+    sixty_without_borrowing: [->(t) { t.minute > 30 && t.minute % 10 > 0 }, lambda { |t|
+      tens, ones = t.minute.divmod(10)
+      [[((6 - tens) * 10) + ones, :to, t.hour_ahead]]
+    }]
+  }
 
   # The long hand alone says count and side as words do, with no hour; the short hand alone says the hour.
-  alone = words.except(:hands_swapped, :next_hour_early, :to_with_passed_hour).transform_values do |at, answers|
-    [at, ->(t) { answers[t].map { |parts| parts.first(2) } }]
+  of_both_hands = [:hands_swapped, :next_hour_early, :next_hour_always, :to_with_passed_hour, :smaller_of_two, :hour_from_minute_hand,
+                   *seen.keys]
+  alone = words.except(*of_both_hands).transform_values do |where, answers|
+    [where, ->(t) { answers[t].map { |parts| parts.first(2) } }]
   end
-  hours = { next_hour_early: [->(t) { t.minute >= 30 }, ->(t) { [t.hour_ahead] }] }
+  alone[:nearest_five] = [->(t) { t.minute % 5 > 0 }, ->(t) { [[half_up[count[t], 5], t.minute > 30 ? :to : :past]] }]
+  ahead = ->(t) { [t.hour_ahead] }
+  hours = { next_hour_early: [->(t) { t.minute >= 30 }, ahead], next_hour_always: [->(t) { t.minute > 0 }, ahead],
+            smaller_of_two: [after_twelve, ahead] }
   # Minutes from the numeral in the place of the hour, or from the top, to the numeral under the long hand.
   way = ->(t) { ((t.minute / 5) - t.hour) % 12 * 5 }
   lengths = {
     numeral_as_minutes: [->(_t) { true }, ->(t) { t.hour.zero? ? [around_dial[t.minute / 5]] : [around_dial[t.minute / 5], way[t] / 5] }],
     fives_from_one: [->(_t) { true }, ->(t) { [way[t] + 5] }],
     fives_one_short: [->(t) { way[t].positive? }, ->(t) { [way[t] - 5] }],
+    start_left_out: [->(t) { !t.hour.zero? }, ->(t) { [t.minute] }],
     counts_wrong_way: [->(t) { ![0, 30].include?(way[t]) }, ->(t) { [60 - way[t]] }]
   }
   half = ->(t) { { 0 => :midnight, 720 => :noon }.fetch(t.index) { t.index < 720 ? :am : :pm } }
@@ -116,9 +176,12 @@ RSpec.describe Vantick::Core::Misreading do
   written = ->(parts) { Vantick::Core::DialTime.at(*parts) }
   spoken = ->(parts) { Vantick::Core::Saying.new(*parts) }
   placed = ->(parts) { Vantick::Core::Hands.new(*parts) }
-  digits = digits.transform_values { |at, to| [->(t) { at[t.minute] }, to] }
-  tables = { digital_to_dial: [set, placed], words_to_dial: [set_from_words, placed], dial_to_digital: [digits, written],
-             match: [digits, written], estimate: [digits.slice(:hands_swapped, :next_hour_early), written],
+  digits = digits.transform_values { |where, to| [->(t) { where[t.minute] }, to] }
+  estimates = digits.slice(:hands_swapped, :next_hour_early)
+  digits[:smaller_of_two] = [after_twelve, ->(t) { [[1, t.minute]] }]
+  digits.merge!(seen.transform_values { |where, times| [where, ->(t) { times[t].map { |one| [one.hour_passed, one.minute] } }] })
+  tables = { digital_to_dial: [set_from_digits, placed], words_to_dial: [set_from_words, placed], dial_to_digital: [digits, written],
+             match: [digits, written], estimate: [estimates, written],
              words_to_digital: [heard, written],
              dial_to_words: [words, spoken], spot_mistake: [words, spoken], digital_to_words: [said, spoken], hour_only: [hours, itself],
              minute_only: [alone, counted], numeral_to_minutes: [lengths, itself], day_half: [day, itself] }
@@ -128,10 +191,10 @@ RSpec.describe Vantick::Core::Misreading do
   end
 
   tables.each do |task_id, (rules, answer)|
-    rules.each do |id, (at, answers)|
+    rules.each do |id, (where, answers)|
       it "#{id} in #{task_id} is as its formula, at all its times" do
         task(task_id).times.each do |shown|
-          wanted = at[shown] ? answers[shown].map(&answer) : [task(task_id).right_answer(shown)]
+          wanted = where[shown] ? answers[shown].map(&answer) : [task(task_id).right_answer(shown)]
           expect(misreading(id).predicted(shown, task(task_id))).to match_array(wanted.uniq), "#{id} at #{shown}"
         end
       end

@@ -43,9 +43,16 @@ RSpec.describe Vantick::Core::AnswerReader do
 
   it "reads nothing where nothing can be meant" do
     ["25:99", "7:75", "7:", ":45", "banana", "past", "quarter", "seven five", "quarter past past 3", "99t8", "qt13", "8 9 10",
-     "fifty-five past thirteen", "ten past", "'; drop table", "\u0000", "⅓ past 3", "3:45:10"].each do |text|
+     "fifty-five past thirty", "ten past", "'; drop table", "\u0000", "⅓ past 3", "3:45:10"].each do |text|
       expect(read(text)).to eq([]), text
     end
+  end
+
+  it "takes an hour counted on from twelve for the one it means" do
+    expect(read("quarter to thirteen")).to eq(["12:45"])
+    expect(read("ten past fifteen")).to eq(["3:10"])
+    expect(mark("dial_to_words", "12:45", "quarter to thirteen").verdict).to eq(:right_other_words)
+    expect(mark("dial_to_words", "7:45", "quarter to thirteen")).not_to be_right
   end
 
   it "never guesses between two words equally near" do

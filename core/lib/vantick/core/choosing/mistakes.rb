@@ -30,7 +30,8 @@ module Vantick
 
         def kinds(step, misreadings)
           task = Task.find(:dial_to_words)
-          known = misreadings.empty? ? step.misreadings(task) : misreadings & step.misreadings(task)
+          known = step.misreadings(task).reject(&:seldom?)
+          known &= misreadings if misreadings.any?
           known.map { |one| of_step(step, one, task) }.reject(&:empty?)
         end
 
@@ -44,7 +45,7 @@ module Vantick
         end
 
         def mistakes(misreading, time, task)
-          others = Misreading.for(task) - [misreading]
+          others = Misreading.for(task).reject(&:seldom?) - [misreading]
           table = Predictions.of(task)
           said = table.wrong_answers(misreading, time) - others.flat_map { |other| table.wrong_answers(other, time) }
           said.map { |saying| Mistake.new(time:, said: saying, misreading:).freeze }

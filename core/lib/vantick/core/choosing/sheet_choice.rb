@@ -45,7 +45,7 @@ module Vantick
       # @return [Array<Array<Item>>] other times for each, nearly equally hard
       def versions(count, seed)
         first = items(seed)
-        [first, *(1...count).map { |number| like(first, seed + (number * TRIED)) }]
+        (1...count).reduce([first]) { |made, number| [*made, like(first, seed + (number * TRIED), made)] }
       end
 
       private
@@ -62,9 +62,10 @@ module Vantick
         found.map { |mistake| Item.new(time: mistake.time, said: mistake.said, misreading: mistake.misreading).freeze }
       end
 
-      def like(first, seed)
+      # No two alike, while there are others.
+      def like(first, seed, made)
         tries = Array.new(TRIED) { |try| quick(seed + try) }
-        tries.min_by { |items| (hardness(items) - hardness(first)).abs }
+        tries.min_by { |items| [made.include?(items) ? 1 : 0, (hardness(items) - hardness(first)).abs] }
       end
 
       def quick(seed)

@@ -5,6 +5,9 @@ module Vantick
     # What times can tell: which pairs of {right, misreadings} a time keeps apart, because the answers
     # that the two predict share nothing.
     class Telling
+      # What a pair with a seldom misreading counts beside the others (judgement).
+      SELDOM = 0.25
+
       # @return [Array<Misreading>] those that can show at some time of the pool
       attr_reader :misreadings
       # @return [Integer] pairs that some time of the pool keeps apart
@@ -24,6 +27,7 @@ module Vantick
         @task = task
         @misreadings = Misreading.for(task).select { |misreading| pool.any? { |time| misreading.chance?(time, task) } }.freeze
         @pairs = [nil, *misreadings].combination(2).each_with_index.to_h.freeze
+        @weights = @pairs.keys.map { |pair| weight(pair) }.freeze
         sort_into_kinds(pool)
         @pairs_possible = @kinds.flatten.uniq.length
         freeze
@@ -41,7 +45,7 @@ module Vantick
       # @param times [Array<DialTime>] of the pool, chosen already
       # @return [Hash{Integer => Float}] by the kind of the time
       def gains(times)
-        left = Array.new(@pairs.length, 1.0)
+        left = @weights.dup
         times.each { |time| apart(time).each { |pair| left[pair] *= Chooser::UNTOLD } }
         Hash.new { |gains, kind| gains[kind] = left.values_at(*@kinds[kind]).sum }
       end
@@ -51,10 +55,14 @@ module Vantick
       def pairs_told_apart(times) = times.flat_map { |time| apart(time) }.uniq.length
 
       # @param times [Array<DialTime>] of the pool
-      # @return [Float] the sum over all pairs of 1 - 0.25^s, s = how many of the times keep the pair apart
+      # @return [Float] the sum over all pairs of 1 - 0.25^s, s = how many of the times keep the pair apart; a pair with a seldom
+      #   misreading counts less
       def worth(times)
-        times.flat_map { |time| apart(time) }.tally.sum { |_, separating| 1 - (Chooser::UNTOLD**separating) }
+        times.flat_map { |time| apart(time) }.tally.sum { |pair, separating| @weights[pair] * (1 - (Chooser::UNTOLD**separating)) }
       end
+
+      # @return [Float] what the worth of times comes near to, the more of them there are
+      def weight_possible = @kinds.flatten.uniq.sum { |pair| @weights[pair] }
 
       # @param times [Array<DialTime>]
       # @return [Hash{Symbol => Integer}] by misreading, the times at which it would show
@@ -63,6 +71,8 @@ module Vantick
       end
 
       private
+
+      def weight(pair) = pair.any? { |one| one&.seldom? } ? SELDOM : 1.0
 
       # The kind of a time stands at its index: it is looked up by the thousand.
       def sort_into_kinds(pool)

@@ -53,7 +53,7 @@ module Vantick
 
         # Where several fit, the first in the order of the chain.
         def misread(marked, conventions)
-          found = Misreading.all.find { |one| marked.misreadings.include?(one.id) }
+          found = Misreading.find(marked.causes.first)
           found.child(marked.task, conventions)
         end
 

@@ -11,11 +11,15 @@ module Vantick
       UNSURE_PRIOR = 0.1
       # What all pairs of misreadings share (judgement); those alone are tried of which each was hit.
       PAIRS_PRIOR = 0.15
+      SINGLE_PRIOR = 1 - SECURE_PRIOR - UNSURE_PRIOR - PAIRS_PRIOR
+      # What a seldom misreading has of the share of one that many children have (judgement).
+      SELDOM = 0.25
       # From which probability a misreading is told (judgement), at most so many, with so many hits among the last answers.
       LIKELY = 0.75
       POSSIBLE = 0.40
       TOLD = 2
       HITS = 2
+      SELDOM_HITS = 3
       # A likely one shows in so large a part of the answers that could show it.
       SHARE = 0.4
       HITS_AMONG = 25
@@ -77,8 +81,8 @@ module Vantick
       def open_states(misreadings)
         tried = states.keys.flat_map(&:misreadings)
         left = misreadings - tried
-        share = (1 - SECURE_PRIOR - UNSURE_PRIOR - PAIRS_PRIOR) / Misreading.all.length
-        normalised(states.merge(left.to_h { |one| [State.new(:misreading, [one]), share] }))
+        share = SINGLE_PRIOR / Misreading.all.sum { |one| weight(one) }
+        normalised(states.merge(left.to_h { |one| [State.new(:misreading, [one]), share * weight(one)] }))
       end
 
       # @return [Hash{State => Float}] what was believed before any answer
@@ -100,6 +104,8 @@ module Vantick
       end
 
       def often?(misreading, answers, counts)
+        return false if misreading.seldom? && counts[misreading.id] < SELDOM_HITS
+
         counts[misreading.id] >= SHARE * answers.count { |answer| misreading.chance?(answer.time, answer.task) }
       end
 
@@ -114,13 +120,20 @@ module Vantick
 
       def worked_out_priors
         found = candidates
-        pairs = (hit(answers) & found).combination(2).to_a
-        share = (1 - SECURE_PRIOR - UNSURE_PRIOR - PAIRS_PRIOR) / [found.length, 1].max
-        of_pair = PAIRS_PRIOR / [found.length * (found.length - 1) / 2, 1].max
         normalised({ State::SECURE => SECURE_PRIOR, State::UNSURE => UNSURE_PRIOR,
-                     **found.to_h { |one| [State.new(:misreading, [one]), share] },
-                     **pairs.to_h { |two| [State.new(:misreading, two), of_pair] } })
+                     **shared_out(SINGLE_PRIOR, found.zip, found.zip),
+                     **shared_out(PAIRS_PRIOR, (hit(answers) & found).combination(2), found.combination(2)) })
       end
+
+      # A part of the prior, shared out by weight among all that there could be; of these some are tried.
+      def shared_out(prior, tried, all)
+        whole = all.sum { |some| weights(some) }
+        tried.to_h { |some| [State.new(:misreading, some), prior * weights(some) / whole] }
+      end
+
+      def weights(misreadings) = misreadings.reduce(1.0) { |product, one| product * weight(one) }
+
+      def weight(misreading) = misreading.seldom? ? SELDOM : 1.0
 
       def posterior
         prior = priors

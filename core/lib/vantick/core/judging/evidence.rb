@@ -10,15 +10,15 @@ module Vantick
       attr_reader :chances
       # @return [Integer] wrong answers that it predicts
       attr_reader :hits
-      # @return [Integer] hits that no other misreading predicts
+      # @return [Integer] hits that no other misreading predicts, or seldom ones alone
       attr_reader :own_hits
 
       # @param answers [Array<Marked>] blank and unreadable ones say nothing and are left out
-      # @return [Array<Evidence>] a piece for each misreading with a hit, own hits first
+      # @return [Array<Evidence>] a piece for each misreading with a hit, own hits first; of seldom ones only what nothing commoner explains
       def self.from(answers)
         telling = answers.select(&:telling?)
         found = Misreading.all.map { |misreading| new(misreading, telling) }
-        found.select { |evidence| evidence.hits.positive? }.sort_by.with_index { |evidence, at| [*evidence.rank, at] }
+        found.select(&:told?).sort_by.with_index { |evidence, at| [*evidence.rank, at] }
       end
 
       def initialize(misreading, answers)
@@ -27,12 +27,16 @@ module Vantick
         @chances = answers.count { |answer| misreading.chance?(answer.time, answer.task) || answer.misreadings.include?(misreading.id) }
         hit = answers.select { |answer| answer.misreadings.include?(misreading.id) }
         @hits = hit.length
-        @own_hits = hit.count { |answer| answer.misreadings.one? }
+        @told = hit.any? { |answer| answer.causes.include?(misreading.id) }
+        @own_hits = hit.count { |answer| answer.causes == [misreading.id] }
         freeze
       end
 
       # @return [Array] smaller comes first: most own hits, most hits, then the larger share of chances
       def rank = [-own_hits, -hits, chances]
+
+      # @return [Boolean]
+      def told? = @told
 
       # Whether it is more than one chance agreement (judgement): an answer that nothing else explains,
       # or two answers the same way.

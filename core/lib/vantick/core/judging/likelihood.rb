@@ -16,8 +16,8 @@ module Vantick
       OTHERS = 40
       # P of an answer that some misreading predicts, for a child who is unsure: mistakes are not made by lot.
       UNSURE_EACH = 0.06
-      # What is left for an answer that none predicts, at least.
-      UNSURE_REST = 0.1
+      # What is left of those for answers that none predicts, at least.
+      UNSURE_REST = 1 / 7.0
 
       class << self
         # @param state [State]
@@ -42,7 +42,8 @@ module Vantick
         def outcomes(state, time, task)
           wrong = state.wrong_answers(time, task)
           row = TABLE.fetch(row(state, wrong))
-          wrong.to_h { |answer| [answer, row[:predicted] / wrong.length] }.merge(right: row[:right], other: row[:other])
+          right, other = state == State::UNSURE ? unsure_of(task) : row.values_at(:right, :other)
+          wrong.to_h { |answer| [answer, row[:predicted] / wrong.length] }.merge(right:, other:)
         end
 
         # @param task [Task]
@@ -60,13 +61,22 @@ module Vantick
         end
 
         def unsure(marked)
-          return TABLE[:unsure][:right] if marked.read_right?
+          right, wrong = unsure_of(marked.task)
+          return right if marked.read_right?
 
-          known = Predictions.of(marked.task).count(marked.time)
-          each = [UNSURE_EACH, (TABLE[:unsure][:other] - UNSURE_REST) / [known, 1].max].min
+          known = [Predictions.of(marked.task).count(marked.time), 1].max
+          most = marked.task.guess ? wrong : UNSURE_EACH
+          each = [most, (wrong - (UNSURE_REST * wrong)) / known].min
           return each if marked.misreadings.any?
 
-          (TABLE[:unsure][:other] - (each * known)) / others(marked.task)
+          (wrong - (each * known)) / others(marked.task)
+        end
+
+        # Whoever does not know and has two things to say is right half of the time.
+        # @return [Array<Float>] P(right answer), P(all others together)
+        def unsure_of(task)
+          right = [task.guess || 0, TABLE[:unsure][:right]].max
+          [right, 1 - right]
         end
       end
     end

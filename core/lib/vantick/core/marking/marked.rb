@@ -53,6 +53,9 @@ module Vantick
         freeze
       end
 
+      # @return [Array<Symbol>] those of its misreadings that are told of it
+      def causes = Misreading.told(misreadings)
+
       # @return [Boolean] whether it is right and accepted: a class can ask for its own words alone
       def right? = RIGHT.include?(verdict) && @accepted
 

@@ -29,6 +29,8 @@ module Vantick
       attr_reader :asks
       # @return [Integer] minutes that an answer may be off; 0 but for estimates
       attr_reader :tolerance_minutes
+      # @return [Float, nil] how often a guess is right, where there are few answers to choose from
+      attr_reader :guess
 
       # @return [Array<Task>] all tasks
       def self.all
@@ -57,6 +59,7 @@ module Vantick
 
         @name = entry[:name]
         @tolerance_minutes = entry.fetch(:tolerance_minutes, 0)
+        @guess = entry[:guess]
         @shown = entry[:misreadings]&.map(&:to_sym)
         freeze
       end

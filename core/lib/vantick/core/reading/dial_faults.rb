@@ -19,7 +19,7 @@ module Vantick
 
       class << self
         # @return [Hash{Symbol => Hash}] by misreading, its faults by chain
-        def rules = { **hands, **hour, **fives, **ticks, **writing, **side }
+        def rules = { **hands, **hour, **fives, **marks, **ticks, **writing, **side }
 
         private
 
@@ -69,6 +69,16 @@ module Vantick
                                 **counted(:fives, ->(time) { time.minute.between?(1, 29) }) { |draft| [anticlockwise(draft)] } } }
         end
 
+        # The numeral and the marks after it, put side by side or added.
+        def marks
+          beside = lambda do |draft|
+            numeral = draft.time.minute_numeral
+            [10 * numeral, numeral].map { |fives| draft.with(fives:) }
+          end
+          past = ->(time) { TICKS_PAST_A_NUMERAL[time] && time.side == :past }
+          { numeral_with_marks: { **digits(:fives, TICKS_PAST_A_NUMERAL, &beside), **counted(:fives, past, &beside) } }
+        end
+
         # At the top the numeral is 12. In the left half the child may count numerals to go, or say the
         # numeral with to, or with past.
         def numeral_said(draft)
@@ -89,7 +99,9 @@ module Vantick
         end
 
         def writing
-          { zero_misplaced: digits(:writing, Faults::FEW_MINUTES) { |draft| [draft.with(minute: draft.minute * 10)] } }
+          { zero_misplaced: digits(:writing, Faults::FEW_MINUTES) { |draft| [draft.with(minute: draft.minute * 10)] },
+            digits_swapped: digits(:writing, Faults::TWO_DIGITS) { |draft| [draft.with(minute: Faults.turned_round(draft.minute))] },
+            quarter_as_25: digits(:writing, Faults::A_QUARTER) { |draft| [draft.with(minute: draft.minute == 15 ? 25 : 60 - 25)] } }
         end
 
         def side

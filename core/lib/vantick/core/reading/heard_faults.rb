@@ -10,7 +10,7 @@ module Vantick
 
       class << self
         # @return [Hash{Symbol => Hash}] by misreading, its faults by chain
-        def rules = { **hour, **numbers, **writing }
+        def rules = { **hour, **numbers, **halves, **sixty, **writing }
 
         private
 
@@ -26,11 +26,31 @@ module Vantick
         end
 
         def numbers
-          quarters = ->(time) { [15, 45].include?(time.minute) }
           teens = ->(time) { [13, 14].include?(time.minute) }
-          { quarter_as_25: digits(:turning, quarters) { |draft| quarter(draft) },
+          { quarter_as_25: digits(:turning, Faults::A_QUARTER) { |draft| quarter(draft) },
             teen_for_ten: digits(:turning, teens) { |draft| [draft.with(minute: (draft.minute - 10) * 10)] } }
         end
+
+        # Half of a hundred; and "half eight" of other homes, which is half an hour before eight.
+        def halves
+          { half_as_fifty: digits(:turning, Faults::HALF) { |draft| [draft.with(minute: 50)] },
+            half_before: { **fault(HEARD, :turning, Faults::HALF) { |draft| [draft.with(hour: DialTime.numeral(draft.hour - 1))] },
+                           **fault(:digits_to_words, :side, Faults::HALF) { |draft| [draft.with(hour: draft.time.hour_ahead)] } } }
+        end
+
+        # From nought nothing is borrowed: the ones are written as they are. One of the commonest faults of subtraction
+        # (Brown and Burton 1978, "0 - N = N"; from memory).
+        def sixty
+          ones = ->(count) { count.between?(10, 59) && (count % 10).positive? }
+          to = ->(time) { Faults::TO[time] && ones[time.minutes_to] }
+          left = ->(time) { Faults::TO[time] && ones[time.minute] }
+          { sixty_without_borrowing: { **digits(:turning, to) { |draft| [draft.with(minute: unborrowed(draft.fives))] },
+                                       **fault(:digits_to_words, :side, left) do |draft|
+                                         [draft.with(minute: unborrowed(draft.time.minute))]
+                                       end } }
+        end
+
+        def unborrowed(count) = ((6 - (count / 10)) * 10) + (count % 10)
 
         # Twenty-five is taken from the hour, or written as it is.
         def quarter(draft)
@@ -41,6 +61,7 @@ module Vantick
         def writing
           counted = ->(time) { time.side != :oclock }
           { zero_misplaced: digits(:copying, Faults::FEW_MINUTES) { |draft| [draft.with(minute: draft.minute * 10)] },
+            digits_swapped: digits(:copying, Faults::TWO_DIGITS) { |draft| [draft.with(minute: Faults.turned_round(draft.minute))] },
             spoken_order: digits(:copying, counted) { |draft| [draft.with(hour: draft.fives, minute: named(draft))] } }
         end
       end

@@ -8,6 +8,7 @@ module Vantick
 
       # Where the way round is not the same in both directions.
       ONE_WAY = ->(time) { ![0, 30].include?(time.minutes_between_numerals) }
+      FROM_A_NUMERAL = ->(time) { !time.hour.zero? }
       ON = ->(time) { time.minutes_between_numerals.positive? }
 
       class << self
@@ -16,6 +17,7 @@ module Vantick
           { numeral_as_minutes: length(Faults::ANY) { |draft| numerals(draft) },
             fives_from_one: length(Faults::ANY) { |draft| [draft.with(fives: draft.fives + 5)] },
             fives_one_short: length(ON) { |draft| [draft.with(fives: draft.fives - 5)] },
+            start_left_out: fault(:numerals_to_length, :way, FROM_A_NUMERAL) { |draft| [draft.with(minute: draft.time.minute)] },
             counts_wrong_way: length(ONE_WAY) { |draft| [draft.with(fives: 60 - draft.fives)] } }
         end
 

@@ -24,23 +24,34 @@ module Vantick
       # @return [Array<Misreading>] those that can show in its answers
       def self.for(task) = all.select { |misreading| misreading.shows_in?(task) }
 
+      # Of several causes of one answer, seldom ones stand back behind those that many children have.
+      # @param ids [Array<Symbol>]
+      # @return [Array<Symbol>] those that are told
+      def self.told(ids) = ids.reject { |id| find(id).seldom? }.then { |often| often.empty? ? ids : often }
+
       # @param id [String, Symbol]
       # @return [Misreading]
       # @raise [UnknownName]
       def self.find(id)
-        all.find { |misreading| misreading.id.to_s == id.to_s } || raise(UnknownName.new("misreading", id, all.map(&:id)))
+        @by_name ||= all.to_h { |misreading| [misreading.id.to_s, misreading] }.freeze
+        @by_name[id.to_s] || raise(UnknownName.new("misreading", id, all.map(&:id)))
       end
 
       # @param id [Symbol]
       # @param texts [Hash] {TEXTS}
       # @param faults [Hash{Symbol => Fault}] by chain
-      def initialize(id, texts, faults)
+      # @param seldom [Boolean, nil] whether few children have it
+      def initialize(id, texts, faults, seldom: false)
         @id = id
         @raw = texts
         @texts = ClassWords.fill(texts)
         @faults = faults.freeze
+        @seldom = seldom ? true : false
         freeze
       end
+
+      # @return [Boolean] whether few children have it (common practice, no source): believed later, and no mistake to be spotted
+      def seldom? = @seldom
 
       # @param conventions [Conventions]
       # @return [Hash{Symbol => String, Array}] {TEXTS} as a class says them

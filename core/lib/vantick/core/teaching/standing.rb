@@ -11,7 +11,7 @@ module Vantick
       # Whole dials that tell of the hour hand, and how many of them have to have the hour right.
       HOURS = { last: 5, right: 4 }.freeze
       # Misreadings at which the hour itself was read wrongly.
-      OF_THE_HOUR = %i[hands_swapped next_hour_early].freeze
+      OF_THE_HOUR = %i[hands_swapped next_hour_early next_hour_always smaller_of_two hour_from_minute_hand dial_mirrored].freeze
 
       # From which chance on a kind of times counts as known, so that nothing waits for it (judgement).
       EXPECTED = 0.55
@@ -97,7 +97,7 @@ module Vantick
       # @param marked [Marked] of a whole dial
       # @return [Boolean] whether at least the hour was read rightly
       def self.hour_right?(marked)
-        marked.read_right? || (marked.misreadings.any? && !marked.misreadings.intersect?(OF_THE_HOUR))
+        marked.read_right? || (marked.misreadings.any? && !marked.causes.intersect?(OF_THE_HOUR))
       end
 
       private

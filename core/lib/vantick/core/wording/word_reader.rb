@@ -8,6 +8,7 @@ module Vantick
       SAID = { past: :past, to: :to }.freeze
       # What can stand in the place of the hour.
       HOURS = [%i[number], %i[number oclock]].freeze
+      AFTER_NOON = (13..24)
       AT_TWELVE = [%i[noon], %i[midnight]].freeze
       SAID_APART = %i[hours oclock].flat_map { |kind| [[:number, kind, :number], [:number, kind, :number, :minutes]] }.freeze
 
@@ -49,7 +50,7 @@ module Vantick
         return unless [%i[noon], %i[midnight], %i[number noon], %i[number midnight]].include?(kinds)
         return if kinds.length == 2 && @words.first.value != 12
 
-        given(0, :oclock, 12, form: :name)
+        given(0, :oclock, 12, :name)
       end
 
       def oclock
@@ -58,8 +59,14 @@ module Vantick
 
       def with_side
         count, side, hour = parts(kinds.index { |kind| SAID.key?(kind) }) || homophone
-        given(count, side.kind == :number ? :to : side.kind, hour, slips: side.kind == :number ? [:spelling] : []) if hour
+        return unless hour
+
+        slips = side.kind == :number ? [:spelling] : []
+        given(count, side.kind == :number ? :to : side.kind, *Array(hour_of_day(hour)), slips:)
       end
+
+      # "Quarter to thirteen": whoever counts on from twelve means one o'clock, and says it in other words.
+      def hour_of_day(hour) = AFTER_NOON.cover?(hour) ? [DialTime.numeral(hour), :spoken] : hour
 
       # "quarter two eight": the number in the place of the side is the word that sounds like it.
       def homophone
@@ -116,7 +123,7 @@ module Vantick
         [Given.new(Saying.past(DialTime.at(hour, minute)), :spoken, @slips)]
       end
 
-      def given(count, side, hour, form: :words, slips: [])
+      def given(count, side, hour, form = :words, slips: [])
         [Given.new(Saying.new(count, side, hour), form, @slips + slips)]
       rescue InvalidTime
         []

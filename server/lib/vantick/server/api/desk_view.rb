@@ -130,7 +130,7 @@ module Vantick
           return [] unless item[:misreading]
 
           step = Core::Step.find(item[:step])
-          others = step.misreadings(Core::Task.find(:dial_to_words)).map(&:id) - [item[:misreading].to_sym]
+          others = step.misreadings(Core::Task.find(:dial_to_words)).reject(&:seldom?).map(&:id) - [item[:misreading].to_sym]
           chosen = [item[:misreading].to_sym, *others.sample(2, random: Random.new(item[:id]))].shuffle(random: Random.new(item[:id]))
           chosen.map { |id| { id:, name: Core::Misreading.find(id).texts_in(@conventions)[:they] } }
         end

@@ -100,7 +100,7 @@ module Vantick
 
         def answer(row)
           { item_id: row[:item_id], task: row[:task], time: dial(row[:task], row[:time]), answer: row[:answer],
-            read_as: row[:read_as], hands: hands(row[:answer]), verdict: row[:verdict], misreadings: row[:misreadings].split,
+            read_as: row[:read_as], hands: hands(row[:answer]), verdict: row[:verdict], misreadings: Marks.causes(row[:misreadings].split),
             right: right?(row[:verdict]), second: row[:second] }
         end
 

@@ -13,6 +13,10 @@ module Vantick
           of(answer, task, task.parse_time(answer[:time]), conventions)
         end
 
+        # @param ids [Array<String>] all misreadings that an answer may show
+        # @return [Array<Symbol>] those that are told of it
+        def self.causes(ids) = Core::Misreading.told(ids.map(&:to_sym))
+
         # @param answer [Hash] with `verdict` and `misreadings`
         # @param task [Core::Task]
         # @param time [Core::DialTime]

@@ -72,7 +72,7 @@ module Vantick
             task = Core::Task.find(answer[:task])
             time = task.parse_time(answer[:time])
             right = task.notation == :hands ? dial(time) : task.write(task.right_answer(time), conventions)
-            { **answer.slice(*GIVEN), time: dial(time), right: }
+            { **answer.slice(*GIVEN), misreadings: Marks.causes(answer[:misreadings]), time: dial(time), right: }
           end
         end
       end

@@ -35,7 +35,10 @@ module Vantick
           end
 
           # @return [Hash] an answer, and whether it counts as right in the class
-          def answer(answer, conventions) = { **answer, right: Core::Marked.right?(answer[:verdict], conventions) }
+          def answer(answer, conventions)
+            right = Core::Marked.right?(answer[:verdict], conventions)
+            { **answer, right:, misreadings: Marks.causes(answer[:misreadings]) }
+          end
 
           def findings(check, school_class, answers)
             children = school_class[:children]
