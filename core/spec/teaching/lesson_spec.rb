@@ -5,12 +5,35 @@ RSpec.describe Vantick::Core::Lesson do
     described_class.new(step: step(step_id), task: task(:dial_to_words), minutes:, **more)
   end
 
+  # Items from each time to the same one again.
+  def apart(plan)
+    places = plan.times.each_with_index.group_by(&:first).values
+    places.flat_map { |same| same.map(&:last).each_cons(2).map { |before, after| after - before } }
+  end
+
+  it "lets no stage of a single quarter stand empty: its times come again, and the same plan is made of what it keeps" do
+    %i[oclock half_past quarter_past quarter_to].product([20, 25, 30, 45, 60]).each do |id, minutes|
+      plan = lesson(id, minutes)
+      expect(plan.stages.first(5).map(&:missing)).to all(be <= 1), "#{id} #{minutes}"
+      kept = plan.stages.to_h { |stage| [stage.id, stage.items.filter_map(&:time)] }
+      expect(lesson(id, minutes, kept:).times).to eq(plan.times)
+    end
+  end
+
+  it "takes the times of the class's own day first where halves of the day are new" do
+    day = Vantick::Core::DayPlace.times([{ time: "10:15", what: "break" }, { time: "12:45", what: "lunch" },
+                                         { time: "16:00", what: "ferry" }])
+    plan = described_class.new(step: step(:day_halves), task: task(:day_half), minutes: 40, day_times: day)
+    expect(plan.stages[2].items.filter_map(&:time).first(day.length)).to match_array(day)
+  end
+
   Vantick::Core::Step.with_times.product([20, 33, 40, 75]).each do |one, minutes|
-    it "fills #{minutes} minutes of #{one.id}: no time twice, the sum of the stages is the length" do
+    it "fills #{minutes} minutes of #{one.id}: no time twice too early, the sum of the stages is the length" do
       plan = described_class.new(step: one, task: one.tasks.last, minutes:, seed: minutes)
       expect(plan.stages.map(&:id)).to eq(%i[warm_up recap show together alone exit])
       expect(plan.stages.sum(&:minutes)).to eq(minutes)
-      expect(plan.times.uniq).to eq(plan.times)
+      expect(apart(plan)).to all(be >= (one.pool.length > 12 ? 10 : 5)), plan.times.join(" ")
+      expect(plan.stages.last.items.filter_map(&:time) & plan.stages.first(5).flat_map { |stage| stage.items.filter_map(&:time) }).to eq([])
       plan.stages.each { |stage| expect(stage.spare_seconds).to be >= 0 }
       expect(plan.stages.map { |stage| stage.items.sum(&:seconds) + stage.spare_seconds }).to eq(plan.stages.map { |stage|
         stage.minutes * 60
@@ -44,6 +67,9 @@ RSpec.describe Vantick::Core::Lesson do
     expect(plan.stages[2].items.filter_map(&:time)).to eq(kept[:show].first(8))
     expect(plan.stages.flat_map(&:left_out)).to eq(kept[:show].last(1))
     expect(plan.times.uniq).to eq(plan.times)
+    twice = { show: [time("9:20")], together: [time("9:20")] }
+    expect(lesson(:fives, 40, kept: twice).stages[3].items.filter_map(&:time)).not_to include(time("9:20"))
+    expect { lesson(:fives, 40, kept: twice, pinned: { together: [time("9:20")] }) }.to raise_error(Vantick::Core::TimeTwice)
     expect { lesson(:fives, 40, kept: { exit: [time("9:20")], show: [time("9:20")] }) }
       .to raise_error(Vantick::Core::TimeTwice, "9:20 is in this lesson already: take another time.")
   end

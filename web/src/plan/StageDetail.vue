@@ -48,7 +48,7 @@ function put(at: number): void {
     </p>
     <p v-if="stage.missing" class="note">
       <i class="bi bi-info-circle" aria-hidden="true"></i>
-      There is room for {{ stage.missing }} more, but no time comes twice in a lesson: go over some of these
+      There is room for {{ stage.missing }} more, but no time comes twice so soon: go over some of these
       again.
     </p>
     <ul>

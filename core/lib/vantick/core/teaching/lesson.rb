@@ -2,7 +2,8 @@
 
 module Vantick
   module Core
-    # A lesson in minutes: six stages with what fits in each and its times. No time is in a lesson twice.
+    # A lesson in minutes: six stages with what fits in each and its times. No time is in a lesson twice, but where a step has
+    # few of them.
     class Lesson
       # Minutes (judgement).
       LENGTHS = (20..75)
@@ -15,7 +16,7 @@ module Vantick
       # @!attribute minutes [Integer]
       # @!attribute items [Array<Item>] what fits, in order
       # @!attribute spare_seconds [Float] what is left for going over and handing out
-      # @!attribute missing [Integer] items for which there was no time left that is not used yet
+      # @!attribute missing [Integer] items for which there was no time left
       # @!attribute left_out [Array<DialTime, DayTime>] times asked for that do not fit any more
       Stage = Struct.new(:id, :name, :minutes, :items, :spare_seconds, :missing, :left_out, keyword_init: true)
       # @!attribute kind [Symbol] one of {Pacing::SECONDS}' keys
@@ -39,15 +40,20 @@ module Vantick
       # @param kept [Hash{Symbol => Array<DialTime, DayTime, nil>}] by stage, times that stand where they stand;
       #   nil is a place to choose for
       # @param exit_avoid [Array<DialTime, DayTime>] times of the last exits on the step
+      # @param day_times [Array<DayTime>] of the class's own day, which come before others
+      # @param pinned [Hash{Symbol => Array<DialTime, DayTime>}] by stage, those of the kept ones that have to stay
       # @raise [InvalidCount] where the minutes are not a lesson's, or do not fill it
-      # @raise [TimeTwice] where a time is kept twice
+      # @raise [TimeTwice] where a time of the exit is kept twice, or one that is pinned comes again too early
       def initialize(step:, task:, minutes:, earlier: [], pacing: Pacing.new, seed: 0, avoid: [], stage_minutes: {}, kept: {},
-                     exit_avoid: [])
+                     exit_avoid: [], day_times: [], pinned: {})
         @pacing = pacing
+        @avoid = avoid
         @kept = kept
-        @supply = LessonTimes.new(step:, task:, earlier:, seed:, used: avoid | unique(kept.values.flatten.compact), exit_avoid:)
         lengths = StageMinutes.of(minutes, stage_minutes)
-        @stages = stages_of(lengths).values_at(*lengths.keys).freeze
+        @kinds = lengths.to_h { |id, length| [id, kinds(StageMinutes::STAGES.fetch(id), length * 60)] }
+        @standing = standing(step.pool_for(task).length, pinned)
+        @supply = LessonTimes.new(step:, task:, earlier:, seed:, used: avoid | kept.values.flatten.compact, exit_avoid:, day_times:)
+        @stages = stages_of(lengths).freeze
         freeze
       end
 
@@ -56,34 +62,43 @@ module Vantick
 
       private
 
-      def unique(times)
-        twice = times.tally.find { |_, count| count > 1 }&.first
-        raise TimeTwice, twice if twice
-
-        times
+      # What is kept, in every place there is.
+      def standing(pool, pinned)
+        kept = places.to_h { |id, count| [id, Array.new(count) { |at| kept(id)[at] }] }
+        LessonRepeats.settled(kept, pool - kept.fetch(LessonShares::EXIT).compact.length - @avoid.length, pinned)
       end
+
+      def places = @places ||= @kinds.transform_values { |kinds| kinds.count { |kind| !Pacing.timeless?(kind) } }
 
       def stages_of(lengths)
-        kinds = lengths.to_h { |id, length| [id, kinds(StageMinutes::STAGES.fetch(id), length * 60)] }
-        shares = @supply.shares(CHOSEN.to_h { |id| [id, open_places(id, kinds.fetch(id))] })
-        CHOSEN.to_h { |id| [id, stage(id, lengths.fetch(id), kinds.fetch(id), shares.fetch(id))] }
+        found = times_by_stage
+        found = lengths.to_h { |id, _| [id, found.fetch(id)] }
+        found = LessonRepeats.new(found, own: @supply.own, barred: @avoid).filled if found.values.any? { |times| times.include?(nil) }
+        lengths.map { |id, length| stage(id, length, found.fetch(id).compact) }
       end
 
-      def stage(id, minutes, kinds, share)
-        row = StageMinutes::STAGES.fetch(id)
-        times = id == LessonShares::EXIT ? @supply.take_exit(share) : @supply.take(share, thorough: row[:thorough])
-        timed = timed(kinds)
-        found = Array.new(timed) { |place| kept(id)[place] || times.shift }.compact
-        items = items(kinds, found)
-        Stage.new(id:, name: row[:name], minutes:, items:, spare_seconds: (minutes * 60) - items.sum(&:seconds),
-                  missing: timed - found.length, left_out: kept(id).drop(timed).compact.freeze).freeze
+      # In the order in which they choose.
+      def times_by_stage
+        shares = @supply.shares(CHOSEN.to_h { |id| [id, @standing.fetch(id).count(&:nil?)] })
+        CHOSEN.to_h do |id|
+          times = taken(id, shares.fetch(id))
+          [id, @standing.fetch(id).map { |time| time || times.shift }]
+        end
+      end
+
+      def taken(id, share)
+        return @supply.take_exit(share) if id == LessonShares::EXIT
+
+        @supply.take(share, thorough: StageMinutes::STAGES.fetch(id)[:thorough])
+      end
+
+      def stage(id, minutes, found)
+        items = items(@kinds.fetch(id), found)
+        Stage.new(id:, name: StageMinutes::STAGES.fetch(id)[:name], minutes:, items:, spare_seconds: (minutes * 60) - items.sum(&:seconds),
+                  missing: places.fetch(id) - found.length, left_out: kept(id).drop(places.fetch(id)).compact.freeze).freeze
       end
 
       def kept(id) = @kept.fetch(id, [])
-
-      def timed(kinds) = kinds.count { |kind| !Pacing.timeless?(kind) }
-
-      def open_places(id, kinds) = timed(kinds) - kept(id).first(timed(kinds)).compact.length
 
       # What comes first as far as it fits, and then as many of the others as there is room for.
       def kinds(row, seconds)

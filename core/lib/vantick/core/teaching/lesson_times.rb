@@ -9,8 +9,9 @@ module Vantick
       # @param earlier [Array<Step>] what is to be gone over
       # @param seed [Integer]
       # @param used [Array<DialTime, DayTime>] times not to give
+      # @param day_times [Array<DayTime>] of the class's own day
       # @param exit_avoid [Array<DialTime, DayTime>] times of the last exits, not to give again in this one
-      def initialize(step:, task:, earlier:, seed:, used:, exit_avoid: [])
+      def initialize(step:, task:, earlier:, seed:, used:, exit_avoid: [], day_times: [])
         @step = step
         @task = task
         @earlier_task = Step.hardest.tasks.include?(task) ? task : Task.find(:dial_to_words)
@@ -22,7 +23,11 @@ module Vantick
         @seed = seed
         @used = used.dup
         @exit_avoid = exit_avoid
+        @day_times = day_times
       end
+
+      # @return [Array<DialTime, DayTime>] all times of the step
+      attr_reader :own
 
       # @param wanted [Hash{Symbol => Integer}] times by stage
       # @return [Hash{Symbol => LessonShares::Share}]
@@ -34,7 +39,10 @@ module Vantick
       # @param share [LessonShares::Share]
       # @param thorough [Boolean] whether they should tell as much as they can
       # @return [Array<DialTime, DayTime>] the step's own first; fewer where they run out
-      def take(share, thorough:) = choose(share.own, @own - @used, thorough) + gone_over(share.earlier, thorough)
+      def take(share, thorough:)
+        at_hand = choose(share.own, (@own - @used) & @day_times, thorough)
+        at_hand + choose(share.own - at_hand.length, @own - @used, thorough) + gone_over(share.earlier, thorough)
+      end
 
       # @param share [LessonShares::Share]
       # @return [Array<DialTime, DayTime>] those of an exit: other than in the last ones, with a few of its neighbours where the step

@@ -9,13 +9,14 @@ module Vantick
         # @param settled [Hash] a plan with its times
         # @param seed [Integer]
         # @param conventions [Core::Conventions]
+        # @param day [Array<Hash>] the class's own
         # @return [Plan]
-        def self.of(settled, seed, conventions)
+        def self.of(settled, seed, conventions, day)
           again = { **settled, seed:, kept: pinned_only(settled), carried: [], swapped: [] }
-          other = Plan.new({ **again, swapped: settled[:kept].values.flatten }, conventions)
-          return Plan.new(again, conventions) if missing(other) > missing(Plan.new(settled, conventions))
+          other = Plan.new({ **again, swapped: settled[:kept].values.flatten }, conventions, day)
+          return Plan.new(again, conventions, day) if missing(other) > missing(Plan.new(settled, conventions, day))
 
-          Plan.new({ **other.settled, swapped: [] }, conventions)
+          Plan.new({ **other.settled, swapped: [] }, conventions, day)
         end
 
         def self.pinned_only(settled)

@@ -20,13 +20,13 @@ module Vantick
           carried = carried(class_id)
           settled = { **sent.except(:day), earlier: earlier(class_id, sent[:step]), kept: { recap: carried }, carried:,
                       exit_avoid: store.checks.last_times(class_id, sent[:step]) }
-          plan = Plan.new(settled, conventions(class_id))
+          plan = planned(settled, class_id)
           answer_json(LessonView.lesson(store.lessons.add(class_id:, day: sent[:day], plan: plan.settled, made_at: now), plan), code: 201)
         end
 
         get "/api/lessons/:lesson_id" do
           row = store.lessons.find(input[:lesson_id])
-          answer_json(LessonView.lesson(row, Plan.new(row[:plan], conventions(row[:class_id]))))
+          answer_json(LessonView.lesson(row, planned(row[:plan], row[:class_id])))
         end
 
         put "/api/lessons/:lesson_id" do
@@ -35,7 +35,7 @@ module Vantick
           earlier = same ? row[:plan][:earlier] : earlier(row[:class_id], sent[:step])
           settled = JSON.parse(JSON.generate(sent.except(:day, :version)), symbolize_names: true)
           kept = { carried: row[:plan].fetch(:carried, []), exit_avoid: store.checks.last_times(row[:class_id], sent[:step]) }
-          plan = Plan.new({ **settled, earlier:, **kept }, conventions(row[:class_id]))
+          plan = planned({ **settled, earlier:, **kept }, row[:class_id])
           changed = { day: sent[:day], plan: plan.settled, changed_at: now }
           answer_json(LessonView.lesson(store.lessons.change(row[:id], version: sent[:version], **changed), plan))
         end
@@ -49,9 +49,9 @@ module Vantick
         post "/api/lessons/:lesson_id/copies" do
           row = store.lessons.find(input[:lesson_id])
           there = store.lessons.copy_of(row[:id], sent[:day])
-          halt answer_json(LessonView.lesson(there, Plan.new(there[:plan], conventions(there[:class_id])))) if there
+          halt answer_json(LessonView.lesson(there, planned(there[:plan], there[:class_id]))) if there
 
-          plan = Copy.of(row[:plan], sent[:seed], conventions(row[:class_id]))
+          plan = Copy.of(row[:plan], sent[:seed], conventions(row[:class_id]), day_of(row[:class_id]))
           added = store.lessons.add(class_id: row[:class_id], day: sent[:day], plan: plan.settled, made_at: now, copied_from: row[:id])
           answer_json(LessonView.lesson(added, plan), code: 201)
         end
@@ -60,16 +60,20 @@ module Vantick
           row = store.lessons.find(input[:lesson_id])
           left_out = sent[:left_out].map { |text| Core::DialTime.parse(text).to_s }.uniq
           store.lessons.change(row[:id], left_out:, given_at: now)
-          answer_json(LessonView.lesson(store.lessons.find(row[:id]), Plan.new(row[:plan], conventions(row[:class_id]))))
+          answer_json(LessonView.lesson(store.lessons.find(row[:id]), planned(row[:plan], row[:class_id])))
         end
 
         post "/api/lessons/:lesson_id/check" do
           row = store.lessons.find(input[:lesson_id])
-          id = row[:check_id] || ExitCheck.make(store, row, Plan.new(row[:plan], conventions(row[:class_id])), now)
+          id = row[:check_id] || ExitCheck.make(store, row, planned(row[:plan], row[:class_id]), now)
           answer_json({ check_id: id }, code: row[:check_id] ? 200 : 201)
         end
 
         private
+
+        def planned(settled, class_id) = Plan.new(settled, conventions(class_id), day_of(class_id))
+
+        def day_of(class_id) = store.classes.find(class_id)[:day]
 
         def conventions(class_id) = store.classes.conventions(class_id)
 

@@ -28,7 +28,9 @@ module Vantick
         # @param settled [Hash{Symbol => Object}]
         # @param conventions [Core::Conventions] the class's
         # @raise [Core::Error]
-        def initialize(settled, conventions)
+        # @param day [Array<Hash>] the class's own
+        def initialize(settled, conventions, day = [])
+          @day = day
           @step = Core::Step.find(settled[:step])
           @task = known_task(settled[:task])
           @conventions = conventions.with(**settled.fetch(:method, {}).slice(*METHOD))
@@ -63,7 +65,8 @@ module Vantick
           Core::Lesson.new(step:, task:, minutes: settled[:minutes], seed: settled[:seed], stage_minutes: settled.fetch(:stage_minutes, {}),
                            earlier: settled.fetch(:earlier, []).map { |id| Core::Step.find(id) },
                            avoid: settled.fetch(:swapped, []).flat_map { |text| both_kinds(text) }, kept: kept(settled),
-                           exit_avoid: settled.fetch(:exit_avoid, []).map { |text| kind_of_time(:exit).parse(text) })
+                           exit_avoid: settled.fetch(:exit_avoid, []).map { |text| kind_of_time(:exit).parse(text) },
+                           day_times: Core::DayPlace.times(@day), pinned: parsed(settled.fetch(:pinned, {})))
         end
 
         # One place left open is a time to be swapped: it needs another.
@@ -80,10 +83,10 @@ module Vantick
 
         def both_kinds(text) = [Core::DialTime.parse(text), *(Core::DayTime.parse(text) if task.asks == :day)]
 
-        def kept(settled)
-          settled.fetch(:kept, {}).to_h do |stage, times|
-            [stage, times.map { |text| text && kind_of_time(stage).parse(text) }]
-          end
+        def kept(settled) = parsed(settled.fetch(:kept, {}))
+
+        def parsed(stages)
+          stages.to_h { |stage, times| [stage, times.map { |text| text && kind_of_time(stage).parse(text) }] }
         end
 
         def texts = lesson.stages.to_h { |stage| [stage.id, stage.items.filter_map(&:time).map(&:to_s)] }

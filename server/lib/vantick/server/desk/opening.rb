@@ -79,7 +79,7 @@ module Vantick
           row = @store.lessons.find(id || unfit("Say for which lesson.", :lesson_id))
           raise Store::Missing.new("lesson", id) unless row[:class_id] == @class[:id]
 
-          [row, Api::Plan.new(row[:plan], Core::Conventions.new(**@class[:conventions]))]
+          [row, Api::Plan.new(row[:plan], Core::Conventions.new(**@class[:conventions]), @class[:day])]
         end
 
         def times(plan, stage)
