@@ -51,6 +51,25 @@ RSpec.describe Vantick::Core::Standing do
     expect(standing(given, today: 23).fading).to include(step(:quarters))
   end
 
+  # Asked once in the first week, when it was new, and never again.
+  it "lets what went wrong once be overtaken by what rests on it and is secure since" do
+    early = %w[1:00 4:00 7:00 9:00].map { |text| asked(:oclock, text, "ten past two", 1) }
+    later = right(:half_past, %w[1:30 2:30 3:30 4:30 5:30 6:30 7:30 8:30 9:30 10:30], [5, 6])
+    expect(standing(early).stumbles).to eq([step(:oclock)])
+    expect(standing(early + later).stumbles).to eq([])
+    expect(standing(early + later).shown).to include(step(:oclock))
+    again = %w[2:00 5:00].map { |text| asked(:oclock, text, "ten past two", 8) }
+    expect(standing(early + later + again).stumbles).to eq([step(:oclock)])
+  end
+
+  it "takes whole dials off the quarters, read rightly, for the numerals" do
+    wrong = %w[12:20 12:35 12:40 12:50].map { |text| asked(:fives_facts, text, "3", 1, task(:numeral_to_minutes)) }
+    fives = right(:fives_past, %w[1:10 2:20 3:05 4:25 5:10], [3])
+    expect(standing(wrong).shown).not_to include(step(:fives_facts))
+    expect(standing(wrong + fives).shown).to include(step(:fives_facts))
+    expect(standing(wrong + right(:quarters, quarters, [3])).shown).not_to include(step(:fives_facts))
+  end
+
   it "goes on with the lowest step not shown: no slip holds it, nothing missed is skipped, what rests on it shows it" do
     given = right(:quarters, quarters, [1, 2])
     expect(standing(given).next_step).to eq(step(:fives_facts))

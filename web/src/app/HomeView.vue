@@ -2,7 +2,7 @@
 import { computed } from "vue";
 import { listChecks, readFindings, useFacts, useLoaded } from "@/api";
 import { CheckCard } from "@/check";
-import { seem, TomorrowCard, useClasses } from "@/class";
+import { seem, useClasses } from "@/class";
 import { DialFace } from "@/dial";
 import { HomeLadder } from "@/plan";
 import { counted, moment } from "@/words";
@@ -35,6 +35,11 @@ const news = computed(() =>
     text: seem(one.child_ids.length, facts.misreading(one.misreading).does),
   })),
 );
+/** Three clocks for what most children share. */
+const clocks = computed(() => {
+  const first = news.value[0] && facts.misreading(news.value[0].id);
+  return first && { times: first.times.join(","), lens: first.lens };
+});
 </script>
 
 <template>
@@ -59,25 +64,12 @@ const news = computed(() =>
       </div>
     </BCard>
 
-    <div v-else-if="findings && last" class="top">
-      <TomorrowCard
-        v-if="findings.shared.length"
-        :shared="findings.shared"
-        :heading="`Next for ${classes.current.name}`"
-        level="h1"
-        class="next"
-      />
-      <BCard v-else class="next">
-        <p class="eyebrow">Next for {{ classes.current.name }}</p>
-        <h1>No misreading showed last time.</h1>
-        <p>Go on to the next step.</p>
-        <RouterLink class="btn btn-primary" :to="{ name: 'new-check' }">New check</RouterLink>
-      </BCard>
-      <BCard>
+    <HomeLadder v-else-if="findings && last">
+      <BCard class="last-check">
         <h2 class="eyebrow">From the check of {{ moment(last.made_at) }}</h2>
         <ul class="news">
           <li v-for="one in news" :key="one.id">{{ one.text }}</li>
-          <li v-if="!news.length">No misreading shows.</li>
+          <li v-if="!news.length">No misreading showed.</li>
           <li v-if="away.length">{{ away.join(", ") }}: no answers yet</li>
           <li v-if="last.unreadable">{{ counted(last.unreadable, "answer") }} could not be read</li>
         </ul>
@@ -85,13 +77,13 @@ const news = computed(() =>
           <RouterLink class="btn btn-outline-primary" :to="{ name: 'class', params: { id: last.id } }">
             What the answers say
           </RouterLink>
-          <RouterLink class="btn btn-outline-primary" :to="{ name: 'new-check' }">New check</RouterLink>
+          <RouterLink v-if="clocks" class="btn btn-outline-primary" :to="{ name: 'show', query: clocks }">
+            Show three that mend it
+          </RouterLink>
         </div>
       </BCard>
-    </div>
+    </HomeLadder>
     <p v-else-if="!trouble" class="quiet" aria-live="polite">Opening the class…</p>
-
-    <HomeLadder v-if="checks?.length" />
 
     <section v-if="checks?.length" class="checks">
       <h2 class="eyebrow">Checks</h2>
@@ -104,12 +96,6 @@ const news = computed(() =>
 </template>
 
 <style scoped lang="scss">
-.top {
-  display: grid;
-  grid-template-columns: minmax(0, 1.25fr) minmax(0, 1fr);
-  gap: 1.5rem;
-}
-
 .news {
   list-style: none;
   padding: 0;
@@ -149,11 +135,5 @@ const news = computed(() =>
 .made-up {
   margin: 1.5rem 0 0;
   font-size: 0.9rem;
-}
-
-@media (max-width: 60rem) {
-  .top {
-    grid-template-columns: minmax(0, 1fr);
-  }
 }
 </style>

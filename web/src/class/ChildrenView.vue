@@ -63,8 +63,8 @@ const shape = (state: string | undefined): (typeof STATES)[number] =>
         <thead>
           <tr>
             <th scope="col">Child</th>
+            <th scope="col" class="next">Next</th>
             <th v-for="step in steps" :key="step.id" scope="col">{{ facts.rung(step.id).name }}</th>
-            <th scope="col">Next</th>
           </tr>
         </thead>
         <tbody>
@@ -74,6 +74,7 @@ const shape = (state: string | undefined): (typeof STATES)[number] =>
                 {{ classes.current.children.find((one) => one.id === child.child_id)?.name }}
               </RouterLink>
             </th>
+            <td class="next">{{ child.next_step ? facts.rung(child.next_step).name : "" }}</td>
             <td v-for="step in steps" :key="step.id" :class="{ stumbles: child.stumbles.includes(step.id) }">
               <i
                 class="bi"
@@ -90,7 +91,6 @@ const shape = (state: string | undefined): (typeof STATES)[number] =>
               ></i>
               <span v-if="child.stumbles.includes(step.id)" class="visually-hidden">, stumbles here</span>
             </td>
-            <td class="next">{{ child.next_step ? facts.rung(child.next_step).name : "" }}</td>
           </tr>
         </tbody>
       </table>
@@ -122,14 +122,19 @@ table {
 
 th,
 td {
-  padding: 0.28rem 0.8rem;
+  padding: 0.28rem 0.35rem;
   border-bottom: 1px solid var(--v-line);
   text-align: center;
   font-weight: 400;
 }
 
 th:first-child {
+  padding-left: 0.8rem;
   text-align: left;
+}
+
+tbody td {
+  white-space: nowrap;
 }
 
 tbody th a {
@@ -172,8 +177,8 @@ tbody th {
 }
 
 .flag {
-  margin-left: 0.3rem;
-  font-size: 0.85rem;
+  margin-left: 0.2rem;
+  font-size: 0.8rem;
   color: var(--v-misread);
 }
 

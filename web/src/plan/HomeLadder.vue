@@ -4,11 +4,14 @@ import { listLessons, readLadder, useFacts, useLoaded } from "@/api";
 import { useClasses } from "@/class";
 import { DialFace } from "@/dial";
 
-import { whyNext } from "./reason";
+import { whoNext, whyNext } from "./reason";
 import StateBar from "./StateBar.vue";
-import { dayWords, today } from "@/words";
+import { counted, dayWords, today } from "@/words";
 
-/** The next lesson in one card, and the ladder as a row of small dials filled by how much of the class is secure. */
+/**
+ * The next lesson in one card, beside it what else there is (a slot), and the ladder as a row of small dials filled by how much of
+ * the class is secure.
+ */
 const facts = useFacts();
 const classes = useClasses();
 const { data } = useLoaded(
@@ -28,40 +31,57 @@ const rungs = computed(() =>
   }),
 );
 const next = computed(() => data.value?.ladder.next);
+const lesson = computed(() => data.value?.lesson);
+const rung = computed(() => {
+  const step = lesson.value?.step ?? next.value?.step;
+  return step ? facts.rung(step) : undefined;
+});
+const reason = computed(() => {
+  if (lesson.value) return `${dayWords(lesson.value.day)}, ${counted(lesson.value.minutes, "minute")}.`;
+  return next.value ? whyNext(next.value, classes.current?.children.length ?? 0, facts) : "";
+});
+const who = computed(() => {
+  const ids = next.value && !lesson.value ? whoNext(next.value) : [];
+  return (classes.current?.children ?? []).filter((one) => ids.includes(one.id)).map((one) => one.name);
+});
 </script>
 
 <template>
-  <section v-if="data" class="home-ladder" aria-label="The ladder and the next lesson">
-    <div class="lesson">
-      <template v-if="data.lesson">
-        <p>
-          <span class="quiet">Lesson for {{ dayWords(data.lesson.day) }}</span>
-          <strong>{{ facts.rung(data.lesson.step).name }}, {{ data.lesson.minutes }} minutes</strong>
-        </p>
-        <RouterLink class="btn btn-primary" :to="{ name: 'run', params: { id: data.lesson.id } }">
-          Give it
-        </RouterLink>
-        <RouterLink class="btn btn-outline-primary" :to="{ name: 'lesson', params: { id: data.lesson.id } }">
-          Look at it
-        </RouterLink>
-      </template>
+  <div class="top">
+    <BCard class="next-lesson">
+      <p v-if="!data" class="quiet" aria-live="polite">Looking at the ladder…</p>
       <template v-else>
-        <p>
-          <span class="quiet">Next on the ladder</span>
-          <strong>{{ next?.step ? facts.rung(next.step).name : "the top" }}</strong>
-          <span v-if="next" class="why">
-            {{ whyNext(next, classes.current?.children.length ?? 0, facts) }}
-          </span>
-        </p>
-        <RouterLink class="btn btn-primary" :to="{ name: 'plan' }">Plan a lesson</RouterLink>
+        <DialFace v-if="rung" class="next-dial" :facts="facts.of(rung.example ?? '10:10')" />
+        <div>
+          <p class="eyebrow">
+            {{ lesson ? "The lesson you have planned" : `Next for ${classes.current?.name}` }}
+          </p>
+          <h1>{{ rung?.name ?? "The top of the ladder" }}</h1>
+          <p class="why">{{ reason }}</p>
+          <p v-if="who.length" class="quiet">{{ who.join(", ") }}</p>
+          <div class="ways">
+            <template v-if="lesson">
+              <RouterLink class="btn btn-primary" :to="{ name: 'run', params: { id: lesson.id } }">
+                Give it
+              </RouterLink>
+              <RouterLink class="btn btn-outline-primary" :to="{ name: 'lesson', params: { id: lesson.id } }">
+                Look at it
+              </RouterLink>
+            </template>
+            <RouterLink v-else class="btn btn-primary" :to="{ name: 'plan' }">Plan a lesson</RouterLink>
+          </div>
+        </div>
       </template>
-    </div>
+    </BCard>
+    <slot />
+  </div>
+  <section v-if="data" class="home-ladder" aria-label="The ladder">
     <ol>
-      <li v-for="rung in rungs" :key="rung.id" :class="{ next: rung.id === next?.step }">
-        <RouterLink :to="{ name: 'plan' }" :title="rung.name">
-          <DialFace class="step-dial" :facts="facts.of(rung.example ?? '10:10')" detail="small" />
-          <StateBar :step="rung.standing" />
-          <span class="visually-hidden">{{ rung.name }}</span>
+      <li v-for="one in rungs" :key="one.id" :class="{ next: one.id === next?.step }">
+        <RouterLink :to="{ name: 'plan' }" :title="one.name">
+          <DialFace class="step-dial" :facts="facts.of(one.example ?? '10:10')" detail="small" />
+          <StateBar :step="one.standing" />
+          <span class="visually-hidden">{{ one.name }}</span>
         </RouterLink>
       </li>
     </ol>
@@ -69,40 +89,41 @@ const next = computed(() => data.value?.ladder.next);
 </template>
 
 <style scoped lang="scss">
-.home-ladder {
+.top {
   display: grid;
-  grid-template-columns: minmax(17rem, 24rem) minmax(0, 1fr);
+  grid-template-columns: minmax(0, 1.25fr) minmax(0, 1fr);
   gap: 1.5rem;
+}
+
+.next-lesson :deep(.card-body) {
+  display: grid;
+  grid-template-columns: 12rem minmax(0, 1fr);
+  gap: 1.75rem;
   align-items: center;
+}
+
+h1 {
+  font-size: 2rem;
+}
+
+.why {
+  margin: 0.2rem 0;
+  font-size: 1.1rem;
+}
+
+.ways {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 0.6rem;
+  margin-top: 0.9rem;
+}
+
+.home-ladder {
   margin-top: 1.5rem;
   padding: 1rem 1.4rem;
   background: var(--v-card);
   border: 1px solid var(--v-line);
   border-radius: var(--v-radius);
-}
-
-.why {
-  display: block;
-  font-size: 0.95rem;
-}
-
-.lesson {
-  display: flex;
-  flex-wrap: wrap;
-  align-items: center;
-  gap: 0.6rem;
-
-  p {
-    display: grid;
-    flex: 1 1 100%;
-    margin: 0;
-    font-size: 1.15rem;
-    line-height: 1.3;
-  }
-
-  .quiet {
-    font-size: 0.95rem;
-  }
 }
 
 ol {
@@ -128,8 +149,18 @@ li {
 }
 
 @media (max-width: 60rem) {
-  .home-ladder {
+  .top {
     grid-template-columns: minmax(0, 1fr);
+  }
+}
+
+@media (max-width: 40rem) {
+  .next-lesson :deep(.card-body) {
+    grid-template-columns: minmax(0, 1fr);
+  }
+
+  .next-dial {
+    max-width: 8rem;
   }
 }
 </style>

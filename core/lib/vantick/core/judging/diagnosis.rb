@@ -135,19 +135,30 @@ module Vantick
 
       def weight(misreading) = misreading.seldom? ? SELDOM : 1.0
 
+      # One number a state, in the order of the prior: this is gone through for each answer of each child.
       def posterior
-        prior = priors
-        ages = @days.each_cons(2).map { |before, day| day - before }
-        found = answers.zip([0, *ages]).reduce(prior) { |belief, (answer, days)| after(faded(belief, prior, days, KEPT), answer) }
-        @days.empty? ? found : faded(found, prior, @today - @days.last, 1.0)
+        states = priors.keys
+        begin_with = priors.values
+        belief = begin_with
+        answers.each_with_index do |answer, at|
+          likelihoods = Likelihood.of_all(states, answer)
+          belief = faded(belief, begin_with, kept(at)).map.with_index { |share, place| share * likelihoods[place] }
+          whole = belief.sum
+          belief = belief.map { |share| share / whole }
+        end
+        belief = faded(belief, begin_with, share_left(@today - @days.last)) if @days.any?
+        states.zip(belief).to_h
       end
 
-      def faded(belief, prior, days, kept)
-        left = kept * (0.5**([days, 0].max / HALF_DAYS.to_f))
-        belief.to_h { |state, share| [state, (left * share) + ((1 - left) * prior[state])] }
-      end
+      def kept(at) = KEPT * share_left(at.zero? ? 0 : @days[at] - @days[at - 1])
 
-      def after(belief, answer) = normalised(belief.to_h { |state, share| [state, share * Likelihood.of(state, answer)] })
+      def share_left(days) = days.positive? ? 0.5**(days / HALF_DAYS.to_f) : 1.0
+
+      def faded(belief, begin_with, left)
+        return belief unless left < 1
+
+        belief.map.with_index { |share, place| (left * share) + ((1 - left) * begin_with[place]) }
+      end
 
       def normalised(shares)
         whole = shares.values.sum

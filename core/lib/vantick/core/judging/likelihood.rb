@@ -35,6 +35,16 @@ module Vantick
           hit ? row[:predicted] / wrong.length : row[:other] / others(marked.task)
         end
 
+        # The same for many states: what one misreading does with the answer is found out once.
+        # @param states [Array<State>]
+        # @param marked [Marked] one that is telling
+        # @return [Array<Float>] in the order of the states
+        def of_all(states, marked)
+          quiet = marked.read_right? ? TABLE[:hidden][:right] : TABLE[:hidden][:other] / others(marked.task)
+          shown = Predictions.of(marked.task).at(marked.time)
+          states.map { |state| state.misreadings.any? && state.misreadings.none? { |one| shown[one.id] } ? quiet : of(state, marked) }
+        end
+
         # @param state [State]
         # @param time [DialTime]
         # @param task [Task]

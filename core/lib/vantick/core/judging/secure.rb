@@ -29,9 +29,10 @@ module Vantick
       # @!attribute answers [Integer] that judge it
       # @!attribute right [Integer] of the last {LAST}
       # @!attribute through [Boolean] whether the last ones are right
+      # @!attribute since [Integer, nil] day of the first of the last {LAST}
       # @!attribute last_day [Integer, nil] of the last answer of all
-      Judged = Struct.new(:state, :stumbles, :shown, :answers, :right, :through, :last_day, keyword_init: true)
-      NOT_MET = Judged.new(state: :not_met, stumbles: false, shown: false, answers: 0, right: 0, through: false, last_day: nil).freeze
+      Judged = Struct.new(:state, :stumbles, :shown, :answers, :right, :through, :since, :last_day, keyword_init: true)
+      NOT_MET = Judged.new(state: :not_met, stumbles: false, shown: false, answers: 0, right: 0, through: false).freeze
 
       # An answer at first try: what was made of it, and the day it was given.
       Given = Struct.new(:marked, :day, keyword_init: true)
@@ -46,7 +47,7 @@ module Vantick
           return NOT_MET if telling.empty?
 
           recent = telling.select { |answer| today.nil? || today - answer.day <= JUDGING_DAYS }
-          Judged.new(**counted(recent, misread), last_day: telling.last.day).freeze
+          Judged.new(**counted(recent, misread), since: recent.last(LAST).first&.day, last_day: telling.last.day).freeze
         end
 
         private

@@ -22,6 +22,12 @@ module Vantick
       # @return [Integer] wrong answers that some misreading predicts there
       def count(time) = (@counts ||= {})[time.index] ||= @wrong.each_value.flat_map { |at| at.fetch(time.index, []) }.uniq.length
 
+      # @param time [DialTime]
+      # @return [Hash{Symbol => Array}] the wrong answers there, by misreading; none of those that tell nothing
+      def at(time)
+        (@at ||= {})[time.index] ||= @wrong.transform_values { |at| at.fetch(time.index, []) }.reject { |_, wrong| wrong.empty? }.freeze
+      end
+
       # @param misreading [Misreading]
       # @param time [DialTime]
       # @return [Array<DialTime, Saying>] empty where the misreading tells nothing

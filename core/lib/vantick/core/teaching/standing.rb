@@ -10,6 +10,8 @@ module Vantick
       FADING_DAYS = 21
       # Whole dials that tell of the hour hand, and how many of them have to have the hour right.
       HOURS = { last: 5, right: 4 }.freeze
+      # Whole dials off the quarters that tell of the numerals, likewise: quarters are known by their look.
+      NUMERALS = { last: 5, right: 4 }.freeze
       # Misreadings at which the hour itself was read wrongly.
       OF_THE_HOUR = %i[hands_swapped next_hour_early next_hour_always smaller_of_two hour_from_minute_hand dial_mirrored].freeze
 
@@ -45,7 +47,7 @@ module Vantick
         @tracing = Tracing.new(answers, lessons:, today:)
         @diagnosis = Diagnosis.new(answers.map(&:marked), days: answers.map(&:day), today:)
         @judged = Standing.by_step(answers).to_h { |step, given| [step, judge(step, given)] }
-        @hours = hours_right?(answers)
+        @parts_shown = parts_shown(answers)
         settle
         freeze
       end
@@ -104,7 +106,7 @@ module Vantick
 
       def settle
         @states = states_of.freeze
-        @stumbles = @judged.select { |step, one| one.stumbles && states[step] != :secure }.keys.freeze
+        @stumbles = @judged.select { |step, one| one.stumbles && states[step] != :secure && !overtaken?(step) }.keys.freeze
         @shown = shown_of.freeze
         @fading = @judged.select { |step, one| states[step] == :secure && @today - one.last_day.to_i >= FADING_DAYS }.keys.freeze
       end
@@ -138,7 +140,7 @@ module Vantick
       # Shown by itself, or by what rests on it: nobody reads fives who does not know the numerals.
       def shown_of
         own = Step.with_times.select { |step| shown_itself?(step) }
-        own |= [Step.find(:hour_hand)] if @hours
+        own |= @parts_shown
         Step.with_times.select { |step| own.include?(step) || (carries?(step) && own.any? { |above| above.foundations.include?(step) }) }
       end
 
@@ -154,14 +156,27 @@ module Vantick
       def least(step) = KindsOfTime.of_step(step).map { |kind| tracing.known(kind) }.min
 
       # A step below one that was shown is shown with it, unless its own last answers speak against it.
-      def carries?(step) = @judged[step].then { |one| !one.stumbles && (one.answers.zero? || one.through || one.right == one.answers) }
-
-      def hours_right?(answers)
-        recent = answers.last(Secure::LAST * 2).select { |asked| @today - asked.day <= Secure::JUDGING_DAYS }
-        whole = recent.select { |asked| Step.home(asked.marked.task).nil? && asked.marked.telling? }
-        last = whole.last(HOURS[:last]).map(&:marked)
-        last.count { |marked| Standing.hour_right?(marked) } >= HOURS[:right]
+      def carries?(step)
+        one = @judged[step]
+        overtaken?(step) || (!one.stumbles && (one.answers.zero? || one.through || one.right == one.answers))
       end
+
+      # What went wrong once, and was not asked again since a step that rests on it became secure.
+      def overtaken?(step)
+        last = judged(step).last_day or return false
+        @judged.any? { |above, one| one.state == :secure && one.since > last && above.foundations.include?(step) }
+      end
+
+      # The two parts of a dial that the last whole dials tell of.
+      def parts_shown(answers)
+        recent = answers.last(Secure::LAST * 2).select { |asked| @today - asked.day <= Secure::JUDGING_DAYS }
+        whole = recent.select { |asked| Step.home(asked.marked.task).nil? }.map(&:marked).select(&:telling?)
+        counted = whole.reject { |marked| (marked.time.minute % Saying::QUARTER).zero? }
+        [(Step.find(:hour_hand) if enough?(whole, HOURS) { |marked| Standing.hour_right?(marked) }),
+         (Step.find(:fives_facts) if enough?(counted, NUMERALS, &:read_right?))].compact
+      end
+
+      def enough?(answers, row, &) = answers.last(row[:last]).count(&) >= row[:right]
     end
   end
 end

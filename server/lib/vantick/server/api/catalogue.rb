@@ -45,7 +45,7 @@ module Vantick
             { id: step.id, **step.texts_in(conventions), builds_on: step.builds_on.map(&:id), standards: step.standards,
               example: step.pool[step.pool.length * 5 / 8]&.to_s,
               tasks: tasks.map { |task| { id: task.id, name: task.name } },
-              misreadings: tasks.flat_map { |task| step.misreadings(task) }.uniq.map(&:id) }
+              misreadings: tasks.flat_map { |task| step.misreadings(task) }.uniq.reject(&:seldom?).map(&:id) }
           end
         end
       end

@@ -5,6 +5,8 @@ module Vantick
     module Api
       # A child's record, groups for tomorrow, and how a class has done.
       class Records < Base
+        WEEKS = LastMade.new
+
         get "/api/classes/:class_id/children/:child_id/record" do
           school_class = store.classes.find(input[:class_id])
           child = child_of(school_class, input[:child_id])
@@ -23,12 +25,17 @@ module Vantick
         get "/api/classes/:class_id/history" do
           school_class = store.classes.find(input[:class_id])
           conventions = conventions(school_class)
-          given = store.answers.of_class(school_class[:id], limit: nil).group_by { |answer| answer[:child_id] }
-          asked = given.transform_values { |answers| answers.map { |answer| Standings.asked(answer, conventions) } }
-          answer_json({ weeks: Core::ClassHistory.of(asked, today:).map { |week| RecordView.week(week) } })
+          given = store.answers.of_class(school_class[:id], limit: nil)
+          weeks = WEEKS.of([store.object_id, school_class[:id]], [given, conventions.to_h, today]) { weeks(given, conventions, today) }
+          answer_json({ weeks: weeks.map { |week| RecordView.week(week) } })
         end
 
         private
+
+        def weeks(given, conventions, today)
+          asked = given.group_by { |answer| answer[:child_id] }
+          Core::ClassHistory.of(asked.transform_values { |answers| answers.map { |answer| Standings.asked(answer, conventions) } }, today:)
+        end
 
         def child_of(school_class, id)
           school_class[:children].find { |one| one[:id] == id } || raise(Store::Missing.new("child", id))

@@ -5,18 +5,27 @@ module Vantick
     module Api
       # Where children stand on the ladder, from their answers as the store has them and the lessons that were given.
       module Standings
+        KEPT = LastMade.new
         # @param school_class [Hash]
         # @param store [Store::Database]
         # @param today [Integer] the Julian day of today
         # @return [Core::ClassStanding]
         def self.of(school_class, store, today:)
+          answers = store.answers.of_class(school_class[:id])
+          lessons = lessons(store, school_class[:id])
+          made_of = [answers, lessons, today, school_class.slice(:children, :conventions)]
+          KEPT.of([store.object_id, school_class[:id]], made_of) { made(school_class, answers, lessons, today) }
+        end
+
+        def self.made(school_class, answers, lessons, today)
           conventions = Core::Conventions.new(**school_class[:conventions])
-          by_child = store.answers.of_class(school_class[:id]).group_by { |answer| answer[:child_id] }
+          by_child = answers.group_by { |answer| answer[:child_id] }
           answered = school_class[:children].to_h do |child|
             [child[:id], by_child.fetch(child[:id], []).map { |answer| asked(answer, conventions) }]
           end
-          Core::ClassStanding.new(answered, today:, lessons: lessons(store, school_class[:id]))
+          Core::ClassStanding.new(answered, today:, lessons:)
         end
+        private_class_method :made
 
         # @return [Array<Core::Course::Given>] oldest first
         def self.lessons(store, class_id)
