@@ -61,7 +61,7 @@ module Vantick
 
     def plan(lesson)
       settled = { **lesson.slice(:step, :minutes, :earlier), seed: TABLE[:seed] }
-      plan = Server::Api::Plan.new(settled, Core::Conventions.default).settled
+      plan = Core::LessonPlan.new(settled, Core::Conventions.default).settled
       days_ago = lesson[:days_ago]
       row = @store.lessons.add(class_id: @class[:id], day: at(days_ago)[0, 10], plan:, made_at: at(days_ago + 1))
       return unless lesson[:left_out]

@@ -1,6 +1,6 @@
 # frozen_string_literal: true
 
-RSpec.describe Vantick::Server::Api::Answers do
+RSpec.describe Vantick::Server::Check::Answers do
   let(:check) { make_check(make_class) }
   let(:child) { check["children"].first }
   let(:item) { check["items"].find { |one| one["time"].end_with?(":45") } }

@@ -1,6 +1,6 @@
 # frozen_string_literal: true
 
-RSpec.describe Vantick::Server::Api::Checks do
+RSpec.describe Vantick::Server::Check::Checks do
   let(:school_class) { make_class }
   let(:wanted) { { step: "fives", task: "dial_to_words", count: 5, seed: 7 } }
 

@@ -1,6 +1,6 @@
 # frozen_string_literal: true
 
-RSpec.describe Vantick::Server::Api::Classes do
+RSpec.describe Vantick::Server::Classes::Registers do
   it "makes a class and lists it, its children in the order given" do
     made = post("/api/classes", { name: " Curlew ", school: "Tern Quay School", children: ["Zora", " Anneke\t", "José"] })
     expect(made.status).to eq(201)

@@ -89,7 +89,7 @@ RSpec.describe "A child at a desk" do
 
   it "is not found by guessing: codes and pictures are slowed down, by the device that guesses" do
     allow(Time).to receive(:now).and_return(Time.now) # or a new minute may begin in the middle
-    limits = Vantick::Server::Access::Throttle::LIMITS
+    limits = Vantick::Server::Http::Throttle::LIMITS
     guess = { "/api/desk/doors" => { code: "NNNNN" }, "/api/desk/seats" => { code: "NNNNN", child_id: 1, pictures: %w[sun sun sun] } }
     guess.each do |path, body|
       as("") { limits.fetch(path).times { post(path, body) } }

@@ -1,10 +1,10 @@
 # frozen_string_literal: true
 
-RSpec.describe Vantick::Server::Api::Facts do
+RSpec.describe Vantick::Server::Show::Facts do
   def schema_errors(path)
     request = Rack::Request.new(Rack::MockRequest.env_for(path))
     response = Rack::Response[200, { "content-type" => "application/json" }, [plain(path).body]]
-    Vantick::Server::Api::Contract.definition.validate_response(request, response).error
+    Vantick::Server::Http::Contract.definition.validate_response(request, response).error
   end
 
   it "answers when it is ready" do
@@ -36,13 +36,13 @@ RSpec.describe Vantick::Server::Api::Facts do
     expect(as("") { get("/api/dial").status }).to eq(200)
     expect(as("") { get("/api/dial?conventions=after") }).to be_refused(401)
     expect(as("") { get("/api/day?conventions=after") }).to be_refused(401)
-    table = Vantick::Server::Api::Tables.new { |number| "table #{number}" }
-    most = Vantick::Server::Api::Tables::NEW_A_MINUTE
+    table = Vantick::Server::Show::Tables.new { |number| "table #{number}" }
+    most = Vantick::Server::Show::Tables::NEW_A_MINUTE
     most.times { |number| table.for(number, whose: 1) }
-    expect { table.for(most, whose: 1) }.to raise_error(Vantick::Server::Api::Tables::TooMany)
+    expect { table.for(most, whose: 1) }.to raise_error(Vantick::Server::Show::Tables::TooMany)
     expect(table.for(most, whose: 2)).to eq("table #{most}")
     expect(table.for(most - 1, whose: 1)).to eq("table #{most - 1}")
-    expect(number_of_tables(table)).to eq(Vantick::Server::Api::Tables::KEPT)
+    expect(number_of_tables(table)).to eq(Vantick::Server::Show::Tables::KEPT)
   end
 
   def number_of_tables(table) = table.instance_variable_get(:@kept).length
@@ -91,7 +91,7 @@ RSpec.describe Vantick::Server::Api::Facts do
   end
 
   it "is described by a valid contract" do
-    contract = YAML.safe_load_file(Vantick::Server::Api::Contract::FILE)
+    contract = YAML.safe_load_file(Vantick::Server::Http::Contract::FILE)
     expect(JSONSchemer.openapi(contract)).to be_valid
   end
 end

@@ -78,7 +78,8 @@ RSpec.describe Vantick::Server::Http do
     let(:log) { StringIO.new }
 
     def answer(env = {}, &part)
-      status, headers, body = described_class.new(part, log:).call(Rack::MockRequest.env_for("/x?name=Anneke", env))
+      status, headers, body = described_class.new(part, log:,
+busy: [Vantick::Server::Store::Busy]).call(Rack::MockRequest.env_for("/x?name=Anneke", env))
       [status, headers, JSON.parse(body.join)]
     end
 

@@ -1,6 +1,6 @@
 # frozen_string_literal: true
 
-RSpec.describe Vantick::Server::Api::Lessons do
+RSpec.describe Vantick::Server::Plan::Lessons do
   let(:school_class) { make_class }
   let(:address) { "/api/classes/#{school_class['id']}" }
 

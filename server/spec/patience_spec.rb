@@ -1,6 +1,6 @@
 # frozen_string_literal: true
 
-RSpec.describe Vantick::Server::Access::Patience do
+RSpec.describe Vantick::Server::Http::Patience do
   let(:clock) { Struct.new(:now).new(0.0) }
   let(:patience) { described_class.new(free: 3, rest: 10, most: 35, clock: -> { clock.now }) }
 
@@ -36,7 +36,7 @@ RSpec.describe Vantick::Server::Access::Patience do
   it "lets a guesser at one device find under one in five of a class's pictures in two hours, and one at each of 26 hardly more" do
     keys = Vantick::Server::Store::Keys
     all = keys::PICTURES.length.then { |many| many * (many - 1) * (many - 2) }
-    room = Vantick::Server::Desk::Room
+    room = Vantick::Server::Access::Room
     card = described_class.new(**room::CARD, clock: -> { clock.now })
     in_two_hours = 0
     while clock.now < 7200

@@ -1,6 +1,6 @@
 # frozen_string_literal: true
 
-RSpec.describe Vantick::Server::Api::Records do
+RSpec.describe Vantick::Server::Classes::Records do
   let(:school_class) { make_class(%w[Anneke Bram Celyn]) }
   let(:address) { "/api/classes/#{school_class['id']}" }
   let(:check) { make_check(school_class, count: 8) }

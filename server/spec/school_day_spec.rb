@@ -1,6 +1,6 @@
 # frozen_string_literal: true
 
-RSpec.describe Vantick::Server::Api::SchoolDay do
+RSpec.describe Vantick::Server::Store::SchoolDay do
   around do |example|
     before = ENV.fetch("TZ", nil)
     example.run

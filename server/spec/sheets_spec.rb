@@ -3,7 +3,7 @@
 require "pdf-reader"
 require "stringio"
 
-RSpec.describe Vantick::Server::Api::Sheets do
+RSpec.describe Vantick::Server::Sheets::Sheets do
   let(:school_class) { make_class(%w[Anneke Bram Celyn]) }
   let(:address) { "/api/classes/#{school_class['id']}" }
 

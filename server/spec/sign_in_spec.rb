@@ -67,7 +67,7 @@ RSpec.describe Vantick::Server::Access::SignIn do
 
   it "slows down who guesses, also at many names" do
     allow(Time).to receive(:now).and_return(Time.now) # or a new minute may begin in the middle
-    limit = Vantick::Server::Access::Throttle::LIMITS["/api/session/login"]
+    limit = Vantick::Server::Http::Throttle::LIMITS["/api/session/login"]
     answers = Array.new(limit + 5) { |number| login("name#{number}", "wrong").status }
     expect(answers.tally.keys).to eq([401, 429])
     expect(login("Marit", ApiHelpers::PASSWORD)).to be_refused(429).at(nil).saying(/wait a minute/)
@@ -196,7 +196,7 @@ RSpec.describe "The first start" do
   end
 end
 
-RSpec.describe Vantick::Server::Access::SameOrigin do
+RSpec.describe Vantick::Server::Http::SameOrigin do
   def ask(**headers) = app.post("/api/session/login", input: JSON.generate(name: "x", password: "y"), **headers.transform_keys(&:to_s))
 
   it "takes nothing from another site, and nothing but JSON" do

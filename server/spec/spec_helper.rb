@@ -145,7 +145,7 @@ module DeskHelpers
   def contract_errors(method, path, body)
     request = Rack::Request.new(Rack::MockRequest.env_for(path, method:))
     response = Rack::Response[200, { "content-type" => "application/json" }, [body]]
-    Vantick::Server::Api::Contract.definition.validate_response(request, response).error
+    Vantick::Server::Http::Contract.definition.validate_response(request, response).error
   end
 end
 

@@ -2,7 +2,7 @@
 
 require "csv"
 
-RSpec.describe Vantick::Server::Api::AnswerTables do
+RSpec.describe Vantick::Server::Documents::AnswerTables do
   let(:check) { make_check(make_class(%w[Anneke Bram]), count: 3) }
   let(:address) { "/api/checks/#{check['id']}" }
   let(:rights) { check["items"].map { |item| item["right"] } }

@@ -1,6 +1,6 @@
 # frozen_string_literal: true
 
-RSpec.describe Vantick::Server::WebFiles do
+RSpec.describe Vantick::Server::Http::WebFiles do
   before do
     FileUtils.mkdir_p(File.join(folder, "web/assets"))
     File.write(File.join(folder, "web/index.html"), "<!doctype html>first page")

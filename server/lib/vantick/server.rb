@@ -23,6 +23,8 @@ module Vantick
     LOADER = Zeitwerk::Loader.new.tap do |loader|
       loader.tag = "vantick-server"
       loader.push_dir("#{__dir__}/server", namespace: Server)
+      # A class of children; Ruby has a Class of its own.
+      loader.inflector.inflect("class" => "Classes")
       loader.setup
     end
 
@@ -36,13 +38,14 @@ module Vantick
     def self.app(store:, web: File.expand_path("../web/dist", ROOT), proxies: Http::Caller.proxies(ENV.fetch("VANTICK_PROXY", "")),
                  log: $stderr)
       Rack::Builder.app do
-        use Http::Edge, log: log
+        use Http::Edge, log: log, busy: [Store::Busy]
         Server.front(self, web, proxies)
         Server.gate(self, store)
-        [Api::Desk, Api::Facts, Api::Papers].each { |part| use part }
-        use OpenapiFirst::Middlewares::ResponseValidation, spec: Api::Contract.definition
-        [Api::Teachers, Api::Desks, Api::Classes, Api::Checks, Api::Sheets, Api::Lessons, Api::Records].each { |part| use part }
-        run Api::Answers
+        [Desk::Tasks, Show::Facts, Sheets::Papers].each { |part| use part }
+        use OpenapiFirst::Middlewares::ResponseValidation, spec: Http::Contract.definition
+        [Account::Teachers, Desks::OpenDesks, Classes::Registers, Check::Checks, Sheets::Sheets, Plan::Lessons,
+         Classes::Records].each { |part| use part }
+        run Check::Answers
       end
     end
 
@@ -51,22 +54,22 @@ module Vantick
       builder.instance_exec do
         use Http::PlainHeaders
         use Rack::Deflater, if: ->(_env, _status, headers, _body) { !headers["content-length"].to_i.between?(1, WORTH_DEFLATING) }
-        use Access::Headers
+        use Http::Headers
         use Http::Caller, proxies
-        use Api::BodyLimit
+        use Http::BodyLimit
         use Http::WellFormed
-        use WebFiles, web
-        use Access::Throttle.middleware
-        use Access::SameOrigin
-        use OpenapiFirst::Middlewares::RequestValidation, spec: Api::Contract.definition, error_response: Api::Refusal
+        use Http::WebFiles, web
+        use Http::Throttle.middleware
+        use Http::SameOrigin
+        use OpenapiFirst::Middlewares::RequestValidation, spec: Http::Contract.definition, error_response: Http::Refusal
       end
     end
 
     # Who asks, and whether they may. Whether Vantick is there is said before anything is looked up.
     def self.gate(builder, store)
       builder.instance_exec do
-        use Api::Health
-        use Api::WithStore, store
+        use Http::Health
+        use Access::WithStore, store
         use Access::SignIn.middleware(store)
         use Access::Guard
       end

@@ -4,7 +4,7 @@
 module Doors
   METHODS = %w[get post put delete].freeze
 
-  def self.contract = @contract ||= YAML.safe_load_file(Vantick::Server::Api::Contract::FILE)
+  def self.contract = @contract ||= YAML.safe_load_file(Vantick::Server::Http::Contract::FILE)
 
   # @return [Array] of each door its method, path, operation and parameters
   def self.all

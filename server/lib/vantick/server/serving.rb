@@ -40,7 +40,7 @@ module Vantick
       def run
         # What is written from here on is for whoever runs Vantick, and for nobody else on the machine.
         File.umask(0o077)
-        Api::SchoolDay.zone = @environment["VANTICK_TIME_ZONE"]
+        Store::SchoolDay.zone = @environment["VANTICK_TIME_ZONE"]
         proxies = Http::Caller.proxies(@environment["VANTICK_PROXY"])
         check_free
         ENV["VANTICK_ADDRESS"] ||= room if room
@@ -76,7 +76,7 @@ module Vantick
         events.on_booted do
           ready
           # What the first teacher would wait for.
-          Thread.new { Api::Facts::CATALOGUE.for(Core::Conventions.default) }
+          Thread.new { Show::Facts::CATALOGUE.for(Core::Conventions.default) }
         end
         log_writer = Puma::LogWriter.new(File.open(File::NULL, "w"), $stderr)
         Puma::Launcher.new(configuration(app), log_writer:, events:).run

@@ -11,6 +11,8 @@ module Vantick
       BEGINNINGS = 2
       # Times chosen at once (judgement: more than a lesson ever needs).
       MOST = 60
+      # Clocks of a check: more do not fit on half a page.
+      IN_A_CHECK = 12
       # Hours before this are night; of the times of a day at most so large a share lies there (judgement).
       NIGHT_TO = 6
       NIGHT_SHARE = 0.2

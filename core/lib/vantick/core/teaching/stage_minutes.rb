@@ -21,6 +21,9 @@ module Vantick
           wanted.empty? ? usual(minutes) : checked(minutes, wanted)
         end
 
+        # @return [Array<Symbol>] stages whose times children can have at their desks; the others are in front of the class
+        def at_desks = STAGES.select { |_, stage| stage[:desks] }.keys
+
         private
 
         # Whole minutes nearest to the shares: what is left over goes to the stages that lost most by rounding.

@@ -37,10 +37,10 @@ module Vantick
         # What somebody else has is said not to be there.
         def teacher(env, request)
           account = env[SignIn::TEACHER] or return refuse(401, SIGN_IN)
-          env.fetch(Api::WithStore::KEY).teachers.check_owned(account, request.path_parameters)
+          env.fetch(Access::WithStore::KEY).teachers.check_owned(account, request.path_parameters)
           @app.call(env)
         rescue Store::Missing => e
-          Api::Problem.new(404, e.message, field: e.field).to_a
+          Http::Problem.new(404, e.message, field: e.field).to_a
         end
 
         def child(env)
@@ -48,7 +48,7 @@ module Vantick
           @app.call({ **env, Seat::KEY => seat })
         end
 
-        def refuse(status, detail) = Api::Problem.new(status, detail).to_a
+        def refuse(status, detail) = Http::Problem.new(status, detail).to_a
       end
     end
   end

@@ -9,8 +9,8 @@ module Vantick
       # that nobody has.
       class Guesses
         def initialize
-          @by_name = Patience.new(**SignIn::FOR_ONE_NAME)
-          @by_device = Patience.new(**SignIn::FROM_ONE_DEVICE)
+          @by_name = Http::Patience.new(**SignIn::FOR_ONE_NAME)
+          @by_device = Http::Patience.new(**SignIn::FROM_ONE_DEVICE)
         end
 
         # @param env [Hash]
@@ -42,7 +42,7 @@ module Vantick
 
         private
 
-        def key(env, who) = [who.is_a?(String) ? Names.folded(who) : who, Http::Caller.device(env)]
+        def key(env, who) = [who.is_a?(String) ? Store::AccountNames.folded(who) : who, Http::Caller.device(env)]
       end
     end
   end

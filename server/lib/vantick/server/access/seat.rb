@@ -14,14 +14,14 @@ module Vantick
           # @return [Hash, nil]
           def of(env)
             token = Rack::Utils.parse_cookies(env)[COOKIE]
-            token && env.fetch(Api::WithStore::KEY).desks.seat(token, Time.now.utc)
+            token && env.fetch(Access::WithStore::KEY).desks.seat(token, Time.now.utc)
           end
 
           # Gives the device its key, until the browser is closed.
           # @return [Symbol, nil] why the device's seat is gone
           def lost(env)
             token = Rack::Utils.parse_cookies(env)[COOKIE]
-            token && env.fetch(Api::WithStore::KEY).desks.lost(token)
+            token && env.fetch(Access::WithStore::KEY).desks.lost(token)
           end
 
           def give(headers, token)

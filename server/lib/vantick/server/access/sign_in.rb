@@ -89,11 +89,11 @@ module Vantick
           # Whoever it is, by however the name was typed.
           def names(rodauth)
             rodauth.instance_exec do
-              account_from_login { |login| SignIn.account(db, login) }
-              before_create_account { account[:folded] = Names.folded(account[:login]) }
+              account_from_login { |login| Store::Teachers.account(db, login) }
+              before_create_account { account[:folded] = Store::AccountNames.folded(account[:login]) }
               password_meets_requirements? do |password|
                 name = (account && account[:login]) || param_or_nil("name")
-                next super(password) unless name && Names.folded(name) == Names.folded(password)
+                next super(password) unless name && Store::AccountNames.folded(name) == Store::AccountNames.folded(password)
 
                 set_password_requirement_error_message(:password_is_the_name, SignInSettings::WORDS[:as_name])
                 false
@@ -142,18 +142,13 @@ module Vantick
           raise Core::Error.new(wrong, field: :password) if wrong
         end
 
-        # @return [Hash, nil] the account's row; where old ones differ by case alone, the one that is written so
-        def self.account(database, login)
-          database[:accounts].first(login:) || database[:accounts].first(folded: Names.folded(login))
-        end
-
         # @param wait [Integer] seconds
         def self.slow_down(rodauth, wait)
           return unless wait.positive?
 
           rodauth.response.status = 429
           rodauth.response["retry-after"] = wait.to_s
-          words = format(SignInSettings::WORDS[:slowly], wait: Patience.in_words(wait))
+          words = format(SignInSettings::WORDS[:slowly], wait: Http::Patience.in_words(wait))
           rodauth.response.write(body({ "error" => words }, rodauth.response, rodauth))
           rodauth.request.halt
         end
@@ -164,8 +159,8 @@ module Vantick
           return JSON.generate(signed_in: !rodauth.logged_in?.nil?) unless found["error"] || found["field-error"]
 
           field, words = found["field-error"]
-          problem = Api::Problem.new(response.status, words || found["error"], field: field == "name" ? "password" : field)
-          response["content-type"] = Api::Problem::CONTENT_TYPE
+          problem = Http::Problem.new(response.status, words || found["error"], field: field == "name" ? "password" : field)
+          response["content-type"] = Http::Problem::CONTENT_TYPE
           JSON.generate(problem.to_h)
         end
       end

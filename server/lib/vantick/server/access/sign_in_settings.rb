@@ -12,7 +12,7 @@ module Vantick
           taken: "There is an account of this name already: choose another.",
           short: "Choose a password of at least #{SignIn::LEAST_PASSWORD} characters.",
           common: "This password is one of the first that anybody would try: choose another.",
-          name: Names::LENGTH,
+          name: Store::AccountNames::LENGTH,
           as_name: "This password is your name: choose another.",
           same: "This is the password you have: choose another."
         }.freeze
@@ -25,7 +25,7 @@ module Vantick
         LIMITS = {
           require_bcrypt?: false, use_database_authentication_functions?: false, skip_status_checks?: true,
           require_password_confirmation?: false, require_login_confirmation?: false, require_email_address_logins?: false,
-          login_minimum_length: Names::LENGTHS.min, login_maximum_length: Names::LENGTHS.max,
+          login_minimum_length: Store::AccountNames::LENGTHS.min, login_maximum_length: Store::AccountNames::LENGTHS.max,
           password_minimum_length: SignIn::LEAST_PASSWORD, password_maximum_length: 200,
           set_deadline_values?: true,
           session_inactivity_deadline: SignIn::IDLE_HOURS * 3600, session_lifetime_deadline: SignIn::LONGEST_HOURS * 3600

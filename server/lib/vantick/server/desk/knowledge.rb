@@ -46,7 +46,7 @@ module Vantick
         private
 
         def worked_out(school_class, conventions)
-          answers = @store.answers.of_child(@seat[:child_id]).map { |answer| Api::Marks.asked(answer, conventions) }
+          answers = @store.answers.of_child(@seat[:child_id]).map { |answer| Store::Marks.asked(answer, conventions) }
           turns = @store.turns.of_round(@seat).reject { |turn| turn[:done_at].nil? }.map { |turn| Knowledge.turn(turn) }
           Core::Learner.new(step: Core::Step.find(@seat[:step]), answers:, turns:, day_times: Core::DayPlace.times(school_class[:day]))
         end

@@ -91,7 +91,8 @@ module Vantick
           turns = @turns.of_round(seat)
           items = turns.flat_map { |turn| turn[:items] }.to_h { |item| [item[:id], item] }
           @turns.answers(seat[:child_id], items.keys).map do |row|
-            Api::Marks.asked({ **row, **items.fetch(row[:item_id]).slice(:task, :time), misreadings: row[:misreadings].split }, conventions)
+            Store::Marks.asked({ **row, **items.fetch(row[:item_id]).slice(:task, :time), misreadings: row[:misreadings].split },
+                               conventions)
           end
         end
 

@@ -9,7 +9,7 @@ module Vantick
       # Puma takes a whole body in, on the disk, before anybody is asked. Here it stops where a body is larger than any that
       # Vantick would look at, also one that does not say how long it is; and what Puma refuses by itself is said as a problem.
       module BoundedBodies
-        # Bytes. What lies between this and {Api::BodyLimit} is read and refused in words: a page that is still sending would
+        # Bytes. What lies between this and {Http::BodyLimit} is read and refused in words: a page that is still sending would
         # not hear them.
         MOST = 1_048_576
         WORDS = { 400 => "This is no request that Vantick understands: open the page again.",
@@ -46,7 +46,7 @@ module Vantick
         # @return [Array] a Rack response
         def self.told(error, status)
           status = 413 if error.is_a?(TooMuch)
-          Api::Problem.new(status, WORDS.fetch(status, WORDS[500])).to_a
+          Http::Problem.new(status, WORDS.fetch(status, WORDS[500])).to_a
         end
       end
     end

@@ -20,19 +20,21 @@ module Vantick
                     406 => "Vantick sends its pages as they are: your browser asked for something else.",
                     413 => "This is more than Vantick takes at once." }.freeze
         UNCLEAR = "The request cannot be read: open the page again."
-        PASSING = { Store::Busy => BUSY, Sequel::PoolTimeout => BUSY, SQLite3::BusyException => BUSY, SQLite3::LockedException => BUSY,
+        PASSING = { Sequel::PoolTimeout => BUSY, SQLite3::BusyException => BUSY, SQLite3::LockedException => BUSY,
                     SQLite3::FullException => FULL, SQLite3::IOException => FULL, Errno::ENOSPC => FULL,
                     SQLite3::ReadOnlyException => READ_ONLY, SQLite3::CantOpenException => READ_ONLY }.freeze
 
         # @param log [#puts]
-        def initialize(app, log: $stderr)
+        # @param busy [Array<Class>] mistakes of others that say no more than that the database is busy
+        def initialize(app, log: $stderr, busy: [])
           @app = app
+          @passing = { **busy.to_h { |kind| [kind, BUSY] }, **PASSING }
           @log = log
         end
 
         def call(env)
           status, headers, body = @app.call(env)
-          return [status, headers, body] if status < 400 || headers["content-type"].to_s.start_with?(Api::Problem::CONTENT_TYPE)
+          return [status, headers, body] if status < 400 || headers["content-type"].to_s.start_with?(Http::Problem::CONTENT_TYPE)
 
           body.close if body.respond_to?(:close)
           tell(status)
@@ -44,14 +46,14 @@ module Vantick
 
         def tell(status, words = nil, headers = {})
           words ||= status >= 500 ? OURS : GENERAL.fetch(status, UNCLEAR)
-          code, own, body = Api::Problem.new(status, words).to_a
+          code, own, body = Http::Problem.new(status, words).to_a
           [code, { **own, **headers }, body]
         end
 
         def mistake(error, env)
           cause = error.respond_to?(:wrapped_exception) && error.wrapped_exception ? error.wrapped_exception : error
           write(error, cause, env)
-          words = PASSING.find { |kind, _| cause.is_a?(kind) }&.last
+          words = @passing.find { |kind, _| cause.is_a?(kind) }&.last
           words = STOPPING if STOPPED.include?(cause.class.name)
           words ? tell(503, words, "retry-after" => RETRY_AFTER.to_s) : tell(500)
         end

@@ -37,7 +37,7 @@ module Vantick
           WITHOUT_BODY.include?(env["REQUEST_METHOD"]) ? empty(env) : tidy_body(env)
           @app.call(env)
         rescue Malformed => e
-          Api::Problem.new(400, e.message, field: e.field).to_a
+          Http::Problem.new(400, e.message, field: e.field).to_a
         end
 
         private

@@ -25,13 +25,18 @@ module Vantick
           @db = database
         end
 
+        # @return [Hash, nil] the account's row; where old ones differ by case alone, the one that is written so
+        def self.account(database, login)
+          database[:accounts].first(login:) || database[:accounts].first(folded: AccountNames.folded(login))
+        end
+
         # @return [Boolean] whether there is no account yet
         def none? = @db[:accounts].empty?
 
         # @param login [String]
         # @return [Hash] the account's row
         # @raise [Missing]
-        def find(login) = Access::SignIn.account(@db, login.strip) || raise(Missing.new("account", login, field: "name"))
+        def find(login) = Teachers.account(@db, login.strip) || raise(Missing.new("account", login, field: "name"))
 
         # @return [String, nil]
         def login(id) = @db[:accounts].where(id:).get(:login)
@@ -43,9 +48,9 @@ module Vantick
         # @param name [String]
         # @return [Boolean] whether another name looks like it
         def look_alike?(name)
-          looks = Access::Names.looks(name)
-          others = @db[:accounts].exclude(folded: Access::Names.folded(name)).select_map(:login)
-          others.any? { |login| Access::Names.looks(login) == looks }
+          looks = AccountNames.looks(name)
+          others = @db[:accounts].exclude(folded: AccountNames.folded(name)).select_map(:login)
+          others.any? { |login| AccountNames.looks(login) == looks }
         end
 
         # What is another's is told from what is not there by nothing.

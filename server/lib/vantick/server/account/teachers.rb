@@ -1,0 +1,49 @@
+# frozen_string_literal: true
+
+module Vantick
+  module Server
+    module Account
+      # Who is signed in, and new accounts. Signing in and out and passwords are Rodauth's.
+      class Teachers < Resource
+        ELSEWHERE = "The first account is made on the machine that Vantick runs on, at the address that it printed there."
+        THERE = "There is an account already: sign in."
+
+        get "/api/session" do
+          first = store.teachers.none?
+          name = teacher && store.teachers.login(teacher)
+          answer_json({ signed_in: !teacher.nil?, name:, first_start: first, demo: DemoSignIn.shown, time_zone: Store::SchoolDay.zone })
+        end
+
+        # The first account: only from the machine that Vantick runs on, or whoever is quickest on the network had it.
+        post "/api/session/first" do
+          refuse(403, ELSEWHERE, nil) unless Http::Caller.here?(env)
+          refuse(409, THERE, nil) unless store.teachers.none?
+          refuse(409, THERE, nil) unless store.db.transaction { store.teachers.none? && first(make(sent)) }
+          answer_json({ name: Store::AccountNames.tidy(sent[:name]) }, code: 201)
+        end
+
+        post "/api/teachers" do
+          store.db.transaction { make(sent) }
+          answer_json({ name: Store::AccountNames.tidy(sent[:name]) }, code: 201)
+        end
+
+        private
+
+        # It takes the classes that were made before there were accounts.
+        def first(account) = store.teachers.adopt(account[:id]) && true
+
+        # @return [Hash] the account's row
+        def make(wanted)
+          name = Store::AccountNames.tidy(wanted[:name])
+          Store::AccountNames.wrong(name)&.then { |words| unfit(words, :name) }
+          unfit(Store::AccountNames::TOO_LIKE, :name) if store.teachers.look_alike?(name)
+          env.fetch(Access::SignIn::ACCOUNTS).create_account(login: name, password: wanted[:password])
+          store.teachers.find(name)
+        rescue Rodauth::InternalRequestError => e
+          field, words = e.field_errors.first
+          unfit(words || e.message, field == "password" ? :password : :name)
+        end
+      end
+    end
+  end
+end

@@ -1,0 +1,63 @@
+# frozen_string_literal: true
+
+require "securerandom"
+
+module Vantick
+  module Server
+    module Check
+      # Answers come in one at a time, are marked by core, and stay.
+      class Answers < Resource
+        post "/api/checks/:check_id/answers" do
+          check = store.checks.find(input[:check_id])
+          item = item_of(check)
+          child_of(check)
+          text = sent[:answer].scrub("\uFFFD").tr("\u0000", "\uFFFD")
+          task = Core::Task.find(item[:task])
+          conventions = store.classes.conventions(check[:class_id])
+          marked = Core::Marker.mark(task:, time: task.parse_time(item[:time]), text:, said: item[:said], conventions:)
+          given = { uuid: sent[:id], item_id: item[:id], child_id: sent[:child_id], answer: text }
+          answer, new = store.answers.add(given, marked, answered_at: now)
+          answer_json(Views::CheckView.answer(answer, conventions), code: new ? 201 : 200)
+        end
+
+        post "/api/answers/:answer_id/rulings" do
+          ruled = store.answers.overrule(input[:answer_id], sent[:verdict], ruled_at: now)
+          answer_json(Views::CheckView.answer(ruled, store.classes.conventions(store.checks.class_of_item(ruled[:item_id]))))
+        end
+
+        # All of a table or nothing: a row that cannot be taken is named, and nothing is kept.
+        post "/api/checks/:check_id/tables" do
+          check = store.checks.find(input[:check_id])
+          school_class = store.classes.find(check[:class_id])
+          rows = Documents::AnswerTables.read(sent[:table], check, school_class)
+          conventions = Core::Conventions.new(**school_class[:conventions])
+          # Marked before anybody has to wait for it.
+          store.answers.add_all(rows.map { |row| marked(check, row, conventions) }, answered_at: now)
+          standing = store.answers.standing([check[:id]]).fetch(check[:id], [])
+          answer_json(Views::CheckView.check(check, school_class, standing), code: 201)
+        end
+
+        private
+
+        def marked(check, row, conventions)
+          item = check[:items].find { |one| one[:id] == row[:item_id] }
+          task = Core::Task.find(item[:task])
+          marked = Core::Marker.mark(task:, time: task.parse_time(item[:time]), text: row[:answer], said: item[:said], conventions:)
+          [{ uuid: SecureRandom.uuid, **row }, marked]
+        end
+
+        def item_of(check)
+          item = check[:items].find { |one| one[:id] == sent[:item_id] } || unfit("This clock is not one of the check's.", :item_id)
+          return item if [nil, sent[:child_id]].include?(item[:child_id])
+
+          unfit("This clock is on another child's sheet.", :item_id)
+        end
+
+        def child_of(check)
+          children = store.classes.children(check[:class_id])
+          children.find { |child| child[:id] == sent[:child_id] } || unfit("This child is not in the check's class.", :child_id)
+        end
+      end
+    end
+  end
+end

@@ -1,0 +1,61 @@
+# frozen_string_literal: true
+
+module Vantick
+  module Server
+    module Check
+      # Checks of a class: their times, and what their answers say.
+      class Checks < Resource
+        get("/api/classes/:class_id/choice") { answer_json(Views::CheckView.choice(choose(input[:class_id], input))) }
+
+        get "/api/classes/:class_id/checks" do
+          children = store.classes.find(input[:class_id])[:children]
+          limit = input.fetch(:limit, 30)
+          found = store.checks.all(input[:class_id], limit: limit + 1, **input.slice(:before, :step, :answered))
+          checks = found.first(limit)
+          standing = store.answers.standing(checks.map { |check| check[:id] })
+          summaries = checks.map { |check| Views::CheckView.summary(check, children, standing.fetch(check[:id], [])) }
+          answer_json({ checks: summaries, more: found.length > limit })
+        end
+
+        post "/api/classes/:class_id/checks" do
+          class_id = input[:class_id]
+          choice = choose(class_id, sent)
+          check = store.checks.add(class_id:, step: sent[:step], task: sent[:task], times: choice.times.map(&:to_s), made_at: now)
+          answer_json(Views::CheckView.check(check, store.classes.find(class_id), []), code: 201)
+        end
+
+        get "/api/checks/:check_id" do
+          check = store.checks.find(input[:check_id])
+          answer_json(Views::CheckView.check(check, store.classes.find(check[:class_id]), standing(check)))
+        end
+
+        get "/api/checks/:check_id/findings" do
+          check = store.checks.find(input[:check_id])
+          answer_json(Views::CheckView.findings(check, store.classes.find(check[:class_id]), standing(check)))
+        end
+
+        private
+
+        def standing(check) = store.answers.standing([check[:id]]).fetch(check[:id], [])
+
+        # A check shows dials: tasks that begin with anything else are not for it yet.
+        def dial_task(id)
+          known = Core::Task.with_dial
+          known.find { |task| task.id.to_s == id } || raise(Core::UnknownName.new("task", id, known.map(&:id)))
+        end
+
+        def choose(class_id, wanted)
+          unfit("This class has no children yet: add them first.", :class_id) if store.classes.find(class_id)[:children].empty?
+
+          step = Core::Step.find(wanted[:step])
+          task = dial_task(wanted[:task])
+          most = [Core::Chooser::IN_A_CHECK, step.pool.length].min
+          raise Core::InvalidCount, "A check has 1 to #{most} clocks." unless (1..most).cover?(wanted[:count])
+
+          avoid = store.checks.last_times(class_id, step.id.to_s).map { |time| Core::DialTime.parse(time) }
+          Core::Chooser.choose(step:, task:, count: wanted[:count], seed: wanted[:seed], avoid:)
+        end
+      end
+    end
+  end
+end

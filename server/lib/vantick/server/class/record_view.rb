@@ -1,0 +1,83 @@
+# frozen_string_literal: true
+
+module Vantick
+  module Server
+    module Classes
+      # Records, groups and weeks as the contract describes them.
+      module RecordView
+        # The task and the step on which the time that would settle a diagnosis is looked for, where there are no answers yet.
+        FIRST = { task: :dial_to_words, step: :quarters }.freeze
+
+        GIVEN = %i[id check_id answer verdict read_as misreadings answered_at step task].freeze
+
+        class << self
+          # @param child [Hash]
+          # @param answers [Array<Hash>] that stand, oldest first
+          # @param conventions [Core::Conventions]
+          # @param today [Integer] a Julian day
+          # @return [Hash]
+          def record(child, answers, conventions, standing)
+            marked = answers.map { |answer| Store::Marks.asked(answer, conventions) }
+            own = standing.by_child.fetch(child[:id])
+            diagnosis = own.diagnosis
+            { child: child.slice(:id, :name), verdict: diagnosis.verdict, likely: diagnosis.possible.map(&:id),
+              next_step: standing.next_for(child[:id])&.id, stumbles: own.stumbles.map(&:id),
+              next_best: next_best(diagnosis, answers), evidence: diagnosis.evidence.map { |piece| piece(piece, diagnosis, answers) },
+              steps: steps(own), checks: checks(answers, marked),
+              answers: answers.reverse.map { |answer| given(answer, conventions) } }
+          end
+
+          # @param group [Core::Groups::Group]
+          def group(group)
+            times = group.times.map { |time| dial(time) }
+            { child_ids: group.children, misreadings: group.misreadings.map(&:id), step: group.step&.id, beside: group.beside, times: }
+          end
+
+          # @param week [Core::ClassHistory::Week]
+          def week(week)
+            { day: Date.jd(week.day).iso8601, answers: week.answers, secure: week.secure.transform_keys(&:id),
+              misreadings: week.misreadings.transform_keys(&:id) }
+          end
+
+          private
+
+          def dial(time) = (time.is_a?(Core::DayTime) ? time.dial_time : time).to_s
+
+          # Asked with what the child was asked last.
+          def next_best(diagnosis, answers)
+            step = Core::Step.find((answers.last || FIRST)[:step])
+            found = Core::NextBest.advice(diagnosis, step)
+            found && { time: dial(found.time), task: found.task.id, step: step.id }
+          end
+
+          def piece(evidence, diagnosis, answers)
+            id = evidence.misreading.id
+            behind = answers.each_index.select { |at| answers[at][:misreadings].include?(id.to_s) }
+            { misreading: id, chances: evidence.chances, hits: evidence.hits, own_hits: evidence.own_hits, shown: evidence.shown?,
+              probability: diagnosis.probability(evidence.misreading).round(3), behind: behind.map { |at| answers[at][:id] } }
+          end
+
+          def checks(answers, marked)
+            given = answers.zip(marked).reject { |_, one| one.verdict == :blank }
+            given.group_by { |answer, _| answer[:check_id] }.values.map do |pairs|
+              { day: Store::SchoolDay.date(pairs.first.first[:answered_at]), answered: pairs.length, right: pairs.count do |_, one|
+                one.right?
+              end }
+            end
+          end
+
+          def steps(standing)
+            standing.states.map { |step, state| { id: step.id, state:, fading: standing.fading.include?(step) } }
+          end
+
+          def given(answer, conventions)
+            task = Core::Task.find(answer[:task])
+            time = task.parse_time(answer[:time])
+            right = task.notation == :hands ? dial(time) : task.write(task.right_answer(time), conventions)
+            { **answer.slice(*GIVEN), misreadings: Store::Marks.causes(answer[:misreadings]), time: dial(time), right: }
+          end
+        end
+      end
+    end
+  end
+end

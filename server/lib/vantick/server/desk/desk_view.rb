@@ -1,0 +1,140 @@
+# frozen_string_literal: true
+
+module Vantick
+  module Server
+    module Desk
+      # A child's desk as the contract describes it: what is asked, with everything that the device needs to draw it.
+      class DeskView
+        BOTH = %i[hour_hand_degrees minute_hand_degrees].freeze
+        # The hands that are on what a child looks at; on words, digits and numerals there are none.
+        HANDS_SEEN = { dial: BOTH, dials_and_cards: BOTH, dial_and_words: BOTH, bare_dial: BOTH,
+                       hour_hand: %i[hour_hand_degrees], minute_hand: %i[minute_hand_degrees] }.freeze
+
+        # @param sitting [Desk::Sitting]
+        def initialize(sitting)
+          @sitting = sitting
+          @conventions = sitting.conventions
+        end
+
+        # @param child [Hash]
+        # @return [Hash]
+        def state(child)
+          open = @sitting.prepare
+          { child: child.slice(:id, :name), kind: @sitting.seat[:kind], told: @sitting.told?, **going_on(open) }
+        end
+
+        # @param open [Array<Hash>] turns that are not done
+        # @param held [Array<Integer>] turns that the device has kept ahead and need not be sent again
+        # @return [Hash] what comes next, what is kept ahead, and how it ended
+        def going_on(open, held: [])
+          over = @sitting.over?
+          now, ahead = open.partition { |turn| turn[:ahead].zero? }
+          ahead = now.drop(1) if @sitting.fixed?
+          { open: @sitting.seat[:open], round: round(over), turn: now.first && turn(now.first),
+            ahead_ids: ahead.map { |one| one[:id] }, ahead: ahead.reject { |one| held.include?(one[:id]) }.map { |one| turn(one) },
+            end: over || !@sitting.seat[:open] ? end_of : nil }
+        end
+
+        # @param taken [Desk::Sitting::Taken]
+        # @return [Hash]
+        def taken(taken)
+          { turn_id: taken.turn[:id], done: taken.done, results: results(taken), sentence: sentence(taken), help: help(taken) }
+        end
+
+        private
+
+        def round(over) = { number: @sitting.seat[:round], done: @sitting.done, of: @sitting.length, over: }
+
+        def end_of
+          said = Core::Round.end_of(@sitting.marks, @conventions)
+          { well: said.well, watch: @sitting.told? ? said.watch : nil }
+        end
+
+        def results(taken)
+          taken.turn[:items].zip(taken.marked).map do |item, marked|
+            { item_id: item[:id], right: @sitting.told? ? marked.right? : nil, verdict: @sitting.told? ? marked.verdict : nil }
+          end
+        end
+
+        def sentence(taken)
+          @sitting.told? ? Core::Feedback.of_turn(taken.marked, @conventions) : Core::Feedback::WORDS[:kept]
+        end
+
+        # After the second try, of the first that was wrong.
+        def help(taken)
+          return if !taken.done || !@sitting.told? || taken.marked.all?(&:right?) || taken.turn[:tries].zero?
+
+          steps_of(taken.turn[:items].zip(taken.marked).find { |_, marked| !marked.right? }.first)
+        end
+
+        def steps_of(item)
+          task = Core::Task.find(item[:task])
+          time = task.parse_time(item[:time])
+          mistake = item[:misreading] && Core::Misreading.find(item[:misreading])
+          { item_id: item[:id], **hands(time), steps: Core::Help.steps(task, time, @conventions, mistake:).map(&:to_h) }
+        end
+
+        def turn(turn)
+          task = Core::Task.find(turn[:task])
+          about = Core::DeskTask.for(task)
+          { id: turn[:id], task: task.id, entry: about.entry, ask: about.ask, sees: task.sees, tried: turn[:tries],
+            items: turn[:items].map { |item| item(item, task) }, strips: strips(about.entry, turn), cards: cards(about.entry, turn),
+            sign: @conventions.sign }
+        end
+
+        def item(item, task)
+          time = task.parse_time(item[:time])
+          { id: item[:id], **seen_hands(time, task), shown: shown(task, time), said: item[:said].to_s, options: options(item),
+            numerals: task.asks == :numerals ? [time.hour_passed, time.minute_numeral] : [], day: day(task, time) }
+        end
+
+        # Those that are on the dial which is looked at: no other hand leaves the server before the answer is given.
+        def seen_hands(time, task)
+          seen = HANDS_SEEN.fetch(task.sees, [])
+          hands(time).to_h { |name, degrees| [name, seen.include?(name) ? degrees : nil] }
+        end
+
+        def hands(time)
+          shown = dial(time)
+          { hour_hand_degrees: shown.hour_hand_degrees, minute_hand_degrees: shown.minute_hand_degrees }
+        end
+
+        def dial(time) = time.is_a?(Core::DayTime) ? time.dial_time : time
+
+        # What stands in the place of a dial.
+        def shown(task, time)
+          return Core::Phrase.usual(time, @conventions) if task.sees == :words
+
+          %i[digits time_of_day].include?(task.sees) ? dial(time).digital(@conventions.sign) : ""
+        end
+
+        def day(task, time) = task.asks == :day ? Core::DayPlace.of(time, @sitting.school_class[:day]) : nil
+
+        def strips(entry, turn)
+          return [] unless %i[words mistake count].include?(entry)
+
+          Core::Strips.for(Core::Step.find(turn[:step]), @conventions, whole: entry != :count).map(&:to_h)
+        end
+
+        # Not in the order of the clocks.
+        def cards(entry, turn)
+          case entry
+          when :pairs then turn[:items].map { |item| Core::DialTime.parse(item[:time]).digital(@conventions.sign) }.sort
+          when :halves then Core::DayTime::HALVES.map { |half| Core::PartReader.day_half_name(half) }
+          else []
+          end
+        end
+
+        # The cause among others that could be.
+        def options(item)
+          return [] unless item[:misreading]
+
+          step = Core::Step.find(item[:step])
+          others = step.misreadings(Core::Task.find(:dial_to_words)).reject(&:seldom?).map(&:id) - [item[:misreading].to_sym]
+          chosen = [item[:misreading].to_sym, *others.sample(2, random: Random.new(item[:id]))].shuffle(random: Random.new(item[:id]))
+          chosen.map { |id| { id:, name: Core::Misreading.find(id).texts_in(@conventions)[:they] } }
+        end
+      end
+    end
+  end
+end

@@ -1,0 +1,131 @@
+# frozen_string_literal: true
+
+module Vantick
+  module Server
+    module Desk
+      # A child's own side: joining with the class code and the pictures, tasks, answers, and the dials they can read.
+      class Tasks < Resource
+        NOT_YOURS = "Those are not your pictures. Try again, or ask for them."
+        RESTS = "Wait %<wait>s, or ask your teacher to show you your pictures."
+
+        post "/api/desk/doors" do
+          desk = store.desks.coded(sent[:code], time)
+          school_class = store.classes.find(desk[:class_id])
+          children = school_class[:children].select { |child| desk[:child_ids].nil? || desk[:child_ids].include?(child[:id]) }
+          answer_json({ code: desk[:code], class_name: school_class[:name], children:, pictures: Store::Keys::PICTURES })
+        end
+
+        post "/api/desk/seats" do
+          desk = store.desks.coded(sent[:code], time)
+          child = child_at(desk)
+          check_key(child)
+          Access::Seat.give(headers, store.desks.sit(desk[:id], child[:id], step: step_of(desk, child), at: now))
+          answer_json({ child: child.slice(:id, :name) }, code: 201)
+        end
+
+        get("/api/desk/state") do
+          look
+          room.saw(seat, time)
+          answer_json(view.state(child))
+        end
+
+        post "/api/desk/answers" do
+          room.saw(seat, time, doing: true)
+          given = sent[:answers].map { |one| one.transform_keys(&:to_sym).merge(answer: plain(one["answer"])) }
+          taken = asked_at.take(sent[:turn_id], given, late: sent.fetch(:late, false))
+          answer_json({ **view.taken(taken), **view.going_on(sitting.prepare, held: sent.fetch(:held, [])) })
+        end
+
+        post "/api/desk/rounds" do
+          unfit("The desk is closed.", :round) unless seat[:open]
+          room.saw(seat, time, doing: true)
+          @sitting = sitting.again_from_the_start if sitting.over? && !sitting.fixed?
+          @view = nil
+          answer_json(view.state(child))
+        end
+
+        get "/api/desk/record" do
+          look
+          answers = store.answers.of_child(seat[:child_id]).map { |answer| Store::Marks.asked(answer, sitting.conventions) }
+          dials = Core::Readable.of(answers).map { |one| dial(one) }
+          answer_json({ dials: })
+        end
+
+        # What the device kept and could not be taken is shown to the teacher.
+        post "/api/desk/losses" do
+          room.lost(seat, sent[:answers])
+          answer_json({ told: true })
+        end
+
+        post "/api/desk/leaving" do
+          store.desks.leave(seat[:id])
+          Access::Seat.take(headers)
+          answer_json({ left: true })
+        end
+
+        private
+
+        def seat = env.fetch(Access::Seat::KEY)
+
+        # After the end answers may still arrive, but nothing is shown any more.
+        def look = seat[:readable] || refuse(401, Access::Guard::SIT_DOWN, nil)
+
+        def room = env.fetch(Access::Room::KEY)
+
+        def time = @time ||= Time.now.utc
+
+        def sitting = @sitting ||= Server::Desk::Sitting.new(seat, store:, room:, now: time)
+
+        # An answer kept on a device may be to a task of another desk, at which the same child sat before.
+        def asked_at
+          at = store.desks.seat_of_turn(seat[:child_id], sent[:turn_id], time)
+          return sitting if at.nil? || at[:id] == seat[:id]
+
+          Server::Desk::Sitting.new(at, store:, room:, now: time)
+        end
+
+        def view = @view ||= DeskView.new(sitting)
+
+        def child = store.classes.child(seat[:child_id])
+
+        def plain(text) = text.scrub("\uFFFD").tr("\u0000", "\uFFFD")
+
+        def dial(time)
+          { words: Core::Phrase.usual(time, sitting.conventions), hour_hand_degrees: time.hour_hand_degrees,
+            minute_hand_degrees: time.minute_hand_degrees }
+        end
+
+        def child_at(desk)
+          found = store.classes.children(desk[:class_id]).find { |one| one[:id] == sent[:child_id] }
+          return found if found && (desk[:child_ids].nil? || desk[:child_ids].include?(found[:id]))
+
+          unfit("This name is not at this desk.", :child_id)
+        end
+
+        # The same is said of every wrong key; after some of them the card rests.
+        def check_key(child)
+          device = Http::Caller.device(env)
+          left = room.try_key(child[:id], device)
+          rests(left) if left.positive?
+          return room.right_key(child[:id], device) if store.keys.of_child(child[:id]) == sent[:pictures]
+
+          room.wrong_key(child[:id], device)
+          unfit(NOT_YOURS, :pictures)
+        end
+
+        def rests(seconds)
+          headers "retry-after" => seconds.to_s
+          refuse(429, format(RESTS, wait: Http::Patience.in_words(seconds)), :pictures)
+        end
+
+        # The desk's step, or the child's own next one.
+        def step_of(desk, child)
+          return desk[:step] if desk[:step] || Server::Desk::Sitting::FIXED.include?(desk[:kind])
+
+          standing = Store::Standings.of(store.classes.find(desk[:class_id]), store, today: Store::SchoolDay.today)
+          (standing.next_for(child[:id]) || Core::Step.hardest).id.to_s
+        end
+      end
+    end
+  end
+end

@@ -1,0 +1,70 @@
+# frozen_string_literal: true
+
+require "rqrcode"
+
+module Vantick
+  module Server
+    module Desks
+      # A teacher's side of the desks: opening and closing them, who is there, and the children's pictures.
+      class OpenDesks < Resource
+        KEPT = %i[id class_id check_id lesson_id kind stage step child_ids code opened_at expires_at closed_at].freeze
+
+        get "/api/classes/:class_id/desks" do
+          store.classes.find(input[:class_id])
+          answer_json({ desks: store.desks.all(input[:class_id], limit: input.fetch(:limit, 20)).map { |desk| desk(desk) } })
+        end
+
+        post "/api/classes/:class_id/desks" do
+          opening = Opening.new(store, store.classes.find(input[:class_id]), Time.now.utc)
+          answer_json(desk(opening.open(sent)), code: 201)
+        end
+
+        get "/api/desks/:desk_id" do
+          desk = store.desks.find(input[:desk_id])
+          answer_json(LiveView.new(desk, store, room, Time.now.utc).to_h(desk(desk)))
+        end
+
+        post("/api/desks/:desk_id/closing") { answer_json(desk(store.desks.close(input[:desk_id], now))) }
+
+        get "/api/classes/:class_id/keys" do
+          store.classes.find(input[:class_id])
+          keys = store.keys.of_class(input[:class_id])
+          room.end_rests(keys.keys)
+          answer_json({ keys: keys.map { |child_id, pictures| { child_id:, pictures: } } })
+        end
+
+        post "/api/classes/:class_id/children/:child_id/keys" do
+          known = store.classes.children(input[:class_id]).any? { |child| child[:id] == input[:child_id] }
+          raise Store::Missing.new("child", input[:child_id]) unless known
+
+          room.end_rests([input[:child_id]])
+          answer_json({ child_id: input[:child_id], pictures: store.keys.renew(input[:child_id]) })
+        end
+
+        # Whoever sits there in a child's name has to come in again.
+        post "/api/desks/:desk_id/children/:child_id/leaving" do
+          room.gone({ desk_id: input[:desk_id], child_id: input[:child_id] })
+          answer_json({ left: store.desks.send_away(input[:desk_id], input[:child_id]) })
+        end
+
+        private
+
+        def room = env.fetch(Access::Room::KEY)
+
+        # The address for devices in the room: where Vantick was told to listen, or where it is looked at.
+        def address = ENV.fetch("VANTICK_ADDRESS") { request.base_url }
+
+        def desk(desk)
+          open = desk[:closed_at].nil? && desk[:expires_at] > now
+          { **desk.slice(*KEPT), open:, address: "#{address}/desk", reachable: !URI(address).host.match?(/\A(localhost|127\.|\[?::1)/),
+            qr: open ? qr("#{address}/desk?code=#{desk[:code]}") : "" }
+        end
+
+        # The outline of the dark squares, and how many squares there are to a side.
+        def qr(text)
+          RQRCode::QRCode.new(text).as_svg(use_path: true, viewbox: true, standalone: false, module_size: 1)[/ d="([^"]+)"/, 1]
+        end
+      end
+    end
+  end
+end

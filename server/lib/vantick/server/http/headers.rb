@@ -1,0 +1,30 @@
+# frozen_string_literal: true
+
+module Vantick
+  module Server
+    module Http
+      # What a browser is told of every page: scripts, styles and pictures from here alone, and in nobody's frame.
+      class Headers
+        POLICY = { "default-src" => "'self'", "img-src" => "'self' data:", "style-src" => "'self'", "script-src" => "'self'",
+                   "object-src" => "'none'", "base-uri" => "'none'", "form-action" => "'self'",
+                   "frame-ancestors" => "'none'" }.map { |what, from| "#{what} #{from}" }.join("; ").freeze
+        SENT = {
+          "content-security-policy" => POLICY, "x-content-type-options" => "nosniff", "x-frame-options" => "DENY",
+          "referrer-policy" => "no-referrer", "cross-origin-opener-policy" => "same-origin",
+          "cross-origin-resource-policy" => "same-origin",
+          "permissions-policy" => "camera=(), microphone=(), geolocation=()"
+        }.freeze
+
+        def initialize(app)
+          @app = app
+        end
+
+        def call(env)
+          status, headers, body = @app.call(env)
+          own = env["PATH_INFO"].start_with?("/api/") ? { "cache-control" => "no-store", **headers } : headers
+          [status, { **own, **SENT }, body]
+        end
+      end
+    end
+  end
+end

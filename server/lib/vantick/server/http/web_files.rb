@@ -1,0 +1,35 @@
+# frozen_string_literal: true
+
+module Vantick
+  module Server
+    module Http
+      # Serves the built front end; every address that is not the API's gets the first page of the teacher's side, or of the desk.
+      class WebFiles
+        # Names under assets change with their content.
+        FOREVER = "public, max-age=31536000, immutable"
+        DESK = %w[/desk /desk/].freeze
+
+        def initialize(app, folder)
+          @app = app
+          @files = Rack::Files.new(folder)
+        end
+
+        def call(env)
+          path = env["PATH_INFO"]
+          return @app.call(env) if path.start_with?("/api/") || !%w[GET HEAD].include?(env["REQUEST_METHOD"])
+
+          status, headers, body = @files.call({ **env, "PATH_INFO" => file(path) })
+          [status, { **headers, "cache-control" => path.start_with?("/assets/") ? FOREVER : "no-cache" }, body]
+        end
+
+        private
+
+        def file(path)
+          return path if path.start_with?("/assets/") || path == "/favicon.svg"
+
+          DESK.include?(path) ? "/desk.html" : "/index.html"
+        end
+      end
+    end
+  end
+end

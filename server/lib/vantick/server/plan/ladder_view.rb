@@ -1,0 +1,40 @@
+# frozen_string_literal: true
+
+module Vantick
+  module Server
+    module Plan
+      # The ladder as a class stands on it, as the API shows it.
+      module LadderView
+        class << self
+          # @param standing [Core::ClassStanding]
+          def ladder(standing)
+            { steps: Core::Step.with_times.map { |step| step(step, standing) }, next: following(standing),
+              children: standing.by_child.map do |id, one|
+                { child_id: id, next_step: standing.next_for(id)&.id, stumbles: one.stumbles.map(&:id),
+                  states: one.states.transform_keys(&:id) }
+              end }
+          end
+
+          private
+
+          def step(step, standing)
+            children = standing.by_child.values
+            { id: step.id, **standing.counts(step), stumbling: children.count { |one| one.stumbles.include?(step) },
+              fading: children.count { |one| one.fading.include?(step) } }
+          end
+
+          # What is next, and all that the reason speaks of.
+          def following(standing)
+            found = standing.next_step
+            step = found.step
+            misreading = step && standing.misreading_on(step)
+            { step: step&.id, reason: found.reason, child_ids: found.children, lesson: found.lesson, days: found.days,
+              not_met: step ? standing.counts(step)[:not_met] : 0, misreading: misreading&.id,
+              misread: misreading ? standing.likely(misreading) : [],
+              stumbling: step ? standing.by_child.select { |_, one| one.stumbles.include?(step) }.keys : [] }
+          end
+        end
+      end
+    end
+  end
+end

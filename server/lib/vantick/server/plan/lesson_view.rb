@@ -1,0 +1,61 @@
+# frozen_string_literal: true
+
+module Vantick
+  module Server
+    module Plan
+      # A lesson as the contract describes it.
+      module LessonView
+        ROW = %i[id class_id day check_id given_at left_out changed_at version].freeze
+        SETTLED = %i[step task minutes seed method stage_minutes pinned swapped opening carried].freeze
+
+        class << self
+          # @param row [Hash] as kept
+          # @return [Hash] what a list shows of it
+          def summary(row) = { **row.slice(:id, :class_id, :day, :given_at), **row[:plan].slice(:step, :task, :minutes) }
+
+          # @param row [Hash] as kept
+          # @param plan [Core::LessonPlan]
+          # @return [Hash]
+          def lesson(row, plan)
+            { **row.slice(*ROW), **plan.settled.slice(*SETTLED), stages: plan.lesson.stages.map { |stage| stage(stage, plan) },
+              method_lines: Core::MethodCard.lines(plan.step, plan.conventions), exit_choice: exit_choice(plan) }
+          end
+
+          private
+
+          def stage(stage, plan)
+            { id: stage.id, name: stage.name, minutes: stage.minutes, spare_seconds: stage.spare_seconds.round, missing: stage.missing,
+              left_out: stage.left_out.map(&:to_s), items: stage.items.map { |item| item(item, stage, plan) } }
+          end
+
+          def item(item, stage, plan)
+            about = { kind: item.kind, seconds: item.seconds.round }
+            return about unless item.time
+
+            text = item.time.to_s
+            { **about, time: text, dial: dial_time(item.time).to_s, sees: item.task.sees, prompt: prompt(item, plan),
+              answer: item.task.write(item.task.right_answer(item.time), plan.conventions), from_step: from_step(item, plan),
+              pinned: plan.settled[:pinned].fetch(stage.id, []).include?(text) }
+          end
+
+          def dial_time(time) = time.is_a?(Core::DayTime) ? time.dial_time : time
+
+          # What is said of a time of the day before its half is asked for.
+          def prompt(item, plan) = item.time.is_a?(Core::DayTime) ? Core::DayFacts.of(item.time, plan.conventions)[:words] : ""
+
+          # The step that the time is of, where it is not the lesson's.
+          def from_step(item, plan)
+            return "" if plan.step.pool.include?(dial_time(item.time))
+
+            Core::Step.holding([item.time], item.task)&.name.to_s
+          end
+
+          def exit_choice(plan)
+            times = plan.lesson.stages.last.items.filter_map(&:time) & plan.step.pool_for(plan.task)
+            Views::CheckView.choice(Core::Choice.new(Core::Telling.for(plan.step, plan.task), times))
+          end
+        end
+      end
+    end
+  end
+end

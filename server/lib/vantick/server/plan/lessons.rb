@@ -1,0 +1,90 @@
+# frozen_string_literal: true
+
+module Vantick
+  module Server
+    module Plan
+      # Lessons of a class: planned, changed, copied, given.
+      class Lessons < Resource
+        get "/api/classes/:class_id/ladder" do
+          answer_json(LadderView.ladder(standing(input[:class_id])))
+        end
+
+        get "/api/classes/:class_id/lessons" do
+          store.classes.find(input[:class_id])
+          rows = store.lessons.all(input[:class_id], limit: input.fetch(:limit, 30))
+          answer_json({ lessons: rows.map { |row| LessonView.summary(row) } })
+        end
+
+        post "/api/classes/:class_id/lessons" do
+          class_id = input[:class_id]
+          carried = carried(class_id)
+          settled = { **sent.except(:day), earlier: earlier(class_id, sent[:step]), kept: { recap: carried }, carried:,
+                      exit_avoid: store.checks.last_times(class_id, sent[:step]) }
+          plan = planned(settled, class_id)
+          answer_json(LessonView.lesson(store.lessons.add(class_id:, day: sent[:day], plan: plan.settled, made_at: now), plan), code: 201)
+        end
+
+        get "/api/lessons/:lesson_id" do
+          row = store.lessons.find(input[:lesson_id])
+          answer_json(LessonView.lesson(row, planned(row[:plan], row[:class_id])))
+        end
+
+        put "/api/lessons/:lesson_id" do
+          row = store.lessons.find(input[:lesson_id])
+          same = row[:plan][:step].to_s == sent[:step]
+          earlier = same ? row[:plan][:earlier] : earlier(row[:class_id], sent[:step])
+          settled = JSON.parse(JSON.generate(sent.except(:day, :version)), symbolize_names: true)
+          kept = { carried: row[:plan].fetch(:carried, []), exit_avoid: store.checks.last_times(row[:class_id], sent[:step]) }
+          plan = planned({ **settled, earlier:, **kept }, row[:class_id])
+          changed = { day: sent[:day], plan: plan.settled, changed_at: now }
+          answer_json(LessonView.lesson(store.lessons.change(row[:id], version: sent[:version], **changed), plan))
+        end
+
+        delete "/api/lessons/:lesson_id" do
+          store.lessons.remove(input[:lesson_id])
+          status 204
+        end
+
+        # What was settled stays, pinned times too; all others are chosen anew.
+        post "/api/lessons/:lesson_id/copies" do
+          row = store.lessons.find(input[:lesson_id])
+          there = store.lessons.copy_of(row[:id], sent[:day])
+          halt answer_json(LessonView.lesson(there, planned(there[:plan], there[:class_id]))) if there
+
+          plan = Core::LessonCopy.of(row[:plan], sent[:seed], conventions(row[:class_id]), day_of(row[:class_id]))
+          added = store.lessons.add(class_id: row[:class_id], day: sent[:day], plan: plan.settled, made_at: now, copied_from: row[:id])
+          answer_json(LessonView.lesson(added, plan), code: 201)
+        end
+
+        post "/api/lessons/:lesson_id/runs" do
+          row = store.lessons.find(input[:lesson_id])
+          left_out = sent[:left_out].map { |text| Core::DialTime.parse(text).to_s }.uniq
+          store.lessons.change(row[:id], left_out:, given_at: now)
+          answer_json(LessonView.lesson(store.lessons.find(row[:id]), planned(row[:plan], row[:class_id])))
+        end
+
+        post "/api/lessons/:lesson_id/check" do
+          row = store.lessons.find(input[:lesson_id])
+          id = row[:check_id] || Store::ExitCheck.make(store, row, planned(row[:plan], row[:class_id]), now)
+          answer_json({ check_id: id }, code: row[:check_id] ? 200 : 201)
+        end
+
+        private
+
+        def planned(settled, class_id) = Core::LessonPlan.new(settled, conventions(class_id), day_of(class_id))
+
+        def day_of(class_id) = store.classes.find(class_id)[:day]
+
+        def conventions(class_id) = store.classes.conventions(class_id)
+
+        def standing(class_id) = Store::Standings.of(store.classes.find(class_id), store, today: Store::SchoolDay.today)
+
+        # Steps below that are fading or not secure in this class.
+        def earlier(class_id, step_id) = standing(class_id).to_go_over(Core::Step.find(step_id)).map(&:id)
+
+        # What was not reached last time.
+        def carried(class_id) = store.lessons.last_given(class_id)&.fetch(:left_out) || []
+      end
+    end
+  end
+end

@@ -1,0 +1,52 @@
+# frozen_string_literal: true
+
+module Vantick
+  module Server
+    # What the parts of the API share: typed input, JSON out, and errors as problem details.
+    class Resource < Sinatra::Base
+      # Who may, from where, and what a mistake of ours is told as: each stands in one place before and round all parts.
+      CHANGED = "This lesson was changed in another window since. Load it anew, then make your change again."
+
+      disable :static, :logging, :dump_errors, :protection, :sessions
+      set :show_exceptions, false
+      set :raise_errors, true
+      set :host_authorization, { permitted_hosts: [] }
+
+      error(Core::Error) { |e| refuse(422, e.message, e.field) }
+      error(Store::Missing) { |e| refuse(404, e.message, e.field) }
+      error(Store::Answers::IdTaken) { refuse(409, "This id was used for another answer: make a new one.", :id) }
+      error(Store::Turns::Answered) { refuse(409, "This task is answered already: go on with the next.", :turn_id) }
+      error(Store::Lessons::ChangedMeanwhile) { refuse(409, CHANGED, :version) }
+      error(Sinatra::NotFound) { refuse(404, Http::Edge::GENERAL.fetch(404), nil) }
+      error(Sinatra::BadRequest) { refuse(400, Http::Edge::UNCLEAR, nil) }
+
+      private
+
+      # @return [Core::Error] for what only the server can judge
+      def unfit(message, field) = raise(Core::Error.new(message, field:))
+
+      def refuse(status, detail, field)
+        code, headers, body = Http::Problem.new(status, detail, field:).to_a
+        halt code, headers, body
+      end
+
+      def store = env.fetch(Access::WithStore::KEY)
+
+      # @return [Integer, nil] the account that is signed in
+      def teacher = env[Access::SignIn::TEACHER]
+
+      # @return [Hash{Symbol => Object}] parameters of path and query, or the body, typed as the contract says
+      def input = env[OpenapiFirst::REQUEST].params.transform_keys(&:to_sym)
+
+      def sent = env[OpenapiFirst::REQUEST].body.transform_keys(&:to_sym)
+
+      def now = Time.now.utc.iso8601
+
+      def answer_json(object, code: 200)
+        content_type :json
+        status code
+        JSON.generate(object)
+      end
+    end
+  end
+end

@@ -1,0 +1,32 @@
+# frozen_string_literal: true
+
+module Vantick
+  module Server
+    module Store
+      # Answers as kept, as core takes them.
+      module Marks
+        # @param answer [Hash] with its `task` and `time` as well
+        # @param conventions [Core::Conventions]
+        # @return [Core::Marked]
+        def self.asked(answer, conventions)
+          task = Core::Task.find(answer[:task])
+          of(answer, task, task.parse_time(answer[:time]), conventions)
+        end
+
+        # @param ids [Array<String>] all misreadings that an answer may show
+        # @return [Array<Symbol>] those that are told of it
+        def self.causes(ids) = Core::Misreading.told(ids.map(&:to_sym))
+
+        # @param answer [Hash] with `verdict` and `misreadings`
+        # @param task [Core::Task]
+        # @param time [Core::DialTime]
+        # @param conventions [Core::Conventions]
+        # @return [Core::Marked]
+        def self.of(answer, task, time, conventions)
+          verdict = answer[:verdict].to_sym
+          Core::Marked.new(task:, time:, verdict:, misreadings: answer[:misreadings].map(&:to_sym), accepted: conventions.accepts?(verdict))
+        end
+      end
+    end
+  end
+end

@@ -1,0 +1,45 @@
+# frozen_string_literal: true
+
+module Vantick
+  module Server
+    module Store
+      # Where children stand on the ladder, from their answers as the store has them and the lessons that were given.
+      module Standings
+        KEPT = LastMade.new
+        # @param school_class [Hash]
+        # @param store [Store::Database]
+        # @param today [Integer] the Julian day of today
+        # @return [Core::ClassStanding]
+        def self.of(school_class, store, today:)
+          answers = store.answers.of_class(school_class[:id])
+          lessons = lessons(store, school_class[:id])
+          made_of = [answers, lessons, today, school_class.slice(:children, :conventions)]
+          KEPT.of([store.object_id, school_class[:id]], made_of) { made(school_class, answers, lessons, today) }
+        end
+
+        def self.made(school_class, answers, lessons, today)
+          conventions = Core::Conventions.new(**school_class[:conventions])
+          by_child = answers.group_by { |answer| answer[:child_id] }
+          answered = school_class[:children].to_h do |child|
+            [child[:id], by_child.fetch(child[:id], []).map { |answer| asked(answer, conventions) }]
+          end
+          Core::ClassStanding.new(answered, today:, lessons:)
+        end
+        private_class_method :made
+
+        # @return [Array<Core::Course::Given>] oldest first
+        def self.lessons(store, class_id)
+          store.lessons.given(class_id).map do |row|
+            Core::Course::Given.new(step: Core::Step.find(row[:plan][:step]), day: SchoolDay.jd(row[:given_at]))
+          end
+        end
+
+        # @return [Core::Standing::Asked]
+        def self.asked(answer, conventions)
+          day = SchoolDay.jd(answer[:answered_at])
+          Core::Standing::Asked.new(step: Core::Step.find(answer[:step]), marked: Marks.asked(answer, conventions), day:)
+        end
+      end
+    end
+  end
+end

@@ -1,0 +1,106 @@
+# frozen_string_literal: true
+
+module Vantick
+  module Server
+    module Views
+      # What is kept and what core found, as the contract describes it.
+      module CheckView
+        SUMMARY = %i[id class_id step task made_at code desk].freeze
+
+        class << self
+          # @param choice [Core::Choice]
+          def choice(choice)
+            { times: choice.times.map(&:to_s), pairs_told_apart: choice.pairs_told_apart, pairs_possible: choice.pairs_possible,
+              chances: choice.chances }
+          end
+
+          # @param check [Hash] as kept, with its items
+          # @param children [Array<Hash>]
+          # @param answers [Array<Hash>] those that stand
+          def summary(check, children, answers)
+            given = answers.reject { |answer| answer[:verdict] == "blank" }
+            { **about(check), items: items_of_one(check), children: children.length, answers: given.length,
+              answered: given.map { |answer| answer[:child_id] }.uniq.length,
+              unreadable: given.count { |answer| answer[:verdict] == "unreadable" } }
+          end
+
+          def check(check, school_class, answers)
+            task = Core::Task.find(check[:task])
+            step = Core::Step.find(check[:step])
+            conventions = conventions(school_class)
+            { **about(check), children: school_class[:children], answers: answers.map do |one|
+              answer(one, conventions)
+            end, choice: check_choice(check, step, task),
+              items: check[:items].map { |item| item(item, conventions) } }
+          end
+
+          # @return [Hash] an answer, and whether it counts as right in the class
+          def answer(answer, conventions)
+            right = Core::Marked.right?(answer[:verdict], conventions)
+            { **answer, right:, misreadings: Store::Marks.causes(answer[:misreadings]) }
+          end
+
+          def findings(check, school_class, answers)
+            children = school_class[:children]
+            by_child = marked_by_child(check, school_class, answers)
+            evidence = Core::ClassEvidence.new(by_child)
+            { check_id: check[:id], shared: evidence.shared.map { |shared| shared(shared) },
+              children: children.map { |child| child_findings(child, by_child.fetch(child[:id]), evidence.by_child.fetch(child[:id])) } }
+          end
+
+          private
+
+          def about(check) = { **check.slice(*SUMMARY), own_times: check[:items].any? { |item| item[:child_id] } }
+
+          def items_of_one(check) = check[:items].map { |item| item[:child_id] }.tally.values.max || 0
+
+          # What a dial shows at a time, also at one of the day.
+          def dial(time) = (time.is_a?(Core::DayTime) ? time.dial_time : time).to_s
+
+          # What the sheet of one child can tell; all versions tell about as much.
+          def check_choice(check, step, task)
+            same = check[:items].select { |item| item[:task] == check[:task] }
+            first = same.group_by { |item| item[:child_id] }.values.first || []
+            choice(Core::Choice.new(Core::Telling.for(step, task), first.map { |item| task.parse_time(item[:time]) } & step.pool_for(task)))
+          end
+
+          def item(item, conventions)
+            task = Core::Task.find(item[:task])
+            time = task.parse_time(item[:time])
+            right = task.notation == :hands ? time.digital(conventions.sign) : task.write(task.right_answer(time), conventions)
+            cause = "#{Core::Misreading.find(item[:misreading]).texts_in(conventions)[:name]}; " if item[:misreading]
+            { **item.slice(:id, :child_id, :time), dial: dial(time), said: item[:said].to_s, right: "#{cause}#{right}",
+              drawings: task.notation == :hands ? Core::DrawnAnswers.of(task, time, conventions) : [] }
+          end
+
+          def conventions(school_class) = Core::Conventions.new(**school_class[:conventions])
+
+          def marked_by_child(check, school_class, answers)
+            conventions = conventions(school_class)
+            asked = check[:items].to_h { |item| [item[:id], item.slice(:task, :time)] }
+            given = answers.group_by { |answer| answer[:child_id] }
+            school_class[:children].to_h do |child|
+              mine = given.fetch(child[:id], [])
+              [child[:id], mine.map { |answer| Store::Marks.asked({ **answer, **asked.fetch(answer[:item_id]) }, conventions) }]
+            end
+          end
+
+          def child_findings(child, marked, evidence)
+            { child_id: child[:id], name: child[:name], answered: marked.count { |one| one.verdict != :blank },
+              right: marked.count(&:right?),
+              unreadable: marked.count { |one| one.verdict == :unreadable }, evidence: evidence.map { |piece| piece(piece) } }
+          end
+
+          def piece(evidence)
+            { misreading: evidence.misreading.id, chances: evidence.chances, hits: evidence.hits, own_hits: evidence.own_hits,
+              shown: evidence.shown? }
+          end
+
+          def shared(shared)
+            { misreading: shared.misreading.id, child_ids: shared.children, hits: shared.hits, chances: shared.chances }
+          end
+        end
+      end
+    end
+  end
+end

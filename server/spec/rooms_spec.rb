@@ -1,0 +1,38 @@
+# frozen_string_literal: true
+
+# The rooms of the server and of core, and the one way through them: nothing runs back.
+RSpec.describe "The rooms" do
+  lib = File.expand_path("../lib/vantick/server", __dir__)
+  # Each room with those it may use; what two features need stands in core, store or views.
+  shared = %w[Http Access Store Documents Views].freeze
+  features = %w[Plan Show Sheets Check Classes Desk Desks Account].freeze
+  may = { "Http" => [], "Store" => [], "Documents" => [], "Work" => %w[Store], "Access" => %w[Http Store], "Views" => %w[Store],
+          **features.to_h { |feature| [feature, shared] } }.freeze
+  names = { "class" => "Classes" }
+
+  # Constants are read from the code alone, not from what is said of it.
+  def code(file) = File.readlines(file).reject { |line| line.strip.start_with?("#") }.join
+
+  def used(file, rooms) = code(file).scan(/\b(#{rooms.join('|')})::[A-Z]/).flatten.uniq
+
+  Dir[File.join(lib, "*/")].each do |folder|
+    room = names.fetch(File.basename(folder), File.basename(folder).capitalize)
+
+    it "#{room} is known, and uses none but #{may[room].to_a.join(', ')}" do
+      expect(may).to have_key(room)
+      found = Dir[File.join(folder, "*.rb")].to_h { |file| [File.basename(file), used(file, may.keys) - [room, *may[room]]] }
+      expect(found.reject { |_, rooms| rooms.empty? }).to eq({})
+    end
+
+    it "#{room} holds constants of its own name alone" do
+      Dir[File.join(folder, "*.rb")].each { |file| expect(code(file)).to match(/^    module #{room}$/), file }
+    end
+  end
+
+  it "core knows of no server, no database and no clock" do
+    files = Dir[File.expand_path("../../core/lib/**/*.rb", __dir__)]
+    expect(files.length).to be > 90
+    outside = files.select { |file| code(file).match?(/\bServer\b|\bSequel\b|\bSinatra\b|\bTime\.now\b|\bDate\.today\b|\bFile\.write\b/) }
+    expect(outside).to eq([])
+  end
+end
