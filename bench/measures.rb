@@ -4,9 +4,9 @@
 module Bench
   include Vantick::Core
 
-  DIGITS = Task.find(:dial_to_digital)
-  WORDS = Task.find(:dial_to_words)
-  POOLS = %i[minutes fives quarters].product([DIGITS, WORDS]).map { |id, task| [Step.find(id), task] }.freeze
+  DIGITS = Marking::Task.find(:dial_to_digital)
+  WORDS = Marking::Task.find(:dial_to_words)
+  POOLS = %i[minutes fives quarters].product([DIGITS, WORDS]).map { |id, task| [Teaching::Step.find(id), task] }.freeze
   CARELESS = 0.05
 
   # What was found: the ratio, and shares by name that explain it.
@@ -41,12 +41,12 @@ module Bench
 
   # Every misreading of a step and task in turn, and children without one; seldom ones less often.
   def truths(step, task)
-    seldom, often = Telling.for(step, task).misreadings.partition(&:seldom?)
+    seldom, often = Choosing::Telling.for(step, task).misreadings.partition(&:seldom?)
     ([[], *often.zip] * OFTEN) + seldom.zip
   end
 
   def answered(child, task, times)
-    times.map { |time| Marker.mark(task:, time:, text: child.answer(time, task)) }
+    times.map { |time| Marking::Marker.mark(task:, time:, text: child.answer(time, task)) }
   end
 
   # The quickest of a few runs: what else the machine does only ever adds to a time.

@@ -53,7 +53,7 @@ module Vantick
     end
 
     def answers(turn, child)
-      task = Core::Task.find(turn["task"])
+      task = Core::Marking::Task.find(turn["task"])
       times = times_of(turn["items"].map { |item| item["id"] })
       given = times.map { |id, time| { id: SecureRandom.uuid, item_id: id, answer: said(child, id, time, task) } }
       { turn_id: turn["id"], answers: given }
@@ -67,8 +67,9 @@ module Vantick
 
     def said(child, id, text, task)
       time = task.parse_time(text)
-      planted = TABLE[:misreadings].select { |_, names| names.include?(child["name"]) }.keys.map { |name| Core::Misreading.find(name) }
-      Core::SimulatedChild.new(misreadings: planted, seed: id, **TABLE.slice(:consistency, :careless)).answer(time, task)
+      names = TABLE[:misreadings].select { |_, children| children.include?(child["name"]) }.keys
+      planted = names.map { |name| Core::Reading::Misreading.find(name) }
+      Core::Simulation::SimulatedChild.new(misreadings: planted, seed: id, **TABLE.slice(:consistency, :careless)).answer(time, task)
     end
 
     def ask(method, path, body = nil, who = :teacher)

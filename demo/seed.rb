@@ -56,12 +56,12 @@ module Vantick
     def make_class
       made_at = at(TABLE[:checks].map { |check| check[:days_ago] }.max + 1)
       @class = @store.classes.add(name: TABLE[:name], school: TABLE[:school], names: TABLE[:children], made_at:, made_up: true)
-      @store.classes.change(@class[:id], day: Core::DayFacts.day(TABLE[:day]))
+      @store.classes.change(@class[:id], day: Core::Dial::DayFacts.day(TABLE[:day]))
     end
 
     def plan(lesson)
       settled = { **lesson.slice(:step, :minutes, :earlier), seed: TABLE[:seed] }
-      plan = Core::LessonPlan.new(settled, Core::Conventions.default).settled
+      plan = Core::Teaching::LessonPlan.new(settled, Core::Wording::Conventions.default).settled
       days_ago = lesson[:days_ago]
       row = @store.lessons.add(class_id: @class[:id], day: at(days_ago)[0, 10], plan:, made_at: at(days_ago + 1))
       return unless lesson[:left_out]
@@ -70,8 +70,8 @@ module Vantick
     end
 
     def give(plan)
-      task = Core::Task.find(plan[:task])
-      choice = Core::Chooser.choose(step: Core::Step.find(plan[:step]), task:, count: plan[:count], seed: TABLE[:seed])
+      task = Core::Marking::Task.find(plan[:task])
+      choice = Core::Choosing::Chooser.choose(step: Core::Teaching::Step.find(plan[:step]), task:, count: plan[:count], seed: TABLE[:seed])
       times = choice.times.map(&:to_s)
       check = @store.checks.add(class_id: @class[:id], step: plan[:step], task: plan[:task], times:, made_at: at(plan[:days_ago]))
       present = @class[:children].reject { |child| plan[:away].include?(child[:name]) }
@@ -81,16 +81,18 @@ module Vantick
     def answer(child, check, task, plan)
       simulated = simulated(child)
       check[:items].each.with_index(1) do |item, number|
-        time = Core::DialTime.parse(item[:time])
+        time = Core::Dial::DialTime.parse(item[:time])
         text = written(child, number, simulated.answer(time, task), plan)
         given = { uuid: SecureRandom.uuid, item_id: item[:id], child_id: child[:id], answer: text }
-        @store.answers.add(given, Core::Marker.mark(task:, time:, text:), answered_at: at(plan[:days_ago]))
+        @store.answers.add(given, Core::Marking::Marker.mark(task:, time:, text:), answered_at: at(plan[:days_ago]))
       end
     end
 
     def simulated(child)
       planted = TABLE[:misreadings].select { |_, names| names.include?(child[:name]) }.keys
-      Core::SimulatedChild.new(misreadings: planted.map { |id| Core::Misreading.find(id) }, seed: TABLE[:seed] + child[:id],
+      Core::Simulation::SimulatedChild.new(misreadings: planted.map do |id|
+        Core::Reading::Misreading.find(id)
+      end, seed: TABLE[:seed] + child[:id],
                                **TABLE.slice(:consistency, :careless))
     end
 

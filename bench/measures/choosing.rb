@@ -14,11 +14,11 @@ module Bench
 
   def against_best(step, task, seed)
     pool = small_pool(step, task, seed)
-    telling = Telling.new(pool, task)
-    balance = Balance.new(pool, 4, [])
+    telling = Choosing::Telling.new(pool, task)
+    balance = Choosing::Balance.new(pool, 4, [])
     all = pool.combination(4).group_by { |times| balance.faults(times) }
     best = all.fetch(all.keys.min).map { |times| telling.worth(times) }.max
-    (0...SEEDS).map { |at| telling.worth(Chooser.new(telling, balance, 4, Random.new(seed + at)).times) }.min / best
+    (0...SEEDS).map { |at| telling.worth(Choosing::Chooser.new(telling, balance, 4, Random.new(seed + at)).times) }.min / best
   end
 
   def small_pool(step, task, seed) = step.pool_for(task).sample(SMALL, random: Random.new(seed))
@@ -26,12 +26,12 @@ module Bench
   # The doubt that five chosen times leave over what five blind ones leave: of all pairs that can be
   # told apart, what is missing from the sum.
   def doubt_left(seed)
-    step = Step.find(:quarters)
-    telling = Telling.for(step, WORDS)
+    step = Teaching::Step.find(:quarters)
+    telling = Choosing::Telling.for(step, WORDS)
     doubt = ->(times) { telling.weight_possible - telling.worth(times) }
     random = Random.new(seed)
     blind = Array.new(200) { doubt.call(step.pool.sample(5, random:)) }
-    chosen = Array.new(SEEDS) { |at| doubt.call(Chooser.choose(step:, task: WORDS, count: 5, seed: seed + at).times) }
+    chosen = Array.new(SEEDS) { |at| doubt.call(Choosing::Chooser.choose(step:, task: WORDS, count: 5, seed: seed + at).times) }
     (chosen.sum / chosen.length) / (blind.sum / blind.length)
   end
 
@@ -40,12 +40,12 @@ module Bench
     Taken.new(ratios.values.max, ratios)
   end
 
-  def choosing_time(step, task, seed) = quickest(9) { Chooser.choose(step:, task:, count: TICKET, seed:) }
+  def choosing_time(step, task, seed) = quickest(9) { Choosing::Chooser.choose(step:, task:, count: TICKET, seed:) }
 
   def scoring_time(step, task, seed)
     random = Random.new(seed)
     tickets = Array.new(500) { step.pool_for(task).sample(TICKET, random:) }
-    telling = Telling.for(step, task)
+    telling = Choosing::Telling.for(step, task)
     quickest(9) { tickets.each { |times| telling.worth(times) } }
   end
 

@@ -8,12 +8,13 @@ module Bench
 
   # A child at a desk for a round: whether what it has is found, and whether four are wrong one after the other.
   def desk_round(step, misreading, seed, knows: true)
-    child = SimulatedChild.new(misreadings: [*misreading], consistency: Pupil::CONSISTENCY, careless: knows ? CARELESS : 0.0, seed:)
+    child = Simulation::SimulatedChild.new(misreadings: [*misreading], consistency: Pupil::CONSISTENCY, careless: knows ? CARELESS : 0.0,
+                                           seed:)
     random = Random.new(seed)
-    learner = Learner.new(step:)
+    learner = Desk::Learner.new(step:)
     found = false
-    wrong = Array.new(Round::TASKS) do |at|
-      turn = NextTurn.for(learner, seed: (seed * 100) + at)
+    wrong = Array.new(Desk::Round::TASKS) do |at|
+      turn = Desk::NextTurn.for(learner, seed: (seed * 100) + at)
       marked = turn.times.map { |time| desk_answer(turn, time, child, knows || turn.step != step || random.rand < 0.25) }
       learner = learner.asked(turn).after(marked)
       found ||= learner.belief.likely.include?(misreading)
@@ -24,16 +25,16 @@ module Bench
 
   # A child who does not know the step says some other time.
   def desk_answer(turn, time, child, knows)
-    mistake = turn.mistake && Mistakes::Mistake.new(time:, said: turn.said, misreading: turn.mistake)
+    mistake = turn.mistake && Choosing::Mistakes::Mistake.new(time:, said: turn.said, misreading: turn.mistake)
     other = turn.task.right_answer(turn.task.times.sample(random: Random.new(time.index)))
     text = knows ? child.answer(time, turn.task, mistake:) : turn.task.write(other)
-    Marker.mark(task: turn.task, time:, text:, said: turn.said&.words)
+    Marking::Marker.mark(task: turn.task, time:, text:, said: turn.said&.words)
   end
 
-  DESK_STEPS = %i[quarters fives minutes].map { |id| Step.find(id) }.freeze
+  DESK_STEPS = %i[quarters fives minutes].map { |id| Teaching::Step.find(id) }.freeze
 
   def desk_finds(seed)
-    found = DESK_STEPS.flat_map { |step| Telling.for(step, WORDS).misreadings.first(8).product([step], [1, 2, 3]) }
+    found = DESK_STEPS.flat_map { |step| Choosing::Telling.for(step, WORDS).misreadings.first(8).product([step], [1, 2, 3]) }
     rounds = found.map { |one, step, more| desk_round(step, one, seed + more).first }
     lost = DESK_STEPS.product((1..20).to_a).map { |step, more| desk_round(step, nil, seed + more, knows: false).last }
     Taken.new(share(rounds, &:itself), { "four wrong running, of who does not know the step (at most 0.10)" => share(lost, &:itself) })

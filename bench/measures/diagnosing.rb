@@ -23,18 +23,18 @@ module Bench
 
   def judged_on(step, task, seed)
     random = Random.new(seed)
-    tickets = Array.new(TICKETS) { |at| Chooser.choose(step:, task:, count: ANSWERS, seed: seed + at).times }
+    tickets = Array.new(TICKETS) { |at| Choosing::Chooser.choose(step:, task:, count: ANSWERS, seed: seed + at).times }
     Array.new(JUDGED) do |at|
       truth = truths(step, task)[at % truths(step, task).length]
       consistency = random.rand(CONSISTENCY)
-      child = SimulatedChild.new(misreadings: truth, consistency:, careless: CARELESS, seed: (seed * JUDGED) + at)
+      child = Simulation::SimulatedChild.new(misreadings: truth, consistency:, careless: CARELESS, seed: (seed * JUDGED) + at)
       answers = tickets[at % TICKETS].map { |time| [time, child.answer(time, task)] }
       both(step, task, answers, consistency).merge(truth:)
     end
   end
 
   def both(step, task, answers, consistency)
-    diagnosis = Diagnosis.new(answers.map { |time, text| Marker.mark(task:, time:, text:) })
+    diagnosis = Judging::Diagnosis.new(answers.map { |time, text| Marking::Marker.mark(task:, time:, text:) })
     probability = lambda do |truth|
       answers.sum { |time, text| Math.log(exact(truth.first, time, text, task, consistency)) }
     end
@@ -44,7 +44,7 @@ module Bench
 
   # What {SimulatedChild} does, as a probability: the exact posterior knows the parameters.
   def exact(misreading, time, text, task, consistency)
-    wrong = misreading ? Predictions.of(task).wrong_answers(misreading, time).map { |answer| task.write(answer) } : []
+    wrong = misreading ? Reading::Predictions.of(task).wrong_answers(misreading, time).map { |answer| task.write(answer) } : []
     kept = wrong.empty? ? 0 : consistency
     right = text == task.write(task.right_answer(time)) ? 1 - kept : 0
     meant = right + (wrong.empty? ? 0 : kept * wrong.count(text) / wrong.length)
@@ -54,16 +54,16 @@ module Bench
   # Thirty children, each with a misreading in turn, forty answers each, in digits and in words.
   def diagnose_class(seed)
     given = class_answers(seed)
-    parse = quickest { given.each { |answers| answers.each { |_, _, text| AnswerReader.read(text) } } }
-    marked = given.map { |answers| answers.map { |task, time, text| Marker.mark(task:, time:, text:) } }
-    quickest { marked.each { |answers| Diagnosis.new(answers) } } / parse
+    parse = quickest { given.each { |answers| answers.each { |_, _, text| Wording::AnswerReader.read(text) } } }
+    marked = given.map { |answers| answers.map { |task, time, text| Marking::Marker.mark(task:, time:, text:) } }
+    quickest { marked.each { |answers| Judging::Diagnosis.new(answers) } } / parse
   end
 
   def class_answers(seed)
-    misreadings = Misreading.for(WORDS).cycle
+    misreadings = Reading::Misreading.for(WORDS).cycle
     Array.new(30) do |at|
-      child = SimulatedChild.new(misreadings: [misreadings.next], consistency: 0.85, careless: CARELESS, seed: seed + at)
-      times = Step.find(:minutes).pool.sample(40, random: Random.new(seed + at))
+      child = Simulation::SimulatedChild.new(misreadings: [misreadings.next], consistency: 0.85, careless: CARELESS, seed: seed + at)
+      times = Teaching::Step.find(:minutes).pool.sample(40, random: Random.new(seed + at))
       times.map.with_index { |time, place| (place.even? ? DIGITS : WORDS).then { |task| [task, time, child.answer(time, task)] } }
     end
   end
@@ -71,7 +71,7 @@ module Bench
   # Of children with two misreadings, those of whom what is named is theirs.
   def pair_found(seed)
     named = POOLS.select { |_, task| task == WORDS }.flat_map do |step, task|
-      Telling.for(step, task).misreadings.combination(2).to_a.sample(30, random: Random.new(seed)).map.with_index do |truth, at|
+      Choosing::Telling.for(step, task).misreadings.combination(2).to_a.sample(30, random: Random.new(seed)).map.with_index do |truth, at|
         named(step, task, truth, seed + at).then { |misreadings| misreadings.any? && (misreadings - truth).empty? }
       end
     end
@@ -79,8 +79,8 @@ module Bench
   end
 
   def named(step, task, truth, seed)
-    child = SimulatedChild.new(misreadings: truth, consistency: 0.9, careless: CARELESS, seed:)
-    diagnosis = Diagnosis.new(answered(child, task, Chooser.choose(step:, task:, count: 8, seed: seed % SEEDS).times))
+    child = Simulation::SimulatedChild.new(misreadings: truth, consistency: 0.9, careless: CARELESS, seed:)
+    diagnosis = Judging::Diagnosis.new(answered(child, task, Choosing::Chooser.choose(step:, task:, count: 8, seed: seed % SEEDS).times))
     TOLD.include?(diagnosis.verdict) ? diagnosis.top.misreadings : []
   end
 

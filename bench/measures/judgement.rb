@@ -8,7 +8,7 @@ module Bench
   module_function
 
   def next_fits(seed)
-    all = looks(seed).map { |look| [look, Step.with_times.select { |step| fits?(look, step) }] }
+    all = looks(seed).map { |look| [look, Teaching::Step.with_times.select { |step| fits?(look, step) }] }
     share(all.reject { |_, fitting| fitting.empty? }) { |look, fitting| fitting.include?(look.standing.next_step(limit: look.limit)) }
   end
 
@@ -20,7 +20,7 @@ module Bench
   end
 
   def settle_useless(seed)
-    told = looks(seed).first(400).filter_map { |look| NextBest.advice(look.standing.diagnosis, look.limit) }
+    told = looks(seed).first(400).filter_map { |look| Judging::NextBest.advice(look.standing.diagnosis, look.limit) }
     share(told) { |advice| advice.bits < 0.05 }
   end
 
@@ -28,7 +28,7 @@ module Bench
 
   def nearly_though_all_right(seed)
     share(states(seed).select { |_, _, state| state == :nearly }) do |look, step, _|
-      look.standing.judged(step).then { |one| one.right == [one.answers, Secure::LAST].min }
+      look.standing.judged(step).then { |one| one.right == [one.answers, Judging::Secure::LAST].min }
     end
   end
 

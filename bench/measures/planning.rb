@@ -8,17 +8,17 @@ module Bench
   module_function
 
   def recap_aimed(seed)
-    ladder = Step.with_times.select(&:whole?)
+    ladder = Teaching::Step.with_times.select(&:whole?)
     items = ladder.drop(2).flat_map.with_index do |step, at|
       aimed = ladder.take_while { |one| one != step }.sample(2, random: Random.new(seed + at))
-      kinds = aimed.flat_map { |one| KindsOfTime.of_step(one) }
-      recap_items(step, aimed, seed).map { |item| kinds.include?(KindsOfTime.of(item.task, item.time)) }
+      kinds = aimed.flat_map { |one| Teaching::KindsOfTime.of_step(one) }
+      recap_items(step, aimed, seed).map { |item| kinds.include?(Teaching::KindsOfTime.of(item.task, item.time)) }
     end
     share(items, &:itself)
   end
 
   def recap_items(step, earlier, seed)
-    stages = Lesson.new(step:, task: WORDS, minutes: 40, earlier:, seed:).stages.first(2)
+    stages = Teaching::Lesson.new(step:, task: WORDS, minutes: 40, earlier:, seed:).stages.first(2)
     stages.flat_map(&:items).select(&:time)
   end
 
@@ -30,12 +30,12 @@ module Bench
 
   def known(look, key)
     step = look.standing.next_step(limit: look.limit)
-    Groups::Known.new(key:, misreading: look.standing.diagnosis.likely.first, step:, going_on: look.standing.going_on?(step))
+    Teaching::Groups::Known.new(key:, misreading: look.standing.diagnosis.likely.first, step:, going_on: look.standing.going_on?(step))
   end
 
   def own_need(children)
     by_key = children.to_h { |child| [child.key, child] }
-    Groups.of(children).sum do |group|
+    Teaching::Groups.of(children).sum do |group|
       group.children.count do |key|
         child = by_key.fetch(key)
         group.beside || (child.misreading ? group.misreadings.include?(child.misreading) : child.step == group.step)
@@ -45,15 +45,17 @@ module Bench
 
   def most_possible(children)
     led = children.reject(&:going_on).group_by { |child| child.misreading || child.step }.values
-    led.flat_map { |some| some.each_slice(Groups::MOST_CHILDREN).map(&:length) }.max(Groups::MOST_GROUPS).sum + children.count(&:going_on)
+    led.flat_map do |some|
+      some.each_slice(Teaching::Groups::MOST_CHILDREN).map(&:length)
+    end.max(Teaching::Groups::MOST_GROUPS).sum + children.count(&:going_on)
   end
 
   # Times of an exit that were in the one before on the same step.
   def exit_again(seed)
-    steps = Step.with_times.select(&:whole?)
+    steps = Teaching::Step.with_times.select(&:whole?)
     again = steps.flat_map do |step|
       exits = (0..3).reduce([]) do |so_far, more|
-        lesson = Lesson.new(step:, task: WORDS, minutes: 40, seed: seed + more, exit_avoid: so_far.last(2).flatten)
+        lesson = Teaching::Lesson.new(step:, task: WORDS, minutes: 40, seed: seed + more, exit_avoid: so_far.last(2).flatten)
         [*so_far, lesson.stages.last.items.filter_map(&:time)]
       end
       exits.each_cons(2).flat_map { |before, now| now.map { |time| before.include?(time) } }

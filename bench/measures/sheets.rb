@@ -15,11 +15,11 @@ module Bench
   end
 
   def class_pages(seed)
-    kind = SheetKind.find(:read)
-    choice = SheetChoice.new(kind:, step: Step.find(:fives), task: WORDS, count: 12)
+    kind = Choosing::SheetKind.find(:read)
+    choice = Choosing::SheetChoice.new(kind:, step: Teaching::Step.find(:fives), task: WORDS, count: 12)
     versions = choice.versions(30, seed).map.with_index { |items, at| Vantick::Server::Documents::Version.new(name: "Child #{at}", items:) }
-    settings = { look: {}, paper: "a4", code: "K7RD", conventions: Conventions.default, both: false }
-    Vantick::Server::Documents::Sheet.new(kind:, step: Step.find(:fives), task: WORDS, versions:, **settings).pages
+    settings = { look: {}, paper: "a4", code: "K7RD", conventions: Wording::Conventions.default, both: false }
+    Vantick::Server::Documents::Sheet.new(kind:, step: Teaching::Step.find(:fives), task: WORDS, versions:, **settings).pages
   end
 
   # As many strokes and words, each at a place of its own.

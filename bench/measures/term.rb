@@ -10,15 +10,15 @@ module Bench
   # A plain scheme of two or three lessons a step; what is left over goes over the steps again.
   PLAIN = { half_past: 3, quarter_to: 3, fives_to: 3 }.freeze
   SCHEME = lambda do |term|
-    ladder = Step.with_times
+    ladder = Teaching::Step.with_times
     plan = ladder.flat_map { |step| [step] * PLAIN.fetch(step.id, 2) }
     plan[term.lessons.length] || ladder[(term.lessons.length * 5) % ladder.length]
   end
-  PROPOSED = ->(term) { Course.new(term.tracings, term.lessons).next_step(today: term.day).step }
+  PROPOSED = ->(term) { Teaching::Course.new(term.tracings, term.lessons).next_step(today: term.day).step }
   # What knows every child's truth, and takes the step with most to gain today.
   ORACLE = lambda do |term|
-    Step.with_times.max_by do |step|
-      kinds = KindsOfTime.of_step(step)
+    Teaching::Step.with_times.max_by do |step|
+      kinds = Teaching::KindsOfTime.of_step(step)
       term.pupils.sum { |pupil| kinds.sum { |kind| (1 - pupil.recall(kind, term.day)) * (0.3 + (0.7 * pupil.ready(kind, term.day))) } } *
         (kinds.length**-0.6)
     end

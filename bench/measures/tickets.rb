@@ -20,7 +20,7 @@ module Bench
 
   def told(step, task, seed)
     random = Random.new(seed)
-    tickets = Array.new(TICKETS) { |at| Chooser.choose(step:, task:, count: TICKET, seed: seed + at).times }
+    tickets = Array.new(TICKETS) { |at| Choosing::Chooser.choose(step:, task:, count: TICKET, seed: seed + at).times }
     blind = -> { step.pool_for(task).sample(TICKET, random:) }
     { chosen: ->(at) { tickets[at % TICKETS] }, random: ->(_) { blind.call } }.transform_values do |times|
       Array.new(CHILDREN) { |at| told_of(truths(step, task), at, task, times.call(at), seed) }
@@ -29,8 +29,8 @@ module Bench
 
   def told_of(truths, at, task, times, seed)
     truth = truths[at % truths.length]
-    child = SimulatedChild.new(misreadings: truth, consistency: 0.85, careless: CARELESS, seed: (seed * CHILDREN) + at)
-    judged(Diagnosis.new(answered(child, task, times)), truth)
+    child = Simulation::SimulatedChild.new(misreadings: truth, consistency: 0.85, careless: CARELESS, seed: (seed * CHILDREN) + at)
+    judged(Judging::Diagnosis.new(answered(child, task, times)), truth)
   end
 
   def judged(diagnosis, truth)

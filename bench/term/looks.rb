@@ -9,8 +9,8 @@ module Bench
     attr_reader :misreadings
 
     def initialize(pupil, day, ids)
-      @known = Vantick::Core::Step.with_times.to_h { |step| [step, pupil.knows(step, day)] }
-      @misreadings = ids.map { |id| Vantick::Core::Misreading.find(id) }
+      @known = Vantick::Core::Teaching::Step.with_times.to_h { |step| [step, pupil.knows(step, day)] }
+      @misreadings = ids.map { |id| Vantick::Core::Reading::Misreading.find(id) }
     end
 
     def knows(step, _day) = @known.fetch(step)
@@ -37,7 +37,7 @@ module Bench
       next unless LOOKS.include?(term.lessons.length)
 
       found << term.answers.map do |pupil, asked|
-        standing = Standing.new(asked, today: term.day, lessons: term.lessons)
+        standing = Teaching::Standing.new(asked, today: term.day, lessons: term.lessons)
         Look.new(pupil: Frozen.new(pupil, term.day, pupil.misreadings.map(&:id)),
                  standing:, limit: term.limit, day: term.day)
       end

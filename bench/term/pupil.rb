@@ -17,7 +17,7 @@ module Bench
     # From which recall on a step counts as known: more than two in three answers come right then.
     KNOWS = 0.75
 
-    # @return [Array<Core::Misreading>] those it has now
+    # @return [Array<Core::Reading::Misreading>] those it has now
     attr_reader :misreadings
 
     def initialize(kind, random)
@@ -29,7 +29,7 @@ module Bench
       @learned = {}
       BELOW.each_key.with_index { |one, at| learn(one, 0) if random.rand < known * (1.4 - (at * 0.12)) }
       count = random.rand < 0.55 ? random.rand(1..2) : 0
-      @misreadings = MISREADINGS.sample(count, random:).map { |id| Core::Misreading.find(id) }
+      @misreadings = MISREADINGS.sample(count, random:).map { |id| Core::Reading::Misreading.find(id) }
       @own = random.rand(1..4) if random.rand < 0.15
     end
 
@@ -44,7 +44,7 @@ module Bench
 
     # @return [Float] 0..1, of a step's kinds, those without a misreading in the way
     def knows(step, day)
-      kinds = Core::KindsOfTime.of_step(step)
+      kinds = Core::Teaching::KindsOfTime.of_step(step)
       kinds.sum { |kind| hindered?(kind) ? 0.0 : recall(kind, day) } / kinds.length
     end
 
@@ -54,7 +54,7 @@ module Bench
     def ready(kind, day) = BELOW.fetch(kind).map { |below| recall(below, day) }.min || 1.0
 
     def lesson(step, day)
-      kinds = Core::KindsOfTime.of_step(step)
+      kinds = Core::Teaching::KindsOfTime.of_step(step)
       share = kinds.length**-0.6
       kinds.each do |kind|
         practise(kind, day, @rate * share * (0.3 + (0.7 * ready(kind, day))), 1 + (0.5 * share))
@@ -77,8 +77,8 @@ module Bench
 
     # @return what it answers, as the task has it
     def answer(time, task, day)
-      there = recall(Core::KindsOfTime.of(task, time), day)
-      wrong = @misreadings.map { |one| Core::Predictions.of(task).wrong_answers(one, time) }.find(&:any?)
+      there = recall(Core::Teaching::KindsOfTime.of(task, time), day)
+      wrong = @misreadings.map { |one| Core::Reading::Predictions.of(task).wrong_answers(one, time) }.find(&:any?)
       return wrong.sample(random: @random) if wrong && @random.rand < CONSISTENCY
       return task.right_answer(time) if @random.rand < (there * 0.95) + ((1 - there) * 0.2)
 
@@ -88,9 +88,9 @@ module Bench
     # Kinds of times at which a misreading shows more often than not.
     def self.hinders(misreading)
       (@hinders ||= {})[misreading.id] ||= begin
-        whole = Core::Step.find(:minutes).pool.group_by { |time| Core::Difficulty.minute_class(time) }
+        whole = Core::Teaching::Step.find(:minutes).pool.group_by { |time| Core::Choosing::Difficulty.minute_class(time) }
         kinds = whole.select { |_, times| times.count { |time| shows?(misreading, time) } > times.length / 2 }.keys
-        kinds << :day_halves if misreading.shows_in?(Core::Task.find(:day_half))
+        kinds << :day_halves if misreading.shows_in?(Core::Marking::Task.find(:day_half))
         misreading.id == :next_hour_early ? [*kinds, :hour_hand] : kinds
       end
     end
@@ -117,7 +117,7 @@ module Bench
       return task.right_answer(task.times.sample(random: @random)) if task.asks != :time || @random.rand < 0.5
 
       away = @own ? @own * 7 : [5, -5, 60, -60, 10].sample(random: @random)
-      task.right_answer(Core::DialTime.from_index(time.index + away))
+      task.right_answer(Core::Dial::DialTime.from_index(time.index + away))
     end
   end
 end

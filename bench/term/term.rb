@@ -19,9 +19,9 @@ module Bench
     # Seeds of exit times: the same times come again now and then.
     EXITS = 8
 
-    # @return [Array<Core::Course::Given>]
+    # @return [Array<Core::Teaching::Course::Given>]
     attr_reader :lessons
-    # @return [Hash{Pupil => Array<Core::Standing::Asked>}]
+    # @return [Hash{Pupil => Array<Core::Teaching::Standing::Asked>}]
     attr_reader :answers
     # @return [Array<Pupil>]
     attr_reader :pupils
@@ -51,7 +51,7 @@ module Bench
       LESSONS.times do |at|
         @day = ((at / DAYS.length) * 7) + DAYS[at % DAYS.length]
         yield self if block_given?
-        give(@teacher.call(self) || Core::Step.hardest)
+        give(@teacher.call(self) || Core::Teaching::Step.hardest)
         week_ends if at % DAYS.length == DAYS.length - 1
       end
       self
@@ -59,24 +59,24 @@ module Bench
 
     # @return [Float] of what is to be known, known today
     def known
-      steps = Core::Step.with_times
+      steps = Core::Teaching::Step.with_times
       @pupils.sum { |pupil| steps.sum { |step| pupil.knows(step, @day) } } / (CHILDREN * steps.length)
     end
 
-    def tracings = @answers.transform_values { |asked| Core::Tracing.new(asked, lessons: @lessons, today: @day, parts: true) }
+    def tracings = @answers.transform_values { |asked| Core::Teaching::Tracing.new(asked, lessons: @lessons, today: @day, parts: true) }
 
     # @return [Integer] most lessons running on one step
     def longest = @lessons.map(&:step).chunk_while { |one, other| one == other }.map(&:length).max
 
-    # @return [Core::Step] the highest for a child: one above the class
+    # @return [Core::Teaching::Step] the highest for a child: one above the class
     def limit
-      ladder = Core::Step.with_times
+      ladder = Core::Teaching::Step.with_times
       ladder[[ladder.index(@lessons.map(&:step).max_by { |step| ladder.index(step) }) + 1, ladder.length - 1].min]
     end
 
     def self.exit_times(step, task, seed)
       (@exit_times ||= {})[[step.id, task.id, seed]] ||=
-        Core::Chooser.choose(step:, task:, count: [EXIT, step.pool_for(task).length].min, seed:).times
+        Core::Choosing::Chooser.choose(step:, task:, count: [EXIT, step.pool_for(task).length].min, seed:).times
     end
 
     private
@@ -96,7 +96,7 @@ module Bench
         pupil.lesson(step, @day)
       end
       exit_check(step, present)
-      @lessons << Core::Course::Given.new(step:, day: @day)
+      @lessons << Core::Teaching::Course::Given.new(step:, day: @day)
     end
 
     def exit_check(step, present)
@@ -107,8 +107,8 @@ module Bench
 
     def ask(pupil, step, task, times)
       times.each do |time|
-        marked = Core::Marker.mark(task:, time:, text: task.write(pupil.answer(time, task, @day)))
-        @answers[pupil] << Core::Standing::Asked.new(step:, marked:, day: @day)
+        marked = Core::Marking::Marker.mark(task:, time:, text: task.write(pupil.answer(time, task, @day)))
+        @answers[pupil] << Core::Teaching::Standing::Asked.new(step:, marked:, day: @day)
       end
     end
 
@@ -117,7 +117,7 @@ module Bench
       return recap_of_all(step) if @recap == :all
 
       other = kinds(step.foundations.select { |one| one.pool.any? })
-      aimed = kinds(Core::Recap.steps(tracings, step, before: @lessons.map(&:step).uniq))
+      aimed = kinds(Core::Teaching::Recap.steps(tracings, step, before: @lessons.map(&:step).uniq))
       pool = other.empty? ? aimed : other
       return [] if pool.empty?
 
@@ -126,19 +126,19 @@ module Bench
 
     def recap_of_all(step)
       times = step.foundations.select(&:whole?).flat_map(&:pool).uniq
-      times.empty? ? [] : Array.new(RECAP) { Core::Difficulty.minute_class(times.sample(random: @random)) }
+      times.empty? ? [] : Array.new(RECAP) { Core::Choosing::Difficulty.minute_class(times.sample(random: @random)) }
     end
 
-    def kinds(steps) = steps.flat_map { |one| Core::KindsOfTime.of_step(one) }.uniq
+    def kinds(steps) = steps.flat_map { |one| Core::Teaching::KindsOfTime.of_step(one) }.uniq
 
     # Ten tasks at a child's own step.
     def desks
       here.each do |pupil|
-        step = Core::Standing.new(@answers[pupil].last(120), today: @day).next_step(limit:) || limit
+        step = Core::Teaching::Standing.new(@answers[pupil].last(120), today: @day).next_step(limit:) || limit
         task = step.whole? ? WORDS : step.tasks.first
         times = step.pool_for(task).reject(&:hidden_hand?).sample(DESK, random: @random)
         ask(pupil, step, task, times)
-        times.each { |time| pupil.practice(Core::KindsOfTime.of(task, time), @day, helped: 0.05) }
+        times.each { |time| pupil.practice(Core::Teaching::KindsOfTime.of(task, time), @day, helped: 0.05) }
       end
     end
   end

@@ -3,7 +3,7 @@
 RSpec.describe Vantick::Core::Error do
   it "is the root of what a caller can get wrong, and names the field" do
     [[-> { time("25:99") }, :time], [-> { task("song") }, :task], [-> { step("sevens") }, :step], [-> { misreading("lazy") }, :misreading],
-     [-> { Vantick::Core::AnswerReader.read("x" * 201) }, :answer]].each do |wrong, field|
+     [-> { Vantick::Core::Wording::AnswerReader.read("x" * 201) }, :answer]].each do |wrong, field|
       expect(&wrong).to raise_error(described_class) { |error| expect(error.field).to eq(field) }
     end
   end

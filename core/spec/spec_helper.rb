@@ -4,17 +4,17 @@ require "vantick/core"
 
 # Short ways of naming what most examples are about.
 module CoreHelpers
-  def time(text) = Vantick::Core::DialTime.parse(text)
+  def time(text) = Vantick::Core::Dial::DialTime.parse(text)
 
-  def task(id) = Vantick::Core::Task.find(id)
+  def task(id) = Vantick::Core::Marking::Task.find(id)
 
-  def step(id) = Vantick::Core::Step.find(id)
+  def step(id) = Vantick::Core::Teaching::Step.find(id)
 
-  def misreading(id) = Vantick::Core::Misreading.find(id)
+  def misreading(id) = Vantick::Core::Reading::Misreading.find(id)
 
-  def mark(task_id, shown, text) = Vantick::Core::Marker.mark(task: task(task_id), time: time(shown), text:)
+  def mark(task_id, shown, text) = Vantick::Core::Marking::Marker.mark(task: task(task_id), time: time(shown), text:)
 
-  def all_times = Vantick::Core::DialTime.all
+  def all_times = Vantick::Core::Dial::DialTime.all
 end
 
 RSpec.configure do |config|

@@ -7,8 +7,9 @@ RSpec.describe Vantick::Server::Check::Checks do
   def choice(query) = get("/api/classes/#{school_class['id']}/choice?#{URI.encode_www_form(query)}")
 
   it "shows the times that core chooses, and what they can tell" do
-    core = Vantick::Core::Chooser.choose(step: Vantick::Core::Step.find("fives"), task: Vantick::Core::Task.find("dial_to_words"),
-                                         count: 5, seed: 7)
+    core = Vantick::Core::Choosing::Chooser.choose(step: Vantick::Core::Teaching::Step.find("fives"),
+                                                   task: Vantick::Core::Marking::Task.find("dial_to_words"),
+                                                   count: 5, seed: 7)
     expect(choice(wanted).body).to eq("times" => core.times.map(&:to_s), "pairs_told_apart" => core.pairs_told_apart,
                                       "pairs_possible" => core.pairs_possible, "chances" => core.chances.transform_keys(&:to_s))
   end
@@ -18,7 +19,7 @@ RSpec.describe Vantick::Server::Check::Checks do
     check = make_check(school_class, **wanted)
     expect(check["items"].map { |item| item["time"] }).to eq(shown)
     expect(check["items"].map { |item| item["right"] }).to eq(shown.map { |time|
-      Vantick::Core::Phrase.usual(Vantick::Core::DialTime.parse(time))
+      Vantick::Core::Wording::Phrase.usual(Vantick::Core::Dial::DialTime.parse(time))
     })
     expect(get("/api/checks/#{check['id']}").body).to eq(check)
   end

@@ -226,7 +226,7 @@ RSpec.describe "A child at a desk" do
     it "keeps why each task came" do
       went(6) { nil }
       reasons = store.db[:turns].exclude(done_at: nil).select_map(:reason)
-      expect(reasons - Vantick::Core::Turn::REASONS.map(&:to_s)).to be_empty
+      expect(reasons - Vantick::Core::Desk::Turn::REASONS.map(&:to_s)).to be_empty
       expect(reasons).to include("tells")
     end
 

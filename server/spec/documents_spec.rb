@@ -22,7 +22,7 @@ RSpec.describe Vantick::Server::Documents do
 
   # The angles of school geometry (common practice, no source): 30 degrees an hour and half a degree a minute, 6 a minute.
   it "sets the hands of all 720 dials where they belong, in the PDF's own drawing" do
-    pages = Vantick::Core::DialTime.all.map do |time|
+    pages = Vantick::Core::Dial::DialTime.all.map do |time|
       described_class::Page.new(size: [200, 200]).tap { |page| described_class::Dial.new(page, [100, 100], 90).draw(time.hands) }
     end
     written(pages).pages.each_with_index do |page, index|
@@ -51,9 +51,9 @@ RSpec.describe Vantick::Server::Documents::Sheet do
   let(:core) { Vantick::Core }
 
   def sheet(kind, step, task, paper, look)
-    items = task ? core::SheetChoice.new(kind:, step:, task:, count: 3).items(4) : []
+    items = task ? core::Choosing::SheetChoice.new(kind:, step:, task:, count: 3).items(4) : []
     version = Vantick::Server::Documents::Version.new(name: "Wilhelmina-Philippa", items:)
-    settings = { look:, paper:, code: "K7RD", conventions: core::Conventions.default, both: true }
+    settings = { look:, paper:, code: "K7RD", conventions: core::Wording::Conventions.default, both: true }
     described_class.new(kind:, step:, task:, versions: [version], **settings)
   end
 
@@ -75,9 +75,9 @@ RSpec.describe Vantick::Server::Documents::Sheet do
 
   looks = [{}, { minute_numbers: "round", numerals: "roman", halves: true }, { minute_numbers: "both_sides", marks: "fives" }]
 
-  Vantick::Core::SheetKind.all.product(%w[a4 letter]).each do |kind, paper|
+  Vantick::Core::Choosing::SheetKind.all.product(%w[a4 letter]).each do |kind, paper|
     it "keeps #{kind.name.downcase} on #{paper} within the page, whatever the dials wear" do
-      steps = core::Step.with_times.select { |one| kind.tasks.empty? || kind.tasks_for(one).any? }
+      steps = core::Teaching::Step.with_times.select { |one| kind.tasks.empty? || kind.tasks_for(one).any? }
       steps.values_at(0, -1).uniq.product(looks).each do |step, look|
         (kind.tasks.empty? ? [nil] : kind.tasks_for(step)).each do |task|
           drawn = sheet(kind, step, task, paper, look)

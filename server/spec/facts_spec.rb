@@ -13,7 +13,7 @@ RSpec.describe Vantick::Server::Show::Facts do
 
   it "gives the table of 720 that core made, as the contract describes it" do
     rows = get("/api/dial").body["times"]
-    expect(rows.map { |row| row["time"] }).to eq(Vantick::Core::DialTime.all.map(&:to_s))
+    expect(rows.map { |row| row["time"] }).to eq(Vantick::Core::Dial::DialTime.all.map(&:to_s))
     expect(rows[465]).to include("usual" => "quarter to eight", "hour_hand_degrees" => 232.5, "side" => "to")
     expect(schema_errors("/api/dial")).to be_nil
   end
@@ -57,7 +57,7 @@ RSpec.describe Vantick::Server::Show::Facts do
 
   it "gives the 1,440 times of a day" do
     rows = get("/api/day").body["times"]
-    expect(rows.map { |row| row["time"] }).to eq(Vantick::Core::DayTime.all.map(&:to_s))
+    expect(rows.map { |row| row["time"] }).to eq(Vantick::Core::Dial::DayTime.all.map(&:to_s))
     expect(rows[720]).to include("words" => "noon", "clock_shows" => "12:00 p.m.")
     expect(schema_errors("/api/day?conventions=point")).to be_nil
   end

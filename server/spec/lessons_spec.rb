@@ -126,7 +126,7 @@ RSpec.describe Vantick::Server::Plan::Lessons do
   end
 
   it "can be planned for every step there is a time for, and put away" do
-    Vantick::Core::Step.with_times.each do |step|
+    Vantick::Core::Teaching::Step.with_times.each do |step|
       made = plan(step: step.id, minutes: 20)
       expect(made.status).to eq(201), step.id.to_s
       expect(delete("/api/lessons/#{made.body['id']}").status).to eq(204)

@@ -7,12 +7,12 @@ RSpec.describe Vantick::Server::Classes::Records do
 
   # Bram names the passed hour with to, all else is right.
   def fill(check)
-    task = Vantick::Core::Task.find(check["task"])
-    misreading = Vantick::Core::Misreading.find("to_with_passed_hour")
+    task = Vantick::Core::Marking::Task.find(check["task"])
+    misreading = Vantick::Core::Reading::Misreading.find("to_with_passed_hour")
     children = check["children"].first(2).zip([[], [misreading]])
     children.each do |child, misreadings|
-      simulated = Vantick::Core::SimulatedChild.new(misreadings:)
-      check["items"].each { |item| answer(check, child, item, simulated.answer(Vantick::Core::DialTime.parse(item["time"]), task)) }
+      simulated = Vantick::Core::Simulation::SimulatedChild.new(misreadings:)
+      check["items"].each { |item| answer(check, child, item, simulated.answer(Vantick::Core::Dial::DialTime.parse(item["time"]), task)) }
     end
   end
 

@@ -7,7 +7,7 @@ RSpec.describe "A class's settings" do
   def set(**conventions) = put("#{address}/conventions", { conventions: })
 
   it "are the usual ones to begin with" do
-    expect(school_class["conventions"]).to eq(Vantick::Core::Conventions.default.to_h.to_h { |id, choice| [id.to_s, choice.to_s] })
+    expect(school_class["conventions"]).to eq(Vantick::Core::Wording::Conventions.default.to_h.to_h { |id, choice| [id.to_s, choice.to_s] })
     expect(school_class["day"]).to eq([])
   end
 

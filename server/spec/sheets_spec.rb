@@ -16,9 +16,9 @@ RSpec.describe Vantick::Server::Sheets::Sheets do
   def texts(path) = pdf(path).pages.map(&:text)
 
   # Every kind on a step that it is for, as a preview and as a file.
-  Vantick::Core::SheetKind.all.each do |kind|
+  Vantick::Core::Choosing::SheetKind.all.each do |kind|
     it "draws #{kind.name.downcase}: the preview and the file have the same words, and as many pages" do
-      step = Vantick::Core::Step.with_times.reverse.find { |one| kind.tasks.empty? || kind.tasks_for(one).any? }.id
+      step = Vantick::Core::Teaching::Step.with_times.reverse.find { |one| kind.tasks.empty? || kind.tasks_for(one).any? }.id
       shown = preview(kind: kind.id, step:, seed: 5, count: 2.clamp(1, kind.most), names: false).body
       expect(shown["pages"]).not_to be_empty
       expect(shown["choice"].nil?).to be(!kind.answered?)
@@ -54,9 +54,9 @@ RSpec.describe Vantick::Server::Sheets::Sheets do
       [pdf(path), made && get("/api/checks/#{made['check_id']}").body]
     end
 
-    Vantick::Core::SheetKind.all.each do |kind|
+    Vantick::Core::Choosing::SheetKind.all.each do |kind|
       it "#{kind.name.downcase} has as many exercises as were set, once, and each child's page is as one child's alone would be" do
-        step = Vantick::Core::Step.with_times.reverse.find { |one| kind.tasks.empty? || kind.tasks_for(one).any? }.id
+        step = Vantick::Core::Teaching::Step.with_times.reverse.find { |one| kind.tasks.empty? || kind.tasks_for(one).any? }.id
         (file, check), (single,) = [school_class, alone].map { |of| printed(of, kind, step) }
         expect(check["items"].length).to eq(kind.id == :levels ? 3 * kind.count : kind.count) if check
         expect(check["items"].map { |item| item["child_id"] }.uniq).to eq([nil]) if check
@@ -108,7 +108,7 @@ RSpec.describe Vantick::Server::Sheets::Sheets do
   it "takes the class's own misreadings for mistakes to spot, and marks what is found" do
     check = make_check(school_class)
     check["items"].select { |item| item["time"].end_with?(":45") }.each do |item|
-      answer(check, check["children"].first, item, "quarter to #{Vantick::Core::NumberWords.standard.spell(item['time'].to_i)}")
+      answer(check, check["children"].first, item, "quarter to #{Vantick::Core::Wording::NumberWords.standard.spell(item['time'].to_i)}")
     end
     made = make(kind: "spot", count: 3)
     sheet = get("/api/checks/#{made['check_id']}").body

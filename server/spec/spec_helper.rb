@@ -112,14 +112,14 @@ module DeskHelpers
 
   # The right answers to a task, as a device would send them.
   def right(turn)
-    task = Vantick::Core::Task.find(turn["task"])
+    task = Vantick::Core::Marking::Task.find(turn["task"])
     turn["items"].map do |item|
       row = store.db[:items].first(id: item["id"])
       time = task.parse_time(row[:time])
       case task.notation
       when :hands then "hour=#{time.hour_hand_degrees} minute=#{time.minute_hand_degrees}"
-      when :mistake then "#{row[:misreading]}; #{Vantick::Core::Phrase.usual(time)}"
-      else task.write(task.right_answer(time), Vantick::Core::Conventions.default)
+      when :mistake then "#{row[:misreading]}; #{Vantick::Core::Wording::Phrase.usual(time)}"
+      else task.write(task.right_answer(time), Vantick::Core::Wording::Conventions.default)
       end
     end
   end

@@ -11,8 +11,9 @@ RSpec.describe Vantick::Server::Store::Database do
   end
 
   def marked
-    Vantick::Core::Marker.mark(task: Vantick::Core::Task.find("dial_to_words"), time: Vantick::Core::DialTime.parse("7:45"),
-                               text: "qt8")
+    Vantick::Core::Marking::Marker.mark(task: Vantick::Core::Marking::Task.find("dial_to_words"),
+                                        time: Vantick::Core::Dial::DialTime.parse("7:45"),
+                                        text: "qt8")
   end
 
   def add(given) = store.answers.add(given, marked, answered_at: "2026-01-01T00:00:00Z")

@@ -80,7 +80,7 @@ RSpec.describe Vantick::Server::Documents::AnswerTables do
     def overrule(verdict) = post("/api/answers/#{given['id']}/rulings", { verdict: })
 
     it "says of each verdict whether it counts as right in the class: what is near does, the right gap does not" do
-      counted = Vantick::Core::Marked::VERDICTS.to_h { |verdict| [verdict.to_s, overrule(verdict.to_s)] }
+      counted = Vantick::Core::Marking::Marked::VERDICTS.to_h { |verdict| [verdict.to_s, overrule(verdict.to_s)] }
       told = counted.select { |_, reply| reply.status == 200 }.transform_values { |reply| reply.body["right"] }
       right = %w[right right_other_words right_writing_slip near]
       expect(told.select { |_, one| one }.keys).to match_array(told.keys & right)

@@ -21,7 +21,7 @@ RSpec.describe Vantick::CLI do
   end
 
   it "reads all 720, 12:00 first" do
-    expect(lines("read", "--all").map { |line| line["time"] }).to eq(Vantick::Core::DialTime.all.map(&:to_s))
+    expect(lines("read", "--all").map { |line| line["time"] }).to eq(Vantick::Core::Dial::DialTime.all.map(&:to_s))
   end
 
   it "explains a time in numbered steps, in a class's own method and words" do

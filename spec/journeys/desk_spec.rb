@@ -178,7 +178,7 @@ RSpec.describe "The children's desk" do
     expect(page).to have_css("[role='status']", text: "Yes: they all belong together.")
     skip_to("mistake")
     item = asked(desk, "Anneke")
-    click_button Vantick::Core::Misreading.find(item[:misreading]).texts[:they]
+    click_button Vantick::Core::Reading::Misreading.find(item[:misreading]).texts[:they]
     say usual(item[:time])
     expect(page).to have_css("[role='status']", text: "Yes: #{usual(item[:time])}")
   end
@@ -302,7 +302,7 @@ RSpec.describe "The children's desk" do
     windows = [[390, 780], [844, 390], [768, 1024]]
     [%w[dial_to_words minutes], %w[dial_to_digital fives], %w[words_to_dial fives], %w[hour_only quarters],
      %w[minute_only fives]].each do |task, step|
-      time = Vantick::Core::Step.find(step).pool.find { |one| one.minute > 36 }.to_s
+      time = Vantick::Core::Teaching::Step.find(step).pool.find { |one| one.minute > 36 }.to_s
       join(open_exit(group, task:, times: [time], step:), "Anneke")
       windows.each do |width, height|
         on_a_phone(width:, height:) { expect([task, width, too_small, outside]).to eq([task, width, [], []]) }

@@ -20,7 +20,7 @@ RSpec.describe "A class, a check, and what the answers say" do
 
   # What a child says who names the passed hour with to, as a quick code; all else right.
   def code(time, misread:)
-    shown = Vantick::Core::DialTime.parse(time)
+    shown = Vantick::Core::Dial::DialTime.parse(time)
     return "#{shown.hour_passed}o" if shown.side == :oclock
     return "#{{ 15 => 'q', 30 => 'h' }[shown.minute]}p#{shown.hour_passed}" if shown.side == :past
 

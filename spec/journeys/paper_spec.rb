@@ -15,7 +15,8 @@ RSpec.describe "A check on paper", :demo do
     pages = printed
     names = Vantick::Demo::TABLE[:children]
     expect(names).to all(satisfy { |name| pages[0...-1].one? { |text| text.include?(name) } })
-    expect(pages.select { |text| text.include?("quarter to two") }).to eq([pages.last])
+    answer = Vantick::Core::Wording::Phrase.usual(Vantick::Core::Dial::DialTime.parse(store.db[:items].where(check_id: 3).get(:time)))
+    expect(pages.select { |text| text.include?(answer) }).to eq([pages.last])
     expect(pages.last).not_to match(/Name:/)
     expect(pages.length).to be_between(9, 14)
   end

@@ -166,7 +166,7 @@ RSpec.describe "Showing a clock" do
     expect(page).to have_css("button[aria-label^='Clock']", count: 4)
     select "Half past", from: "Choose times for a step"
     expect(page).to have_css("button[aria-label^='Clock']", count: 10)
-    expect(Vantick::Core::Step.find(:half_past).pool.map(&:to_s)).to include(time)
+    expect(Vantick::Core::Teaching::Step.find(:half_past).pool.map(&:to_s)).to include(time)
     click_button "Take it out"
     expect(page).to have_css("button[aria-label^='Clock']", count: 9)
   end
@@ -209,10 +209,10 @@ RSpec.describe "Showing a clock" do
   end
 
   it "shows what core computed, at every quarter of the dial" do
-    Vantick::Core::DialTime.all.each_slice(90).map(&:first).each do |shown|
+    Vantick::Core::Dial::DialTime.all.each_slice(90).map(&:first).each do |shown|
       show "times=#{shown}"
       expect(page).to have_css("path.hour[transform='rotate(#{format('%g', shown.hour_hand_degrees)})']")
-      expect(dial["aria-valuetext"]).to eq("#{shown.digital}, #{Vantick::Core::Phrase.usual(shown)}")
+      expect(dial["aria-valuetext"]).to eq("#{shown.digital}, #{Vantick::Core::Wording::Phrase.usual(shown)}")
     end
   end
 end

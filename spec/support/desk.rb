@@ -62,7 +62,7 @@ module AtDesk
 
   def send_it = find("button.go:not(:disabled)").click
 
-  def usual(time) = Vantick::Core::Phrase.usual(Vantick::Core::DialTime.parse(time))
+  def usual(time) = Vantick::Core::Wording::Phrase.usual(Vantick::Core::Dial::DialTime.parse(time))
 
   def cut_network = browser.network_conditions = { offline: true, latency: 0, throughput: 0 }
 

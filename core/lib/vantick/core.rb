@@ -11,7 +11,6 @@ module Vantick
     LOADER = Zeitwerk::Loader.new.tap do |loader|
       loader.tag = "vantick-core"
       loader.push_dir("#{__dir__}/core", namespace: Core)
-      loader.collapse("#{__dir__}/core/*")
       loader.ignore("#{__dir__}/core/errors.rb")
       loader.setup
     end

@@ -1,6 +1,6 @@
 # frozen_string_literal: true
 
-RSpec.describe Vantick::Core::Balance do
+RSpec.describe Vantick::Core::Choosing::Balance do
   def balance(step_id, count, avoid = []) = described_class.new(step(step_id).pool, count, avoid)
 
   def faults(step_id, *texts, avoid: []) = balance(step_id, texts.length, avoid).faults(texts.map { |text| time(text) })

@@ -1,6 +1,6 @@
 # frozen_string_literal: true
 
-RSpec.describe Vantick::Core::Chooser do
+RSpec.describe Vantick::Core::Choosing::Chooser do
   def choose(step_id, count, task_id: :dial_to_words, **more)
     described_class.choose(step: step(step_id), task: task(task_id), count:, **more)
   end
@@ -9,7 +9,7 @@ RSpec.describe Vantick::Core::Chooser do
 
   # Of four quarters taken in turn one is in the left half, which is less than a third.
   uneven_sides = %i[quarters day_halves]
-  asked = Vantick::Core::Step.with_times.flat_map { |step| step.tasks.map { |task| [step, task] } }
+  asked = Vantick::Core::Teaching::Step.with_times.flat_map { |step| step.tasks.map { |task| [step, task] } }
   asked.product([1, 3, 5, 8, 12]).each do |(step, task), count|
     it "keeps the rules of choosing for #{count} of #{step.id}, #{task.id}" do
       pool = step.pool_for(task)
@@ -28,7 +28,7 @@ RSpec.describe Vantick::Core::Chooser do
         expect([sides.count(:past), sides.count(:to)]).to all(be >= (count / 3))
       end
       expect(times).to include(satisfy(&:twelve_hour?)) if count >= 5 && step.id != :oclock
-      difficulty = times.map { |shown| Vantick::Core::Difficulty.of(shown) }
+      difficulty = times.map { |shown| Vantick::Core::Choosing::Difficulty.of(shown) }
       expect(difficulty).to eq(difficulty.sort)
     end
   end
@@ -50,8 +50,8 @@ RSpec.describe Vantick::Core::Chooser do
     hours = [0, 1, 2, 4, 7, 10]
     pool = step(:quarters).pool.select { |shown| hours.include?(shown.hour) }
     task = task(:dial_to_words)
-    telling = Vantick::Core::Telling.new(pool, task)
-    balance = Vantick::Core::Balance.new(pool, 4, [])
+    telling = Vantick::Core::Choosing::Telling.new(pool, task)
+    balance = Vantick::Core::Choosing::Balance.new(pool, 4, [])
     best = pool.combination(4).select { |times| balance.faults(times).sum.zero? }.map { |times| telling.worth(times) }.max
     5.times do |seed|
       times = described_class.new(telling, balance, 4, Random.new(seed)).times
@@ -64,20 +64,20 @@ RSpec.describe Vantick::Core::Chooser do
     choice = choose(:quarters, 5, seed: 2)
     expect(choice.pairs_told_apart).to be_between(1, choice.pairs_possible)
     choice.chances.each do |id, chances|
-      marked = choice.times.map { |shown| Vantick::Core::Marked.new(task: task(:dial_to_words), time: shown, verdict: :right) }
-      expect(Vantick::Core::Evidence.new(misreading(id), marked).chances).to eq(chances)
+      marked = choice.times.map { |shown| Vantick::Core::Marking::Marked.new(task: task(:dial_to_words), time: shown, verdict: :right) }
+      expect(Vantick::Core::Judging::Evidence.new(misreading(id), marked).chances).to eq(chances)
     end
     expect(choice.chances.keys).not_to include(:stops_at_five)
   end
 
   it "tells more pairs apart than times taken in order" do
-    telling = Vantick::Core::Telling.for(step(:minutes), task(:dial_to_words))
+    telling = Vantick::Core::Choosing::Telling.for(step(:minutes), task(:dial_to_words))
     expect(telling.worth(choose(:minutes, 5).times)).to be > telling.worth(step(:minutes).pool.first(5)) + 10
   end
 
   it "names the misreadings it cannot show" do
-    telling = Vantick::Core::Telling.for(step(:quarters), task(:dial_to_words))
-    told = ->(*texts) { Vantick::Core::Choice.new(telling, texts.map { |text| time(text) }).untold }
+    telling = Vantick::Core::Choosing::Telling.for(step(:quarters), task(:dial_to_words))
+    told = ->(*texts) { Vantick::Core::Choosing::Choice.new(telling, texts.map { |text| time(text) }).untold }
     often = ->(ids) { ids.reject { |id| misreading(id).seldom? } }
     expect(often[told["3:15"]]).to contain_exactly(:next_hour_early, :to_with_passed_hour, :past_count_with_to)
     expect(told["3:15", "3:30", "7:45"]).to eq([:smaller_of_two])

@@ -1,17 +1,17 @@
 # frozen_string_literal: true
 
-RSpec.describe Vantick::Core::Mistakes do
+RSpec.describe Vantick::Core::Choosing::Mistakes do
   def mark(mistake, text, said: mistake.said.words)
-    Vantick::Core::Marker.mark(task: task(:spot_mistake), time: mistake.time, said:, text:)
+    Vantick::Core::Marking::Marker.mark(task: task(:spot_mistake), time: mistake.time, said:, text:)
   end
 
-  Vantick::Core::Step.reading.each do |one|
+  Vantick::Core::Teaching::Step.reading.each do |one|
     it "are wrong in one way alone on #{one.id}, at times of the step, in hours of their own" do
       chosen = described_class.choose(step: one, count: 5, seed: 3)
       expect(one.pool).to include(*chosen.map(&:time))
       expect(chosen.map { |mistake| mistake.time.hour }.uniq.length).to eq(5)
       chosen.each do |mistake|
-        found = Vantick::Core::Marker.mark(task: task(:dial_to_words), time: mistake.time, text: mistake.said.words)
+        found = Vantick::Core::Marking::Marker.mark(task: task(:dial_to_words), time: mistake.time, text: mistake.said.words)
         expect([found.verdict, *found.causes]).to eq([:misread, mistake.misreading.id])
       end
     end
@@ -31,7 +31,7 @@ RSpec.describe Vantick::Core::Mistakes do
 
   describe "what a child says of them" do
     let(:mistake) do
-      described_class::Mistake.new(time: time("7:45"), said: Vantick::Core::Saying.new(15, :to, 7),
+      described_class::Mistake.new(time: time("7:45"), said: Vantick::Core::Wording::Saying.new(15, :to, 7),
                                    misreading: misreading(:to_with_passed_hour))
     end
 

@@ -1,6 +1,6 @@
 # frozen_string_literal: true
 
-RSpec.describe Vantick::Core::Telling do
+RSpec.describe Vantick::Core::Choosing::Telling do
   # Worked by hand, of two dials: at 3:00 the right reading and four misreadings end in five answers that share nothing
   # (3:00; 12:15; 3:12; 12:00 with the hour at the long hand; 9:00 in a mirror), which keep all ten pairs apart; at 6:00 in the
   # mirror nothing changes.

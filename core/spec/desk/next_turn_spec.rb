@@ -1,12 +1,12 @@
 # frozen_string_literal: true
 
 # Children who answer as they are simulated to, task after task.
-RSpec.describe Vantick::Core::NextTurn do
-  steps = Vantick::Core::Step.with_times
+RSpec.describe Vantick::Core::Desk::NextTurn do
+  steps = Vantick::Core::Teaching::Step.with_times
 
   # What a child answers, as text, where every misreading of theirs shows.
   def said(turn, time, misreading)
-    return "#{turn.mistake.id}; #{Vantick::Core::Phrase.usual(time)}" if turn.mistake
+    return "#{turn.mistake.id}; #{Vantick::Core::Wording::Phrase.usual(time)}" if turn.mistake
 
     wrong = misreading ? misreading.wrong_answers(time, turn.task) : []
     turn.task.write(wrong.first || turn.task.right_answer(time))
@@ -14,13 +14,13 @@ RSpec.describe Vantick::Core::NextTurn do
 
   def marked(turn, misreading = nil)
     turn.times.map do |time|
-      Vantick::Core::Marker.mark(task: turn.task, time:, text: said(turn, time, misreading), said: turn.said&.words)
+      Vantick::Core::Marking::Marker.mark(task: turn.task, time:, text: said(turn, time, misreading), said: turn.said&.words)
     end
   end
 
   # @return [Array<Turn>]
   def sitting(step, count: 24, seed: 5, misreading: nil, **known)
-    learner = Vantick::Core::Learner.new(step:, **known)
+    learner = Vantick::Core::Desk::Learner.new(step:, **known)
     (1..count).map do |number|
       turn = described_class.for(learner, seed: seed + number)
       learner = learner.asked(turn).after(marked(turn, misreading))
@@ -29,7 +29,7 @@ RSpec.describe Vantick::Core::NextTurn do
   end
 
   it "keeps away from the times that are held ready for later" do
-    learner = Vantick::Core::Learner.new(step: Vantick::Core::Step.find(:quarters))
+    learner = Vantick::Core::Desk::Learner.new(step: Vantick::Core::Teaching::Step.find(:quarters))
     beside = described_class.ahead(learner, count: 4, seed: 9).flat_map(&:times)
     chosen = (1..40).flat_map { |seed| described_class.for(learner, seed:, beside:).times }
     expect(chosen & beside).to be_empty
@@ -41,7 +41,7 @@ RSpec.describe Vantick::Core::NextTurn do
       expect(turns.map(&:task)).to all(satisfy { |task| step.tasks.include?(task) })
       turns.each { |turn| expect(turn.task.times).to include(*turn.times) }
       expect(turns.flat_map(&:times).each_cons(2).map { |one, other| one == other }).to all(be(false))
-      expect(turns.map(&:task).uniq).to match_array(Vantick::Core::DeskTask.of(step).map(&:task))
+      expect(turns.map(&:task).uniq).to match_array(Vantick::Core::Desk::DeskTask.of(step).map(&:task))
     end
   end
 
@@ -74,25 +74,26 @@ RSpec.describe Vantick::Core::NextTurn do
   it "tells more by what it asks than times drawn by lot" do
     quarters = step(:quarters)
     words = task(:dial_to_words)
-    shares = { Vantick::Core::State::SECURE => 0.5, **Vantick::Core::Telling.for(quarters, words).misreadings.to_h do |one|
-      [Vantick::Core::State.new(:misreading, [one]), 0.05]
+    telling = Vantick::Core::Choosing::Telling.for(quarters, words)
+    shares = { Vantick::Core::Judging::State::SECURE => 0.5, **telling.misreadings.to_h do |one|
+      [Vantick::Core::Judging::State.new(:misreading, [one]), 0.05]
     end }
-    fall = ->(time) { Vantick::Core::NextBest.expected_fall(shares, time, words) }
-    asked = (1..40).map { |seed| described_class.for(Vantick::Core::Learner.new(step: quarters), seed:).times.first }
+    fall = ->(time) { Vantick::Core::Judging::NextBest.expected_fall(shares, time, words) }
+    asked = (1..40).map { |seed| described_class.for(Vantick::Core::Desk::Learner.new(step: quarters), seed:).times.first }
     expect(asked.sum(&fall) / asked.length).to be > (quarters.pool.sum(&fall) / quarters.pool.length) * 1.1
   end
 
   it "asks for the class's own day, with noon and midnight" do
     day = [{ time: "07:50", what: "the ferry leaves" }, { time: "16:30", what: "choir" }]
-    own = Vantick::Core::DayPlace.times(day)
+    own = Vantick::Core::Desk::DayPlace.times(day)
     expect(own.map(&:to_s)).to eq(%w[00:00 07:50 12:00 16:30])
     asked = sitting(step(:day_halves), count: 12, day_times: own).flat_map(&:times)
-    expect(asked).to include(Vantick::Core::DayTime.parse("07:50"))
+    expect(asked).to include(Vantick::Core::Dial::DayTime.parse("07:50"))
   end
 
   it "knows tasks ahead for when there is no network, no time twice" do
     steps.each do |step|
-      turns = described_class.ahead(Vantick::Core::Learner.new(step:), count: 5, seed: 3)
+      turns = described_class.ahead(Vantick::Core::Desk::Learner.new(step:), count: 5, seed: 3)
       expect(turns.map(&:reason)).to all(eq(:practises))
       expect(turns.flat_map(&:times).each_cons(2)).to all(satisfy { |one, other| one != other })
       expect(turns.length).to eq(5)

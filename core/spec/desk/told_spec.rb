@@ -1,18 +1,18 @@
 # frozen_string_literal: true
 
 # What a child is told of an answer, shown after a second try, and told at the end.
-RSpec.describe Vantick::Core::Feedback do
+RSpec.describe Vantick::Core::Desk::Feedback do
   core = Vantick::Core
   # Tasks whose answers are too few for a sentence that names none.
   short = %i[hour day_half]
-  tasks = core::Task.all.reject { |task| task.notation == :mistake }
+  tasks = core::Marking::Task.all.reject { |task| task.notation == :mistake }
 
-  def marked(task, time, text, **more) = Vantick::Core::Marker.mark(task:, time:, text:, **more)
+  def marked(task, time, text, **more) = Vantick::Core::Marking::Marker.mark(task:, time:, text:, **more)
 
   tasks.each do |one|
     it "says one short sentence of every answer to #{one.name.downcase} that a misreading leads to, and never the answer" do
       one.times.each_slice(7).map(&:first).each do |at|
-        core::Misreading.for(one).flat_map { |misreading| misreading.wrong_answers(at, one) }.each do |wrong|
+        core::Reading::Misreading.for(one).flat_map { |misreading| misreading.wrong_answers(at, one) }.each do |wrong|
           found = marked(one, at, one.write(wrong))
           next if found.right?
 
@@ -28,8 +28,9 @@ RSpec.describe Vantick::Core::Feedback do
       one.times.each do |at|
         answer = described_class.answer(one, at)
         expect(described_class.of(marked(one, at, one.write(one.right_answer(at))))).to eq("Yes: #{answer}.".sub("..", "."))
-        steps = core::Help.steps(one, at)
-        expect(steps.last.sentence).to include(answer).or include(core::Phrase.usual(at.is_a?(core::DayTime) ? at.dial_time : at))
+        steps = core::Desk::Help.steps(one, at)
+        on_dial = at.is_a?(core::Dial::DayTime) ? at.dial_time : at
+        expect(steps.last.sentence).to include(answer).or include(core::Wording::Phrase.usual(on_dial))
         expect(steps.length).to be_between(1, 6)
       end
     end
@@ -50,7 +51,7 @@ RSpec.describe Vantick::Core::Feedback do
   end
 
   it "speaks in the class's own words" do
-    conventions = core::Conventions.parse("after,of,point")
+    conventions = core::Wording::Conventions.parse("after,of,point")
     { dial_to_words: "quarter of eight", dial_to_digital: "7.45" }.each do |id, text|
       expect(described_class.of(marked(task(id), time("7:45"), text, conventions:), conventions)).to eq("Yes: #{text}.")
     end
@@ -59,40 +60,42 @@ RSpec.describe Vantick::Core::Feedback do
   it "asks for what somebody else did wrong, once the time is right" do
     found = marked(task(:spot_mistake), time("7:45"), "hands_swapped; quarter to eight", said: "quarter to seven")
     expect(described_class.of(found)).to eq("The time is right. Now: what did they do wrong?")
-    shown = core::Help.steps(task(:spot_mistake), time("7:45"), mistake: core::Misreading.find(:to_with_passed_hour))
+    shown = core::Desk::Help.steps(task(:spot_mistake), time("7:45"), mistake: core::Reading::Misreading.find(:to_with_passed_hour))
     expect(shown.last.sentence).to eq("They named the hour that is over.")
   end
 
   it "hops from numeral to numeral by fives, and tells the halves of the day by noon" do
-    hops = core::Help.steps(task(:numeral_to_minutes), time("3:30"))
+    hops = core::Desk::Help.steps(task(:numeral_to_minutes), time("3:30"))
     expect(hops.first.sentence).to eq("Start at the 3 and hop to the 6: 5, 10, 15.")
     expect(hops.first.lights.first[:counts]).to eq([[20, 5], [25, 10], [30, 15]])
-    half = ->(text) { core::Help.steps(task(:day_half), core::DayTime.parse(text)).map(&:sentence) }
+    half = ->(text) { core::Desk::Help.steps(task(:day_half), core::Dial::DayTime.parse(text)).map(&:sentence) }
     expect(half["07:50"]).to eq(["This 7:50 comes before noon.", "It is a.m."])
     expect(half["00:00"]).to eq(["It is midnight."])
     expect(half["14:15"].first).to eq("This 2:15 comes after noon.")
-    stays = core::Help.steps(task(:numeral_to_minutes), time("12:00")).map(&:sentence)
+    stays = core::Desk::Help.steps(task(:numeral_to_minutes), time("12:00")).map(&:sentence)
     expect(stays).to eq(["The hand is on the 12 and stays there.", "It is 0 minutes."])
   end
 
   it "speaks of a dial only where one is shown" do
     of_a_dial = /\bhand\b|dial|clock|(left|right) half|mark|\b12\b/
-    core::Task.all.reject(&:dial?).each do |one|
-      told = core::Misreading.for(one).map { |misreading| misreading.child(one) }
+    core::Marking::Task.all.reject(&:dial?).each do |one|
+      told = core::Reading::Misreading.for(one).map { |misreading| misreading.child(one) }
       told << described_class.of(marked(one, time("7:45"), one.notation == :digits ? "3:21" : "twelve past three"))
       expect(told.grep(of_a_dial)).to eq([])
     end
   end
 
   it "calls what somebody else did by a sentence of a child's own, none twice, and none of it a teacher's" do
-    they = core::Misreading.all.map { |one| one.texts[:they] }
+    they = core::Reading::Misreading.all.map { |one| one.texts[:they] }
     expect(they.uniq).to eq(they)
     expect(they).to all(match(/\AThey .{8,60}\.\z/))
-    expect((they + core::Misreading.all.map { |one| one.texts[:child] }).grep(/numeral|hour hand|minute hand|tick|anticlockwise/)).to eq([])
+    expect((they + core::Reading::Misreading.all.map do |one|
+      one.texts[:child]
+    end).grep(/numeral|hour hand|minute hand|tick|anticlockwise/)).to eq([])
   end
 end
 
-RSpec.describe Vantick::Core::Round do
+RSpec.describe Vantick::Core::Desk::Round do
   def marks(*pairs) = pairs.map { |at, text| mark(:dial_to_words, at, text) }
 
   it "ends after ten tasks or five minutes, whichever is first" do
@@ -122,7 +125,7 @@ RSpec.describe Vantick::Core::Round do
   end
 end
 
-RSpec.describe Vantick::Core::Stuck do
+RSpec.describe Vantick::Core::Desk::Stuck do
   it "is two tasks wrong in a row, or a minute without anything" do
     { [[], 0] => nil, [[false], 0] => nil, [[true, false, false], 0] => :running, [[false, false, true], 59] => nil,
       [[false, false, true], 60] => :quiet, [[], 61] => :quiet, [[false, false], 90] => :running }.each do |(answers, seconds), why|
@@ -131,7 +134,7 @@ RSpec.describe Vantick::Core::Stuck do
   end
 end
 
-RSpec.describe Vantick::Core::Readable do
+RSpec.describe Vantick::Core::Desk::Readable do
   it "is the dials whose last reading was right, the hardest first" do
     read = { "3:00" => ["three o'clock"], "7:45" => ["quarter to seven", "quarter to eight"],
              "4:30" => ["half past four", "half past five"], "6:15" => [""] }

@@ -2,8 +2,8 @@
 
 require "twitter_cldr"
 
-RSpec.describe Vantick::Core::DayFacts do
-  def row(text, names = "") = described_class.of(Vantick::Core::DayTime.parse(text), Vantick::Core::Conventions.parse(names))
+RSpec.describe Vantick::Core::Dial::DayFacts do
+  def row(text, names = "") = described_class.of(Vantick::Core::Dial::DayTime.parse(text), Vantick::Core::Wording::Conventions.parse(names))
 
   it "names a time of the day in every way a class may need" do
     expect(row("19:45")).to eq(time: "19:45", half: :pm, part: "evening", twelve_hour: "7:45 p.m.", twenty_four_hour: "19:45",
@@ -23,7 +23,7 @@ RSpec.describe Vantick::Core::DayFacts do
     rules = TwitterCldr.get_locale_resource(:en, :day_periods)[:en][:default]
     minutes = ->(time) { (time[:hour] * 60) + time[:min] }
     spans = { "morning" => :morning1, "afternoon" => :afternoon1, "evening" => :evening1 }
-    Vantick::Core::DayTime.all.each do |day_time|
+    Vantick::Core::Dial::DayTime.all.each do |day_time|
       expected = spans.find { |_, rule| (minutes[rules[rule][:from]]...minutes[rules[rule][:before]]).cover?(day_time.index) }&.first
       expect(described_class.of(day_time)[:part]).to eq(expected || "night")
     end

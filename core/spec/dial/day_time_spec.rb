@@ -2,7 +2,7 @@
 
 require "twitter_cldr"
 
-RSpec.describe Vantick::Core::DayTime do
+RSpec.describe Vantick::Core::Dial::DayTime do
   # Ruby's own clock as the outside source: %H:%M is ISO 8601 hours and minutes, %p a.m. or p.m.
   it "names all 1,440 times of a day as Ruby's strftime does" do
     described_class.all.each do |day_time|

@@ -1,6 +1,6 @@
 # frozen_string_literal: true
 
-RSpec.describe Vantick::Core::DialTime do
+RSpec.describe Vantick::Core::Dial::DialTime do
   # Ruby's own clock as the outside source: a day of 1,440 minutes, from midnight.
   let(:day) { Array.new(1440) { |minute| Time.utc(2026, 1, 1) + (minute * 60) } }
 

@@ -1,7 +1,7 @@
 # frozen_string_literal: true
 
-RSpec.describe Vantick::Core::DrawingCheck do
-  def check(hour, minute) = described_class.new(Vantick::Core::Hands.new(hour, minute))
+RSpec.describe Vantick::Core::Dial::DrawingCheck do
+  def check(hour, minute) = described_class.new(Vantick::Core::Dial::Hands.new(hour, minute))
 
   it "finds every time in its own picture, well placed and with nothing to say against it" do
     all_times.each do |shown|

@@ -1,7 +1,7 @@
 # frozen_string_literal: true
 
 # Known answers of clock puzzles, as in H. E. Dudeney, Amusements in Mathematics, 1917 (from memory).
-RSpec.describe Vantick::Core::Hands do
+RSpec.describe Vantick::Core::Dial::Hands do
   # The hands after so many minutes, exactly.
   def hands(minutes) = described_class.new(Rational(minutes, 2), Rational(minutes * 6))
 

@@ -5,42 +5,42 @@ RSpec.describe "the data files" do
 
   it "are frozen to the leaves" do
     misreading(:hands_swapped).texts.each_value { |text| expect(text).to be_frozen }
-    expect(core::DataFile.load("words")[:read][:past].first).to be_frozen
+    expect(core::Facts::DataFile.load("words")[:read][:past].first).to be_frozen
   end
 
   it "refuse an entry with a gap, by its name" do
-    expect { core::DataFile.entries("tasks", required: %i[colour]) }
+    expect { core::Facts::DataFile.entries("tasks", required: %i[colour]) }
       .to raise_error(core::InvalidData, "tasks.yml: dial_to_digital has no colour")
   end
 
   it "show each misreading with a lens there is, at three times of its own that tell it" do
-    lenses = core::DataFile.entries("lenses", required: %i[id group name shows]).map { |lens| lens[:id] }
-    core::Misreading.all.each do |misreading|
+    lenses = core::Facts::DataFile.entries("lenses", required: %i[id group name shows]).map { |lens| lens[:id] }
+    core::Reading::Misreading.all.each do |misreading|
       expect(lenses).to include(misreading.texts[:lens])
       expect(misreading.best_times.uniq.length).to eq(3)
       expect(misreading.best_times.select(&:hidden_hand?)).to eq([])
-      task = core::Task.all.find { |one| misreading.shows_in?(one) }
+      task = core::Marking::Task.all.find { |one| misreading.shows_in?(one) }
       expect(misreading.best_times.map { |shown| misreading.chance?(shown, task) }).to all(be(true)), misreading.id.to_s
     end
   end
 
   it "speak to the child in one short sentence or two" do
-    core::Misreading.all.each { |one| expect(one.texts[:child].length).to be <= 90 }
+    core::Reading::Misreading.all.each { |one| expect(one.texts[:child].length).to be <= 90 }
   end
 
   it "let every step rest on steps before it, and speak of its words and questions" do
-    core::Step.all.each_with_index do |one, place|
-      expect(one.builds_on.map { |lower| core::Step.all.index(lower) }).to all(be < place)
+    core::Teaching::Step.all.each_with_index do |one, place|
+      expect(one.builds_on.map { |lower| core::Teaching::Step.all.index(lower) }).to all(be < place)
       expect([one.words, one.questions, one.standards].map(&:length)).to all(be_positive)
       expect(one.questions).to all(match(/\A[^?.]*([.?] [^?.]*)*\?( .*\.)?\z/))
     end
-    expect(core::Step.find(:fives).builds_on.map(&:id)).to eq(%i[quarters fives_past fives_to])
-    expect(core::Step.find(:quarters).misreadings(task(:dial_to_words)).map(&:id)).not_to include(:stops_at_five)
+    expect(core::Teaching::Step.find(:fives).builds_on.map(&:id)).to eq(%i[quarters fives_past fives_to])
+    expect(core::Teaching::Step.find(:quarters).misreadings(task(:dial_to_words)).map(&:id)).not_to include(:stops_at_five)
   end
 
   it "let no step of an earlier standard need one of a later standard" do
     year = ->(one) { one.standards.grep(/CCSS/).first[/\d/].to_i }
-    core::Step.all.each { |one| expect(one.builds_on.map(&year)).to all(be <= year[one]) }
+    core::Teaching::Step.all.each { |one| expect(one.builds_on.map(&year)).to all(be <= year[one]) }
   end
 
   # Common Core State Standards for Mathematics (2010), 2.MD.C.7 and 3.MD.A.1, and the national
@@ -52,6 +52,6 @@ RSpec.describe "the data files" do
     expect(pool[:fives]).to eq((0..55).step(5).to_a)
     expect(pool[:minutes]).to eq((0..59).to_a)
     expect(pool[:fives_past] & pool[:fives_to]).to eq([])
-    expect(core::Step.with_times.map { |one| one.pool.length % 12 }).to all(eq(0))
+    expect(core::Teaching::Step.with_times.map { |one| one.pool.length % 12 }).to all(eq(0))
   end
 end

@@ -1,8 +1,8 @@
 # frozen_string_literal: true
 
-RSpec.describe Vantick::Core::Diagnosis do
+RSpec.describe Vantick::Core::Judging::Diagnosis do
   def diagnose(*answers, days: [], **more)
-    Vantick::Core::Diagnosis.new(answers.map { |shown, text| mark("dial_to_words", shown, text) }, days:, **more)
+    Vantick::Core::Judging::Diagnosis.new(answers.map { |shown, text| mark("dial_to_words", shown, text) }, days:, **more)
   end
 
   # Bayes' rule, worked by hand for n misreadings that can show at 7:45, each with 0.35 / n of the prior (seldom ones count a quarter):
@@ -12,23 +12,23 @@ RSpec.describe Vantick::Core::Diagnosis do
   #   unsure               0.1 * 0.06, or less where more than ten wrong answers are predicted: six in ten are shared out among them
   it "is Bayes' rule for one answer, which is possible and not yet likely" do
     words = task("dial_to_words")
-    showing = Vantick::Core::Misreading.all.select { |one| one.chance?(time("7:45"), words) }
+    showing = Vantick::Core::Reading::Misreading.all.select { |one| one.chance?(time("7:45"), words) }
     each = [0.06, 0.6 / showing.flat_map { |one| one.wrong_answers(time("7:45"), words) }.uniq.length].min
     count = showing.sum { |one| one.seldom? ? 0.25 : 1 }
     parts = { hit: 0.35 / count * 0.77, others: (count - 1) * 0.35 / count * 0.05 / 40, secure: 0.4 * 0.05 / 40, unsure: 0.1 * each }
     found = diagnose(["7:45", "quarter to seven"])
     expect(found.probability(misreading(:to_with_passed_hour))).to be_within(0.02).of(parts[:hit] / parts.values.sum)
-    expect(found.states[Vantick::Core::State::UNSURE]).to be_within(0.02).of(parts[:unsure] / parts.values.sum)
+    expect(found.states[Vantick::Core::Judging::State::UNSURE]).to be_within(0.02).of(parts[:unsure] / parts.values.sum)
     expect(found.states.values.sum).to be_within(1e-9).of(1)
     expect([found.verdict, found.likely, found.possible.map(&:id)]).to eq(["possible", [], [:to_with_passed_hour]])
     expect(diagnose(["7:45", "quarter to seven"], ["4:45", "quarter to four"]).verdict).to eq("likely")
   end
 
   it "spreads a mistake over no more answers than there are: two wrong of six a.m. or p.m. are no mixing up" do
-    times = %w[08:30 14:15 19:45 09:30 15:00 10:15].map { |text| Vantick::Core::DayTime.parse(text) }
+    times = %w[08:30 14:15 19:45 09:30 15:00 10:15].map { |text| Vantick::Core::Dial::DayTime.parse(text) }
     given = times.map.with_index do |at, place|
       said = place < 2 ? { am: "p.m.", pm: "a.m." }.fetch(at.half) : { am: "a.m.", pm: "p.m." }.fetch(at.half)
-      Vantick::Core::Marker.mark(task: task(:day_half), time: at, text: said)
+      Vantick::Core::Marking::Marker.mark(task: task(:day_half), time: at, text: said)
     end
     expect(described_class.new(given).verdict).not_to eq("likely")
   end
@@ -46,13 +46,14 @@ RSpec.describe Vantick::Core::Diagnosis do
 
   it "tells unsure from mistakes that nothing explains" do
     found = diagnose(["7:45", "ten past two"], ["3:30", "four o'clock"], ["1:15", "twenty to nine"])
-    expect([found.top, found.verdict]).to eq([Vantick::Core::State::UNSURE, "not enough to say"])
+    expect([found.top, found.verdict]).to eq([Vantick::Core::Judging::State::UNSURE, "not enough to say"])
   end
 
   it "takes an answer that names what no longer leads to it for one that nothing explains" do
-    hands_swapped = Vantick::Core::Misreading.find(:hands_swapped)
-    impossible = Vantick::Core::DialTime.all.find { |one| hands_swapped.wrong_answers(one, task("dial_to_words")).empty? }
-    old = Vantick::Core::Marked.new(task: task("dial_to_words"), time: impossible, verdict: :misread, misreadings: [:hands_swapped])
+    hands_swapped = Vantick::Core::Reading::Misreading.find(:hands_swapped)
+    impossible = Vantick::Core::Dial::DialTime.all.find { |one| hands_swapped.wrong_answers(one, task("dial_to_words")).empty? }
+    old = Vantick::Core::Marking::Marked.new(task: task("dial_to_words"), time: impossible, verdict: :misread,
+                                             misreadings: [:hands_swapped])
     found = described_class.new([old, mark("dial_to_words", "7:45", "qt8")])
     expect(found.states.values.sum).to be_within(1e-9).of(1)
     expect(found.states.values).to all(be_finite)
@@ -66,7 +67,7 @@ RSpec.describe Vantick::Core::Diagnosis do
 
   it "lets a child change: a few right answers clear what has gone, and days make it less sure" do
     wrong = [["7:45", "quarter to seven"], ["4:45", "quarter to four"], ["10:45", "quarter to ten"]]
-    right = %w[1:45 2:45 3:45 5:45 6:45 8:45 9:45 11:45].map { |shown| [shown, Vantick::Core::Phrase.usual(time(shown))] }
+    right = %w[1:45 2:45 3:45 5:45 6:45 8:45 9:45 11:45].map { |shown| [shown, Vantick::Core::Wording::Phrase.usual(time(shown))] }
     needed = (0..8).find { |count| diagnose(*wrong, *right.first(count)).likely.empty? }
     expect(needed).to be_between(2, 8)
     after = ->(days) { diagnose(*wrong, days: [0, 0, 0], today: days).probability(misreading(:to_with_passed_hour)) }
@@ -84,18 +85,18 @@ RSpec.describe Vantick::Core::Diagnosis do
   end
 
   # Planted misreadings, found again from the answers of a made-up child.
-  task = Vantick::Core::Task.find(:dial_to_words)
-  Vantick::Core::Misreading.for(task).each do |planted|
+  task = Vantick::Core::Marking::Task.find(:dial_to_words)
+  Vantick::Core::Reading::Misreading.for(task).each do |planted|
     it "finds #{planted.id} again from eight answers, and calls it likely where it showed twice" do
-      shown = Vantick::Core::Chooser.choose(step: step(:minutes), task:, count: 8, seed: 4).times
-      child = Vantick::Core::SimulatedChild.new(misreadings: [planted], seed: 2)
-      found = described_class.new(shown.map { |one| Vantick::Core::Marker.mark(task:, time: one, text: child.answer(one, task)) })
-      twice = shown.count { |one| planted.chance?(one, task) } >= Vantick::Core::Diagnosis::HITS
+      shown = Vantick::Core::Choosing::Chooser.choose(step: step(:minutes), task:, count: 8, seed: 4).times
+      child = Vantick::Core::Simulation::SimulatedChild.new(misreadings: [planted], seed: 2)
+      found = described_class.new(shown.map { |one| Vantick::Core::Marking::Marker.mark(task:, time: one, text: child.answer(one, task)) })
+      twice = shown.count { |one| planted.chance?(one, task) } >= Vantick::Core::Judging::Diagnosis::HITS
       expect([found.verdict, found.top.misreadings]).to eq([twice ? "likely" : "possible", [planted]])
     end
   end
 
-  describe Vantick::Core::NextBest do
+  describe Vantick::Core::Judging::NextBest do
     def next_best(diagnosis, step_id = :quarters) = described_class.time(diagnosis, task("dial_to_words"), step(step_id).pool)
 
     it "asks where the states that are left would answer differently" do
@@ -109,7 +110,8 @@ RSpec.describe Vantick::Core::Diagnosis do
     # Worked by hand: secure and one misreading, even odds; the answer is 0.95 or 0.18 right, 0.77 as
     # predicted, 0.05 other. Entropy falls from 1 bit by 1 - (0.565 H(0.95 : 0.18) + 0.05 * 1) bits.
     it "expects the fall in entropy that the numbers give" do
-      shares = { Vantick::Core::State::SECURE => 0.5, Vantick::Core::State.new(:misreading, [misreading(:to_with_passed_hour)]) => 0.5 }
+      shares = { Vantick::Core::Judging::State::SECURE => 0.5,
+Vantick::Core::Judging::State.new(:misreading, [misreading(:to_with_passed_hour)]) => 0.5 }
       bits = ->(part) { (-part * Math.log2(part)) - ((1 - part) * Math.log2(1 - part)) }
       expect(described_class.expected_fall(shares, time("7:45"), task("dial_to_words")))
         .to be_within(1e-6).of(1 - ((0.565 * bits[0.475 / 0.565]) + 0.05))
@@ -121,7 +123,7 @@ RSpec.describe Vantick::Core::Diagnosis do
       advice = described_class.advice(undecided, step(:quarters))
       expect(advice.bits).to be >= described_class::TELLING_BITS
       expect(advice.task.dial?).to be(true)
-      right = step(:quarters).pool.first(20).map { |shown| [shown.to_s, Vantick::Core::Phrase.usual(shown)] }
+      right = step(:quarters).pool.first(20).map { |shown| [shown.to_s, Vantick::Core::Wording::Phrase.usual(shown)] }
       expect(described_class.advice(diagnose(*right), step(:quarters))).to be_nil
       expect(described_class.advice(diagnose, step(:quarters))).to be_nil
     end

@@ -1,6 +1,6 @@
 # frozen_string_literal: true
 
-RSpec.describe Vantick::Core::Evidence do
+RSpec.describe Vantick::Core::Judging::Evidence do
   def evidence(*answers) = described_class.from(answers.map { |shown, text| mark("dial_to_words", shown, text) })
 
   it "counts chances, hits and own hits" do
@@ -20,20 +20,20 @@ RSpec.describe Vantick::Core::Evidence do
   end
 
   # Planted misreadings, found again from the answers of a made-up child.
-  task = Vantick::Core::Task.find(:dial_to_words)
-  shown = Vantick::Core::Chooser.choose(step: Vantick::Core::Step.find(:minutes), task:, count: 12, seed: 3).times
-  Vantick::Core::Misreading.for(task).each do |planted|
+  task = Vantick::Core::Marking::Task.find(:dial_to_words)
+  shown = Vantick::Core::Choosing::Chooser.choose(step: Vantick::Core::Teaching::Step.find(:minutes), task:, count: 12, seed: 3).times
+  Vantick::Core::Reading::Misreading.for(task).each do |planted|
     it "finds #{planted.id} again where it was planted" do
-      child = Vantick::Core::SimulatedChild.new(misreadings: [planted], seed: 5)
+      child = Vantick::Core::Simulation::SimulatedChild.new(misreadings: [planted], seed: 5)
       found = described_class.from((shown | planted.best_times).map do |one|
-        Vantick::Core::Marker.mark(task:, time: one, text: child.answer(one, task))
+        Vantick::Core::Marking::Marker.mark(task:, time: one, text: child.answer(one, task))
       end)
       expect(found.first.misreading).to eq(planted)
       expect(found.first.hits).to eq(found.first.chances)
     end
   end
 
-  describe Vantick::Core::ClassEvidence do
+  describe Vantick::Core::Judging::ClassEvidence do
     let(:passed) { [mark("dial_to_words", "7:45", "quarter to seven"), mark("dial_to_words", "4:45", "quarter to four")] }
     let(:early) { [mark("dial_to_words", "3:30", "half past four"), mark("dial_to_words", "4:30", "half past five")] }
     let(:findings) do
@@ -49,7 +49,7 @@ RSpec.describe Vantick::Core::Evidence do
 
     it "takes one hit, or few of many chances, for no news" do
       once = described_class.new("Ada" => passed.first(1), "Bo" => passed.first(1))
-      right = %w[1:45 2:45 3:45 5:45].map { |at| mark("dial_to_words", at, Vantick::Core::Phrase.usual(time(at))) }
+      right = %w[1:45 2:45 3:45 5:45].map { |at| mark("dial_to_words", at, Vantick::Core::Wording::Phrase.usual(time(at))) }
       seldom = described_class.new("Ada" => passed + right, "Bo" => passed + right)
       expect([once.shared, seldom.shared]).to eq([[], []])
     end

@@ -4,13 +4,13 @@ require "csv"
 
 # Answers as children and hurried teachers write them, with the verdicts that a sensible teacher would give (collected by
 # hand from made-up children; common practice, no source).
-RSpec.describe Vantick::Core::Marker do
+RSpec.describe Vantick::Core::Marking::Marker do
   rows = CSV.read(File.join(__dir__, "answers.csv"), headers: true)
 
   def judged(row)
-    task = Vantick::Core::Task.find(row["task"])
+    task = Vantick::Core::Marking::Task.find(row["task"])
     names = row["conventions"].to_s
-    conventions = names.empty? ? Vantick::Core::Conventions.default : Vantick::Core::Conventions.parse(names)
+    conventions = names.empty? ? Vantick::Core::Wording::Conventions.default : Vantick::Core::Wording::Conventions.parse(names)
     said = row["said"].to_s.empty? ? nil : row["said"]
     described_class.mark(task:, time: task.parse_time(row["time"]), text: row["answer"].to_s, said:, conventions:)
   end
@@ -42,15 +42,15 @@ RSpec.describe Vantick::Core::Marker do
     around = ["it is %s", "~%s", "I think it's %s", "%s.", "(%s)", "\u201C%s\u201D", "%s \u{1F600}", "\u200B%s\uFEFF", "%s  ",
               "The time is: %s!", "about %s"]
     all_times.each_slice(11).map(&:first).product(around) do |time, pattern|
-      words = Vantick::Core::Phrase.usual(time)
+      words = Vantick::Core::Wording::Phrase.usual(time)
       expect(mark("dial_to_words", time.to_s, format(pattern, words)).verdict).to eq(:right), format(pattern, words)
       expect(mark("dial_to_digital", time.to_s, format(pattern, time.digital)).verdict).to eq(:right), format(pattern, time.digital)
     end
   end
 
   it "reads back what Vantick itself says of every time of the day" do
-    Vantick::Core::DayTime.all.each do |time|
-      said = Vantick::Core::DayFacts.of(time, Vantick::Core::Conventions.default)[:words]
+    Vantick::Core::Dial::DayTime.all.each do |time|
+      said = Vantick::Core::Dial::DayFacts.of(time, Vantick::Core::Wording::Conventions.default)[:words]
       expect(mark("dial_to_words", time.dial_time.to_s, said)).to be_read_right, said
     end
   end
@@ -58,7 +58,7 @@ RSpec.describe Vantick::Core::Marker do
   it "takes no word of its own for a number" do
     %w[hour none night right even line your fire there last will minus fifth].each do |word|
       ["quarter past #{word}", "half past #{word}", "ten to #{word}", "#{word} past four"].each do |text|
-        expect(Vantick::Core::AnswerReader.read(text)).to eq([]), text
+        expect(Vantick::Core::Wording::AnswerReader.read(text)).to eq([]), text
       end
     end
   end

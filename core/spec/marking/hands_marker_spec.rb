@@ -1,6 +1,6 @@
 # frozen_string_literal: true
 
-RSpec.describe Vantick::Core::HandsMarker do
+RSpec.describe Vantick::Core::Marking::HandsMarker do
   def judged(task_id, shown, text) = mark(task_id, shown, text).then { |marked| [marked.verdict, *marked.misreadings] }
 
   # An hour hand that stands on a numeral from quarter past to quarter to has not been moved.
@@ -13,7 +13,7 @@ RSpec.describe Vantick::Core::HandsMarker do
     all_times.each do |shown|
       slack = shown.ticks.zero? ? 6 : 3
       [[0, 0], [7.5, slack], [-7.5, -slack]].each do |hour, minute|
-        set = Vantick::Core::Hands.new(shown.hour_hand_degrees + hour, shown.minute_hand_degrees + minute)
+        set = Vantick::Core::Dial::Hands.new(shown.hour_hand_degrees + hour, shown.minute_hand_degrees + minute)
         wanted = on_numeral?(set, shown) ? :misread : :right
         expect(mark(:digital_to_dial, shown.to_s, set.to_s).verdict).to eq(wanted), "#{shown}: #{set}"
       end

@@ -1,13 +1,13 @@
 # frozen_string_literal: true
 
-RSpec.describe Vantick::Core::Marker do
+RSpec.describe Vantick::Core::Marking::Marker do
   def judged(task_id, shown, text) = mark(task_id, shown, text).then { |marked| [marked.verdict, *marked.causes] }
 
   it "finds every way of saying every time right, in every task that is written" do
-    written = Vantick::Core::Task.all.select(&:whole_time?)
+    written = Vantick::Core::Marking::Task.all.select(&:whole_time?)
     all_times.product(written) do |shown, task|
       # What is asked in words is not answered in words, and digits not in digits.
-      ways = (task.sees == :words ? [] : Vantick::Core::Phrase.all(shown)) + (task.sees == :digits ? [] : [shown.digital])
+      ways = (task.sees == :words ? [] : Vantick::Core::Wording::Phrase.all(shown)) + (task.sees == :digits ? [] : [shown.digital])
       verdicts = ways.map { |way| described_class.mark(task:, time: shown, text: way).verdict }
       expect(verdicts - %i[right right_other_words]).to be_empty, "#{task.id} #{shown}"
     end
@@ -21,9 +21,9 @@ RSpec.describe Vantick::Core::Marker do
   end
 
   # Each misreading's own answers, written down, are found to be its own: every seventh time, each task.
-  (Vantick::Core::Task.all - [Vantick::Core::Task.find(:spot_mistake)]).each do |task|
+  (Vantick::Core::Marking::Task.all - [Vantick::Core::Marking::Task.find(:spot_mistake)]).each do |task|
     it "finds every predicted wrong answer of #{task.id} misread, by the misreading that predicts it" do
-      task.times.each_slice(7).map(&:first).product(Vantick::Core::Misreading.for(task)) do |shown, misreading|
+      task.times.each_slice(7).map(&:first).product(Vantick::Core::Reading::Misreading.for(task)) do |shown, misreading|
         expect_misread(task, misreading, shown)
       end
     end

@@ -1,9 +1,11 @@
 # frozen_string_literal: true
 
-RSpec.describe Vantick::Core::PartMarker do
+RSpec.describe Vantick::Core::Marking::PartMarker do
   def judged(task_id, shown, text)
     asked = task(task_id)
-    Vantick::Core::Marker.mark(task: asked, time: asked.parse_time(shown), text:).then { |marked| [marked.verdict, *marked.causes] }
+    Vantick::Core::Marking::Marker.mark(task: asked, time: asked.parse_time(shown), text:).then do |marked|
+      [marked.verdict, *marked.causes]
+    end
   end
 
   { hour_only: {

@@ -1,8 +1,8 @@
 # frozen_string_literal: true
 
-RSpec.describe Vantick::Core::Chain do
+RSpec.describe Vantick::Core::Reading::Chain do
   it "ends in the right answer when every step is done rightly, at all times of the task" do
-    Vantick::Core::Task.all.each do |task|
+    Vantick::Core::Marking::Task.all.each do |task|
       task.times.each { |shown| expect(described_class.for(task.chain).answers(shown)).to eq([task.right_answer(shown)]) }
     end
   end
@@ -22,7 +22,7 @@ RSpec.describe Vantick::Core::Chain do
   end
 
   it "leaves a draft as it is when a step tells more" do
-    draft = Vantick::Core::Draft.new(time: time("7:23"))
+    draft = Vantick::Core::Reading::Draft.new(time: time("7:23"))
     expect(draft.with(hour: 7).hour).to eq(7)
     expect([draft.hour, draft.frozen?]).to eq([nil, true])
   end

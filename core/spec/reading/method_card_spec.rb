@@ -1,15 +1,15 @@
 # frozen_string_literal: true
 
-RSpec.describe Vantick::Core::MethodCard do
+RSpec.describe Vantick::Core::Reading::MethodCard do
   def lines(id, names = "")
-    step = Vantick::Core::Step.all.find { |one| one.id == id }
-    described_class.lines(step, Vantick::Core::Conventions.parse(names))
+    step = Vantick::Core::Teaching::Step.all.find { |one| one.id == id }
+    described_class.lines(step, Vantick::Core::Wording::Conventions.parse(names))
   end
 
   it "has a few short lines for every step, in every method" do
-    table = Vantick::Core::Conventions::TABLE
+    table = Vantick::Core::Wording::Conventions::TABLE
     methods = %i[order counting counting_to].map { |id| table.fetch(id) }.reduce(&:product).map { |choices| choices.flatten.join(",") }
-    methods.product(Vantick::Core::Step.all.map(&:id)) do |names, id|
+    methods.product(Vantick::Core::Teaching::Step.all.map(&:id)) do |names, id|
       expect(lines(id, names).length).to be_between(1, 8)
       expect(lines(id, names).map(&:length).max).to be <= 60
       expect(lines(id, names).uniq).to eq(lines(id, names))
@@ -30,16 +30,16 @@ RSpec.describe Vantick::Core::MethodCard do
   end
 
   it "goes the way of the talk-through, in every method: what is said there has its line, what is not has none" do
-    table = Vantick::Core::Conventions::TABLE
+    table = Vantick::Core::Wording::Conventions::TABLE
     methods = %i[counting counting_to fifteens].map { |id| table.fetch(id) }.reduce(&:product).map { |choices| choices.flatten.join(",") }
     said = { /Count from the 12 in/ => /Count from the 12|Start at 0/, /Count back/ => /count back/, /take away/ => /from 60/,
              /5 times \d+ is/ => /times five/,
              /The (3|6|9) is/ => /Start at 0/, /in ones|one a mark/ => /in ones|count back/ }
-    methods.product(Vantick::Core::Step.reading.map(&:id)) do |names, id|
+    methods.product(Vantick::Core::Teaching::Step.reading.map(&:id)) do |names, id|
       next if %i[hour_hand fives_facts day_halves].include?(id)
 
-      talk = Vantick::Core::Step.find(id).pool.flat_map do |time|
-        Vantick::Core::TalkThrough.steps(time, Vantick::Core::Conventions.parse(names))
+      talk = Vantick::Core::Teaching::Step.find(id).pool.flat_map do |time|
+        Vantick::Core::Reading::TalkThrough.steps(time, Vantick::Core::Wording::Conventions.parse(names))
       end
       told = talk.map(&:sentence).join(" ")
       said.each do |talked, line|

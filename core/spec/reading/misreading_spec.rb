@@ -3,17 +3,17 @@
 # The rules written a second time, as plain formulas, and compared with the chain at all 720 times.
 # H is the hour passed, N the hour ahead, m the minute, n the numeral passed, c the count said, k and
 # r its fives and ones.
-RSpec.describe Vantick::Core::Misreading do
+RSpec.describe Vantick::Core::Reading::Misreading do
   around_dial = ->(numeral) { ((numeral - 1) % 12) + 1 }
 
   swapped = lambda do |shown|
     [shown.hour * 5, (shown.hour * 5) + (shown.minute / 12)].uniq.map { |minute| [around_dial[shown.minute / 5], minute] }
   end
 
-  at = ->(hour, minute) { Vantick::Core::DialTime.at(hour % 12, minute % 60) }
+  at = ->(hour, minute) { Vantick::Core::Dial::DialTime.at(hour % 12, minute % 60) }
   # Another time is seen, and read rightly: the same in digits and in words.
   half_up = ->(number, every) { ((number / every.to_f) + 0.5).floor * every }
-  as_seen = ->(index) { [Vantick::Core::DialTime.from_index(index)] }
+  as_seen = ->(index) { [Vantick::Core::Dial::DialTime.from_index(index)] }
   other_way = ->(m) { (m.to_s.rjust(2, "0").reverse.to_i if m > 5).then { |turned| turned if turned && turned < 60 && turned != m } }
   seen = {
     quarters_only: [->(t) { t.minute % 15 > 0 }, ->(t) { as_seen[(t.hour * 60) + half_up[t.minute, 15]] }],
@@ -22,7 +22,7 @@ RSpec.describe Vantick::Core::Misreading do
     counted_from_hour_hand: [->(t) { t.minute > 0 }, ->(t) { [at[t.hour, t.minute - (t.hour * 5)]] }],
     dial_mirrored: [->(_t) { true }, ->(t) { as_seen[720 - t.index] }]
   }
-  said_of = ->(seen_time) { Vantick::Core::Saying.usual(seen_time).then { |said| [said.count, said.side, said.hour] } }
+  said_of = ->(seen_time) { Vantick::Core::Wording::Saying.usual(seen_time).then { |said| [said.count, said.side, said.hour] } }
 
   digits = {
     hands_swapped: [->(_m) { true }, ->(shown) { swapped[shown] }],
@@ -65,7 +65,7 @@ RSpec.describe Vantick::Core::Misreading do
   words = {
     hands_swapped: [->(_t) { true }, lambda { |shown|
       swapped[shown].map do |hour, minute|
-        Vantick::Core::Saying.usual(Vantick::Core::DialTime.at(hour, minute)).then do |said|
+        Vantick::Core::Wording::Saying.usual(Vantick::Core::Dial::DialTime.at(hour, minute)).then do |said|
           [said.count, said.side, said.hour]
         end
       end
@@ -172,10 +172,10 @@ RSpec.describe Vantick::Core::Misreading do
   }
 
   itself = ->(answer) { answer }
-  counted = ->(parts) { Vantick::Core::Counted.new(*parts) }
-  written = ->(parts) { Vantick::Core::DialTime.at(*parts) }
-  spoken = ->(parts) { Vantick::Core::Saying.new(*parts) }
-  placed = ->(parts) { Vantick::Core::Hands.new(*parts) }
+  counted = ->(parts) { Vantick::Core::Wording::Counted.new(*parts) }
+  written = ->(parts) { Vantick::Core::Dial::DialTime.at(*parts) }
+  spoken = ->(parts) { Vantick::Core::Wording::Saying.new(*parts) }
+  placed = ->(parts) { Vantick::Core::Dial::Hands.new(*parts) }
   digits = digits.transform_values { |where, to| [->(t) { where[t.minute] }, to] }
   estimates = digits.slice(:hands_swapped, :next_hour_early)
   digits[:smaller_of_two] = [after_twelve, ->(t) { [[1, t.minute]] }]
@@ -187,7 +187,7 @@ RSpec.describe Vantick::Core::Misreading do
              minute_only: [alone, counted], numeral_to_minutes: [lengths, itself], day_half: [day, itself] }
 
   it "has formulas here for every task" do
-    expect(tables.keys).to match_array(Vantick::Core::Task.all.map(&:id))
+    expect(tables.keys).to match_array(Vantick::Core::Marking::Task.all.map(&:id))
   end
 
   tables.each do |task_id, (rules, answer)|

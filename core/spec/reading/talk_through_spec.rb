@@ -1,17 +1,17 @@
 # frozen_string_literal: true
 
-RSpec.describe Vantick::Core::TalkThrough do
-  def steps(text, names = "") = described_class.steps(time(text), Vantick::Core::Conventions.parse(names))
+RSpec.describe Vantick::Core::Reading::TalkThrough do
+  def steps(text, names = "") = described_class.steps(time(text), Vantick::Core::Wording::Conventions.parse(names))
 
   def told(text, names = "") = steps(text, names).map(&:sentence).join(" ")
 
   # All methods there are: what is read first, how minutes are counted, how those to go, and plain numbers.
-  table = Vantick::Core::Conventions::TABLE
+  table = Vantick::Core::Wording::Conventions::TABLE
   combined = %i[order counting counting_to fifteens].map { |id| table.fetch(id) }.reduce(&:product)
   methods = combined.map { |choices| choices.flatten.join(",") }
 
   methods.each do |names|
-    conventions = Vantick::Core::Conventions.parse(names)
+    conventions = Vantick::Core::Wording::Conventions.parse(names)
 
     it "covers all 720 times: #{names}" do
       all_times.each do |shown|
@@ -19,7 +19,7 @@ RSpec.describe Vantick::Core::TalkThrough do
         said = found.select { |step| step.part == :hour }.map(&:sentence).join
         numbers = shown.minute.zero? ? [shown.hour_passed] : [shown.hour_passed, shown.hour_ahead]
         expect(said.scan(/\d+/).map(&:to_i)).to eq(numbers), "#{said} at #{shown}"
-        expect(found.last.sentence).to eq("It is #{Vantick::Core::Phrase.usual(shown, conventions)}.")
+        expect(found.last.sentence).to eq("It is #{Vantick::Core::Wording::Phrase.usual(shown, conventions)}.")
         expect(found.map(&:part).uniq.first).to eq(conventions.order == :hour_first ? :hour : :minutes)
       end
     end
@@ -27,21 +27,21 @@ RSpec.describe Vantick::Core::TalkThrough do
     it "counts up to the minutes that are said: #{names}" do
       all_times.reject { |shown| (shown.minute % 15).zero? }.each do |shown|
         last = described_class.steps(shown, conventions).reverse.find { |step| step.part == :minutes }.sentence.scan(/\d+/).last.to_i
-        expect(last).to eq(Vantick::Core::Saying.usual(shown).count), "#{shown}: #{names}"
+        expect(last).to eq(Vantick::Core::Wording::Saying.usual(shown).count), "#{shown}: #{names}"
       end
     end
   end
 
   it "keeps each sentence short enough for a child of seven" do
     methods.product(all_times) do |names, shown|
-      sentences = described_class.steps(shown, Vantick::Core::Conventions.parse(names)).map(&:sentence)
+      sentences = described_class.steps(shown, Vantick::Core::Wording::Conventions.parse(names)).map(&:sentence)
       expect(sentences.map(&:length).max).to be <= 80
     end
   end
 
   it "counts no more than six in one breath" do
     methods.product(all_times) do |names, shown|
-      lists = described_class.steps(shown, Vantick::Core::Conventions.parse(names)).map do |step|
+      lists = described_class.steps(shown, Vantick::Core::Wording::Conventions.parse(names)).map do |step|
         step.sentence.scan(/\d+(?=,|\.| to go)/).length
       end
       expect(lists.max).to be <= 6, "#{shown} #{names}"
@@ -52,7 +52,7 @@ RSpec.describe Vantick::Core::TalkThrough do
     all_times.each do |shown|
       described_class.steps(shown).each do |step|
         expect(step.lights).not_to be_empty
-        expect(Vantick::Core::TalkStep::LIGHTS).to include(*step.lights.map { |light| light[:kind] })
+        expect(Vantick::Core::Reading::TalkStep::LIGHTS).to include(*step.lights.map { |light| light[:kind] })
       end
     end
     sweep = [{ kind: :sweep, from: 60, to: 50, counts: [[55, 5], [50, 10]] }, { kind: :hand, hand: :minute }]

@@ -1,6 +1,6 @@
 # frozen_string_literal: true
 
-RSpec.describe Vantick::Core::SimulatedChild do
+RSpec.describe Vantick::Core::Simulation::SimulatedChild do
   def answers(**how)
     child = described_class.new(**how)
     all_times.first(60).map { |shown| child.answer(shown, task(:dial_to_words)) }
@@ -14,15 +14,15 @@ RSpec.describe Vantick::Core::SimulatedChild do
   end
 
   it "is right throughout without a misreading" do
-    expect(answers(seed: 1)).to eq(all_times.first(60).map { |shown| Vantick::Core::Phrase.usual(shown) })
+    expect(answers(seed: 1)).to eq(all_times.first(60).map { |shown| Vantick::Core::Wording::Phrase.usual(shown) })
   end
 
   it "slips in writing without ever reading wrongly" do
-    written = Vantick::Core::Task.all.select { |task| task.whole_time? && task.tolerance_minutes.zero? }
+    written = Vantick::Core::Marking::Task.all.select { |task| task.whole_time? && task.tolerance_minutes.zero? }
     written.each do |task|
       child = described_class.new(slips: 1.0, seed: 6)
-      marked = all_times.map { |shown| Vantick::Core::Marker.mark(task:, time: shown, text: child.answer(shown, task)) }
-      expect(marked.map(&:verdict).uniq - Vantick::Core::Marked::RIGHT).to eq([])
+      marked = all_times.map { |shown| Vantick::Core::Marking::Marker.mark(task:, time: shown, text: child.answer(shown, task)) }
+      expect(marked.map(&:verdict).uniq - Vantick::Core::Marking::Marked::RIGHT).to eq([])
       expect(marked.count { |one| one.verdict == :right_writing_slip }).to be > 600
     end
   end
@@ -33,21 +33,22 @@ RSpec.describe Vantick::Core::SimulatedChild do
   end
 
   it "answers every task, with its misreading and without" do
-    (Vantick::Core::Task.all - [task(:spot_mistake)]).each do |task|
-      shown = task.times.find { |one| Vantick::Core::Misreading.for(task).any? { |wrong| wrong.chance?(one, task) } }
-      planted = Vantick::Core::Misreading.for(task).find { |wrong| wrong.chance?(shown, task) }
+    (Vantick::Core::Marking::Task.all - [task(:spot_mistake)]).each do |task|
+      shown = task.times.find { |one| Vantick::Core::Reading::Misreading.for(task).any? { |wrong| wrong.chance?(one, task) } }
+      planted = Vantick::Core::Reading::Misreading.for(task).find { |wrong| wrong.chance?(shown, task) }
       { right: [], misread: [planted] }.each do |verdict, misreadings|
         text = described_class.new(misreadings:).answer(shown, task)
-        expect(Vantick::Core::Marker.mark(task:, time: shown, text:).verdict).to eq(verdict), task.id.to_s
+        expect(Vantick::Core::Marking::Marker.mark(task:, time: shown, text:).verdict).to eq(verdict), task.id.to_s
       end
     end
   end
 
   it "spots the mistake of someone else, but not its own" do
-    mistake = Vantick::Core::Mistakes.choose(step: step(:quarter_to), count: 1, misreadings: [misreading(:to_with_passed_hour)]).first
+    mistake = Vantick::Core::Choosing::Mistakes.choose(step: step(:quarter_to), count: 1,
+                                                       misreadings: [misreading(:to_with_passed_hour)]).first
     text = ->(*misreadings) { described_class.new(misreadings:).answer(mistake.time, task(:spot_mistake), mistake:) }
     asked = { task: task(:spot_mistake), time: mistake.time, said: mistake.said.words }
-    verdict = ->(answer) { Vantick::Core::Marker.mark(**asked, text: answer).verdict }
+    verdict = ->(answer) { Vantick::Core::Marking::Marker.mark(**asked, text: answer).verdict }
     expect(verdict[text[]]).to eq(:right)
     expect(verdict[text[misreading(:to_with_passed_hour)]]).to eq(:misread)
   end

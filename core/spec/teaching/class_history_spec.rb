@@ -1,11 +1,11 @@
 # frozen_string_literal: true
 
-RSpec.describe Vantick::Core::ClassHistory do
+RSpec.describe Vantick::Core::Teaching::ClassHistory do
   let(:words) { task(:dial_to_words) }
 
   def asked(text, answer, day)
-    marked = Vantick::Core::Marker.mark(task: words, time: time(text), text: answer)
-    Vantick::Core::Standing::Asked.new(step: step(:quarters), marked:, day:)
+    marked = Vantick::Core::Marking::Marker.mark(task: words, time: time(text), text: answer)
+    Vantick::Core::Teaching::Standing::Asked.new(step: step(:quarters), marked:, day:)
   end
 
   it "counts the secure at each week's end, and the misreadings of each week" do

@@ -1,6 +1,6 @@
 # frozen_string_literal: true
 
-RSpec.describe Vantick::Core::CountingRound do
+RSpec.describe Vantick::Core::Teaching::CountingRound do
   let(:hops) { described_class.hops }
 
   # Common practice, no source: the first five is said at the one, sixty at the twelve; then back to nothing.

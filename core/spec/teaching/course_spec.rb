@@ -1,22 +1,22 @@
 # frozen_string_literal: true
 
-RSpec.describe Vantick::Core::Course do
+RSpec.describe Vantick::Core::Teaching::Course do
   core = Vantick::Core
-  ladder = core::Step.with_times
+  ladder = core::Teaching::Step.with_times
 
   # A class that is taught what is proposed, and answers five times of each lesson: rightly, or as a block says.
   def taught(lessons, children: 6)
     given = []
     by_child = (1..children).to_h { |key| [key, []] }
     lessons.times do |at|
-      tracings = by_child.transform_values { |asked| Vantick::Core::Tracing.new(asked, lessons: given, today: at * 2) }
+      tracings = by_child.transform_values { |asked| Vantick::Core::Teaching::Tracing.new(asked, lessons: given, today: at * 2) }
       found = described_class.new(tracings, given).next_step(today: at * 2)
       yield found, at, by_child
       given << described_class::Given.new(step: found.step || ladder_top, day: at * 2)
     end
   end
 
-  def ladder_top = Vantick::Core::Step.with_times.last
+  def ladder_top = Vantick::Core::Teaching::Step.with_times.last
 
   def answer(by_child, found, at, right: true)
     return unless found.step
@@ -26,8 +26,8 @@ RSpec.describe Vantick::Core::Course do
     by_child.each_value do |asked|
       times.each do |shown|
         text = right ? task.write(task.right_answer(shown)) : "ten past two"
-        marked = Vantick::Core::Marker.mark(task:, time: shown, text:)
-        asked << Vantick::Core::Standing::Asked.new(step: found.step, marked:, day: at * 2)
+        marked = Vantick::Core::Marking::Marker.mark(task:, time: shown, text:)
+        asked << Vantick::Core::Teaching::Standing::Asked.new(step: found.step, marked:, day: at * 2)
       end
     end
   end
@@ -60,20 +60,20 @@ RSpec.describe Vantick::Core::Course do
   end
 
   it "counts a day on which half a class answered on a step as a lesson on it, once" do
-    task = core::Task.find(:dial_to_words)
-    marked = core::Marker.mark(task:, time: core::DialTime.parse("3:30"), text: "half past three")
-    asked = core::Standing::Asked.new(step: step(:half_past), marked:, day: 4)
+    task = core::Marking::Task.find(:dial_to_words)
+    marked = core::Marking::Marker.mark(task:, time: core::Dial::DialTime.parse("3:30"), text: "half past three")
+    asked = core::Teaching::Standing::Asked.new(step: step(:half_past), marked:, day: 4)
     found = described_class.lessons({ a: [asked], b: [asked], c: [] }, [described_class::Given.new(step: step(:oclock), day: 2)])
     expect(found.map { |lesson| [lesson.step.id, lesson.day] }).to eq([[:oclock, 2], [:half_past, 4]])
     expect(described_class.lessons({ a: [asked], b: [], c: [] }, [])).to eq([])
   end
 
-  describe Vantick::Core::Tracing do
+  describe Vantick::Core::Teaching::Tracing do
     def known(kind, *answers, today: 0, lessons: [])
-      task = Vantick::Core::Task.find(:dial_to_words)
+      task = Vantick::Core::Marking::Task.find(:dial_to_words)
       asked = answers.map do |text|
-        marked = Vantick::Core::Marker.mark(task:, time: time("3:30"), text:)
-        Vantick::Core::Standing::Asked.new(step: step(:half_past), marked:, day: 0)
+        marked = Vantick::Core::Marking::Marker.mark(task:, time: time("3:30"), text:)
+        Vantick::Core::Teaching::Standing::Asked.new(step: step(:half_past), marked:, day: 0)
       end
       described_class.new(asked, lessons:, today:).known(kind)
     end
@@ -86,16 +86,16 @@ RSpec.describe Vantick::Core::Course do
     end
 
     it "rises with lessons, less where what they rest on is not known, and is half after sixty days" do
-      lesson = ->(id) { [Vantick::Core::Course::Given.new(step: step(id), day: 0)] }
+      lesson = ->(id) { [Vantick::Core::Teaching::Course::Given.new(step: step(id), day: 0)] }
       expect(known(:oclock, lessons: lesson[:oclock])).to be > known(:quarter_to, lessons: lesson[:quarter_to])
       sure = ["half past three"] * 4
       expect(known(:half_past, *sure, today: 60)).to be_within(1e-9).of(known(:half_past, *sure) / 2)
     end
   end
 
-  describe Vantick::Core::Recap do
+  describe Vantick::Core::Teaching::Recap do
     it "goes over three steps at most, of those met, each shaky in a part of the class, no whole with its part" do
-      tracings = (1..10).to_h { |key| [key, Vantick::Core::Tracing.new([])] }
+      tracings = (1..10).to_h { |key| [key, Vantick::Core::Teaching::Tracing.new([])] }
       ladder.each do |one|
         found = described_class.steps(tracings, one, before: one.foundations.select { |below| below.pool.any? })
         expect(found.length).to be <= 3

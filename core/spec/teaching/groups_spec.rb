@@ -1,6 +1,6 @@
 # frozen_string_literal: true
 
-RSpec.describe Vantick::Core::Groups do
+RSpec.describe Vantick::Core::Teaching::Groups do
   def known(key, misreading_id = nil, step_id = nil)
     described_class::Known.new(key:, misreading: misreading_id && misreading(misreading_id), step: step_id && step(step_id))
   end
@@ -9,7 +9,7 @@ RSpec.describe Vantick::Core::Groups do
 
   it "puts everyone in one group, as many as can be led, and nobody is torn from a need that has a group" do
     random = Random.new(4)
-    ids = Vantick::Core::Misreading.all.map(&:id).sample(5, random:) + ([nil] * 6)
+    ids = Vantick::Core::Reading::Misreading.all.map(&:id).sample(5, random:) + ([nil] * 6)
     steps = %i[oclock quarters fives minutes]
     shares = (2..32).to_a.product([4, 6]).map do |size, most|
       children = Array.new(size) { |key| known(key, ids.sample(random:), steps.sample(random:)) }
@@ -82,7 +82,7 @@ RSpec.describe Vantick::Core::Groups do
     expect { groups([known("Bo")], most: 0) }.to raise_error(Vantick::Core::InvalidCount, /1 group or more/)
   end
 
-  describe Vantick::Core::Secure do
+  describe Vantick::Core::Judging::Secure do
     def answers(*texts, days: [1, 2])
       texts.map.with_index do |text, at|
         described_class::Given.new(marked: mark("dial_to_words", "7:45", text), day: days[at % days.length])

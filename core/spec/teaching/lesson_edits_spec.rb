@@ -1,7 +1,7 @@
 # frozen_string_literal: true
 
 # A teacher changes a lesson many times in a row: whatever is done, the promises of a lesson hold.
-RSpec.describe Vantick::Core::Lesson do
+RSpec.describe Vantick::Core::Teaching::Lesson do
   let(:core) { Vantick::Core }
 
   def made(state) = described_class.new(step: step(state[:step]), task: task(:dial_to_words), **state.except(:step))

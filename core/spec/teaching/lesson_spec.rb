@@ -1,6 +1,6 @@
 # frozen_string_literal: true
 
-RSpec.describe Vantick::Core::Lesson do
+RSpec.describe Vantick::Core::Teaching::Lesson do
   def lesson(step_id, minutes, **more)
     described_class.new(step: step(step_id), task: task(:dial_to_words), minutes:, **more)
   end
@@ -21,13 +21,13 @@ RSpec.describe Vantick::Core::Lesson do
   end
 
   it "takes the times of the class's own day first where halves of the day are new" do
-    day = Vantick::Core::DayPlace.times([{ time: "10:15", what: "break" }, { time: "12:45", what: "lunch" },
-                                         { time: "16:00", what: "ferry" }])
+    day = Vantick::Core::Desk::DayPlace.times([{ time: "10:15", what: "break" }, { time: "12:45", what: "lunch" },
+                                               { time: "16:00", what: "ferry" }])
     plan = described_class.new(step: step(:day_halves), task: task(:day_half), minutes: 40, day_times: day)
     expect(plan.stages[2].items.filter_map(&:time).first(day.length)).to match_array(day)
   end
 
-  Vantick::Core::Step.with_times.product([20, 33, 40, 75]).each do |one, minutes|
+  Vantick::Core::Teaching::Step.with_times.product([20, 33, 40, 75]).each do |one, minutes|
     it "fills #{minutes} minutes of #{one.id}: no time twice too early, the sum of the stages is the length" do
       plan = described_class.new(step: one, task: one.tasks.last, minutes:, seed: minutes)
       expect(plan.stages.map(&:id)).to eq(%i[warm_up recap show together alone exit])
@@ -43,14 +43,16 @@ RSpec.describe Vantick::Core::Lesson do
 
   it "has stages of whole minutes that sum to every length there is" do
     described_class::LENGTHS.each do |minutes|
-      lengths = Vantick::Core::StageMinutes.of(minutes)
+      lengths = Vantick::Core::Teaching::StageMinutes.of(minutes)
       expect(lengths.values.sum).to eq(minutes)
-      lengths.each { |id, length| expect(length).to be_within(1).of(minutes * Vantick::Core::StageMinutes::STAGES[id][:share] / 100.0) }
+      lengths.each do |id, length|
+        expect(length).to be_within(1).of(minutes * Vantick::Core::Teaching::StageMinutes::STAGES[id][:share] / 100.0)
+      end
     end
   end
 
   it "moves minutes from one stage to another, and refuses what does not fill the lesson" do
-    usual = Vantick::Core::StageMinutes.of(40)
+    usual = Vantick::Core::Teaching::StageMinutes.of(40)
     moved = lesson(:fives, 40, stage_minutes: usual.merge(show: 10, alone: 10))
     expect(moved.stages.map(&:minutes)).to eq([4, 4, 10, 8, 10, 4])
     expect(moved.stages[4].items.length).to eq(15)
@@ -118,10 +120,10 @@ RSpec.describe Vantick::Core::Lesson do
   it "shares out no more than there is, and to no stage more than it wants" do
     random = Random.new(3)
     200.times do
-      wanted = Vantick::Core::StageMinutes::STAGES.transform_values { random.rand(0..20) }
+      wanted = Vantick::Core::Teaching::StageMinutes::STAGES.transform_values { random.rand(0..20) }
       own = random.rand(1..60)
       earlier = random.rand(0..60)
-      shares = Vantick::Core::LessonShares.of(wanted, own:, earlier:)
+      shares = Vantick::Core::Teaching::LessonShares.of(wanted, own:, earlier:)
       expect(shares.map { |id, share| wanted[id] - share.own - share.earlier }).to all(be >= 0)
       scarce = wanted.values.sum > own + earlier
       expect(shares.values.sum { |share| share.own + share.earlier }).to be <= own + earlier if scarce
@@ -130,7 +132,7 @@ RSpec.describe Vantick::Core::Lesson do
   end
 
   it "leaves out what a class does at its own pace" do
-    slow = Vantick::Core::Pacing.new(written_alone: [80] * 20)
+    slow = Vantick::Core::Teaching::Pacing.new(written_alone: [80] * 20)
     expect(lesson(:fives, 40, pacing: slow).stages[4].items.length).to eq(9)
   end
 
@@ -148,7 +150,7 @@ RSpec.describe Vantick::Core::Lesson do
     end
   end
 
-  describe Vantick::Core::Pacing do
+  describe Vantick::Core::Teaching::Pacing do
     it "mixes a class's median with the default until twenty are seen" do
       expect(described_class.new.seconds(:written_alone)).to eq(40)
       expect(described_class.new(written_alone: [60] * 5).seconds(:written_alone)).to eq(45)

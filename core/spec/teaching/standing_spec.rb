@@ -1,13 +1,13 @@
 # frozen_string_literal: true
 
-RSpec.describe Vantick::Core::Standing do
+RSpec.describe Vantick::Core::Teaching::Standing do
   let(:core) { Vantick::Core }
   let(:words) { task(:dial_to_words) }
 
   def asked(id, text, answer, day, with = words)
     at = with.parse_time(text)
-    marked = Vantick::Core::Marker.mark(task: with, time: at, text: answer == :right ? with.write(with.right_answer(at)) : answer)
-    Vantick::Core::Standing::Asked.new(step: step(id), marked:, day:)
+    marked = Vantick::Core::Marking::Marker.mark(task: with, time: at, text: answer == :right ? with.write(with.right_answer(at)) : answer)
+    Vantick::Core::Teaching::Standing::Asked.new(step: step(id), marked:, day:)
   end
 
   def right(id, texts, days, with = words) = texts.zip(days.cycle).map { |text, day| asked(id, text, :right, day, with) }
@@ -76,14 +76,14 @@ RSpec.describe Vantick::Core::Standing do
     expect(standing(right(:quarters, quarters, [1]) + [asked(:quarters, "3:30", "ten past two", 1)]).next_step).to eq(step(:fives_facts))
     wrong = [asked(:quarters, "9:45", "quarter to nine", 3), asked(:quarters, "10:45", "quarter to ten", 3)]
     expect(standing(given + wrong).next_step).to eq(step(:quarter_to))
-    expect(standing([]).next_step).to eq(core::Step.with_times.first)
+    expect(standing([]).next_step).to eq(core::Teaching::Step.with_times.first)
     expect(standing(given).next_step(limit: step(:half_past))).to eq(step(:half_past))
-    expect(standing(given, today: 400).next_step).to eq(core::Step.with_times.first)
+    expect(standing(given, today: 400).next_step).to eq(core::Teaching::Step.with_times.first)
   end
 
-  describe Vantick::Core::ClassStanding do
+  describe Vantick::Core::Teaching::ClassStanding do
     def standing(by_child, lessons: [])
-      given = lessons.map { |id, day| Vantick::Core::Course::Given.new(step: step(id), day:) }
+      given = lessons.map { |id, day| Vantick::Core::Teaching::Course::Given.new(step: step(id), day:) }
       described_class.new(by_child, today: 10, lessons: given)
     end
 

@@ -1,11 +1,11 @@
 # frozen_string_literal: true
 
-RSpec.describe Vantick::Core::AnswerReader do
+RSpec.describe Vantick::Core::Wording::AnswerReader do
   def read(text) = described_class.read(text).map { |given| [given.read_as, *given.slips].join(" ") }
 
   it "reads every way of saying all 720 times back as that time, without a slip" do
     all_times.each do |shown|
-      [shown.digital, *Vantick::Core::Phrase.all(shown)].each do |way|
+      [shown.digital, *Vantick::Core::Wording::Phrase.all(shown)].each do |way|
         clean = described_class.read(way).select { |given| given.slips.empty? }
         expect(clean.map(&:time)).to eq([shown]), "#{way} for #{shown}"
       end

@@ -1,32 +1,35 @@
 # frozen_string_literal: true
 
 # A class that says after and before hears nothing else, wherever Vantick speaks of the two sides.
-RSpec.describe Vantick::Core::ClassWords do
+RSpec.describe Vantick::Core::Wording::ClassWords do
   core = Vantick::Core
-  american = core::Conventions.parse("after,of")
+  american = core::Wording::Conventions.parse("after,of")
   # Past and to as words for a side: behind what is counted, or spoken of as words.
   counted = /\b(?:quarter|fives?|ten|twenty|minutes?) (?:past|to)\b(?! (?:go|the|minutes))/i
   other = Regexp.union(counted, /\bword (?:past|to)\b/i, /\bsay (?:past|to)\b/, /\b(?:past|to) and (?:past|to)\b/)
 
   it "says no misreading in other words than the class's" do
-    said = core::Misreading.all.flat_map { |one| one.texts_in(american).values_at(:name, :does, :move, :child, :they, :unseen) }.compact
+    said = core::Reading::Misreading.all.flat_map do |one|
+      one.texts_in(american).values_at(:name, :does, :move, :child, :they, :unseen)
+    end.compact
     expect(said.grep(other)).to eq([])
-    expect(core::Misreading.find(:sides_swapped).texts_in(american)[:child]).to eq("In the right half say after. In the left half say of.")
+    sides = core::Reading::Misreading.find(:sides_swapped).texts_in(american)
+    expect(sides[:child]).to eq("In the right half say after. In the left half say of.")
   end
 
   it "names no step and asks nothing in other words than the class's" do
-    said = core::Step.all.flat_map { |step| step.texts_in(american).values.flatten }
+    said = core::Teaching::Step.all.flat_map { |step| step.texts_in(american).values.flatten }
     expect(said.grep(other)).to eq([])
-    expect(core::Step.find(:fives_to).texts_in(american)[:name]).to eq("Fives of")
+    expect(core::Teaching::Step.find(:fives_to).texts_in(american)[:name]).to eq("Fives of")
   end
 
   it "heads no sheet and calls no lens in other words than the class's" do
-    directions = core::SheetKind.all.flat_map do |kind|
+    directions = core::Choosing::SheetKind.all.flat_map do |kind|
       [kind.direction(nil, american), *kind.tasks.map do |task|
         kind.direction(task, american)
       end]
     end
-    lenses = core::ClassWords.fill(core::DataFile.entries("lenses", required: %i[id name shows]), american)
+    lenses = core::Wording::ClassWords.fill(core::Facts::DataFile.entries("lenses", required: %i[id name shows]), american)
     expect((directions + lenses.flat_map do |lens|
       lens.values_at(:name, :shows)
     end).grep(/\b(past|to)\b(?! the| whichever| read| make| cut)/i).grep(/past|many minutes/i)).to eq([])
@@ -35,15 +38,17 @@ RSpec.describe Vantick::Core::ClassWords do
   end
 
   it "says the usual words where nothing else was settled, and leaves no place open" do
-    all = core::Misreading.all.flat_map { |one| one.texts.values.flatten } + core::Step.all.flat_map { |step| [step.name, *step.questions] }
+    all = core::Reading::Misreading.all.flat_map { |one| one.texts.values.flatten } + core::Teaching::Step.all.flat_map do |step|
+      [step.name, *step.questions]
+    end
     expect(all.grep(/%/)).to eq([])
-    expect(core::Step.find(:quarter_to).name).to eq("Quarter to")
+    expect(core::Teaching::Step.find(:quarter_to).name).to eq("Quarter to")
   end
 
   it "tells a child at a desk in the class's words" do
-    marked = core::Marker.mark(task: core::Task.find(:dial_to_words), time: core::DialTime.parse("7:45"), text: "quarter of seven",
-                               conventions: american)
-    expect(core::Feedback.of(marked, american)).to eq("After the word of comes the hour that is still ahead.")
-    expect(core::Round.end_of([marked], american).watch).to include("After the word of")
+    marked = core::Marking::Marker.mark(task: task(:dial_to_words), time: time("7:45"), text: "quarter of seven",
+                                        conventions: american)
+    expect(core::Desk::Feedback.of(marked, american)).to eq("After the word of comes the hour that is still ahead.")
+    expect(core::Desk::Round.end_of([marked], american).watch).to include("After the word of")
   end
 end

@@ -1,6 +1,6 @@
 # frozen_string_literal: true
 
-RSpec.describe Vantick::Core::Conventions do
+RSpec.describe Vantick::Core::Wording::Conventions do
   # Every choice once, and all choices that differ from the default together: what differs is said,
   # written and read on its own, so that no combination of three holds more than its pairs.
   every_choice = described_class::TABLE.flat_map { |id, choices| choices.map { |choice| { id => choice } } }
@@ -11,15 +11,15 @@ RSpec.describe Vantick::Core::Conventions do
 
     it "reads every way of saying all 720 times back as that time: #{choices.values.join(', ')}" do
       all_times.each do |shown|
-        [shown.digital(conventions.sign), *Vantick::Core::Phrase.all(shown, conventions)].each do |way|
-          clean = Vantick::Core::AnswerReader.read(way, conventions).select { |given| given.slips.empty? }
+        [shown.digital(conventions.sign), *Vantick::Core::Wording::Phrase.all(shown, conventions)].each do |way|
+          clean = Vantick::Core::Wording::AnswerReader.read(way, conventions).select { |given| given.slips.empty? }
           expect(clean.map(&:time)).to eq([shown]), "#{way} for #{shown}"
         end
       end
     end
   end
 
-  def say(text, names) = Vantick::Core::Phrase.usual(time(text), described_class.parse(names))
+  def say(text, names) = Vantick::Core::Wording::Phrase.usual(time(text), described_class.parse(names))
 
   it "changes the words" do
     expect(say("7:45", "of")).to eq("quarter of eight")
@@ -30,7 +30,7 @@ RSpec.describe Vantick::Core::Conventions do
   end
 
   it "settles what could mean two things" do
-    read = ->(text, names) { Vantick::Core::AnswerReader.read(text, described_class.parse(names)).flat_map(&:slips) }
+    read = ->(text, names) { Vantick::Core::Wording::AnswerReader.read(text, described_class.parse(names)).flat_map(&:slips) }
     expect([read["half 3", ""], read["half 3", "half_three_accepted"]]).to eq([[:no_side], []])
     expect([read["7.45", "point"], read["7:45", "point"]]).to eq([[], [:separator]])
   end
@@ -38,7 +38,7 @@ RSpec.describe Vantick::Core::Conventions do
   it "can ask for the class's own words alone" do
     judged = lambda do |names|
       conventions = described_class.parse(names)
-      marked = Vantick::Core::Marker.mark(task: task(:dial_to_words), time: time("7:45"), text: "45 past 7", conventions:)
+      marked = Vantick::Core::Marking::Marker.mark(task: task(:dial_to_words), time: time("7:45"), text: "45 past 7", conventions:)
       [marked.verdict, marked.right?]
     end
     expect(judged[""]).to eq([:right_other_words, true])

@@ -1,17 +1,17 @@
 # frozen_string_literal: true
 
-RSpec.describe Vantick::Core::Phrase do
+RSpec.describe Vantick::Core::Wording::Phrase do
   let(:core) { Vantick::Core }
 
-  sides = %i[past_word to_word].to_h { |id| [id, Vantick::Core::Conventions::TABLE.fetch(id)] }
+  sides = %i[past_word to_word].to_h { |id| [id, Vantick::Core::Wording::Conventions::TABLE.fetch(id)] }
 
   sides[:past_word].product(sides[:to_word]) do |past_word, to_word|
     it "knows what others say where a class says #{past_word} and #{to_word}: the same time, in words of their own" do
-      conventions = core::Conventions.new(past_word:, to_word:)
+      conventions = core::Wording::Conventions.new(past_word:, to_word:)
       all_times.each do |shown|
         others = described_class.elsewhere(shown, conventions)
         expect(others & described_class.all(shown, conventions)).to eq([]), shown.to_s
-        read = others.map { |words| core::AnswerReader.read(words, conventions).map(&:time) }
+        read = others.map { |words| core::Wording::AnswerReader.read(words, conventions).map(&:time) }
         expect(read).to all(include(shown)), "#{others} for #{shown}"
       end
     end
@@ -24,11 +24,13 @@ RSpec.describe Vantick::Core::Phrase do
   end
 
   it "says half past where all else is said after, in words, in short and as a count" do
-    after = core::Conventions.parse("after,of")
-    said = all_times.flat_map { |shown| [*described_class.all(shown, after), core::Phrase.short(core::Saying.usual(shown), after)] }
+    after = core::Wording::Conventions.parse("after,of")
+    said = all_times.flat_map do |shown|
+      [*described_class.all(shown, after), core::Wording::Phrase.short(core::Wording::Saying.usual(shown), after)]
+    end
     expect(said.grep(/half (?!past)/)).to eq([])
     expect(described_class.usual(time("7:30"), after)).to eq("half past seven")
-    expect(core::Counted.usual(time("7:30")).words(after)).to eq("half past")
+    expect(core::Wording::Counted.usual(time("7:30")).words(after)).to eq("half past")
     expect(described_class.elsewhere(time("7:30"), after)).to eq([])
   end
 

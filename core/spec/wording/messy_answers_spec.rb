@@ -7,7 +7,7 @@ RSpec.describe "answers as people write them" do
 
   table.each do |written, taken|
     it "takes #{written.inspect} for #{taken}" do
-      givens = Vantick::Core::AnswerReader.read(written)
+      givens = Vantick::Core::Wording::AnswerReader.read(written)
       words = givens.map(&:read_as).uniq.join(" or ")
       slips = givens.flat_map(&:slips).uniq.join(" ")
       expect([words.empty? ? "nothing" : words, slips].reject(&:empty?).join(" | ")).to eq(taken)

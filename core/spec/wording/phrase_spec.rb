@@ -2,11 +2,11 @@
 
 require "twitter_cldr"
 
-RSpec.describe Vantick::Core::Phrase do
+RSpec.describe Vantick::Core::Wording::Phrase do
   describe "number words" do
     # Unicode CLDR's spell-out rules, through twitter_cldr.
     it "are those of Unicode CLDR, 0 to 59" do
-      ours = (0..59).map { |number| Vantick::Core::NumberWords.standard.spell(number) }
+      ours = (0..59).map { |number| Vantick::Core::Wording::NumberWords.standard.spell(number) }
       expect(ours).to eq((0..59).map { |number| number.localize(:en).spellout })
     end
   end
@@ -32,7 +32,7 @@ RSpec.describe Vantick::Core::Phrase do
   end
 
   it "says a time shortly for narrow places" do
-    short = ->(text) { described_class.short(Vantick::Core::Saying.usual(time(text))) }
+    short = ->(text) { described_class.short(Vantick::Core::Wording::Saying.usual(time(text))) }
     expect(%w[7:45 12:30 4:07 8:00 3:35].map(&short)).to eq(["quarter to 8", "half past 12", "7 past 4", "8 o'clock", "25 to 4"])
   end
 

@@ -1,6 +1,6 @@
 # frozen_string_literal: true
 
-RSpec.describe Vantick::Core::Saying do
+RSpec.describe Vantick::Core::Wording::Saying do
   it "means the time it was said for, both ways" do
     all_times.each do |shown|
       expect(described_class.usual(shown).time).to eq(shown)

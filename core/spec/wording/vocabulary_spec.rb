@@ -1,6 +1,6 @@
 # frozen_string_literal: true
 
-RSpec.describe Vantick::Core::Vocabulary do
+RSpec.describe Vantick::Core::Wording::Vocabulary do
   subject(:vocabulary) { described_class.standard }
 
   def meaning(written) = vocabulary.find(written)&.then { |word| [word.kind, word.value, word.misspelled] }
@@ -30,7 +30,7 @@ RSpec.describe Vantick::Core::Vocabulary do
 
   it "does not take a number for another number that is a word too" do
     (0..20).each do |number|
-      written = Vantick::Core::NumberWords.standard.spell(number)
+      written = Vantick::Core::Wording::NumberWords.standard.spell(number)
       expect(meaning(written)).to eq([:number, number, false])
     end
   end

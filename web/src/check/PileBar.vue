@@ -9,7 +9,7 @@ const emit = defineEmits<{ jump: [child: number] }>();
 
 const typed = ref("");
 const none = ref(false);
-const field = ref<HTMLInputElement>();
+const field = ref<{ focus: () => void; element: HTMLInputElement | null }>();
 
 /** How many of a child's clocks have an answer, and how many there are. */
 const far = computed(() =>
@@ -46,15 +46,14 @@ defineExpose({ focus: () => field.value?.focus() });
 <template>
   <form class="pile" @submit.prevent="go">
     <label for="whose">Whose slip?</label>
-    <input
+    <BFormInput
       id="whose"
       ref="field"
       v-model="typed"
-      class="form-control"
       list="names"
       autocomplete="off"
       enterkeyhint="go"
-      :class="{ 'is-invalid': none }"
+      :state="none ? false : null"
       aria-describedby="how-far"
       @input="none = false"
     />

@@ -136,58 +136,63 @@ async function begin(): Promise<void> {
       <form class="columns" @submit.prevent="begin">
         <fieldset>
           <legend>What the children do</legend>
-          <label class="way" :class="{ on: kind === 'practice' }">
-            <input v-model="kind" type="radio" class="form-check-input" value="practice" />
+          <BFormRadio
+            v-model="kind"
+            class="way"
+            :class="{ on: kind === 'practice' }"
+            name="kind"
+            value="practice"
+          >
             <span>
               <strong>Free practice</strong>
               <span class="quiet">Ten tasks at a time; Vantick chooses each for the child.</span>
             </span>
-          </label>
+          </BFormRadio>
           <div v-if="kind === 'practice'" class="more">
             <label for="step">Step</label>
-            <select id="step" v-model="step" class="form-select">
+            <BFormSelect id="step" v-model="step">
               <option value="">Each child at their own</option>
               <option v-for="one in steps" :key="one.id" :value="one.id">{{ one.name }}</option>
-            </select>
+            </BFormSelect>
           </div>
-          <label class="way" :class="{ on: kind === 'stage' }">
-            <input
-              v-model="kind"
-              type="radio"
-              class="form-check-input"
-              value="stage"
-              :disabled="!data?.lessons.length"
-            />
+          <BFormRadio
+            v-model="kind"
+            class="way"
+            :class="{ on: kind === 'stage' }"
+            name="kind"
+            value="stage"
+            :disabled="!data?.lessons.length"
+          >
             <span>
               <strong>A stage of a lesson</strong>
               <span class="quiet">All have the lesson's own times, and hear of each answer.</span>
             </span>
-          </label>
-          <label class="way" :class="{ on: kind === 'exit' }">
-            <input
-              v-model="kind"
-              type="radio"
-              class="form-check-input"
-              value="exit"
-              :disabled="!checkId && !data?.lessons.length"
-            />
+          </BFormRadio>
+          <BFormRadio
+            v-model="kind"
+            class="way"
+            :class="{ on: kind === 'exit' }"
+            name="kind"
+            value="exit"
+            :disabled="!checkId && !data?.lessons.length"
+          >
             <span>
               <strong>An exit check</strong>
               <span class="quiet">The same clocks for all; nothing is said before the end.</span>
             </span>
-          </label>
+          </BFormRadio>
           <div v-if="kind === 'stage' || (kind === 'exit' && !checkId)" class="more">
             <label for="lesson">Lesson</label>
-            <select id="lesson" v-model="lessonId" class="form-select">
+            <BFormSelect id="lesson" v-model="lessonId">
               <option v-for="one in data?.lessons" :key="one.id" :value="one.id">
                 {{ facts.rung(one.step).name }}, {{ dayWords(one.day) }}
               </option>
-            </select>
+            </BFormSelect>
             <template v-if="kind === 'stage'">
               <label for="stage">Stage</label>
-              <select id="stage" v-model="stage" class="form-select">
+              <BFormSelect id="stage" v-model="stage">
                 <option v-for="one in stages" :key="one.id" :value="one.id">{{ one.name }}</option>
-              </select>
+              </BFormSelect>
             </template>
           </div>
           <p v-if="data && !data.lessons.length && !checkId" class="quiet">
@@ -220,7 +225,7 @@ legend {
   font-weight: 700;
 }
 
-.way {
+.way.form-check {
   display: flex;
   gap: 0.9rem;
   margin-bottom: 0.6rem;

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { computed } from "vue";
 import type { Child, Group } from "@/api";
 
 /** For whom the desks are opened: the class, a group that the answers suggest, or whoever is chosen. */
@@ -12,63 +13,51 @@ function toggle(id: number): void {
   const before = chosen.value ?? [];
   chosen.value = before.includes(id) ? before.filter((one) => one !== id) : [...before, id];
 }
+
+/** All, one of the groups, or children one by one. */
+const ways = computed(() => [
+  { id: "all", name: "The whole class", children: null },
+  ...props.groups.map((group, at) => ({
+    id: `group ${at}`,
+    name: group.child_ids.slice(0, 3).map(nameOf).join(", ") + (group.child_ids.length > 3 ? "…" : ""),
+    children: group.child_ids,
+  })),
+  { id: "some", name: "Choose…", children: [] },
+]);
+const picked = computed(() => {
+  if (chosen.value === null) return "all";
+  return ways.value.find((way) => way.children?.join() === chosen.value?.join())?.id ?? "some";
+});
 </script>
 
 <template>
   <fieldset>
     <legend>Who</legend>
     <div class="who">
-      <label class="pill" :class="{ on: chosen === null }">
-        <input
-          type="radio"
-          class="form-check-input"
-          name="who"
-          :checked="chosen === null"
-          @change="chosen = null"
-        />
-        The whole class
-      </label>
-      <label
-        v-for="(group, at) in groups"
-        :key="at"
+      <BFormRadio
+        v-for="way in ways"
+        :key="way.id"
         class="pill"
-        :class="{ on: chosen?.join() === group.child_ids.join() }"
+        :class="{ on: picked === way.id }"
+        name="who"
+        :model-value="picked"
+        :value="way.id"
+        @update:model-value="chosen = way.children ? [...way.children] : null"
       >
-        <input
-          type="radio"
-          class="form-check-input"
-          name="who"
-          :checked="chosen?.join() === group.child_ids.join()"
-          @change="chosen = [...group.child_ids]"
-        />
-        {{ group.child_ids.slice(0, 3).map(nameOf).join(", ") }}{{ group.child_ids.length > 3 ? "…" : "" }}
-      </label>
-      <label class="pill" :class="{ on: chosen?.length === 0 }">
-        <input
-          type="radio"
-          class="form-check-input"
-          name="who"
-          :checked="chosen?.length === 0"
-          @change="chosen = []"
-        />
-        Choose…
-      </label>
+        {{ way.name }}
+      </BFormRadio>
     </div>
     <div v-if="chosen" class="children">
-      <label
+      <BFormCheckbox
         v-for="child in children"
         :key="child.id"
         class="pill"
         :class="{ on: chosen.includes(child.id) }"
+        :model-value="chosen.includes(child.id)"
+        @update:model-value="toggle(child.id)"
       >
-        <input
-          type="checkbox"
-          class="form-check-input"
-          :checked="chosen.includes(child.id)"
-          @change="toggle(child.id)"
-        />
         {{ child.name }}
-      </label>
+      </BFormCheckbox>
     </div>
   </fieldset>
 </template>

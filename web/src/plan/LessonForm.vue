@@ -64,51 +64,47 @@ function minutes(event: Event): void {
   <div class="form">
     <label>
       Step
-      <select
+      <BFormSelect
         v-model="chosen.step"
-        class="form-select"
         @change="later(() => step(($event.target as HTMLSelectElement).value))"
         @blur="now"
       >
         <option v-for="one in steps" :key="one.id" :value="one.id">{{ one.name }}</option>
-      </select>
+      </BFormSelect>
     </label>
     <label>
       Task
-      <select
+      <BFormSelect
         v-model="chosen.task"
-        class="form-select"
         @change="later(() => task(($event.target as HTMLSelectElement).value))"
         @blur="now"
       >
         <option v-for="one in tasks" :key="one.id" :value="one.id">{{ one.name }}</option>
-      </select>
+      </BFormSelect>
     </label>
     <label class="short">
       Minutes
-      <input
-        class="form-control"
-        :class="{ 'is-invalid': wrong('minutes') }"
+      <BFormInput
+        :state="wrong('minutes') ? false : null"
         type="number"
         :min="facts.catalogue?.lengths.least"
         :max="facts.catalogue?.lengths.most"
-        :value="lesson.minutes"
+        :model-value="lesson.minutes"
         aria-describedby="minutes-wrong"
         @change="minutes"
       />
     </label>
     <label v-for="method in methods" :key="method.id">
       {{ method.name }}
-      <select
+      <BFormSelect
         v-model="chosen.method[method.id as keyof typeof lesson.method]"
-        class="form-select"
         @change="later(() => count(method.id, ($event.target as HTMLSelectElement).value))"
         @blur="now"
       >
         <option v-for="choice in method.choices" :key="choice.id" :value="choice.id">
           {{ choice.name }}
         </option>
-      </select>
+      </BFormSelect>
     </label>
     <p v-if="wrong('minutes')" id="minutes-wrong" class="field-error" role="alert">{{ wrong("minutes") }}</p>
   </div>

@@ -77,10 +77,9 @@ useEventListener("keydown", (event: KeyboardEvent) => {
         <h1>{{ facts.rung(lesson.step).name }}</h1>
         <label class="day">
           <span class="visually-hidden">Day</span>
-          <input
-            class="form-control"
+          <BFormInput
             type="date"
-            :value="lesson.day"
+            :model-value="lesson.day"
             @change="settle({ day: ($event.target as HTMLInputElement).value || lesson.day })"
           />
         </label>

@@ -12,7 +12,7 @@ const emit = defineEmits<{ swap: [spot: Spot]; pin: [spot: Spot]; put: [spot: Sp
 const facts = useFacts();
 const typing = ref(-1);
 const typed = ref("");
-const field = ref<HTMLInputElement[]>([]);
+const field = ref<{ element: HTMLInputElement | null }[]>([]);
 
 /** Items with the place of each among the stage's times. */
 const items = computed(() => {
@@ -30,7 +30,7 @@ async function type(at: number, time: string): Promise<void> {
   typing.value = at;
   typed.value = time;
   await nextTick();
-  field.value[0]?.select();
+  field.value[0]?.element?.select();
 }
 
 function put(at: number): void {
@@ -61,11 +61,11 @@ function put(at: number): void {
           />
           <div class="about">
             <form v-if="typing === item.at" class="typing" @submit.prevent="put(item.at)">
-              <input
+              <BFormInput
                 ref="field"
                 v-model="typed"
-                class="form-control form-control-sm"
-                :class="{ 'is-invalid': wrong }"
+                size="sm"
+                :state="wrong ? false : null"
                 maxlength="5"
                 :aria-label="`Another time for ${item.time}`"
                 @keydown.esc.stop="typing = -1"

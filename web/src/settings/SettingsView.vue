@@ -66,22 +66,18 @@ async function keep(id: string, choice: string): Promise<void> {
           <legend>{{ one.name }}</legend>
           <p class="why quiet">{{ one.why }}</p>
           <div class="choices">
-            <label
+            <BFormRadio
               v-for="choice in one.choices"
               :key="choice.id"
               class="pill"
               :class="{ on: current[one.id] === choice.id }"
+              :name="one.id"
+              :model-value="current[one.id]"
+              :value="choice.id"
+              @update:model-value="choose(one.id, choice.id)"
             >
-              <input
-                type="radio"
-                class="form-check-input"
-                :name="one.id"
-                :value="choice.id"
-                :checked="current[one.id] === choice.id"
-                @change="choose(one.id, choice.id)"
-              />
               {{ choice.name }}
-            </label>
+            </BFormRadio>
           </div>
         </fieldset>
       </form>

@@ -40,56 +40,49 @@ function climb(step: string): void {
   <form class="sheet-form" @submit.prevent>
     <fieldset>
       <legend>Kind</legend>
-      <label
+      <BFormRadio
         v-for="one in facts.catalogue?.sheets"
         :key="one.id"
         class="kind"
         :class="{ on: one.id === form.kind }"
+        name="kind"
+        :model-value="form.kind"
+        :value="one.id"
+        @update:model-value="choose(one.id)"
       >
-        <input
-          type="radio"
-          class="form-check-input"
-          name="kind"
-          :checked="one.id === form.kind"
-          @change="choose(one.id)"
-        />
         {{ one.name }}
-      </label>
+      </BFormRadio>
     </fieldset>
     <label>
       Step
-      <select
-        :value="form.step"
-        class="form-select form-select-sm"
-        @change="climb(($event.target as HTMLSelectElement).value)"
-      >
+      <BFormSelect size="sm" :model-value="form.step" @update:model-value="climb(String($event))">
         <option v-for="one in steps" :key="one.id" :value="one.id">{{ one.name }}</option>
-      </select>
+      </BFormSelect>
     </label>
     <label v-if="tasks.length > 1">
       Task
-      <select v-model="form.task" class="form-select form-select-sm">
+      <BFormSelect v-model="form.task" size="sm">
         <option v-for="one in tasks" :key="one.id" :value="one.id">{{ one.name }}</option>
-      </select>
+      </BFormSelect>
     </label>
     <div v-if="kind?.tasks.length" class="two">
       <label>
         How many
-        <input
+        <BFormInput
           v-model.number="form.count"
-          class="form-control form-control-sm"
+          size="sm"
           type="number"
           min="1"
           :max="kind.most"
-          :class="{ 'is-invalid': refused?.field === 'count' }"
+          :state="refused?.field === 'count' ? false : null"
         />
       </label>
       <label>
         Paper
-        <select v-model="form.paper" class="form-select form-select-sm">
+        <BFormSelect v-model="form.paper" size="sm">
           <option value="a4">A4</option>
           <option value="letter">Letter</option>
-        </select>
+        </BFormSelect>
       </label>
     </div>
     <BFormCheckbox v-if="form.task === 'dial_to_words' && form.kind === 'read'" v-model="form.both" switch>
@@ -111,21 +104,21 @@ function climb(step: string): void {
       <legend>The dials</legend>
       <label>
         Numerals
-        <select v-model="form.numerals" class="form-select form-select-sm">
+        <BFormSelect v-model="form.numerals" size="sm">
           <option v-for="(name, id) in NUMERALS" :key="id" :value="id">{{ name }}</option>
-        </select>
+        </BFormSelect>
       </label>
       <label>
         Marks
-        <select v-model="form.marks" class="form-select form-select-sm">
+        <BFormSelect v-model="form.marks" size="sm">
           <option v-for="(name, id) in MARKS" :key="id" :value="id">{{ name }}</option>
-        </select>
+        </BFormSelect>
       </label>
       <label>
         Minute numbers
-        <select v-model="form.minute_numbers" class="form-select form-select-sm">
+        <BFormSelect v-model="form.minute_numbers" size="sm">
           <option v-for="(name, id) in MINUTES" :key="id" :value="id">{{ name }}</option>
-        </select>
+        </BFormSelect>
       </label>
       <BFormCheckbox v-model="form.halves" switch>Left half shaded</BFormCheckbox>
     </fieldset>
@@ -156,7 +149,7 @@ label {
   color: var(--v-quiet);
 }
 
-.kind {
+.kind.form-check {
   display: flex;
   align-items: center;
   gap: 0.55rem;

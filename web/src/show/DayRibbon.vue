@@ -53,7 +53,7 @@ const share = (at: number): string => `${(100 * at) / length.value}%`;
         {{ NAMES[part.part] }}
       </span>
     </div>
-    <input
+    <BFormInput
       v-model.number="place"
       type="range"
       min="0"

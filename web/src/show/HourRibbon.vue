@@ -10,7 +10,7 @@ const shown = computed(() => facts.at(place.value));
 
 <template>
   <div class="ribbon">
-    <input
+    <BFormInput
       v-model.number="place"
       type="range"
       min="0"

@@ -96,15 +96,10 @@ async function choose(): Promise<void> {
     <p v-if="trouble || refused" id="times-wrong" class="field-error" role="alert">
       {{ trouble || refused }}
     </p>
-    <select
-      v-model="step"
-      class="form-select form-select-sm"
-      aria-label="Choose times for a step"
-      @change="choose"
-    >
+    <BFormSelect v-model="step" size="sm" aria-label="Choose times for a step" @change="choose">
       <option value="">Choose {{ COUNT }} for…</option>
       <option v-for="one in steps" :key="one.id" :value="one.id">{{ one.name }}</option>
-    </select>
+    </BFormSelect>
   </section>
 </template>
 

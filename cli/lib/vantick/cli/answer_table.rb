@@ -27,11 +27,11 @@ module Vantick
       end
 
       # @param row [CSV::Row]
-      # @param conventions [Core::Conventions]
-      # @return [Core::Marked]
+      # @param conventions [Core::Wording::Conventions]
+      # @return [Core::Marking::Marked]
       def self.mark(row, conventions)
-        task = Core::Task.find(row["task"])
-        Core::Marker.mark(conventions:, task:, time: task.parse_time(row["time"]), text: row["answer"].to_s, said: row["said"])
+        task = Core::Marking::Task.find(row["task"])
+        Core::Marking::Marker.mark(conventions:, task:, time: task.parse_time(row["time"]), text: row["answer"].to_s, said: row["said"])
       end
 
       private

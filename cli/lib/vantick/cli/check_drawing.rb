@@ -14,7 +14,7 @@ module Vantick
         missing = %i[hour minute].find { |hand| !angles[hand]&.finite? }
         raise UsageError, "give --#{missing}-hand in degrees clockwise from the twelve, such as --#{missing}-hand 120" if missing
 
-        line(told(Core::DrawingCheck.new(Core::Hands.new(angles[:hour], angles[:minute]))))
+        line(told(Core::Dial::DrawingCheck.new(Core::Dial::Hands.new(angles[:hour], angles[:minute]))))
       end
 
       private

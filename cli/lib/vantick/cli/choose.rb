@@ -12,17 +12,17 @@ module Vantick
         raise UsageError, "name the #{missing}, such as #{missing == :step ? '--step fives' : '--task dial_to_words'}" if missing
 
         levels = wanted.delete(:levels)
-        return line(levels: Core::Levels.choose(**wanted).map { |choice| told(choice) }) if levels
+        return line(levels: Core::Choosing::Levels.choose(**wanted).map { |choice| told(choice) }) if levels
 
         return mistakes(wanted) if wanted[:task].notation == :mistake
 
-        line(told(Core::Chooser.choose(**wanted)))
+        line(told(Core::Choosing::Chooser.choose(**wanted)))
       end
 
       private
 
       def mistakes(wanted)
-        chosen = Core::Mistakes.choose(**wanted.slice(:step, :count, :seed))
+        chosen = Core::Choosing::Mistakes.choose(**wanted.slice(:step, :count, :seed))
         line(mistakes: chosen.map { |one| { time: one.time.digital, said: one.said.words, misreading: one.misreading.id } })
       end
 
@@ -32,12 +32,12 @@ module Vantick
       end
 
       def options(parser, wanted)
-        parser.on("--step STEP") { |id| wanted[:step] = Core::Step.find(id) }
-        parser.on("--task TASK") { |id| wanted[:task] = Core::Task.find(id) }
+        parser.on("--step STEP") { |id| wanted[:step] = Core::Teaching::Step.find(id) }
+        parser.on("--task TASK") { |id| wanted[:task] = Core::Marking::Task.find(id) }
         parser.on("--count COUNT", OptionParser::DecimalInteger) { |count| wanted[:count] = count }
         parser.on("--seed SEED", OptionParser::DecimalInteger) { |seed| wanted[:seed] = seed }
         parser.on("--levels") { wanted[:levels] = true }
-        parser.on("--avoid TIMES", Array) { |times| wanted[:avoid] = times.map { |time| Core::DialTime.parse(time) } }
+        parser.on("--avoid TIMES", Array) { |times| wanted[:avoid] = times.map { |time| Core::Dial::DialTime.parse(time) } }
       end
     end
   end

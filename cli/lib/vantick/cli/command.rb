@@ -36,21 +36,21 @@ module Vantick
         parser.on("--conventions NAMES") { |names| @conventions = read_conventions(names) }
       end
 
-      def conventions = @conventions || Core::Conventions.default
+      def conventions = @conventions || Core::Wording::Conventions.default
 
       def read_conventions(names)
-        return Core::Conventions.parse(names) unless names.end_with?(".json")
+        return Core::Wording::Conventions.parse(names) unless names.end_with?(".json")
 
         choices = JSON.parse(File.read(names), symbolize_names: true)
         raise UsageError, "#{names} must hold an object, such as {\"past_word\": \"after\"}" unless choices.is_a?(Hash)
 
-        Core::Conventions.new(**choices)
+        Core::Wording::Conventions.new(**choices)
       rescue SystemCallError, JSON::ParserError
         raise UsageError, "#{names} cannot be read as JSON"
       end
 
-      # @return [Array<Core::DialTime, Core::DayTime>] the one named, or all that the task can be asked about
-      def times(words, all, task = Core::Task.all.first)
+      # @return [Array<Core::Dial::DialTime, Core::Dial::DayTime>] the one named, or all that the task can be asked about
+      def times(words, all, task = Core::Marking::Task.all.first)
         return task.times if all && words.empty?
         raise UsageError, "give one time, such as 7:45, or --all" if all || words.length != 1
 

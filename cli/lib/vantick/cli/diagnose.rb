@@ -35,12 +35,14 @@ module Vantick
 
       def told(answers, last)
         marked = answers.map(&:marked)
-        diagnosis = Core::Diagnosis.new(marked, days: answers.map { |answer| answer.day&.jd }, today: last&.jd)
+        diagnosis = Core::Judging::Diagnosis.new(marked, days: answers.map { |answer| answer.day&.jd }, today: last&.jd)
         { verdict: diagnosis.verdict, misreadings: misreadings(diagnosis, marked), next_best: next_best(diagnosis, marked) }
       end
 
       def misreadings(diagnosis, marked)
-        found = Core::Misreading.all.map { |one| [diagnosis.probability(one), Core::Evidence.new(one, marked.select(&:telling?))] }
+        found = Core::Reading::Misreading.all.map do |one|
+          [diagnosis.probability(one), Core::Judging::Evidence.new(one, marked.select(&:telling?))]
+        end
         found.select { |share, evidence| evidence.hits.positive? || share >= TOLD_FROM }
              .sort_by.with_index { |(share, evidence), at| [-share.round(3), *evidence.rank, at] }
              .map { |share, evidence| piece(share, evidence) }
@@ -54,8 +56,8 @@ module Vantick
       def next_best(diagnosis, marked)
         task = marked.last.task
         times = marked.select { |one| one.task.asks == task.asks }.map(&:time).uniq
-        left = (Core::Step.holding(times, task)&.pool_for(task) || task.times) - times
-        time = Core::NextBest.time(diagnosis, task, left)
+        left = (Core::Teaching::Step.holding(times, task)&.pool_for(task) || task.times) - times
+        time = Core::Judging::NextBest.time(diagnosis, task, left)
         time && { task: task.id, time: time.digital }
       end
     end

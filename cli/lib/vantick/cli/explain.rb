@@ -9,7 +9,7 @@ module Vantick
       private
 
       def steps(time)
-        Core::TalkThrough.steps(time, conventions).map.with_index(1) { |step, number| { number:, **step.to_h } }
+        Core::Reading::TalkThrough.steps(time, conventions).map.with_index(1) { |step, number| { number:, **step.to_h } }
       end
     end
   end

@@ -10,7 +10,7 @@ module Vantick
         words = parse(arguments) do |parser|
           parser.on("--all") { all = true }
           conventions_option(parser)
-          parser.on("--task TASK") { |id| task = Core::Task.find(id) }
+          parser.on("--task TASK") { |id| task = Core::Marking::Task.find(id) }
         end
         raise UsageError, "name the task, such as --task dial_to_words" unless task
 
@@ -20,7 +20,7 @@ module Vantick
       private
 
       def answers(time, task)
-        found = Core::Misreading.for(task).to_h { |misreading| [misreading.id, misreading.wrong_answers(time, task)] }
+        found = Core::Reading::Misreading.for(task).to_h { |misreading| [misreading.id, misreading.wrong_answers(time, task)] }
         found = found.transform_values { |wrong| wrong.map { |answer| task.write(answer, conventions) } }
         found.reject { |_, wrong| wrong.empty? }
       end

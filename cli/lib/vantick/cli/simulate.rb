@@ -13,7 +13,7 @@ module Vantick
         missing = %i[step task].find { |name| !@wanted.key?(name) }
         raise UsageError, "name the #{missing}, such as #{missing == :step ? '--step fives' : '--task dial_to_words'}" if missing
 
-        child = Core::SimulatedChild.new(seed: @wanted[:seed], **@how)
+        child = Core::Simulation::SimulatedChild.new(seed: @wanted[:seed], **@how)
         asked.each { |time, mistake| told(time, child.answer(time, @wanted[:task], mistake:), mistake) }
       end
 
@@ -21,15 +21,15 @@ module Vantick
 
       # What the child is asked, each with the mistake to spot where there is one.
       def asked
-        return Core::Chooser.choose(**@wanted).times.map { |time| [time, nil] } unless @wanted[:task].notation == :mistake
+        return Core::Choosing::Chooser.choose(**@wanted).times.map { |time| [time, nil] } unless @wanted[:task].notation == :mistake
 
-        Core::Mistakes.choose(**@wanted.slice(:step, :count, :seed)).map { |mistake| [mistake.time, mistake] }
+        Core::Choosing::Mistakes.choose(**@wanted.slice(:step, :count, :seed)).map { |mistake| [mistake.time, mistake] }
       end
 
       def options(parser)
-        parser.on("--misreading ID") { |id| @how[:misreadings] << Core::Misreading.find(id) }
-        parser.on("--step STEP") { |id| @wanted[:step] = Core::Step.find(id) }
-        parser.on("--task TASK") { |id| @wanted[:task] = Core::Task.find(id) }
+        parser.on("--misreading ID") { |id| @how[:misreadings] << Core::Reading::Misreading.find(id) }
+        parser.on("--step STEP") { |id| @wanted[:step] = Core::Teaching::Step.find(id) }
+        parser.on("--task TASK") { |id| @wanted[:task] = Core::Marking::Task.find(id) }
         parser.on("--count COUNT", OptionParser::DecimalInteger) { |count| @wanted[:count] = count }
         parser.on("--seed SEED", OptionParser::DecimalInteger) { |seed| @wanted[:seed] = seed }
         SHARES.each { |name| parser.on("--#{name} SHARE", Float) { |share| @how[name] = share_of(name, share) } }
@@ -43,7 +43,7 @@ module Vantick
 
       def told(time, answer, mistake)
         said = mistake&.said&.words
-        marked = Core::Marker.mark(task: @wanted[:task], time:, text: answer, said:)
+        marked = Core::Marking::Marker.mark(task: @wanted[:task], time:, text: answer, said:)
         line(**{ task: @wanted[:task].id, time: time.digital, said:, answer:, verdict: marked.verdict,
 misreadings: marked.misreadings }.compact)
       end

@@ -76,7 +76,7 @@ module Vantick
         events.on_booted do
           ready
           # What the first teacher would wait for.
-          Thread.new { Show::Facts::CATALOGUE.for(Core::Conventions.default) }
+          Thread.new { Show::Facts::CATALOGUE.for(Core::Wording::Conventions.default) }
         end
         log_writer = Puma::LogWriter.new(File.open(File::NULL, "w"), $stderr)
         Puma::Launcher.new(configuration(app), log_writer:, events:).run

@@ -2,28 +2,30 @@
 
 module Vantick
   module Core
-    # Three levels on one step: the easiest third of its times, the middle and the hardest.
-    module Levels
-      COUNT = 3
+    module Choosing
+      # Three levels on one step: the easiest third of its times, the middle and the hardest.
+      module Levels
+        COUNT = 3
 
-      class << self
-        # @param step [Step]
-        # @param task [Task]
-        # @return [Array<Array<DialTime>>] three pools, easiest first
-        def pools(step, task)
-          ordered = step.pool_for(task).sort_by { |time| [Difficulty.of(time), time] }
-          ordered.each_slice((ordered.length / COUNT.to_f).ceil).to_a
-        end
+        class << self
+          # @param step [Step]
+          # @param task [Task]
+          # @return [Array<Array<DialTime>>] three pools, easiest first
+          def pools(step, task)
+            ordered = step.pool_for(task).sort_by { |time| [Difficulty.of(time), time] }
+            ordered.each_slice((ordered.length / COUNT.to_f).ceil).to_a
+          end
 
-        # @param step [Step]
-        # @param task [Task]
-        # @param count [Integer] how many times each level has
-        # @param seed [Integer]
-        # @param avoid [Array<DialTime>]
-        # @return [Array<Choice>] three, easiest first, no time in two of them
-        # @raise [InvalidCount]
-        def choose(step:, task:, count:, seed: 0, avoid: [])
-          pools(step, task).map { |pool| Chooser.from(pool, name: step.name, task:, count:, seed:, avoid:) }
+          # @param step [Step]
+          # @param task [Task]
+          # @param count [Integer] how many times each level has
+          # @param seed [Integer]
+          # @param avoid [Array<DialTime>]
+          # @return [Array<Choice>] three, easiest first, no time in two of them
+          # @raise [InvalidCount]
+          def choose(step:, task:, count:, seed: 0, avoid: [])
+            pools(step, task).map { |pool| Chooser.from(pool, name: step.name, task:, count:, seed:, avoid:) }
+          end
         end
       end
     end

@@ -2,48 +2,50 @@
 
 module Vantick
   module Core
-    # How a task is asked on a child's device: what stands above it, and the way of giving the answer.
-    class DeskTask
-      WORDS = DataFile.load("desk")
-      ENTRIES = %i[words digits hands pairs hour count mistake minutes halves].freeze
+    module Desk
+      # How a task is asked on a child's device: what stands above it, and the way of giving the answer.
+      class DeskTask
+        WORDS = Facts::DataFile.load("desk")
+        ENTRIES = %i[words digits hands pairs hour count mistake minutes halves].freeze
 
-      # @return [Task]
-      attr_reader :task
-      # @return [Symbol] one of {ENTRIES}
-      attr_reader :entry
-      # @return [String] the question, for a child
-      attr_reader :ask
+        # @return [Task]
+        attr_reader :task
+        # @return [Symbol] one of {ENTRIES}
+        attr_reader :entry
+        # @return [String] the question, for a child
+        attr_reader :ask
 
-      # @return [Array<DeskTask>] in the order in which they take turns
-      def self.all = @all ||= WORDS[:tasks].map { |entry| new(entry) }.freeze
+        # @return [Array<DeskTask>] in the order in which they take turns
+        def self.all = @all ||= WORDS[:tasks].map { |entry| new(entry) }.freeze
 
-      # @param task [Task]
-      # @return [DeskTask]
-      def self.for(task) = (@by_task ||= all.to_h { |one| [one.task.id, one] }.freeze).fetch(task.id)
+        # @param task [Task]
+        # @return [DeskTask]
+        def self.for(task) = (@by_task ||= all.to_h { |one| [one.task.id, one] }.freeze).fetch(task.id)
 
-      # @param step [Step]
-      # @return [Array<DeskTask>] those that the step can be practised with
-      def self.of(step)
-        @of ||= {}
-        @of[step.id] ||= all.select { |one| one.suits?(step) }.freeze
-      end
+        # @param step [Step]
+        # @return [Array<DeskTask>] those that the step can be practised with
+        def self.of(step)
+          @of ||= {}
+          @of[step.id] ||= all.select { |one| one.suits?(step) }.freeze
+        end
 
-      def initialize(entry)
-        @task = Task.find(entry[:id])
-        @entry = entry[:entry].to_sym
-        raise InvalidData, "desk.yml: #{entry[:id]}: #{entry[:entry]}" unless ENTRIES.include?(@entry)
+        def initialize(entry)
+          @task = Marking::Task.find(entry[:id])
+          @entry = entry[:entry].to_sym
+          raise InvalidData, "desk.yml: #{entry[:id]}: #{entry[:entry]}" unless ENTRIES.include?(@entry)
 
-        @ask = entry[:ask]
-        @from = entry[:from]&.to_sym
-        freeze
-      end
+          @ask = entry[:ask]
+          @from = entry[:from]&.to_sym
+          freeze
+        end
 
-      # @param step [Step]
-      # @return [Boolean] whether it can be asked with the step's times, and the child has come that far
-      def suits?(step)
-        return false unless step.tasks.include?(task)
+        # @param step [Step]
+        # @return [Boolean] whether it can be asked with the step's times, and the child has come that far
+        def suits?(step)
+          return false unless step.tasks.include?(task)
 
-        @from.nil? || step.id == @from || step.foundations.any? { |below| below.id == @from }
+          @from.nil? || step.id == @from || step.foundations.any? { |below| below.id == @from }
+        end
       end
     end
   end

@@ -2,65 +2,67 @@
 
 module Vantick
   module Core
-    # The one sentence that a child is told of an answer: what is right, or the step that went wrong.
-    module Feedback
-      WORDS = DeskTask::WORDS
+    module Desk
+      # The one sentence that a child is told of an answer: what is right, or the step that went wrong.
+      module Feedback
+        WORDS = DeskTask::WORDS
 
-      class << self
-        # @param marked [Marked]
-        # @param conventions [Conventions]
-        # @return [String]
-        def of(marked, conventions = Conventions.default)
-          return read_right(marked, conventions) if marked.read_right?
-          return misread(marked, conventions) if marked.misreadings.any?
+        class << self
+          # @param marked [Marked]
+          # @param conventions [Conventions]
+          # @return [String]
+          def of(marked, conventions = Wording::Conventions.default)
+            return read_right(marked, conventions) if marked.read_right?
+            return misread(marked, conventions) if marked.misreadings.any?
 
-          return gap(marked.offset_degrees) if marked.verdict == :right_gap
+            return gap(marked.offset_degrees) if marked.verdict == :right_gap
 
-          entry = DeskTask.for(marked.task).entry
-          (WORDS[:unreadable][entry] unless marked.telling?) || again(marked.task, entry)
-        end
-
-        # @param marked [Array<Marked>] the answers of one turn: one, or as many as there are pairs
-        # @param conventions [Conventions]
-        # @return [String]
-        def of_turn(marked, conventions = Conventions.default)
-          return of(marked.first, conventions) if marked.one?
-
-          marked.all?(&:right?) ? WORDS[:pairs_right] : WORDS[:again][:pairs]
-        end
-
-        # @param task [Task]
-        # @param time [DialTime, DayTime]
-        # @param conventions [Conventions]
-        # @return [String] the right answer, for a child; of hands what they say
-        def answer(task, time, conventions = Conventions.default)
-          case task.notation
-          when :hands, :mistake then Phrase.usual(time, conventions)
-          else task.write(task.right_answer(time), conventions)
+            entry = DeskTask.for(marked.task).entry
+            (WORDS[:unreadable][entry] unless marked.telling?) || again(marked.task, entry)
           end
+
+          # @param marked [Array<Marked>] the answers of one turn: one, or as many as there are pairs
+          # @param conventions [Conventions]
+          # @return [String]
+          def of_turn(marked, conventions = Wording::Conventions.default)
+            return of(marked.first, conventions) if marked.one?
+
+            marked.all?(&:right?) ? WORDS[:pairs_right] : WORDS[:again][:pairs]
+          end
+
+          # @param task [Task]
+          # @param time [DialTime, DayTime]
+          # @param conventions [Conventions]
+          # @return [String] the right answer, for a child; of hands what they say
+          def answer(task, time, conventions = Wording::Conventions.default)
+            case task.notation
+            when :hands, :mistake then Wording::Phrase.usual(time, conventions)
+            else task.write(task.right_answer(time), conventions)
+            end
+          end
+
+          # @param sentence [String] with a place for the answer at its end
+          # @param answer [String] such as "a.m.", after which no other full stop comes
+          # @return [String]
+          def say(sentence, answer) = format(sentence, answer:).sub(/\.\.\z/, ".")
+
+          private
+
+          def read_right(marked, conventions)
+            say(WORDS.fetch(marked.verdict), answer(marked.task, marked.time, conventions))
+          end
+
+          # Where several fit, the first in the order of the chain.
+          def misread(marked, conventions)
+            found = Reading::Misreading.find(marked.causes.first)
+            found.child(marked.task, conventions)
+          end
+
+          # Where no dial is shown there is none to look at.
+          def again(task, entry) = (WORDS[:unseen][entry] unless task.dial?) || WORDS[:again].fetch(entry)
+
+          def gap(offset) = format(WORDS[:right_gap], **WORDS.fetch(offset.positive? ? :too_far : :too_near))
         end
-
-        # @param sentence [String] with a place for the answer at its end
-        # @param answer [String] such as "a.m.", after which no other full stop comes
-        # @return [String]
-        def say(sentence, answer) = format(sentence, answer:).sub(/\.\.\z/, ".")
-
-        private
-
-        def read_right(marked, conventions)
-          say(WORDS.fetch(marked.verdict), answer(marked.task, marked.time, conventions))
-        end
-
-        # Where several fit, the first in the order of the chain.
-        def misread(marked, conventions)
-          found = Misreading.find(marked.causes.first)
-          found.child(marked.task, conventions)
-        end
-
-        # Where no dial is shown there is none to look at.
-        def again(task, entry) = (WORDS[:unseen][entry] unless task.dial?) || WORDS[:again].fetch(entry)
-
-        def gap(offset) = format(WORDS[:right_gap], **WORDS.fetch(offset.positive? ? :too_far : :too_near))
       end
     end
   end

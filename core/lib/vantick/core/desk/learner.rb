@@ -2,70 +2,73 @@
 
 module Vantick
   module Core
-    # What is known of a child while tasks come one after the other: what they were asked at first try, and what their
-    # answers make probable.
-    class Learner
-      # First tries that are kept at hand (judgement: what is older is chosen again as if it were new).
-      KEPT = 60
+    module Desk
+      # What is known of a child while tasks come one after the other: what they were asked at first try, and what their
+      # answers make probable.
+      class Learner
+        # First tries that are kept at hand (judgement: what is older is chosen again as if it were new).
+        KEPT = 60
 
-      # @return [Step] the one that is practised
-      attr_reader :step
-      # @return [Diagnosis]
-      attr_reader :belief
-      # @return [Array<Marked>] first tries, oldest first
-      attr_reader :answers
-      # @return [Array<Turn>] of this sitting, oldest first
-      attr_reader :turns
-      # @return [Array<DayTime>] of the class's own day
-      attr_reader :day_times
+        # @return [Step] the one that is practised
+        attr_reader :step
+        # @return [Diagnosis]
+        attr_reader :belief
+        # @return [Array<Marked>] first tries, oldest first
+        attr_reader :answers
+        # @return [Array<Turn>] of this sitting, oldest first
+        attr_reader :turns
+        # @return [Array<DayTime>] of the class's own day
+        attr_reader :day_times
 
-      # @param step [Step]
-      # @param answers [Array<Marked>] first tries of earlier days and of today, oldest first
-      def initialize(step:, answers: [], belief: Diagnosis.new(answers.last(Diagnosis::LOOKED_AT)), turns: [], day_times: [])
-        @step = step
-        @answers = answers.last(KEPT).freeze
-        @belief = belief
-        @turns = turns.last(KEPT).freeze
-        @day_times = day_times
-        freeze
-      end
+        # @param step [Step]
+        # @param answers [Array<Marked>] first tries of earlier days and of today, oldest first
+        def initialize(step:, answers: [], belief: Judging::Diagnosis.new(answers.last(Judging::Diagnosis::LOOKED_AT)), turns: [],
+                       day_times: [])
+          @step = step
+          @answers = answers.last(KEPT).freeze
+          @belief = belief
+          @turns = turns.last(KEPT).freeze
+          @day_times = day_times
+          freeze
+        end
 
-      # @return [Array<DialTime, DayTime>] asked in this sitting, oldest first
-      def times = turns.flat_map(&:times)
+        # @return [Array<DialTime, DayTime>] asked in this sitting, oldest first
+        def times = turns.flat_map(&:times)
 
-      # @param turn [Turn]
-      # @return [Learner] once it was put to the child
-      def asked(turn) = Learner.new(step:, answers:, belief:, turns: turns + [turn], day_times:)
+        # @param turn [Turn]
+        # @return [Learner] once it was put to the child
+        def asked(turn) = Learner.new(step:, answers:, belief:, turns: turns + [turn], day_times:)
 
-      # @param marked [Array<Marked>] the answers of one turn, at first try
-      # @return [Learner]
-      def after(marked)
-        believed = marked.reduce(belief) { |so_far, one| so_far.with(one) }
-        Learner.new(step:, answers: answers + marked, belief: believed, turns:, day_times:)
-      end
+        # @param marked [Array<Marked>] the answers of one turn, at first try
+        # @return [Learner]
+        def after(marked)
+          believed = marked.reduce(belief) { |so_far, one| so_far.with(one) }
+          Learner.new(step:, answers: answers + marked, belief: believed, turns:, day_times:)
+        end
 
-      # First tries wrong one after the other from which on a child is asked something easier (judgement).
-      STUCK = 2
+        # First tries wrong one after the other from which on a child is asked something easier (judgement).
+        STUCK = 2
 
-      # @return [Boolean] whether the last ones were wrong, and no misreading is likely that could be helped against
-      def stuck?
-        last = answers.last(STUCK)
-        turns.length >= STUCK && last.length == STUCK && last.all? do |marked|
-          marked.telling? && !marked.read_right?
-        end && belief.likely.empty?
-      end
+        # @return [Boolean] whether the last ones were wrong, and no misreading is likely that could be helped against
+        def stuck?
+          last = answers.last(STUCK)
+          turns.length >= STUCK && last.length == STUCK && last.all? do |marked|
+            marked.telling? && !marked.read_right?
+          end && belief.likely.empty?
+        end
 
-      # @param step [Step]
-      # @return [Boolean] whether the last whole dial at one of its times was read rightly
-      def read_last?(step)
-        last = answers.reverse.find { |marked| marked.task.dial? && Step.home(marked.task).nil? && step.holds?(marked.time) }
-        !last.nil? && last.read_right?
-      end
+        # @param step [Step]
+        # @return [Boolean] whether the last whole dial at one of its times was read rightly
+        def read_last?(step)
+          last = answers.reverse.find { |marked| marked.task.dial? && Teaching::Step.home(marked.task).nil? && step.holds?(marked.time) }
+          !last.nil? && last.read_right?
+        end
 
-      # @return [Array<Array(Task, DialTime)>] read rightly the last time they were asked, the longest ago first
-      def known
-        last = answers.reverse.uniq { |marked| [marked.task, marked.time] }.reverse
-        last.select(&:read_right?).map { |marked| [marked.task, marked.time] }
+        # @return [Array<Array(Task, DialTime)>] read rightly the last time they were asked, the longest ago first
+        def known
+          last = answers.reverse.uniq { |marked| [marked.task, marked.time] }.reverse
+          last.select(&:read_right?).map { |marked| [marked.task, marked.time] }
+        end
       end
     end
   end

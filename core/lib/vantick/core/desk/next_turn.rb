@@ -2,171 +2,180 @@
 
 module Vantick
   module Core
-    # Chooses what a child is asked next: what would help most where a misreading is likely, else what would tell most, a known
-    # one now and then; never the same time twice running.
-    class NextTurn
-      # Every so many turns something known comes, so that it stays known and the child sees what they can do (judgement).
-      KNOWN_EVERY = 4
-      # Times that are compared for what they tell, drawn by lot from the step's (judgement: the best of so many is near the best).
-      COMPARED = 10
-      # Below this fall of doubt, in bits, an answer tells next to nothing: then it is practice (judgement).
-      TELLING_BITS = 0.08
-      # Times not asked again at once, where a round has more tasks than there are times (judgement).
-      APART = 6
-      # Clocks and cards to match at a time (judgement: as many as stand side by side on a phone).
-      PAIRS = 3
-      # Sets of cards drawn by lot, of which one without the last time is taken.
-      TRIED = 4
-      SEEN_FROM = NextBest::SEEN_FROM
+    module Desk
+      # Chooses what a child is asked next: what would help most where a misreading is likely, else what would tell most, a known
+      # one now and then; never the same time twice running.
+      class NextTurn
+        # Every so many turns something known comes, so that it stays known and the child sees what they can do (judgement).
+        KNOWN_EVERY = 4
+        # Times that are compared for what they tell, drawn by lot from the step's (judgement: the best of so many is near the best).
+        COMPARED = 10
+        # Below this fall of doubt, in bits, an answer tells next to nothing: then it is practice (judgement).
+        TELLING_BITS = 0.08
+        # Times not asked again at once, where a round has more tasks than there are times (judgement).
+        APART = 6
+        # Clocks and cards to match at a time (judgement: as many as stand side by side on a phone).
+        PAIRS = 3
+        # Sets of cards drawn by lot, of which one without the last time is taken.
+        TRIED = 4
+        SEEN_FROM = Judging::NextBest::SEEN_FROM
 
-      # @param learner [Learner]
-      # @param seed [Integer]
-      # @param beside [Array<DialTime, DayTime>] times that are held ready for later, and may come right after this one
-      # @return [Turn]
-      def self.for(learner, seed:, beside: []) = new(learner, Random.new(seed), beside).turn
+        # @param learner [Learner]
+        # @param seed [Integer]
+        # @param beside [Array<DialTime, DayTime>] times that are held ready for later, and may come right after this one
+        # @return [Turn]
+        def self.for(learner, seed:, beside: []) = new(learner, Random.new(seed), beside).turn
 
-      # What can be asked ahead, for when the network is away: practice that needs no answer to be chosen.
-      # @param learner [Learner]
-      # @param count [Integer]
-      # @param seed [Integer]
-      # @return [Array<Turn>] no time twice
-      def self.ahead(learner, count:, seed:)
-        random = Random.new(seed)
-        (1..count).reduce([[], learner]) do |(turns, so_far), _|
-          turn = new(so_far, random).practice
-          [turns + [turn], so_far.asked(turn)]
-        end.first
-      end
-
-      def initialize(learner, random, beside = [])
-        @learner = learner
-        @beside = beside
-        @step = learner.step
-        @random = random
-      end
-
-      # @return [Turn]
-      def turn
-        return easier || known || telling if @learner.stuck?
-        return known || telling if (@learner.turns.length % KNOWN_EVERY) == KNOWN_EVERY - 1
-
-        helping || telling
-      end
-
-      # @return [Turn] the next task in turn, with a time not asked yet
-      def practice = of_task(following, :practises) { |times| unmet(times) }
-
-      private
-
-      # The task asked least in this sitting, the first in order among equals; not the same again where there are others.
-      def following(among = DeskTask.of(@step))
-        asked = @learner.turns.map(&:task).tally
-        tasks = among.map(&:task)
-        others = tasks - [@learner.turns.last&.task]
-        (others.empty? ? tasks : others).min_by.with_index { |task, place| [asked.fetch(task, 0), place] }
-      end
-
-      # For halves of the day the class's own day as well.
-      def pool(task) = task.asks == :day ? @learner.day_times | @step.pool_for(task) : @step.pool_for(task)
-
-      def recent = @beside + @learner.times
-
-      # Not asked just now; where that leaves nothing, at least not the last one.
-      def fresh(times)
-        [recent, recent.last(APART), recent.last(1)].map { |asked| times - asked }.find(&:any?) || []
-      end
-
-      # The class's own times first, then those not met yet.
-      def unmet(times)
-        fresh = fresh(times)
-        left = fresh - @learner.answers.map(&:time)
-        [left & @learner.day_times, left, fresh].find(&:any?).sample(random: @random)
-      end
-
-      # For a child who is ground down: the highest step below that was read rightly the last time, or else the nearest.
-      def easier
-        below = @step.foundations.select { |step| step.pool.any? && step.whole? }.reverse
-        step = below.find { |one| @learner.read_last?(one) } || below.first or return
-        task = Task.find(:dial_to_words)
-        times = fresh(shown(step.pool_for(task)))
-        Turn.new(step:, task:, times: [easy(times)], reason: :known) if times.any?
-      end
-
-      def known
-        tasks = single.map(&:task)
-        # In the first round none twice; who goes on longer meets what went well again.
-        lately = @learner.turns.length < Round::TASKS ? recent : recent.last(APART)
-        task, time = @learner.known.find { |asked, at| tasks.include?(asked) && !lately.include?(at) }
-        time && Turn.new(step: holding(task, time), task:, times: [time], reason: :known)
-      end
-
-      # Those whose one time is all there is to choose.
-      def single?(task) = !%i[match spot_mistake].include?(task.id)
-
-      def single = DeskTask.of(@step).select { |one| single?(one.task) }
-
-      # A known time of a step below stays with the step that is practised: it is not this that it tells of.
-      def holding(task, time) = pool(task).include?(time) || Step.home(task) ? @step : Step.holding([time], task) || @step
-
-      # Not twice running: help needs something else between.
-      def helping
-        against = @learner.belief.likely.first
-        return if against.nil? || @learner.turns.last&.reason == :helps
-
-        fitting = single.select { |one| against.shows_in?(one.task) }
-        fitting.empty? ? nil : helping_with(following(fitting), against)
-      end
-
-      def helping_with(task, against)
-        times = fresh(shown(pool(task)).select { |time| against.chance?(time, task) })
-        Turn.new(step: @step, task:, times: [easy(times)], reason: :helps, against:) if times.any?
-      end
-
-      # One of the easier half, not always the same.
-      def easy(times) = times.sort_by { |time| Difficulty.of(dial(time)) }.first((times.length / 2.0).ceil).sample(random: @random)
-
-      def dial(time) = time.is_a?(DayTime) ? time.dial_time : time
-
-      def telling
-        task = following
-        return practice unless single?(task)
-
-        times = fresh(shown(pool(task))).sample(COMPARED, random: @random)
-        shares = @learner.belief.open_states(Misreading.for(task)).select { |_, share| share >= SEEN_FROM }
-        bits, time = times.map { |one| [NextBest.expected_fall(shares, one, task), one] }.max_by(&:first)
-        return practice if bits.nil? || bits < TELLING_BITS
-
-        Turn.new(step: @step, task:, times: [time], reason: :tells)
-      end
-
-      # Where no hand hides the other, unless all do.
-      def shown(times)
-        left = times.reject(&:hidden_hand?)
-        left.empty? ? times : left
-      end
-
-      def of_task(task, reason)
-        case task.id
-        when :match then pairs(task, reason)
-        when :spot_mistake then mistake(task, reason)
-        else Turn.new(step: @step, task:, times: [yield(shown(pool(task)))], reason:)
+        # What can be asked ahead, for when the network is away: practice that needs no answer to be chosen.
+        # @param learner [Learner]
+        # @param count [Integer]
+        # @param seed [Integer]
+        # @return [Array<Turn>] no time twice
+        def self.ahead(learner, count:, seed:)
+          random = Random.new(seed)
+          (1..count).reduce([[], learner]) do |(turns, so_far), _|
+            turn = new(so_far, random).practice
+            [turns + [turn], so_far.asked(turn)]
+          end.first
         end
-      end
 
-      def pairs(task, reason)
-        count = [PAIRS, shown(@step.pool).length].min
-        tries = Array.new(TRIED) { MatchCards.choose(step: @step, count:, seed: @random.rand(2**31)) }
-        Turn.new(step: @step, task:, times: tries.min_by { |times| (times & recent.last(1)).length }, reason:)
-      end
+        def initialize(learner, random, beside = [])
+          @learner = learner
+          @beside = beside
+          @step = learner.step
+          @random = random
+        end
 
-      # Of the child's own likely misreading, where that can be heard.
-      def mistake(task, reason)
-        own = @learner.belief.likely & @step.misreadings(Task.find(:dial_to_words))
-        choice = Mistakes.choose(step: @step, count: 2, seed: @random.rand(2**31), misreadings: own)
-        found = choice.find { |one| !recent.include?(one.time) }
-        return of_task(Task.find(:dial_to_words), reason) { |times| unmet(times) } unless found
+        # @return [Turn]
+        def turn
+          return easier || known || telling if @learner.stuck?
+          return known || telling if (@learner.turns.length % KNOWN_EVERY) == KNOWN_EVERY - 1
 
-        Turn.new(step: @step, task:, times: [found.time], reason:, said: found.said, mistake: found.misreading)
+          helping || telling
+        end
+
+        # @return [Turn] the next task in turn, with a time not asked yet
+        def practice = of_task(following, :practises) { |times| unmet(times) }
+
+        private
+
+        # The task asked least in this sitting, the first in order among equals; not the same again where there are others.
+        def following(among = DeskTask.of(@step))
+          asked = @learner.turns.map(&:task).tally
+          tasks = among.map(&:task)
+          others = tasks - [@learner.turns.last&.task]
+          (others.empty? ? tasks : others).min_by.with_index { |task, place| [asked.fetch(task, 0), place] }
+        end
+
+        # For halves of the day the class's own day as well.
+        def pool(task) = task.asks == :day ? @learner.day_times | @step.pool_for(task) : @step.pool_for(task)
+
+        def recent = @beside + @learner.times
+
+        # Not asked just now; where that leaves nothing, at least not the last one.
+        def fresh(times)
+          [recent, recent.last(APART), recent.last(1)].map { |asked| times - asked }.find(&:any?) || []
+        end
+
+        # The class's own times first, then those not met yet.
+        def unmet(times)
+          fresh = fresh(times)
+          left = fresh - @learner.answers.map(&:time)
+          [left & @learner.day_times, left, fresh].find(&:any?).sample(random: @random)
+        end
+
+        # For a child who is ground down: the highest step below that was read rightly the last time, or else the nearest.
+        def easier
+          below = @step.foundations.select { |step| step.pool.any? && step.whole? }.reverse
+          step = below.find { |one| @learner.read_last?(one) } || below.first or return
+          task = Marking::Task.find(:dial_to_words)
+          times = fresh(shown(step.pool_for(task)))
+          Turn.new(step:, task:, times: [easy(times)], reason: :known) if times.any?
+        end
+
+        def known
+          tasks = single.map(&:task)
+          # In the first round none twice; who goes on longer meets what went well again.
+          lately = @learner.turns.length < Round::TASKS ? recent : recent.last(APART)
+          task, time = @learner.known.find { |asked, at| tasks.include?(asked) && !lately.include?(at) }
+          time && Turn.new(step: holding(task, time), task:, times: [time], reason: :known)
+        end
+
+        # Those whose one time is all there is to choose.
+        def single?(task) = !%i[match spot_mistake].include?(task.id)
+
+        def single = DeskTask.of(@step).select { |one| single?(one.task) }
+
+        # A known time of a step below stays with the step that is practised: it is not this that it tells of.
+        def holding(task,
+                    time)
+          pool(task).include?(time) || Teaching::Step.home(task) ? @step : Teaching::Step.holding([time], task) || @step
+        end
+
+        # Not twice running: help needs something else between.
+        def helping
+          against = @learner.belief.likely.first
+          return if against.nil? || @learner.turns.last&.reason == :helps
+
+          fitting = single.select { |one| against.shows_in?(one.task) }
+          fitting.empty? ? nil : helping_with(following(fitting), against)
+        end
+
+        def helping_with(task, against)
+          times = fresh(shown(pool(task)).select { |time| against.chance?(time, task) })
+          Turn.new(step: @step, task:, times: [easy(times)], reason: :helps, against:) if times.any?
+        end
+
+        # One of the easier half, not always the same.
+        def easy(times)
+          times.sort_by do |time|
+            Choosing::Difficulty.of(dial(time))
+          end.first((times.length / 2.0).ceil).sample(random: @random)
+        end
+
+        def dial(time) = time.is_a?(Dial::DayTime) ? time.dial_time : time
+
+        def telling
+          task = following
+          return practice unless single?(task)
+
+          times = fresh(shown(pool(task))).sample(COMPARED, random: @random)
+          shares = @learner.belief.open_states(Reading::Misreading.for(task)).select { |_, share| share >= SEEN_FROM }
+          bits, time = times.map { |one| [Judging::NextBest.expected_fall(shares, one, task), one] }.max_by(&:first)
+          return practice if bits.nil? || bits < TELLING_BITS
+
+          Turn.new(step: @step, task:, times: [time], reason: :tells)
+        end
+
+        # Where no hand hides the other, unless all do.
+        def shown(times)
+          left = times.reject(&:hidden_hand?)
+          left.empty? ? times : left
+        end
+
+        def of_task(task, reason)
+          case task.id
+          when :match then pairs(task, reason)
+          when :spot_mistake then mistake(task, reason)
+          else Turn.new(step: @step, task:, times: [yield(shown(pool(task)))], reason:)
+          end
+        end
+
+        def pairs(task, reason)
+          count = [PAIRS, shown(@step.pool).length].min
+          tries = Array.new(TRIED) { Choosing::MatchCards.choose(step: @step, count:, seed: @random.rand(2**31)) }
+          Turn.new(step: @step, task:, times: tries.min_by { |times| (times & recent.last(1)).length }, reason:)
+        end
+
+        # Of the child's own likely misreading, where that can be heard.
+        def mistake(task, reason)
+          own = @learner.belief.likely & @step.misreadings(Marking::Task.find(:dial_to_words))
+          choice = Choosing::Mistakes.choose(step: @step, count: 2, seed: @random.rand(2**31), misreadings: own)
+          found = choice.find { |one| !recent.include?(one.time) }
+          return of_task(Marking::Task.find(:dial_to_words), reason) { |times| unmet(times) } unless found
+
+          Turn.new(step: @step, task:, times: [found.time], reason:, said: found.said, mistake: found.misreading)
+        end
       end
     end
   end

@@ -2,58 +2,60 @@
 
 module Vantick
   module Core
-    # One sitting of a child: it ends after so many tasks or minutes, with what went well and one thing to watch for.
-    module Round
-      # Judgement: as long as a child of seven stays with it gladly.
-      TASKS = 10
-      MINUTES = 5
-      # Times named at the end.
-      NAMED = 4
+    module Desk
+      # One sitting of a child: it ends after so many tasks or minutes, with what went well and one thing to watch for.
+      module Round
+        # Judgement: as long as a child of seven stays with it gladly.
+        TASKS = 10
+        MINUTES = 5
+        # Times named at the end.
+        NAMED = 4
 
-      # @!attribute well [String] what went well, for the child
-      # @!attribute watch [String, nil] one thing to watch for
-      End = Struct.new(:well, :watch, keyword_init: true)
+        # @!attribute well [String] what went well, for the child
+        # @!attribute watch [String, nil] one thing to watch for
+        End = Struct.new(:well, :watch, keyword_init: true)
 
-      class << self
-        # @param done [Integer] tasks done
-        # @param seconds [Numeric] since it began
-        # @return [Boolean]
-        def over?(done:, seconds:) = done >= TASKS || seconds >= MINUTES * 60
+        class << self
+          # @param done [Integer] tasks done
+          # @param seconds [Numeric] since it began
+          # @return [Boolean]
+          def over?(done:, seconds:) = done >= TASKS || seconds >= MINUTES * 60
 
-        # @param answers [Array<Marked>] at first try
-        # @param conventions [Conventions]
-        # @return [End]
-        def end_of(answers, conventions = Conventions.default)
-          End.new(well: well(answers, conventions), watch: watch(answers.select(&:telling?), conventions)).freeze
-        end
+          # @param answers [Array<Marked>] at first try
+          # @param conventions [Conventions]
+          # @return [End]
+          def end_of(answers, conventions = Wording::Conventions.default)
+            End.new(well: well(answers, conventions), watch: watch(answers.select(&:telling?), conventions)).freeze
+          end
 
-        private
+          private
 
-        def well(answers, conventions)
-          words = DeskTask::WORDS[:well]
-          right = answers.select(&:right?)
-          return words[:tried] if right.empty?
-          return words[:all] if right.length == answers.length
+          def well(answers, conventions)
+            words = DeskTask::WORDS[:well]
+            right = answers.select(&:right?)
+            return words[:tried] if right.empty?
+            return words[:all] if right.length == answers.length
 
-          dials = right.select { |marked| Readable::DIALS.include?(marked.task.sees) }
-          dials.empty? ? words[:parts] : format(words[:some], times: named(dials, conventions))
-        end
+            dials = right.select { |marked| Readable::DIALS.include?(marked.task.sees) }
+            dials.empty? ? words[:parts] : format(words[:some], times: named(dials, conventions))
+          end
 
-        # The hardest ones that were right say most.
-        def named(right, conventions)
-          times = right.map { |marked| dial(marked.time) }.uniq.max_by(NAMED) { |time| Difficulty.of(time) }
-          times.sort.map { |time| Phrase.usual(time, conventions) }.join(", ")
-        end
+          # The hardest ones that were right say most.
+          def named(right, conventions)
+            times = right.map { |marked| dial(marked.time) }.uniq.max_by(NAMED) { |time| Choosing::Difficulty.of(time) }
+            times.sort.map { |time| Wording::Phrase.usual(time, conventions) }.join(", ")
+          end
 
-        def dial(time) = time.is_a?(DayTime) ? time.dial_time : time
+          def dial(time) = time.is_a?(Dial::DayTime) ? time.dial_time : time
 
-        # Of the misreading that explains most, in the child's own sentence.
-        def watch(answers, conventions)
-          found = Evidence.from(answers).first
-          return unless found
+          # Of the misreading that explains most, in the child's own sentence.
+          def watch(answers, conventions)
+            found = Judging::Evidence.from(answers).first
+            return unless found
 
-          shown = answers.find { |marked| marked.misreadings.include?(found.misreading.id) }
-          format(DeskTask::WORDS[:watch], child: found.misreading.child(shown.task, conventions))
+            shown = answers.find { |marked| marked.misreadings.include?(found.misreading.id) }
+            format(DeskTask::WORDS[:watch], child: found.misreading.child(shown.task, conventions))
+          end
         end
       end
     end

@@ -2,38 +2,40 @@
 
 module Vantick
   module Core
-    # One thing that a child is asked on a device, and why it was chosen.
-    class Turn
-      # Why a turn comes: its answer tells most, it helps against what is likely misread, it is known and comes for a change,
-      # it is practised, or the teacher gave it.
-      REASONS = %i[tells helps known practises given].freeze
+    module Desk
+      # One thing that a child is asked on a device, and why it was chosen.
+      class Turn
+        # Why a turn comes: its answer tells most, it helps against what is likely misread, it is known and comes for a change,
+        # it is practised, or the teacher gave it.
+        REASONS = %i[tells helps known practises given].freeze
 
-      # @return [Step]
-      attr_reader :step
-      # @return [Task]
-      attr_reader :task
-      # @return [Array<DialTime, DayTime>] one, or as many as there are pairs to match
-      attr_reader :times
-      # @return [Symbol] one of {REASONS}
-      attr_reader :reason
-      # @return [Misreading, nil] what it helps against
-      attr_reader :against
-      # @return [Saying, nil] what somebody said, where a mistake is to be spotted
-      attr_reader :said
-      # @return [Misreading, nil] what went wrong there
-      attr_reader :mistake
+        # @return [Step]
+        attr_reader :step
+        # @return [Task]
+        attr_reader :task
+        # @return [Array<DialTime, DayTime>] one, or as many as there are pairs to match
+        attr_reader :times
+        # @return [Symbol] one of {REASONS}
+        attr_reader :reason
+        # @return [Misreading, nil] what it helps against
+        attr_reader :against
+        # @return [Saying, nil] what somebody said, where a mistake is to be spotted
+        attr_reader :said
+        # @return [Misreading, nil] what went wrong there
+        attr_reader :mistake
 
-      def initialize(step:, task:, times:, reason:, against: nil, said: nil, mistake: nil)
-        raise ArgumentError, "no reason: #{reason}" unless REASONS.include?(reason)
+        def initialize(step:, task:, times:, reason:, against: nil, said: nil, mistake: nil)
+          raise ArgumentError, "no reason: #{reason}" unless REASONS.include?(reason)
 
-        @step = step
-        @task = task
-        @times = times.dup.freeze
-        @reason = reason
-        @against = against
-        @said = said
-        @mistake = mistake
-        freeze
+          @step = step
+          @task = task
+          @times = times.dup.freeze
+          @reason = reason
+          @against = against
+          @said = said
+          @mistake = mistake
+          freeze
+        end
       end
     end
   end

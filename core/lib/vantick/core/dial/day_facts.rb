@@ -2,52 +2,54 @@
 
 module Vantick
   module Core
-    # Everything a time of the day is called, as a plain table row.
-    # Noon and midnight go by their names; what a digital clock shows at them is told beside it.
-    module DayFacts
-      DATA = DataFile.load("day")
-      # By the minute of the day at which each part begins, the last first.
-      PARTS = DATA[:parts].map { |part| { **part, from: DayTime.parse(part[:from]).index } }.reverse.freeze
-      # Halves that have a name instead of a.m. or p.m.
-      NAMED = %i[noon midnight].freeze
+    module Dial
+      # Everything a time of the day is called, as a plain table row.
+      # Noon and midnight go by their names; what a digital clock shows at them is told beside it.
+      module DayFacts
+        DATA = Facts::DataFile.load("day")
+        # By the minute of the day at which each part begins, the last first.
+        PARTS = DATA[:parts].map { |part| { **part, from: DayTime.parse(part[:from]).index } }.reverse.freeze
+        # Halves that have a name instead of a.m. or p.m.
+        NAMED = %i[noon midnight].freeze
 
-      class << self
-        # @param day_time [DayTime]
-        # @param conventions [Conventions]
-        # @return [Hash{Symbol => Object}]
-        def of(day_time, conventions = Conventions.default)
-          part = PARTS.find { |one| day_time.index >= one[:from] }
-          dial = day_time.dial_time.digital(conventions.sign)
-          { time: day_time.to_s, half: day_time.half, part: part[:id], twelve_hour: twelve_hour(day_time, dial),
-            twenty_four_hour: day_time.to_s.sub(":", conventions.sign), clock_shows: "#{dial} #{name(day_time.shown_half)}",
-            words: words(day_time, part, conventions) }
-        end
+        class << self
+          # @param day_time [DayTime]
+          # @param conventions [Conventions]
+          # @return [Hash{Symbol => Object}]
+          def of(day_time, conventions = Wording::Conventions.default)
+            part = PARTS.find { |one| day_time.index >= one[:from] }
+            dial = day_time.dial_time.digital(conventions.sign)
+            { time: day_time.to_s, half: day_time.half, part: part[:id], twelve_hour: twelve_hour(day_time, dial),
+              twenty_four_hour: day_time.to_s.sub(":", conventions.sign), clock_shows: "#{dial} #{name(day_time.shown_half)}",
+              words: words(day_time, part, conventions) }
+          end
 
-        # @param day [Array<Hash>] each with `time` and `what`, as a class wrote it down
-        # @return [Array<Hash>] in the order of the day, times as ISO 8601 has them
-        # @raise [InvalidTime]
-        # @raise [Error] where something has no name
-        def day(day)
-          day.map { |event| { time: DayTime.parse(event[:time]).to_s, what: named(event[:what]) } }.sort_by { |event| event[:time] }
-        end
+          # @param day [Array<Hash>] each with `time` and `what`, as a class wrote it down
+          # @return [Array<Hash>] in the order of the day, times as ISO 8601 has them
+          # @raise [InvalidTime]
+          # @raise [Error] where something has no name
+          def day(day)
+            day.map { |event| { time: DayTime.parse(event[:time]).to_s, what: named(event[:what]) } }.sort_by { |event| event[:time] }
+          end
 
-        private
+          private
 
-        def named(what)
-          tidy = what.to_s.scrub("").gsub(/[[:space:][:cntrl:]]+/, " ").strip
-          raise Error.new("Say what happens at each time.", field: :day) if tidy.empty?
+          def named(what)
+            tidy = what.to_s.scrub("").gsub(/[[:space:][:cntrl:]]+/, " ").strip
+            raise Error.new("Say what happens at each time.", field: :day) if tidy.empty?
 
-          tidy
-        end
+            tidy
+          end
 
-        def name(half) = PartReader.day_half_name(half)
+          def name(half) = Wording::PartReader.day_half_name(half)
 
-        def twelve_hour(day_time, dial) = "#{dial} #{name(day_time.half)}"
+          def twelve_hour(day_time, dial) = "#{dial} #{name(day_time.half)}"
 
-        def words(day_time, part, conventions)
-          return name(day_time.half) if NAMED.include?(day_time.half)
+          def words(day_time, part, conventions)
+            return name(day_time.half) if NAMED.include?(day_time.half)
 
-          "#{Phrase.usual(day_time.dial_time, conventions)} #{part[:in]}"
+            "#{Wording::Phrase.usual(day_time.dial_time, conventions)} #{part[:in]}"
+          end
         end
       end
     end

@@ -2,30 +2,32 @@
 
 module Vantick
   module Core
-    # What may be true of a child: secure, unsure, or that they have one misreading or two.
-    class State
-      # @return [Symbol] `:secure`, `:unsure` or `:misreading`
-      attr_reader :name
-      # @return [Array<Misreading>] none, one or two
-      attr_reader :misreadings
+    module Judging
+      # What may be true of a child: secure, unsure, or that they have one misreading or two.
+      class State
+        # @return [Symbol] `:secure`, `:unsure` or `:misreading`
+        attr_reader :name
+        # @return [Array<Misreading>] none, one or two
+        attr_reader :misreadings
 
-      # @param name [Symbol]
-      # @param misreadings [Array<Misreading>]
-      def initialize(name, misreadings = [])
-        @name = name
-        @misreadings = misreadings.freeze
-        freeze
+        # @param name [Symbol]
+        # @param misreadings [Array<Misreading>]
+        def initialize(name, misreadings = [])
+          @name = name
+          @misreadings = misreadings.freeze
+          freeze
+        end
+
+        # @return [Array<DialTime, Saying>] what the misreadings lead to at a time, none twice
+        def wrong_answers(time, task)
+          return Reading::Predictions.of(task).wrong_answers(misreadings.first, time) if misreadings.one?
+
+          misreadings.map { |misreading| Reading::Predictions.of(task).wrong_answers(misreading, time) }.reduce([], :|)
+        end
+
+        SECURE = new(:secure)
+        UNSURE = new(:unsure)
       end
-
-      # @return [Array<DialTime, Saying>] what the misreadings lead to at a time, none twice
-      def wrong_answers(time, task)
-        return Predictions.of(task).wrong_answers(misreadings.first, time) if misreadings.one?
-
-        misreadings.map { |misreading| Predictions.of(task).wrong_answers(misreading, time) }.reduce([], :|)
-      end
-
-      SECURE = new(:secure)
-      UNSURE = new(:unsure)
     end
   end
 end

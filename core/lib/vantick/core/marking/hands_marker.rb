@@ -2,42 +2,44 @@
 
 module Vantick
   module Core
-    # Judges hands that a child set.
-    module HandsMarker
-      class << self
-        # @param task [Task]
-        # @param time [DialTime] what was to be set
-        # @param text [String] the angles, as {HandsReader} reads them
-        # @return [Marked]
-        # @raise [AnswerTooLong]
-        def mark(task:, time:, text:)
-          hands = HandsReader.read(text)
-          return Marked.unread(task, time, text) unless hands
+    module Marking
+      # Judges hands that a child set.
+      module HandsMarker
+        class << self
+          # @param task [Task]
+          # @param time [DialTime] what was to be set
+          # @param text [String] the angles, as {HandsReader} reads them
+          # @return [Marked]
+          # @raise [AnswerTooLong]
+          def mark(task:, time:, text:)
+            hands = Wording::HandsReader.read(text)
+            return Marked.unread(task, time, text) unless hands
 
-          judged(task, time, hands)
-        end
-
-        private
-
-        def judged(task, time, hands)
-          placing = Placing.new(time)
-          found = placing.right?(hands) ? [] : misreadings(task, time, hands, placing)
-          Marked.new(task:, time:, verdict: verdict(hands, placing, found), misreadings: found, read_as: hands.to_s,
-                     read_short: hands.to_s, offset_degrees: (placing.hour_offset(hands) if placing.right_gap?(hands)))
-        end
-
-        def verdict(hands, placing, found)
-          return :right if placing.right?(hands)
-          return :misread if found.any?
-
-          placing.right_gap?(hands) ? :right_gap : :unexplained
-        end
-
-        def misreadings(task, time, hands, placing)
-          found = Misreading.for(task).select do |misreading|
-            misreading.wrong_answers(time, task).any? { |wrong| placing.near?(hands, wrong) && placing.nearer?(hands, wrong) }
+            judged(task, time, hands)
           end
-          found.map(&:id)
+
+          private
+
+          def judged(task, time, hands)
+            placing = Placing.new(time)
+            found = placing.right?(hands) ? [] : misreadings(task, time, hands, placing)
+            Marked.new(task:, time:, verdict: verdict(hands, placing, found), misreadings: found, read_as: hands.to_s,
+                       read_short: hands.to_s, offset_degrees: (placing.hour_offset(hands) if placing.right_gap?(hands)))
+          end
+
+          def verdict(hands, placing, found)
+            return :right if placing.right?(hands)
+            return :misread if found.any?
+
+            placing.right_gap?(hands) ? :right_gap : :unexplained
+          end
+
+          def misreadings(task, time, hands, placing)
+            found = Reading::Misreading.for(task).select do |misreading|
+              misreading.wrong_answers(time, task).any? { |wrong| placing.near?(hands, wrong) && placing.nearer?(hands, wrong) }
+            end
+            found.map(&:id)
+          end
         end
       end
     end

@@ -2,21 +2,23 @@
 
 module Vantick
   module Core
-    # Judges an answer: first read, then compared with the right answer, then with every misreading.
-    module Marker
-      # @param task [Task]
-      # @param time [DialTime, DayTime] what was shown
-      # @param text [String] the answer exactly as given
-      # @param conventions [Conventions]
-      # @param said [String, nil] what someone said the dial shows, where a mistake is to be spotted
-      # @return [Marked]
-      # @raise [AnswerTooLong, InvalidSaid]
-      def self.mark(task:, time:, text:, conventions: Conventions.default, said: nil)
-        case task.notation
-        when :mistake then MistakeMarker.mark(task:, time:, text:, conventions:, said:)
-        when :hands then HandsMarker.mark(task:, time:, text:)
-        when :digits, :words then TimeMarker.mark(task:, time:, text:, conventions:)
-        else PartMarker.mark(task:, time:, text:, conventions:)
+    module Marking
+      # Judges an answer: first read, then compared with the right answer, then with every misreading.
+      module Marker
+        # @param task [Task]
+        # @param time [DialTime, DayTime] what was shown
+        # @param text [String] the answer exactly as given
+        # @param conventions [Conventions]
+        # @param said [String, nil] what someone said the dial shows, where a mistake is to be spotted
+        # @return [Marked]
+        # @raise [AnswerTooLong, InvalidSaid]
+        def self.mark(task:, time:, text:, conventions: Wording::Conventions.default, said: nil)
+          case task.notation
+          when :mistake then MistakeMarker.mark(task:, time:, text:, conventions:, said:)
+          when :hands then HandsMarker.mark(task:, time:, text:)
+          when :digits, :words then TimeMarker.mark(task:, time:, text:, conventions:)
+          else PartMarker.mark(task:, time:, text:, conventions:)
+          end
         end
       end
     end

@@ -2,95 +2,98 @@
 
 module Vantick
   module Core
-    # Judges an answer that is a whole time, in digits or in words.
-    module TimeMarker
-      ORDER = /\A(\d{1,2})\s?[:.]\s?(\d{1,2})\z/
-      ORDER_ID = :spoken_order
+    module Marking
+      # Judges an answer that is a whole time, in digits or in words.
+      module TimeMarker
+        ORDER = /\A(\d{1,2})\s?[:.]\s?(\d{1,2})\z/
+        ORDER_ID = :spoken_order
 
-      class << self
-        # @param task [Task]
-        # @param time [DialTime] what was shown
-        # @param text [String] the answer exactly as given
-        # @param conventions [Conventions]
-        # @return [Marked]
-        # @raise [AnswerTooLong]
-        def mark(task:, time:, text:, conventions:)
-          givens = AnswerReader.read(text, conventions)
-          return spoken_order(task, time, text) || Marked.unread(task, time, text) if givens.empty?
+        class << self
+          # @param task [Task]
+          # @param time [DialTime] what was shown
+          # @param text [String] the answer exactly as given
+          # @param conventions [Conventions]
+          # @return [Marked]
+          # @raise [AnswerTooLong]
+          def mark(task:, time:, text:, conventions:)
+            givens = Wording::AnswerReader.read(text, conventions)
+            return spoken_order(task, time, text) || Marked.unread(task, time, text) if givens.empty?
 
-          right = givens.find { |given| given.time == time } || givens.find { |given| task.near?(given, time) }
-          return wrong(task, time, cleanest(givens), conventions) unless right
+            right = givens.find { |given| given.time == time } || givens.find { |given| task.near?(given, time) }
+            return wrong(task, time, cleanest(givens), conventions) unless right
 
-          copy?(task, right) ? copied(task, time, right, conventions) : right(task, time, right, conventions)
-        end
+            copy?(task, right) ? copied(task, time, right, conventions) : right(task, time, right, conventions)
+          end
 
-        private
+          private
 
-        # Where an answer can be taken without a slip, it is.
-        def cleanest(givens) = givens.select { |given| given.slips.empty? }.then { |clean| clean.empty? ? givens : clean }
+          # Where an answer can be taken without a slip, it is.
+          def cleanest(givens) = givens.select { |given| given.slips.empty? }.then { |clean| clean.empty? ? givens : clean }
 
-        # What was asked in digits and is answered in digits, or in words and in words, was not read.
-        def copy?(task, given)
-          (task.sees == :digits && given.digits?) || (task.sees == :words && given.form == :words)
-        end
+          # What was asked in digits and is answered in digits, or in words and in words, was not read.
+          def copy?(task, given)
+            (task.sees == :digits && given.digits?) || (task.sees == :words && given.form == :words)
+          end
 
-        def copied(task, time, given, conventions)
-          Marked.new(task:, time:, verdict: :unexplained, **readings([given], conventions), slips: [*given.slips, Given::COPIED])
-        end
+          def copied(task, time, given, conventions)
+            Marked.new(task:, time:, verdict: :unexplained, **readings([given], conventions), slips: [*given.slips, Wording::Given::COPIED])
+          end
 
-        # Digits in the order in which they were heard can lie beyond every clock: "25:05" for twenty-five past five.
-        def spoken_order(task, time, text)
-          said = Saying.usual(time)
-          found = ORDER.match(AnswerReader.tidy(text))
-          return unless found && found.captures.map(&:to_i) == [said.count, said.hour]
-          return unless Misreading.find(ORDER_ID).shows_in?(task)
+          # Digits in the order in which they were heard can lie beyond every clock: "25:05" for twenty-five past five.
+          def spoken_order(task, time, text)
+            said = Wording::Saying.usual(time)
+            found = ORDER.match(Wording::AnswerReader.tidy(text))
+            return unless found && found.captures.map(&:to_i) == [said.count, said.hour]
+            return unless Reading::Misreading.find(ORDER_ID).shows_in?(task)
 
-          Marked.new(task:, time:, verdict: :misread, misreadings: [ORDER_ID], read_as: text.strip, read_short: text.strip)
-        end
+            Marked.new(task:, time:, verdict: :misread, misreadings: [ORDER_ID], read_as: text.strip, read_short: text.strip)
+          end
 
-        def right(task, time, given, conventions)
-          verdict = right_verdict(task, time, given)
-          Marked.new(task:, time:, verdict:, **readings([given], conventions), slips: given.slips, accepted: conventions.accepts?(verdict))
-        end
+          def right(task, time, given, conventions)
+            verdict = right_verdict(task, time, given)
+            Marked.new(task:, time:, verdict:, **readings([given], conventions), slips: given.slips,
+                       accepted: conventions.accepts?(verdict))
+          end
 
-        # Right is the notation and the count that the task asks for: "fifteen to eight" is right for
-        # quarter to eight, "forty-five past seven" is right in other words.
-        def right_verdict(task, time, given)
-          return given.time == time ? :right : :near if task.tolerance_minutes.positive?
-          return :right_other_words unless form_asked?(task, time, given)
+          # Right is the notation and the count that the task asks for: "fifteen to eight" is right for
+          # quarter to eight, "forty-five past seven" is right in other words.
+          def right_verdict(task, time, given)
+            return given.time == time ? :right : :near if task.tolerance_minutes.positive?
+            return :right_other_words unless form_asked?(task, time, given)
 
-          given.slips.empty? ? :right : :right_writing_slip
-        end
+            given.slips.empty? ? :right : :right_writing_slip
+          end
 
-        def form_asked?(task, time, given)
-          return given.form == :clock if task.notation == :digits
+          def form_asked?(task, time, given)
+            return given.form == :clock if task.notation == :digits
 
-          given.form == :words && given.saying == Saying.usual(time)
-        end
+            given.form == :words && given.saying == Wording::Saying.usual(time)
+          end
 
-        # An answer in the other form than the one that was asked has gone the way of that form.
-        def wrong(task, time, givens, conventions)
-          found = givens.flat_map { |given| led_to(task.in_form(given.digits? ? :digits : :words), time, given) }.uniq
-          Marked.new(task:, time:, verdict: found.any? ? :misread : :unexplained, misreadings: in_order(found),
-                     slips: givens.flat_map(&:slips).uniq, **readings(givens, conventions))
-        end
+          # An answer in the other form than the one that was asked has gone the way of that form.
+          def wrong(task, time, givens, conventions)
+            found = givens.flat_map { |given| led_to(task.in_form(given.digits? ? :digits : :words), time, given) }.uniq
+            Marked.new(task:, time:, verdict: found.any? ? :misread : :unexplained, misreadings: in_order(found),
+                       slips: givens.flat_map(&:slips).uniq, **readings(givens, conventions))
+          end
 
-        def in_order(ids) = Misreading.all.map(&:id) & ids
+          def in_order(ids) = Reading::Misreading.all.map(&:id) & ids
 
-        def led_to(task, time, given)
-          answer = task.answer(given.saying)
-          found = Misreading.for(task).select { |misreading| predicted?(misreading.wrong_answers(time, task), answer, task) }
-          found.map(&:id)
-        end
+          def led_to(task, time, given)
+            answer = task.answer(given.saying)
+            found = Reading::Misreading.for(task).select { |misreading| predicted?(misreading.wrong_answers(time, task), answer, task) }
+            found.map(&:id)
+          end
 
-        def predicted?(wrong, answer, task)
-          return wrong.include?(answer) if task.tolerance_minutes.zero?
+          def predicted?(wrong, answer, task)
+            return wrong.include?(answer) if task.tolerance_minutes.zero?
 
-          wrong.any? { |one| task.near?(answer, one) }
-        end
+            wrong.any? { |one| task.near?(answer, one) }
+          end
 
-        def readings(givens, conventions)
-          %i[read_as read_short].to_h { |name| [name, givens.map { |given| given.public_send(name, conventions) }.uniq.join(" or ")] }
+          def readings(givens, conventions)
+            %i[read_as read_short].to_h { |name| [name, givens.map { |given| given.public_send(name, conventions) }.uniq.join(" or ")] }
+          end
         end
       end
     end

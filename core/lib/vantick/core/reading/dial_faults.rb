@@ -2,115 +2,117 @@
 
 module Vantick
   module Core
-    # What goes wrong while a dial is read, and while a reading is said.
-    # Where a rule changes the count said in words, the count stays within 0 to 30.
-    module DialFaults
-      extend Faults
+    module Reading
+      # What goes wrong while a dial is read, and while a reading is said.
+      # Where a rule changes the count said in words, the count stays within 0 to 30.
+      module DialFaults
+        extend Faults
 
-      FIVES_ALONE = ->(time) { time.ticks.zero? }
-      TICKS = ->(time) { time.ticks.positive? }
-      TICKS_PAST_A_NUMERAL = ->(time) { time.ticks.positive? && time.minute >= 5 }
-      TICKS_PAST_A_COUNT = ->(time) { time.ticks.positive? && Saying.usual(time).count >= 5 }
-      # Nobody counts fives where the long hand is on the twelve.
-      COUNTED_ON = ->(time) { time.minute.positive? }
-      SAID = (0..30)
-      # In words, and in minutes said with past or to alone.
-      COUNTED = %i[dial_to_words minute_hand_to_count].freeze
+        FIVES_ALONE = ->(time) { time.ticks.zero? }
+        TICKS = ->(time) { time.ticks.positive? }
+        TICKS_PAST_A_NUMERAL = ->(time) { time.ticks.positive? && time.minute >= 5 }
+        TICKS_PAST_A_COUNT = ->(time) { time.ticks.positive? && Wording::Saying.usual(time).count >= 5 }
+        # Nobody counts fives where the long hand is on the twelve.
+        COUNTED_ON = ->(time) { time.minute.positive? }
+        SAID = (0..30)
+        # In words, and in minutes said with past or to alone.
+        COUNTED = %i[dial_to_words minute_hand_to_count].freeze
 
-      class << self
-        # @return [Hash{Symbol => Hash}] by misreading, its faults by chain
-        def rules = { **hands, **hour, **fives, **marks, **ticks, **writing, **side }
+        class << self
+          # @return [Hash{Symbol => Hash}] by misreading, its faults by chain
+          def rules = { **hands, **hour, **fives, **marks, **ticks, **writing, **side }
 
-        private
+          private
 
-        def digits(...) = fault(:dial_to_digits, ...)
+          def digits(...) = fault(:dial_to_digits, ...)
 
-        def words(...) = fault(:dial_to_words, ...)
+          def words(...) = fault(:dial_to_words, ...)
 
-        def counted(...) = fault(COUNTED, ...)
+          def counted(...) = fault(COUNTED, ...)
 
-        # In words, wherever they come from.
-        def saying(...) = fault(%i[dial_to_words digits_to_words], ...)
+          # In words, wherever they come from.
+          def saying(...) = fault(%i[dial_to_words digits_to_words], ...)
 
-        # Also where no hour is said.
-        def said(...) = fault([*COUNTED, :digits_to_words], ...)
+          # Also where no hour is said.
+          def said(...) = fault([*COUNTED, :digits_to_words], ...)
 
-        # The same change to a part of the count, in digits and in words. In digits minutes beyond
-        # 0..59 do not occur; the chain leaves those out.
-        def both(step, digits_at, words_at)
-          { **digits(step, digits_at) { |draft| [draft.with(**yield(draft))] },
-            **counted(step, words_at) do |draft|
-              changed = draft.with(**yield(draft))
-              SAID.cover?(changed.count) ? [changed] : []
-            end }
-        end
-
-        def hands
-          swap = lambda do |draft|
-            time = draft.time
-            minutes = [5 * time.hour, ((5 * time.hour) + (time.minute / 12))].uniq
-            minutes.map { |minute| draft.with(time: DialTime.at(time.minute_numeral, minute)) }
+          # The same change to a part of the count, in digits and in words. In digits minutes beyond
+          # 0..59 do not occur; the chain leaves those out.
+          def both(step, digits_at, words_at)
+            { **digits(step, digits_at) { |draft| [draft.with(**yield(draft))] },
+              **counted(step, words_at) do |draft|
+                changed = draft.with(**yield(draft))
+                SAID.cover?(changed.count) ? [changed] : []
+              end }
           end
-          { hands_swapped: { **digits(:hands, Faults::ANY, &swap), **words(:hands, Faults::ANY, &swap) } }
-        end
 
-        def hour
-          ahead = ->(draft) { [draft.with(hour: draft.time.hour_ahead)] }
-          { next_hour_early: { **fault(%i[dial_to_digits hour_hand_to_hour], :hour, ->(time) { time.minute >= 30 }, &ahead),
-                               **words(:hour, ->(time) { time.minute == 30 }, &ahead) } }
-        end
+          def hands
+            swap = lambda do |draft|
+              time = draft.time
+              minutes = [5 * time.hour, ((5 * time.hour) + (time.minute / 12))].uniq
+              minutes.map { |minute| draft.with(time: Dial::DialTime.at(time.minute_numeral, minute)) }
+            end
+            { hands_swapped: { **digits(:hands, Faults::ANY, &swap), **words(:hands, Faults::ANY, &swap) } }
+          end
 
-        def fives
-          { numeral_as_minutes: { **digits(:fives, FIVES_ALONE) { |draft| [draft.with(fives: draft.time.minute_numeral)] },
-                                  **counted(:fives, FIVES_ALONE) { |draft| numeral_said(draft) } },
-            fives_from_one: both(:fives, COUNTED_ON, COUNTED_ON) { |draft| { fives: draft.fives + 5 } },
-            fives_one_short: both(:fives, COUNTED_ON, COUNTED_ON) { |draft| { fives: draft.fives - 5 } },
-            counts_wrong_way: { **digits(:fives, ->(time) { time.minute != 30 && time.minute != 0 }) { |draft| [anticlockwise(draft)] },
-                                **counted(:fives, ->(time) { time.minute.between?(1, 29) }) { |draft| [anticlockwise(draft)] } } }
-        end
+          def hour
+            ahead = ->(draft) { [draft.with(hour: draft.time.hour_ahead)] }
+            { next_hour_early: { **fault(%i[dial_to_digits hour_hand_to_hour], :hour, ->(time) { time.minute >= 30 }, &ahead),
+                                 **words(:hour, ->(time) { time.minute == 30 }, &ahead) } }
+          end
 
-        # The numeral and the marks after it, put side by side or added.
-        def marks
-          beside = lambda do |draft|
+          def fives
+            { numeral_as_minutes: { **digits(:fives, FIVES_ALONE) { |draft| [draft.with(fives: draft.time.minute_numeral)] },
+                                    **counted(:fives, FIVES_ALONE) { |draft| numeral_said(draft) } },
+              fives_from_one: both(:fives, COUNTED_ON, COUNTED_ON) { |draft| { fives: draft.fives + 5 } },
+              fives_one_short: both(:fives, COUNTED_ON, COUNTED_ON) { |draft| { fives: draft.fives - 5 } },
+              counts_wrong_way: { **digits(:fives, ->(time) { time.minute != 30 && time.minute != 0 }) { |draft| [anticlockwise(draft)] },
+                                  **counted(:fives, ->(time) { time.minute.between?(1, 29) }) { |draft| [anticlockwise(draft)] } } }
+          end
+
+          # The numeral and the marks after it, put side by side or added.
+          def marks
+            beside = lambda do |draft|
+              numeral = draft.time.minute_numeral
+              [10 * numeral, numeral].map { |fives| draft.with(fives:) }
+            end
+            past = ->(time) { TICKS_PAST_A_NUMERAL[time] && time.side == :past }
+            { numeral_with_marks: { **digits(:fives, TICKS_PAST_A_NUMERAL, &beside), **counted(:fives, past, &beside) } }
+          end
+
+          # At the top the numeral is 12. In the left half the child may count numerals to go, or say the
+          # numeral with to, or with past.
+          def numeral_said(draft)
             numeral = draft.time.minute_numeral
-            [10 * numeral, numeral].map { |fives| draft.with(fives:) }
+            return [draft.with(fives: numeral)] unless draft.side == :to
+
+            [draft.with(fives: 12 - numeral), draft.with(fives: numeral),
+             draft.with(fives: numeral, side: :past, hour: draft.time.hour_passed)]
           end
-          past = ->(time) { TICKS_PAST_A_NUMERAL[time] && time.side == :past }
-          { numeral_with_marks: { **digits(:fives, TICKS_PAST_A_NUMERAL, &beside), **counted(:fives, past, &beside) } }
-        end
 
-        # At the top the numeral is 12. In the left half the child may count numerals to go, or say the
-        # numeral with to, or with past.
-        def numeral_said(draft)
-          numeral = draft.time.minute_numeral
-          return [draft.with(fives: numeral)] unless draft.side == :to
+          def anticlockwise(draft) = draft.with(fives: 60 - draft.fives, direction: -1)
 
-          [draft.with(fives: 12 - numeral), draft.with(fives: numeral),
-           draft.with(fives: numeral, side: :past, hour: draft.time.hour_passed)]
-        end
+          def ticks
+            { stops_at_five: both(:ticks, TICKS, TICKS) { { ticks: 0 } },
+              ticks_one_over: both(:ticks, TICKS, TICKS) { |draft| { ticks: draft.ticks + 1 } },
+              ticks_one_short: both(:ticks, TICKS, TICKS) { |draft| { ticks: draft.ticks - 1 } },
+              ticks_wrong_way: both(:ticks, TICKS_PAST_A_NUMERAL, TICKS_PAST_A_COUNT) { |draft| { ticks: -draft.ticks } } }
+          end
 
-        def anticlockwise(draft) = draft.with(fives: 60 - draft.fives, direction: -1)
+          def writing
+            { zero_misplaced: digits(:writing, Faults::FEW_MINUTES) { |draft| [draft.with(minute: draft.minute * 10)] },
+              digits_swapped: digits(:writing, Faults::TWO_DIGITS) { |draft| [draft.with(minute: Faults.turned_round(draft.minute))] },
+              quarter_as_25: digits(:writing, Faults::A_QUARTER) { |draft| [draft.with(minute: draft.minute == 15 ? 25 : 60 - 25)] } }
+          end
 
-        def ticks
-          { stops_at_five: both(:ticks, TICKS, TICKS) { { ticks: 0 } },
-            ticks_one_over: both(:ticks, TICKS, TICKS) { |draft| { ticks: draft.ticks + 1 } },
-            ticks_one_short: both(:ticks, TICKS, TICKS) { |draft| { ticks: draft.ticks - 1 } },
-            ticks_wrong_way: both(:ticks, TICKS_PAST_A_NUMERAL, TICKS_PAST_A_COUNT) { |draft| { ticks: -draft.ticks } } }
-        end
-
-        def writing
-          { zero_misplaced: digits(:writing, Faults::FEW_MINUTES) { |draft| [draft.with(minute: draft.minute * 10)] },
-            digits_swapped: digits(:writing, Faults::TWO_DIGITS) { |draft| [draft.with(minute: Faults.turned_round(draft.minute))] },
-            quarter_as_25: digits(:writing, Faults::A_QUARTER) { |draft| [draft.with(minute: draft.minute == 15 ? 25 : 60 - 25)] } }
-        end
-
-        def side
-          { to_with_passed_hour: saying(:side, Faults::TO) { |draft| [draft.with(hour: draft.time.hour_passed)] },
-            past_count_with_to: said(:side, Faults::TO) { |draft| [draft.with(minute: draft.time.minutes_past)] },
-            sides_swapped: said(:side, ->(time) { ![0, 30].include?(time.minute) }) do |draft|
-              other = draft.side == :to ? :past : :to
-              [draft.time.hour_ahead, draft.time.hour_passed].map { |numeral| draft.with(side: other, hour: numeral) }
-            end }
+          def side
+            { to_with_passed_hour: saying(:side, Faults::TO) { |draft| [draft.with(hour: draft.time.hour_passed)] },
+              past_count_with_to: said(:side, Faults::TO) { |draft| [draft.with(minute: draft.time.minutes_past)] },
+              sides_swapped: said(:side, ->(time) { ![0, 30].include?(time.minute) }) do |draft|
+                other = draft.side == :to ? :past : :to
+                [draft.time.hour_ahead, draft.time.hour_passed].map { |numeral| draft.with(side: other, hour: numeral) }
+              end }
+          end
         end
       end
     end

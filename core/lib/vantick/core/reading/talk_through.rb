@@ -2,36 +2,41 @@
 
 module Vantick
   module Core
-    # A reading spoken as short steps, in a class's own method and words.
-    # Between twelve and one the hour so far is the twelve, so the steps speak of the number passed and
-    # never of the smaller one.
-    module TalkThrough
-      WORDS = DataFile.load("words")[:talk]
+    module Reading
+      # A reading spoken as short steps, in a class's own method and words.
+      # Between twelve and one the hour so far is the twelve, so the steps speak of the number passed and
+      # never of the smaller one.
+      module TalkThrough
+        WORDS = Facts::DataFile.load("words")[:talk]
 
-      class << self
-        # @param time [DialTime]
-        # @param conventions [Conventions]
-        # @return [Array<TalkStep>] the hour, the minutes, and last what is said
-        def steps(time, conventions = Conventions.default)
-          parts = [[hour(time)], MinuteTalk.steps(time, conventions)]
-          parts.reverse! if conventions.order == :minutes_first
-          [*parts.flatten, say(time, conventions)]
-        end
+        class << self
+          # @param time [DialTime]
+          # @param conventions [Conventions]
+          # @return [Array<TalkStep>] the hour, the minutes, and last what is said
+          def steps(time, conventions = Wording::Conventions.default)
+            parts = [[hour(time)], MinuteTalk.steps(time, conventions)]
+            parts.reverse! if conventions.order == :minutes_first
+            [*parts.flatten, say(time, conventions)]
+          end
 
-        private
+          private
 
-        def hour(time)
-          passed = time.hour_passed
-          ahead = time.hour_ahead
-          hand = { kind: :hand, hand: :hour }
-          return TalkStep.new(:hour, format(WORDS[:hour_exact], passed:), hand, { kind: :numeral, numeral: passed }) if time.side == :oclock
+          def hour(time)
+            passed = time.hour_passed
+            ahead = time.hour_ahead
+            hand = { kind: :hand, hand: :hour }
+            if time.side == :oclock
+              return TalkStep.new(:hour, format(WORDS[:hour_exact], passed:), hand,
+                                  { kind: :numeral, numeral: passed })
+            end
 
-          TalkStep.new(:hour, format(WORDS[:hour_between], passed:, ahead:), hand, { kind: :gap, from: passed, to: ahead })
-        end
+            TalkStep.new(:hour, format(WORDS[:hour_between], passed:, ahead:), hand, { kind: :gap, from: passed, to: ahead })
+          end
 
-        def say(time, conventions)
-          TalkStep.new(:say, format(WORDS[:say], words: Phrase.usual(time, conventions)),
-                       { kind: :hand, hand: :hour }, { kind: :hand, hand: :minute })
+          def say(time, conventions)
+            TalkStep.new(:say, format(WORDS[:say], words: Wording::Phrase.usual(time, conventions)),
+                         { kind: :hand, hand: :hour }, { kind: :hand, hand: :minute })
+          end
         end
       end
     end

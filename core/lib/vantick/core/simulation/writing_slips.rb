@@ -2,19 +2,21 @@
 
 module Vantick
   module Core
-    # Writes an answer as a child may who reads rightly and writes hastily.
-    module WritingSlips
-      DIGITS = [->(text) { text.tr(":", ".") }, ->(text) { text.delete(":") }, ->(text) { text.sub(/:0(\d)\z/, ':\1') }].freeze
-      WORDS = [->(text) { text.sub("quarter", "quater") }, ->(text) { text.sub("half", "harf") },
-               ->(text) { text.sub("o'clock", "oclock") }, ->(text) { text.sub(/\b(past|to) /, "") }].freeze
+    module Simulation
+      # Writes an answer as a child may who reads rightly and writes hastily.
+      module WritingSlips
+        DIGITS = [->(text) { text.tr(":", ".") }, ->(text) { text.delete(":") }, ->(text) { text.sub(/:0(\d)\z/, ':\1') }].freeze
+        WORDS = [->(text) { text.sub("quarter", "quater") }, ->(text) { text.sub("half", "harf") },
+                 ->(text) { text.sub("o'clock", "oclock") }, ->(text) { text.sub(/\b(past|to) /, "") }].freeze
 
-      # @param text [String]
-      # @param notation [Symbol] `:digits` or `:words`
-      # @param random [Random]
-      # @return [String] the text with a slip, where one fits it
-      def self.write(text, notation, random)
-        slips = { digits: DIGITS, words: WORDS }.fetch(notation, [])
-        slips.map { |slip| slip.call(text) }.reject { |written| written == text }.sample(random:) || text
+        # @param text [String]
+        # @param notation [Symbol] `:digits` or `:words`
+        # @param random [Random]
+        # @return [String] the text with a slip, where one fits it
+        def self.write(text, notation, random)
+          slips = { digits: DIGITS, words: WORDS }.fetch(notation, [])
+          slips.map { |slip| slip.call(text) }.reject { |written| written == text }.sample(random:) || text
+        end
       end
     end
   end

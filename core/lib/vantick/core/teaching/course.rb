@@ -2,108 +2,110 @@
 
 module Vantick
   module Core
-    # Which step is next for a class. The backbone is a scheme of work: up the ladder with a usual number of lessons a step, which
-    # most steps get in parts, since what comes again after a while stays longer. It is left on evidence alone: a step that most
-    # are expected to know is left early or passed over, and wherever more is to be gained by going back to a step taught before
-    # than by going on, it goes back; at the end all lessons do. Never more than three running on one step.
-    class Course
-      ROW = Tracing::SCHEME[:course].freeze
-      USUAL = Tracing::SCHEME[:lessons].freeze
+    module Teaching
+      # Which step is next for a class. The backbone is a scheme of work: up the ladder with a usual number of lessons a step, which
+      # most steps get in parts, since what comes again after a while stays longer. It is left on evidence alone: a step that most
+      # are expected to know is left early or passed over, and wherever more is to be gained by going back to a step taught before
+      # than by going on, it goes back; at the end all lessons do. Never more than three running on one step.
+      class Course
+        ROW = Tracing::SCHEME[:course].freeze
+        USUAL = Tracing::SCHEME[:lessons].freeze
 
-      # A lesson that was given.
-      Given = Struct.new(:step, :day, keyword_init: true)
-      # What is next, and why.
-      # @!attribute step [Step, nil] nothing where the class is at the top and knows it
-      # @!attribute reason [Symbol] one of {REASONS}
-      # @!attribute children [Array] keys of those who are not expected to know it
-      # @!attribute lesson [Integer] the how manieth on the step this would be
-      # @!attribute days [Integer, nil] since the last lesson on it
-      Next = Struct.new(:step, :reason, :children, :lesson, :days, keyword_init: true)
-      # `:begin` nobody has answered anything, `:new` the next step, `:passed` a step above some that most know already, `:again` the
-      # step of the last lesson, `:back` one from before it, `:done` most know all.
-      REASONS = %i[begin new passed again back done].freeze
+        # A lesson that was given.
+        Given = Struct.new(:step, :day, keyword_init: true)
+        # What is next, and why.
+        # @!attribute step [Step, nil] nothing where the class is at the top and knows it
+        # @!attribute reason [Symbol] one of {REASONS}
+        # @!attribute children [Array] keys of those who are not expected to know it
+        # @!attribute lesson [Integer] the how manieth on the step this would be
+        # @!attribute days [Integer, nil] since the last lesson on it
+        Next = Struct.new(:step, :reason, :children, :lesson, :days, keyword_init: true)
+        # `:begin` nobody has answered anything, `:new` the next step, `:passed` a step above some that most know already, `:again` the
+        # step of the last lesson, `:back` one from before it, `:done` most know all.
+        REASONS = %i[begin new passed again back done].freeze
 
-      # @param step [Step]
-      # @return [Integer] lessons it usually has
-      def self.usual(step) = USUAL.fetch(step.id, USUAL[:usual])
+        # @param step [Step]
+        # @return [Integer] lessons it usually has
+        def self.usual(step) = USUAL.fetch(step.id, USUAL[:usual])
 
-      # Lessons that were given; a day on which much of a class answered on a step that no lesson is known of counts as one.
-      # @param by_child [Hash{Object => Array<Standing::Asked>}]
-      # @param given [Array<Given>]
-      # @return [Array<Given>] oldest first, one a day
-      def self.lessons(by_child, given)
-        days = given.map(&:day)
-        more = answered(by_child).reject { |lesson| days.include?(lesson.day) }
-        (given + more).sort_by.with_index { |lesson, at| [lesson.day, at] }
-      end
-
-      # By day the step on which most answered, where that is enough of the class.
-      def self.answered(by_child)
-        counts = by_child.values.flat_map { |asked| asked.map { |one| Given.new(step: one.step, day: one.day) }.uniq }.tally
-        enough = counts.select { |_, count| count >= ROW[:met_share] * by_child.length }
-        enough.group_by { |lesson, _| lesson.day }.values.map { |same| same.max_by(&:last).first }
-      end
-      private_class_method :answered
-
-      # @param by_child [Hash{Object => Tracing}]
-      # @param lessons [Array<Given>] oldest first
-      def initialize(by_child, lessons)
-        @by_child = by_child
-        @lessons = lessons
-        @counts = lessons.map(&:step).tally
-      end
-
-      # @param today [Integer, nil] to say how long ago a lesson was
-      # @return [Next]
-      def next_step(today: nil)
-        following = forward
-        step = candidates(following).max_by.with_index { |one, at| [worth(one) * (one == following ? ROW[:forward] : 1), -at] }
-        return Next.new(step: nil, reason: :done, children: [], lesson: 0) if step.nil? || (following.nil? && known?)
-
-        lessons = @lessons.select { |lesson| lesson.step == step }
-        Next.new(step:, reason: reason(step), children: unsure(step), lesson: lessons.length + 1,
-                 days: lessons.any? && today ? today - lessons.last.day : nil)
-      end
-
-      # @param step [Step]
-      # @return [Float] 0..1, the share of the children expected to know it
-      def expected(step) = (@expected ||= {})[step] ||= @by_child.values.sum { |one| one.of_step(step) } / [@by_child.length, 1].max
-
-      private
-
-      def ladder = Step.with_times
-
-      def known? = ladder.all? { |step| expected(step) >= ROW[:known] }
-
-      # The first step that is not known by most and has had fewer lessons than a first pass gives it.
-      def forward
-        ladder.find do |step|
-          expected(step) < ROW[:known] && @counts.fetch(step, 0) < [Course.usual(step) - ROW[:fewer_at_first], 1].max
+        # Lessons that were given; a day on which much of a class answered on a step that no lesson is known of counts as one.
+        # @param by_child [Hash{Object => Array<Standing::Asked>}]
+        # @param given [Array<Given>]
+        # @return [Array<Given>] oldest first, one a day
+        def self.lessons(by_child, given)
+          days = given.map(&:day)
+          more = answered(by_child).reject { |lesson| days.include?(lesson.day) }
+          (given + more).sort_by.with_index { |lesson, at| [lesson.day, at] }
         end
+
+        # By day the step on which most answered, where that is enough of the class.
+        def self.answered(by_child)
+          counts = by_child.values.flat_map { |asked| asked.map { |one| Given.new(step: one.step, day: one.day) }.uniq }.tally
+          enough = counts.select { |_, count| count >= ROW[:met_share] * by_child.length }
+          enough.group_by { |lesson, _| lesson.day }.values.map { |same| same.max_by(&:last).first }
+        end
+        private_class_method :answered
+
+        # @param by_child [Hash{Object => Tracing}]
+        # @param lessons [Array<Given>] oldest first
+        def initialize(by_child, lessons)
+          @by_child = by_child
+          @lessons = lessons
+          @counts = lessons.map(&:step).tally
+        end
+
+        # @param today [Integer, nil] to say how long ago a lesson was
+        # @return [Next]
+        def next_step(today: nil)
+          following = forward
+          step = candidates(following).max_by.with_index { |one, at| [worth(one) * (one == following ? ROW[:forward] : 1), -at] }
+          return Next.new(step: nil, reason: :done, children: [], lesson: 0) if step.nil? || (following.nil? && known?)
+
+          lessons = @lessons.select { |lesson| lesson.step == step }
+          Next.new(step:, reason: reason(step), children: unsure(step), lesson: lessons.length + 1,
+                   days: lessons.any? && today ? today - lessons.last.day : nil)
+        end
+
+        # @param step [Step]
+        # @return [Float] 0..1, the share of the children expected to know it
+        def expected(step) = (@expected ||= {})[step] ||= @by_child.values.sum { |one| one.of_step(step) } / [@by_child.length, 1].max
+
+        private
+
+        def ladder = Step.with_times
+
+        def known? = ladder.all? { |step| expected(step) >= ROW[:known] }
+
+        # The first step that is not known by most and has had fewer lessons than a first pass gives it.
+        def forward
+          ladder.find do |step|
+            expected(step) < ROW[:known] && @counts.fetch(step, 0) < [Course.usual(step) - ROW[:fewer_at_first], 1].max
+          end
+        end
+
+        # Those that were taught, and the one to go on with; not the one that had its lessons running.
+        def candidates(following)
+          running = @lessons.last(ROW[:most_running]).map(&:step)
+          tired = running.length == ROW[:most_running] && running.uniq.one? ? running.first(1) : []
+          ladder & ([*@counts.keys, *following] - tired)
+        end
+
+        # Children times kinds of times that a lesson is expected to give.
+        def worth(step) = (@worth ||= {})[step] ||= @by_child.values.sum { |one| one.gain(step) }
+
+        def reason(step)
+          return @counts.key?(step) ? back_or_again(step) : first(step) unless @lessons.empty?
+
+          ladder.first == step ? :begin : :passed
+        end
+
+        def back_or_again(step) = step == @lessons.last.step ? :again : :back
+
+        # Whether the step before it was left out, since most know it.
+        def first(step) = ladder[0...ladder.index(step)].last(1).any? { |one| !@counts.key?(one) } ? :passed : :new
+
+        def unsure(step) = @by_child.select { |_, one| one.of_step(step) < 0.5 }.keys
       end
-
-      # Those that were taught, and the one to go on with; not the one that had its lessons running.
-      def candidates(following)
-        running = @lessons.last(ROW[:most_running]).map(&:step)
-        tired = running.length == ROW[:most_running] && running.uniq.one? ? running.first(1) : []
-        ladder & ([*@counts.keys, *following] - tired)
-      end
-
-      # Children times kinds of times that a lesson is expected to give.
-      def worth(step) = (@worth ||= {})[step] ||= @by_child.values.sum { |one| one.gain(step) }
-
-      def reason(step)
-        return @counts.key?(step) ? back_or_again(step) : first(step) unless @lessons.empty?
-
-        ladder.first == step ? :begin : :passed
-      end
-
-      def back_or_again(step) = step == @lessons.last.step ? :again : :back
-
-      # Whether the step before it was left out, since most know it.
-      def first(step) = ladder[0...ladder.index(step)].last(1).any? { |one| !@counts.key?(one) } ? :passed : :new
-
-      def unsure(step) = @by_child.select { |_, one| one.of_step(step) < 0.5 }.keys
     end
   end
 end

@@ -2,35 +2,43 @@
 
 module Vantick
   module Core
-    # What is known or not, one by one: the kinds of times of whole dials, and what is learned of one hand, of numerals and of
-    # the day. Steps are made of them.
-    module KindsOfTime
-      class << self
-        # @param step [Step]
-        # @return [Array<Symbol>] of its times; one for a step at which no whole times are read
-        def of_step(step)
-          (@of_step ||= {})[step.id] ||= (step.whole? ? step.pool.map { |time| Difficulty.minute_class(time) }.uniq : [step.id]).freeze
-        end
+    module Teaching
+      # What is known or not, one by one: the kinds of times of whole dials, and what is learned of one hand, of numerals and of
+      # the day. Steps are made of them.
+      module KindsOfTime
+        class << self
+          # @param step [Step]
+          # @return [Array<Symbol>] of its times; one for a step at which no whole times are read
+          def of_step(step)
+            (@of_step ||= {})[step.id] ||= (if step.whole?
+                                              step.pool.map do |time|
+                                                Choosing::Difficulty.minute_class(time)
+                                              end.uniq
+                                            else
+                                              [step.id]
+                                            end).freeze
+          end
 
-        # @param task [Task]
-        # @param time [DialTime, DayTime]
-        # @return [Symbol]
-        def of(task, time) = Step.home(task)&.id || Difficulty.minute_class(time)
+          # @param task [Task]
+          # @param time [DialTime, DayTime]
+          # @return [Symbol]
+          def of(task, time) = Step.home(task)&.id || Choosing::Difficulty.minute_class(time)
 
-        # @return [Array<Symbol>] all there are, in the order of the ladder
-        def all = @all ||= Step.with_times.flat_map { |step| of_step(step) }.uniq.freeze
+          # @return [Array<Symbol>] all there are, in the order of the ladder
+          def all = @all ||= Step.with_times.flat_map { |step| of_step(step) }.uniq.freeze
 
-        # @param kind [Symbol]
-        # @return [Array<Symbol>] those of the steps that the kind's own step rests on
-        def below(kind) = belows.fetch(kind)
+          # @param kind [Symbol]
+          # @return [Array<Symbol>] those of the steps that the kind's own step rests on
+          def below(kind) = belows.fetch(kind)
 
-        private
+          private
 
-        def belows
-          @belows ||= all.to_h do |kind|
-            step = Step.with_times.find { |one| of_step(one) == [kind] } || Step.with_times.find { |one| of_step(one).include?(kind) }
-            [kind, (step.builds_on.flat_map { |one| one.pool.empty? ? [] : of_step(one) } - [kind]).uniq.freeze]
-          end.freeze
+          def belows
+            @belows ||= all.to_h do |kind|
+              step = Step.with_times.find { |one| of_step(one) == [kind] } || Step.with_times.find { |one| of_step(one).include?(kind) }
+              [kind, (step.builds_on.flat_map { |one| one.pool.empty? ? [] : of_step(one) } - [kind]).uniq.freeze]
+            end.freeze
+          end
         end
       end
     end

@@ -2,125 +2,128 @@
 
 module Vantick
   module Core
-    # A lesson in minutes: six stages with what fits in each and its times. No time is in a lesson twice, but where a step has
-    # few of them.
-    class Lesson
-      # Minutes (judgement).
-      LENGTHS = (20..75)
-      # In the order in which they choose their times: the exit first, so that it tells most; then what is
-      # new, then what is gone over again.
-      CHOSEN = %i[exit show together alone recap warm_up].freeze
+    module Teaching
+      # A lesson in minutes: six stages with what fits in each and its times. No time is in a lesson twice, but where a step has
+      # few of them.
+      class Lesson
+        # Minutes (judgement).
+        LENGTHS = (20..75)
+        # In the order in which they choose their times: the exit first, so that it tells most; then what is
+        # new, then what is gone over again.
+        CHOSEN = %i[exit show together alone recap warm_up].freeze
 
-      # @!attribute id [Symbol] such as `:warm_up`
-      # @!attribute name [String]
-      # @!attribute minutes [Integer]
-      # @!attribute items [Array<Item>] what fits, in order
-      # @!attribute spare_seconds [Float] what is left for going over and handing out
-      # @!attribute missing [Integer] items for which there was no time left
-      # @!attribute left_out [Array<DialTime, DayTime>] times asked for that do not fit any more
-      Stage = Struct.new(:id, :name, :minutes, :items, :spare_seconds, :missing, :left_out, keyword_init: true)
-      # @!attribute kind [Symbol] one of {Pacing::SECONDS}' keys
-      # @!attribute seconds [Float]
-      # @!attribute time [DialTime, DayTime, nil] where the item has one
-      # @!attribute task [Task, nil] with which the time is asked
-      Item = Struct.new(:kind, :seconds, :time, :task, keyword_init: true)
+        # @!attribute id [Symbol] such as `:warm_up`
+        # @!attribute name [String]
+        # @!attribute minutes [Integer]
+        # @!attribute items [Array<Item>] what fits, in order
+        # @!attribute spare_seconds [Float] what is left for going over and handing out
+        # @!attribute missing [Integer] items for which there was no time left
+        # @!attribute left_out [Array<DialTime, DayTime>] times asked for that do not fit any more
+        Stage = Struct.new(:id, :name, :minutes, :items, :spare_seconds, :missing, :left_out, keyword_init: true)
+        # @!attribute kind [Symbol] one of {Pacing::SECONDS}' keys
+        # @!attribute seconds [Float]
+        # @!attribute time [DialTime, DayTime, nil] where the item has one
+        # @!attribute task [Task, nil] with which the time is asked
+        Item = Struct.new(:kind, :seconds, :time, :task, keyword_init: true)
 
-      # @return [Array<Stage>]
-      attr_reader :stages
+        # @return [Array<Stage>]
+        attr_reader :stages
 
-      # @param step [Step]
-      # @param task [Task] one of the step's
-      # @param minutes [Integer] one of {LENGTHS}
-      # @param earlier [Array<Step>] steps that are fading or not secure, for warm-up and recap; what the step
-      #   rests on where left out
-      # @param pacing [Pacing]
-      # @param seed [Integer]
-      # @param avoid [Array<DialTime, DayTime>] times not to choose
-      # @param stage_minutes [Hash{Symbol => Integer}] minutes of each stage where they are not the usual ones
-      # @param kept [Hash{Symbol => Array<DialTime, DayTime, nil>}] by stage, times that stand where they stand;
-      #   nil is a place to choose for
-      # @param exit_avoid [Array<DialTime, DayTime>] times of the last exits on the step
-      # @param day_times [Array<DayTime>] of the class's own day, which come before others
-      # @param pinned [Hash{Symbol => Array<DialTime, DayTime>}] by stage, those of the kept ones that have to stay
-      # @raise [InvalidCount] where the minutes are not a lesson's, or do not fill it
-      # @raise [TimeTwice] where a time of the exit is kept twice, or one that is pinned comes again too early
-      def initialize(step:, task:, minutes:, earlier: [], pacing: Pacing.new, seed: 0, avoid: [], stage_minutes: {}, kept: {},
-                     exit_avoid: [], day_times: [], pinned: {})
-        @pacing = pacing
-        @avoid = avoid
-        @kept = kept
-        lengths = StageMinutes.of(minutes, stage_minutes)
-        @kinds = lengths.to_h { |id, length| [id, kinds(StageMinutes::STAGES.fetch(id), length * 60)] }
-        @standing = standing(step.pool_for(task).length, pinned)
-        @supply = LessonTimes.new(step:, task:, earlier:, seed:, used: avoid | kept.values.flatten.compact, exit_avoid:, day_times:)
-        @stages = stages_of(lengths).freeze
-        freeze
-      end
-
-      # @return [Array<DialTime, DayTime>] all its times, in order
-      def times = stages.flat_map { |stage| stage.items.filter_map(&:time) }
-
-      private
-
-      # What is kept, in every place there is.
-      def standing(pool, pinned)
-        kept = places.to_h { |id, count| [id, Array.new(count) { |at| kept(id)[at] }] }
-        LessonRepeats.settled(kept, pool - kept.fetch(LessonShares::EXIT).compact.length - @avoid.length, pinned)
-      end
-
-      def places = @places ||= @kinds.transform_values { |kinds| kinds.count { |kind| !Pacing.timeless?(kind) } }
-
-      def stages_of(lengths)
-        found = times_by_stage
-        found = lengths.to_h { |id, _| [id, found.fetch(id)] }
-        found = LessonRepeats.new(found, own: @supply.own, barred: @avoid).filled if found.values.any? { |times| times.include?(nil) }
-        lengths.map { |id, length| stage(id, length, found.fetch(id).compact) }
-      end
-
-      # In the order in which they choose.
-      def times_by_stage
-        shares = @supply.shares(CHOSEN.to_h { |id| [id, @standing.fetch(id).count(&:nil?)] })
-        CHOSEN.to_h do |id|
-          times = taken(id, shares.fetch(id))
-          [id, @standing.fetch(id).map { |time| time || times.shift }]
+        # @param step [Step]
+        # @param task [Task] one of the step's
+        # @param minutes [Integer] one of {LENGTHS}
+        # @param earlier [Array<Step>] steps that are fading or not secure, for warm-up and recap; what the step
+        #   rests on where left out
+        # @param pacing [Pacing]
+        # @param seed [Integer]
+        # @param avoid [Array<DialTime, DayTime>] times not to choose
+        # @param stage_minutes [Hash{Symbol => Integer}] minutes of each stage where they are not the usual ones
+        # @param kept [Hash{Symbol => Array<DialTime, DayTime, nil>}] by stage, times that stand where they stand;
+        #   nil is a place to choose for
+        # @param exit_avoid [Array<DialTime, DayTime>] times of the last exits on the step
+        # @param day_times [Array<DayTime>] of the class's own day, which come before others
+        # @param pinned [Hash{Symbol => Array<DialTime, DayTime>}] by stage, those of the kept ones that have to stay
+        # @raise [InvalidCount] where the minutes are not a lesson's, or do not fill it
+        # @raise [TimeTwice] where a time of the exit is kept twice, or one that is pinned comes again too early
+        def initialize(step:, task:, minutes:, earlier: [], pacing: Pacing.new, seed: 0, avoid: [], stage_minutes: {}, kept: {},
+                       exit_avoid: [], day_times: [], pinned: {})
+          @pacing = pacing
+          @avoid = avoid
+          @kept = kept
+          lengths = StageMinutes.of(minutes, stage_minutes)
+          @kinds = lengths.to_h { |id, length| [id, kinds(StageMinutes::STAGES.fetch(id), length * 60)] }
+          @standing = standing(step.pool_for(task).length, pinned)
+          @supply = LessonTimes.new(step:, task:, earlier:, seed:, used: avoid | kept.values.flatten.compact, exit_avoid:, day_times:)
+          @stages = stages_of(lengths).freeze
+          freeze
         end
-      end
 
-      def taken(id, share)
-        return @supply.take_exit(share) if id == LessonShares::EXIT
+        # @return [Array<DialTime, DayTime>] all its times, in order
+        def times = stages.flat_map { |stage| stage.items.filter_map(&:time) }
 
-        @supply.take(share, thorough: StageMinutes::STAGES.fetch(id)[:thorough])
-      end
+        private
 
-      def stage(id, minutes, found)
-        items = items(@kinds.fetch(id), found)
-        Stage.new(id:, name: StageMinutes::STAGES.fetch(id)[:name], minutes:, items:, spare_seconds: (minutes * 60) - items.sum(&:seconds),
-                  missing: places.fetch(id) - found.length, left_out: kept(id).drop(places.fetch(id)).compact.freeze).freeze
-      end
+        # What is kept, in every place there is.
+        def standing(pool, pinned)
+          kept = places.to_h { |id, count| [id, Array.new(count) { |at| kept(id)[at] }] }
+          LessonRepeats.settled(kept, pool - kept.fetch(LessonShares::EXIT).compact.length - @avoid.length, pinned)
+        end
 
-      def kept(id) = @kept.fetch(id, [])
+        def places = @places ||= @kinds.transform_values { |kinds| kinds.count { |kind| !Pacing.timeless?(kind) } }
 
-      # What comes first as far as it fits, and then as many of the others as there is room for.
-      def kinds(row, seconds)
-        first = row[:first].map(&:to_sym)
-        left = seconds
-        fitting = first.take_while { |kind| (left -= @pacing.seconds(kind)) >= 0 }
-        return fitting if fitting.length < first.length
+        def stages_of(lengths)
+          found = times_by_stage
+          found = lengths.to_h { |id, _| [id, found.fetch(id)] }
+          found = LessonRepeats.new(found, own: @supply.own, barred: @avoid).filled if found.values.any? { |times| times.include?(nil) }
+          lengths.map { |id, length| stage(id, length, found.fetch(id).compact) }
+        end
 
-        more = row[:then].to_sym
-        fitting + Array.new((left / @pacing.seconds(more)).floor, more)
-      end
+        # In the order in which they choose.
+        def times_by_stage
+          shares = @supply.shares(CHOSEN.to_h { |id| [id, @standing.fetch(id).count(&:nil?)] })
+          CHOSEN.to_h do |id|
+            times = taken(id, shares.fetch(id))
+            [id, @standing.fetch(id).map { |time| time || times.shift }]
+          end
+        end
 
-      # An item that has no time left for it falls away.
-      def items(kinds, times)
-        left = times.dup
-        kinds.filter_map do |kind|
-          seconds = @pacing.seconds(kind)
-          next Item.new(kind:, seconds:).freeze if Pacing.timeless?(kind)
+        def taken(id, share)
+          return @supply.take_exit(share) if id == LessonShares::EXIT
 
-          time = left.shift or next
-          Item.new(kind:, seconds:, time:, task: @supply.task_for(time)).freeze
-        end.freeze
+          @supply.take(share, thorough: StageMinutes::STAGES.fetch(id)[:thorough])
+        end
+
+        def stage(id, minutes, found)
+          items = items(@kinds.fetch(id), found)
+          Stage.new(id:, name: StageMinutes::STAGES.fetch(id)[:name], minutes:, items:,
+                    spare_seconds: (minutes * 60) - items.sum(&:seconds),
+                    missing: places.fetch(id) - found.length, left_out: kept(id).drop(places.fetch(id)).compact.freeze).freeze
+        end
+
+        def kept(id) = @kept.fetch(id, [])
+
+        # What comes first as far as it fits, and then as many of the others as there is room for.
+        def kinds(row, seconds)
+          first = row[:first].map(&:to_sym)
+          left = seconds
+          fitting = first.take_while { |kind| (left -= @pacing.seconds(kind)) >= 0 }
+          return fitting if fitting.length < first.length
+
+          more = row[:then].to_sym
+          fitting + Array.new((left / @pacing.seconds(more)).floor, more)
+        end
+
+        # An item that has no time left for it falls away.
+        def items(kinds, times)
+          left = times.dup
+          kinds.filter_map do |kind|
+            seconds = @pacing.seconds(kind)
+            next Item.new(kind:, seconds:).freeze if Pacing.timeless?(kind)
+
+            time = left.shift or next
+            Item.new(kind:, seconds:, time:, task: @supply.task_for(time)).freeze
+          end.freeze
+        end
       end
     end
   end

@@ -2,31 +2,33 @@
 
 module Vantick
   module Core
-    # A lesson's plan for another day: pinned times stand where they stood, all others are chosen anew, and are
-    # other ones where the step has enough.
-    module LessonCopy
-      # @param settled [Hash] a plan with its times
-      # @param seed [Integer]
-      # @param conventions [Conventions]
-      # @param day [Array<Hash>] the class's own
-      # @return [LessonPlan]
-      def self.of(settled, seed, conventions, day)
-        again = { **settled, seed:, kept: pinned_only(settled), carried: [], swapped: [] }
-        other = LessonPlan.new({ **again, swapped: settled[:kept].values.flatten }, conventions, day)
-        return LessonPlan.new(again, conventions, day) if missing(other) > missing(LessonPlan.new(settled, conventions, day))
+    module Teaching
+      # A lesson's plan for another day: pinned times stand where they stood, all others are chosen anew, and are
+      # other ones where the step has enough.
+      module LessonCopy
+        # @param settled [Hash] a plan with its times
+        # @param seed [Integer]
+        # @param conventions [Conventions]
+        # @param day [Array<Hash>] the class's own
+        # @return [LessonPlan]
+        def self.of(settled, seed, conventions, day)
+          again = { **settled, seed:, kept: pinned_only(settled), carried: [], swapped: [] }
+          other = LessonPlan.new({ **again, swapped: settled[:kept].values.flatten }, conventions, day)
+          return LessonPlan.new(again, conventions, day) if missing(other) > missing(LessonPlan.new(settled, conventions, day))
 
-        LessonPlan.new({ **other.settled, swapped: [] }, conventions, day)
-      end
-
-      def self.pinned_only(settled)
-        settled[:kept].to_h do |stage, times|
-          [stage, times.map { |time| time if settled[:pinned].fetch(stage, []).include?(time) }]
+          LessonPlan.new({ **other.settled, swapped: [] }, conventions, day)
         end
-      end
-      private_class_method :pinned_only
 
-      def self.missing(plan) = plan.lesson.stages.sum(&:missing)
-      private_class_method :missing
+        def self.pinned_only(settled)
+          settled[:kept].to_h do |stage, times|
+            [stage, times.map { |time| time if settled[:pinned].fetch(stage, []).include?(time) }]
+          end
+        end
+        private_class_method :pinned_only
+
+        def self.missing(plan) = plan.lesson.stages.sum(&:missing)
+        private_class_method :missing
+      end
     end
   end
 end

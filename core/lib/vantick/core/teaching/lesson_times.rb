@@ -2,113 +2,120 @@
 
 module Vantick
   module Core
-    # Where the times of a lesson come from: the step's own, and those of earlier steps. None is given twice.
-    class LessonTimes
-      # @param step [Step]
-      # @param task [Task] one of the step's
-      # @param earlier [Array<Step>] what is to be gone over
-      # @param seed [Integer]
-      # @param used [Array<DialTime, DayTime>] times not to give
-      # @param day_times [Array<DayTime>] of the class's own day
-      # @param exit_avoid [Array<DialTime, DayTime>] times of the last exits, not to give again in this one
-      def initialize(step:, task:, earlier:, seed:, used:, exit_avoid: [], day_times: [])
-        @step = step
-        @task = task
-        @earlier_task = Step.hardest.tasks.include?(task) ? task : Task.find(:dial_to_words)
-        @own = step.pool_for(task)
-        @below = pools(step.foundations)
-        @gone_over = earlier.select { |one| one.tasks.include?(@earlier_task) }
-        @earlier = earlier.empty? ? @below : pools(@gone_over)
-        @parts = parts_of(earlier)
-        @seed = seed
-        @used = used.dup
-        @exit_avoid = exit_avoid
-        @day_times = day_times
-      end
-
-      # @return [Array<DialTime, DayTime>] all times of the step
-      attr_reader :own
-
-      # @param wanted [Hash{Symbol => Integer}] times by stage
-      # @return [Hash{Symbol => LessonShares::Share}]
-      def shares(wanted)
-        earlier = ((@earlier | @below | @parts.keys) - @own - @used).length
-        LessonShares.of(wanted, own: (@own - @used).length, earlier:, neighbours: neighbours.length)
-      end
-
-      # @param share [LessonShares::Share]
-      # @param thorough [Boolean] whether they should tell as much as they can
-      # @return [Array<DialTime, DayTime>] the step's own first; fewer where they run out
-      def take(share, thorough:)
-        at_hand = choose(share.own, (@own - @used) & @day_times, thorough)
-        at_hand + choose(share.own - at_hand.length, @own - @used, thorough) + gone_over(share.earlier, thorough)
-      end
-
-      # @param share [LessonShares::Share]
-      # @return [Array<DialTime, DayTime>] those of an exit: other than in the last ones, with a few of its neighbours where the step
-      #   has one kind of times, or always saying the same would be right
-      def take_exit(share)
-        own = @own - @used
-        fresh = own - @exit_avoid
-        pool = fresh.length >= share.own ? fresh : own
-        found = choose(share.own, pool, true, twelve: @seed.even?)
-        found + choose(share.earlier, (neighbours - @used - @exit_avoid), true, twelve: false)
-      end
-
-      # @param time [DialTime, DayTime]
-      # @return [Task] with which it is asked: the lesson's own, but for times of earlier steps that are
-      #   asked otherwise
-      def task_for(time) = @parts[time] || (time.is_a?(DayTime) || @task.asks != :day ? @task : @earlier_task)
-
-      private
-
-      def choose(wanted, pool, thorough, twelve: true)
-        count = [wanted, pool.length, Chooser::MOST].min
-        return [] unless count.positive?
-
-        task, telling = asked(pool)
-        chosen = Chooser.from(pool, name: @step.name, task:, count:, seed: @seed, telling:, thorough:, twelve:).times
-        @used.concat(chosen)
-        chosen
-      end
-
-      # What tells the step's misreadings apart tells most; earlier steps are asked for any.
-      def asked(pool)
-        (pool - @own).empty? ? [@task, Telling.for(@step, @task)] : [@earlier_task, Telling.for(Step.hardest, @earlier_task)]
-      end
-
-      # What is to be gone over first, each step its share; then what the step rests on, and last its own.
-      def gone_over(wanted, thorough)
-        pools = [*@gone_over.map(&:pool), *(@parts.keys if @parts.any?)].reject(&:empty?)
-        each = pools.empty? ? 0 : (wanted / pools.length.to_f).ceil
-        found = pools.flat_map { |pool| choose(each, pool - @own - @used, thorough) }.first(wanted)
-        [@earlier, @below, own_too].reduce(found) { |so_far, pool| so_far + choose(wanted - so_far.length, pool - @used, thorough) }
-      end
-
-      def own_too = @earlier_task == @task || @below.empty? ? @own : []
-
-      def pools(steps) = steps.select { |step| step.tasks.include?(@earlier_task) }.flat_map(&:pool).uniq
-
-      # Hour hand and numerals are gone over with tasks of their own, at times that no whole dial of the lesson is asked with.
-      def parts_of(steps)
-        whole = (@own + @below + @earlier).to_set
-        parts(steps).each_with_object({}) do |(step, task), found|
-          left = step.pool.reject { |time| whole.include?(time) || found.key?(time) || time.hidden_hand? }
-          left.each { |time| found[time] = task }
+    module Teaching
+      # Where the times of a lesson come from: the step's own, and those of earlier steps. None is given twice.
+      class LessonTimes
+        # @param step [Step]
+        # @param task [Task] one of the step's
+        # @param earlier [Array<Step>] what is to be gone over
+        # @param seed [Integer]
+        # @param used [Array<DialTime, DayTime>] times not to give
+        # @param day_times [Array<DayTime>] of the class's own day
+        # @param exit_avoid [Array<DialTime, DayTime>] times of the last exits, not to give again in this one
+        def initialize(step:, task:, earlier:, seed:, used:, exit_avoid: [], day_times: [])
+          @step = step
+          @task = task
+          @earlier_task = Step.hardest.tasks.include?(task) ? task : Marking::Task.find(:dial_to_words)
+          @own = step.pool_for(task)
+          @below = pools(step.foundations)
+          @gone_over = earlier.select { |one| one.tasks.include?(@earlier_task) }
+          @earlier = earlier.empty? ? @below : pools(@gone_over)
+          @parts = parts_of(earlier)
+          @seed = seed
+          @used = used.dup
+          @exit_avoid = exit_avoid
+          @day_times = day_times
         end
-      end
 
-      # Steps at which one hand or numerals are read, with the first of their tasks for times of the dial.
-      def parts(steps)
-        found = steps.reject { |step| step.whole? || step.tasks.include?(@task) }
-        found.filter_map { |step| step.tasks.find { |task| task.asks == :time }&.then { |task| [step, task] } }
-      end
+        # @return [Array<DialTime, DayTime>] all times of the step
+        attr_reader :own
 
-      # The kind of times next below, for a step that has one kind alone.
-      def neighbours
-        @neighbours ||= begin
-          below = KindsOfTime.of_step(@step).one? && @step.whole? ? @step.builds_on.select(&:whole?).select { |one| one.pool.any? } : []
-          below.empty? ? [] : below.last.pool
+        # @param wanted [Hash{Symbol => Integer}] times by stage
+        # @return [Hash{Symbol => LessonShares::Share}]
+        def shares(wanted)
+          earlier = ((@earlier | @below | @parts.keys) - @own - @used).length
+          LessonShares.of(wanted, own: (@own - @used).length, earlier:, neighbours: neighbours.length)
+        end
+
+        # @param share [LessonShares::Share]
+        # @param thorough [Boolean] whether they should tell as much as they can
+        # @return [Array<DialTime, DayTime>] the step's own first; fewer where they run out
+        def take(share, thorough:)
+          at_hand = choose(share.own, (@own - @used) & @day_times, thorough)
+          at_hand + choose(share.own - at_hand.length, @own - @used, thorough) + gone_over(share.earlier, thorough)
+        end
+
+        # @param share [LessonShares::Share]
+        # @return [Array<DialTime, DayTime>] those of an exit: other than in the last ones, with a few of its neighbours where the step
+        #   has one kind of times, or always saying the same would be right
+        def take_exit(share)
+          own = @own - @used
+          fresh = own - @exit_avoid
+          pool = fresh.length >= share.own ? fresh : own
+          found = choose(share.own, pool, true, twelve: @seed.even?)
+          found + choose(share.earlier, (neighbours - @used - @exit_avoid), true, twelve: false)
+        end
+
+        # @param time [DialTime, DayTime]
+        # @return [Task] with which it is asked: the lesson's own, but for times of earlier steps that are
+        #   asked otherwise
+        def task_for(time) = @parts[time] || (time.is_a?(Dial::DayTime) || @task.asks != :day ? @task : @earlier_task)
+
+        private
+
+        def choose(wanted, pool, thorough, twelve: true)
+          count = [wanted, pool.length, Choosing::Chooser::MOST].min
+          return [] unless count.positive?
+
+          task, telling = asked(pool)
+          chosen = Choosing::Chooser.from(pool, name: @step.name, task:, count:, seed: @seed, telling:, thorough:, twelve:).times
+          @used.concat(chosen)
+          chosen
+        end
+
+        # What tells the step's misreadings apart tells most; earlier steps are asked for any.
+        def asked(pool)
+          if (pool - @own).empty?
+            [@task,
+             Choosing::Telling.for(@step, @task)]
+          else
+            [@earlier_task, Choosing::Telling.for(Step.hardest, @earlier_task)]
+          end
+        end
+
+        # What is to be gone over first, each step its share; then what the step rests on, and last its own.
+        def gone_over(wanted, thorough)
+          pools = [*@gone_over.map(&:pool), *(@parts.keys if @parts.any?)].reject(&:empty?)
+          each = pools.empty? ? 0 : (wanted / pools.length.to_f).ceil
+          found = pools.flat_map { |pool| choose(each, pool - @own - @used, thorough) }.first(wanted)
+          [@earlier, @below, own_too].reduce(found) { |so_far, pool| so_far + choose(wanted - so_far.length, pool - @used, thorough) }
+        end
+
+        def own_too = @earlier_task == @task || @below.empty? ? @own : []
+
+        def pools(steps) = steps.select { |step| step.tasks.include?(@earlier_task) }.flat_map(&:pool).uniq
+
+        # Hour hand and numerals are gone over with tasks of their own, at times that no whole dial of the lesson is asked with.
+        def parts_of(steps)
+          whole = (@own + @below + @earlier).to_set
+          parts(steps).each_with_object({}) do |(step, task), found|
+            left = step.pool.reject { |time| whole.include?(time) || found.key?(time) || time.hidden_hand? }
+            left.each { |time| found[time] = task }
+          end
+        end
+
+        # Steps at which one hand or numerals are read, with the first of their tasks for times of the dial.
+        def parts(steps)
+          found = steps.reject { |step| step.whole? || step.tasks.include?(@task) }
+          found.filter_map { |step| step.tasks.find { |task| task.asks == :time }&.then { |task| [step, task] } }
+        end
+
+        # The kind of times next below, for a step that has one kind alone.
+        def neighbours
+          @neighbours ||= begin
+            below = KindsOfTime.of_step(@step).one? && @step.whole? ? @step.builds_on.select(&:whole?).select { |one| one.pool.any? } : []
+            below.empty? ? [] : below.last.pool
+          end
         end
       end
     end

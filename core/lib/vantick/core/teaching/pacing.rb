@@ -2,40 +2,42 @@
 
 module Vantick
   module Core
-    # How many seconds an item takes: common practice, and a class's own pace once it is known.
-    class Pacing
-      KINDS = DataFile.entries("pacing", required: %i[id name seconds]).to_h { |kind| [kind[:id].to_sym, kind] }.freeze
-      SECONDS = KINDS.transform_values { |kind| kind[:seconds] }.freeze
-      # Until a class has been seen so often its own median is mixed with the default (judgement).
-      KNOWN_FROM = 20
+    module Teaching
+      # How many seconds an item takes: common practice, and a class's own pace once it is known.
+      class Pacing
+        KINDS = Facts::DataFile.entries("pacing", required: %i[id name seconds]).to_h { |kind| [kind[:id].to_sym, kind] }.freeze
+        SECONDS = KINDS.transform_values { |kind| kind[:seconds] }.freeze
+        # Until a class has been seen so often its own median is mixed with the default (judgement).
+        KNOWN_FROM = 20
 
-      # @param kind [Symbol] one of {KINDS}' keys
-      # @return [Boolean] whether it needs no time to be read
-      def self.timeless?(kind) = KINDS.fetch(kind).fetch(:timeless, false)
+        # @param kind [Symbol] one of {KINDS}' keys
+        # @return [Boolean] whether it needs no time to be read
+        def self.timeless?(kind) = KINDS.fetch(kind).fetch(:timeless, false)
 
-      # @param seen [Hash{Symbol => Array<Numeric>}] seconds that items took in this class, by kind
-      def initialize(seen = {})
-        @seen = seen.transform_values { |seconds| seconds.dup.freeze }.freeze
-        freeze
-      end
+        # @param seen [Hash{Symbol => Array<Numeric>}] seconds that items took in this class, by kind
+        def initialize(seen = {})
+          @seen = seen.transform_values { |seconds| seconds.dup.freeze }.freeze
+          freeze
+        end
 
-      # @param kind [Symbol] one of {SECONDS}' keys
-      # @return [Float]
-      def seconds(kind)
-        default = SECONDS.fetch(kind)
-        own = @seen.fetch(kind, [])
-        return default.to_f if own.empty?
+        # @param kind [Symbol] one of {SECONDS}' keys
+        # @return [Float]
+        def seconds(kind)
+          default = SECONDS.fetch(kind)
+          own = @seen.fetch(kind, [])
+          return default.to_f if own.empty?
 
-        weight = [own.length / KNOWN_FROM.to_f, 1.0].min
-        (weight * median(own)) + ((1 - weight) * default)
-      end
+          weight = [own.length / KNOWN_FROM.to_f, 1.0].min
+          (weight * median(own)) + ((1 - weight) * default)
+        end
 
-      private
+        private
 
-      def median(values)
-        sorted = values.sort
-        middle = sorted.length / 2
-        sorted.length.odd? ? sorted[middle].to_f : (sorted[middle - 1] + sorted[middle]) / 2.0
+        def median(values)
+          sorted = values.sort
+          middle = sorted.length / 2
+          sorted.length.odd? ? sorted[middle].to_f : (sorted[middle - 1] + sorted[middle]) / 2.0
+        end
       end
     end
   end

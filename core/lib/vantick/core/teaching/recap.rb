@@ -2,35 +2,37 @@
 
 module Vantick
   module Core
-    # What is gone over before a lesson: what most children are likely to have lost or never had, of what was met before.
-    module Recap
-      ROW = Tracing::SCHEME[:recap].freeze
-      # From which chance on a step counts as known for a child.
-      KNOWN = 0.8
+    module Teaching
+      # What is gone over before a lesson: what most children are likely to have lost or never had, of what was met before.
+      module Recap
+        ROW = Tracing::SCHEME[:recap].freeze
+        # From which chance on a step counts as known for a child.
+        KNOWN = 0.8
 
-      class << self
-        # @param by_child [Hash{Object => Tracing}]
-        # @param step [Step] what the lesson is about
-        # @param before [Array<Step>] those that were met
-        # @return [Array<Step>] at most {ROW}'s number, those first that most children are shaky on; parts of none of the others
-        def steps(by_child, step, before:)
-          shaky = (before - [step]).select { |one| shaky?(by_child, one) }
-          ranked = shaky.sort_by { |one| [-worth(by_child, one), Step.all.index(one)] }
-          ranked.reduce([]) { |chosen, one| chosen.any? { |other| related?(one, other) } ? chosen : [*chosen, one] }.first(ROW[:steps])
-        end
+        class << self
+          # @param by_child [Hash{Object => Tracing}]
+          # @param step [Step] what the lesson is about
+          # @param before [Array<Step>] those that were met
+          # @return [Array<Step>] at most {ROW}'s number, those first that most children are shaky on; parts of none of the others
+          def steps(by_child, step, before:)
+            shaky = (before - [step]).select { |one| shaky?(by_child, one) }
+            ranked = shaky.sort_by { |one| [-worth(by_child, one), Step.all.index(one)] }
+            ranked.reduce([]) { |chosen, one| chosen.any? { |other| related?(one, other) } ? chosen : [*chosen, one] }.first(ROW[:steps])
+          end
 
-        private
+          private
 
-        def shaky?(by_child, step)
-          by_child.values.count { |child| child.of_step(step) < KNOWN } >= ROW[:share] * by_child.length
-        end
+          def shaky?(by_child, step)
+            by_child.values.count { |child| child.of_step(step) < KNOWN } >= ROW[:share] * by_child.length
+          end
 
-        def related?(one, other) = one.parts.include?(other) || other.parts.include?(one)
+          def related?(one, other) = one.parts.include?(other) || other.parts.include?(one)
 
-        # What going over it saves, a kind of times: steps of one kind are gone over better than wholes.
-        def worth(by_child, step)
-          kinds = KindsOfTime.of_step(step)
-          by_child.values.sum { |child| kinds.sum { |kind| child.at_risk(kind) } } / kinds.length
+          # What going over it saves, a kind of times: steps of one kind are gone over better than wholes.
+          def worth(by_child, step)
+            kinds = KindsOfTime.of_step(step)
+            by_child.values.sum { |child| kinds.sum { |kind| child.at_risk(kind) } } / kinds.length
+          end
         end
       end
     end

@@ -2,168 +2,170 @@
 
 module Vantick
   module Core
-    # A step of the ladder: what is learned there, and the times it is learned with.
-    class Step
-      # @return [Symbol] such as `:quarters`
-      attr_reader :id
-      # @return [String] its name for teachers
-      attr_reader :name
-      # @return [Array<DialTime>] its times in order; empty where the step has none
-      attr_reader :pool
-      # @return [Array<String>] the published standards it serves
-      attr_reader :standards
+    module Teaching
+      # A step of the ladder: what is learned there, and the times it is learned with.
+      class Step
+        # @return [Symbol] such as `:quarters`
+        attr_reader :id
+        # @return [String] its name for teachers
+        attr_reader :name
+        # @return [Array<DialTime>] its times in order; empty where the step has none
+        attr_reader :pool
+        # @return [Array<String>] the published standards it serves
+        attr_reader :standards
 
-      # @return [Array<Task>] those that its times can be asked with
-      attr_reader :tasks
+        # @return [Array<Task>] those that its times can be asked with
+        attr_reader :tasks
 
-      # @return [Array<Step>] the ladder, in order
-      # @raise [InvalidData] where a step builds on one that does not come before it
-      def self.all = @all ||= climb(DataFile.entries("ladder", required: %i[id name words questions openings standards])).freeze
+        # @return [Array<Step>] the ladder, in order
+        # @raise [InvalidData] where a step builds on one that does not come before it
+        def self.all = @all ||= climb(Facts::DataFile.entries("ladder", required: %i[id name words questions openings standards])).freeze
 
-      def self.climb(entries)
-        entries.each_with_object([]) do |entry, ladder|
-          missing = entry[:builds_on].map(&:to_sym) - ladder.map(&:id)
-          raise InvalidData, "ladder.yml: #{entry[:id]} builds on #{missing.first}, which does not come before it" if missing.any?
+        def self.climb(entries)
+          entries.each_with_object([]) do |entry, ladder|
+            missing = entry[:builds_on].map(&:to_sym) - ladder.map(&:id)
+            raise InvalidData, "ladder.yml: #{entry[:id]} builds on #{missing.first}, which does not come before it" if missing.any?
 
-          ladder << new(entry)
-        end
-      end
-      private_class_method :climb
-
-      # @return [Array<Step>] those that have times to choose from
-      def self.with_times = all.reject { |step| step.pool.empty? }
-
-      # @return [Array<Step>] those at which a whole dial is read
-      def self.reading = with_times.select { |step| step.tasks.any? { |task| task.sees == :dial } }
-
-      # @return [Step] the one whose times are all of the dial
-      def self.hardest = with_times.max_by.with_index { |step, place| [step.pool.length, place] }
-
-      # @param id [String, Symbol]
-      # @return [Step]
-      # @raise [UnknownName] also for a step without times of its own
-      def self.find(id)
-        @by_name ||= with_times.to_h { |step| [step.id.to_s, step] }.freeze
-        @by_name[id.to_s] || raise(UnknownName.new("step", id, with_times.map(&:id)))
-      end
-
-      # @param task [Task]
-      # @return [Step, nil] the one at which it is learned, where it asks for a part of reading alone
-      def self.home(task)
-        @homes ||= with_times.reject(&:whole?).flat_map { |step| step.tasks.map { |one| [one.id, step] } }.to_h.freeze
-        @homes[task.id]
-      end
-
-      # @param times [Array<DialTime, DayTime>]
-      # @param task [Task] they were asked with
-      # @return [Step] the earliest step that has all of them
-      def self.holding(times, task)
-        return home(task) if home(task) && (times - home(task).pool_for(task)).empty?
-
-        fitting = with_times.select { |step| step.tasks.include?(task) }
-        fitting.sort_by.with_index { |step, place| [step.pool.length, place] }.find { |step| (times - step.pool_for(task)).empty? }
-      end
-
-      def initialize(entry)
-        @id = entry[:id].to_sym
-        @texts = entry.slice(:name, :words, :questions, :openings).freeze
-        @name = ClassWords.fill(@texts[:name])
-        @pool = times(entry[:minutes]).freeze
-        @places = @pool.to_set(&:index).freeze
-        @tasks = named(entry[:tasks]).freeze
-        @pools = @tasks.to_h { |task| [task, pool_of(task)] }.freeze
-        @whole = entry[:tasks].nil?
-        @builds_on = entry[:builds_on].map(&:to_sym).freeze
-        @standards = entry[:standards]
-        freeze
-      end
-
-      # @return [Array<String>] its words, as most classes say them
-      def words = texts_in(Conventions.default)[:words]
-
-      # @return [Array<String>] questions to talk about
-      def questions = texts_in(Conventions.default)[:questions]
-
-      # @return [Array<String>] ways to begin a lesson
-      def openings = texts_in(Conventions.default)[:openings]
-
-      # @param conventions [Conventions]
-      # @return [Hash] its name, words, questions and openings as a class says them
-      def texts_in(conventions) = ClassWords.fill(@texts, conventions)
-
-      # @return [Boolean] whether whole times are read here, and not one hand, numerals or halves of the day
-      def whole? = @whole
-
-      # @return [Array<Step>] those whose times are all among its own
-      def parts = Step.parts.fetch(id)
-
-      # @return [Hash{Symbol => Array<Step>}] by step; worked out once
-      def self.parts
-        @parts ||= with_times.to_h do |step|
-          [step.id, step.foundations.select do |part|
-            step.whole? && part.whole? && part.pool.any? && (part.pool - step.pool).empty?
-          end.freeze]
-        end.freeze
-      end
-
-      # @return [Array<Step>] the steps it rests on
-      def builds_on = Step.all.select { |step| @builds_on.include?(step.id) }
-
-      # @return [Array<Step>] the steps it rests on, and those that these rest on, in the order of the ladder
-      def foundations = Step.foundations.fetch(id)
-
-      # @return [Hash{Symbol => Array<Step>}] by step, those it rests on; worked out once
-      def self.foundations
-        @foundations ||= all.each_with_object({}) do |step, found|
-          found[step.id] = (all & step.builds_on.flat_map { |below| [below, *found.fetch(below.id)] }).freeze
-        end.freeze
-      end
-
-      # @param time [DialTime]
-      # @return [Boolean] whether it is one of the step's
-      def holds?(time) = @places.include?(time.index)
-
-      # @param task [Task]
-      # @return [Array<DialTime, DayTime>] what it can be asked with here: times of the day come twice a dial time
-      # @raise [UnknownName] where the task is not for this step
-      def pool_for(task)
-        @pools.fetch(task) { raise UnknownName.new("task for #{name.downcase}", task.id, tasks.map(&:id), field: :task) }
-      end
-
-      # @param task [Task]
-      # @return [Array<Misreading>] those that its times can show
-      def misreadings(task) = Telling.for(self, task).misreadings
-
-      # @param misreading [Misreading]
-      # @return [Boolean] whether it can show in what is asked here
-      def shows?(misreading)
-        Step.showing[[id, misreading.id]] ||= if tasks.any? do |task|
-          pool_for(task).any? do |time|
-            misreading.chance?(time, task)
+            ladder << new(entry)
           end
         end
-                                                :yes
-                                              else
-                                                :no
-                                              end
-        Step.showing[[id, misreading.id]] == :yes
-      end
+        private_class_method :climb
 
-      # Looked up by the thousand, so kept.
-      def self.showing = @showing ||= {}
+        # @return [Array<Step>] those that have times to choose from
+        def self.with_times = all.reject { |step| step.pool.empty? }
 
-      private
+        # @return [Array<Step>] those at which a whole dial is read
+        def self.reading = with_times.select { |step| step.tasks.any? { |task| task.sees == :dial } }
 
-      def pool_of(task) = (task.asks == :day ? pool.flat_map { |time| DayTime.of(time) }.sort : pool & task.times).freeze
+        # @return [Step] the one whose times are all of the dial
+        def self.hardest = with_times.max_by.with_index { |step, place| [step.pool.length, place] }
 
-      # Where the ladder names none, all that ask for times of the dial.
-      def named(ids) = ids ? ids.map { |id| Task.find(id) } : Task.all.select { |task| task.asks == :time }
+        # @param id [String, Symbol]
+        # @return [Step]
+        # @raise [UnknownName] also for a step without times of its own
+        def self.find(id)
+          @by_name ||= with_times.to_h { |step| [step.id.to_s, step] }.freeze
+          @by_name[id.to_s] || raise(UnknownName.new("step", id, with_times.map(&:id)))
+        end
 
-      def times(minutes)
-        return [] unless minutes
+        # @param task [Task]
+        # @return [Step, nil] the one at which it is learned, where it asks for a part of reading alone
+        def self.home(task)
+          @homes ||= with_times.reject(&:whole?).flat_map { |step| step.tasks.map { |one| [one.id, step] } }.to_h.freeze
+          @homes[task.id]
+        end
 
-        wanted = minutes[:from].step(minutes[:to], minutes[:every]).to_a
-        DialTime.all.select { |time| wanted.include?(time.minute) }
+        # @param times [Array<DialTime, DayTime>]
+        # @param task [Task] they were asked with
+        # @return [Step] the earliest step that has all of them
+        def self.holding(times, task)
+          return home(task) if home(task) && (times - home(task).pool_for(task)).empty?
+
+          fitting = with_times.select { |step| step.tasks.include?(task) }
+          fitting.sort_by.with_index { |step, place| [step.pool.length, place] }.find { |step| (times - step.pool_for(task)).empty? }
+        end
+
+        def initialize(entry)
+          @id = entry[:id].to_sym
+          @texts = entry.slice(:name, :words, :questions, :openings).freeze
+          @name = Wording::ClassWords.fill(@texts[:name])
+          @pool = times(entry[:minutes]).freeze
+          @places = @pool.to_set(&:index).freeze
+          @tasks = named(entry[:tasks]).freeze
+          @pools = @tasks.to_h { |task| [task, pool_of(task)] }.freeze
+          @whole = entry[:tasks].nil?
+          @builds_on = entry[:builds_on].map(&:to_sym).freeze
+          @standards = entry[:standards]
+          freeze
+        end
+
+        # @return [Array<String>] its words, as most classes say them
+        def words = texts_in(Wording::Conventions.default)[:words]
+
+        # @return [Array<String>] questions to talk about
+        def questions = texts_in(Wording::Conventions.default)[:questions]
+
+        # @return [Array<String>] ways to begin a lesson
+        def openings = texts_in(Wording::Conventions.default)[:openings]
+
+        # @param conventions [Conventions]
+        # @return [Hash] its name, words, questions and openings as a class says them
+        def texts_in(conventions) = Wording::ClassWords.fill(@texts, conventions)
+
+        # @return [Boolean] whether whole times are read here, and not one hand, numerals or halves of the day
+        def whole? = @whole
+
+        # @return [Array<Step>] those whose times are all among its own
+        def parts = Step.parts.fetch(id)
+
+        # @return [Hash{Symbol => Array<Step>}] by step; worked out once
+        def self.parts
+          @parts ||= with_times.to_h do |step|
+            [step.id, step.foundations.select do |part|
+              step.whole? && part.whole? && part.pool.any? && (part.pool - step.pool).empty?
+            end.freeze]
+          end.freeze
+        end
+
+        # @return [Array<Step>] the steps it rests on
+        def builds_on = Step.all.select { |step| @builds_on.include?(step.id) }
+
+        # @return [Array<Step>] the steps it rests on, and those that these rest on, in the order of the ladder
+        def foundations = Step.foundations.fetch(id)
+
+        # @return [Hash{Symbol => Array<Step>}] by step, those it rests on; worked out once
+        def self.foundations
+          @foundations ||= all.each_with_object({}) do |step, found|
+            found[step.id] = (all & step.builds_on.flat_map { |below| [below, *found.fetch(below.id)] }).freeze
+          end.freeze
+        end
+
+        # @param time [DialTime]
+        # @return [Boolean] whether it is one of the step's
+        def holds?(time) = @places.include?(time.index)
+
+        # @param task [Task]
+        # @return [Array<DialTime, DayTime>] what it can be asked with here: times of the day come twice a dial time
+        # @raise [UnknownName] where the task is not for this step
+        def pool_for(task)
+          @pools.fetch(task) { raise UnknownName.new("task for #{name.downcase}", task.id, tasks.map(&:id), field: :task) }
+        end
+
+        # @param task [Task]
+        # @return [Array<Misreading>] those that its times can show
+        def misreadings(task) = Choosing::Telling.for(self, task).misreadings
+
+        # @param misreading [Misreading]
+        # @return [Boolean] whether it can show in what is asked here
+        def shows?(misreading)
+          Step.showing[[id, misreading.id]] ||= if tasks.any? do |task|
+            pool_for(task).any? do |time|
+              misreading.chance?(time, task)
+            end
+          end
+                                                  :yes
+                                                else
+                                                  :no
+                                                end
+          Step.showing[[id, misreading.id]] == :yes
+        end
+
+        # Looked up by the thousand, so kept.
+        def self.showing = @showing ||= {}
+
+        private
+
+        def pool_of(task) = (task.asks == :day ? pool.flat_map { |time| Dial::DayTime.of(time) }.sort : pool & task.times).freeze
+
+        # Where the ladder names none, all that ask for times of the dial.
+        def named(ids) = ids ? ids.map { |id| Marking::Task.find(id) } : Marking::Task.all.select { |task| task.asks == :time }
+
+        def times(minutes)
+          return [] unless minutes
+
+          wanted = minutes[:from].step(minutes[:to], minutes[:every]).to_a
+          Dial::DialTime.all.select { |time| wanted.include?(time.minute) }
+        end
       end
     end
   end

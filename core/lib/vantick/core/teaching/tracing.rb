@@ -2,104 +2,106 @@
 
 module Vantick
   module Core
-    # How probable it is that a child knows each kind of times, followed answer by answer and lesson by lesson. After knowledge
-    # tracing (Corbett and Anderson, "Knowledge tracing: Modeling the acquisition of procedural knowledge", User Modeling and
-    # User-Adapted Interaction 4, 1995; from memory), with forgetting by half-life. All numbers are judgements, in scheme.yml.
-    class Tracing
-      SCHEME = DataFile.load("scheme").freeze
-      ROW = SCHEME[:tracing].freeze
+    module Teaching
+      # How probable it is that a child knows each kind of times, followed answer by answer and lesson by lesson. After knowledge
+      # tracing (Corbett and Anderson, "Knowledge tracing: Modeling the acquisition of procedural knowledge", User Modeling and
+      # User-Adapted Interaction 4, 1995; from memory), with forgetting by half-life. All numbers are judgements, in scheme.yml.
+      class Tracing
+        SCHEME = Facts::DataFile.load("scheme").freeze
+        ROW = SCHEME[:tracing].freeze
 
-      # @param answers [Array<Standing::Asked>] at first try, oldest first
-      # @param lessons [Array<Course::Given>] oldest first
-      # @param today [Integer] in the same count of days
-      # @param parts [Boolean] whether whole dials tell of the hour hand and of the numerals as well: for a class, of which many were
-      #   never asked these alone
-      def initialize(answers, lessons: [], today: nil, parts: false)
-        @parts = parts
-        @known = KindsOfTime.all.to_h { |kind| [kind, ROW[:begin]] }
-        @days = {}
-        @seen = {}
-        happened(answers, lessons).each { |one| one.is_a?(Course::Given) ? taught(one) : answered(one) }
-        @today = today || @days.values.max
-        fade_all(today) if today
-        freeze
-      end
-
-      # @param kind [Symbol] one of {KindsOfTime.all}
-      # @return [Float] 0..1
-      def known(kind) = @known.fetch(kind)
-
-      # @param step [Step]
-      # @return [Float] 0..1, that all its kinds are known
-      def of_step(step) = KindsOfTime.of_step(step).reduce(1.0) { |all, kind| all * known(kind) }
-
-      # @param kind [Symbol]
-      # @return [Float] 0..1, how far it can be learned: what it rests on counts
-      def reach(kind) = ROW[:alone] + ((1 - ROW[:alone]) * (KindsOfTime.below(kind).map { |below| known(below) }.min || 1.0))
-
-      # @param kind [Symbol]
-      # @return [Float] 0..1, what of it going over it now would save: more of what was known well, and the longer it was not asked
-      def at_risk(kind)
-        seen, then_known = @seen.fetch(kind) { return 0.0 }
-        left = 0.5**((@today - seen) / ROW[:risk_days].to_f)
-        then_known * left * (1 - left)
-      end
-
-      # @param step [Step]
-      # @return [Float] how much a lesson on it is likely to give, in kinds of times
-      def gain(step) = KindsOfTime.of_step(step).sum { |kind| (1 - known(kind)) * reach(kind) } * Tracing.chance(step)
-
-      # @param step [Step]
-      # @return [Float] of learning one of its kinds in a lesson, where all that it rests on is known
-      def self.chance(step) = KindsOfTime.of_step(step).length.then { |kinds| kinds == 1 ? ROW[:lesson] : ROW[:shared] / kinds }
-
-      private
-
-      # In order; on one day the answers come after nothing that was not taught before it.
-      def happened(answers, lessons)
-        dated = answers.map { |one| [one.day, 0, one] } + lessons.map { |one| [one.day, 1, one] }
-        dated.sort_by.with_index { |(day, order, _), at| [day, order, at] }.map(&:last)
-      end
-
-      def answered(asked)
-        marked = asked.marked
-        return unless marked.telling?
-
-        learned(KindsOfTime.of(marked.task, marked.time), marked.read_right?, asked.day)
-        parts(marked).each { |kind| learned(kind, true, asked.day) }
-      end
-
-      # A whole dial with the hour right tells of the hour hand as well, one at fives of the numerals; a wrong one does not say of
-      # which it was.
-      def parts(marked)
-        return [] unless @parts && marked.task.dial? && Step.home(marked.task).nil?
-
-        fives = marked.read_right? && marked.time.ticks.zero? && (marked.time.minute % Saying::QUARTER).positive?
-        [*(:hour_hand if Standing.hour_right?(marked)), *(:fives_facts if fives)]
-      end
-
-      def learned(kind, read_right, day)
-        fade(kind, day)
-        known = @known[kind]
-        right, wrong = read_right ? [1 - ROW[:slip], ROW[:guess]] : [ROW[:slip], 1 - ROW[:guess]]
-        @known[kind] = known * right / ((known * right) + ((1 - known) * wrong))
-        @seen[kind] = [day, @known[kind]]
-      end
-
-      def taught(lesson)
-        KindsOfTime.of_step(lesson.step).each do |kind|
-          fade(kind, lesson.day)
-          @known[kind] += (1 - @known[kind]) * Tracing.chance(lesson.step) * reach(kind)
-          @seen[kind] = [lesson.day, @known[kind]]
+        # @param answers [Array<Standing::Asked>] at first try, oldest first
+        # @param lessons [Array<Course::Given>] oldest first
+        # @param today [Integer] in the same count of days
+        # @param parts [Boolean] whether whole dials tell of the hour hand and of the numerals as well: for a class, of which many were
+        #   never asked these alone
+        def initialize(answers, lessons: [], today: nil, parts: false)
+          @parts = parts
+          @known = KindsOfTime.all.to_h { |kind| [kind, ROW[:begin]] }
+          @days = {}
+          @seen = {}
+          happened(answers, lessons).each { |one| one.is_a?(Course::Given) ? taught(one) : answered(one) }
+          @today = today || @days.values.max
+          fade_all(today) if today
+          freeze
         end
-      end
 
-      def fade_all(day) = @known.each_key { |kind| fade(kind, day) }
+        # @param kind [Symbol] one of {KindsOfTime.all}
+        # @return [Float] 0..1
+        def known(kind) = @known.fetch(kind)
 
-      def fade(kind, day)
-        since = @days[kind]
-        @known[kind] *= 0.5**((day - since) / ROW[:half_days].to_f) if since && day > since
-        @days[kind] = day
+        # @param step [Step]
+        # @return [Float] 0..1, that all its kinds are known
+        def of_step(step) = KindsOfTime.of_step(step).reduce(1.0) { |all, kind| all * known(kind) }
+
+        # @param kind [Symbol]
+        # @return [Float] 0..1, how far it can be learned: what it rests on counts
+        def reach(kind) = ROW[:alone] + ((1 - ROW[:alone]) * (KindsOfTime.below(kind).map { |below| known(below) }.min || 1.0))
+
+        # @param kind [Symbol]
+        # @return [Float] 0..1, what of it going over it now would save: more of what was known well, and the longer it was not asked
+        def at_risk(kind)
+          seen, then_known = @seen.fetch(kind) { return 0.0 }
+          left = 0.5**((@today - seen) / ROW[:risk_days].to_f)
+          then_known * left * (1 - left)
+        end
+
+        # @param step [Step]
+        # @return [Float] how much a lesson on it is likely to give, in kinds of times
+        def gain(step) = KindsOfTime.of_step(step).sum { |kind| (1 - known(kind)) * reach(kind) } * Tracing.chance(step)
+
+        # @param step [Step]
+        # @return [Float] of learning one of its kinds in a lesson, where all that it rests on is known
+        def self.chance(step) = KindsOfTime.of_step(step).length.then { |kinds| kinds == 1 ? ROW[:lesson] : ROW[:shared] / kinds }
+
+        private
+
+        # In order; on one day the answers come after nothing that was not taught before it.
+        def happened(answers, lessons)
+          dated = answers.map { |one| [one.day, 0, one] } + lessons.map { |one| [one.day, 1, one] }
+          dated.sort_by.with_index { |(day, order, _), at| [day, order, at] }.map(&:last)
+        end
+
+        def answered(asked)
+          marked = asked.marked
+          return unless marked.telling?
+
+          learned(KindsOfTime.of(marked.task, marked.time), marked.read_right?, asked.day)
+          parts(marked).each { |kind| learned(kind, true, asked.day) }
+        end
+
+        # A whole dial with the hour right tells of the hour hand as well, one at fives of the numerals; a wrong one does not say of
+        # which it was.
+        def parts(marked)
+          return [] unless @parts && marked.task.dial? && Step.home(marked.task).nil?
+
+          fives = marked.read_right? && marked.time.ticks.zero? && (marked.time.minute % Wording::Saying::QUARTER).positive?
+          [*(:hour_hand if Standing.hour_right?(marked)), *(:fives_facts if fives)]
+        end
+
+        def learned(kind, read_right, day)
+          fade(kind, day)
+          known = @known[kind]
+          right, wrong = read_right ? [1 - ROW[:slip], ROW[:guess]] : [ROW[:slip], 1 - ROW[:guess]]
+          @known[kind] = known * right / ((known * right) + ((1 - known) * wrong))
+          @seen[kind] = [day, @known[kind]]
+        end
+
+        def taught(lesson)
+          KindsOfTime.of_step(lesson.step).each do |kind|
+            fade(kind, lesson.day)
+            @known[kind] += (1 - @known[kind]) * Tracing.chance(lesson.step) * reach(kind)
+            @seen[kind] = [lesson.day, @known[kind]]
+          end
+        end
+
+        def fade_all(day) = @known.each_key { |kind| fade(kind, day) }
+
+        def fade(kind, day)
+          since = @days[kind]
+          @known[kind] *= 0.5**((day - since) / ROW[:half_days].to_f) if since && day > since
+          @days[kind] = day
+        end
       end
     end
   end

@@ -2,86 +2,88 @@
 
 module Vantick
   module Core
-    # Reads an answer as people write it: digits, words, spoken digits, or a teacher's quick code.
-    # What could mean two things comes back as two; what means nothing comes back as none.
-    class AnswerReader
-      # Characters of an answer (judgement: the longest way of saying a time has 45).
-      LONGEST = 200
-      # Typed for a child's words by a teacher with many slips to enter: `qt8`, `20t8`, `8o`.
-      # The sides are the first letters of the words for them: past or after, to, till, before or of.
-      CODE = /\A(?:(?<count>[qh]|\d{1,2})\s*(?<side>[patb]|o(?=\s*\d))\s*(?<hour>\d{1,2})|(?<whole>\d{1,2})\s*o)\z/
-      PAST = %w[p a].freeze
-      BLANK = /\A[[:space:]\-–—]*\z/
-      # An hour alone, where a half of the day was said with it, or "o'clock" after digits.
-      BARE_HOUR = /\A(\d{1,2})\z/
-      DIGITS_OCLOCK = /\A(\d{1,2}\s*[:.]\s*\d{2})\s*(?:o'clock|oclock|0clock)\z/
+    module Wording
+      # Reads an answer as people write it: digits, words, spoken digits, or a teacher's quick code.
+      # What could mean two things comes back as two; what means nothing comes back as none.
+      class AnswerReader
+        # Characters of an answer (judgement: the longest way of saying a time has 45).
+        LONGEST = 200
+        # Typed for a child's words by a teacher with many slips to enter: `qt8`, `20t8`, `8o`.
+        # The sides are the first letters of the words for them: past or after, to, till, before or of.
+        CODE = /\A(?:(?<count>[qh]|\d{1,2})\s*(?<side>[patb]|o(?=\s*\d))\s*(?<hour>\d{1,2})|(?<whole>\d{1,2})\s*o)\z/
+        PAST = %w[p a].freeze
+        BLANK = /\A[[:space:]\-–—]*\z/
+        # An hour alone, where a half of the day was said with it, or "o'clock" after digits.
+        BARE_HOUR = /\A(\d{1,2})\z/
+        DIGITS_OCLOCK = /\A(\d{1,2}\s*[:.]\s*\d{2})\s*(?:o'clock|oclock|0clock)\z/
 
-      class << self
-        # @param text [String] the answer exactly as given
-        # @param conventions [Conventions] settle what is a slip and what is the class's own way
-        # @return [Array<Given>] every way to take it; empty where it cannot be read
-        # @raise [AnswerTooLong]
-        def read(text, conventions = Conventions.default)
-          raise AnswerTooLong.new(text.length, LONGEST) if text.length > LONGEST
+        class << self
+          # @param text [String] the answer exactly as given
+          # @param conventions [Conventions] settle what is a slip and what is the class's own way
+          # @return [Array<Given>] every way to take it; empty where it cannot be read
+          # @raise [AnswerTooLong]
+          def read(text, conventions = Conventions.default)
+            raise AnswerTooLong.new(text.length, LONGEST) if text.length > LONGEST
 
-          cleaned = Cleaning.of(text)
-          givens = cleaned.half ? whole_day(cleaned.plain, conventions) : read_plain(cleaned.plain, conventions)
-          return givens if cleaned.slips.empty?
+            cleaned = Cleaning.of(text)
+            givens = cleaned.half ? whole_day(cleaned.plain, conventions) : read_plain(cleaned.plain, conventions)
+            return givens if cleaned.slips.empty?
 
-          givens.map { |given| Given.new(given.saying, given.form, given.slips + cleaned.slips) }
-        end
+            givens.map { |given| Given.new(given.saying, given.form, given.slips + cleaned.slips) }
+          end
 
-        # @param text [String]
-        # @return [Boolean] whether nothing was answered, or a dash for nothing
-        def blank?(text) = text.scrub("?").match?(BLANK)
+          # @param text [String]
+          # @return [Boolean] whether nothing was answered, or a dash for nothing
+          def blank?(text) = text.scrub("?").match?(BLANK)
 
-        # @param text [String]
-        # @return [String] lower case, with nothing that nobody sees or means
-        def tidy(text) = Cleaning.bare(text)
+          # @param text [String]
+          # @return [String] lower case, with nothing that nobody sees or means
+          def tidy(text) = Cleaning.bare(text)
 
-        private
+          private
 
-        def read_plain(plain, conventions)
-          digits = DigitReader.read(plain, conventions.sign)
-          return digits if digits.any?
+          def read_plain(plain, conventions)
+            digits = DigitReader.read(plain, conventions.sign)
+            return digits if digits.any?
 
-          whole = DIGITS_OCLOCK.match(plain)
-          return DigitReader.read(whole[1], conventions.sign) if whole
+            whole = DIGITS_OCLOCK.match(plain)
+            return DigitReader.read(whole[1], conventions.sign) if whole
 
-          code(plain) || half_three(plain, conventions) || WordReader.read(plain)
-        end
+            code(plain) || half_three(plain, conventions) || WordReader.read(plain)
+          end
 
-        # Heard at home in some places, and meant as half past.
-        def half_three(plain, conventions)
-          return unless conventions.half_three == :half_three_accepted
+          # Heard at home in some places, and meant as half past.
+          def half_three(plain, conventions)
+            return unless conventions.half_three == :half_three_accepted
 
-          givens = WordReader.read(plain)
-          return unless givens.one? && givens.first.slips == [:no_side] && givens.first.saying.count == Saying::HALF
+            givens = WordReader.read(plain)
+            return unless givens.one? && givens.first.slips == [:no_side] && givens.first.saying.count == Saying::HALF
 
-          [Given.new(givens.first.saying, :words)]
-        end
+            [Given.new(givens.first.saying, :words)]
+          end
 
-        # With a half of the day said.
-        def whole_day(plain, conventions)
-          hour = BARE_HOUR.match(plain)
-          return words(0, :oclock, hour[1].to_i, form: :day) if hour
+          # With a half of the day said.
+          def whole_day(plain, conventions)
+            hour = BARE_HOUR.match(plain)
+            return words(0, :oclock, hour[1].to_i, form: :day) if hour
 
-          givens = read_plain(plain, conventions)
-          givens.map { |given| Given.new(given.saying, given.digits? ? :day : :name, given.slips) }
-        end
+            givens = read_plain(plain, conventions)
+            givens.map { |given| Given.new(given.saying, given.digits? ? :day : :name, given.slips) }
+          end
 
-        def code(plain)
-          found = CODE.match(plain) or return
-          return words(0, :oclock, found[:whole].to_i) if found[:whole]
+          def code(plain)
+            found = CODE.match(plain) or return
+            return words(0, :oclock, found[:whole].to_i) if found[:whole]
 
-          count = { "q" => Saying::QUARTER, "h" => Saying::HALF }.fetch(found[:count], &:to_i)
-          words(count, PAST.include?(found[:side]) ? :past : :to, found[:hour].to_i)
-        end
+            count = { "q" => Saying::QUARTER, "h" => Saying::HALF }.fetch(found[:count], &:to_i)
+            words(count, PAST.include?(found[:side]) ? :past : :to, found[:hour].to_i)
+          end
 
-        def words(count, side, hour, form: :words)
-          [Given.new(Saying.new(count, side, hour), form)]
-        rescue InvalidTime
-          []
+          def words(count, side, hour, form: :words)
+            [Given.new(Saying.new(count, side, hour), form)]
+          rescue InvalidTime
+            []
+          end
         end
       end
     end

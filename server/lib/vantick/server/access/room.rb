@@ -27,14 +27,14 @@ module Vantick
 
         # @param seat [Hash]
         # @yield where nothing is at hand
-        # @return [Core::Learner]
+        # @return [Core::Desk::Learner]
         def learner(seat)
           key = key(seat)
           @lock.synchronize { @learners[key] } || yield.tap { |learner| keep(seat, learner) }
         end
 
         # @param seat [Hash]
-        # @param learner [Core::Learner]
+        # @param learner [Core::Desk::Learner]
         def keep(seat, learner)
           @lock.synchronize do
             @learners.delete(key(seat))

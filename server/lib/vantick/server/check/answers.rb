@@ -12,9 +12,9 @@ module Vantick
           item = item_of(check)
           child_of(check)
           text = sent[:answer].scrub("\uFFFD").tr("\u0000", "\uFFFD")
-          task = Core::Task.find(item[:task])
+          task = Core::Marking::Task.find(item[:task])
           conventions = store.classes.conventions(check[:class_id])
-          marked = Core::Marker.mark(task:, time: task.parse_time(item[:time]), text:, said: item[:said], conventions:)
+          marked = Core::Marking::Marker.mark(task:, time: task.parse_time(item[:time]), text:, said: item[:said], conventions:)
           given = { uuid: sent[:id], item_id: item[:id], child_id: sent[:child_id], answer: text }
           answer, new = store.answers.add(given, marked, answered_at: now)
           answer_json(Views::CheckView.answer(answer, conventions), code: new ? 201 : 200)
@@ -30,7 +30,7 @@ module Vantick
           check = store.checks.find(input[:check_id])
           school_class = store.classes.find(check[:class_id])
           rows = Documents::AnswerTables.read(sent[:table], check, school_class)
-          conventions = Core::Conventions.new(**school_class[:conventions])
+          conventions = Core::Wording::Conventions.new(**school_class[:conventions])
           # Marked before anybody has to wait for it.
           store.answers.add_all(rows.map { |row| marked(check, row, conventions) }, answered_at: now)
           standing = store.answers.standing([check[:id]]).fetch(check[:id], [])
@@ -41,8 +41,9 @@ module Vantick
 
         def marked(check, row, conventions)
           item = check[:items].find { |one| one[:id] == row[:item_id] }
-          task = Core::Task.find(item[:task])
-          marked = Core::Marker.mark(task:, time: task.parse_time(item[:time]), text: row[:answer], said: item[:said], conventions:)
+          task = Core::Marking::Task.find(item[:task])
+          marked = Core::Marking::Marker.mark(task:, time: task.parse_time(item[:time]), text: row[:answer], said: item[:said],
+                                              conventions:)
           [{ uuid: SecureRandom.uuid, **row }, marked]
         end
 

@@ -40,20 +40,20 @@ module Vantick
 
         # A check shows dials: tasks that begin with anything else are not for it yet.
         def dial_task(id)
-          known = Core::Task.with_dial
+          known = Core::Marking::Task.with_dial
           known.find { |task| task.id.to_s == id } || raise(Core::UnknownName.new("task", id, known.map(&:id)))
         end
 
         def choose(class_id, wanted)
           unfit("This class has no children yet: add them first.", :class_id) if store.classes.find(class_id)[:children].empty?
 
-          step = Core::Step.find(wanted[:step])
+          step = Core::Teaching::Step.find(wanted[:step])
           task = dial_task(wanted[:task])
-          most = [Core::Chooser::IN_A_CHECK, step.pool.length].min
+          most = [Core::Choosing::Chooser::IN_A_CHECK, step.pool.length].min
           raise Core::InvalidCount, "A check has 1 to #{most} clocks." unless (1..most).cover?(wanted[:count])
 
-          avoid = store.checks.last_times(class_id, step.id.to_s).map { |time| Core::DialTime.parse(time) }
-          Core::Chooser.choose(step:, task:, count: wanted[:count], seed: wanted[:seed], avoid:)
+          avoid = store.checks.last_times(class_id, step.id.to_s).map { |time| Core::Dial::DialTime.parse(time) }
+          Core::Choosing::Chooser.choose(step:, task:, count: wanted[:count], seed: wanted[:seed], avoid:)
         end
       end
     end

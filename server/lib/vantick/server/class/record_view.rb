@@ -13,7 +13,7 @@ module Vantick
         class << self
           # @param child [Hash]
           # @param answers [Array<Hash>] that stand, oldest first
-          # @param conventions [Core::Conventions]
+          # @param conventions [Core::Wording::Conventions]
           # @param today [Integer] a Julian day
           # @return [Hash]
           def record(child, answers, conventions, standing)
@@ -27,13 +27,13 @@ module Vantick
               answers: answers.reverse.map { |answer| given(answer, conventions) } }
           end
 
-          # @param group [Core::Groups::Group]
+          # @param group [Core::Teaching::Groups::Group]
           def group(group)
             times = group.times.map { |time| dial(time) }
             { child_ids: group.children, misreadings: group.misreadings.map(&:id), step: group.step&.id, beside: group.beside, times: }
           end
 
-          # @param week [Core::ClassHistory::Week]
+          # @param week [Core::Teaching::ClassHistory::Week]
           def week(week)
             { day: Date.jd(week.day).iso8601, answers: week.answers, secure: week.secure.transform_keys(&:id),
               misreadings: week.misreadings.transform_keys(&:id) }
@@ -41,12 +41,12 @@ module Vantick
 
           private
 
-          def dial(time) = (time.is_a?(Core::DayTime) ? time.dial_time : time).to_s
+          def dial(time) = (time.is_a?(Core::Dial::DayTime) ? time.dial_time : time).to_s
 
           # Asked with what the child was asked last.
           def next_best(diagnosis, answers)
-            step = Core::Step.find((answers.last || FIRST)[:step])
-            found = Core::NextBest.advice(diagnosis, step)
+            step = Core::Teaching::Step.find((answers.last || FIRST)[:step])
+            found = Core::Judging::NextBest.advice(diagnosis, step)
             found && { time: dial(found.time), task: found.task.id, step: step.id }
           end
 
@@ -71,7 +71,7 @@ module Vantick
           end
 
           def given(answer, conventions)
-            task = Core::Task.find(answer[:task])
+            task = Core::Marking::Task.find(answer[:task])
             time = task.parse_time(answer[:time])
             right = task.notation == :hands ? dial(time) : task.write(task.right_answer(time), conventions)
             { **answer.slice(*GIVEN), misreadings: Store::Marks.causes(answer[:misreadings]), time: dial(time), right: }

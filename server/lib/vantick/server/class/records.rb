@@ -17,7 +17,7 @@ module Vantick
 
         get "/api/classes/:class_id/groups" do
           standing = Store::Standings.of(store.classes.find(input[:class_id]), store, today:)
-          groups = Core::Groups.of(standing.known, most: input.fetch(:most, Core::Groups::MOST_GROUPS), seed: today)
+          groups = Core::Teaching::Groups.of(standing.known, most: input.fetch(:most, Core::Teaching::Groups::MOST_GROUPS), seed: today)
           answer_json({ groups: groups.map { |group| RecordView.group(group) } })
         end
 
@@ -34,7 +34,7 @@ module Vantick
 
         def weeks(given, conventions, today)
           asked = given.group_by { |answer| answer[:child_id] }
-          Core::ClassHistory.of(asked.transform_values do |answers|
+          Core::Teaching::ClassHistory.of(asked.transform_values do |answers|
             answers.map do |answer|
               Store::Standings.asked(answer, conventions)
             end
@@ -47,7 +47,7 @@ module Vantick
 
         def today = Store::SchoolDay.today
 
-        def conventions(school_class) = Core::Conventions.new(**school_class[:conventions])
+        def conventions(school_class) = Core::Wording::Conventions.new(**school_class[:conventions])
       end
     end
   end

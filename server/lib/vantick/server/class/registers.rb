@@ -18,14 +18,14 @@ module Vantick
 
         put "/api/classes/:class_id/conventions" do
           store.classes.find(input[:class_id])
-          conventions = Core::Conventions.new(**sent[:conventions].transform_keys(&:to_sym))
+          conventions = Core::Wording::Conventions.new(**sent[:conventions].transform_keys(&:to_sym))
           answer_json(store.classes.change(input[:class_id], conventions: conventions.to_h))
         end
 
         put "/api/classes/:class_id/day" do
           store.classes.find(input[:class_id])
           day = sent[:day].map { |event| event.transform_keys(&:to_sym) }
-          answer_json(store.classes.change(input[:class_id], day: Core::DayFacts.day(day)))
+          answer_json(store.classes.change(input[:class_id], day: Core::Dial::DayFacts.day(day)))
         end
 
         private
@@ -35,7 +35,7 @@ module Vantick
         def check_names(names)
           unfit("Name number #{names.index('') + 1} is empty.", :children) if names.include?("")
 
-          same = names.group_by { |name| Core::ChildNames.folded(name) }.values.find { |some| some.length > 1 } or return
+          same = names.group_by { |name| Core::Wording::ChildNames.folded(name) }.values.find { |some| some.length > 1 } or return
           called = same.uniq.length == 1 ? "Two children are called #{same.first}" : "#{same.uniq.first(2).join(' and ')} are too alike"
           unfit("#{called}: tell them apart with a letter, such as #{same.last} K.", :children)
         end

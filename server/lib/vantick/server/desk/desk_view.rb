@@ -46,7 +46,7 @@ module Vantick
         def round(over) = { number: @sitting.seat[:round], done: @sitting.done, of: @sitting.length, over: }
 
         def end_of
-          said = Core::Round.end_of(@sitting.marks, @conventions)
+          said = Core::Desk::Round.end_of(@sitting.marks, @conventions)
           { well: said.well, watch: @sitting.told? ? said.watch : nil }
         end
 
@@ -57,7 +57,7 @@ module Vantick
         end
 
         def sentence(taken)
-          @sitting.told? ? Core::Feedback.of_turn(taken.marked, @conventions) : Core::Feedback::WORDS[:kept]
+          @sitting.told? ? Core::Desk::Feedback.of_turn(taken.marked, @conventions) : Core::Desk::Feedback::WORDS[:kept]
         end
 
         # After the second try, of the first that was wrong.
@@ -68,15 +68,15 @@ module Vantick
         end
 
         def steps_of(item)
-          task = Core::Task.find(item[:task])
+          task = Core::Marking::Task.find(item[:task])
           time = task.parse_time(item[:time])
-          mistake = item[:misreading] && Core::Misreading.find(item[:misreading])
-          { item_id: item[:id], **hands(time), steps: Core::Help.steps(task, time, @conventions, mistake:).map(&:to_h) }
+          mistake = item[:misreading] && Core::Reading::Misreading.find(item[:misreading])
+          { item_id: item[:id], **hands(time), steps: Core::Desk::Help.steps(task, time, @conventions, mistake:).map(&:to_h) }
         end
 
         def turn(turn)
-          task = Core::Task.find(turn[:task])
-          about = Core::DeskTask.for(task)
+          task = Core::Marking::Task.find(turn[:task])
+          about = Core::Desk::DeskTask.for(task)
           { id: turn[:id], task: task.id, entry: about.entry, ask: about.ask, sees: task.sees, tried: turn[:tries],
             items: turn[:items].map { |item| item(item, task) }, strips: strips(about.entry, turn), cards: cards(about.entry, turn),
             sign: @conventions.sign }
@@ -99,28 +99,28 @@ module Vantick
           { hour_hand_degrees: shown.hour_hand_degrees, minute_hand_degrees: shown.minute_hand_degrees }
         end
 
-        def dial(time) = time.is_a?(Core::DayTime) ? time.dial_time : time
+        def dial(time) = time.is_a?(Core::Dial::DayTime) ? time.dial_time : time
 
         # What stands in the place of a dial.
         def shown(task, time)
-          return Core::Phrase.usual(time, @conventions) if task.sees == :words
+          return Core::Wording::Phrase.usual(time, @conventions) if task.sees == :words
 
           %i[digits time_of_day].include?(task.sees) ? dial(time).digital(@conventions.sign) : ""
         end
 
-        def day(task, time) = task.asks == :day ? Core::DayPlace.of(time, @sitting.school_class[:day]) : nil
+        def day(task, time) = task.asks == :day ? Core::Desk::DayPlace.of(time, @sitting.school_class[:day]) : nil
 
         def strips(entry, turn)
           return [] unless %i[words mistake count].include?(entry)
 
-          Core::Strips.for(Core::Step.find(turn[:step]), @conventions, whole: entry != :count).map(&:to_h)
+          Core::Desk::Strips.for(Core::Teaching::Step.find(turn[:step]), @conventions, whole: entry != :count).map(&:to_h)
         end
 
         # Not in the order of the clocks.
         def cards(entry, turn)
           case entry
-          when :pairs then turn[:items].map { |item| Core::DialTime.parse(item[:time]).digital(@conventions.sign) }.sort
-          when :halves then Core::DayTime::HALVES.map { |half| Core::PartReader.day_half_name(half) }
+          when :pairs then turn[:items].map { |item| Core::Dial::DialTime.parse(item[:time]).digital(@conventions.sign) }.sort
+          when :halves then Core::Dial::DayTime::HALVES.map { |half| Core::Wording::PartReader.day_half_name(half) }
           else []
           end
         end
@@ -129,10 +129,10 @@ module Vantick
         def options(item)
           return [] unless item[:misreading]
 
-          step = Core::Step.find(item[:step])
-          others = step.misreadings(Core::Task.find(:dial_to_words)).reject(&:seldom?).map(&:id) - [item[:misreading].to_sym]
+          step = Core::Teaching::Step.find(item[:step])
+          others = step.misreadings(Core::Marking::Task.find(:dial_to_words)).reject(&:seldom?).map(&:id) - [item[:misreading].to_sym]
           chosen = [item[:misreading].to_sym, *others.sample(2, random: Random.new(item[:id]))].shuffle(random: Random.new(item[:id]))
-          chosen.map { |id| { id:, name: Core::Misreading.find(id).texts_in(@conventions)[:they] } }
+          chosen.map { |id| { id:, name: Core::Reading::Misreading.find(id).texts_in(@conventions)[:they] } }
         end
       end
     end

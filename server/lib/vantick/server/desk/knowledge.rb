@@ -6,17 +6,17 @@ module Vantick
       # What is known of a child at a desk: at hand while they sit there, worked out from what is stored where it is not.
       class Knowledge
         # @param turn [Hash] with its items
-        # @return [Core::Turn]
+        # @return [Core::Desk::Turn]
         def self.turn(turn)
-          task = Core::Task.find(turn[:task])
+          task = Core::Marking::Task.find(turn[:task])
           times = turn[:items].map { |item| task.parse_time(item[:time]) }
-          Core::Turn.new(step: Core::Step.find(turn[:step]), task:, times:, reason: turn[:reason].to_sym)
+          Core::Desk::Turn.new(step: Core::Teaching::Step.find(turn[:step]), task:, times:, reason: turn[:reason].to_sym)
         end
 
         # @param seat [Hash]
         # @param store [Store::Database]
         # @param room [Room]
-        # @yieldreturn [Array(Hash, Core::Conventions)] the class, where nothing is at hand
+        # @yieldreturn [Array(Hash, Core::Wording::Conventions)] the class, where nothing is at hand
         def initialize(seat, store:, room:, &of_class)
           @seat = seat
           @store = store
@@ -24,12 +24,12 @@ module Vantick
           @of_class = of_class
         end
 
-        # @return [Core::Learner]
+        # @return [Core::Desk::Learner]
         def learner = @learner || @room.learner(@seat) { worked_out(*@of_class.call) }
 
         # For as long as this request lasts: an answer that is not stored in the end was never given.
         # @param turn [Hash] that was answered
-        # @param marked [Array<Core::Marked>] at first try
+        # @param marked [Array<Core::Marking::Marked>] at first try
         def learn(turn, marked)
           @learner = learner.asked(Knowledge.turn(turn)).after(marked)
         end
@@ -48,7 +48,8 @@ module Vantick
         def worked_out(school_class, conventions)
           answers = @store.answers.of_child(@seat[:child_id]).map { |answer| Store::Marks.asked(answer, conventions) }
           turns = @store.turns.of_round(@seat).reject { |turn| turn[:done_at].nil? }.map { |turn| Knowledge.turn(turn) }
-          Core::Learner.new(step: Core::Step.find(@seat[:step]), answers:, turns:, day_times: Core::DayPlace.times(school_class[:day]))
+          Core::Desk::Learner.new(step: Core::Teaching::Step.find(@seat[:step]), answers:, turns:,
+                                  day_times: Core::Desk::DayPlace.times(school_class[:day]))
         end
       end
     end

@@ -12,7 +12,7 @@ module Vantick
         SILENT = "exit"
 
         # What was made of an answer.
-        # @!attribute marked [Array<Core::Marked>] one for each item
+        # @!attribute marked [Array<Core::Marking::Marked>] one for each item
         # @!attribute done [Boolean] whether the task is done
         # @!attribute turn [Hash]
         Taken = Struct.new(:marked, :done, :turn, keyword_init: true)
@@ -33,8 +33,8 @@ module Vantick
           @knowledge = Knowledge.new(seat, store:, room:) { [school_class, conventions] }
         end
 
-        # @return [Core::Conventions]
-        def conventions = @conventions ||= Core::Conventions.new(**school_class[:conventions])
+        # @return [Core::Wording::Conventions]
+        def conventions = @conventions ||= Core::Wording::Conventions.new(**school_class[:conventions])
 
         # @return [Hash] the class without its children
         def school_class = @school_class ||= @store.classes.plain(seat[:class_id])
@@ -49,7 +49,7 @@ module Vantick
         def done = @done ||= @turns.done(seat)
 
         # @return [Integer] tasks of this round
-        def length = @length ||= fixed? ? @store.checks.item_ids(seat[:check_id], seat[:child_id]).length : Core::Round::TASKS
+        def length = @length ||= fixed? ? @store.checks.item_ids(seat[:check_id], seat[:child_id]).length : Core::Desk::Round::TASKS
 
         # @param done [Integer]
         # @return [Boolean]
@@ -58,7 +58,7 @@ module Vantick
 
           # The minutes begin with the first task that is done: who waits for the others loses none of them.
           began = @turns.began(seat)
-          Core::Round.over?(done:, seconds: began ? @now - Time.iso8601(began) : 0)
+          Core::Desk::Round.over?(done:, seconds: began ? @now - Time.iso8601(began) : 0)
         end
 
         # Sees to it that there is something to do, and something ahead.
@@ -86,7 +86,7 @@ module Vantick
           raise Store::Answers::IdTaken
         end
 
-        # @return [Array<Core::Marked>] first tries of this round
+        # @return [Array<Core::Marking::Marked>] first tries of this round
         def marks
           turns = @turns.of_round(seat)
           items = turns.flat_map { |turn| turn[:items] }.to_h { |item| [item[:id], item] }
@@ -128,8 +128,9 @@ module Vantick
         def mark(turn, given)
           answers = given.to_h { |one| [one[:item_id], one[:answer]] }
           turn[:items].map do |item|
-            task = Core::Task.find(item[:task])
-            Core::Marker.mark(task:, time: task.parse_time(item[:time]), text: answers.fetch(item[:id]), said: item[:said], conventions:)
+            task = Core::Marking::Task.find(item[:task])
+            Core::Marking::Marker.mark(task:, time: task.parse_time(item[:time]), text: answers.fetch(item[:id]), said: item[:said],
+                                       conventions:)
           end
         end
 

@@ -29,16 +29,16 @@ module Vantick
         # Nothing is kept yet, so that nobody waits while it is chosen.
         # @param open [Array<Hash>]
         # @param seed [Integer]
-        # @return [Array<Array(Core::Turn, Boolean)>] what is missing: one to do, and some ahead
+        # @return [Array<Array(Core::Desk::Turn, Boolean)>] what is missing: one to do, and some ahead
         def chosen(open, seed)
           ahead, now = open.partition { |turn| turn[:ahead] == 1 }
-          next_one = now.empty? ? Core::NextTurn.for(@knowledge.learner, seed:, beside: times(ahead)) : nil
+          next_one = now.empty? ? Core::Desk::NextTurn.for(@knowledge.learner, seed:, beside: times(ahead)) : nil
           asked = [*now, *ahead].map { |turn| Knowledge.turn(turn) }.push(*next_one)
           [*next_one].map { |turn| [turn, false] } + more(asked, AHEAD - ahead.length, seed + 1).map { |turn| [turn, true] }
         end
 
         # @param open [Array<Hash>]
-        # @param chosen [Array<Array(Core::Turn, Boolean)>]
+        # @param chosen [Array<Array(Core::Desk::Turn, Boolean)>]
         # @return [Array<Hash>] with what was chosen, the next to do first
         def practice(open, chosen)
           added = chosen.map { |turn, ahead| @store.turns.add(@seat, turn, ahead:, at: @at) }
@@ -60,14 +60,15 @@ module Vantick
         def more(asked, count, seed)
           return [] unless count.positive?
 
-          Core::NextTurn.ahead(asked.reduce(@knowledge.learner) { |so_far, turn| so_far.asked(turn) }, count:, seed:)
+          Core::Desk::NextTurn.ahead(asked.reduce(@knowledge.learner) { |so_far, turn| so_far.asked(turn) }, count:, seed:)
         end
 
         def times(turns) = turns.flat_map { |turn| Knowledge.turn(turn).times }
 
         def put(item)
-          task = Core::Task.find(item[:task])
-          turn = Core::Turn.new(step: Core::Step.find(item[:step]), task:, times: [task.parse_time(item[:time])], reason: :given)
+          task = Core::Marking::Task.find(item[:task])
+          turn = Core::Desk::Turn.new(step: Core::Teaching::Step.find(item[:step]), task:, times: [task.parse_time(item[:time])],
+                                      reason: :given)
           @store.turns.put(@seat, turn, items: [item], ahead: false, at: @at)
         end
       end

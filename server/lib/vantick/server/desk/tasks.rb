@@ -47,7 +47,7 @@ module Vantick
         get "/api/desk/record" do
           look
           answers = store.answers.of_child(seat[:child_id]).map { |answer| Store::Marks.asked(answer, sitting.conventions) }
-          dials = Core::Readable.of(answers).map { |one| dial(one) }
+          dials = Core::Desk::Readable.of(answers).map { |one| dial(one) }
           answer_json({ dials: })
         end
 
@@ -91,7 +91,7 @@ module Vantick
         def plain(text) = text.scrub("\uFFFD").tr("\u0000", "\uFFFD")
 
         def dial(time)
-          { words: Core::Phrase.usual(time, sitting.conventions), hour_hand_degrees: time.hour_hand_degrees,
+          { words: Core::Wording::Phrase.usual(time, sitting.conventions), hour_hand_degrees: time.hour_hand_degrees,
             minute_hand_degrees: time.minute_hand_degrees }
         end
 
@@ -123,7 +123,7 @@ module Vantick
           return desk[:step] if desk[:step] || Server::Desk::Sitting::FIXED.include?(desk[:kind])
 
           standing = Store::Standings.of(store.classes.find(desk[:class_id]), store, today: Store::SchoolDay.today)
-          (standing.next_for(child[:id]) || Core::Step.hardest).id.to_s
+          (standing.next_for(child[:id]) || Core::Teaching::Step.hardest).id.to_s
         end
       end
     end

@@ -21,7 +21,7 @@ module Vantick
           @room = room
           @now = now
           @class = store.classes.find(desk[:class_id])
-          @conventions = Core::Conventions.new(**@class[:conventions])
+          @conventions = Core::Wording::Conventions.new(**@class[:conventions])
         end
 
         # @param described [Hash] the desk as the contract describes it
@@ -52,7 +52,7 @@ module Vantick
         def open_turn(round) = round.find { |turn| turn[:done_at].nil? && turn[:ahead].zero? }
 
         # Those that say whether a child is stuck.
-        def tried(round) = round.select { |turn| turn[:tries].positive? }.last(Core::Stuck::RUNNING)
+        def tried(round) = round.select { |turn| turn[:tries].positive? }.last(Core::Desk::Stuck::RUNNING)
 
         def child(child)
           id = child[:id]
@@ -63,7 +63,7 @@ module Vantick
         end
 
         def right?(verdict)
-          Core::Marked::RIGHT.include?(verdict.to_sym) && @conventions.accepts?(verdict.to_sym)
+          Core::Marking::Marked::RIGHT.include?(verdict.to_sym) && @conventions.accepts?(verdict.to_sym)
         end
 
         def sitting(child)
@@ -73,7 +73,7 @@ module Vantick
           open = @open ? open_turn(round) : nil
           here, quiet = presence(seat)
           { joined: true, here:, **seat.slice(:round, :step), done: round.count { |turn| turn[:done_at] }, asked: open ? asked(open) : nil,
-            stuck: here && open ? Core::Stuck.why(firsts(round, child[:id]), seconds: quiet) : nil }
+            stuck: here && open ? Core::Desk::Stuck.why(firsts(round, child[:id]), seconds: quiet) : nil }
         end
 
         # Whether the device is there, and seconds since the child did something.
@@ -90,8 +90,8 @@ module Vantick
         end
 
         def dial(task, text)
-          time = Core::Task.find(task).parse_time(text)
-          (time.is_a?(Core::DayTime) ? time.dial_time : time).to_s
+          time = Core::Marking::Task.find(task).parse_time(text)
+          (time.is_a?(Core::Dial::DayTime) ? time.dial_time : time).to_s
         end
 
         def firsts(round, child_id)
@@ -105,7 +105,7 @@ module Vantick
         end
 
         def hands(text)
-          set = Core::HandsReader.read(text)
+          set = Core::Wording::HandsReader.read(text)
           set && { hour_hand_degrees: set.hour_degrees, minute_hand_degrees: set.minute_degrees }
         end
       end

@@ -40,9 +40,10 @@ module Vantick
 
         # Each child at their own step, or all at one.
         def practice(wanted)
-          step = wanted[:step] && Core::Step.find(wanted[:step])
-          check = @store.checks.add(class_id: @class[:id], step: (step || Core::Step.with_times.first).id.to_s,
-                                    task: Core::DeskTask.of(step || Core::Step.with_times.first).first.task.id.to_s, made_at: @now.iso8601)
+          step = wanted[:step] && Core::Teaching::Step.find(wanted[:step])
+          about = step || Core::Teaching::Step.with_times.first
+          check = @store.checks.add(class_id: @class[:id], step: about.id.to_s,
+                                    task: Core::Desk::DeskTask.of(about).first.task.id.to_s, made_at: @now.iso8601)
           { check_id: check[:id], step: step&.id&.to_s }
         end
 
@@ -76,11 +77,11 @@ module Vantick
           row = @store.lessons.find(id || unfit("Say for which lesson.", :lesson_id))
           raise Store::Missing.new("lesson", id) unless row[:class_id] == @class[:id]
 
-          [row, Core::LessonPlan.new(row[:plan], Core::Conventions.new(**@class[:conventions]), @class[:day])]
+          [row, Core::Teaching::LessonPlan.new(row[:plan], Core::Wording::Conventions.new(**@class[:conventions]), @class[:day])]
         end
 
         def times(plan, stage)
-          stages = Core::StageMinutes.at_desks.map(&:to_s)
+          stages = Core::Teaching::StageMinutes.at_desks.map(&:to_s)
           unfit("Choose a stage: #{stages.join(', ')}.", :stage) unless stages.include?(stage)
           found = plan.lesson.stages.find { |one| one.id.to_s == stage }
           # Earlier steps are asked with times of the dial alone.

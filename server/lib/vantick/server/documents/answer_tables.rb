@@ -77,8 +77,8 @@ module Vantick
           end
 
           def named(name, number, school_class)
-            folded = Core::ChildNames.folded(name)
-            school_class[:children].find { |one| Core::ChildNames.folded(one[:name]) == folded } ||
+            folded = Core::Wording::ChildNames.folded(name)
+            school_class[:children].find { |one| Core::Wording::ChildNames.folded(one[:name]) == folded } ||
               raise(Core::Error.new("Row #{number}: nobody in the class is called #{name.inspect}.", field: :table))
           end
 

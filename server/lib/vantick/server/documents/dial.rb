@@ -30,7 +30,7 @@ module Vantick
           @wears = USUAL.merge(wears)
         end
 
-        # @param hands [Core::Hands, nil] nothing for an empty dial
+        # @param hands [Core::Dial::Hands, nil] nothing for an empty dial
         def draw(hands)
           face
           marks

@@ -29,7 +29,7 @@ module Vantick
             numbered = fill(page, top, numbered)
             pages << page
           end
-          level == Core::Levels::COUNT ? pages + [problems(version, items)] : pages
+          level == Core::Choosing::Levels::COUNT ? pages + [problems(version, items)] : pages
         end
 
         # @return [Array] what did not fit
@@ -120,7 +120,8 @@ module Vantick
         # For those who are ready for reasons.
         def problems(version, items)
           page = new_page
-          top = head(page, version, title: "#{sheet.title} · #{format(WORDS[:level], number: Core::Levels::COUNT)}", direction: "")
+          top = head(page, version, title: "#{sheet.title} · #{format(WORDS[:level], number: Core::Choosing::Levels::COUNT)}",
+direction: "")
           WORDS[:problems].zip(items).each.with_index do |(problem, item), at|
             problem(page, problem, item, top + (at * 200)) if item
           end

@@ -5,7 +5,7 @@ module Vantick
     module Documents
       # What all layouts share: pages with a head, and lines to write on.
       class Layout
-        WORDS = Core::SheetKind::WORDS
+        WORDS = Core::Choosing::SheetKind::WORDS
         MARGIN = Page::MARGIN
 
         # @param sheet [Sheet]
@@ -59,14 +59,14 @@ module Vantick
 
         # What is asked where no dial is shown.
         def asked(item)
-          return Core::DayFacts.of(item.time, sheet.conventions)[:words] if sheet.task.sees == :time_of_day
+          return Core::Dial::DayFacts.of(item.time, sheet.conventions)[:words] if sheet.task.sees == :time_of_day
 
           format(WORDS[:from_to], from: item.time.hour.zero? ? 12 : item.time.hour, to: item.time.minute_numeral)
         end
 
         def digits(time) = time.digital(sheet.conventions.sign)
 
-        def words(time) = Core::Phrase.usual(time, sheet.conventions)
+        def words(time) = Core::Wording::Phrase.usual(time, sheet.conventions)
       end
     end
   end

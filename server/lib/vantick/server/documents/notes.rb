@@ -26,7 +26,7 @@ module Vantick
         def card(page, x, y, width)
           page.text(sheet.title, x, y + 12, size: 16, bold: true)
           top = y + 40
-          Core::MethodCard.lines(sheet.step, sheet.conventions).each do |line|
+          Core::Reading::MethodCard.lines(sheet.step, sheet.conventions).each do |line|
             page.box(x, top - 10, 12, 12)
             top = page.paragraph(line, x + 22, top, width - 22, size: 13) + 8
           end
@@ -37,7 +37,7 @@ module Vantick
           top = page.paragraph(home_text, x, top + 6, width, size: 11) + 8
           examples.each_with_index { |time, at| example(page, time, x, top + (at * 62), width) }
           top = page.paragraph(WORDS[:home][:ask], x, top + (examples.length * 62) + 12, width, size: 11)
-          lines = Core::MethodCard.lines(sheet.step, sheet.conventions).first(2)
+          lines = Core::Reading::MethodCard.lines(sheet.step, sheet.conventions).first(2)
           lines.each { |line| top = page.paragraph("· #{line}", x, top + 4, width, size: 11) }
         end
 
@@ -46,7 +46,7 @@ module Vantick
         def example(page, time, x, y, width)
           Dial.new(page, [x + 26, y + 22], 24).draw(time.hands)
           page.text(words(time), x + 60, y + 16, size: 12, bold: true)
-          page.paragraph(Core::Phrase.at_home(time, sheet.conventions).join(", "), x + 60, y + 31, width - 60, size: 9)
+          page.paragraph(Core::Wording::Phrase.at_home(time, sheet.conventions).join(", "), x + 60, y + 31, width - 60, size: 9)
         end
 
         def examples

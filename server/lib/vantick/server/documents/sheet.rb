@@ -4,14 +4,14 @@ module Vantick
   module Server
     module Documents
       # What is to be printed, and for whom.
-      # @!attribute kind [Core::SheetKind]
-      # @!attribute step [Core::Step]
-      # @!attribute task [Core::Task, nil]
+      # @!attribute kind [Core::Choosing::SheetKind]
+      # @!attribute step [Core::Teaching::Step]
+      # @!attribute task [Core::Marking::Task, nil]
       # @!attribute versions [Array<Version>]
       # @!attribute look [Hash] what the dials wear, see {Dial::USUAL}
       # @!attribute paper [String] one of {Page::SIZES}
       # @!attribute code [String] by which answers are typed in later
-      # @!attribute conventions [Core::Conventions]
+      # @!attribute conventions [Core::Wording::Conventions]
       # @!attribute both [Boolean] whether a dial is read in words and in digits
       Sheet = Struct.new(:kind, :step, :task, :versions, :look, :paper, :code, :conventions, :both, keyword_init: true) do
         # @return [Array<Page>] for the children

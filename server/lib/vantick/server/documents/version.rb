@@ -5,7 +5,7 @@ module Vantick
     module Documents
       # The exercises of a sheet for one child, or for all.
       # @!attribute name [String] the child's; empty for all
-      # @!attribute items [Array<Core::SheetChoice::Item>]
+      # @!attribute items [Array<Core::Choosing::SheetChoice::Item>]
       Version = Struct.new(:name, :items, keyword_init: true)
     end
   end

@@ -6,9 +6,9 @@ module Vantick
       # The ladder as a class stands on it, as the API shows it.
       module LadderView
         class << self
-          # @param standing [Core::ClassStanding]
+          # @param standing [Core::Teaching::ClassStanding]
           def ladder(standing)
-            { steps: Core::Step.with_times.map { |step| step(step, standing) }, next: following(standing),
+            { steps: Core::Teaching::Step.with_times.map { |step| step(step, standing) }, next: following(standing),
               children: standing.by_child.map do |id, one|
                 { child_id: id, next_step: standing.next_for(id)&.id, stumbles: one.stumbles.map(&:id),
                   states: one.states.transform_keys(&:id) }

@@ -14,11 +14,11 @@ module Vantick
           def summary(row) = { **row.slice(:id, :class_id, :day, :given_at), **row[:plan].slice(:step, :task, :minutes) }
 
           # @param row [Hash] as kept
-          # @param plan [Core::LessonPlan]
+          # @param plan [Core::Teaching::LessonPlan]
           # @return [Hash]
           def lesson(row, plan)
             { **row.slice(*ROW), **plan.settled.slice(*SETTLED), stages: plan.lesson.stages.map { |stage| stage(stage, plan) },
-              method_lines: Core::MethodCard.lines(plan.step, plan.conventions), exit_choice: exit_choice(plan) }
+              method_lines: Core::Reading::MethodCard.lines(plan.step, plan.conventions), exit_choice: exit_choice(plan) }
           end
 
           private
@@ -38,21 +38,21 @@ module Vantick
               pinned: plan.settled[:pinned].fetch(stage.id, []).include?(text) }
           end
 
-          def dial_time(time) = time.is_a?(Core::DayTime) ? time.dial_time : time
+          def dial_time(time) = time.is_a?(Core::Dial::DayTime) ? time.dial_time : time
 
           # What is said of a time of the day before its half is asked for.
-          def prompt(item, plan) = item.time.is_a?(Core::DayTime) ? Core::DayFacts.of(item.time, plan.conventions)[:words] : ""
+          def prompt(item, plan) = item.time.is_a?(Core::Dial::DayTime) ? Core::Dial::DayFacts.of(item.time, plan.conventions)[:words] : ""
 
           # The step that the time is of, where it is not the lesson's.
           def from_step(item, plan)
             return "" if plan.step.pool.include?(dial_time(item.time))
 
-            Core::Step.holding([item.time], item.task)&.name.to_s
+            Core::Teaching::Step.holding([item.time], item.task)&.name.to_s
           end
 
           def exit_choice(plan)
             times = plan.lesson.stages.last.items.filter_map(&:time) & plan.step.pool_for(plan.task)
-            Views::CheckView.choice(Core::Choice.new(Core::Telling.for(plan.step, plan.task), times))
+            Views::CheckView.choice(Core::Choosing::Choice.new(Core::Choosing::Telling.for(plan.step, plan.task), times))
           end
         end
       end

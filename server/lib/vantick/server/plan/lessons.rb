@@ -51,14 +51,14 @@ module Vantick
           there = store.lessons.copy_of(row[:id], sent[:day])
           halt answer_json(LessonView.lesson(there, planned(there[:plan], there[:class_id]))) if there
 
-          plan = Core::LessonCopy.of(row[:plan], sent[:seed], conventions(row[:class_id]), day_of(row[:class_id]))
+          plan = Core::Teaching::LessonCopy.of(row[:plan], sent[:seed], conventions(row[:class_id]), day_of(row[:class_id]))
           added = store.lessons.add(class_id: row[:class_id], day: sent[:day], plan: plan.settled, made_at: now, copied_from: row[:id])
           answer_json(LessonView.lesson(added, plan), code: 201)
         end
 
         post "/api/lessons/:lesson_id/runs" do
           row = store.lessons.find(input[:lesson_id])
-          left_out = sent[:left_out].map { |text| Core::DialTime.parse(text).to_s }.uniq
+          left_out = sent[:left_out].map { |text| Core::Dial::DialTime.parse(text).to_s }.uniq
           store.lessons.change(row[:id], left_out:, given_at: now)
           answer_json(LessonView.lesson(store.lessons.find(row[:id]), planned(row[:plan], row[:class_id])))
         end
@@ -71,7 +71,7 @@ module Vantick
 
         private
 
-        def planned(settled, class_id) = Core::LessonPlan.new(settled, conventions(class_id), day_of(class_id))
+        def planned(settled, class_id) = Core::Teaching::LessonPlan.new(settled, conventions(class_id), day_of(class_id))
 
         def day_of(class_id) = store.classes.find(class_id)[:day]
 
@@ -80,7 +80,7 @@ module Vantick
         def standing(class_id) = Store::Standings.of(store.classes.find(class_id), store, today: Store::SchoolDay.today)
 
         # Steps below that are fading or not secure in this class.
-        def earlier(class_id, step_id) = standing(class_id).to_go_over(Core::Step.find(step_id)).map(&:id)
+        def earlier(class_id, step_id) = standing(class_id).to_go_over(Core::Teaching::Step.find(step_id)).map(&:id)
 
         # What was not reached last time.
         def carried(class_id) = store.lessons.last_given(class_id)&.fetch(:left_out) || []

@@ -31,7 +31,7 @@ module Vantick
 
         get("/api/dial.svg") do
           page = Documents::Page.new(size: [240, 240])
-          time = input[:time] && Core::DialTime.parse(input[:time])
+          time = input[:time] && Core::Dial::DialTime.parse(input[:time])
           look = input.slice(*SheetMaker::LOOK, :hands)
           Documents::Dial.new(page, [120, 120], input.fetch(:minute_numbers, "none") == "none" ? 116 : 100, **look).draw(time&.hands)
           content_type "image/svg+xml"

@@ -11,13 +11,13 @@ module Vantick
 
         # @param school_class [Hash]
         # @param settings [Hash{Symbol => Object}]
-        # @param misreadings [Array<Core::Misreading>] the class's own
+        # @param misreadings [Array<Core::Reading::Misreading>] the class's own
         # @raise [Core::Error]
         def initialize(school_class, settings, misreadings: [])
           @class = school_class
           @settings = USUAL.merge(settings.compact)
-          @kind = Core::SheetKind.find(@settings[:kind])
-          @step = Core::Step.find(@settings[:step])
+          @kind = Core::Choosing::SheetKind.find(@settings[:kind])
+          @step = Core::Teaching::Step.find(@settings[:step])
           @task = known_task
           @misreadings = misreadings
         end
@@ -49,12 +49,12 @@ module Vantick
           sheet_of(whose(only).map { |child_id, name| version(name, by_child[child_id] || shared || []) }, check[:code])
         end
 
-        # @return [Core::Choice, nil] what one of them can tell
+        # @return [Core::Choosing::Choice, nil] what one of them can tell
         def choice(sheet)
           return unless @task && @kind.answered?
 
           times = sheet.versions.first.items.map(&:time) & @step.pool_for(@task)
-          Core::Choice.new(Core::Telling.for(@step, @task), times)
+          Core::Choosing::Choice.new(Core::Choosing::Telling.for(@step, @task), times)
         end
 
         attr_reader :kind, :step, :task
@@ -65,7 +65,7 @@ module Vantick
           { time: item.time.to_s, child_id:, said: item.said&.words(conventions), misreading: item.misreading&.id&.to_s, level: item.level }
         end
 
-        def conventions = @conventions ||= Core::Conventions.new(**@class[:conventions])
+        def conventions = @conventions ||= Core::Wording::Conventions.new(**@class[:conventions])
 
         def count
           wanted = @settings[:count] || @kind.count
@@ -115,15 +115,15 @@ module Vantick
         def chosen(many)
           return [[]] unless @task
 
-          choice = Core::SheetChoice.new(kind: @kind, step: @step, task: @task, count:, misreadings: @misreadings)
+          choice = Core::Choosing::SheetChoice.new(kind: @kind, step: @step, task: @task, count:, misreadings: @misreadings)
           each? ? choice.versions(many, @settings[:seed]) : [choice.items(@settings[:seed])]
         end
 
         def version(name, rows)
           items = rows.map do |row|
-            misreading = row[:misreading] && Core::Misreading.find(row[:misreading])
-            said = row[:said] && Core::AnswerReader.read(row[:said], conventions).first&.saying
-            Core::SheetChoice::Item.new(time: @task.parse_time(row[:time]), said:, misreading:, level: row[:level])
+            misreading = row[:misreading] && Core::Reading::Misreading.find(row[:misreading])
+            said = row[:said] && Core::Wording::AnswerReader.read(row[:said], conventions).first&.saying
+            Core::Choosing::SheetChoice::Item.new(time: @task.parse_time(row[:time]), said:, misreading:, level: row[:level])
           end
           Documents::Version.new(name:, items:)
         end

@@ -41,10 +41,10 @@ module Vantick
 
         # What the class's answers show, the commonest first.
         def own_misreadings(school_class)
-          conventions = Core::Conventions.new(**school_class[:conventions])
+          conventions = Core::Wording::Conventions.new(**school_class[:conventions])
           answers = store.answers.of_class(school_class[:id]).group_by { |answer| answer[:child_id] }
           marked = answers.transform_values { |some| some.map { |answer| Store::Marks.asked(answer, conventions) } }
-          Core::ClassEvidence.new(marked).showing.sort_by { |_, children| -children.length }.map(&:first)
+          Core::Judging::ClassEvidence.new(marked).showing.sort_by { |_, children| -children.length }.map(&:first)
         end
       end
     end

@@ -7,10 +7,14 @@ module Vantick
     module Show
       # What core knows by itself: the tables of times, the catalogue, and what it says of a drawn clock.
       class Facts < Resource
-        DIAL = Tables.new { |conventions| JSON.generate(times: Core::DialTime.all.map { |time| Core::DialFacts.of(time, conventions) }) }
+        DIAL = Tables.new do |conventions|
+          JSON.generate(times: Core::Dial::DialTime.all.map do |time|
+            Core::Dial::DialFacts.of(time, conventions)
+          end)
+        end
         DAY = Tables.new do |conventions|
-          JSON.generate(usual_day: Core::DayFacts::DATA[:usual_day],
-                        times: Core::DayTime.all.map { |day_time| Core::DayFacts.of(day_time, conventions) })
+          JSON.generate(usual_day: Core::Dial::DayFacts::DATA[:usual_day],
+                        times: Core::Dial::DayTime.all.map { |day_time| Core::Dial::DayFacts.of(day_time, conventions) })
         end
         CATALOGUE = Tables.new { |conventions| JSON.generate(Catalogue.all(conventions)) }
         TOO_MANY = "These are more ways of saying times than a school has: wait a minute, then try again."
@@ -22,15 +26,15 @@ module Vantick
         get("/api/catalogue") { unchanging(CATALOGUE.for(conventions, whose: teacher)) }
 
         get "/api/drawing" do
-          check = Core::DrawingCheck.new(Core::Hands.new(input[:hour_hand_degrees], input[:minute_hand_degrees]))
+          check = Core::Dial::DrawingCheck.new(Core::Dial::Hands.new(input[:hour_hand_degrees], input[:minute_hand_degrees]))
           answer_json({ time: check.time.to_s, verdict: check.verdict, offset_degrees: check.offset_degrees.round(2),
                         reason: check.reason, invites: check.invites })
         end
 
         get "/api/times" do
-          step = Core::Step.find(input[:step])
-          task = Core::Task.find(input[:task])
-          answer_json(Views::CheckView.choice(Core::Chooser.choose(step:, task:, count: input[:count], seed: input[:seed])))
+          step = Core::Teaching::Step.find(input[:step])
+          task = Core::Marking::Task.find(input[:task])
+          answer_json(Views::CheckView.choice(Core::Choosing::Chooser.choose(step:, task:, count: input[:count], seed: input[:seed])))
         end
 
         private
@@ -38,9 +42,9 @@ module Vantick
         # A table in other words than the usual ones costs time to make: not for strangers.
         def conventions
           named = input[:conventions].to_s
-          return Core::Conventions.default if named.empty?
+          return Core::Wording::Conventions.default if named.empty?
 
-          teacher ? Core::Conventions.parse(named) : refuse(401, Access::Guard::SIGN_IN, nil)
+          teacher ? Core::Wording::Conventions.parse(named) : refuse(401, Access::Guard::SIGN_IN, nil)
         end
 
         def unchanging(json)

@@ -21,7 +21,7 @@ module Vantick
           @lock = Mutex.new
         end
 
-        # @param conventions [Core::Conventions]
+        # @param conventions [Core::Wording::Conventions]
         # @param whose [Integer, nil] the account that asks
         # @return [String]
         # @raise [TooMany]

@@ -23,7 +23,7 @@ module Vantick
 
         # Adds an answer; it corrects the one that stood before it.
         # @param given [Hash] `uuid`, `item_id`, `child_id` and `answer`
-        # @param marked [Core::Marked]
+        # @param marked [Core::Marking::Marked]
         # @return [Array(Hash, Boolean)] the answer as kept, and whether it is new
         # @raise [IdTaken]
         def add(given, marked, answered_at:)
@@ -37,7 +37,7 @@ module Vantick
         end
 
         # A whole table at once: each corrects what stood in its place.
-        # @param rows [Array<Array(Hash, Core::Marked)>] as for {#add}, no place twice
+        # @param rows [Array<Array(Hash, Core::Marking::Marked)>] as for {#add}, no place twice
         def add_all(rows, answered_at:)
           @db.transaction do
             places = rows.map { |given, _| given.values_at(:item_id, :child_id) }
@@ -51,7 +51,7 @@ module Vantick
 
         # A first answer to what nobody else was asked: nothing stood before it.
         # @param given [Hash] as for {#add}
-        # @param marked [Core::Marked]
+        # @param marked [Core::Marking::Marked]
         def add_first(given, marked, answered_at:)
           @db[:answers].insert(**given, **judgement(marked), answered_at:)
         end

@@ -62,16 +62,16 @@ module Vantick
         end
 
         # @param id [Integer]
-        # @return [Core::Conventions]
+        # @return [Core::Wording::Conventions]
         # @raise [Missing]
-        def conventions(id) = Core::Conventions.new(**find(id)[:conventions])
+        def conventions(id) = Core::Wording::Conventions.new(**find(id)[:conventions])
 
         private
 
         def described(row, children)
           kept = JSON.parse(row[:conventions], symbolize_names: true)
           { id: row[:id], name: row[:name], school: row[:school], made_up: row[:made_up] == 1,
-            conventions: Core::Conventions.new(**kept).to_h, day: JSON.parse(row[:day], symbolize_names: true),
+            conventions: Core::Wording::Conventions.new(**kept).to_h, day: JSON.parse(row[:day], symbolize_names: true),
             children: children.map { |child| child.slice(:id, :name) } }
         end
       end

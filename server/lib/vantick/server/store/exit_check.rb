@@ -8,7 +8,7 @@ module Vantick
         class << self
           # @param store [Store::Database]
           # @param row [Hash] the lesson as kept
-          # @param plan [Core::LessonPlan]
+          # @param plan [Core::Teaching::LessonPlan]
           # @param made_at [String]
           # @param on_paper [Boolean] slips draw dials alone; a device asks whatever the lesson is about
           # @return [Integer] the check's id
@@ -28,19 +28,19 @@ module Vantick
           def step_of(time, plan)
             return if plan.step.pool_for(plan.task).include?(time)
 
-            Core::Step.holding([time], plan.task)&.id&.to_s
+            Core::Teaching::Step.holding([time], plan.task)&.id&.to_s
           end
 
           def unfit(message, field) = raise(Core::Error.new(message, field:))
 
           def paper(task)
-            return if Core::Task.with_dial.include?(task)
+            return if Core::Marking::Task.with_dial.include?(task)
 
             unfit("#{task.name} cannot be put on slips yet: open the desks for it, or choose another task for the lesson.", :task)
           end
 
           def times(plan)
-            times = plan.lesson.stages.last.items.filter_map(&:time).first(Core::Chooser::IN_A_CHECK)
+            times = plan.lesson.stages.last.items.filter_map(&:time).first(Core::Choosing::Chooser::IN_A_CHECK)
             times.empty? ? unfit("There is no time in the exit of this lesson: give it more minutes.", :stage_minutes) : times
           end
         end

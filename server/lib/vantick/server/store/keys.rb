@@ -8,7 +8,7 @@ module Vantick
       # Three pictures for each child, in order, by which they are known at a desk. A teacher can show them again, so they
       # are kept as they are; they open a child's own tasks and nothing else.
       class Keys
-        PICTURES = Core::DeskTask::WORDS[:pictures]
+        PICTURES = Core::Desk::DeskTask::WORDS[:pictures]
         LENGTH = 3
 
         def initialize(database)

@@ -6,25 +6,26 @@ module Vantick
       # Answers as kept, as core takes them.
       module Marks
         # @param answer [Hash] with its `task` and `time` as well
-        # @param conventions [Core::Conventions]
-        # @return [Core::Marked]
+        # @param conventions [Core::Wording::Conventions]
+        # @return [Core::Marking::Marked]
         def self.asked(answer, conventions)
-          task = Core::Task.find(answer[:task])
+          task = Core::Marking::Task.find(answer[:task])
           of(answer, task, task.parse_time(answer[:time]), conventions)
         end
 
         # @param ids [Array<String>] all misreadings that an answer may show
         # @return [Array<Symbol>] those that are told of it
-        def self.causes(ids) = Core::Misreading.told(ids.map(&:to_sym))
+        def self.causes(ids) = Core::Reading::Misreading.told(ids.map(&:to_sym))
 
         # @param answer [Hash] with `verdict` and `misreadings`
-        # @param task [Core::Task]
-        # @param time [Core::DialTime]
-        # @param conventions [Core::Conventions]
-        # @return [Core::Marked]
+        # @param task [Core::Marking::Task]
+        # @param time [Core::Dial::DialTime]
+        # @param conventions [Core::Wording::Conventions]
+        # @return [Core::Marking::Marked]
         def self.of(answer, task, time, conventions)
           verdict = answer[:verdict].to_sym
-          Core::Marked.new(task:, time:, verdict:, misreadings: answer[:misreadings].map(&:to_sym), accepted: conventions.accepts?(verdict))
+          Core::Marking::Marked.new(task:, time:, verdict:, misreadings: answer[:misreadings].map(&:to_sym),
+                                    accepted: conventions.accepts?(verdict))
         end
       end
     end

@@ -9,7 +9,7 @@ module Vantick
         # @param school_class [Hash]
         # @param store [Store::Database]
         # @param today [Integer] the Julian day of today
-        # @return [Core::ClassStanding]
+        # @return [Core::Teaching::ClassStanding]
         def self.of(school_class, store, today:)
           answers = store.answers.of_class(school_class[:id])
           lessons = lessons(store, school_class[:id])
@@ -18,26 +18,27 @@ module Vantick
         end
 
         def self.made(school_class, answers, lessons, today)
-          conventions = Core::Conventions.new(**school_class[:conventions])
+          conventions = Core::Wording::Conventions.new(**school_class[:conventions])
           by_child = answers.group_by { |answer| answer[:child_id] }
           answered = school_class[:children].to_h do |child|
             [child[:id], by_child.fetch(child[:id], []).map { |answer| asked(answer, conventions) }]
           end
-          Core::ClassStanding.new(answered, today:, lessons:)
+          Core::Teaching::ClassStanding.new(answered, today:, lessons:)
         end
         private_class_method :made
 
-        # @return [Array<Core::Course::Given>] oldest first
+        # @return [Array<Core::Teaching::Course::Given>] oldest first
         def self.lessons(store, class_id)
           store.lessons.given(class_id).map do |row|
-            Core::Course::Given.new(step: Core::Step.find(row[:plan][:step]), day: SchoolDay.jd(row[:given_at]))
+            Core::Teaching::Course::Given.new(step: Core::Teaching::Step.find(row[:plan][:step]), day: SchoolDay.jd(row[:given_at]))
           end
         end
 
-        # @return [Core::Standing::Asked]
+        # @return [Core::Teaching::Standing::Asked]
         def self.asked(answer, conventions)
           day = SchoolDay.jd(answer[:answered_at])
-          Core::Standing::Asked.new(step: Core::Step.find(answer[:step]), marked: Marks.asked(answer, conventions), day:)
+          Core::Teaching::Standing::Asked.new(step: Core::Teaching::Step.find(answer[:step]), marked: Marks.asked(answer, conventions),
+                                              day:)
         end
       end
     end

@@ -36,7 +36,7 @@ module Vantick
         def of_round(seat) = with_items(of(seat).where(round: seat[:round]).order(:id).all)
 
         # @param seat [Hash]
-        # @param turn [Core::Turn]
+        # @param turn [Core::Desk::Turn]
         # @return [Hash] the turn with its items
         def add(seat, turn, ahead:, at:)
           same = { said: turn.said&.words, misreading: turn.mistake&.id&.to_s, step: turn.step.id.to_s, task: turn.task.id.to_s }

@@ -8,7 +8,7 @@ module Vantick
         SUMMARY = %i[id class_id step task made_at code desk].freeze
 
         class << self
-          # @param choice [Core::Choice]
+          # @param choice [Core::Choosing::Choice]
           def choice(choice)
             { times: choice.times.map(&:to_s), pairs_told_apart: choice.pairs_told_apart, pairs_possible: choice.pairs_possible,
               chances: choice.chances }
@@ -25,8 +25,8 @@ module Vantick
           end
 
           def check(check, school_class, answers)
-            task = Core::Task.find(check[:task])
-            step = Core::Step.find(check[:step])
+            task = Core::Marking::Task.find(check[:task])
+            step = Core::Teaching::Step.find(check[:step])
             conventions = conventions(school_class)
             { **about(check), children: school_class[:children], answers: answers.map do |one|
               answer(one, conventions)
@@ -36,14 +36,14 @@ module Vantick
 
           # @return [Hash] an answer, and whether it counts as right in the class
           def answer(answer, conventions)
-            right = Core::Marked.right?(answer[:verdict], conventions)
+            right = Core::Marking::Marked.right?(answer[:verdict], conventions)
             { **answer, right:, misreadings: Store::Marks.causes(answer[:misreadings]) }
           end
 
           def findings(check, school_class, answers)
             children = school_class[:children]
             by_child = marked_by_child(check, school_class, answers)
-            evidence = Core::ClassEvidence.new(by_child)
+            evidence = Core::Judging::ClassEvidence.new(by_child)
             { check_id: check[:id], shared: evidence.shared.map { |shared| shared(shared) },
               children: children.map { |child| child_findings(child, by_child.fetch(child[:id]), evidence.by_child.fetch(child[:id])) } }
           end
@@ -55,25 +55,27 @@ module Vantick
           def items_of_one(check) = check[:items].map { |item| item[:child_id] }.tally.values.max || 0
 
           # What a dial shows at a time, also at one of the day.
-          def dial(time) = (time.is_a?(Core::DayTime) ? time.dial_time : time).to_s
+          def dial(time) = (time.is_a?(Core::Dial::DayTime) ? time.dial_time : time).to_s
 
           # What the sheet of one child can tell; all versions tell about as much.
           def check_choice(check, step, task)
             same = check[:items].select { |item| item[:task] == check[:task] }
             first = same.group_by { |item| item[:child_id] }.values.first || []
-            choice(Core::Choice.new(Core::Telling.for(step, task), first.map { |item| task.parse_time(item[:time]) } & step.pool_for(task)))
+            choice(Core::Choosing::Choice.new(Core::Choosing::Telling.for(step, task), first.map do |item|
+              task.parse_time(item[:time])
+            end & step.pool_for(task)))
           end
 
           def item(item, conventions)
-            task = Core::Task.find(item[:task])
+            task = Core::Marking::Task.find(item[:task])
             time = task.parse_time(item[:time])
             right = task.notation == :hands ? time.digital(conventions.sign) : task.write(task.right_answer(time), conventions)
-            cause = "#{Core::Misreading.find(item[:misreading]).texts_in(conventions)[:name]}; " if item[:misreading]
+            cause = "#{Core::Reading::Misreading.find(item[:misreading]).texts_in(conventions)[:name]}; " if item[:misreading]
             { **item.slice(:id, :child_id, :time), dial: dial(time), said: item[:said].to_s, right: "#{cause}#{right}",
-              drawings: task.notation == :hands ? Core::DrawnAnswers.of(task, time, conventions) : [] }
+              drawings: task.notation == :hands ? Core::Marking::DrawnAnswers.of(task, time, conventions) : [] }
           end
 
-          def conventions(school_class) = Core::Conventions.new(**school_class[:conventions])
+          def conventions(school_class) = Core::Wording::Conventions.new(**school_class[:conventions])
 
           def marked_by_child(check, school_class, answers)
             conventions = conventions(school_class)
