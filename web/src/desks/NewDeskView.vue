@@ -136,18 +136,14 @@ async function begin(): Promise<void> {
       <form class="columns" @submit.prevent="begin">
         <fieldset>
           <legend>What the children do</legend>
-          <BFormRadio
-            v-model="kind"
-            class="way"
-            :class="{ on: kind === 'practice' }"
-            name="kind"
-            value="practice"
-          >
-            <span>
-              <strong>Free practice</strong>
-              <span class="quiet">Ten tasks at a time; Vantick chooses each for the child.</span>
-            </span>
-          </BFormRadio>
+          <div class="way" :class="{ on: kind === 'practice' }">
+            <BFormRadio v-model="kind" name="kind" value="practice">
+              <span>
+                <strong>Free practice</strong>
+                <span class="quiet">Ten tasks at a time; Vantick chooses each for the child.</span>
+              </span>
+            </BFormRadio>
+          </div>
           <div v-if="kind === 'practice'" class="more">
             <label for="step">Step</label>
             <BFormSelect id="step" v-model="step">
@@ -155,32 +151,22 @@ async function begin(): Promise<void> {
               <option v-for="one in steps" :key="one.id" :value="one.id">{{ one.name }}</option>
             </BFormSelect>
           </div>
-          <BFormRadio
-            v-model="kind"
-            class="way"
-            :class="{ on: kind === 'stage' }"
-            name="kind"
-            value="stage"
-            :disabled="!data?.lessons.length"
-          >
-            <span>
-              <strong>A stage of a lesson</strong>
-              <span class="quiet">All have the lesson's own times, and hear of each answer.</span>
-            </span>
-          </BFormRadio>
-          <BFormRadio
-            v-model="kind"
-            class="way"
-            :class="{ on: kind === 'exit' }"
-            name="kind"
-            value="exit"
-            :disabled="!checkId && !data?.lessons.length"
-          >
-            <span>
-              <strong>An exit check</strong>
-              <span class="quiet">The same clocks for all; nothing is said before the end.</span>
-            </span>
-          </BFormRadio>
+          <div class="way" :class="{ on: kind === 'stage' }">
+            <BFormRadio v-model="kind" name="kind" value="stage" :disabled="!data?.lessons.length">
+              <span>
+                <strong>A stage of a lesson</strong>
+                <span class="quiet">All have the lesson's own times, and hear of each answer.</span>
+              </span>
+            </BFormRadio>
+          </div>
+          <div class="way" :class="{ on: kind === 'exit' }">
+            <BFormRadio v-model="kind" name="kind" value="exit" :disabled="!checkId && !data?.lessons.length">
+              <span>
+                <strong>An exit check</strong>
+                <span class="quiet">The same clocks for all; nothing is said before the end.</span>
+              </span>
+            </BFormRadio>
+          </div>
           <div v-if="kind === 'stage' || (kind === 'exit' && !checkId)" class="more">
             <label for="lesson">Lesson</label>
             <BFormSelect id="lesson" v-model="lessonId">
@@ -225,7 +211,7 @@ legend {
   font-weight: 700;
 }
 
-.way.form-check {
+.way {
   display: flex;
   gap: 0.9rem;
   margin-bottom: 0.6rem;

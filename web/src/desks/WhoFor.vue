@@ -34,30 +34,23 @@ const picked = computed(() => {
   <fieldset>
     <legend>Who</legend>
     <div class="who">
-      <BFormRadio
-        v-for="way in ways"
-        :key="way.id"
-        class="pill"
-        :class="{ on: picked === way.id }"
-        name="who"
-        :model-value="picked"
-        :value="way.id"
-        @update:model-value="chosen = way.children ? [...way.children] : null"
-      >
-        {{ way.name }}
-      </BFormRadio>
+      <div v-for="way in ways" :key="way.id" class="pill" :class="{ on: picked === way.id }">
+        <BFormRadio
+          name="who"
+          :model-value="picked"
+          :value="way.id"
+          @update:model-value="chosen = way.children ? [...way.children] : null"
+        >
+          {{ way.name }}
+        </BFormRadio>
+      </div>
     </div>
     <div v-if="chosen" class="children">
-      <BFormCheckbox
-        v-for="child in children"
-        :key="child.id"
-        class="pill"
-        :class="{ on: chosen.includes(child.id) }"
-        :model-value="chosen.includes(child.id)"
-        @update:model-value="toggle(child.id)"
-      >
-        {{ child.name }}
-      </BFormCheckbox>
+      <div v-for="child in children" :key="child.id" class="pill" :class="{ on: chosen.includes(child.id) }">
+        <BFormCheckbox :model-value="chosen.includes(child.id)" @update:model-value="toggle(child.id)">
+          {{ child.name }}
+        </BFormCheckbox>
+      </div>
     </div>
   </fieldset>
 </template>

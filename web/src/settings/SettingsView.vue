@@ -66,18 +66,21 @@ async function keep(id: string, choice: string): Promise<void> {
           <legend>{{ one.name }}</legend>
           <p class="why quiet">{{ one.why }}</p>
           <div class="choices">
-            <BFormRadio
+            <div
               v-for="choice in one.choices"
               :key="choice.id"
               class="pill"
               :class="{ on: current[one.id] === choice.id }"
-              :name="one.id"
-              :model-value="current[one.id]"
-              :value="choice.id"
-              @update:model-value="choose(one.id, choice.id)"
             >
-              {{ choice.name }}
-            </BFormRadio>
+              <BFormRadio
+                :name="one.id"
+                :model-value="current[one.id]"
+                :value="choice.id"
+                @update:model-value="choose(one.id, choice.id)"
+              >
+                {{ choice.name }}
+              </BFormRadio>
+            </div>
           </div>
         </fieldset>
       </form>

@@ -40,18 +40,16 @@ function climb(step: string): void {
   <form class="sheet-form" @submit.prevent>
     <fieldset>
       <legend>Kind</legend>
-      <BFormRadio
+      <div
         v-for="one in facts.catalogue?.sheets"
         :key="one.id"
         class="kind"
         :class="{ on: one.id === form.kind }"
-        name="kind"
-        :model-value="form.kind"
-        :value="one.id"
-        @update:model-value="choose(one.id)"
       >
-        {{ one.name }}
-      </BFormRadio>
+        <BFormRadio name="kind" :model-value="form.kind" :value="one.id" @update:model-value="choose(one.id)">
+          {{ one.name }}
+        </BFormRadio>
+      </div>
     </fieldset>
     <label>
       Step
@@ -149,7 +147,7 @@ label {
   color: var(--v-quiet);
 }
 
-.kind.form-check {
+.kind {
   display: flex;
   align-items: center;
   gap: 0.55rem;
