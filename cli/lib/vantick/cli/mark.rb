@@ -18,7 +18,7 @@ module Vantick
 
       def add(row, marked)
         row["verdict"] = marked.told
-        row["misreadings"] = marked.misreadings.join(" ")
+        row["misreadings"] = marked.causes.join(" ")
         row["read_as"] = marked.read_as
         row
       end

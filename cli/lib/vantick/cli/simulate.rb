@@ -45,7 +45,7 @@ module Vantick
         said = mistake&.said&.words
         marked = Core::Marking::Marker.mark(task: @wanted[:task], time:, text: answer, said:)
         line(**{ task: @wanted[:task].id, time: time.digital, said:, answer:, verdict: marked.verdict,
-misreadings: marked.misreadings }.compact)
+misreadings: marked.causes }.compact)
       end
     end
   end

@@ -10,13 +10,7 @@ module Vantick
           # @param step [Step]
           # @return [Array<Symbol>] of its times; one for a step at which no whole times are read
           def of_step(step)
-            (@of_step ||= {})[step.id] ||= (if step.whole?
-                                              step.pool.map do |time|
-                                                Choosing::Difficulty.minute_class(time)
-                                              end.uniq
-                                            else
-                                              [step.id]
-                                            end).freeze
+            (@of_step ||= {})[step.id] ||= (step.whole? ? minute_classes(step) : [step.id]).freeze
           end
 
           # @param task [Task]
@@ -31,12 +25,30 @@ module Vantick
           # @return [Array<Symbol>] those of the steps that the kind's own step rests on
           def below(kind) = belows.fetch(kind)
 
+          # @param kind [Symbol] of whole dials
+          # @return [Array<Symbol>] what reading them exercises besides: the hour hand, and from five minutes on the numerals
+          def exercised(kind)
+            (@exercised ||= {})[kind] ||= parts_below(step_of(kind)).freeze
+          end
+
           private
+
+          def parts_below(step)
+            return [] unless step.whole?
+
+            step.foundations.reject { |one| one.whole? || one.pool.empty? }.map(&:id)
+          end
+
+          def minute_classes(step) = step.pool.map { |time| Choosing::Difficulty.minute_class(time) }.uniq
+
+          def step_of(kind)
+            holding = Step.with_times.select { |one| of_step(one).include?(kind) }
+            holding.find { |one| of_step(one).one? } || holding.first
+          end
 
           def belows
             @belows ||= all.to_h do |kind|
-              step = Step.with_times.find { |one| of_step(one) == [kind] } || Step.with_times.find { |one| of_step(one).include?(kind) }
-              [kind, (step.builds_on.flat_map { |one| one.pool.empty? ? [] : of_step(one) } - [kind]).uniq.freeze]
+              [kind, (step_of(kind).builds_on.flat_map { |one| one.pool.empty? ? [] : of_step(one) } - [kind]).uniq.freeze]
             end.freeze
           end
         end

@@ -8,6 +8,8 @@ module Vantick
         ROW = Tracing::SCHEME[:recap].freeze
         # From which chance on a step counts as known for a child.
         KNOWN = 0.8
+        # How far a whole dial goes over what it exercises besides (judgement).
+        EXERCISED = 0.5
 
         class << self
           # @param by_child [Hash{Object => Tracing}]
@@ -28,10 +30,15 @@ module Vantick
 
           def related?(one, other) = one.parts.include?(other) || other.parts.include?(one)
 
-          # What going over it saves, a kind of times: steps of one kind are gone over better than wholes.
+          # What going over it saves, a kind of times: steps of one kind are gone over better than wholes, and a whole dial goes over
+          # its two hands as well.
           def worth(by_child, step)
             kinds = KindsOfTime.of_step(step)
-            by_child.values.sum { |child| kinds.sum { |kind| child.at_risk(kind) } } / kinds.length
+            by_child.values.sum { |child| kinds.sum { |kind| saved(child, kind) } } / kinds.length
+          end
+
+          def saved(child, kind)
+            child.at_risk(kind) + (EXERCISED * KindsOfTime.exercised(kind).sum { |part| child.at_risk(part) })
           end
         end
       end
