@@ -37,7 +37,7 @@ const rung = computed(() => {
   return step ? facts.rung(step) : undefined;
 });
 const reason = computed(() => {
-  if (lesson.value) return `${dayWords(lesson.value.day)}, ${counted(lesson.value.minutes, "minute")}.`;
+  if (lesson.value) return `For ${dayWords(lesson.value.day)}, ${counted(lesson.value.minutes, "minute")}.`;
   return next.value ? whyNext(next.value, classes.current?.children.length ?? 0, facts) : "";
 });
 const who = computed(() => {
