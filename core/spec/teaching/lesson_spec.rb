@@ -17,6 +17,7 @@ RSpec.describe Vantick::Core::Teaching::Lesson do
       expect(plan.stages.first(5).map(&:missing)).to all(be <= 1), "#{id} #{minutes}"
       kept = plan.stages.to_h { |stage| [stage.id, stage.items.filter_map(&:time)] }
       expect(lesson(id, minutes, kept:).times).to eq(plan.times)
+      expect(lesson(id, minutes, kept:, pinned: kept).times).to eq(plan.times)
     end
   end
 

@@ -6,9 +6,9 @@ module Vantick
       # Where a step has few times (twelve for a single quarter), they come again: late enough that nobody remembers the answer,
       # and never in the exit.
       class LessonRepeats
-        # Items between a time and the same time again (judgement), where there are so many other times.
+        # Items between a time and the same time again where a step has many (judgement).
         APART = 10
-        # And where a place would stay empty otherwise.
+        # And where it has few: as far as they go, and never nearer.
         LEAST = 4
 
         # What is kept, without what comes again too early since the lesson was made shorter.
@@ -31,17 +31,16 @@ module Vantick
           raise TimeTwice, same.first.first.time if same.length > 1 && same.any? { |place, _| place.stage == LessonShares::EXIT }
 
           same.each_cons(2) do |(before, from), (after, to)|
-            next if to - from >= apart(few)
+            next if to - from >= near(few)
             raise TimeTwice, after.time if [before, after].any? { |place| pinned.fetch(place.stage, []).include?(place.time) }
 
             after.time = nil
           end
         end
-        private_class_method :spaced
 
-        # @param distinct [Integer] times there are to choose from
-        # @return [Integer]
-        def self.apart(distinct) = [APART, distinct - 2].min.clamp(1, APART)
+        # What is never made nearer than this is not taken for too near either.
+        def self.near(few) = few > 2 * APART ? APART : LEAST
+        private_class_method :spaced, :near
 
         # @param stages [Hash{Symbol => Array<DialTime, DayTime, nil>}] by stage, in order, every place there is
         # @param own [Array<DialTime, DayTime>] of the step itself, which alone are for what is new
