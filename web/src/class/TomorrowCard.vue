@@ -5,7 +5,7 @@ import { DialFace } from "@/dial";
 import { seem } from "./wording";
 
 /** The misreading that most children share, and what to do about it tomorrow. */
-const props = defineProps<{ shared: Findings["shared"]; heading?: string; level?: "h1" | "h2" }>();
+const props = defineProps<{ shared: Findings["shared"]; heading?: string }>();
 
 const facts = useFacts();
 const commonest = computed(() => props.shared[0]);
@@ -15,9 +15,7 @@ const texts = computed(() => commonest.value && facts.misreading(commonest.value
 <template>
   <BCard v-if="commonest && texts" class="tomorrow">
     <p class="eyebrow">{{ heading ?? "For tomorrow" }}</p>
-    <component :is="level ?? 'h2'" class="what">
-      {{ seem(commonest.child_ids.length, texts.does) }}.
-    </component>
+    <h2 class="what">{{ seem(commonest.child_ids.length, texts.does) }}.</h2>
     <p class="move">
       {{ texts.move }}
       <span class="quiet">Lens: {{ facts.lensName(texts.lens).toLowerCase() }}.</span>
