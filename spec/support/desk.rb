@@ -64,6 +64,9 @@ module AtDesk
 
   def usual(time) = Vantick::Core::Wording::Phrase.usual(Vantick::Core::Dial::DialTime.parse(time))
 
+  # What a device sends arrives a moment after its page says so.
+  def eventually(&) = page.document.synchronize(Capybara.default_max_wait_time, errors: [RSpec::Expectations::ExpectationNotMetError], &)
+
   def cut_network = browser.network_conditions = { offline: true, latency: 0, throughput: 0 }
 
   def mend_network = browser.delete_network_conditions
