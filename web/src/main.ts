@@ -2,8 +2,10 @@ import "@fontsource/andika/400.css";
 import "@fontsource/andika/700.css";
 import "bootstrap-icons/font/bootstrap-icons.css";
 import "./theme/theme.scss";
+import { VueQueryPlugin } from "@tanstack/vue-query";
 import { createPinia } from "pinia";
 import { createApp } from "vue";
+import { queries } from "@/api";
 import { App, router } from "@/app";
 
-createApp(App).use(createPinia()).use(router).mount("#app");
+createApp(App).use(createPinia()).use(VueQueryPlugin, { queryClient: queries }).use(router).mount("#app");

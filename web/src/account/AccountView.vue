@@ -1,6 +1,7 @@
 <script setup lang="ts">
-import { ref } from "vue";
-import { changePassword, makeTeacher, Refused, wordsOf } from "@/api";
+import { computed, ref } from "vue";
+import { changePassword, makeTeacher, useDoing } from "@/api";
+import { FieldGroup } from "@/parts";
 import { useSession } from "./session";
 
 /** A teacher's own account: the password, signing out everywhere, and an account for a colleague. */
@@ -8,49 +9,30 @@ const session = useSession();
 const now = ref("");
 const next = ref("");
 const colleague = ref({ name: "", password: "" });
-const refused = ref<{ form: string; field: string | null; message: string } | null>(null);
 const done = ref("");
-const busy = ref(false);
+const own = useDoing();
+const other = useDoing();
+const elsewhere = computed(
+  () => own.elsewhere("password", "new_password") || other.elsewhere("name", "password"),
+);
+const busy = computed(() => own.busy.value || other.busy.value);
 
-const wrong = (form: string, field: string): string =>
-  refused.value?.form === form && refused.value.field === field ? refused.value.message : "";
-
-async function attempt(form: string, what: () => Promise<unknown>, said: string): Promise<void> {
-  busy.value = true;
-  refused.value = null;
+async function change(): Promise<void> {
   done.value = "";
-  try {
-    await what();
-    done.value = said;
-  } catch (error) {
-    const field = error instanceof Refused ? error.field : null;
-    refused.value = { form, field, message: wordsOf(error) };
-  } finally {
-    busy.value = false;
-  }
+  const changed = await own.doing(() => changePassword(now.value, next.value));
+  if (!changed) return;
+  now.value = next.value = "";
+  done.value = "The password is changed; you are signed out everywhere else.";
 }
 
-const change = (): Promise<void> =>
-  attempt(
-    "password",
-    async () => {
-      await changePassword(now.value, next.value);
-      now.value = next.value = "";
-    },
-    "The password is changed; you are signed out everywhere else.",
-  );
-
-const add = (): Promise<void> => {
+async function add(): Promise<void> {
   const name = colleague.value.name.trim();
-  return attempt(
-    "colleague",
-    async () => {
-      await makeTeacher({ name, password: colleague.value.password });
-      colleague.value = { name: "", password: "" };
-    },
-    `${name} can sign in now, and sees classes of their own.`,
-  );
-};
+  done.value = "";
+  const added = await other.doing(() => makeTeacher({ name, password: colleague.value.password }));
+  if (!added) return;
+  colleague.value = { name: "", password: "" };
+  done.value = `${name} can sign in now, and sees classes of their own.`;
+}
 </script>
 
 <template>
@@ -62,24 +44,12 @@ const add = (): Promise<void> => {
     <div class="columns">
       <form novalidate @submit.prevent="change">
         <h2>Change the password</h2>
-        <label for="now">Present password</label>
-        <BFormInput
-          id="now"
-          v-model="now"
-          type="password"
-          autocomplete="current-password"
-          :state="wrong('password', 'password') ? false : null"
-        />
-        <p class="field-error" role="alert">{{ wrong("password", "password") }}</p>
-        <label for="next">New password</label>
-        <BFormInput
-          id="next"
-          v-model="next"
-          type="password"
-          autocomplete="new-password"
-          :state="wrong('password', 'new_password') ? false : null"
-        />
-        <p class="field-error" role="alert">{{ wrong("password", "new_password") }}</p>
+        <FieldGroup id="now" label="Present password" :wrong="own.wrong('password')">
+          <BFormInput id="now" v-model="now" type="password" autocomplete="current-password" />
+        </FieldGroup>
+        <FieldGroup id="next" label="New password" :wrong="own.wrong('new_password')">
+          <BFormInput id="next" v-model="next" type="password" autocomplete="new-password" />
+        </FieldGroup>
         <BButton type="submit" variant="primary" :disabled="busy || !now || !next">Change it</BButton>
       </form>
       <section>
@@ -99,24 +69,17 @@ const add = (): Promise<void> => {
       <form novalidate @submit.prevent="add">
         <h2>An account for a colleague</h2>
         <p>They have classes of their own; neither of you sees the other's.</p>
-        <label for="colleague">Name</label>
-        <BFormInput
-          id="colleague"
-          v-model="colleague.name"
-          autocomplete="off"
-          maxlength="40"
-          :state="wrong('colleague', 'name') ? false : null"
-        />
-        <p class="field-error" role="alert">{{ wrong("colleague", "name") }}</p>
-        <label for="colleague-password">Password to begin with</label>
-        <BFormInput
-          id="colleague-password"
-          v-model="colleague.password"
-          type="password"
-          autocomplete="new-password"
-          :state="wrong('colleague', 'password') ? false : null"
-        />
-        <p class="field-error" role="alert">{{ wrong("colleague", "password") }}</p>
+        <FieldGroup id="colleague" label="Name" :wrong="other.wrong('name')">
+          <BFormInput id="colleague" v-model="colleague.name" autocomplete="off" maxlength="40" />
+        </FieldGroup>
+        <FieldGroup id="colleague-password" label="Password to begin with" :wrong="other.wrong('password')">
+          <BFormInput
+            id="colleague-password"
+            v-model="colleague.password"
+            type="password"
+            autocomplete="new-password"
+          />
+        </FieldGroup>
         <BButton
           type="submit"
           variant="primary"
@@ -126,7 +89,7 @@ const add = (): Promise<void> => {
         </BButton>
       </form>
     </div>
-    <p v-if="refused && !refused.field" class="field-error" role="alert">{{ refused.message }}</p>
+    <p v-if="elsewhere" class="field-error" role="alert">{{ elsewhere }}</p>
   </div>
 </template>
 

@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import { computed, ref } from "vue";
-import { makeFirstAccount, Refused, signIn, wordsOf } from "@/api";
+import { makeFirstAccount, signIn, useDoing } from "@/api";
 import { DialFace } from "@/dial";
+import { FieldGroup } from "@/parts";
 import { useSession } from "./session";
 
 /** The way in for teachers; on the very first start it makes the account. */
@@ -9,31 +10,18 @@ const emit = defineEmits<{ done: [] }>();
 const session = useSession();
 const name = ref("");
 const password = ref("");
-const refused = ref<Refused | null>(null);
-const busy = ref(false);
+const { busy, wrong, elsewhere, doing } = useDoing();
 const first = computed(() => session.firstStart);
 /** Ten past ten: a picture, no time to be read. */
 const PICTURE = { hour_hand_degrees: 305, minute_hand_degrees: 60 };
 
-const wrong = (field: string): string => (refused.value?.field === field ? refused.value.message : "");
-const elsewhere = computed(() =>
-  refused.value && !["name", "password"].includes(refused.value.field ?? "") ? refused.value.message : "",
-);
-
-async function enter(): Promise<void> {
-  const body = { name: name.value.trim(), password: password.value };
-  busy.value = true;
-  refused.value = null;
-  try {
+const enter = (): Promise<boolean> =>
+  doing(async () => {
+    const body = { name: name.value.trim(), password: password.value };
     if (first.value) await makeFirstAccount(body);
     await signIn(body);
     emit("done");
-  } catch (error) {
-    refused.value = error instanceof Refused ? error : new Refused(null, wordsOf(error), 0);
-  } finally {
-    busy.value = false;
-  }
-}
+  });
 
 function takeDemo(): void {
   if (!session.demo) return;
@@ -55,35 +43,29 @@ function takeDemo(): void {
       <p v-if="first">
         Make your account. It stays on this machine; classes and answers are seen by nobody else.
       </p>
-      <label for="name">Your name</label>
-      <BFormInput
-        id="name"
-        v-model="name"
-        autocomplete="username"
-        autofocus
-        maxlength="40"
-        :state="wrong('name') ? false : null"
-        aria-describedby="name-error"
-      />
-      <p id="name-error" class="field-error" role="alert">{{ wrong("name") }}</p>
-      <label for="password">Password</label>
-      <BFormInput
-        id="password"
-        v-model="password"
-        type="password"
-        :autocomplete="first ? 'new-password' : 'current-password'"
-        maxlength="200"
-        :state="wrong('password') ? false : null"
-        aria-describedby="password-error"
-      />
-      <p v-if="first" class="quiet hint">Ten characters or more; four words in a row are easy to keep.</p>
-      <p id="password-error" class="field-error" role="alert">{{ wrong("password") }}</p>
-      <p v-if="!first" class="quiet hint">
-        Forgotten? On the machine that Vantick runs on,
-        <code class="words">bin/vantick password NAME</code>
-        sets a new one.
+      <FieldGroup id="name" label="Your name" :wrong="wrong('name')">
+        <BFormInput id="name" v-model="name" autocomplete="username" autofocus maxlength="40" />
+      </FieldGroup>
+      <FieldGroup id="password" label="Password" :wrong="wrong('password')">
+        <BFormInput
+          id="password"
+          v-model="password"
+          type="password"
+          :autocomplete="first ? 'new-password' : 'current-password'"
+          maxlength="200"
+        />
+        <template #hint>
+          <template v-if="first">Ten characters or more; four words in a row are easy to keep.</template>
+          <template v-else>
+            Forgotten? On the machine that Vantick runs on,
+            <code class="words">bin/vantick password NAME</code>
+            sets a new one.
+          </template>
+        </template>
+      </FieldGroup>
+      <p v-if="elsewhere('name', 'password')" class="field-error" role="alert">
+        {{ elsewhere("name", "password") }}
       </p>
-      <p v-if="elsewhere" class="field-error" role="alert">{{ elsewhere }}</p>
       <div class="ways">
         <BButton type="submit" variant="primary" :disabled="busy || !name.trim() || !password">
           {{ first ? "Make the account" : "Sign in" }}

@@ -1,6 +1,6 @@
 import { defineStore } from "pinia";
 import { ref } from "vue";
-import { readSession, signOut, type Session } from "@/api";
+import { queries, readSession, signOut, type Session } from "@/api";
 import { keepZone } from "@/words";
 
 /** Whether a teacher is signed in here. */
@@ -28,6 +28,7 @@ export const useSession = defineStore("session", () => {
   function forget(): void {
     ended.value ||= signedIn.value;
     signedIn.value = false;
+    queries.clear();
   }
 
   async function leave(everywhere: boolean): Promise<void> {

@@ -1,3 +1,4 @@
+import { queries } from "./asked";
 import { defineStore } from "pinia";
 import { computed, shallowRef } from "vue";
 import {
@@ -23,32 +24,33 @@ export const useFacts = defineStore("facts", () => {
   const choices = shallowRef<Choices>({});
   const places = computed(() => new Map(times.value.map((facts, place) => [facts.time, place])));
 
-  let turn = 0;
+  /** A table in the words of a class stays true: it is fetched once for each way of speaking. */
+  const table = <T>(path: string, conventions: string, load: () => Promise<T>): Promise<T> =>
+    queries.fetchQuery({ queryKey: [path, conventions], queryFn: load, staleTime: Infinity });
 
+  let spoken = "";
   /** Loads the table in the words and method of a class; the last asked for wins. */
   async function speak(as: Choices): Promise<void> {
-    const mine = ++turn;
-    const query = { conventions: Object.values(as).join(",") };
+    const conventions = Object.values(as).join(",");
+    const params = { query: { conventions } };
+    spoken = conventions;
     const [dial, all] = await Promise.all([
-      asked(api.GET("/api/dial", { params: { query } })),
-      asked(api.GET("/api/catalogue", { params: { query } })),
+      table("dial", conventions, () => asked(api.GET("/api/dial", { params }))),
+      table("catalogue", conventions, () => asked(api.GET("/api/catalogue", { params }))),
     ]);
-    if (mine !== turn) return;
+    if (conventions !== spoken) return;
     times.value = dial.times;
     catalogue.value = all;
     choices.value = as;
     dayTimes.value = [];
   }
 
-  async function load(as: Choices): Promise<void> {
-    await speak(as);
-  }
-
   /** Loads the times of the day, where they are not there yet. */
   async function loadDay(): Promise<void> {
     if (dayTimes.value.length) return;
-    const query = { conventions: Object.values(choices.value).join(",") };
-    const day = await asked(api.GET("/api/day", { params: { query } }));
+    const conventions = Object.values(choices.value).join(",");
+    const params = { query: { conventions } };
+    const day = await table("day", conventions, () => asked(api.GET("/api/day", { params })));
     usualDay.value = day.usual_day;
     dayTimes.value = day.times;
   }
@@ -126,7 +128,6 @@ export const useFacts = defineStore("facts", () => {
     usualDay,
     catalogue,
     choices,
-    load,
     speak,
     loadDay,
     at,

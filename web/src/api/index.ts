@@ -1,5 +1,6 @@
 export * from "./client";
 export { newId } from "./ids";
 export { useFacts, type Choices } from "./facts";
-export { useLoaded, wordsOf } from "./loaded";
+export { queries, useAsked, wordsOf, type Asked } from "./asked";
+export { useDoing, type Doing } from "./doing";
 export * from "./questions";

@@ -4,7 +4,7 @@ import { useRouter } from "vue-router";
 import { onSignedOut, useFacts, wordsOf } from "@/api";
 import { SignInView, useSession } from "@/account";
 import { useClasses } from "@/class";
-import { useOverlay } from "@/route";
+import { useKeptFocus, useOverlay } from "@/route";
 import AppBar from "./AppBar.vue";
 import { useUnreached } from "./unreached";
 
@@ -14,6 +14,7 @@ const session = useSession();
 const router = useRouter();
 const overlay = useOverlay();
 const { unreached, stay } = useUnreached(router);
+useKeptFocus();
 const state = ref<"loading" | "ready" | "stranger" | "failed">("loading");
 const trouble = ref("");
 
@@ -26,7 +27,7 @@ async function start(): Promise<void> {
     }
     await classes.load();
     await settleClass();
-    await facts.load(classes.current?.conventions ?? {});
+    await facts.speak(classes.current?.conventions ?? {});
     state.value = "ready";
   } catch (error) {
     if (session.signedIn) trouble.value = wordsOf(error);
@@ -72,7 +73,7 @@ void start();
       Vantick does not answer just now. The page opens as soon as it does.
       <BButton variant="link" @click="stay">Stay here</BButton>
     </p>
-    <main id="main">
+    <main id="main" tabindex="-1">
       <RouterView v-if="state === 'ready'" />
       <SignInView v-else-if="state === 'stranger'" @done="start" />
       <p v-else-if="state === 'loading'" class="page quiet" aria-live="polite">Opening Vantick…</p>

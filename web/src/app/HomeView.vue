@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from "vue";
-import { listChecks, readFindings, useFacts, useLoaded } from "@/api";
+import { listChecks, readFindings, useFacts, useAsked } from "@/api";
 import { CheckCard } from "@/check";
 import { seem, useClasses } from "@/class";
 import { DialFace } from "@/dial";
@@ -11,13 +11,13 @@ import { counted, moment } from "@/words";
 const LAST = 5;
 const facts = useFacts();
 const classes = useClasses();
-const { data, trouble } = useLoaded(
-  () => classes.current?.id,
-  async () => {
-    if (!classes.current) return null;
+const { data, trouble } = useAsked(
+  "news",
+  () => classes.current && [classes.current.id],
+  async (classId) => {
     const [{ checks }, told] = await Promise.all([
-      listChecks(classes.current.id, { limit: LAST }),
-      listChecks(classes.current.id, { limit: 1, answered: true }),
+      listChecks(classId, { limit: LAST }),
+      listChecks(classId, { limit: 1, answered: true }),
     ]);
     const last = told.checks[0];
     return { checks, last, findings: last ? await readFindings(last.id) : null };

@@ -1,3 +1,4 @@
+import { useTimeoutFn } from "@vueuse/core";
 import { ref, type Ref } from "vue";
 import type { Router } from "vue-router";
 
@@ -6,10 +7,10 @@ const BEAT = 2_000;
 /** The address of a page that could not be fetched, since Vantick does not answer; it opens as soon as Vantick does. */
 export function useUnreached(router: Router): { unreached: Ref<string>; stay: () => void } {
   const unreached = ref("");
-  let timer: ReturnType<typeof setTimeout> | undefined;
+  const { start, stop } = useTimeoutFn(() => void look(), BEAT, { immediate: false });
 
   function stay(): void {
-    clearTimeout(timer);
+    stop();
     unreached.value = "";
   }
 
@@ -20,7 +21,7 @@ export function useUnreached(router: Router): { unreached: Ref<string>; stay: ()
     );
     // A browser keeps in mind that a part of the program was not there, so the page is opened anew.
     if (there && unreached.value) location.assign(unreached.value);
-    else if (unreached.value) timer = setTimeout(() => void look(), BEAT);
+    else if (unreached.value) start();
   }
 
   router.onError((error, to) => {

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, ref, shallowRef, watch } from "vue";
 import { useRouter } from "vue-router";
-import { findSheet, listChecks, useFacts, useLoaded, wordsOf, type CheckSummary } from "@/api";
+import { findSheet, listChecks, useFacts, useAsked, useDoing, type CheckSummary } from "@/api";
 import { useClasses } from "@/class";
 import CheckCard from "./CheckCard.vue";
 
@@ -20,49 +20,45 @@ const which = (before?: number): Parameters<typeof listChecks>[1] => ({
   before,
   step: step.value || undefined,
 });
-const { data, trouble } = useLoaded(
-  () => [classes.current?.id, step.value],
-  async () => (classes.current ? listChecks(classes.current.id, which()) : null),
+const { data, trouble } = useAsked(
+  "checks",
+  () => classes.current && [classes.current.id, which()],
+  listChecks,
 );
 const earlier = shallowRef<CheckSummary[]>([]);
 const more = ref(false);
-const busy = ref(false);
-watch(data, (found) => {
-  earlier.value = [];
-  more.value = found?.more ?? false;
-});
+const { busy, trouble: unknown, doing } = useDoing();
+watch(
+  data,
+  (found) => {
+    earlier.value = [];
+    more.value = found?.more ?? false;
+  },
+  { immediate: true },
+);
 const checks = computed(() => data.value && [...data.value.checks, ...earlier.value]);
 
 async function further(): Promise<void> {
   const last = checks.value?.at(-1);
   if (!classes.current || !last) return;
-  busy.value = true;
-  try {
-    const found = await listChecks(classes.current.id, which(last.id));
+  const classId = classes.current.id;
+  await doing(async () => {
+    const found = await listChecks(classId, which(last.id));
     earlier.value = [...earlier.value, ...found.checks];
     more.value = found.more;
-  } catch (error) {
-    unknown.value = wordsOf(error);
-  } finally {
-    busy.value = false;
-  }
+  });
 }
 
 const router = useRouter();
 const code = ref("");
-const unknown = ref("");
 
 /** The code stands in the corner of every sheet. */
-async function find(): Promise<void> {
-  unknown.value = "";
-  try {
+const find = (): Promise<boolean> =>
+  doing(async () => {
     const { check_id: id, class_id: classId } = await findSheet(code.value.trim());
     classes.choose(classId);
     await router.push({ name: "check", params: { id } });
-  } catch (error) {
-    unknown.value = wordsOf(error);
-  }
-}
+  });
 </script>
 
 <template>

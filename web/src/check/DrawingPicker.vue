@@ -22,11 +22,11 @@ function take(): void {
   <div class="picker" @mousedown.prevent>
     <ul class="drawings">
       <li v-for="(drawing, at) in drawings" :key="drawing.answer">
-        <button type="button" tabindex="-1" @click="$emit('pick', drawing.answer)">
+        <BButton variant="bare" tabindex="-1" @click="$emit('pick', drawing.answer)">
           <span class="number">{{ at + 1 }}</span>
           <DialFace class="drawn" :facts="drawing" :label="drawing.name" />
           <span>{{ drawing.name }}</span>
-        </button>
+        </BButton>
       </li>
     </ul>
     <div class="as-drawn">

@@ -1,9 +1,10 @@
 <script setup lang="ts">
-import { useDebounceFn } from "@vueuse/core";
-import { computed, reactive, ref, watch } from "vue";
+import { refDebounced } from "@vueuse/core";
+import { computed, reactive } from "vue";
 import { useRouter } from "vue-router";
-import { chooseTimes, makeCheck, Refused, useFacts, type Choice } from "@/api";
+import { chooseTimes, makeCheck, useAsked, useDoing, useFacts } from "@/api";
 import { useClasses } from "@/class";
+import { FieldGroup } from "@/parts";
 import { DialFace } from "@/dial";
 import WhatTheyTell from "./WhatTheyTell.vue";
 
@@ -12,53 +13,34 @@ const router = useRouter();
 const facts = useFacts();
 const classes = useClasses();
 const form = reactive({ step: "quarters", task: "dial_to_words", count: 5, seed: 1 });
-const choice = ref<Choice | null>(null);
-const refused = ref<Refused | null>(null);
-const busy = ref(false);
+const { busy, refused: notMade, doing } = useDoing();
 
 const steps = computed(() => facts.catalogue?.steps.map((step) => ({ value: step.id, text: step.name })));
 const tasks = computed(() => facts.catalogue?.tasks.map((task) => ({ value: task.id, text: task.name })));
 const most = computed(() => facts.catalogue?.most_items ?? form.count);
 const notation = computed(() => facts.catalogue?.tasks.find((task) => task.id === form.task)?.notation);
 
-function wrong(...fields: string[]): string | undefined {
-  return refused.value && fields.includes(refused.value.field ?? "") ? refused.value.message : undefined;
-}
-
-function take(error: unknown): void {
-  refused.value = error instanceof Refused ? error : new Refused(null, String(error), 500);
-}
-
-let asking = 0;
-async function choose(): Promise<void> {
-  if (!classes.current) return;
-  const mine = ++asking;
-  try {
-    const chosen = await chooseTimes(classes.current.id, { ...form });
-    if (mine !== asking) return;
-    choice.value = chosen;
-    refused.value = null;
-  } catch (error) {
-    if (mine !== asking) return;
-    choice.value = null;
-    take(error);
-  }
-}
-
-const chooseSoon = useDebounceFn(choose, 150);
-watch([form, () => classes.current?.id], chooseSoon, { immediate: true });
+/** What is asked for rests a moment: a number that is typed is not chosen for at each key. */
+const settled = refDebounced(
+  computed(() => ({ ...form })),
+  150,
+);
+const { data: choice, refused: notChosen } = useAsked(
+  "choice",
+  () => classes.current && [classes.current.id, settled.value],
+  chooseTimes,
+);
+const refused = computed(() => notMade.value ?? notChosen.value);
+const wrong = (...fields: string[]): string =>
+  fields.includes(refused.value?.field ?? "") ? (refused.value?.message ?? "") : "";
 
 async function make(): Promise<void> {
   if (!classes.current || busy.value) return;
-  busy.value = true;
-  try {
-    const made = await makeCheck(classes.current.id, { ...form });
+  const classId = classes.current.id;
+  await doing(async () => {
+    const made = await makeCheck(classId, { ...form });
     await router.push({ name: "slips", params: { id: made.id } });
-  } catch (error) {
-    take(error);
-  } finally {
-    busy.value = false;
-  }
+  });
 }
 </script>
 
@@ -74,31 +56,24 @@ async function make(): Promise<void> {
     </p>
     <div v-else class="columns">
       <form novalidate @submit.prevent="make">
-        <div class="field">
-          <label for="step">Step</label>
-          <BFormSelect id="step" v-model="form.step" :options="steps" :state="wrong('step') ? false : null" />
-          <p v-if="wrong('step')" class="field-error" role="alert">{{ wrong("step") }}</p>
-        </div>
+        <FieldGroup id="step" label="Step" :wrong="wrong('step')">
+          <BFormSelect id="step" v-model="form.step" :options="steps" />
+        </FieldGroup>
         <fieldset class="field">
           <legend>Task</legend>
           <BFormRadioGroup v-model="form.task" :options="tasks" name="task" stacked />
           <p v-if="wrong('task')" class="field-error" role="alert">{{ wrong("task") }}</p>
         </fieldset>
-        <div class="field">
-          <label for="count">How many clocks</label>
-          <div class="count">
-            <BFormInput
-              id="count"
-              v-model.number="form.count"
-              type="number"
-              min="1"
-              :max="most"
-              :state="wrong('count') ? false : null"
-              aria-describedby="count-wrong"
-            />
-          </div>
-          <p v-if="wrong('count')" id="count-wrong" class="field-error" role="alert">{{ wrong("count") }}</p>
-        </div>
+        <FieldGroup id="count" label="How many clocks" :wrong="wrong('count')">
+          <BFormInput
+            id="count"
+            v-model.number="form.count"
+            class="count"
+            type="number"
+            min="1"
+            :max="most"
+          />
+        </FieldGroup>
         <p v-if="refused && !wrong('step', 'task', 'count')" class="field-error" role="alert">
           {{ refused.message }}
         </p>

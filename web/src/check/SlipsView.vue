@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, ref } from "vue";
-import { readCheck, useFacts, useLoaded } from "@/api";
+import { readCheck, useFacts, useAsked } from "@/api";
 import { useOwnClass } from "@/class";
 import { useRouteNumber } from "@/route";
 import { DialFace } from "@/dial";
@@ -13,10 +13,7 @@ const named = ref(true);
 /** One more slip of the same check, for whoever lost theirs. */
 const spare = ref(false);
 const id = useRouteNumber("id");
-const { data: check, trouble } = useLoaded(
-  () => id.value,
-  async () => (id.value ? readCheck(id.value) : null),
-);
+const { data: check, trouble } = useAsked("check", () => id.value && [id.value], readCheck);
 useOwnClass(() => check.value?.class_id);
 const digits = computed(
   () => facts.catalogue?.tasks.find((task) => task.id === check.value?.task)?.notation === "digits",

@@ -1,27 +1,23 @@
 <script setup lang="ts">
 import { ref } from "vue";
-import { takeTable, wordsOf, type Check } from "@/api";
+import { takeTable, useDoing, type Check } from "@/api";
 
 /** Answers from a spreadsheet, and back to one. */
 const props = defineProps<{ check: Check }>();
 const emit = defineEmits<{ taken: [check: Check] }>();
 
 const table = ref("");
-const trouble = ref("");
+const { busy, trouble, doing } = useDoing();
 const told = ref("");
 
-async function take(): Promise<void> {
-  trouble.value = "";
-  told.value = "";
-  try {
+const take = (): Promise<boolean> =>
+  doing(async () => {
+    told.value = "";
     const check = await takeTable(props.check.id, table.value);
     table.value = "";
     told.value = "Taken in.";
     emit("taken", check);
-  } catch (error) {
-    trouble.value = wordsOf(error);
-  }
-}
+  });
 </script>
 
 <template>
@@ -38,7 +34,7 @@ async function take(): Promise<void> {
     <p v-if="trouble" id="table-wrong" class="field-error" role="alert">{{ trouble }}</p>
     <p v-if="told" class="quiet" role="status">{{ told }}</p>
     <div class="ways">
-      <BButton variant="primary" :disabled="!table.trim()" @click="take">Take them in</BButton>
+      <BButton variant="primary" :disabled="busy || !table.trim()" @click="take">Take them in</BButton>
       <a class="btn btn-outline-primary" :href="`/api/checks/${check.id}/answers.csv`" download>
         Save as CSV
       </a>

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { useDebounceFn } from "@vueuse/core";
-import { computed, onMounted, ref, shallowRef } from "vue";
-import { readFindings, type Check, type Findings } from "@/api";
+import { computed, shallowRef } from "vue";
+import { readFindings, useAsked, type Check } from "@/api";
 import { TomorrowCard } from "@/class";
 import AnswerGrid from "./AnswerGrid.vue";
 import { useTypedAnswers } from "./answers";
@@ -34,18 +34,9 @@ function goTo(child: string | undefined, clock: number): void {
     .querySelector<HTMLInputElement>(`input[aria-label="${CSS.escape(child ?? "")}, clock ${clock}"]`)
     ?.focus();
 }
-const findings = ref<Findings | null>(null);
-
-async function look(): Promise<void> {
-  try {
-    findings.value = await readFindings(props.check.id);
-  } catch {
-    // The grid says when the server does not answer; the findings come with the next answer stored.
-  }
-}
-
-const lookSoon = useDebounceFn(look, 250);
-onMounted(look);
+/** Where the server does not answer the grid says so; the findings come with the next answer stored. */
+const { data: findings, reload } = useAsked("findings", () => [props.check.id], readFindings);
+const lookSoon = useDebounceFn(reload, 250);
 </script>
 
 <template>
@@ -67,9 +58,9 @@ onMounted(look);
         <h2 class="eyebrow">Could not be read</h2>
         <ul class="waiting">
           <li v-for="one in waiting" :key="one.id">
-            <button type="button" @click="goTo(one.child, one.clock)">
+            <BButton variant="bare" @click="goTo(one.child, one.clock)">
               {{ one.child }}, clock {{ one.clock }}
-            </button>
+            </BButton>
             “{{ one.text }}”
           </li>
         </ul>

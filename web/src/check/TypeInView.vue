@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from "vue";
-import { readCheck, useFacts, useLoaded } from "@/api";
+import { readCheck, useFacts, useAsked } from "@/api";
 import { useRouteNumber } from "@/route";
 import { useOwnClass } from "@/class";
 import TypeIn from "./TypeIn.vue";
@@ -13,10 +13,7 @@ const {
   data: check,
   trouble,
   reload,
-} = useLoaded(
-  () => id.value,
-  async () => (id.value ? readCheck(id.value) : null),
-);
+} = useAsked("check", () => id.value && [id.value], readCheck, { fresh: true });
 useOwnClass(() => check.value?.class_id);
 const practice = computed(() => check.value?.desk?.kind === "practice");
 </script>

@@ -1,5 +1,5 @@
-import { useLocalStorage } from "@vueuse/core";
-import { computed, onScopeDispose, ref, shallowReactive, watch, type Ref } from "vue";
+import { useLocalStorage, useTimeoutFn } from "@vueuse/core";
+import { computed, ref, shallowReactive, watch, type Ref } from "vue";
 import { addAnswer, newId, overrule, Refused, type Answer, type Check } from "@/api";
 
 interface Waiting {
@@ -32,7 +32,7 @@ export function useTypedAnswers(check: Ref<Check>) {
   const offline = ref(false);
   let sending = false;
   let undoing = false;
-  let timer: ReturnType<typeof setTimeout> | undefined;
+  const { start: tryAgain } = useTimeoutFn(() => void send(), RETRY_MS, { immediate: false });
 
   watch(
     check,
@@ -44,7 +44,6 @@ export function useTypedAnswers(check: Ref<Check>) {
     },
     { immediate: true },
   );
-  onScopeDispose(() => clearTimeout(timer));
 
   const unsent = computed(() => new Set(waiting.value.map((one) => placeOf(one.child_id, one.item_id))));
 
@@ -109,8 +108,7 @@ export function useTypedAnswers(check: Ref<Check>) {
       offline.value = false;
     } catch {
       offline.value = true;
-      clearTimeout(timer);
-      timer = setTimeout(send, RETRY_MS);
+      tryAgain();
     } finally {
       sending = false;
     }

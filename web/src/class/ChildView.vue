@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from "vue";
-import { readRecord, useFacts, useLoaded } from "@/api";
+import { readRecord, useFacts, useAsked } from "@/api";
 import { VerdictMark, VERDICTS } from "@/check";
 import { DialFace } from "@/dial";
 import { useRouteNumber } from "@/route";
@@ -15,9 +15,10 @@ import { dayWords, counted, moment } from "@/words";
 const child = useRouteNumber("child");
 const facts = useFacts();
 const classes = useClasses();
-const { data: record, trouble } = useLoaded(
-  () => [child.value, classes.current?.id],
-  async () => (classes.current && child.value ? readRecord(classes.current.id, child.value) : null),
+const { data: record, trouble } = useAsked(
+  "record",
+  () => classes.current && child.value && [classes.current.id, child.value],
+  readRecord,
 );
 const verdict = computed(() => {
   const found = record.value;

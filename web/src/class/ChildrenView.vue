@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from "vue";
-import { listChecks, readLadder, useFacts, useLoaded } from "@/api";
+import { listChecks, readLadder, useFacts, useAsked } from "@/api";
 import { useClasses } from "./classes";
 import ClassTabs from "./ClassTabs.vue";
 import { STATES } from "./states";
@@ -8,21 +8,14 @@ import { STATES } from "./states";
 /** Children by steps, told by shape and word; a name opens the child's own record. */
 const facts = useFacts();
 const classes = useClasses();
-const { data, trouble } = useLoaded(
-  () => classes.current?.id,
-  async () => {
-    if (!classes.current) return null;
-    const [ladder, { checks }] = await Promise.all([
-      readLadder(classes.current.id),
-      listChecks(classes.current.id, { limit: 1, answered: true }),
-    ]);
-    return { ladder, last: checks[0] };
-  },
+const ofClass = (): [number] | null => classes.current && [classes.current.id];
+const { data: ladder, trouble } = useAsked("ladder", ofClass, readLadder);
+const { data: last } = useAsked("last check", ofClass, (classId) =>
+  listChecks(classId, { limit: 1, answered: true }),
 );
 /** Steps that somebody met; the others say nothing. */
 const steps = computed(
-  () =>
-    data.value?.ladder.steps.filter((step) => step.not_met < (classes.current?.children.length ?? 0)) ?? [],
+  () => ladder.value?.steps.filter((step) => step.not_met < (classes.current?.children.length ?? 0)) ?? [],
 );
 const shape = (state: string | undefined): (typeof STATES)[number] =>
   STATES.find((one) => one.id === state) ?? STATES[3];
@@ -42,8 +35,11 @@ const shape = (state: string | undefined): (typeof STATES)[number] =>
           stumbles here
         </li>
       </ul>
-      <div v-if="data?.last" class="actions">
-        <RouterLink class="btn btn-outline-primary" :to="{ name: 'class', params: { id: data.last.id } }">
+      <div v-if="last?.checks[0]" class="actions">
+        <RouterLink
+          class="btn btn-outline-primary"
+          :to="{ name: 'class', params: { id: last.checks[0].id } }"
+        >
           What the last check says
         </RouterLink>
       </div>
@@ -54,11 +50,11 @@ const shape = (state: string | undefined): (typeof STATES)[number] =>
       There is no class yet.
       <RouterLink :to="{ name: 'new-class' }">Make one</RouterLink>
     </p>
-    <p v-else-if="data && !steps.length">
+    <p v-else-if="ladder && !steps.length">
       No answers yet. The children stand here by steps as soon as there are some.
       <RouterLink :to="{ name: 'new-check' }">Make a check</RouterLink>
     </p>
-    <div v-else-if="data" class="wide" tabindex="0" role="region" aria-label="Children by steps">
+    <div v-else-if="ladder" class="wide" tabindex="0" role="region" aria-label="Children by steps">
       <table>
         <thead>
           <tr>
@@ -68,7 +64,7 @@ const shape = (state: string | undefined): (typeof STATES)[number] =>
           </tr>
         </thead>
         <tbody>
-          <tr v-for="child in data.ladder.children" :key="child.child_id">
+          <tr v-for="child in ladder.children" :key="child.child_id">
             <th scope="row">
               <RouterLink :to="{ name: 'child', params: { child: child.child_id } }">
                 {{ classes.current.children.find((one) => one.id === child.child_id)?.name }}

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed } from "vue";
 import { useRoute, useRouter } from "vue-router";
-import { listChecks, readFindings, useFacts, useLoaded } from "@/api";
+import { listChecks, readFindings, useFacts, useAsked } from "@/api";
 import { useClasses } from "./classes";
 import ChildFindings from "./ChildFindings.vue";
 import TomorrowCard from "./TomorrowCard.vue";
@@ -13,16 +13,16 @@ const route = useRoute();
 const router = useRouter();
 const facts = useFacts();
 const classes = useClasses();
-const { data, trouble } = useLoaded(
-  () => [route.params.id, classes.current?.id],
-  async () => {
-    if (!classes.current) return null;
-    const { checks: told } = await listChecks(classes.current.id, { limit: 100, answered: true });
-    const id = Number(route.params.id) || told[0]?.id;
+const { data, trouble } = useAsked(
+  "told",
+  () => classes.current && [classes.current.id, Number(route.params.id)],
+  async (classId, named) => {
+    const { checks: told } = await listChecks(classId, { limit: 100, answered: true });
+    const id = named || told[0]?.id;
     // One that lies further back is reached from the list of checks, and has its place here too.
     const further = id && !told.some((one) => one.id === id);
     const checks = further
-      ? [...told, ...(await listChecks(classes.current.id, { limit: 1, before: id + 1 })).checks]
+      ? [...told, ...(await listChecks(classId, { limit: 1, before: id + 1 })).checks]
       : told;
     return { checks, id, findings: id ? await readFindings(id) : null };
   },

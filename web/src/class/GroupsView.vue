@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, ref, watch } from "vue";
 import { useRouter } from "vue-router";
-import { planLesson, readGroups, useFacts, useLoaded, wordsOf, type Group } from "@/api";
+import { planLesson, readGroups, useFacts, useAsked, useDoing, type Group } from "@/api";
 import { DialFace } from "@/dial";
 import { newSeed } from "@/plan";
 import { useClasses } from "./classes";
@@ -17,16 +17,21 @@ const classes = useClasses();
 const most = ref(facts.catalogue?.limits.groups ?? 1);
 const groups = ref<Group[]>([]);
 const moved = ref(false);
-const refused = ref("");
+const { trouble: refused, doing } = useDoing();
 const dragged = ref<{ child: number; from: number } | null>(null);
-const { data, trouble } = useLoaded(
-  () => [classes.current?.id, most.value],
-  async () => (classes.current ? readGroups(classes.current.id, most.value || 1) : null),
+const { data, trouble } = useAsked(
+  "groups",
+  () => classes.current && [classes.current.id, most.value || 1],
+  readGroups,
 );
-watch(data, (found) => {
-  groups.value = (found ?? []).map((group) => ({ ...group, child_ids: [...group.child_ids] }));
-  moved.value = false;
-});
+watch(
+  data,
+  (found) => {
+    groups.value = (found ?? []).map((group) => ({ ...group, child_ids: [...group.child_ids] }));
+    moved.value = false;
+  },
+  { immediate: true },
+);
 const names = computed(() => new Map(classes.current?.children.map((child) => [child.id, child.name])));
 
 function why(group: Group): string {
@@ -59,14 +64,12 @@ function reset(): void {
 
 async function lesson(group: Group): Promise<void> {
   if (!classes.current || !group.step) return;
-  refused.value = "";
+  const classId = classes.current.id;
   const body = { day: plusDays(today(), 1), step: group.step, minutes: MINUTES, seed: newSeed() };
-  try {
-    const made = await planLesson(classes.current.id, body);
+  await doing(async () => {
+    const made = await planLesson(classId, body);
     await router.push({ name: "lesson", params: { id: made.id } });
-  } catch (error) {
-    refused.value = wordsOf(error);
-  }
+  });
 }
 </script>
 

@@ -1,9 +1,10 @@
 <script setup lang="ts">
 import { useSessionStorage } from "@vueuse/core";
-import { computed, ref } from "vue";
+import { computed } from "vue";
 import { useRouter } from "vue-router";
 import { countedChildren } from "@/words";
-import { Refused } from "@/api";
+import { useDoing } from "@/api";
+import { FieldGroup } from "@/parts";
 import { useClasses } from "./classes";
 
 /** Makes a class from a list of first names. */
@@ -11,8 +12,7 @@ const router = useRouter();
 const classes = useClasses();
 /** Kept in this tab until the class is made: a register is long to type. */
 const form = useSessionStorage("vantick.draft.class", { name: "", school: "", names: "" });
-const refused = ref<Refused | null>(null);
-const busy = ref(false);
+const { busy, wrong, elsewhere, doing } = useDoing();
 const children = computed(() =>
   form.value.names
     .split("\n")
@@ -20,14 +20,8 @@ const children = computed(() =>
     .filter((name) => name !== ""),
 );
 
-function wrong(field: string): string | undefined {
-  return refused.value?.field === field ? refused.value.message : undefined;
-}
-
-async function make(): Promise<void> {
-  busy.value = true;
-  refused.value = null;
-  try {
+const make = (): Promise<boolean> =>
+  doing(async () => {
     await classes.make({
       name: form.value.name.trim(),
       school: form.value.school.trim(),
@@ -35,12 +29,7 @@ async function make(): Promise<void> {
     });
     form.value = { name: "", school: "", names: "" };
     await router.push({ name: "new-check" });
-  } catch (error) {
-    refused.value = error instanceof Refused ? error : new Refused(null, String(error), 500);
-  } finally {
-    busy.value = false;
-  }
-}
+  });
 </script>
 
 <template>
@@ -50,37 +39,18 @@ async function make(): Promise<void> {
       First names or aliases only. Your school's own rules on children's data come first: ask before you use
       real names.
     </p>
-    <div class="field">
-      <label for="name">What you call the class</label>
-      <BFormInput
-        id="name"
-        v-model="form.name"
-        maxlength="60"
-        :state="wrong('name') ? false : null"
-        aria-describedby="name-wrong"
-      />
-      <p v-if="wrong('name')" id="name-wrong" class="field-error" role="alert">{{ wrong("name") }}</p>
-    </div>
-    <div class="field">
-      <label for="school">School (may stay empty)</label>
+    <FieldGroup id="name" label="What you call the class" :wrong="wrong('name')">
+      <BFormInput id="name" v-model="form.name" maxlength="60" />
+    </FieldGroup>
+    <FieldGroup id="school" label="School (may stay empty)" :wrong="wrong('school')">
       <BFormInput id="school" v-model="form.school" maxlength="80" />
-    </div>
-    <div class="field">
-      <label for="names">Children, one on each line</label>
-      <BFormTextarea
-        id="names"
-        v-model="form.names"
-        rows="10"
-        :state="wrong('children') ? false : null"
-        aria-describedby="names-wrong"
-      />
-      <p class="quiet mt-1 mb-0">{{ countedChildren(children.length) }}</p>
-      <p v-if="wrong('children')" id="names-wrong" class="field-error" role="alert">
-        {{ wrong("children") }}
-      </p>
-    </div>
-    <p v-if="refused && !['name', 'children'].includes(refused.field ?? '')" class="field-error" role="alert">
-      {{ refused.message }}
+    </FieldGroup>
+    <FieldGroup id="names" label="Children, one on each line" :wrong="wrong('children')">
+      <BFormTextarea id="names" v-model="form.names" rows="10" />
+      <template #hint>{{ countedChildren(children.length) }}</template>
+    </FieldGroup>
+    <p v-if="elsewhere('name', 'school', 'children')" class="field-error" role="alert">
+      {{ elsewhere("name", "school", "children") }}
     </p>
     <BButton type="submit" variant="primary" :disabled="busy">Make the class</BButton>
   </form>

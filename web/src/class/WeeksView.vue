@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from "vue";
-import { readHistory, useFacts, useLoaded } from "@/api";
+import { readHistory, useFacts, useAsked } from "@/api";
 import { useClasses } from "./classes";
 import NoClass from "./NoClass.vue";
 import { dayWords } from "@/words";
@@ -10,9 +10,10 @@ import ShareChart from "./ShareChart.vue";
 /** The class over time: how much is secure on each step, and which misreadings come and go. */
 const facts = useFacts();
 const classes = useClasses();
-const { data: weeks, trouble } = useLoaded(
-  () => classes.current?.id,
-  async () => (classes.current ? readHistory(classes.current.id) : null),
+const { data: weeks, trouble } = useAsked(
+  "history",
+  () => classes.current && [classes.current.id],
+  readHistory,
 );
 type Kind = "secure" | "misreadings";
 const keys = (kind: Kind): string[] => [

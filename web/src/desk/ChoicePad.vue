@@ -16,10 +16,10 @@ const choices = computed(() => {
 
 <template>
   <div ref="root" class="pad" :class="{ few: choices.length < 6 }" @keydown="rove($event, root)">
-    <button
+    <BButton
+      variant="bare"
       v-for="choice in choices"
       :key="choice"
-      type="button"
       class="key"
       :class="{ chosen: texts[0] === choice }"
       :aria-pressed="texts[0] === choice"
@@ -27,7 +27,7 @@ const choices = computed(() => {
       @click="texts = [choice]"
     >
       {{ choice }}
-    </button>
+    </BButton>
   </div>
 </template>
 

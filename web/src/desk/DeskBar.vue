@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { BButton } from "bootstrap-vue-next/components/BButton";
 import { nextTick, ref } from "vue";
 import type { useVoice } from "./useVoice";
 
@@ -14,10 +15,10 @@ defineEmits<{ leave: [] }>();
 
 /** Leaving asks once more: a finger slips, and the next child would sit in this one's seat. */
 const sure = ref(false);
-const stay = ref<HTMLButtonElement>();
+const stay = ref<InstanceType<typeof BButton>>();
 function ask(): void {
   sure.value = true;
-  void nextTick(() => stay.value?.focus());
+  void nextTick(() => (stay.value?.$el as HTMLElement | undefined)?.focus());
 }
 
 /** More than so many dots are a number. */
@@ -43,9 +44,9 @@ const DOTS = 14;
       </template>
     </p>
     <span class="tools">
-      <button
+      <BButton
+        variant="bare"
         v-if="voice.has.value"
-        type="button"
         class="plain"
         :aria-pressed="voice.on.value"
         @click="voice.toggle"
@@ -69,13 +70,13 @@ const DOTS = 14;
           />
         </svg>
         <span class="visually-hidden">Read aloud</span>
-      </button>
-      <button v-if="!sure" type="button" class="plain" @click="counting ? ask() : $emit('leave')">
+      </BButton>
+      <BButton variant="bare" v-if="!sure" class="plain" @click="counting ? ask() : $emit('leave')">
         Leave
-      </button>
+      </BButton>
       <span v-else class="sure" role="alertdialog" aria-label="Leave?">
-        <button type="button" class="plain" @click="$emit('leave')">Yes, leave</button>
-        <button ref="stay" type="button" class="plain" @click="sure = false">Stay</button>
+        <BButton variant="bare" class="plain" @click="$emit('leave')">Yes, leave</BButton>
+        <BButton variant="bare" ref="stay" class="plain" @click="sure = false">Stay</BButton>
       </span>
     </span>
   </header>

@@ -35,16 +35,16 @@ defineExpose({ type });
       {{ text }}
     </p>
     <div v-if="!over" ref="root" class="pad" @keydown="rove($event, root)">
-      <button v-for="key in keys" :key="key" type="button" class="key" @click="add(key)">{{ key }}</button>
-      <button
-        type="button"
+      <BButton variant="bare" v-for="key in keys" :key="key" class="key" @click="add(key)">{{ key }}</BButton>
+      <BButton
+        variant="bare"
         class="key"
         :disabled="!text"
         aria-label="Take the last one back"
         @click="takeBack"
       >
         ⌫
-      </button>
+      </BButton>
     </div>
   </div>
 </template>

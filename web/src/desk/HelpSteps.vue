@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { BButton } from "bootstrap-vue-next/components/BButton";
 import { computed, nextTick, onMounted, ref, watch } from "vue";
 import type { Told } from "@/api/client";
 import DialFace from "@/dial/DialFace.vue";
@@ -16,7 +17,7 @@ const emit = defineEmits<{ next: [] }>();
 
 const NO_LENSES: ReadonlySet<string> = new Set();
 const at = ref(0);
-const forward = ref<HTMLButtonElement>();
+const forward = ref<InstanceType<typeof BButton>>();
 const step = computed(() => props.help.steps[at.value]);
 const lights = computed(() => step.value?.lights ?? []);
 const lit = computed(() => lights.value.filter((light) => light.kind === "hand").map((light) => light.hand));
@@ -31,7 +32,7 @@ const say = (): void => props.voice.say(step.value?.sentence ?? "");
 watch(at, say);
 onMounted(() => {
   say();
-  void nextTick(() => forward.value?.focus());
+  void nextTick(() => (forward.value?.$el as HTMLElement | undefined)?.focus());
 });
 </script>
 
@@ -53,7 +54,7 @@ onMounted(() => {
         </li>
       </ol>
     </section>
-    <button ref="forward" type="button" class="go" @click="go">{{ last ? "Go on" : "Next step" }}</button>
+    <BButton variant="bare" ref="forward" class="go" @click="go">{{ last ? "Go on" : "Next step" }}</BButton>
   </main>
 </template>
 

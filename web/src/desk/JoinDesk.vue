@@ -110,7 +110,7 @@ onMounted(() => (code.value ? void enterKept() : field.value?.focus()));
           :aria-invalid="trouble ? true : undefined"
           aria-describedby="join-trouble"
         />
-        <button class="go" :disabled="busy || !code.trim()">Go</button>
+        <BButton variant="bare" type="submit" class="go" :disabled="busy || !code.trim()">Go</BButton>
       </form>
       <p id="join-trouble" role="alert" class="trouble">{{ trouble }}</p>
       <p v-if="!trouble" class="hint">It is on the board.</p>
@@ -120,10 +120,10 @@ onMounted(() => (code.value ? void enterKept() : field.value?.focus()));
       <h1 ref="heading" tabindex="-1">{{ door.class_name }}: who are you?</h1>
       <ul class="names">
         <li v-for="one in door.children" :key="one.id">
-          <button type="button" class="key" @click="pick(one)">{{ one.name }}</button>
+          <BButton variant="bare" class="key" @click="pick(one)">{{ one.name }}</BButton>
         </li>
       </ul>
-      <button type="button" class="plain" @click="back">Another code</button>
+      <BButton variant="bare" class="plain" @click="back">Another code</BButton>
     </template>
 
     <template v-else>
@@ -135,10 +135,10 @@ onMounted(() => (code.value ? void enterKept() : field.value?.focus()));
       </p>
       <p role="alert" class="trouble">{{ trouble }}</p>
       <div class="pictures" :class="{ busy }">
-        <button
+        <BButton
+          variant="bare"
           v-for="picture in door.pictures"
           :key="picture"
-          type="button"
           class="key"
           :disabled="busy"
           :aria-disabled="chosen.includes(picture)"
@@ -146,13 +146,18 @@ onMounted(() => (code.value ? void enterKept() : field.value?.focus()));
           @click="press(picture)"
         >
           <PictureMark :id="picture" />
-        </button>
+        </BButton>
       </div>
       <p class="ways">
-        <button type="button" class="plain" @click="back">Not {{ child.name }}</button>
-        <button type="button" class="plain" :disabled="!chosen.length" @click="chosen = chosen.slice(0, -1)">
+        <BButton variant="bare" class="plain" @click="back">Not {{ child.name }}</BButton>
+        <BButton
+          variant="bare"
+          class="plain"
+          :disabled="!chosen.length"
+          @click="chosen = chosen.slice(0, -1)"
+        >
           Take back
-        </button>
+        </BButton>
       </p>
     </template>
   </main>

@@ -35,9 +35,9 @@ defineExpose({
 <template>
   <div class="mistake">
     <div v-if="!cause" ref="root" class="causes" @keydown="rove($event, root)">
-      <button v-for="one in options" :key="one.id" type="button" class="key" @click="cause = one.id">
+      <BButton variant="bare" v-for="one in options" :key="one.id" class="key" @click="cause = one.id">
         {{ one.name }}
-      </button>
+      </BButton>
     </div>
     <template v-else>
       <p class="cause">
@@ -45,7 +45,7 @@ defineExpose({
           <strong>{{ named }}.</strong>
           And what time is it?
         </span>
-        <button v-if="!over" type="button" class="plain" @click="cause = ''">Change</button>
+        <BButton variant="bare" v-if="!over" class="plain" @click="cause = ''">Change</BButton>
       </p>
       <WordStrips ref="strips" v-model="words" :turn="turn" :over="over" />
     </template>

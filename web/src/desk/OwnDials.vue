@@ -23,7 +23,7 @@ onMounted(async () => {
   <main class="own">
     <header>
       <h1>{{ dials?.length ? `The clocks I can read: ${dials.length}` : "The clocks I can read" }}</h1>
-      <button type="button" class="key" @click="$emit('back')">Back</button>
+      <BButton variant="bare" class="key" @click="$emit('back')">Back</BButton>
     </header>
     <p v-if="trouble" role="alert">{{ trouble }}</p>
     <p v-else-if="dials && !dials.length">Here comes every clock that you read rightly.</p>

@@ -41,8 +41,8 @@ function pressCard(text: string): void {
   <div class="pairs-entry">
     <ul class="clocks">
       <li v-for="(item, at) in turn.items" :key="item.id">
-        <button
-          type="button"
+        <BButton
+          variant="bare"
           class="key"
           :class="{ chosen: clock === at, joined: texts[at] }"
           :aria-pressed="clock === at"
@@ -52,13 +52,13 @@ function pressCard(text: string): void {
         >
           <DialFace :facts="handsOf(item)" :margin="3" />
           <span class="badge" aria-hidden="true">{{ LETTERS[at] }}</span>
-        </button>
+        </BButton>
       </li>
     </ul>
     <ul class="cards">
       <li v-for="text in turn.cards" :key="text">
-        <button
-          type="button"
+        <BButton
+          variant="bare"
           class="key"
           :class="{ chosen: card === text, joined: letterOf.get(text) }"
           :aria-pressed="card === text"
@@ -70,7 +70,7 @@ function pressCard(text: string): void {
             <span class="visually-hidden">with clock</span>
             {{ letterOf.get(text) }}
           </span>
-        </button>
+        </BButton>
       </li>
     </ul>
   </div>

@@ -25,13 +25,13 @@ onMounted(() => {
     <p v-if="end" class="well">{{ end.well }}</p>
     <p v-if="end?.watch" class="watch">{{ end.watch }}</p>
     <div class="ways">
-      <button v-if="open && kind === 'practice'" type="button" class="go" @click="$emit('again')">
+      <BButton variant="bare" v-if="open && kind === 'practice'" class="go" @click="$emit('again')">
         Once more
-      </button>
-      <button type="button" class="key" @click="$emit('own')">The clocks I can read</button>
-      <button v-if="!open || kind !== 'practice'" type="button" class="key" @click="$emit('leave')">
+      </BButton>
+      <BButton variant="bare" class="key" @click="$emit('own')">The clocks I can read</BButton>
+      <BButton variant="bare" v-if="!open || kind !== 'practice'" class="key" @click="$emit('leave')">
         Leave
-      </button>
+      </BButton>
     </div>
   </main>
 </template>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { BButton } from "bootstrap-vue-next/components/BButton";
 import { computed, nextTick, onMounted, onUnmounted, ref, watch, type Component } from "vue";
 import type { DeskTurn, Told } from "@/api/client";
 import ChoicePad from "./ChoicePad.vue";
@@ -35,7 +36,7 @@ const ENTRIES: Readonly<Record<DeskTurn["entry"], Component>> = {
 };
 
 const texts = ref<string[]>(props.turn.items.map(() => ""));
-const forward = ref<HTMLButtonElement>();
+const forward = ref<InstanceType<typeof BButton>>();
 const heading = ref<HTMLElement>();
 const entry = ref<{ type?: (event: KeyboardEvent) => boolean }>();
 const over = computed(() => props.kept || Boolean(props.told?.done));
@@ -88,12 +89,12 @@ watch(
   (told) => {
     if (told && !told.done && props.turn.entry !== "hands") texts.value = props.turn.items.map(() => "");
     if (sentence.value) props.voice.say(sentence.value);
-    if (over.value) void nextTick(() => forward.value?.focus());
+    if (over.value) void nextTick(() => (forward.value?.$el as HTMLElement | undefined)?.focus());
   },
 );
 watch(
   () => props.kept,
-  () => void nextTick(() => forward.value?.focus()),
+  () => void nextTick(() => (forward.value?.$el as HTMLElement | undefined)?.focus()),
 );
 onMounted(() => {
   // The next Tab leads to the answer, and not to the way out.
@@ -106,7 +107,7 @@ onUnmounted(() => {
   document.removeEventListener("keydown", press);
 });
 watch(calm, (now) => {
-  if (now && over.value) void nextTick(() => forward.value?.focus());
+  if (now && over.value) void nextTick(() => (forward.value?.$el as HTMLElement | undefined)?.focus());
 });
 </script>
 
@@ -140,19 +141,19 @@ watch(calm, (now) => {
       </p>
     </section>
     <footer class="foot">
-      <button
+      <BButton
+        variant="bare"
         v-if="over"
         ref="forward"
-        type="button"
         class="go"
         :disabled="!calm"
         @click="once(() => emit('next'))"
       >
         Next
-      </button>
-      <button v-else type="button" class="go" :disabled="!ready || busy || !calm" @click="send">
+      </BButton>
+      <BButton variant="bare" v-else class="go" :disabled="!ready || busy || !calm" @click="send">
         {{ busy ? "…" : turn.tried ? "Try again" : "Done" }}
-      </button>
+      </BButton>
     </footer>
   </main>
 </template>

@@ -105,10 +105,10 @@ defineExpose({ type });
   <div ref="root" class="sentence-entry">
     <p class="sentence" :class="{ over }" aria-live="polite">
       <span class="visually-hidden">Your answer: {{ said }}</span>
-      <button
+      <BButton
+        variant="bare"
         v-for="part in order"
         :key="part"
-        type="button"
         class="place"
         :class="{ open: part === at && !over, filled: chosen[part].length }"
         :aria-pressed="part === at"
@@ -118,7 +118,7 @@ defineExpose({ type });
       >
         <span class="word">{{ chosen[part].join(" ") || "\u00a0" }}</span>
         <span class="label">{{ labelOf(part) }}</span>
-      </button>
+      </BButton>
     </p>
     <div
       v-if="!over && strip"
@@ -127,25 +127,25 @@ defineExpose({ type });
       @keydown="rove($event, root)"
     >
       <div class="choices" role="group" :aria-label="strip.label">
-        <button
+        <BButton
+          variant="bare"
           v-for="word in strip.words"
           :key="word"
-          type="button"
           :class="{ in: chosen[at].includes(word) }"
           @click="take(word)"
         >
           {{ word }}
-        </button>
+        </BButton>
       </div>
-      <button
-        type="button"
+      <BButton
+        variant="bare"
         class="back"
         :disabled="!said"
         aria-label="Take the last word back"
         @click="takeBack"
       >
         ⌫
-      </button>
+      </BButton>
     </div>
   </div>
 </template>

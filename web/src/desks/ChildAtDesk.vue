@@ -38,7 +38,7 @@ const told = (one: LiveChild["answers"][number]): string => {
 
 <template>
   <li class="child" :class="{ stuck: child.stuck, gone: presence }">
-    <button type="button" :aria-expanded="open" @click="$emit('toggle')">
+    <BButton variant="bare" :aria-expanded="open" @click="$emit('toggle')">
       <span class="name">
         {{ hidden ? "" : child.name }}
         <span v-if="hidden" class="visually-hidden">Name hidden</span>
@@ -55,7 +55,7 @@ const told = (one: LiveChild["answers"][number]): string => {
         <DialFace :facts="facts.of(child.asked.time)" detail="small" />
       </span>
       <span v-else class="now"></span>
-    </button>
+    </BButton>
     <div v-if="open" class="detail">
       <p v-if="child.asked" class="quiet">
         Now: {{ child.asked.time }}, {{ whyAsked(child.asked, facts) }}

@@ -41,10 +41,10 @@ const view = computed(() => `${-QUIET} ${-QUIET} ${side.value + 2 * QUIET} ${sid
         .
       </p>
     </div>
-    <button v-if="board" type="button" class="close btn btn-outline-primary" @click="$emit('close')">
+    <BButton variant="bare" v-if="board" class="close btn btn-outline-primary" @click="$emit('close')">
       Back
       <kbd class="key" aria-hidden="true">Esc</kbd>
-    </button>
+    </BButton>
   </section>
 </template>
 

@@ -1,26 +1,23 @@
 <script setup lang="ts">
-import { computed, ref, shallowRef } from "vue";
+import { computed, ref } from "vue";
 import { useRoute } from "vue-router";
-import { readKeys, renewKey, useLoaded, wordsOf } from "@/api";
+import { readKeys, renewKey, useAsked, useDoing } from "@/api";
 import { useClasses } from "@/class";
+import { SureButton } from "@/parts";
 import { PictureMark, PICTURES } from "@/pictures";
 
 /** The three pictures of each child, to be shown again, or printed as cards. */
 const route = useRoute();
 const classes = useClasses();
-const renewed = shallowRef<ReadonlyMap<number, string[]>>(new Map());
-const asking = ref<number | null>(null);
 /** Covered until asked for: a class may be looking on. */
 const shown = ref<number | "all" | null>(Number(route.query.child) || null);
 const uncovered = (childId: number): boolean => shown.value === "all" || shown.value === childId;
-const wrong = ref("");
-const { data: all, trouble } = useLoaded(
-  () => classes.current?.id,
-  async () => {
-    renewed.value = new Map();
-    return classes.current ? readKeys(classes.current.id) : null;
-  },
-);
+const { trouble: wrong, busy, doing } = useDoing();
+const {
+  data: all,
+  trouble,
+  reload,
+} = useAsked("keys", () => classes.current && [classes.current.id], readKeys);
 /** Of one child alone, where one was asked for. */
 const only = computed(
   () => all.value?.find((key) => key.child_id === Number(route.query.child))?.child_id ?? null,
@@ -29,18 +26,13 @@ const keys = computed(() => all.value?.filter((key) => !only.value || key.child_
 const nameOf = (id: number): string => classes.current?.children.find((child) => child.id === id)?.name ?? "";
 const spoken = (pictures: string[]): string => pictures.map((one) => PICTURES[one]?.name ?? one).join(", ");
 
-async function renew(childId: number): Promise<void> {
-  if (!classes.current) return;
-  wrong.value = "";
-  try {
-    const key = await renewKey(classes.current.id, childId);
-    renewed.value = new Map([...renewed.value, [childId, key.pictures]]);
-    asking.value = null;
+const renew = (childId: number): Promise<boolean> =>
+  doing(async () => {
+    if (!classes.current) return;
+    await renewKey(classes.current.id, childId);
+    await reload();
     if (shown.value !== "all") shown.value = childId;
-  } catch (error) {
-    wrong.value = wordsOf(error);
-  }
-}
+  });
 
 const print = (): void => window.print();
 </script>
@@ -81,36 +73,36 @@ const print = (): void => window.print();
           class="three"
           :class="{ covered: !uncovered(key.child_id) }"
           role="img"
-          :aria-label="
-            uncovered(key.child_id) ? spoken(renewed.get(key.child_id) ?? key.pictures) : 'covered'
-          "
+          :aria-label="uncovered(key.child_id) ? spoken(key.pictures) : 'covered'"
         >
-          <span v-for="picture in renewed.get(key.child_id) ?? key.pictures" :key="picture">
+          <span v-for="picture in key.pictures" :key="picture">
             <PictureMark :id="picture" />
           </span>
         </span>
         <span class="ways no-print">
-          <template v-if="asking === key.child_id">
-            The old ones open nothing then.
-            <BButton size="sm" variant="primary" @click="renew(key.child_id)">Give others</BButton>
-            <BButton size="sm" variant="outline-primary" @click="asking = null">Keep</BButton>
-          </template>
-          <template v-else>
-            <BButton
-              v-if="shown !== 'all'"
-              size="sm"
-              variant="outline-primary"
-              :aria-pressed="shown === key.child_id"
-              @click="shown = shown === key.child_id ? null : key.child_id"
-            >
-              {{ shown === key.child_id ? "Cover" : "Show" }}
-              <span class="visually-hidden">the pictures of {{ nameOf(key.child_id) }}</span>
-            </BButton>
-            <BButton variant="link" size="sm" @click="asking = key.child_id">
-              Give others
-              <span class="visually-hidden">to {{ nameOf(key.child_id) }}</span>
-            </BButton>
-          </template>
+          <BButton
+            v-if="shown !== 'all'"
+            size="sm"
+            variant="outline-primary"
+            :aria-pressed="shown === key.child_id"
+            @click="shown = shown === key.child_id ? null : key.child_id"
+          >
+            {{ shown === key.child_id ? "Cover" : "Show" }}
+            <span class="visually-hidden">the pictures of {{ nameOf(key.child_id) }}</span>
+          </BButton>
+          <SureButton
+            size="sm"
+            variant="link"
+            :title="`Other pictures for ${nameOf(key.child_id)}?`"
+            does="Give others"
+            keeps="Keep these"
+            :busy="busy"
+            :act="() => renew(key.child_id)"
+          >
+            Give others
+            <span class="visually-hidden">to {{ nameOf(key.child_id) }}</span>
+            <template #says>The old ones open nothing then.</template>
+          </SureButton>
         </span>
       </li>
     </ul>

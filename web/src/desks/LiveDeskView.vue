@@ -1,8 +1,9 @@
 <script setup lang="ts">
 import { useEventListener } from "@vueuse/core";
-import { computed, onScopeDispose, ref, shallowRef, watch } from "vue";
-import { closeDesk, sendAway, useFacts, watchDesk, wordsOf, type LiveDesk } from "@/api";
+import { computed, ref } from "vue";
+import { closeDesk, sendAway, useAsked, useDoing, useFacts, watchDesk } from "@/api";
 import { useOwnClass } from "@/class";
+import { SureButton } from "@/parts";
 import { useCovering, useRouteNumber } from "@/route";
 import ChildAtDesk from "./ChildAtDesk.vue";
 import JoinCard from "./JoinCard.vue";
@@ -11,46 +12,20 @@ import { STUCK, titleOfDesk } from "./wording";
 /** Who is at the desks, where each child is, and the answers as they arrive. */
 const BEAT = 2000;
 const facts = useFacts();
-const live = shallowRef<LiveDesk | null>(null);
-const trouble = ref("");
 const hidden = ref(false);
 const board = ref(false);
-const sure = ref(false);
 useCovering(() => board.value);
-const busy = ref(false);
 const opened = ref<number | null>(null);
 const deskId = useRouteNumber("id");
-/** Whether the page is still there: one that was left looks no more. */
-let here = true;
-let timer: ReturnType<typeof setTimeout> | undefined;
-
-async function look(): Promise<void> {
-  const id = deskId.value;
-  if (!id) return;
-  try {
-    const found = await watchDesk(id);
-    if (deskId.value !== id) return;
-    live.value = found;
-    trouble.value = "";
-  } catch (error) {
-    trouble.value = wordsOf(error);
-  }
-  clearTimeout(timer);
-  if (here && live.value?.desk.open !== false) timer = setTimeout(() => void look(), BEAT);
-}
-watch(
-  deskId,
-  (id) => {
-    if (!id) return;
-    live.value = null;
-    void look();
-  },
-  { immediate: true },
-);
-onScopeDispose(() => {
-  here = false;
-  clearTimeout(timer);
+const {
+  data: live,
+  trouble,
+  lost,
+  reload,
+} = useAsked("live desk", () => deskId.value && [deskId.value], watchDesk, {
+  every: (found) => (found?.desk.open === false ? false : BEAT),
 });
+const { busy, trouble: refused, doing } = useDoing();
 useOwnClass(() => live.value?.desk.class_id);
 
 const desk = computed(() => live.value?.desk);
@@ -59,30 +34,20 @@ const joined = computed(() => children.value.filter((child) => child.joined).len
 const stuck = computed(() => children.value.filter((child) => child.stuck));
 const given = computed(() => children.value.reduce((sum, child) => sum + child.given, 0));
 
-async function away(childId: number): Promise<void> {
-  if (!desk.value) return;
-  try {
+const away = (childId: number): Promise<boolean> =>
+  doing(async () => {
+    if (!desk.value) return;
     await sendAway(desk.value.id, childId);
-    await look();
-  } catch (error) {
-    trouble.value = wordsOf(error);
-  }
-}
+    await reload();
+  });
 
-async function close(): Promise<void> {
-  if (!desk.value) return;
-  busy.value = true;
-  try {
+const close = (): Promise<boolean> =>
+  doing(async () => {
+    if (!desk.value) return;
     await closeDesk(desk.value.id);
-    sure.value = false;
     board.value = false;
-    await look();
-  } catch (error) {
-    trouble.value = wordsOf(error);
-  } finally {
-    busy.value = false;
-  }
-}
+    await reload();
+  });
 
 useEventListener("keydown", (event: KeyboardEvent) => {
   if (
@@ -121,7 +86,10 @@ useEventListener("keydown", (event: KeyboardEvent) => {
               Board
               <kbd class="key" aria-hidden="true">B</kbd>
             </BButton>
-            <BButton v-if="!sure" variant="primary" @click="sure = true">Close for all</BButton>
+            <SureButton variant="primary" title="Close for all?" does="Close" :busy="busy" :act="close">
+              Close for all
+              <template #says>What was answered is kept; nothing more is asked.</template>
+            </SureButton>
           </template>
           <RouterLink
             v-else
@@ -132,12 +100,7 @@ useEventListener("keydown", (event: KeyboardEvent) => {
           </RouterLink>
         </div>
       </div>
-      <p v-if="sure" class="sure" role="alertdialog" aria-label="Close for all?">
-        Close it for all? What was answered is kept; nothing more is asked.
-        <BButton variant="primary" :disabled="busy" @click="close">Close</BButton>
-        <BButton variant="outline-primary" @click="sure = false">Not yet</BButton>
-      </p>
-      <p v-if="trouble" class="field-error" role="alert">{{ trouble }}</p>
+      <p v-if="refused || lost" class="field-error" role="alert">{{ refused || lost }}</p>
       <JoinCard
         v-if="desk.open"
         :desk="desk"
@@ -180,17 +143,6 @@ useEventListener("keydown", (event: KeyboardEvent) => {
   margin: 1rem 0 0;
   padding: 0;
   list-style: none;
-}
-
-.sure {
-  display: flex;
-  flex-wrap: wrap;
-  align-items: center;
-  gap: 0.6rem 1rem;
-  padding: 0.7rem 1.1rem;
-  border: 1px solid var(--v-edge);
-  border-radius: var(--v-radius);
-  background: var(--v-card);
 }
 
 .look {

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed, ref } from "vue";
+import { computed, ref, watch } from "vue";
 import { useRoute, useRouter } from "vue-router";
 import {
   closeDesk,
@@ -7,15 +7,15 @@ import {
   listLessons,
   openDesk,
   readGroups,
-  Refused,
   useFacts,
-  useLoaded,
-  wordsOf,
+  useAsked,
+  useDoing,
   type Desk,
   type DeskForm,
 } from "@/api";
 import { useClasses } from "@/class";
 
+import { SureButton } from "@/parts";
 import WhoFor from "./WhoFor.vue";
 import { titleOfDesk } from "./wording";
 import { clock, dayWords, moment } from "@/words";
@@ -41,24 +41,18 @@ const stage = ref(String(route.query.stage ?? "alone"));
 const checkId = Number(route.query.check) || undefined;
 const lessonId = ref<number | undefined>(Number(route.query.lesson) || undefined);
 const chosen = ref<number[] | null>(null);
-const refused = ref<Refused | null>(null);
-const busy = ref(false);
+const { busy, trouble: refused, doing } = useDoing();
 
-const { data, trouble, reload } = useLoaded(
-  () => classes.current?.id,
-  async () => {
-    const id = classes.current?.id;
-    if (!id) return null;
-    const [desks, lessons, groups] = await Promise.all([
-      listDesks(id),
-      listLessons(id),
-      readGroups(id, MOST_IN_GROUP),
-    ]);
-    lessonId.value ??= lessons[0]?.id;
-    return { desks, lessons, groups };
-  },
+const ofClass = (): [number] | null => classes.current && [classes.current.id];
+const { data: desks, trouble, reload } = useAsked("desks", ofClass, listDesks);
+const { data: lessons } = useAsked("lessons", ofClass, listLessons);
+const { data: groups } = useAsked(
+  "groups",
+  () => classes.current && [classes.current.id, MOST_IN_GROUP],
+  readGroups,
 );
-const open = computed(() => data.value?.desks.filter((desk) => desk.open) ?? []);
+watch(lessons, (found) => (lessonId.value ??= found?.[0]?.id), { immediate: true });
+const open = computed(() => desks.value?.filter((desk) => desk.open) ?? []);
 const stages = computed(() => facts.catalogue?.desk_stages ?? []);
 const children = computed(() => classes.current?.children ?? []);
 /** Steps with times of their own. */
@@ -72,34 +66,18 @@ const form = computed<DeskForm>(() => {
   return { kind: "stage", lesson_id: lessonId.value, stage: stage.value, child_ids };
 });
 
-/** The desk that is asked about before it is closed. */
-const closing = ref(0);
-async function shut(id: number): Promise<void> {
-  busy.value = true;
-  try {
+const shut = (id: number): Promise<boolean> =>
+  doing(async () => {
     await closeDesk(id);
     await reload();
-  } catch (error) {
-    refused.value = error instanceof Refused ? error : new Refused(null, wordsOf(error), 0);
-  } finally {
-    closing.value = 0;
-    busy.value = false;
-  }
-}
+  });
 
-async function begin(): Promise<void> {
-  if (!classes.current) return;
-  busy.value = true;
-  refused.value = null;
-  try {
+const begin = (): Promise<boolean> =>
+  doing(async () => {
+    if (!classes.current) return;
     const desk = await openDesk(classes.current.id, form.value);
     await router.push({ name: "live-desk", params: { id: desk.id } });
-  } catch (error) {
-    refused.value = error instanceof Refused ? error : new Refused(null, wordsOf(error), 0);
-  } finally {
-    busy.value = false;
-  }
-}
+  });
 </script>
 
 <template>
@@ -127,11 +105,16 @@ async function begin(): Promise<void> {
         <RouterLink class="btn btn-outline-primary" :to="{ name: 'live-desk', params: { id: desk.id } }">
           Go there
         </RouterLink>
-        <BButton v-if="closing !== desk.id" variant="link" @click="closing = desk.id">Close</BButton>
-        <template v-else>
-          <BButton variant="primary" :disabled="busy" @click="shut(desk.id)">Close it for all</BButton>
-          <BButton variant="link" @click="closing = 0">Not yet</BButton>
-        </template>
+        <SureButton
+          variant="link"
+          title="Close for all?"
+          does="Close it for all"
+          :busy="busy"
+          :act="() => shut(desk.id)"
+        >
+          Close
+          <template #says>What was answered is kept; nothing more is asked.</template>
+        </SureButton>
       </p>
       <form class="columns" @submit.prevent="begin">
         <fieldset>
@@ -152,7 +135,7 @@ async function begin(): Promise<void> {
             </BFormSelect>
           </div>
           <div class="way" :class="{ on: kind === 'stage' }">
-            <BFormRadio v-model="kind" name="kind" value="stage" :disabled="!data?.lessons.length">
+            <BFormRadio v-model="kind" name="kind" value="stage" :disabled="!lessons?.length">
               <span>
                 <strong>A stage of a lesson</strong>
                 <span class="quiet">All have the lesson's own times, and hear of each answer.</span>
@@ -160,7 +143,7 @@ async function begin(): Promise<void> {
             </BFormRadio>
           </div>
           <div class="way" :class="{ on: kind === 'exit' }">
-            <BFormRadio v-model="kind" name="kind" value="exit" :disabled="!checkId && !data?.lessons.length">
+            <BFormRadio v-model="kind" name="kind" value="exit" :disabled="!checkId && !lessons?.length">
               <span>
                 <strong>An exit check</strong>
                 <span class="quiet">The same clocks for all; nothing is said before the end.</span>
@@ -170,7 +153,7 @@ async function begin(): Promise<void> {
           <div v-if="kind === 'stage' || (kind === 'exit' && !checkId)" class="more">
             <label for="lesson">Lesson</label>
             <BFormSelect id="lesson" v-model="lessonId">
-              <option v-for="one in data?.lessons" :key="one.id" :value="one.id">
+              <option v-for="one in lessons" :key="one.id" :value="one.id">
                 {{ facts.rung(one.step).name }}, {{ dayWords(one.day) }}
               </option>
             </BFormSelect>
@@ -181,14 +164,14 @@ async function begin(): Promise<void> {
               </BFormSelect>
             </template>
           </div>
-          <p v-if="data && !data.lessons.length && !checkId" class="quiet">
+          <p v-if="lessons && !lessons.length && !checkId" class="quiet">
             Stages and exits come with a lesson:
             <RouterLink :to="{ name: 'plan' }">plan one</RouterLink>
           </p>
         </fieldset>
-        <WhoFor v-model="chosen" :children="children" :groups="data?.groups ?? []" />
+        <WhoFor v-model="chosen" :children="children" :groups="groups ?? []" />
         <div class="go">
-          <p v-if="refused" class="field-error" role="alert">{{ refused.message }}</p>
+          <p v-if="refused" class="field-error" role="alert">{{ refused }}</p>
           <BButton type="submit" variant="primary" size="lg" :disabled="busy || chosen?.length === 0">
             Open the desks
           </BButton>

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from "vue";
-import { listLessons, readLadder, useFacts, useLoaded } from "@/api";
+import { listLessons, readLadder, useFacts, useAsked } from "@/api";
 import { useClasses } from "@/class";
 import { DialFace } from "@/dial";
 
@@ -14,24 +14,18 @@ import { counted, dayWords, today } from "@/words";
  */
 const facts = useFacts();
 const classes = useClasses();
-const { data } = useLoaded(
-  () => classes.current?.id,
-  async () => {
-    const id = classes.current?.id;
-    if (!id) return null;
-    const [ladder, lessons] = await Promise.all([readLadder(id), listLessons(id)]);
-    const waiting = lessons.filter((one) => !one.given_at && one.day >= today());
-    return { ladder, lesson: waiting.at(-1) };
-  },
-);
+const ofClass = (): [number] | null => classes.current && [classes.current.id];
+const { data: ladder } = useAsked("ladder", ofClass, readLadder);
+const { data: lessons } = useAsked("lessons", ofClass, listLessons);
+/** The next of those that wait to be given. */
+const lesson = computed(() => lessons.value?.filter((one) => !one.given_at && one.day >= today()).at(-1));
 const rungs = computed(() =>
   (facts.catalogue?.ladder ?? []).flatMap((rung) => {
-    const standing = data.value?.ladder.steps.find((step) => step.id === rung.id);
+    const standing = ladder.value?.steps.find((step) => step.id === rung.id);
     return standing ? { ...rung, standing } : [];
   }),
 );
-const next = computed(() => data.value?.ladder.next);
-const lesson = computed(() => data.value?.lesson);
+const next = computed(() => ladder.value?.next);
 const rung = computed(() => {
   const step = lesson.value?.step ?? next.value?.step;
   return step ? facts.rung(step) : undefined;
@@ -49,7 +43,7 @@ const who = computed(() => {
 <template>
   <div class="top">
     <BCard class="next-lesson">
-      <p v-if="!data" class="quiet" aria-live="polite">Looking at the ladder…</p>
+      <p v-if="!ladder || !lessons" class="quiet" aria-live="polite">Looking at the ladder…</p>
       <template v-else>
         <DialFace v-if="rung" class="next-dial" :facts="facts.of(rung.example ?? '10:10')" />
         <div>
@@ -75,7 +69,7 @@ const who = computed(() => {
     </BCard>
     <slot />
   </div>
-  <section v-if="data" class="home-ladder" aria-label="The ladder">
+  <section v-if="ladder" class="home-ladder" aria-label="The ladder">
     <ol>
       <li v-for="one in rungs" :key="one.id" :class="{ next: one.id === next?.step }">
         <RouterLink :to="{ name: 'plan' }" :title="one.name">

@@ -22,8 +22,8 @@ const rungs = computed(() =>
 <template>
   <ol class="ladder" aria-label="The ladder">
     <li v-for="rung in rungs" :key="rung.id">
-      <button
-        type="button"
+      <BButton
+        variant="bare"
         :aria-pressed="rung.id === selected"
         :class="{ rests: rung.rests, next: rung.id === ladder.next.step }"
         @click="$emit('select', rung.id)"
@@ -34,7 +34,7 @@ const rungs = computed(() =>
         <span class="counts">{{ countsInWords(rung.standing) }}</span>
         <span v-if="rung.id === ladder.next.step" class="flag">next</span>
         <span v-else-if="rung.rests" class="flag">below</span>
-      </button>
+      </BButton>
     </li>
   </ol>
 </template>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { useTimeoutFn } from "@vueuse/core";
 import { computed, onBeforeUnmount, ref, watch } from "vue";
 import { useFacts, type Lesson, type LessonPlan, type Refused } from "@/api";
 
@@ -26,17 +27,18 @@ watch([() => props.lesson, () => props.refused], () => (chosen.value = kept()));
 
 const PAUSE = 900;
 /** A select that is walked through by arrow keys settles when it rests or is left, not at each step on the way. */
-let waiting: { timer: ReturnType<typeof setTimeout>; act: () => void } | undefined;
+let waiting: (() => void) | undefined;
+const { start, stop } = useTimeoutFn(now, PAUSE, { immediate: false });
 function later(act: () => void): void {
-  clearTimeout(waiting?.timer);
-  waiting = { timer: setTimeout(now, PAUSE), act };
+  waiting = act;
+  start();
 }
 
 function now(): void {
+  stop();
   const due = waiting;
-  clearTimeout(due?.timer);
   waiting = undefined;
-  due?.act();
+  due?.();
 }
 
 onBeforeUnmount(now);

@@ -1,15 +1,18 @@
 <script setup lang="ts">
-import { ref } from "vue";
 import { useFacts, type LessonSummary } from "@/api";
 import { DialFace } from "@/dial";
+import { SureButton } from "@/parts";
 import { dayWords } from "@/words";
 
 /** Lessons planned and given. Removing one asks first. */
-defineProps<{ lessons: readonly LessonSummary[]; busy: boolean }>();
-defineEmits<{ copy: [lesson: LessonSummary]; remove: [lesson: LessonSummary] }>();
+defineProps<{
+  lessons: readonly LessonSummary[];
+  busy: boolean;
+  remove: (lesson: LessonSummary) => Promise<unknown>;
+}>();
+defineEmits<{ copy: [lesson: LessonSummary] }>();
 
 const facts = useFacts();
-const asked = ref(0);
 </script>
 
 <template>
@@ -35,14 +38,19 @@ const asked = ref(0);
           Give it
         </RouterLink>
         <BButton variant="link" :disabled="busy" @click="$emit('copy', lesson)">Copy to next week</BButton>
-        <BButton v-if="asked !== lesson.id" variant="link" @click="asked = lesson.id">Remove</BButton>
-        <span v-else class="sure" role="alert">
-          Remove it for good?
-          <BButton variant="danger" size="sm" :disabled="busy" @click="$emit('remove', lesson)">
-            Remove
-          </BButton>
-          <BButton variant="link" size="sm" @click="asked = 0">Keep it</BButton>
-        </span>
+        <SureButton
+          variant="link"
+          title="Remove this lesson?"
+          does="Remove it"
+          keeps="Keep it"
+          :busy="busy"
+          :act="() => remove(lesson)"
+        >
+          Remove
+          <template #says>
+            {{ facts.rung(lesson.step).name }}, {{ dayWords(lesson.day) }}. It is removed for good.
+          </template>
+        </SureButton>
       </li>
     </ul>
   </section>

@@ -68,8 +68,8 @@ function drop(): void {
 <template>
   <div ref="strip" class="strip" role="group" aria-label="The lesson in six stages">
     <template v-for="(stage, at) in lesson.stages" :key="stage.id">
-      <button
-        type="button"
+      <BButton
+        variant="bare"
         class="stage"
         :class="[stage.id, { narrow: (minutes[at] ?? 0) / total < 0.08 }]"
         :style="{ flexGrow: minutes[at] }"
@@ -94,7 +94,7 @@ function drop(): void {
             </span>
           </template>
         </span>
-      </button>
+      </BButton>
       <div
         v-if="at < lesson.stages.length - 1"
         class="line"

@@ -2,7 +2,7 @@
 import { useEventListener } from "@vueuse/core";
 import { computed, ref, watch } from "vue";
 import { useRoute, useRouter } from "vue-router";
-import { copyLesson, useFacts, wordsOf } from "@/api";
+import { copyLesson, useDoing, useFacts } from "@/api";
 import { useOwnClass } from "@/class";
 import { newSeed } from "./days";
 import LessonForm from "./LessonForm.vue";
@@ -20,7 +20,7 @@ const facts = useFacts();
 const { lesson, refused, busy, canUndo, load, settle, undo, swap, put, pin } = useLesson();
 const selected = ref("show");
 useOwnClass(() => lesson.value?.class_id);
-const trouble = ref("");
+const { busy: copying, trouble, doing } = useDoing();
 
 watch(
   () => route.params.id,
@@ -44,22 +44,13 @@ function again(): void {
   if (lesson.value) void settle({ seed: newSeed(), kept: pinnedOnly(lesson.value), swapped: [] });
 }
 
-const copying = ref(false);
 async function copy(): Promise<void> {
   if (!lesson.value || copying.value) return;
-  copying.value = true;
-  trouble.value = "";
-  try {
-    const made = await copyLesson(lesson.value.id, {
-      day: plusDays(lesson.value.day, WEEK),
-      seed: newSeed(),
-    });
+  const { id, day } = lesson.value;
+  await doing(async () => {
+    const made = await copyLesson(id, { day: plusDays(day, WEEK), seed: newSeed() });
     await router.push({ name: "lesson", params: { id: made.id } });
-  } catch (error) {
-    trouble.value = wordsOf(error);
-  } finally {
-    copying.value = false;
-  }
+  });
 }
 
 useEventListener("keydown", (event: KeyboardEvent) => {

@@ -18,10 +18,10 @@ function tick(at: number): void {
 <template>
   <ul class="method" aria-label="The method">
     <li v-for="(line, at) in lines" :key="line">
-      <button type="button" role="checkbox" :aria-checked="ticked.has(at)" @click="tick(at)">
+      <BButton variant="bare" role="checkbox" :aria-checked="ticked.has(at)" @click="tick(at)">
         <i class="bi" :class="ticked.has(at) ? 'bi-check-square-fill' : 'bi-square'" aria-hidden="true"></i>
         {{ line }}
-      </button>
+      </BButton>
     </li>
   </ul>
 </template>

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed, ref, watch } from "vue";
+import { ref, watch } from "vue";
 import { useRouter } from "vue-router";
 import {
   copyLesson,
@@ -7,8 +7,8 @@ import {
   planLesson,
   readLadder,
   removeLesson,
-  useLoaded,
-  wordsOf,
+  useAsked,
+  useDoing,
   type LessonSummary,
 } from "@/api";
 import { useClasses } from "@/class";
@@ -24,43 +24,19 @@ const USUAL_MINUTES = 40;
 const WEEK = 7;
 const router = useRouter();
 const classes = useClasses();
-const { data, trouble } = useLoaded(
-  () => classes.current?.id,
-  async () => {
-    const id = classes.current?.id;
-    if (!id) return null;
-    const [ladder, lessons] = await Promise.all([readLadder(id), listLessons(id)]);
-    return { ladder, lessons };
-  },
-);
-const lessons = ref<LessonSummary[]>([]);
+const ofClass = (): [number] | null => classes.current && [classes.current.id];
+const { data: ladder, trouble } = useAsked("ladder", ofClass, readLadder);
+const { data: lessons, reload } = useAsked("lessons", ofClass, listLessons);
 const selected = ref("");
 const minutes = ref(USUAL_MINUTES);
 const day = ref(today());
-const refused = ref("");
-const busy = ref(false);
-const ladder = computed(() => data.value?.ladder);
+const { busy, trouble: refused, doing } = useDoing();
 
-watch(data, (loaded) => {
-  lessons.value = loaded?.lessons ?? [];
-  selected.value = loaded?.ladder.next.step ?? "quarters";
-});
-
-async function doing(what: () => Promise<void>): Promise<void> {
-  busy.value = true;
-  refused.value = "";
-  try {
-    await what();
-  } catch (error) {
-    refused.value = wordsOf(error);
-  } finally {
-    busy.value = false;
-  }
-}
+watch(ladder, (found) => found && (selected.value = found.next.step ?? "quarters"), { immediate: true });
 
 const open = (id: number): Promise<unknown> => router.push({ name: "lesson", params: { id } });
 
-function plan(step: string | null | undefined): Promise<void> {
+function plan(step: string | null | undefined): Promise<boolean> {
   return doing(async () => {
     if (!classes.current || !step) return;
     const body = { day: day.value, step, minutes: minutes.value || 0, seed: newSeed() };
@@ -68,15 +44,15 @@ function plan(step: string | null | undefined): Promise<void> {
   });
 }
 
-const copy = (lesson: LessonSummary): Promise<void> =>
+const copy = (lesson: LessonSummary): Promise<boolean> =>
   doing(async () => {
     await open((await copyLesson(lesson.id, { day: plusDays(lesson.day, WEEK), seed: newSeed() })).id);
   });
 
-const remove = (lesson: LessonSummary): Promise<void> =>
+const remove = (lesson: LessonSummary): Promise<boolean> =>
   doing(async () => {
     await removeLesson(lesson.id);
-    lessons.value = lessons.value.filter((one) => one.id !== lesson.id);
+    await reload();
   });
 </script>
 
@@ -101,7 +77,7 @@ const remove = (lesson: LessonSummary): Promise<void> =>
             <h2 id="ladder-head" class="eyebrow">The ladder</h2>
             <LadderGrid :ladder="ladder" :selected="selected" @select="selected = $event" />
           </section>
-          <LessonList :lessons="lessons" :busy="busy" @copy="copy" @remove="remove" />
+          <LessonList :lessons="lessons ?? []" :busy="busy" :remove="remove" @copy="copy" />
         </div>
         <RungDetail
           v-if="selected"

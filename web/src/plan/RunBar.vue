@@ -9,8 +9,8 @@ defineEmits<{ go: [at: number] }>();
 <template>
   <ol class="bar" aria-label="The stages of the lesson">
     <li v-for="(stage, at) in lesson.stages" :key="stage.id" :style="{ flexGrow: stage.minutes }">
-      <button
-        type="button"
+      <BButton
+        variant="bare"
         :class="{ here: at === stageAt, over: (used[at] ?? 0) > 1 }"
         :aria-current="at === stageAt ? 'step' : undefined"
         @click="$emit('go', at)"
@@ -19,7 +19,7 @@ defineEmits<{ go: [at: number] }>();
         <span class="track">
           <span class="fill" :style="{ width: `${Math.min(1, used[at] ?? 0) * 100}%` }"></span>
         </span>
-      </button>
+      </BButton>
     </li>
   </ol>
 </template>

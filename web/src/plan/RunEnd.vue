@@ -36,16 +36,16 @@ function toggle(time: string): void {
       <p class="eyebrow">{{ stage.name }}</p>
       <div class="clocks">
         <template v-for="(item, at) in stage.items" :key="at">
-          <button
+          <BButton
+            variant="bare"
             v-if="item.time && item.dial"
-            type="button"
             :aria-pressed="chosen.has(item.time)"
             :aria-label="`${item.time}, not reached`"
             @click="toggle(item.time)"
           >
             <DialFace :facts="facts.of(item.dial)" detail="small" />
             <i v-if="chosen.has(item.time)" class="bi bi-bookmark-fill" aria-hidden="true"></i>
-          </button>
+          </BButton>
         </template>
       </div>
     </div>

@@ -2,7 +2,7 @@
 import { useEventListener } from "@vueuse/core";
 import { computed, nextTick, onScopeDispose, ref, shallowRef, watch } from "vue";
 import { useRoute, useRouter } from "vue-router";
-import { endLesson, openExit, readLesson, useFacts, wordsOf, type Lesson } from "@/api";
+import { endLesson, openExit, readLesson, useDoing, useFacts, type Lesson } from "@/api";
 import { useClasses, useOwnClass } from "@/class";
 import { useCovering } from "@/route";
 import MethodTicks from "./MethodTicks.vue";
@@ -18,8 +18,7 @@ const router = useRouter();
 const facts = useFacts();
 const classes = useClasses();
 const lesson = shallowRef<Lesson | null>(null);
-const trouble = ref("");
-const busy = ref(false);
+const { busy, trouble, doing } = useDoing();
 const ending = ref(false);
 useCovering(() => true);
 const heading = ref<HTMLElement>();
@@ -36,16 +35,13 @@ useOwnClass(() => lesson.value?.class_id);
 let here = true;
 
 /** The lesson is given in its own method; other pages speak as the class does. */
-async function open(id: number): Promise<void> {
-  try {
+const open = (id: number): Promise<boolean> =>
+  doing(async () => {
     const found = await readLesson(id);
     if (!here) return;
     await facts.speak({ ...own(), ...found.method });
     lesson.value = found;
-  } catch (error) {
-    trouble.value = wordsOf(error);
-  }
-}
+  });
 watch(
   () => route.params.id,
   (id) => id && void open(Number(id)),
@@ -70,25 +66,13 @@ watch(
   () => refocus(),
 );
 
-async function asking(what: () => Promise<unknown>): Promise<void> {
-  busy.value = true;
-  trouble.value = "";
-  try {
-    await what();
-  } catch (error) {
-    trouble.value = wordsOf(error);
-  } finally {
-    busy.value = false;
-  }
-}
-
-const exit = (page: "slips" | "check"): Promise<void> =>
-  asking(async () => {
+const exit = (page: "slips" | "check"): Promise<boolean> =>
+  doing(async () => {
     if (lesson.value) await router.push({ name: page, params: { id: await openExit(lesson.value.id) } });
   });
 
-const keep = (leftOut: string[]): Promise<void> =>
-  asking(async () => {
+const keep = (leftOut: string[]): Promise<boolean> =>
+  doing(async () => {
     if (!lesson.value) return;
     await endLesson(lesson.value.id, leftOut);
     forget();
@@ -137,10 +121,10 @@ useEventListener(
         {{ facts.rung(lesson.step).name }}: {{ stage.name }}
       </h1>
       <header :inert="ending">
-        <button type="button" class="leave" title="Back to the plan (Esc)" @click="leave">
+        <BButton variant="bare" class="leave" title="Back to the plan (Esc)" @click="leave">
           <i class="bi bi-x-lg" aria-hidden="true"></i>
           <span class="visually-hidden">Back to the plan</span>
-        </button>
+        </BButton>
         <RunBar :lesson="lesson" :stage-at="stageAt" :used="used" @go="goStage" />
       </header>
       <div class="stage" :class="{ 'with-method': method && !ending }">
@@ -181,30 +165,34 @@ useEventListener(
       <p v-if="trouble && !ending" class="field-error" role="alert">{{ trouble }}</p>
       <footer v-if="!ending">
         <span v-if="!together && items.length > 1" class="quiet">{{ itemAt + 1 }} of {{ items.length }}</span>
-        <button type="button" class="uncover" @click="together ? paper?.toggle() : view?.advance()">
+        <BButton variant="bare" class="uncover" @click="together ? paper?.toggle() : view?.advance()">
           Uncover
           <kbd class="key" aria-hidden="true">Space</kbd>
-        </button>
-        <button type="button" @click="back">
+        </BButton>
+        <BButton variant="bare" @click="back">
           Back
           <kbd class="key" aria-hidden="true">←</kbd>
-        </button>
-        <button type="button" @click="on">
+        </BButton>
+        <BButton variant="bare" @click="on">
           On
           <kbd class="key" aria-hidden="true">→</kbd>
-        </button>
-        <button type="button" :disabled="stageAt === lesson.stages.length - 1" @click="goStage(stageAt + 1)">
+        </BButton>
+        <BButton
+          variant="bare"
+          :disabled="stageAt === lesson.stages.length - 1"
+          @click="goStage(stageAt + 1)"
+        >
           Next stage
           <kbd class="key" aria-hidden="true">Page ↓</kbd>
-        </button>
-        <button type="button" :aria-pressed="method" @click="method = !method">
+        </BButton>
+        <BButton variant="bare" :aria-pressed="method" @click="method = !method">
           Method
           <kbd class="key" aria-hidden="true">M</kbd>
-        </button>
-        <button type="button" @click="ending = true">
+        </BButton>
+        <BButton variant="bare" @click="ending = true">
           End
           <kbd class="key" aria-hidden="true">E</kbd>
-        </button>
+        </BButton>
       </footer>
     </template>
     <div v-else-if="trouble" class="page" role="alert">

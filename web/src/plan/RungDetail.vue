@@ -55,15 +55,15 @@ const nextHere = computed(() => {
       <template v-if="rung.builds_on.length">
         <dt>Rests on</dt>
         <dd>
-          <button
+          <BButton
+            variant="bare"
             v-for="below in rung.builds_on"
             :key="below"
-            type="button"
             class="below"
             @click="$emit('select', below)"
           >
             {{ facts.rung(below).name }}
-          </button>
+          </BButton>
         </dd>
       </template>
       <dt>Words</dt>

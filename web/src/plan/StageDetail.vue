@@ -72,31 +72,31 @@ function put(at: number): void {
               />
               <BButton type="submit" size="sm" variant="primary" :disabled="busy">Put</BButton>
             </form>
-            <button
+            <BButton
+              variant="bare"
               v-else
-              type="button"
               class="time"
               title="Type another time"
               @click="type(item.at, item.time)"
             >
               {{ item.time }}
-            </button>
+            </BButton>
             <p v-if="typing === item.at && wrong" class="field-error" role="alert">{{ wrong }}</p>
             <p class="kind">{{ facts.kindName(item.kind) }}</p>
             <p v-if="item.from_step" class="kind">from {{ item.from_step.toLowerCase() }}</p>
           </div>
           <div class="tools">
-            <button
-              type="button"
+            <BButton
+              variant="bare"
               :aria-label="`Another time instead of ${item.time}`"
               title="Swap"
               :disabled="busy || item.pinned"
               @click="$emit('swap', spot(item.at))"
             >
               <i class="bi bi-arrow-repeat" aria-hidden="true"></i>
-            </button>
-            <button
-              type="button"
+            </BButton>
+            <BButton
+              variant="bare"
               :aria-label="`Pin ${item.time}`"
               :aria-pressed="item.pinned"
               title="Pin"
@@ -104,7 +104,7 @@ function put(at: number): void {
               @click="$emit('pin', spot(item.at))"
             >
               <i class="bi" :class="item.pinned ? 'bi-pin-fill' : 'bi-pin'" aria-hidden="true"></i>
-            </button>
+            </BButton>
           </div>
         </template>
         <p v-else class="without">

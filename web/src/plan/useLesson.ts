@@ -1,5 +1,5 @@
-import { computed, ref, shallowRef, type ComputedRef, type Ref, type ShallowRef } from "vue";
-import { changeLesson, readLesson, Refused, type Lesson, type LessonPlan } from "@/api";
+import { computed, shallowRef, type ComputedRef, type Ref, type ShallowRef } from "vue";
+import { changeLesson, readLesson, useDoing, type Refused, type Lesson, type LessonPlan } from "@/api";
 
 /** A time of a stage by its place among the stage's times. */
 export interface Spot {
@@ -10,7 +10,7 @@ export interface Spot {
 interface Settling {
   lesson: ShallowRef<Lesson | null>;
   /** What was refused, with the field it belongs to. */
-  refused: Ref<Refused | null>;
+  refused: ShallowRef<Refused | null>;
   busy: Ref<boolean>;
   canUndo: ComputedRef<boolean>;
   load: (id: number) => Promise<void>;
@@ -61,23 +61,13 @@ function planOf(lesson: Lesson): LessonPlan {
 /** A lesson that is changed and kept in one go, with every change to be undone. */
 export function useLesson(): Settling {
   const lesson = shallowRef<Lesson | null>(null);
-  const refused = ref<Refused | null>(null);
-  const busy = ref(false);
+  const { busy, refused, doing } = useDoing();
   const past = shallowRef<LessonPlan[]>([]);
 
-  async function asking(what: () => Promise<Lesson>): Promise<boolean> {
-    busy.value = true;
-    refused.value = null;
-    try {
+  const asking = (what: () => Promise<Lesson>): Promise<boolean> =>
+    doing(async () => {
       lesson.value = await what();
-      return true;
-    } catch (error) {
-      refused.value = error instanceof Refused ? error : new Refused(null, String(error), 500);
-      return false;
-    } finally {
-      busy.value = false;
-    }
-  }
+    });
 
   async function load(id: number): Promise<void> {
     past.value = [];

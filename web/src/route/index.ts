@@ -1,3 +1,4 @@
+export { useKeptFocus } from "./keptFocus";
 import { computed, type ComputedRef } from "vue";
 import { useRoute } from "vue-router";
 

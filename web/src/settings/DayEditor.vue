@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { useSessionStorage } from "@vueuse/core";
 import { computed, ref } from "vue";
-import { Refused, setDay, useFacts, type DayEvent, type SchoolClass } from "@/api";
+import { setDay, useDoing, useFacts, type DayEvent, type SchoolClass } from "@/api";
 import { useClasses } from "@/class";
 
 /** The class's own day: what happens when, for the day ribbon of Show. */
@@ -16,9 +16,14 @@ const events = useSessionStorage<DayEvent[]>(
   props.schoolClass.day.map((event) => ({ ...event })),
   { writeDefaults: false },
 );
-const trouble = ref("");
 const kept = ref(false);
-const busy = ref(false);
+const { busy, refused, doing } = useDoing();
+/** A time that is none is refused by the contract, which knows no words for a teacher. */
+const trouble = computed(() =>
+  refused.value?.status === 400
+    ? "Write each time as 8:45 or 15:30, and say what happens then."
+    : (refused.value?.message ?? ""),
+);
 const changed = computed(() => JSON.stringify(events.value) !== JSON.stringify(props.schoolClass.day));
 
 async function usual(): Promise<void> {
@@ -27,22 +32,12 @@ async function usual(): Promise<void> {
 }
 
 async function keep(): Promise<void> {
-  busy.value = true;
-  trouble.value = "";
   kept.value = false;
-  try {
+  kept.value = await doing(async () => {
     const renewed = await setDay(props.schoolClass.id, events.value);
     classes.renew(renewed);
     events.value = renewed.day.map((event) => ({ ...event }));
-    kept.value = true;
-  } catch (error) {
-    trouble.value =
-      error instanceof Refused && error.status === 400
-        ? "Write each time as 8:45 or 15:30, and say what happens then."
-        : String(error instanceof Refused ? error.message : error);
-  } finally {
-    busy.value = false;
-  }
+  });
 }
 </script>
 

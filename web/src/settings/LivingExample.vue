@@ -24,16 +24,16 @@ const shown = computed(() => facts.of(time.value));
       <li v-for="step in shown.steps" :key="step.sentence">{{ step.sentence }}</li>
     </ol>
     <div class="times" role="group" aria-label="Another example">
-      <button
+      <BButton
+        variant="bare"
         v-for="one in EXAMPLES"
         :key="one"
-        type="button"
         :aria-pressed="one === time"
         :aria-label="facts.of(one).digital"
         @click="time = one"
       >
         <DialFace :facts="facts.of(one)" detail="small" />
-      </button>
+      </BButton>
     </div>
   </BCard>
 </template>

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { ref, watch } from "vue";
-import { setConventions, useFacts, wordsOf } from "@/api";
+import { setConventions, useDoing, useFacts } from "@/api";
 import { useClasses } from "@/class";
 import DayEditor from "./DayEditor.vue";
 import LivingExample from "./LivingExample.vue";
@@ -8,7 +8,7 @@ import LivingExample from "./LivingExample.vue";
 /** How a class says, writes and counts. Each choice is kept at once, and the example follows. */
 const facts = useFacts();
 const classes = useClasses();
-const trouble = ref("");
+const { trouble, doing } = useDoing();
 const state = ref<"" | "saving" | "saved">("");
 /** What is shown as chosen: each press at once, and what is kept again where it was refused. */
 const current = ref<Record<string, string>>({});
@@ -29,15 +29,11 @@ function choose(id: string, choice: string): void {
 async function keep(id: string, choice: string): Promise<void> {
   const mine = classes.current;
   if (!mine) return;
-  trouble.value = "";
-  try {
+  const saved = await doing(async () => {
     classes.renew(await setConventions(mine.id, { ...mine.conventions, [id]: choice }));
-    state.value = "saved";
-  } catch (error) {
-    trouble.value = wordsOf(error);
-    current.value = { ...mine.conventions };
-    state.value = "";
-  }
+  });
+  if (!saved) current.value = { ...mine.conventions };
+  state.value = saved ? "saved" : "";
 }
 </script>
 

@@ -1,9 +1,9 @@
 <script setup lang="ts">
-import { useDebounceFn, useSessionStorage } from "@vueuse/core";
-import { computed, ref, watch } from "vue";
+import { refDebounced, useObjectUrl, useSessionStorage } from "@vueuse/core";
+import { computed, nextTick, ref, shallowRef } from "vue";
 import { useRoute, useRouter } from "vue-router";
 import { countedChildren } from "@/words";
-import { makeSheet, previewSheet, Refused, useFacts, type SheetPreview, type SheetSettings } from "@/api";
+import { makeSheet, previewSheet, Refused, useAsked, useDoing, useFacts, type SheetSettings } from "@/api";
 import { WhatTheyTell } from "@/check";
 import { useClasses } from "@/class";
 import DialAlone from "./DialAlone.vue";
@@ -45,11 +45,10 @@ if (asked) {
   };
   void router.replace({ query: { class: route.query.class } });
 }
-const preview = ref<SheetPreview | null>(null);
-const refused = ref<Refused | null>(null);
 /** A class's sheets are made in two parts: first the times are chosen, then the pages are drawn. */
 const part = ref<"" | "choosing" | "drawing">("");
-const file = ref("");
+const drawn = shallowRef<Blob>();
+const file = useObjectUrl(drawn);
 const answers = ref(false);
 const made = ref<{ check_id: number; code: string } | null>(null);
 const kind = computed(() => facts.catalogue?.sheets.find((one) => one.id === form.value.kind));
@@ -66,28 +65,19 @@ const material = computed(() => {
   return `/api/classes/${classes.current?.id}/material.pdf?${text}`;
 });
 
-function take(error: unknown): void {
-  refused.value = error instanceof Refused ? error : new Refused(null, String(error), 500);
-}
-
-let asking = 0;
-async function look(): Promise<void> {
-  if (!classes.current) return;
-  const mine = ++asking;
-  try {
-    const found = await previewSheet(classes.current.id, form.value);
-    if (mine !== asking) return;
-    preview.value = found;
-    refused.value = null;
-  } catch (error) {
-    if (mine !== asking) return;
-    take(error);
-    preview.value = null;
-  }
-}
-
-const lookSoon = useDebounceFn(look, 150);
-watch([form, () => classes.current?.id, () => facts.choices], lookSoon, { deep: true, immediate: true });
+const settled = refDebounced(
+  computed(() => ({ ...form.value })),
+  150,
+);
+/** The page as it would print; while another is drawn the last one stands. */
+const { data: preview, refused: notDrawn } = useAsked(
+  "sheet",
+  () => classes.current && [classes.current.id, settled.value, facts.choices],
+  (classId, settings, _words) => previewSheet(classId, settings),
+  { meanwhile: true },
+);
+const { refused: notMade, doing } = useDoing();
+const refused = computed(() => notMade.value ?? notDrawn.value);
 
 /** What was made, as it was settled then: a second press opens it again. */
 const madeFrom = ref("");
@@ -98,21 +88,19 @@ async function make(): Promise<void> {
   // A window that is asked for later than the press is one that browsers do not open.
   const tab = window.open("", "_blank");
   if (tab) tab.document.title = "Drawing the sheet…";
-  try {
-    if (!again.value || !made.value) await keep(classes.current.id);
-    if (!file.value) await draw();
-    if (tab) tab.location.href = file.value;
-  } catch (error) {
-    tab?.close();
-    take(error);
-  } finally {
-    part.value = "";
-  }
+  const classId = classes.current.id;
+  const done = await doing(async () => {
+    if (!again.value || !made.value) await keep(classId);
+    if (!drawn.value) await draw();
+    if (tab) tab.location.href = file.value ?? "";
+  });
+  if (!done) tab?.close();
+  part.value = "";
 }
 
 async function keep(classId: number): Promise<void> {
   part.value = "choosing";
-  file.value = "";
+  drawn.value = undefined;
   const settled = JSON.stringify(form.value);
   made.value = await makeSheet(classId, form.value);
   madeFrom.value = settled;
@@ -120,9 +108,10 @@ async function keep(classId: number): Promise<void> {
 
 async function draw(): Promise<void> {
   part.value = "drawing";
-  const drawn = await fetch(`/api/checks/${made.value?.check_id}/sheet.pdf`);
-  if (!drawn.ok) throw new Refused(null, "The file could not be drawn. Try again.", drawn.status);
-  file.value = URL.createObjectURL(await drawn.blob());
+  const answer = await fetch(`/api/checks/${made.value?.check_id}/sheet.pdf`);
+  if (!answer.ok) throw new Refused(null, "The file could not be drawn. Try again.", answer.status);
+  drawn.value = await answer.blob();
+  await nextTick();
 }
 </script>
 
@@ -138,15 +127,15 @@ async function draw(): Promise<void> {
       <section class="middle" aria-label="The page as it will print">
         <div class="head">
           <div class="tabs" role="group" aria-label="What is shown">
-            <button type="button" :aria-pressed="!answers" @click="answers = false">Sheet</button>
-            <button
-              type="button"
+            <BButton variant="bare" :aria-pressed="!answers" @click="answers = false">Sheet</BButton>
+            <BButton
+              variant="bare"
               :aria-pressed="answers"
               :disabled="!preview?.answer_pages.length"
               @click="answers = true"
             >
               Answers
-            </button>
+            </BButton>
           </div>
           <BButton v-if="kind?.tasks.length" variant="outline-primary" @click="form.seed += 1">
             <i class="bi bi-arrow-repeat" aria-hidden="true"></i>

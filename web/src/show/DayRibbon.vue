@@ -40,7 +40,7 @@ const share = (at: number): string => `${(100 * at) / length.value}%`;
         :class="{ low: mark.low }"
         :style="{ left: share(mark.place) }"
       >
-        <button type="button" @click="place = mark.place">{{ mark.what }}</button>
+        <BButton variant="bare" @click="place = mark.place">{{ mark.what }}</BButton>
       </li>
     </ul>
     <div class="parts" aria-hidden="true">

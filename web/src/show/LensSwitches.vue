@@ -18,8 +18,8 @@ const facts = useFacts();
         :key="lens.id"
         :class="{ first: at > 0 && lens.group !== facts.catalogue?.lenses[at - 1]?.group }"
       >
-        <button
-          type="button"
+        <BButton
+          variant="bare"
           role="switch"
           :aria-checked="lenses.has(lens.id)"
           :title="`Show ${lens.shows}`"
@@ -32,7 +32,7 @@ const facts = useFacts();
           ></i>
           <span>{{ lens.name }}</span>
           <kbd class="key" aria-hidden="true">{{ LENS_KEYS[lens.id]?.toUpperCase() }}</kbd>
-        </button>
+        </BButton>
       </li>
     </ul>
   </section>
@@ -44,6 +44,7 @@ ul {
   padding: 0;
   margin: 0;
   display: grid;
+  grid-template-columns: minmax(0, 1fr);
 }
 
 .first {

@@ -52,16 +52,16 @@ const action = computed(() =>
       Keep it uncovered
       <kbd class="key" aria-hidden="true">K</kbd>
     </BFormCheckbox>
-    <button
+    <BButton
+      variant="bare"
       v-if="otherWays.length"
-      type="button"
       class="others"
       :aria-expanded="others"
       @click="$emit('others')"
     >
       Someone at home may say
       <kbd class="key" aria-hidden="true">O</kbd>
-    </button>
+    </BButton>
     <p v-if="others && otherWays.length" class="ways">{{ otherWays.join(" · ") }}</p>
   </section>
 </template>

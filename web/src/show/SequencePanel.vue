@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, ref } from "vue";
-import { timesFor, useFacts, wordsOf } from "@/api";
+import { timesFor, useDoing, useFacts } from "@/api";
 import { DialFace } from "@/dial";
 
 /** Times to show one after the other: typed, or chosen for a step, and put in any order. */
@@ -15,7 +15,7 @@ const emit = defineEmits<{ go: [time: string]; remove: [at: number]; shift: [at:
 const COUNT = 6;
 const facts = useFacts();
 const typed = ref("");
-const refused = ref("");
+const { trouble: refused, doing } = useDoing();
 const step = ref("");
 const steps = computed(() => facts.catalogue?.steps.filter((one) => one.id !== "hour_hand") ?? []);
 
@@ -24,16 +24,13 @@ function enter(): void {
 }
 
 async function choose(): Promise<void> {
-  refused.value = "";
   if (!step.value) return;
   const seed = Math.floor(Math.random() * 2 ** 31);
-  try {
+  await doing(async () => {
     const chosen = await timesFor({ step: step.value, task: "dial_to_words", count: COUNT, seed });
     props.add(chosen.times.join(" "));
     if (chosen.times[0]) emit("go", chosen.times[0]);
-  } catch (error) {
-    refused.value = wordsOf(error);
-  }
+  });
   step.value = "";
 }
 </script>
@@ -48,39 +45,39 @@ async function choose(): Promise<void> {
       </span>
     </p>
     <div v-if="times.length" class="sequence">
-      <button
+      <BButton
+        variant="bare"
         v-for="(time, place) in times"
         :key="time"
-        type="button"
         :aria-pressed="place === at"
         :aria-label="`Clock ${place + 1}`"
         @click="$emit('go', time)"
       >
         <DialFace :facts="facts.of(time)" detail="small" />
-      </button>
+      </BButton>
     </div>
     <div v-if="at >= 0" class="order">
-      <button
-        type="button"
+      <BButton
+        variant="bare"
         title="Earlier"
         aria-label="Earlier"
         :disabled="at === 0"
         @click="$emit('shift', at, -1)"
       >
         <i class="bi bi-arrow-left" aria-hidden="true"></i>
-      </button>
-      <button
-        type="button"
+      </BButton>
+      <BButton
+        variant="bare"
         title="Later"
         aria-label="Later"
         :disabled="at === times.length - 1"
         @click="$emit('shift', at, 1)"
       >
         <i class="bi bi-arrow-right" aria-hidden="true"></i>
-      </button>
-      <button type="button" title="Take it out" aria-label="Take it out" @click="$emit('remove', at)">
+      </BButton>
+      <BButton variant="bare" title="Take it out" aria-label="Take it out" @click="$emit('remove', at)">
         <i class="bi bi-x-lg" aria-hidden="true"></i>
-      </button>
+      </BButton>
     </div>
     <form class="add" @submit.prevent="enter">
       <BFormInput

@@ -6,26 +6,26 @@ defineEmits<{ play: []; gears: []; board: []; help: [] }>();
 
 <template>
   <div class="tools" role="toolbar" aria-label="The dial">
-    <button type="button" :disabled="loose" :aria-pressed="playing" @click="$emit('play')">
+    <BButton variant="bare" :disabled="loose" :aria-pressed="playing" @click="$emit('play')">
       <i class="bi" :class="playing ? 'bi-stop-fill' : 'bi-play-fill'" aria-hidden="true"></i>
       {{ playing ? "Stop" : "On by fives" }}
       <kbd class="key" aria-hidden="true">A</kbd>
-    </button>
-    <button type="button" :aria-pressed="loose" @click="$emit('gears')">
+    </BButton>
+    <BButton variant="bare" :aria-pressed="loose" @click="$emit('gears')">
       <i class="bi" :class="loose ? 'bi-gear-fill' : 'bi-gear'" aria-hidden="true"></i>
       {{ loose ? "Gear" : "Ungear" }}
       <kbd class="key" aria-hidden="true">U</kbd>
-    </button>
-    <button type="button" :aria-pressed="board" @click="$emit('board')">
+    </BButton>
+    <BButton variant="bare" :aria-pressed="board" @click="$emit('board')">
       <i class="bi bi-easel" aria-hidden="true"></i>
       {{ board ? "Leave the board" : "Board" }}
       <kbd class="key" aria-hidden="true">B</kbd>
-    </button>
-    <button type="button" @click="$emit('help')">
+    </BButton>
+    <BButton variant="bare" @click="$emit('help')">
       <i class="bi bi-keyboard" aria-hidden="true"></i>
       Keys
       <kbd class="key" aria-hidden="true">?</kbd>
-    </button>
+    </BButton>
   </div>
 </template>
 

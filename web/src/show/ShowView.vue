@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { useEventListener, useIdle } from "@vueuse/core";
+import { useEventListener, useIdle, useTimeoutFn } from "@vueuse/core";
 import { computed, reactive, ref, watch } from "vue";
 import { useRoute } from "vue-router";
 import { useFacts } from "@/api";
@@ -46,7 +46,8 @@ const {
   step,
 } = useSequence(listed("times"), () => shown.value.time);
 const lenses = reactive(new Set<string>(listed("lens")));
-const joining = ref(false);
+/** The two dials have just been put on one another. */
+const { isPending: joining, start: join } = useTimeoutFn(() => undefined, JOINING, { immediate: false });
 const uncovered = ref(0);
 const open = ref(false);
 const others = ref(false);
@@ -77,10 +78,7 @@ watch([() => lenses.has("day"), () => facts.choices], ([on]) => on && void facts
 });
 
 function toggle(lens: string): void {
-  if (lens === "two_dials" && lenses.has(lens)) {
-    joining.value = true;
-    window.setTimeout(() => (joining.value = false), JOINING);
-  }
+  if (lens === "two_dials" && lenses.has(lens)) join();
   toggleLens(lenses, lens);
 }
 
@@ -204,7 +202,7 @@ useEventListener("keydown", (event: KeyboardEvent) => {
 <style scoped lang="scss">
 .show {
   display: grid;
-  grid-template-columns: 12.5rem minmax(0, 1fr) minmax(15rem, 24%);
+  grid-template-columns: 13.5rem minmax(0, 1fr) minmax(15rem, 24%);
   gap: 1.25rem;
   height: calc(100vh - var(--v-bar));
   min-height: 32rem;

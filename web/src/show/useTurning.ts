@@ -1,4 +1,5 @@
-import { computed, onScopeDispose, ref, type ComputedRef, type Ref } from "vue";
+import { useIntervalFn } from "@vueuse/core";
+import { computed, ref, type ComputedRef, type Ref } from "vue";
 import { useFacts } from "@/api";
 
 interface Turning {
@@ -23,7 +24,6 @@ export function useTurning(start: string): Turning {
   const facts = useFacts();
   const shown = ref(facts.placeOf(start) ?? facts.placeOf("4:45") ?? 0);
   const afternoon = ref(false);
-  const timer = ref<number>();
   const round = facts.times.length;
 
   const place = computed({
@@ -45,22 +45,18 @@ export function useTurning(start: string): Turning {
     shown.value = facts.placeOf(time) ?? shown.value;
   }
 
-  function stop(): void {
-    window.clearInterval(timer.value);
-    timer.value = undefined;
-  }
-
   function beat(): void {
     const next = shown.value + 5 - (shown.value % 5);
     place.value = next % round;
-    if (next % HOUR === 0) stop();
+    if (next % HOUR === 0) pause();
   }
+
+  const { pause, resume, isActive } = useIntervalFn(beat, BEAT, { immediate: false });
 
   function play(): void {
-    if (timer.value !== undefined) return stop();
-    timer.value = window.setInterval(beat, BEAT);
+    if (isActive.value) pause();
+    else resume();
   }
 
-  onScopeDispose(stop);
-  return { place, dayPlace, playing: computed(() => timer.value !== undefined), go, play, stop };
+  return { place, dayPlace, playing: computed(() => isActive.value), go, play, stop: pause };
 }

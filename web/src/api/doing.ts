@@ -1,0 +1,47 @@
+import { computed, ref, shallowRef, type ComputedRef, type Ref, type ShallowRef } from "vue";
+import { Refused } from "./client";
+import { wordsOf } from "./asked";
+
+export interface Doing {
+  busy: Ref<boolean>;
+  /** What was refused last, with the field it belongs to. */
+  refused: ShallowRef<Refused | null>;
+  /** The words of it, wherever they belong. */
+  trouble: ComputedRef<string>;
+  /** The words that belong to one of these fields; empty where there are none. */
+  wrong: (...fields: string[]) => string;
+  /** The words that belong to none of these. */
+  elsewhere: (...fields: string[]) => string;
+  /** Does it, and says whether it was done; what was refused before is forgotten. */
+  doing: (what: () => Promise<unknown>) => Promise<boolean>;
+}
+
+/** Something a page has the server do: whether it is at it, and what was refused, at its field. */
+export function useDoing(): Doing {
+  const busy = ref(false);
+  const refused = shallowRef<Refused | null>(null);
+  const about = (fields: string[]): boolean => fields.includes(refused.value?.field ?? "");
+
+  async function doing(what: () => Promise<unknown>): Promise<boolean> {
+    busy.value = true;
+    refused.value = null;
+    try {
+      await what();
+      return true;
+    } catch (error) {
+      refused.value = error instanceof Refused ? error : new Refused(null, wordsOf(error), 500);
+      return false;
+    } finally {
+      busy.value = false;
+    }
+  }
+
+  return {
+    busy,
+    refused,
+    doing,
+    trouble: computed(() => refused.value?.message ?? ""),
+    wrong: (...fields) => (about(fields) ? (refused.value?.message ?? "") : ""),
+    elsewhere: (...fields) => (about(fields) ? "" : (refused.value?.message ?? "")),
+  };
+}

@@ -1,0 +1,2 @@
+export { default as SureButton } from "./SureButton.vue";
+export { default as FieldGroup } from "./FieldGroup.vue";

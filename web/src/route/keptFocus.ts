@@ -1,0 +1,82 @@
+import { useEventListener, useMutationObserver } from "@vueuse/core";
+import { nextTick } from "vue";
+
+const FOCUSABLE = [
+  "a[href]",
+  "button:not(:disabled)",
+  "input:not(:disabled)",
+  "select:not(:disabled)",
+  "textarea:not(:disabled)",
+  "[tabindex]:not([tabindex='-1'])",
+].join(",");
+
+const can = (element: Element): boolean =>
+  element.isConnected &&
+  element.matches(FOCUSABLE) &&
+  element.getClientRects().length > 0 &&
+  !element.closest("[inert]");
+
+const within = (element: Element): HTMLElement[] =>
+  [...element.querySelectorAll<HTMLElement>(FOCUSABLE)].filter(can);
+
+const nameOf = (element: Element): string =>
+  `${element.tagName} ${element.getAttribute("aria-label") ?? element.getAttribute("title") ?? element.textContent.trim()}`;
+
+/** Where the keys were: the element, its name, and what it lay in, from the inside out, with its place among the others. */
+interface Held {
+  element: HTMLElement;
+  name: string;
+  around: { box: Element; at: number }[];
+}
+
+function hold(element: HTMLElement): Held {
+  const around: Held["around"] = [];
+  for (let box = element.parentElement; box && box !== document.body; box = box.parentElement) {
+    around.push({ box, at: within(box).indexOf(element) });
+    if (box.id === "main") break;
+  }
+  return { element, name: nameOf(element), around };
+}
+
+/** What stands for it now: itself, another of its name, or what is at its place. */
+function heir({ element, name, around }: Held): HTMLElement | undefined {
+  if (can(element)) return element;
+  const left = around.filter((one) => one.box.isConnected);
+  for (const { box } of left) {
+    const same = within(box).filter((one) => nameOf(one) === name);
+    if (same.length === 1) return same[0];
+  }
+  for (const { box, at } of left) {
+    if (box.id === "main") break;
+    const there = within(box);
+    if (there.length) return there[Math.min(Math.max(at, 0), there.length - 1)];
+  }
+  return document.getElementById("main") ?? undefined;
+}
+
+/**
+ * Keys stay where they are. What is pressed often goes away by it (a row that is removed, a question that is answered) or is
+ * disabled for a moment; a browser then begins at the top of the page. Here the keys go on from what has come in its place.
+ */
+export function useKeptFocus(): void {
+  let held: Held | null = null;
+
+  const lost = (): boolean => !document.activeElement || document.activeElement === document.body;
+  const restore = (): void => {
+    if (lost() && held) heir(held)?.focus({ preventScroll: true });
+  };
+
+  useEventListener(document, "focusin", (event: FocusEvent) => {
+    if (event.target instanceof HTMLElement) held = hold(event.target);
+  });
+  // A press beside everything is meant: nothing is held then.
+  useEventListener(document, "pointerdown", (event: PointerEvent) => {
+    if (event.target instanceof Element && !event.target.closest(`${FOCUSABLE}, label, svg`)) held = null;
+  });
+  useMutationObserver(document.body, () => void nextTick(restore), {
+    subtree: true,
+    childList: true,
+    attributes: true,
+    attributeFilter: ["disabled", "inert"],
+  });
+}
