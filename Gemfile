@@ -8,6 +8,7 @@ gem "zeitwerk", "~> 2.6"
 
 group :server do
   gem "argon2", "~> 2.3"
+  gem "dry-struct", "~> 1.6"
   gem "openapi_first", "~> 1.4.3"
   gem "prawn", "~> 2.4"
   gem "puma", "~> 6.4"
@@ -17,6 +18,7 @@ group :server do
   gem "rodauth", "~> 2.36"
   gem "rqrcode", "~> 2.2"
   gem "sequel", "~> 5.80"
+  gem "sin_lru_redux", "~> 2.5"
   gem "sinatra", "~> 4.0"
   gem "sqlite3", "~> 1.7.3"
 end
@@ -24,10 +26,12 @@ end
 group :test do
   gem "axe-core-rspec", "~> 4.9"
   gem "capybara", "~> 3.40"
+  gem "damerau-levenshtein", "~> 1.3"
   gem "pdf-reader", "~> 2.12"
   gem "rack-test", "~> 2.1"
   gem "rspec", "~> 3.13"
   gem "selenium-webdriver", "~> 4.20"
+  gem "simplecov", "~> 0.22", require: false
   gem "twitter_cldr", "~> 6.12"
 end
 

@@ -72,7 +72,7 @@ RSpec.describe "A class, a check, and what the answers say" do
   it "keeps a form's entries and names the field that is wrong", :demo do
     visit "/check/new"
     fill_in "How many clocks", with: "500"
-    expect(page).to have_css("#count-wrong", text: "A check has 1 to 12 clocks.")
+    expect(page).to have_css(".field [role='alert']", text: "A check has 1 to 12 clocks.")
     expect(page).to have_button("Make this check", disabled: true)
     expect(find_field("How many clocks").value).to eq("500")
     fill_in "How many clocks", with: "4"
@@ -81,10 +81,10 @@ RSpec.describe "A class, a check, and what the answers say" do
     visit "/class/new"
     fill_in "What you call the class", with: "Heron class"
     click_button "Make the class"
-    expect(page).to have_css("#names-wrong", text: "Write at least one child's name")
+    expect(page).to have_css(".field [role='alert']", text: "Write at least one child's name")
     fill_in "Children, one on each line", with: "Bo\nBo"
     click_button "Make the class"
-    expect(page).to have_css("#names-wrong", text: "Two children are called Bo")
+    expect(page).to have_css(".field [role='alert']", text: "Two children are called Bo")
     expect(find_field("What you call the class").value).to eq("Heron class")
   end
 

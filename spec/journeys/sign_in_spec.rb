@@ -11,7 +11,7 @@ RSpec.describe "Who gets in" do
     expect(page).to have_css("h1", text: "Welcome to Vantick")
     fill("Marit", "short")
     click_button "Make the account"
-    expect(page).to have_css("#password-error", text: "at least 10 characters")
+    expect(page).to have_css(".field [role='alert']", text: "at least 10 characters")
     expect(page).to have_field("Your name", with: "Marit")
     fill("Marit", "four words in a row")
     click_button "Make the account"
@@ -32,7 +32,7 @@ RSpec.describe "Who gets in" do
     visit "/class"
     fill("Marit", "the lamp is out")
     click_button "Sign in"
-    expect(page).to have_css("#password-error", text: "The name or the password is not right.")
+    expect(page).to have_css(".field [role='alert']", text: "The name or the password is not right.")
     expect(page).to have_field("Your name", with: "Marit")
     expect(page).to be_accessible
     fill("Marit", BrowserHelpers::TEACHER[:password])
@@ -80,7 +80,7 @@ RSpec.describe "Who gets in" do
     expect(page).to have_css("h1", text: "Sign in")
     fill("Marit", BrowserHelpers::TEACHER[:password])
     click_button "Sign in"
-    expect(page).to have_css("nav a.here", text: "Plan")
+    expect(page).to have_css("nav a.active", text: "Plan")
   end
 
   it "gives a child at a desk nothing of the teacher's", :stranger do

@@ -44,11 +44,11 @@ async function add(): Promise<void> {
     <div class="columns">
       <form novalidate @submit.prevent="change">
         <h2>Change the password</h2>
-        <FieldGroup id="now" label="Present password" :wrong="own.wrong('password')">
-          <BFormInput id="now" v-model="now" type="password" autocomplete="current-password" />
+        <FieldGroup id="now" v-slot="{ state }" label="Present password" :wrong="own.wrong('password')">
+          <BFormInput id="now" v-model="now" :state="state" type="password" autocomplete="current-password" />
         </FieldGroup>
-        <FieldGroup id="next" label="New password" :wrong="own.wrong('new_password')">
-          <BFormInput id="next" v-model="next" type="password" autocomplete="new-password" />
+        <FieldGroup id="next" v-slot="{ state }" label="New password" :wrong="own.wrong('new_password')">
+          <BFormInput id="next" v-model="next" :state="state" type="password" autocomplete="new-password" />
         </FieldGroup>
         <BButton type="submit" variant="primary" :disabled="busy || !now || !next">Change it</BButton>
       </form>
@@ -69,13 +69,25 @@ async function add(): Promise<void> {
       <form novalidate @submit.prevent="add">
         <h2>An account for a colleague</h2>
         <p>They have classes of their own; neither of you sees the other's.</p>
-        <FieldGroup id="colleague" label="Name" :wrong="other.wrong('name')">
-          <BFormInput id="colleague" v-model="colleague.name" autocomplete="off" maxlength="40" />
+        <FieldGroup id="colleague" v-slot="{ state }" label="Name" :wrong="other.wrong('name')">
+          <BFormInput
+            id="colleague"
+            v-model="colleague.name"
+            :state="state"
+            autocomplete="off"
+            maxlength="40"
+          />
         </FieldGroup>
-        <FieldGroup id="colleague-password" label="Password to begin with" :wrong="other.wrong('password')">
+        <FieldGroup
+          id="colleague-password"
+          v-slot="{ state }"
+          label="Password to begin with"
+          :wrong="other.wrong('password')"
+        >
           <BFormInput
             id="colleague-password"
             v-model="colleague.password"
+            :state="state"
             type="password"
             autocomplete="new-password"
           />

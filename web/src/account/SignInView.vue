@@ -43,17 +43,27 @@ function takeDemo(): void {
       <p v-if="first">
         Make your account. It stays on this machine; classes and answers are seen by nobody else.
       </p>
-      <FieldGroup id="name" label="Your name" :wrong="wrong('name')">
-        <BFormInput id="name" v-model="name" autocomplete="username" autofocus maxlength="40" />
+      <FieldGroup id="name" v-slot="{ state }" label="Your name" :wrong="wrong('name')">
+        <BFormInput
+          id="name"
+          v-model="name"
+          :state="state"
+          autocomplete="username"
+          autofocus
+          maxlength="40"
+        />
       </FieldGroup>
       <FieldGroup id="password" label="Password" :wrong="wrong('password')">
-        <BFormInput
-          id="password"
-          v-model="password"
-          type="password"
-          :autocomplete="first ? 'new-password' : 'current-password'"
-          maxlength="200"
-        />
+        <template #default="{ state }">
+          <BFormInput
+            id="password"
+            v-model="password"
+            :state="state"
+            type="password"
+            :autocomplete="first ? 'new-password' : 'current-password'"
+            maxlength="200"
+          />
+        </template>
         <template #hint>
           <template v-if="first">Ten characters or more; four words in a row are easy to keep.</template>
           <template v-else>

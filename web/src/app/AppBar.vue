@@ -34,15 +34,17 @@ const places = [
       Vantick
     </RouterLink>
     <nav aria-label="Parts of Vantick">
-      <RouterLink
-        v-for="place in places"
-        :key="place.name"
-        :to="{ name: place.name }"
-        :class="{ here: place.within.includes(String($route.name)) }"
-        :aria-current="place.within.includes(String($route.name)) ? 'page' : undefined"
-      >
-        {{ place.text }}
-      </RouterLink>
+      <BNav pills class="parts">
+        <BNavItem
+          v-for="place in places"
+          :key="place.name"
+          :to="{ name: place.name }"
+          :active="place.within.includes(String($route.name))"
+          :link-attrs="{ 'aria-current': place.within.includes(String($route.name)) ? 'page' : undefined }"
+        >
+          {{ place.text }}
+        </BNavItem>
+      </BNav>
     </nav>
     <BDropdown variant="link" class="class-menu" placement="bottom-end">
       <template #button-content>
@@ -90,24 +92,19 @@ const places = [
   text-decoration: none;
 }
 
-nav {
-  display: flex;
+.parts {
+  --bs-nav-link-color: var(--v-quiet);
+  --bs-nav-link-padding-x: 1.15rem;
+  --bs-nav-link-padding-y: 0.35rem;
+  --bs-nav-pills-border-radius: 2rem;
+  --bs-nav-pills-link-active-bg: var(--v-ink);
+  --bs-nav-pills-link-active-color: var(--v-paper);
+
+  flex-wrap: nowrap;
   gap: 0.35rem;
 
-  a {
-    padding: 0.35rem 1.15rem;
-    border-radius: 2rem;
-    text-decoration: none;
-    color: var(--v-quiet);
-
-    &:hover {
-      background: var(--v-shade);
-    }
-
-    &.here {
-      background: var(--v-ink);
-      color: var(--v-paper);
-    }
+  :deep(a:not(.active):hover) {
+    background: var(--v-shade);
   }
 }
 
@@ -163,12 +160,10 @@ nav {
     gap: 0;
   }
 
-  nav {
-    gap: 0;
-  }
+  .parts {
+    --bs-nav-link-padding-x: 0.5rem;
 
-  nav a {
-    padding: 0.35rem 0.5rem;
+    gap: 0;
     font-size: 0.95rem;
   }
 }
@@ -179,8 +174,9 @@ nav {
     padding: 0 0.4rem;
   }
 
-  nav a {
-    padding: 0.35rem;
+  .parts {
+    --bs-nav-link-padding-x: 0.35rem;
+
     font-size: 0.85rem;
   }
 

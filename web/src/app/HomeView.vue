@@ -56,10 +56,10 @@ const clocks = computed(() => {
         </p>
         <p v-else>First names or aliases are enough. You can show a clock without a class.</p>
         <div class="ways">
-          <RouterLink class="btn btn-primary" :to="{ name: classes.current ? 'new-check' : 'new-class' }">
+          <BButton variant="primary" :to="{ name: classes.current ? 'new-check' : 'new-class' }">
             {{ classes.current ? "Make a check" : "Make a class" }}
-          </RouterLink>
-          <RouterLink class="btn btn-outline-primary" :to="{ name: 'show' }">Show a clock</RouterLink>
+          </BButton>
+          <BButton variant="outline-primary" :to="{ name: 'show' }">Show a clock</BButton>
         </div>
       </div>
     </BCard>
@@ -74,12 +74,12 @@ const clocks = computed(() => {
           <li v-if="last.unreadable">{{ counted(last.unreadable, "answer") }} could not be read</li>
         </ul>
         <div class="ways">
-          <RouterLink class="btn btn-outline-primary" :to="{ name: 'class', params: { id: last.id } }">
+          <BButton variant="outline-primary" :to="{ name: 'class', params: { id: last.id } }">
             What the answers say
-          </RouterLink>
-          <RouterLink v-if="clocks" class="btn btn-outline-primary" :to="{ name: 'show', query: clocks }">
+          </BButton>
+          <BButton v-if="clocks" variant="outline-primary" :to="{ name: 'show', query: clocks }">
             Show three that mend it
-          </RouterLink>
+          </BButton>
         </div>
       </BCard>
     </HomeLadder>

@@ -37,51 +37,47 @@ const practice = computed(() => props.check.desk?.kind === "practice");
       </span>
     </div>
     <div class="ways">
-      <RouterLink
+      <BButton
         v-if="check.desk"
-        class="btn btn-outline-primary"
+        variant="outline-primary"
         :to="{ name: 'live-desk', params: { id: check.desk.id } }"
       >
         At the desks
-      </RouterLink>
-      <RouterLink
+      </BButton>
+      <BButton
         v-else
-        class="btn btn-outline-primary"
+        variant="outline-primary"
         :to="{ name: 'new-desk', query: { check: check.id } }"
         title="Children answer it on devices"
       >
         To the desks
-      </RouterLink>
-      <RouterLink
+      </BButton>
+      <BButton
         v-if="facts.hasSlips(check)"
-        class="btn btn-outline-primary"
+        variant="outline-primary"
         :to="{ name: 'slips', params: { id: check.id } }"
       >
         Slips
-      </RouterLink>
-      <a
+      </BButton>
+      <BButton
         v-else-if="!practice"
-        class="btn btn-outline-primary"
+        variant="outline-primary"
         :href="`/api/checks/${check.id}/sheet.pdf`"
         target="_blank"
         rel="noopener"
       >
         Sheet
-      </a>
-      <RouterLink
-        v-if="!practice"
-        class="btn btn-outline-primary"
-        :to="{ name: 'check', params: { id: check.id } }"
-      >
+      </BButton>
+      <BButton v-if="!practice" variant="outline-primary" :to="{ name: 'check', params: { id: check.id } }">
         Type in
-      </RouterLink>
-      <RouterLink
+      </BButton>
+      <BButton
         v-if="check.answers"
-        class="btn btn-outline-primary"
+        variant="outline-primary"
         :to="{ name: 'class', params: { id: check.id } }"
       >
         What they say
-      </RouterLink>
+      </BButton>
     </div>
   </article>
 </template>

@@ -76,8 +76,8 @@ const find = (): Promise<boolean> =>
           />
           <BButton type="submit" variant="outline-primary" :disabled="!code.trim()">Find it</BButton>
         </form>
-        <RouterLink class="btn btn-outline-primary" :to="{ name: 'new-desk' }">Open the desks</RouterLink>
-        <RouterLink class="btn btn-primary" :to="{ name: 'new-check' }">New check</RouterLink>
+        <BButton variant="outline-primary" :to="{ name: 'new-desk' }">Open the desks</BButton>
+        <BButton variant="primary" :to="{ name: 'new-check' }">New check</BButton>
       </div>
     </div>
     <p v-if="unknown" class="field-error" role="alert">{{ unknown }}</p>

@@ -56,18 +56,19 @@ async function make(): Promise<void> {
     </p>
     <div v-else class="columns">
       <form novalidate @submit.prevent="make">
-        <FieldGroup id="step" label="Step" :wrong="wrong('step')">
-          <BFormSelect id="step" v-model="form.step" :options="steps" />
+        <FieldGroup id="step" v-slot="{ state }" label="Step" :wrong="wrong('step')">
+          <BFormSelect id="step" v-model="form.step" :state="state" :options="steps" />
         </FieldGroup>
         <fieldset class="field">
           <legend>Task</legend>
           <BFormRadioGroup v-model="form.task" :options="tasks" name="task" stacked />
           <p v-if="wrong('task')" class="field-error" role="alert">{{ wrong("task") }}</p>
         </fieldset>
-        <FieldGroup id="count" label="How many clocks" :wrong="wrong('count')">
+        <FieldGroup id="count" v-slot="{ state }" label="How many clocks" :wrong="wrong('count')">
           <BFormInput
             id="count"
             v-model.number="form.count"
+            :state="state"
             class="count"
             type="number"
             min="1"

@@ -41,9 +41,7 @@ function print(): void {
             <i class="bi bi-printer" aria-hidden="true"></i>
             Print
           </BButton>
-          <RouterLink class="btn btn-outline-primary" :to="{ name: 'check', params: { id } }">
-            Type answers in
-          </RouterLink>
+          <BButton variant="outline-primary" :to="{ name: 'check', params: { id } }">Type answers in</BButton>
         </div>
       </div>
       <div class="paper">

@@ -35,9 +35,9 @@ const take = (): Promise<boolean> =>
     <p v-if="told" class="quiet" role="status">{{ told }}</p>
     <div class="ways">
       <BButton variant="primary" :disabled="busy || !table.trim()" @click="take">Take them in</BButton>
-      <a class="btn btn-outline-primary" :href="`/api/checks/${check.id}/answers.csv`" download>
+      <BButton variant="outline-primary" :href="`/api/checks/${check.id}/answers.csv`" download>
         Save as CSV
-      </a>
+      </BButton>
     </div>
   </details>
 </template>

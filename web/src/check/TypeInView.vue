@@ -28,31 +28,31 @@ const practice = computed(() => check.value?.desk?.kind === "practice");
           <template v-if="!practice">· {{ counted(check.items.length, "clock") }}</template>
         </span>
         <div class="actions">
-          <RouterLink
+          <BButton
             v-if="facts.hasSlips(check)"
-            class="btn btn-outline-primary"
+            variant="outline-primary"
             :to="{ name: 'slips', params: { id } }"
           >
             <i class="bi bi-printer" aria-hidden="true"></i>
             Slips
-          </RouterLink>
-          <RouterLink
+          </BButton>
+          <BButton
             v-if="check.desk"
-            class="btn btn-outline-primary"
+            variant="outline-primary"
             :to="{ name: 'live-desk', params: { id: check.desk.id } }"
           >
             At the desks
-          </RouterLink>
-          <a
+          </BButton>
+          <BButton
             v-if="!practice"
-            class="btn btn-outline-primary"
+            variant="outline-primary"
             :href="`/api/checks/${id}/sheet.pdf`"
             target="_blank"
             rel="noopener"
           >
             <i class="bi bi-file-earmark-pdf" aria-hidden="true"></i>
             Sheet{{ check.code ? ` ${check.code}` : "" }}
-          </a>
+          </BButton>
           <BDropdown
             v-if="check.own_times"
             text="For one child again"
@@ -69,18 +69,16 @@ const practice = computed(() => check.value?.desk?.kind === "practice");
               {{ child.name }}
             </BDropdownItem>
           </BDropdown>
-          <a
+          <BButton
             v-else-if="!practice"
-            class="btn btn-outline-primary"
+            variant="outline-primary"
             :href="`/api/checks/${id}/sheet.pdf?part=sheets&spare=true`"
             target="_blank"
             rel="noopener"
           >
             One to spare
-          </a>
-          <RouterLink class="btn btn-primary" :to="{ name: 'class', params: { id } }">
-            What the answers say
-          </RouterLink>
+          </BButton>
+          <BButton variant="primary" :to="{ name: 'class', params: { id } }">What the answers say</BButton>
         </div>
       </div>
       <p v-if="practice">

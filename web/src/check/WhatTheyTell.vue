@@ -24,25 +24,25 @@ const clocks = computed(() => props.choice.times.length);
       </template>
       <template v-else>Every misreading of this step would show.</template>
     </p>
-    <table v-if="full">
-      <thead>
-        <tr>
-          <th scope="col">Misreading</th>
-          <th scope="col">Chances to show</th>
-        </tr>
-      </thead>
-      <tbody>
-        <tr v-for="one in chances" :key="one.id" :class="{ none: one.count === 0 }">
-          <th scope="row">{{ one.name }}</th>
-          <td>
+    <BTableSimple v-if="full">
+      <BThead>
+        <BTr>
+          <BTh scope="col">Misreading</BTh>
+          <BTh scope="col">Chances to show</BTh>
+        </BTr>
+      </BThead>
+      <BTbody>
+        <BTr v-for="one in chances" :key="one.id" :class="{ none: one.count === 0 }">
+          <BTh scope="row">{{ one.name }}</BTh>
+          <BTd>
             <span class="pips" aria-hidden="true">
               <i v-for="at in clocks" :key="at" :class="{ on: at <= one.count }"></i>
             </span>
             {{ one.count }}
-          </td>
-        </tr>
-      </tbody>
-    </table>
+          </BTd>
+        </BTr>
+      </BTbody>
+    </BTableSimple>
   </BCard>
 </template>
 

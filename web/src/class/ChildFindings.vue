@@ -20,25 +20,25 @@ function told({ answered, right, unreadable }: Findings["children"][number]): st
 </script>
 
 <template>
-  <table class="children">
+  <BTableSimple class="children">
     <caption class="visually-hidden">Children and the misreadings their answers show</caption>
-    <thead>
-      <tr>
-        <th scope="col">Child</th>
-        <th scope="col">Right</th>
-        <th scope="col">What may lie behind it</th>
-        <th scope="col">Hits and chances</th>
-      </tr>
-    </thead>
-    <tbody>
-      <tr v-for="child in findings.children" :key="child.child_id" :class="{ away: child.answered === 0 }">
-        <th scope="row">{{ child.name }}</th>
-        <td class="right">
+    <BThead>
+      <BTr>
+        <BTh scope="col">Child</BTh>
+        <BTh scope="col">Right</BTh>
+        <BTh scope="col">What may lie behind it</BTh>
+        <BTh scope="col">Hits and chances</BTh>
+      </BTr>
+    </BThead>
+    <BTbody>
+      <BTr v-for="child in findings.children" :key="child.child_id" :class="{ away: child.answered === 0 }">
+        <BTh scope="row">{{ child.name }}</BTh>
+        <BTd class="right">
           <template v-if="child.answered">{{ child.right }} of {{ child.answered }}</template>
           <template v-else>away</template>
-        </td>
+        </BTd>
         <template v-if="child.evidence.length">
-          <td>
+          <BTd>
             <div
               v-for="(piece, at) in child.evidence"
               :key="piece.misreading"
@@ -46,8 +46,8 @@ function told({ answered, right, unreadable }: Findings["children"][number]): st
             >
               {{ facts.misreading(piece.misreading).name }}
             </div>
-          </td>
-          <td>
+          </BTd>
+          <BTd>
             <div
               v-for="(piece, at) in child.evidence"
               :key="piece.misreading"
@@ -58,14 +58,14 @@ function told({ answered, right, unreadable }: Findings["children"][number]): st
                 ({{ piece.own_hits === 0 ? "none" : piece.own_hits }} its own)
               </span>
             </div>
-          </td>
+          </BTd>
         </template>
-        <td v-else colspan="2" class="quiet">
+        <BTd v-else colspan="2" class="quiet">
           {{ told(child) }}
-        </td>
-      </tr>
-    </tbody>
-  </table>
+        </BTd>
+      </BTr>
+    </BTbody>
+  </BTableSimple>
 </template>
 
 <style scoped lang="scss">

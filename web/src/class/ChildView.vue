@@ -69,7 +69,7 @@ const asked = computed(() =>
         <h1>{{ record.child.name }}</h1>
         <span class="verdict">{{ verdict }}</span>
         <div class="actions">
-          <RouterLink class="btn btn-outline-primary" :to="{ name: 'children' }">The class</RouterLink>
+          <BButton variant="outline-primary" :to="{ name: 'children' }">The class</BButton>
         </div>
       </div>
       <p v-if="!record.answers.length">No answers yet.</p>
@@ -94,9 +94,9 @@ const asked = computed(() =>
               </li>
             </ul>
             <p v-if="piece.shown" class="move">{{ facts.misreading(piece.misreading).move }}</p>
-            <RouterLink
+            <BButton
               v-if="piece.shown"
-              class="btn btn-outline-primary"
+              variant="outline-primary"
               :to="{
                 name: 'show',
                 query: {
@@ -106,7 +106,7 @@ const asked = computed(() =>
               }"
             >
               Show three that show it
-            </RouterLink>
+            </BButton>
           </BCard>
         </section>
         <aside>
@@ -146,25 +146,25 @@ const asked = computed(() =>
         <section class="all" aria-labelledby="all-head">
           <h2 id="all-head" class="eyebrow">Every answer, the newest first</h2>
           <div class="wide" tabindex="0" role="region" aria-labelledby="all-head">
-            <table>
-              <tbody>
-                <tr v-for="answer in record.answers" :key="answer.id">
-                  <td><DialFace class="row-dial" :facts="facts.of(answer.time)" detail="small" /></td>
-                  <td>{{ answer.right }}</td>
-                  <td>
+            <BTableSimple>
+              <BTbody>
+                <BTr v-for="answer in record.answers" :key="answer.id">
+                  <BTd><DialFace class="row-dial" :facts="facts.of(answer.time)" detail="small" /></BTd>
+                  <BTd>{{ answer.right }}</BTd>
+                  <BTd>
                     <strong>{{ answer.answer }}</strong>
-                  </td>
-                  <td>
+                  </BTd>
+                  <BTd>
                     <VerdictMark :verdict="answer.verdict as keyof typeof VERDICTS" quiet />
                     {{ VERDICTS[answer.verdict as keyof typeof VERDICTS].word }}
-                  </td>
-                  <td class="quiet">
+                  </BTd>
+                  <BTd class="quiet">
                     {{ answer.misreadings.map((id) => facts.misreading(id).name).join(", or ") }}
-                  </td>
-                  <td class="quiet">{{ moment(answer.answered_at) }}</td>
-                </tr>
-              </tbody>
-            </table>
+                  </BTd>
+                  <BTd class="quiet">{{ moment(answer.answered_at) }}</BTd>
+                </BTr>
+              </BTbody>
+            </BTableSimple>
           </div>
         </section>
       </div>

@@ -36,12 +36,9 @@ const shape = (state: string | undefined): (typeof STATES)[number] =>
         </li>
       </ul>
       <div v-if="last?.checks[0]" class="actions">
-        <RouterLink
-          class="btn btn-outline-primary"
-          :to="{ name: 'class', params: { id: last.checks[0].id } }"
-        >
+        <BButton variant="outline-primary" :to="{ name: 'class', params: { id: last.checks[0].id } }">
           What the last check says
-        </RouterLink>
+        </BButton>
       </div>
     </div>
     <ClassTabs />
@@ -55,23 +52,23 @@ const shape = (state: string | undefined): (typeof STATES)[number] =>
       <RouterLink :to="{ name: 'new-check' }">Make a check</RouterLink>
     </p>
     <div v-else-if="ladder" class="wide" tabindex="0" role="region" aria-label="Children by steps">
-      <table>
-        <thead>
-          <tr>
-            <th scope="col">Child</th>
-            <th scope="col" class="next">Next</th>
-            <th v-for="step in steps" :key="step.id" scope="col">{{ facts.rung(step.id).name }}</th>
-          </tr>
-        </thead>
-        <tbody>
-          <tr v-for="child in ladder.children" :key="child.child_id">
-            <th scope="row">
+      <BTableSimple>
+        <BThead>
+          <BTr>
+            <BTh scope="col">Child</BTh>
+            <BTh scope="col" class="next">Next</BTh>
+            <BTh v-for="step in steps" :key="step.id" scope="col">{{ facts.rung(step.id).name }}</BTh>
+          </BTr>
+        </BThead>
+        <BTbody>
+          <BTr v-for="child in ladder.children" :key="child.child_id">
+            <BTh scope="row">
               <RouterLink :to="{ name: 'child', params: { child: child.child_id } }">
                 {{ classes.current.children.find((one) => one.id === child.child_id)?.name }}
               </RouterLink>
-            </th>
-            <td class="next">{{ child.next_step ? facts.rung(child.next_step).name : "" }}</td>
-            <td v-for="step in steps" :key="step.id" :class="{ stumbles: child.stumbles.includes(step.id) }">
+            </BTh>
+            <BTd class="next">{{ child.next_step ? facts.rung(child.next_step).name : "" }}</BTd>
+            <BTd v-for="step in steps" :key="step.id" :class="{ stumbles: child.stumbles.includes(step.id) }">
               <i
                 class="bi"
                 :class="[shape(child.states[step.id]).icon, child.states[step.id]]"
@@ -86,10 +83,10 @@ const shape = (state: string | undefined): (typeof STATES)[number] =>
                 aria-hidden="true"
               ></i>
               <span v-if="child.stumbles.includes(step.id)" class="visually-hidden">, stumbles here</span>
-            </td>
-          </tr>
-        </tbody>
-      </table>
+            </BTd>
+          </BTr>
+        </BTbody>
+      </BTableSimple>
     </div>
     <p v-else class="quiet" aria-live="polite">Opening the class…</p>
   </div>

@@ -8,38 +8,32 @@ const TABS = [
 </script>
 
 <template>
-  <nav class="tabs no-print" aria-label="Parts of Class">
-    <RouterLink
-      v-for="tab in TABS"
-      :key="tab.name"
-      :to="{ name: tab.name }"
-      :class="{ here: $route.name === tab.name }"
-      :aria-current="$route.name === tab.name ? 'page' : undefined"
-    >
-      {{ tab.text }}
-    </RouterLink>
+  <nav aria-label="Parts of Class" class="no-print">
+    <BNav underline class="tabs">
+      <BNavItem
+        v-for="tab in TABS"
+        :key="tab.name"
+        :to="{ name: tab.name }"
+        :active="$route.name === tab.name"
+      >
+        {{ tab.text }}
+      </BNavItem>
+    </BNav>
   </nav>
 </template>
 
 <style scoped lang="scss">
 .tabs {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 0.25rem 1.25rem;
+  --bs-nav-link-color: var(--v-quiet);
+  --bs-nav-link-padding-y: 0.35rem;
+  --bs-nav-underline-border-width: 3px;
+  --bs-nav-underline-gap: 1.25rem;
+
   margin-bottom: 1.25rem;
   border-bottom: 1px solid var(--v-line);
 
-  a {
-    padding: 0.35rem 0;
-    color: var(--v-quiet);
-    text-decoration: none;
-    border-bottom: 3px solid transparent;
-
-    &.here {
-      color: var(--v-ink);
-      font-weight: 700;
-      border-color: var(--v-hour);
-    }
+  :deep(.active) {
+    border-color: var(--v-hour);
   }
 }
 </style>

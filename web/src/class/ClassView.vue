@@ -52,13 +52,13 @@ function go(id: unknown): void {
       <div v-if="options.length" class="actions">
         <label class="visually-hidden" for="which">Check</label>
         <BFormSelect id="which" :model-value="check?.id" :options="options" @update:model-value="go" />
-        <RouterLink
+        <BButton
           v-if="check && check.desk?.kind !== 'practice'"
-          class="btn btn-outline-primary"
+          variant="outline-primary"
           :to="{ name: 'check', params: { id: check.id } }"
         >
           Type answers in
-        </RouterLink>
+        </BButton>
       </div>
     </div>
 

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { computed, ref, watch } from "vue";
+import { VueDraggable } from "vue-draggable-plus";
 import { useRouter } from "vue-router";
 import { planLesson, readGroups, useFacts, useAsked, useDoing, type Group } from "@/api";
 import { DialFace } from "@/dial";
@@ -18,7 +19,6 @@ const most = ref(facts.catalogue?.limits.groups ?? 1);
 const groups = ref<Group[]>([]);
 const moved = ref(false);
 const { trouble: refused, doing } = useDoing();
-const dragged = ref<{ child: number; from: number } | null>(null);
 const { data, trouble } = useAsked(
   "groups",
   () => classes.current && [classes.current.id, most.value || 1],
@@ -43,6 +43,9 @@ function why(group: Group): string {
   return group.step ? `next: ${facts.rung(group.step).name.toLowerCase()}` : "all of the ladder done";
 }
 
+/** The groups by number, as a child can be put into them. */
+const places = computed(() => groups.value.map((_, at) => ({ value: at, text: String(at + 1) })));
+
 function move(child: number, from: number, to: number): void {
   if (from === to || !groups.value[to]) return;
   groups.value = groups.value.map((group, at) => {
@@ -50,11 +53,6 @@ function move(child: number, from: number, to: number): void {
     return { ...group, child_ids: at === to ? [...others, child] : others };
   });
   moved.value = true;
-}
-
-function drop(to: number): void {
-  if (dragged.value) move(dragged.value.child, dragged.value.from, to);
-  dragged.value = null;
 }
 
 function reset(): void {
@@ -91,35 +89,39 @@ async function lesson(group: Group): Promise<void> {
     <NoClass v-else-if="!classes.current" what="Groups are made of the children of a class." />
     <p v-else-if="!data" class="quiet" aria-live="polite">Putting the groups together…</p>
     <div class="groups">
-      <section
-        v-for="(group, at) in groups"
-        :key="at"
-        :aria-label="`Group ${at + 1}`"
-        @dragover.prevent
-        @drop.prevent="drop(at)"
-      >
+      <section v-for="(group, at) in groups" :key="at" :aria-label="`Group ${at + 1}`">
         <h2>
           <span class="quiet">Group {{ at + 1 }}</span>
           {{ why(group) }}
         </h2>
         <p v-if="group.misreadings[0]" class="move">{{ facts.misreading(group.misreadings[0]).move }}</p>
-        <ul class="children">
-          <li
-            v-for="child in group.child_ids"
-            :key="child"
-            draggable="true"
-            @dragstart="dragged = { child, from: at }"
-          >
-            <RouterLink :to="{ name: 'child', params: { child } }">{{ names.get(child) }}</RouterLink>
-            <select
+        <!-- By pointer and touch they are drawn over; by keys the number beside a name is another. -->
+        <VueDraggable
+          v-model="group.child_ids"
+          tag="ul"
+          class="children"
+          group="children"
+          filter="select"
+          :prevent-on-filter="false"
+          :animation="150"
+          :delay="120"
+          delay-on-touch-only
+          force-fallback
+          @end="moved = true"
+        >
+          <li v-for="child in group.child_ids" :key="child">
+            <RouterLink :to="{ name: 'child', params: { child } }" draggable="false">
+              {{ names.get(child) }}
+            </RouterLink>
+            <BFormSelect
+              class="to"
               :aria-label="`Move ${names.get(child)} to another group`"
-              :value="at"
-              @change="move(child, at, Number(($event.target as HTMLSelectElement).value))"
-            >
-              <option v-for="to in groups.length" :key="to" :value="to - 1">{{ to }}</option>
-            </select>
+              :model-value="at"
+              :options="places"
+              @update:model-value="move(child, at, Number($event))"
+            />
           </li>
-        </ul>
+        </VueDraggable>
         <div class="times">
           <DialFace
             v-for="time in group.times"
@@ -130,8 +132,8 @@ async function lesson(group: Group): Promise<void> {
           />
         </div>
         <div class="ways">
-          <RouterLink
-            class="btn btn-outline-primary"
+          <BButton
+            variant="outline-primary"
             :to="{
               name: 'show',
               query: {
@@ -141,14 +143,14 @@ async function lesson(group: Group): Promise<void> {
             }"
           >
             Show
-          </RouterLink>
-          <RouterLink
+          </BButton>
+          <BButton
             v-if="group.step"
-            class="btn btn-outline-primary"
+            variant="outline-primary"
             :to="{ name: 'sheets', query: { kind: facts.sheetKindOf(group.step), step: group.step } }"
           >
             A sheet
-          </RouterLink>
+          </BButton>
           <BButton v-if="group.step" variant="outline-primary" @click="lesson(group)">A lesson</BButton>
         </div>
       </section>
@@ -212,13 +214,14 @@ h2 {
     text-decoration: none;
   }
 
-  select {
-    border: 0;
-    background: none;
-    font: inherit;
-    font-size: 0.85rem;
+  .to {
+    width: auto;
     min-height: 1.6rem;
-    min-width: 2.4rem;
+    padding: 0 1.4rem 0 0.3rem;
+    border: 0;
+    background-color: transparent;
+    background-position: right 0.2rem center;
+    font-size: 0.85rem;
     color: var(--v-quiet);
   }
 }

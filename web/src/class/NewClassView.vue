@@ -39,14 +39,16 @@ const make = (): Promise<boolean> =>
       First names or aliases only. Your school's own rules on children's data come first: ask before you use
       real names.
     </p>
-    <FieldGroup id="name" label="What you call the class" :wrong="wrong('name')">
-      <BFormInput id="name" v-model="form.name" maxlength="60" />
+    <FieldGroup id="name" v-slot="{ state }" label="What you call the class" :wrong="wrong('name')">
+      <BFormInput id="name" v-model="form.name" :state="state" maxlength="60" />
     </FieldGroup>
-    <FieldGroup id="school" label="School (may stay empty)" :wrong="wrong('school')">
-      <BFormInput id="school" v-model="form.school" maxlength="80" />
+    <FieldGroup id="school" v-slot="{ state }" label="School (may stay empty)" :wrong="wrong('school')">
+      <BFormInput id="school" v-model="form.school" :state="state" maxlength="80" />
     </FieldGroup>
     <FieldGroup id="names" label="Children, one on each line" :wrong="wrong('children')">
-      <BFormTextarea id="names" v-model="form.names" rows="10" />
+      <template #default="{ state }">
+        <BFormTextarea id="names" v-model="form.names" :state="state" rows="10" />
+      </template>
       <template #hint>{{ countedChildren(children.length) }}</template>
     </FieldGroup>
     <p v-if="elsewhere('name', 'school', 'children')" class="field-error" role="alert">

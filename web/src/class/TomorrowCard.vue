@@ -26,12 +26,12 @@ const texts = computed(() => commonest.value && facts.misreading(commonest.value
         <figcaption>{{ facts.of(time).usual }}</figcaption>
       </figure>
     </div>
-    <RouterLink
-      class="btn btn-primary"
+    <BButton
+      variant="primary"
       :to="{ name: 'show', query: { times: texts.times.join(','), lens: texts.lens } }"
     >
       Show these three
-    </RouterLink>
+    </BButton>
   </BCard>
 </template>
 

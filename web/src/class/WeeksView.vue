@@ -49,20 +49,20 @@ const children = computed(() => classes.current?.children.length ?? 1);
           <h2>{{ title }}</h2>
           <ShareChart :lines="drawn" :most="children" />
           <div class="wide" tabindex="0" role="region" :aria-label="title">
-            <table>
-              <thead>
-                <tr>
-                  <th scope="col">Week to</th>
-                  <th v-for="week in weeks" :key="week.day" scope="col">{{ dayWords(week.day) }}</th>
-                </tr>
-              </thead>
-              <tbody>
-                <tr v-for="line in drawn" :key="line.label">
-                  <th scope="row">{{ line.label }}</th>
-                  <td v-for="point in line.points" :key="point.label">{{ point.value || "–" }}</td>
-                </tr>
-              </tbody>
-            </table>
+            <BTableSimple>
+              <BThead>
+                <BTr>
+                  <BTh scope="col">Week to</BTh>
+                  <BTh v-for="week in weeks" :key="week.day" scope="col">{{ dayWords(week.day) }}</BTh>
+                </BTr>
+              </BThead>
+              <BTbody>
+                <BTr v-for="line in drawn" :key="line.label">
+                  <BTh scope="row">{{ line.label }}</BTh>
+                  <BTd v-for="point in line.points" :key="point.label">{{ point.value || "–" }}</BTd>
+                </BTr>
+              </BTbody>
+            </BTableSimple>
           </div>
         </BCard>
       </template>

@@ -17,9 +17,9 @@ const choices = computed(() => {
 <template>
   <div ref="root" class="pad" :class="{ few: choices.length < 6 }" @keydown="rove($event, root)">
     <BButton
-      variant="bare"
       v-for="choice in choices"
       :key="choice"
+      variant="bare"
       class="key"
       :class="{ chosen: texts[0] === choice }"
       :aria-pressed="texts[0] === choice"

@@ -45,8 +45,8 @@ const DOTS = 14;
     </p>
     <span class="tools">
       <BButton
-        variant="bare"
         v-if="voice.has.value"
+        variant="bare"
         class="plain"
         :aria-pressed="voice.on.value"
         @click="voice.toggle"
@@ -71,12 +71,12 @@ const DOTS = 14;
         </svg>
         <span class="visually-hidden">Read aloud</span>
       </BButton>
-      <BButton variant="bare" v-if="!sure" class="plain" @click="counting ? ask() : $emit('leave')">
+      <BButton v-if="!sure" variant="bare" class="plain" @click="counting ? ask() : $emit('leave')">
         Leave
       </BButton>
       <span v-else class="sure" role="alertdialog" aria-label="Leave?">
         <BButton variant="bare" class="plain" @click="$emit('leave')">Yes, leave</BButton>
-        <BButton variant="bare" ref="stay" class="plain" @click="sure = false">Stay</BButton>
+        <BButton ref="stay" variant="bare" class="plain" @click="sure = false">Stay</BButton>
       </span>
     </span>
   </header>

@@ -35,7 +35,7 @@ defineExpose({ type });
       {{ text }}
     </p>
     <div v-if="!over" ref="root" class="pad" @keydown="rove($event, root)">
-      <BButton variant="bare" v-for="key in keys" :key="key" class="key" @click="add(key)">{{ key }}</BButton>
+      <BButton v-for="key in keys" :key="key" variant="bare" class="key" @click="add(key)">{{ key }}</BButton>
       <BButton
         variant="bare"
         class="key"

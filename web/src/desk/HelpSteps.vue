@@ -54,7 +54,7 @@ onMounted(() => {
         </li>
       </ol>
     </section>
-    <BButton variant="bare" ref="forward" class="go" @click="go">{{ last ? "Go on" : "Next step" }}</BButton>
+    <BButton ref="forward" variant="bare" class="go" @click="go">{{ last ? "Go on" : "Next step" }}</BButton>
   </main>
 </template>
 

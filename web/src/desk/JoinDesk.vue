@@ -136,9 +136,9 @@ onMounted(() => (code.value ? void enterKept() : field.value?.focus()));
       <p role="alert" class="trouble">{{ trouble }}</p>
       <div class="pictures" :class="{ busy }">
         <BButton
-          variant="bare"
           v-for="picture in door.pictures"
           :key="picture"
+          variant="bare"
           class="key"
           :disabled="busy"
           :aria-disabled="chosen.includes(picture)"

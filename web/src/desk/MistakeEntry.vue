@@ -35,7 +35,7 @@ defineExpose({
 <template>
   <div class="mistake">
     <div v-if="!cause" ref="root" class="causes" @keydown="rove($event, root)">
-      <BButton variant="bare" v-for="one in options" :key="one.id" class="key" @click="cause = one.id">
+      <BButton v-for="one in options" :key="one.id" variant="bare" class="key" @click="cause = one.id">
         {{ one.name }}
       </BButton>
     </div>
@@ -45,7 +45,7 @@ defineExpose({
           <strong>{{ named }}.</strong>
           And what time is it?
         </span>
-        <BButton variant="bare" v-if="!over" class="plain" @click="cause = ''">Change</BButton>
+        <BButton v-if="!over" variant="bare" class="plain" @click="cause = ''">Change</BButton>
       </p>
       <WordStrips ref="strips" v-model="words" :turn="turn" :over="over" />
     </template>

@@ -25,11 +25,11 @@ onMounted(() => {
     <p v-if="end" class="well">{{ end.well }}</p>
     <p v-if="end?.watch" class="watch">{{ end.watch }}</p>
     <div class="ways">
-      <BButton variant="bare" v-if="open && kind === 'practice'" class="go" @click="$emit('again')">
+      <BButton v-if="open && kind === 'practice'" variant="bare" class="go" @click="$emit('again')">
         Once more
       </BButton>
       <BButton variant="bare" class="key" @click="$emit('own')">The clocks I can read</BButton>
-      <BButton variant="bare" v-if="!open || kind !== 'practice'" class="key" @click="$emit('leave')">
+      <BButton v-if="!open || kind !== 'practice'" variant="bare" class="key" @click="$emit('leave')">
         Leave
       </BButton>
     </div>

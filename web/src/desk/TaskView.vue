@@ -142,16 +142,16 @@ watch(calm, (now) => {
     </section>
     <footer class="foot">
       <BButton
-        variant="bare"
         v-if="over"
         ref="forward"
+        variant="bare"
         class="go"
         :disabled="!calm"
         @click="once(() => emit('next'))"
       >
         Next
       </BButton>
-      <BButton variant="bare" v-else class="go" :disabled="!ready || busy || !calm" @click="send">
+      <BButton v-else variant="bare" class="go" :disabled="!ready || busy || !calm" @click="send">
         {{ busy ? "…" : turn.tried ? "Try again" : "Done" }}
       </BButton>
     </footer>

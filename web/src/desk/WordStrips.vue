@@ -106,9 +106,9 @@ defineExpose({ type });
     <p class="sentence" :class="{ over }" aria-live="polite">
       <span class="visually-hidden">Your answer: {{ said }}</span>
       <BButton
-        variant="bare"
         v-for="part in order"
         :key="part"
+        variant="bare"
         class="place"
         :class="{ open: part === at && !over, filled: chosen[part].length }"
         :aria-pressed="part === at"
@@ -128,9 +128,9 @@ defineExpose({ type });
     >
       <div class="choices" role="group" :aria-label="strip.label">
         <BButton
-          variant="bare"
           v-for="word in strip.words"
           :key="word"
+          variant="bare"
           :class="{ in: chosen[at].includes(word) }"
           @click="take(word)"
         >

@@ -41,7 +41,7 @@ const view = computed(() => `${-QUIET} ${-QUIET} ${side.value + 2 * QUIET} ${sid
         .
       </p>
     </div>
-    <BButton variant="bare" v-if="board" class="close btn btn-outline-primary" @click="$emit('close')">
+    <BButton v-if="board" variant="outline-primary" class="close" @click="$emit('close')">
       Back
       <kbd class="key" aria-hidden="true">Esc</kbd>
     </BButton>

@@ -91,13 +91,13 @@ useEventListener("keydown", (event: KeyboardEvent) => {
               <template #says>What was answered is kept; nothing more is asked.</template>
             </SureButton>
           </template>
-          <RouterLink
+          <BButton
             v-else
-            class="btn btn-primary"
+            variant="primary"
             :to="{ name: given ? 'class' : 'new-desk', params: given ? { id: desk.check_id } : {} }"
           >
             {{ given ? "What the answers say" : "Open the desks again" }}
-          </RouterLink>
+          </BButton>
         </div>
       </div>
       <p v-if="refused || lost" class="field-error" role="alert">{{ refused || lost }}</p>

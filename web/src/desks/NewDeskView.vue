@@ -85,9 +85,7 @@ const begin = (): Promise<boolean> =>
     <div class="page-head">
       <h1>Open the desks</h1>
       <div class="actions">
-        <RouterLink class="btn btn-outline-primary" :to="{ name: 'keys' }">
-          The children's pictures
-        </RouterLink>
+        <BButton variant="outline-primary" :to="{ name: 'keys' }">The children's pictures</BButton>
       </div>
     </div>
     <p v-if="!classes.current">
@@ -102,9 +100,9 @@ const begin = (): Promise<boolean> =>
         <span class="quiet">
           open since {{ moment(desk.opened_at) }}, ends by itself at {{ clock(desk.expires_at) }}
         </span>
-        <RouterLink class="btn btn-outline-primary" :to="{ name: 'live-desk', params: { id: desk.id } }">
+        <BButton variant="outline-primary" :to="{ name: 'live-desk', params: { id: desk.id } }">
           Go there
-        </RouterLink>
+        </BButton>
         <SureButton
           variant="link"
           title="Close for all?"

@@ -6,8 +6,8 @@ defineProps<{ id: string; label: string; wrong?: string }>();
 <template>
   <BFormGroup class="field" :label="label" :label-for="id" :state="wrong ? false : null">
     <slot :state="wrong ? false : null" />
-    <template v-if="wrong" #invalid-feedback>
-      <span role="alert">{{ wrong }}</span>
+    <template #invalid-feedback>
+      <span v-if="wrong" role="alert">{{ wrong }}</span>
     </template>
     <template v-if="$slots.hint" #description><slot name="hint" /></template>
   </BFormGroup>

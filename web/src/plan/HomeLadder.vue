@@ -55,14 +55,12 @@ const who = computed(() => {
           <p v-if="who.length" class="quiet">{{ who.join(", ") }}</p>
           <div class="ways">
             <template v-if="lesson">
-              <RouterLink class="btn btn-primary" :to="{ name: 'run', params: { id: lesson.id } }">
-                Give it
-              </RouterLink>
-              <RouterLink class="btn btn-outline-primary" :to="{ name: 'lesson', params: { id: lesson.id } }">
+              <BButton variant="primary" :to="{ name: 'run', params: { id: lesson.id } }">Give it</BButton>
+              <BButton variant="outline-primary" :to="{ name: 'lesson', params: { id: lesson.id } }">
                 Look at it
-              </RouterLink>
+              </BButton>
             </template>
-            <RouterLink v-else class="btn btn-primary" :to="{ name: 'plan' }">Plan a lesson</RouterLink>
+            <BButton v-else variant="primary" :to="{ name: 'plan' }">Plan a lesson</BButton>
           </div>
         </div>
       </template>

@@ -34,9 +34,9 @@ const facts = useFacts();
           <i class="bi bi-check-lg" aria-hidden="true"></i>
           given
         </span>
-        <RouterLink v-else class="btn btn-outline-primary" :to="{ name: 'run', params: { id: lesson.id } }">
+        <BButton v-else variant="outline-primary" :to="{ name: 'run', params: { id: lesson.id } }">
           Give it
-        </RouterLink>
+        </BButton>
         <BButton variant="link" :disabled="busy" @click="$emit('copy', lesson)">Copy to next week</BButton>
         <SureButton
           variant="link"

@@ -84,12 +84,10 @@ useEventListener("keydown", (event: KeyboardEvent) => {
           <BButton variant="outline-primary" :disabled="busy || copying" @click="copy">
             Copy to next week
           </BButton>
-          <RouterLink class="btn btn-outline-primary" :to="{ name: 'show', query: { times: all } }">
-            Show
-          </RouterLink>
-          <RouterLink class="btn btn-primary" :to="{ name: 'run', params: { id: lesson.id } }">
+          <BButton variant="outline-primary" :to="{ name: 'show', query: { times: all } }">Show</BButton>
+          <BButton variant="primary" :to="{ name: 'run', params: { id: lesson.id } }">
             Give this lesson
-          </RouterLink>
+          </BButton>
         </div>
       </div>
       <LessonForm :lesson="lesson" :refused="refused" @settle="settle" />

@@ -37,8 +37,8 @@ function toggle(time: string): void {
       <div class="clocks">
         <template v-for="(item, at) in stage.items" :key="at">
           <BButton
-            variant="bare"
             v-if="item.time && item.dial"
+            variant="bare"
             :aria-pressed="chosen.has(item.time)"
             :aria-label="`${item.time}, not reached`"
             @click="toggle(item.time)"

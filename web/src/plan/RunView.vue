@@ -138,12 +138,12 @@ useEventListener(
           @back="ending = false"
         />
         <RunTogether v-else-if="together" :key="stage.id" ref="paper" :stage="stage">
-          <RouterLink
-            class="btn btn-outline-primary"
+          <BButton
+            variant="outline-primary"
             :to="{ name: 'new-desk', query: { lesson: lesson.id, stage: stage.id } }"
           >
             At the desks
-          </RouterLink>
+          </BButton>
           <template v-if="stage.id === 'exit'">
             <BButton variant="outline-primary" :disabled="busy" @click="exit('slips')">
               Print the exit check

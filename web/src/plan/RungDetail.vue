@@ -48,17 +48,17 @@ const nextHere = computed(() => {
     <BButton v-if="rung.tasks.length" variant="primary" :disabled="busy" @click="$emit('plan')">
       Plan a lesson on {{ rung.name.toLowerCase() }}
     </BButton>
-    <RouterLink v-else class="btn btn-primary" :to="{ name: 'show', query: { lens: 'two_dials' } }">
+    <BButton v-else variant="primary" :to="{ name: 'show', query: { lens: 'two_dials' } }">
       Show the two hands
-    </RouterLink>
+    </BButton>
     <dl>
       <template v-if="rung.builds_on.length">
         <dt>Rests on</dt>
         <dd>
           <BButton
-            variant="bare"
             v-for="below in rung.builds_on"
             :key="below"
+            variant="bare"
             class="below"
             @click="$emit('select', below)"
           >

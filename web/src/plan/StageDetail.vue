@@ -73,8 +73,8 @@ function put(at: number): void {
               <BButton type="submit" size="sm" variant="primary" :disabled="busy">Put</BButton>
             </form>
             <BButton
-              variant="bare"
               v-else
+              variant="bare"
               class="time"
               title="Type another time"
               @click="type(item.at, item.time)"

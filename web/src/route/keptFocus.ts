@@ -1,5 +1,4 @@
 import { useEventListener, useMutationObserver } from "@vueuse/core";
-import { nextTick } from "vue";
 
 const FOCUSABLE = [
   "a[href]",
@@ -73,7 +72,8 @@ export function useKeptFocus(): void {
   useEventListener(document, "pointerdown", (event: PointerEvent) => {
     if (event.target instanceof Element && !event.target.closest(`${FOCUSABLE}, label, svg`)) held = null;
   });
-  useMutationObserver(document.body, () => void nextTick(restore), {
+  // Not at once: between the one that loses the keys and the one that gets them nobody has them for a moment.
+  useMutationObserver(document.body, () => void requestAnimationFrame(restore), {
     subtree: true,
     childList: true,
     attributes: true,

@@ -25,9 +25,9 @@ const shown = computed(() => facts.of(time.value));
     </ol>
     <div class="times" role="group" aria-label="Another example">
       <BButton
-        variant="bare"
         v-for="one in EXAMPLES"
         :key="one"
+        variant="bare"
         :aria-pressed="one === time"
         :aria-label="facts.of(one).digital"
         @click="time = one"

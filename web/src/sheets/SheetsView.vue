@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { refDebounced, useObjectUrl, useSessionStorage } from "@vueuse/core";
-import { computed, nextTick, ref, shallowRef } from "vue";
+import { computed, nextTick, ref, shallowRef, watch } from "vue";
 import { useRoute, useRouter } from "vue-router";
 import { countedChildren } from "@/words";
 import { makeSheet, previewSheet, Refused, useAsked, useDoing, useFacts, type SheetSettings } from "@/api";
@@ -70,12 +70,14 @@ const settled = refDebounced(
   150,
 );
 /** The page as it would print; while another is drawn the last one stands. */
-const { data: preview, refused: notDrawn } = useAsked(
-  "sheet",
-  () => classes.current && [classes.current.id, settled.value, facts.choices],
-  (classId, settings, _words) => previewSheet(classId, settings),
-  { meanwhile: true },
-);
+const {
+  data: preview,
+  refused: notDrawn,
+  reload: drawAgain,
+} = useAsked("sheet", () => classes.current && [classes.current.id, settled.value], previewSheet, {
+  meanwhile: true,
+});
+watch(() => facts.choices, drawAgain);
 const { refused: notMade, doing } = useDoing();
 const refused = computed(() => notMade.value ?? notDrawn.value);
 
@@ -126,7 +128,7 @@ async function draw(): Promise<void> {
       <SheetForm v-model="form" :refused="refused" />
       <section class="middle" aria-label="The page as it will print">
         <div class="head">
-          <div class="tabs" role="group" aria-label="What is shown">
+          <BButtonGroup class="tabs" aria-label="What is shown">
             <BButton variant="bare" :aria-pressed="!answers" @click="answers = false">Sheet</BButton>
             <BButton
               variant="bare"
@@ -136,7 +138,7 @@ async function draw(): Promise<void> {
             >
               Answers
             </BButton>
-          </div>
+          </BButtonGroup>
           <BButton v-if="kind?.tasks.length" variant="outline-primary" @click="form.seed += 1">
             <i class="bi bi-arrow-repeat" aria-hidden="true"></i>
             Other times
@@ -144,10 +146,10 @@ async function draw(): Promise<void> {
           <BButton v-if="kind?.answered" variant="primary" :disabled="part !== '' || !preview" @click="make">
             {{ again ? "Open it again" : "Make and print" }}
           </BButton>
-          <a v-else class="btn btn-primary" :href="material" target="_blank" rel="noopener">Print</a>
+          <BButton v-else variant="primary" :href="material" target="_blank" rel="noopener">Print</BButton>
         </div>
         <p v-if="part" class="part" role="status">
-          <progress :value="part === 'choosing' ? 0.5 : 1.5" max="2" :aria-label="told"></progress>
+          <BProgress class="bar" :value="part === 'choosing' ? 0.5 : 1.5" :max="2" :aria-label="told" />
           {{ told }}
         </p>
         <p v-if="refused" class="field-error" role="alert">{{ refused.message }}</p>
@@ -238,6 +240,10 @@ async function draw(): Promise<void> {
   gap: 1rem;
   max-width: 44rem;
   margin: 0 auto;
+}
+
+.bar {
+  width: 12rem;
 }
 
 .part {

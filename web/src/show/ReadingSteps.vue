@@ -53,8 +53,8 @@ const action = computed(() =>
       <kbd class="key" aria-hidden="true">K</kbd>
     </BFormCheckbox>
     <BButton
-      variant="bare"
       v-if="otherWays.length"
+      variant="bare"
       class="others"
       :aria-expanded="others"
       @click="$emit('others')"

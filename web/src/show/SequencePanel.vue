@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { computed, ref } from "vue";
+import { VueDraggable } from "vue-draggable-plus";
 import { timesFor, useDoing, useFacts } from "@/api";
 import { DialFace } from "@/dial";
 
@@ -10,7 +11,12 @@ const props = defineProps<{
   trouble: string;
   add: (text: string) => boolean;
 }>();
-const emit = defineEmits<{ go: [time: string]; remove: [at: number]; shift: [at: number, by: number] }>();
+const emit = defineEmits<{
+  go: [time: string];
+  remove: [at: number];
+  shift: [at: number, by: number];
+  order: [times: string[]];
+}>();
 
 const COUNT = 6;
 const facts = useFacts();
@@ -44,18 +50,28 @@ async function choose(): Promise<void> {
         <kbd class="key">.</kbd>
       </span>
     </p>
-    <div v-if="times.length" class="sequence">
+    <!-- Drawn into another order by pointer and touch; by keys with the arrows below. -->
+    <VueDraggable
+      v-if="times.length"
+      :model-value="[...times]"
+      class="sequence"
+      :animation="150"
+      :delay="120"
+      delay-on-touch-only
+      force-fallback
+      @update:model-value="$emit('order', $event)"
+    >
       <BButton
-        variant="bare"
         v-for="(time, place) in times"
         :key="time"
+        variant="bare"
         :aria-pressed="place === at"
         :aria-label="`Clock ${place + 1}`"
         @click="$emit('go', time)"
       >
         <DialFace :facts="facts.of(time)" detail="small" />
       </BButton>
-    </div>
+    </VueDraggable>
     <div v-if="at >= 0" class="order">
       <BButton
         variant="bare"

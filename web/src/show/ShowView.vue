@@ -151,6 +151,7 @@ useEventListener("keydown", (event: KeyboardEvent) => {
         @go="show"
         @remove="remove"
         @shift="shift"
+        @order="times = $event"
       />
     </aside>
     <div class="middle">
@@ -195,7 +196,7 @@ useEventListener("keydown", (event: KeyboardEvent) => {
         @help="help = true"
       />
     </div>
-    <KeyCard v-if="help" @close="help = false" />
+    <KeyCard v-model="help" />
   </div>
 </template>
 
