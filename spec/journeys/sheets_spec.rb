@@ -37,7 +37,7 @@ RSpec.describe "Sheets", :demo do
     check "Other times for each child"
     expect(page).to have_css(".sheet-page text", text: "Bram")
     click_button "Make and print"
-    expect(page).to have_css("[role='status'] progress")
+    expect(page).to have_css("[role='status'] [role='progressbar']")
     click_link "Type its answers in"
     expect(page).to have_css("th", text: "Clock 1").and have_css("input", minimum: 130)
     visit "/check"

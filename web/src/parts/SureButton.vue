@@ -29,7 +29,7 @@ async function sure(): Promise<void> {
 
 <template>
   <BButton v-bind="$attrs" :variant="variant" :size="size" @click="open = true"><slot /></BButton>
-  <BModal v-model="open" :title="title" centered no-header-close teleport-to="body">
+  <BModal v-model="open" :title="title" centered no-animation no-header-close teleport-to="body">
     <p class="mb-0"><slot name="says" /></p>
     <template #footer>
       <BButton variant="primary" :disabled="busy" @click="sure">{{ does }}</BButton>

@@ -30,6 +30,7 @@ const KEYS: readonly (readonly [string, string])[] = [
     title="Keys"
     size="lg"
     centered
+    no-animation
     scrollable
     ok-only
     ok-title="Close"

@@ -129,11 +129,9 @@ module Vantick
         # One of the easier half, not always the same.
         def easy(times)
           times.sort_by do |time|
-            Choosing::Difficulty.of(dial(time))
+            Choosing::Difficulty.of(time.dial_time)
           end.first((times.length / 2.0).ceil).sample(random: @random)
         end
-
-        def dial(time) = time.is_a?(Dial::DayTime) ? time.dial_time : time
 
         def telling
           task = following

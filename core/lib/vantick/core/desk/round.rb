@@ -42,11 +42,9 @@ module Vantick
 
           # The hardest ones that were right say most.
           def named(right, conventions)
-            times = right.map { |marked| dial(marked.time) }.uniq.max_by(NAMED) { |time| Choosing::Difficulty.of(time) }
+            times = right.map { |marked| marked.time.dial_time }.uniq.max_by(NAMED) { |time| Choosing::Difficulty.of(time) }
             times.sort.map { |time| Wording::Phrase.usual(time, conventions) }.join(", ")
           end
-
-          def dial(time) = time.is_a?(Dial::DayTime) ? time.dial_time : time
 
           # Of the misreading that explains most, in the child's own sentence.
           def watch(answers, conventions)

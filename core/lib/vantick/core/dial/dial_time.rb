@@ -67,6 +67,10 @@ module Vantick
         # @return [DialTime] itself, so that a time in digits can be asked like a {Saying}
         def time = self
 
+        # @return [DialTime] itself, so that a dial shows a time of the day like any other
+        # @example DayTime.parse("19:45").dial_time == DialTime.parse("7:45").dial_time #=> true
+        def dial_time = self
+
         # @return [Integer] whole hours since twelve, 0..11
         def hour = index / 60
 

@@ -91,7 +91,7 @@ module Vantick
         def self.counting(asked)
           task, time = asked.marked.then { |marked| [marked.task, marked.time] }
           home = Step.home(task)
-          return [home].select { |step| step.holds?(time.is_a?(Dial::DayTime) ? time.dial_time : time) } if home
+          return [home].select { |step| step.holds?(time.dial_time) } if home
 
           [asked.step, *asked.step.foundations.select { |step| step.whole? && step.tasks.include?(task) && step.holds?(time) }]
         end

@@ -30,7 +30,7 @@ module Vantick
           check = store.checks.find(input[:check_id])
           school_class = store.classes.find(check[:class_id])
           rows = Documents::AnswerTables.read(sent[:table], check, school_class)
-          conventions = Core::Wording::Conventions.new(**school_class[:conventions])
+          conventions = school_class.wording
           # Marked before anybody has to wait for it.
           store.answers.add_all(rows.map { |row| marked(check, row, conventions) }, answered_at: now)
           standing = store.answers.standing([check[:id]]).fetch(check[:id], [])

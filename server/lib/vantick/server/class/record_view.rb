@@ -29,7 +29,7 @@ module Vantick
 
           # @param group [Core::Teaching::Groups::Group]
           def group(group)
-            times = group.times.map { |time| dial(time) }
+            times = group.times.map { |time| time.dial_time.to_s }
             { child_ids: group.children, misreadings: group.misreadings.map(&:id), step: group.step&.id, beside: group.beside, times: }
           end
 
@@ -41,13 +41,11 @@ module Vantick
 
           private
 
-          def dial(time) = (time.is_a?(Core::Dial::DayTime) ? time.dial_time : time).to_s
-
           # Asked with what the child was asked last.
           def next_best(diagnosis, answers)
             step = Core::Teaching::Step.find((answers.last || FIRST)[:step])
             found = Core::Judging::NextBest.advice(diagnosis, step)
-            found && { time: dial(found.time), task: found.task.id, step: step.id }
+            found && { time: found.time.dial_time.to_s, task: found.task.id, step: step.id }
           end
 
           def piece(evidence, diagnosis, answers)
@@ -73,8 +71,8 @@ module Vantick
           def given(answer, conventions)
             task = Core::Marking::Task.find(answer[:task])
             time = task.parse_time(answer[:time])
-            right = task.notation == :hands ? dial(time) : task.write(task.right_answer(time), conventions)
-            { **answer.slice(*GIVEN), misreadings: Store::Marks.causes(answer[:misreadings]), time: dial(time), right: }
+            right = task.notation == :hands ? time.dial_time.to_s : task.write(task.right_answer(time), conventions)
+            { **answer.slice(*GIVEN), misreadings: Store::Marks.causes(answer[:misreadings]), time: time.dial_time.to_s, right: }
           end
         end
       end

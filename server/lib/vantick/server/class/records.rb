@@ -12,7 +12,7 @@ module Vantick
           child = child_of(school_class, input[:child_id])
           standing = Store::Standings.of(school_class, store, today:)
           answers = store.answers.of_child(child[:id])
-          answer_json(RecordView.record(child, answers, conventions(school_class), standing))
+          answer_json(RecordView.record(child, answers, school_class.wording, standing))
         end
 
         get "/api/classes/:class_id/groups" do
@@ -24,7 +24,7 @@ module Vantick
         # The whole year, so all answers and not the last ones alone.
         get "/api/classes/:class_id/history" do
           school_class = store.classes.find(input[:class_id])
-          conventions = conventions(school_class)
+          conventions = school_class.wording
           given = store.answers.of_class(school_class[:id], limit: nil)
           weeks = WEEKS.of([store.object_id, school_class[:id]], [given, conventions.to_h, today]) { weeks(given, conventions, today) }
           answer_json({ weeks: weeks.map { |week| RecordView.week(week) } })
@@ -46,8 +46,6 @@ module Vantick
         end
 
         def today = Store::SchoolDay.today
-
-        def conventions(school_class) = Core::Wording::Conventions.new(**school_class[:conventions])
       end
     end
   end

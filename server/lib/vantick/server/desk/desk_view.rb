@@ -95,17 +95,15 @@ module Vantick
         end
 
         def hands(time)
-          shown = dial(time)
+          shown = time.dial_time
           { hour_hand_degrees: shown.hour_hand_degrees, minute_hand_degrees: shown.minute_hand_degrees }
         end
-
-        def dial(time) = time.is_a?(Core::Dial::DayTime) ? time.dial_time : time
 
         # What stands in the place of a dial.
         def shown(task, time)
           return Core::Wording::Phrase.usual(time, @conventions) if task.sees == :words
 
-          %i[digits time_of_day].include?(task.sees) ? dial(time).digital(@conventions.sign) : ""
+          %i[digits time_of_day].include?(task.sees) ? time.dial_time.digital(@conventions.sign) : ""
         end
 
         def day(task, time) = task.asks == :day ? Core::Desk::DayPlace.of(time, @sitting.school_class[:day]) : nil

@@ -34,7 +34,7 @@ module Vantick
         end
 
         # @return [Core::Wording::Conventions]
-        def conventions = @conventions ||= Core::Wording::Conventions.new(**school_class[:conventions])
+        def conventions = @conventions ||= school_class.wording
 
         # @return [Hash] the class without its children
         def school_class = @school_class ||= @store.classes.plain(seat[:class_id])
@@ -91,8 +91,7 @@ module Vantick
           turns = @turns.of_round(seat)
           items = turns.flat_map { |turn| turn[:items] }.to_h { |item| [item[:id], item] }
           @turns.answers(seat[:child_id], items.keys).map do |row|
-            Store::Marks.asked({ **row, **items.fetch(row[:item_id]).slice(:task, :time), misreadings: row[:misreadings].split },
-                               conventions)
+            Store::Marks.asked({ **row, **items.fetch(row[:item_id]).slice(:task, :time) }, conventions)
           end
         end
 
@@ -100,7 +99,7 @@ module Vantick
         def again_from_the_start
           @store.desks.next_round(seat[:id], @now.iso8601)
           @knowledge.forget
-          Sitting.new({ **seat, round: seat[:round] + 1, round_began_at: @now.iso8601 }, store: @store, room: @room, now: @now)
+          Sitting.new(seat.with(round: seat[:round] + 1, round_began_at: @now.iso8601), store: @store, room: @room, now: @now)
         end
 
         private
@@ -167,7 +166,7 @@ module Vantick
 
         # What was open before the answer came, brought up to it.
         def left(turn, done)
-          open.filter_map { |one| one[:id] == turn[:id] ? ({ **one, tries: one[:tries] + 1 } unless done) : one }
+          open.filter_map { |one| one[:id] == turn[:id] ? (one.with(tries: one[:tries] + 1) unless done) : one }
         end
 
         # An item of an exit may have been answered on paper before.

@@ -21,7 +21,7 @@ module Vantick
           @room = room
           @now = now
           @class = store.classes.find(desk[:class_id])
-          @conventions = Core::Wording::Conventions.new(**@class[:conventions])
+          @conventions = @class.wording
         end
 
         # @param described [Hash] the desk as the contract describes it
@@ -37,7 +37,7 @@ module Vantick
 
         # No more than what is shown: the round that each child is in, their last answers, and how many of each verdict.
         def look
-          @seats = @store.desks.seats(@desk[:id]).to_h { |seat| [seat[:child_id], seat] }
+          @seats = @store.desks.seats(@desk, @now).to_h { |seat| [seat[:child_id], seat] }
           @rounds = @store.turns.of_rounds(@desk)
           @answers = @store.answers.last_of_each(@desk[:check_id], SHOWN)
           @tallies = @store.answers.tally(@desk[:check_id])
@@ -45,7 +45,7 @@ module Vantick
         end
 
         def look_at_rounds(rounds)
-          @items = @store.turns.items(rounds.filter_map { |round| open_turn(round)&.fetch(:item_ids)&.first })
+          @items = @store.turns.items(rounds.filter_map { |round| open_turn(round)&.item_ids&.first })
           @verdicts = @store.answers.verdicts(rounds.flat_map { |round| tried(round).flat_map { |turn| turn[:item_ids] } })
         end
 
@@ -90,8 +90,7 @@ module Vantick
         end
 
         def dial(task, text)
-          time = Core::Marking::Task.find(task).parse_time(text)
-          (time.is_a?(Core::Dial::DayTime) ? time.dial_time : time).to_s
+          Core::Marking::Task.find(task).parse_time(text).dial_time.to_s
         end
 
         def firsts(round, child_id)
@@ -101,7 +100,7 @@ module Vantick
         def answer(row)
           { item_id: row[:item_id], task: row[:task], time: dial(row[:task], row[:time]), answer: row[:answer],
             read_as: row[:read_as], hands: hands(row[:answer]), verdict: row[:verdict],
-            misreadings: Store::Marks.causes(row[:misreadings].split), right: right?(row[:verdict]), second: row[:second] }
+            misreadings: Store::Marks.causes(row[:misreadings]), right: right?(row[:verdict]), second: row[:second] }
         end
 
         def hands(text)

@@ -77,7 +77,7 @@ module Vantick
           row = @store.lessons.find(id || unfit("Say for which lesson.", :lesson_id))
           raise Store::Missing.new("lesson", id) unless row[:class_id] == @class[:id]
 
-          [row, Core::Teaching::LessonPlan.new(row[:plan], Core::Wording::Conventions.new(**@class[:conventions]), @class[:day])]
+          [row, Core::Teaching::LessonPlan.new(row[:plan], @class.wording, @class[:day])]
         end
 
         def times(plan, stage)

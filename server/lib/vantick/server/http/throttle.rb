@@ -1,5 +1,6 @@
 # frozen_string_literal: true
 
+require "lru_redux"
 require "rack/attack"
 
 module Vantick
@@ -12,36 +13,22 @@ module Vantick
         PERIOD = 60
         SLOWLY = "Too many tries: wait a minute, then try again."
 
-        # Counts in memory, as long as the server runs.
+        # Counts in memory, as long as the server runs; their names change with each period, so those of the last one fall out.
         class Counts
+          KEPT = 20_000
+
           def initialize
             @lock = Mutex.new
-            @kept = {}
+            @kept = LruRedux::Cache.new(KEPT)
           end
 
-          def read(key) = @lock.synchronize { alive(key)&.first }
+          def read(key) = @lock.synchronize { @kept[key] }
 
-          def write(key, value, expires_in: PERIOD, **) = @lock.synchronize { @kept[key] = [value, now + expires_in] }
+          def write(key, value, **) = @lock.synchronize { @kept[key] = value }
 
-          def increment(key, amount, expires_in: PERIOD, **)
-            @lock.synchronize do
-              forget
-              value, ends = alive(key) || [0, now + expires_in]
-              @kept[key] = [value + amount, ends]
-              value + amount
-            end
-          end
+          def increment(key, amount, **) = @lock.synchronize { @kept[key] = (@kept[key] || 0) + amount }
 
           def delete(key) = @lock.synchronize { @kept.delete(key) }
-
-          private
-
-          def alive(key) = @kept[key]&.then { |kept| kept if kept.last > now }
-
-          def forget = @kept.delete_if { |_, (_, ends)| ends <= now }
-
-          # A clock that nobody can set.
-          def now = Process.clock_gettime(Process::CLOCK_MONOTONIC)
         end
 
         # @return [Class] a Rack middleware, its counts new

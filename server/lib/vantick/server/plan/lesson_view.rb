@@ -33,19 +33,17 @@ module Vantick
             return about unless item.time
 
             text = item.time.to_s
-            { **about, time: text, dial: dial_time(item.time).to_s, sees: item.task.sees, prompt: prompt(item, plan),
+            { **about, time: text, dial: item.time.dial_time.to_s, sees: item.task.sees, prompt: prompt(item, plan),
               answer: item.task.write(item.task.right_answer(item.time), plan.conventions), from_step: from_step(item, plan),
               pinned: plan.settled[:pinned].fetch(stage.id, []).include?(text) }
           end
-
-          def dial_time(time) = time.is_a?(Core::Dial::DayTime) ? time.dial_time : time
 
           # What is said of a time of the day before its half is asked for.
           def prompt(item, plan) = item.time.is_a?(Core::Dial::DayTime) ? Core::Dial::DayFacts.of(item.time, plan.conventions)[:words] : ""
 
           # The step that the time is of, where it is not the lesson's.
           def from_step(item, plan)
-            return "" if plan.step.pool.include?(dial_time(item.time))
+            return "" if plan.step.pool.include?(item.time.dial_time)
 
             Core::Teaching::Step.holding([item.time], item.task)&.name.to_s
           end

@@ -83,7 +83,7 @@ module Vantick
         def earlier(class_id, step_id) = standing(class_id).to_go_over(Core::Teaching::Step.find(step_id)).map(&:id)
 
         # What was not reached last time.
-        def carried(class_id) = store.lessons.last_given(class_id)&.fetch(:left_out) || []
+        def carried(class_id) = store.lessons.last_given(class_id)&.left_out.to_a
       end
     end
   end

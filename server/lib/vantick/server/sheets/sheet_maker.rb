@@ -65,7 +65,7 @@ module Vantick
           { time: item.time.to_s, child_id:, said: item.said&.words(conventions), misreading: item.misreading&.id&.to_s, level: item.level }
         end
 
-        def conventions = @conventions ||= Core::Wording::Conventions.new(**@class[:conventions])
+        def conventions = @conventions ||= @class.wording
 
         def count
           wanted = @settings[:count] || @kind.count

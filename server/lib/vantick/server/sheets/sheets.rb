@@ -41,7 +41,7 @@ module Vantick
 
         # What the class's answers show, the commonest first.
         def own_misreadings(school_class)
-          conventions = Core::Wording::Conventions.new(**school_class[:conventions])
+          conventions = school_class.wording
           answers = store.answers.of_class(school_class[:id]).group_by { |answer| answer[:child_id] }
           marked = answers.transform_values { |some| some.map { |answer| Store::Marks.asked(answer, conventions) } }
           Core::Judging::ClassEvidence.new(marked).showing.sort_by { |_, children| -children.length }.map(&:first)

@@ -14,7 +14,7 @@ module Vantick
         RECENT = 300
         # An item of a desk has a step and a task of its own, all others those of their check.
         ASKED = %i[step task].map { |name| Sequel.function(:coalesce, Sequel[:items][name], Sequel[:checks][name]).as(name) }.freeze
-        OF_CLASS = [*%i[id child_id misreadings].map { |name| Sequel[:answers][name] }, :check_id, :answer, :verdict, :read_as,
+        OF_CLASS = [*%i[id item_id child_id misreadings].map { |name| Sequel[:answers][name] }, :check_id, :answer, :verdict, :read_as,
                     :answered_at, :time, *ASKED].freeze
 
         def initialize(database)
@@ -24,7 +24,7 @@ module Vantick
         # Adds an answer; it corrects the one that stood before it.
         # @param given [Hash] `uuid`, `item_id`, `child_id` and `answer`
         # @param marked [Core::Marking::Marked]
-        # @return [Array(Hash, Boolean)] the answer as kept, and whether it is new
+        # @return [Array(Rows::Answer, Boolean)] the answer as kept, and whether it is new
         # @raise [IdTaken]
         def add(given, marked, answered_at:)
           @db.transaction do
@@ -57,7 +57,7 @@ module Vantick
         end
 
         # @param check_ids [Array<Integer>]
-        # @return [Hash{Integer => Array<Hash>}] by check, the answers that no other corrects
+        # @return [Hash{Integer => Array<Rows::Answer>}] by check, the answers that no other corrects
         def standing(check_ids)
           rows = @db[:answers].join(:items, id: :item_id).where(check_id: check_ids).select_all(:answers).select_append(:check_id)
           corrected = rows.exclude(corrects_id: nil).select_map(:corrects_id).to_set
@@ -74,13 +74,13 @@ module Vantick
 
         # @param check_id [Integer]
         # @param most [Integer]
-        # @return [Hash{Integer => Array<Hash>}] by child, the last answers that stand, oldest first, with what was asked and the
+        # @return [Hash{Integer => Array<Rows::Asked>}] by child, the last answers that stand, oldest first, with what was asked and the
         #   verdict of the `second` try
         def last_of_each(check_id, most)
           place = Sequel.function(:row_number).over(partition: Sequel[:answers][:child_id], order: Sequel.desc(Sequel[:answers][:id]))
           numbered = of_check(check_id).select_all(:answers).select_append(place.as(:place))
           rows = @db.from(numbered.as(:answers)).where(Sequel[:place] <= most).order(Sequel[:answers][:id])
-          with_second(asked(rows).all).group_by { |row| row[:child_id] }
+          with_second(asked(rows).all).group_by(&:child_id)
         end
 
         # @param item_ids [Array<Integer>]
@@ -93,7 +93,7 @@ module Vantick
         # A teacher's own verdict; the first one stays.
         # @param uuid [String]
         # @param verdict [String, nil] nothing takes it back
-        # @return [Hash] the answer
+        # @return [Rows::Answer]
         # @raise [Missing]
         def overrule(uuid, verdict, ruled_at:)
           row = @db[:answers].first(uuid:) || raise(Missing.new("answer", uuid, field: "id"))
@@ -102,15 +102,25 @@ module Vantick
         end
 
         # @param class_id [Integer]
-        # @return [Array<Hash>] the last {RECENT} answers of each child that stand, oldest first, with what was asked
+        # @return [Array<Rows::Asked>] the last {RECENT} answers of each child that stand, oldest first, with what was asked
         def of_class(class_id, limit: RECENT)
           children = @db[:children].where(class_id:).order(:position).select_map(:id)
-          ruled(children.flat_map { |child_id| recent(child_id, limit) })
+          return [] if children.empty?
+
+          each = children.map { |child_id| recent(child_id, limit).from_self }
+          ruled(each.reduce { |all, one| all.union(one, all: true, from_self: false) }.all)
         end
 
         # @param child_id [Integer]
-        # @return [Array<Hash>] the same of one child
-        def of_child(child_id) = ruled(recent(child_id))
+        # @return [Array<Rows::Asked>] the same of one child
+        def of_child(child_id) = ruled(recent(child_id, RECENT).all)
+
+        # @param row [Hash]
+        # @return [Rows::Answer] as the rules judged it, whoever judged otherwise
+        def self.first_said(row)
+          lists = LISTS.to_h { |list| [list, row[list].split.freeze] }
+          Rows::Answer.of(row, id: row[:uuid], first_verdict: row[:verdict], **lists)
+        end
 
         private
 
@@ -122,21 +132,22 @@ module Vantick
 
         # With what was asked.
         def asked(rows)
-          rows.join(:items, id: :item_id).join(:checks, id: Sequel[:items][:check_id]).select_all(:answers).select_append(:time, *ASKED)
+          found = rows.join(:items, id: :item_id).join(:checks, id: Sequel[:items][:check_id])
+          found.select_all(:answers).select_append(:time, :check_id, *ASKED)
         end
 
         def of_check(check_id) = standing_rows.join(:items, id: :item_id).where(check_id:)
 
         def with_second(rows)
           second = @db[:tries].where(answer_id: rows.map { |row| row[:id] }).order(:id).select_hash(:answer_id, :verdict)
-          rows.map { |row| { **row, second: second[row[:id]] } }
+          rows.map { |row| Rows::Asked.of(row, second: second[row[:id]], misreadings: row[:misreadings].split.freeze) }
         end
 
-        # From the index of a child's answers backwards: as quick after a year as after a week.
-        def recent(child_id, limit = RECENT)
+        # From the index of a child's answers backwards: as quick after a year as after a week. Oldest first.
+        def recent(child_id, limit)
           rows = standing_rows.where(Sequel[:answers][:child_id] => child_id)
           rows = rows.join(:items, id: :item_id).join(:checks, id: Sequel[:items][:check_id])
-          rows.select(*OF_CLASS).reverse(Sequel[:answers][:id]).limit(limit).all.reverse
+          rows.select(*OF_CLASS).reverse(Sequel[:answers][:id]).limit(limit).from_self.order(:id)
         end
 
         def by_check(found, ruled)
@@ -147,7 +158,7 @@ module Vantick
           ruled = rulings(found.map { |row| row[:id] })
           found.map do |row|
             verdict = ruled.fetch(row[:id], row[:verdict])
-            { **row, verdict:, misreadings: verdict == row[:verdict] ? row[:misreadings].split : [] }
+            Rows::Asked.of(row, second: nil, verdict:, misreadings: (verdict == row[:verdict] ? row[:misreadings].split : []).freeze)
           end
         end
 
@@ -171,11 +182,9 @@ module Vantick
 
         # The verdict that stands, and the first one beside it.
         def described(row, ruled = nil)
-          lists = LISTS.to_h { |list| [list, row[list].split] }
+          first = Answers.first_said(row)
           # What a teacher judged otherwise is nobody's misreading.
-          lists[:misreadings] = [] unless [nil, row[:verdict]].include?(ruled)
-          { id: row[:uuid], **row.slice(*GIVEN, :read_as, :read_short, :answered_at), verdict: ruled || row[:verdict],
-            first_verdict: row[:verdict], **lists }
+          [nil, row[:verdict]].include?(ruled) ? first : first.with(verdict: ruled, misreadings: [].freeze)
         end
       end
     end

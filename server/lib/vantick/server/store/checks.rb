@@ -13,24 +13,24 @@ module Vantick
           @db = database
         end
 
-        # @return [Hash] the row, with `time`s of its items in order
+        # @return [Rows::Check]
         # @raise [Missing]
         def find(id)
-          described(@db[:checks].first(id:) || raise(Missing.new("check", id)))
+          described([@db[:checks].first(id:) || raise(Missing.new("check", id))]).first
         end
 
         # Desks for practice that nobody came to are no checks.
         # @param before [Integer, nil] only those made before this one
         # @param step [String, nil] only those on it
         # @param answered [Boolean] only those with an answer
-        # @return [Array<Hash>] newest first
+        # @return [Array<Rows::Check>] newest first
         def all(class_id, limit:, before: nil, step: nil, answered: false)
           found = @db[:checks].where(class_id:, **{ step: }.compact)
           found = found.where { id < before } if before
           given = @db[:answers].join(:items, id: :item_id).where(check_id: Sequel[:checks][:id]).exists
           practice = @db[:desks].where(check_id: Sequel[:checks][:id], kind: "practice").exists
           found = answered ? found.where(given) : found.where(Sequel.|(given, Sequel.~(practice)))
-          found.reverse(:id).limit(limit).all.map { |row| described(row) }
+          described(found.reverse(:id).limit(limit).all)
         end
 
         # @return [Integer] the class that an item was made for
@@ -47,17 +47,18 @@ module Vantick
         def item_ids(id, child_id) = @db[:items].where(check_id: id).where(Sequel.|({ child_id: nil }, { child_id: })).select_map(:id)
 
         # @param code [String] as it was typed
-        # @return [Hash]
+        # @return [Rows::Check]
         # @raise [Missing]
         def coded(code)
           tidy = Codes.tidy(code)
-          described(@db[:checks].first(code: tidy) || raise(Missing.new("sheet with the code", code[0, 20], field: "code")))
+          row = @db[:checks].first(code: tidy) || raise(Missing.new("sheet with the code", code[0, 20], field: "code"))
+          described([row]).first
         end
 
         # @param times [Array<String>] in order, the same for all
         # @param items [Array<Hash>] in order, each with its `time`, where there is more to say of them
         # @param sheet [Hash] how the sheet looks
-        # @return [Hash] the check made
+        # @return [Rows::Check] the check made
         def add(class_id:, step:, task:, made_at:, times: [], items: times.map { |time| { time: } }, sheet: {})
           @db.transaction do
             code = Codes.fresh { |one| @db[:checks].where(code: one).any? }
@@ -70,15 +71,17 @@ module Vantick
 
         private
 
-        def described(row) = { **row, desk: desk(row[:id]), sheet: JSON.parse(row[:sheet], symbolize_names: true), items: items(row) }
-
-        def desk(check_id) = @db[:desks].where(check_id:).reverse(:id).select(:id, :kind).first
-
-        # An item of a desk has a step and a task of its own, all others have the check's.
-        def items(check)
-          rows = @db[:items].where(check_id: check[:id]).order(:position).select(:id, :time, *EMPTY.keys).all
-          rows.map { |row| { **row, step: row[:step] || check[:step], task: row[:task] || check[:task] } }
+        def described(rows)
+          ids = rows.map { |row| row[:id] }
+          desks = @db[:desks].where(check_id: ids).order(:id).select(:check_id, :id, :kind).as_hash(:check_id)
+          items = @db[:items].where(check_id: ids).order(:position).select(:check_id, :id, :time, *EMPTY.keys).to_hash_groups(:check_id)
+          rows.map do |row|
+            asked = items.fetch(row[:id], []).map { |one| item(one, row) }
+            Rows::Check.of(row, desk: desks[row[:id]]&.slice(:id, :kind)&.freeze, items: asked.freeze)
+          end
         end
+
+        def item(row, check) = Rows::Item.of(row, step: row[:step] || check[:step], task: row[:task] || check[:task])
       end
     end
   end

@@ -12,7 +12,7 @@ module Vantick
         end
 
         # @param of [Integer, nil] a teacher's account; nothing for everybody's
-        # @return [Array<Hash>] newest first, each with its children
+        # @return [Array<Rows::SchoolClass>] newest first, each with its children
         def all(of: nil)
           classes = @db[:classes].where(of ? { account_id: of } : true).reverse(:id).limit(LIMIT).all
           ids = classes.map { |row| row[:id] }
@@ -21,7 +21,7 @@ module Vantick
         end
 
         # @param id [Integer]
-        # @return [Hash]
+        # @return [Rows::SchoolClass]
         # @raise [Missing]
         def find(id)
           row = @db[:classes].first(id:) || raise(Missing.new("class", id))
@@ -29,20 +29,20 @@ module Vantick
         end
 
         # @param id [Integer]
-        # @return [Hash] the class without its children
+        # @return [Rows::SchoolClass] none of its children among what is told
         # @raise [Missing]
-        def plain(id) = described(@db[:classes].first(id:) || raise(Missing.new("class", id)), []).except(:children)
+        def plain(id) = described(@db[:classes].first(id:) || raise(Missing.new("class", id)), [])
 
-        # @return [Hash]
+        # @return [Rows::Child]
         # @raise [Missing]
-        def child(id) = @db[:children].first(id:) || raise(Missing.new("child", id))
+        def child(id) = Rows::Child.of(@db[:children].first(id:) || raise(Missing.new("child", id)))
 
-        # @return [Array<Hash>] in the order of the register
-        def children(class_id) = @db[:children].where(class_id:).order(:position).all
+        # @return [Array<Rows::Child>] in the order of the register
+        def children(class_id) = @db[:children].where(class_id:).order(:position).map { |row| Rows::Child.of(row) }
 
         # @param names [Array<String>] first names or aliases
         # @param account_id [Integer, nil] whose it is; nothing for whoever comes first
-        # @return [Hash] the class made
+        # @return [Rows::SchoolClass] the class made
         def add(name:, school:, names:, made_at:, made_up: false, account_id: nil)
           @db.transaction do
             id = @db[:classes].insert(name:, school:, made_up: made_up ? 1 : 0, made_at:, account_id:)
@@ -54,7 +54,7 @@ module Vantick
 
         # @param id [Integer]
         # @param changes [Hash] `conventions` and `day`, as plain data
-        # @return [Hash] the class as it is now
+        # @return [Rows::SchoolClass] the class as it is now
         # @raise [Missing]
         def change(id, **changes)
           @db[:classes].where(id:).update(changes.transform_values { |value| JSON.generate(value) })
@@ -64,15 +64,14 @@ module Vantick
         # @param id [Integer]
         # @return [Core::Wording::Conventions]
         # @raise [Missing]
-        def conventions(id) = Core::Wording::Conventions.new(**find(id)[:conventions])
+        def conventions(id) = plain(id).wording
 
         private
 
         def described(row, children)
           kept = JSON.parse(row[:conventions], symbolize_names: true)
-          { id: row[:id], name: row[:name], school: row[:school], made_up: row[:made_up] == 1,
-            conventions: Core::Wording::Conventions.new(**kept).to_h, day: JSON.parse(row[:day], symbolize_names: true),
-            children: children.map { |child| child.slice(:id, :name) } }
+          Rows::SchoolClass.of(row, made_up: row[:made_up] == 1, conventions: Core::Wording::Conventions.new(**kept).to_h.freeze,
+                                    children: children.map { |child| child.slice(:id, :name).freeze }.freeze)
         end
       end
     end

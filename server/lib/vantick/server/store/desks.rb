@@ -23,32 +23,32 @@ module Vantick
           @db = database
         end
 
-        # @return [Hash]
+        # @return [Rows::Desk]
         # @raise [Missing]
         def find(id) = described(@db[:desks].first(id:) || raise(Missing.new("desk", id)))
 
         # @param code [String] as it was typed
         # @param now [Time]
-        # @return [Hash] the open desk
+        # @return [Rows::Desk] the open desk
         # @raise [Missing] also where it is closed
         def coded(code, now)
           row = @db[:desks].where(code: Codes.tidy(code), closed_at: nil).where { expires_at > now.iso8601 }.first
           described(row || raise(Missing.new("open desk with the code", code[0, 20], field: "code")))
         end
 
-        # @return [Array<Hash>] newest first
-        def all(class_id, limit:) = @db[:desks].where(class_id:).reverse(:id).limit(limit).all.map { |row| described(row) }
+        # @return [Array<Rows::Desk>] newest first
+        def all(class_id, limit:) = @db[:desks].where(class_id:).reverse(:id).limit(limit).map { |row| described(row) }
 
         # @param desk [Hash] `class_id`, `check_id`, `kind`, and `lesson_id`, `stage`, `step`, `child_ids` where there are some
         # @param now [Time]
-        # @return [Hash] the desk, with its class code
+        # @return [Rows::Desk] the desk, with its class code
         def open(desk, now)
           code = Codes.fresh(CODE_LETTERS) { |one| @db[:desks].where(code: one).any? }
           child_ids = desk[:child_ids] && JSON.generate(desk[:child_ids])
           find(@db[:desks].insert(**desk, child_ids:, code:, opened_at: now.iso8601, expires_at: (now + (OPEN_HOURS * 3600)).iso8601))
         end
 
-        # @return [Hash]
+        # @return [Rows::Desk]
         def close(id, at)
           @db[:desks].where(id:, closed_at: nil).update(closed_at: at)
           find(id)
@@ -70,27 +70,32 @@ module Vantick
 
         # @param token [String]
         # @param now [Time]
-        # @return [Hash, nil] the seat with its desk, as long as answers may arrive
+        # @return [Rows::Seat, nil] the seat with its desk, as long as answers may arrive
         def seat(token, now)
           oldest = (now - (ANSWERS_HOURS * 3600)).iso8601
           found = @db[:seats].join(:desks, id: :desk_id).where(token_hash: Desks.hash(token)).where { opened_at > oldest }
           row = found.select(*SEAT).first
-          row && { **row, **still(row, now) }
+          row && Rows::Seat.of(row, **still(row, now))
         end
 
-        # @return [Array<Hash>]
         # @return [Symbol, nil] why a device lost its seat: `:moved` to another one, `:away` by the teacher; nothing where it had none
         def lost(token) = @db[:seats].where(last_token_hash: Desks.hash(token)).get(:last_why)&.to_sym
 
-        # @return [Hash, nil] the seat at which a child was asked a task, at this desk or another of the last hours
+        # @return [Rows::Seat, nil] the seat at which a child was asked a task, at this desk or another of the last hours
         def seat_of_turn(child_id, turn_id, now)
           oldest = (now - (ANSWERS_HOURS * 3600)).iso8601
           asked = @db[:turns].where(id: turn_id, child_id:).get(:desk_id)
           row = @db[:seats].join(:desks, id: :desk_id).where(desk_id: asked, child_id:).where { opened_at > oldest }.select(*SEAT).first
-          row && { **row, **still(row, now) }
+          row && Rows::Seat.of(row, **still(row, now))
         end
 
-        def seats(desk_id) = @db[:seats].where(desk_id:).all
+        # @param desk [Rows::Desk]
+        # @param now [Time]
+        # @return [Array<Rows::Seat>]
+        def seats(desk, now)
+          rows = @db[:seats].join(:desks, id: :desk_id).where(desk_id: desk[:id]).select(*SEAT)
+          rows.map { |row| Rows::Seat.of(row, **still(row, now)) }
+        end
 
         def leave(seat_id) = no_key(@db[:seats].where(id: seat_id), :left)
 
@@ -119,7 +124,7 @@ module Vantick
           { open: ended > now.iso8601, readable: ended > (now - (LOOK_MINUTES * 60)).iso8601 }
         end
 
-        def described(row) = { **row, child_ids: row[:child_ids] && JSON.parse(row[:child_ids]) }
+        def described(row) = Rows::Desk.of(row)
       end
     end
   end

@@ -1,5 +1,7 @@
 # frozen_string_literal: true
 
+require "lru_redux"
+
 module Vantick
   module Server
     module Store
@@ -9,8 +11,7 @@ module Vantick
         MOST = 12
 
         def initialize
-          @made = {}
-          @mutex = Mutex.new
+          @made = LruRedux::ThreadSafeCache.new(MOST)
         end
 
         # @param class_id [Integer]
@@ -19,20 +20,10 @@ module Vantick
         # @return [Object]
         def of(class_id, made_of)
           key = made_of.hash
-          known = @mutex.synchronize { @made[class_id] }
+          known = @made[class_id]
           return known.last if known&.first == key
 
-          yield.tap { |made| keep(class_id, [key, made]) }
-        end
-
-        private
-
-        def keep(class_id, made)
-          @mutex.synchronize do
-            @made.delete(class_id)
-            @made[class_id] = made
-            @made.shift if @made.length > MOST
-          end
+          yield.tap { |made| @made[class_id] = [key, made] }
         end
       end
     end

@@ -14,27 +14,27 @@ module Vantick
           @db = database
         end
 
-        # @return [Hash] the row, its plan as a hash
+        # @return [Rows::Lesson]
         # @raise [Missing]
         def find(id) = read(@db[:lessons].first(id:) || raise(Missing.new("lesson", id)))
 
-        # @return [Array<Hash>] the latest day first
-        def all(class_id, limit:) = @db[:lessons].where(class_id:).reverse(:day, :id).limit(limit).all.map { |row| read(row) }
+        # @return [Array<Rows::Lesson>] the latest day first
+        def all(class_id, limit:) = @db[:lessons].where(class_id:).reverse(:day, :id).limit(limit).map { |row| read(row) }
 
         # @param class_id [Integer]
-        # @return [Hash, nil] the lesson of this class that was given last
+        # @return [Rows::Lesson, nil] the lesson of this class that was given last
         def last_given(class_id)
           row = @db[:lessons].where(class_id:).exclude(given_at: nil).reverse(:given_at, :id).first
           row && read(row)
         end
 
-        # @return [Hash] the lesson made
+        # @return [Rows::Lesson] the lesson made
         def add(class_id:, day:, plan:, made_at:, copied_from: nil)
           find(@db[:lessons].insert(class_id:, day:, plan: JSON.generate(plan), made_at:, changed_at: made_at, copied_from:))
         end
 
         # @param changes [Hash] columns by name
-        # @return [Hash] the lesson as it is now
+        # @return [Rows::Lesson] the lesson as it is now
         # @raise [Missing]
         # @param version [Integer, nil] the one it was changed from; nothing to change whatever there is
         # @raise [ChangedMeanwhile] where there is another by now
@@ -46,16 +46,16 @@ module Vantick
           find(id)
         end
 
-        # @raise [Missing]
-        # @return [Array<Hash>] those that were given, oldest first
-        def given(class_id) = @db[:lessons].where(class_id:).exclude(given_at: nil).order(:given_at, :id).all.map { |row| read(row) }
+        # @return [Array<Rows::Lesson>] those that were given, oldest first
+        def given(class_id) = @db[:lessons].where(class_id:).exclude(given_at: nil).order(:given_at, :id).map { |row| read(row) }
 
-        # @return [Hash, nil] the copy of a lesson for a day
+        # @return [Rows::Lesson, nil] the copy of a lesson for a day
         def copy_of(id, day)
           row = @db[:lessons].where(copied_from: id, day:).reverse(:id).first
           row && read(row)
         end
 
+        # @raise [Missing]
         def remove(id)
           find(id)
           @db[:lessons].where(id:).delete
@@ -63,9 +63,7 @@ module Vantick
 
         private
 
-        def read(row)
-          { **row, plan: JSON.parse(row[:plan], symbolize_names: true), left_out: JSON.parse(row[:left_out]) }
-        end
+        def read(row) = Rows::Lesson.of(row)
       end
     end
   end

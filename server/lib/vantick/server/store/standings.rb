@@ -6,7 +6,7 @@ module Vantick
       # Where children stand on the ladder, from their answers as the store has them and the lessons that were given.
       module Standings
         KEPT = LastMade.new
-        # @param school_class [Hash]
+        # @param school_class [Rows::SchoolClass]
         # @param store [Store::Database]
         # @param today [Integer] the Julian day of today
         # @return [Core::Teaching::ClassStanding]
@@ -18,7 +18,7 @@ module Vantick
         end
 
         def self.made(school_class, answers, lessons, today)
-          conventions = Core::Wording::Conventions.new(**school_class[:conventions])
+          conventions = school_class.wording
           by_child = answers.group_by { |answer| answer[:child_id] }
           answered = school_class[:children].to_h do |child|
             [child[:id], by_child.fetch(child[:id], []).map { |answer| asked(answer, conventions) }]

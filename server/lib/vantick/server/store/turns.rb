@@ -5,7 +5,7 @@ module Vantick
     module Store
       # What children are asked at a desk, and what they answered there.
       class Turns
-        ITEM = %i[id time said misreading step task].freeze
+        ITEM = %i[id time said misreading step task check_id child_id level].freeze
         # Somebody was quicker: the task has been answered meanwhile.
         class Answered < StandardError; end
 
@@ -16,14 +16,14 @@ module Vantick
         def transaction(&) = @db.transaction(&)
 
         # @param seat [Hash]
-        # @return [Hash] the turn with its items
+        # @return [Rows::Turn]
         # @raise [Missing] where it is none of this child's at this desk
         def find(seat, id)
           row = of(seat).first(id:) || raise(Missing.new("task", id, field: "turn_id"))
           with_items([row]).first
         end
 
-        # @return [Array<Hash>] that are not done, the next first, then those kept ahead
+        # @return [Array<Rows::Turn>] that are not done, the next first, then those kept ahead
         def open(seat) = with_items(of(seat).where(round: seat[:round], done_at: nil).order(:ahead, :id).all)
 
         # @return [String, nil] when the first task of this round was done
@@ -32,12 +32,12 @@ module Vantick
         # @return [Integer] done in this round
         def done(seat) = of(seat).where(round: seat[:round]).exclude(done_at: nil).count
 
-        # @return [Array<Hash>] of the round, oldest first, with their items
+        # @return [Array<Rows::Turn>] of the round, oldest first, with their items
         def of_round(seat) = with_items(of(seat).where(round: seat[:round]).order(:id).all)
 
         # @param seat [Hash]
         # @param turn [Core::Desk::Turn]
-        # @return [Hash] the turn with its items
+        # @return [Rows::Turn]
         def add(seat, turn, ahead:, at:)
           same = { said: turn.said&.words, misreading: turn.mistake&.id&.to_s, step: turn.step.id.to_s, task: turn.task.id.to_s }
           rows = turn.times.map { |time| { time: time.to_s, **same } }
@@ -46,13 +46,13 @@ module Vantick
 
         # A turn about items that are there for all.
         # @param items [Array<Hash>]
-        # @return [Hash] the turn with its items
+        # @return [Rows::Turn]
         def put(seat, turn, items:, ahead:, at:)
           row = { **seat.slice(:desk_id, :child_id, :round), step: turn.step.id.to_s, task: turn.task.id.to_s, reason: turn.reason.to_s,
                   against: turn.against&.id&.to_s, ahead: ahead ? 1 : 0, asked_at: at }
           item_ids = items.map { |item| item[:id] }
           id = @db[:turns].insert(**row, item_ids: JSON.generate(item_ids))
-          { id:, **row, item_ids:, items:, tries: 0, done_at: nil }
+          Rows::Turn.of(row, id:, item_ids: item_ids.freeze, items: items.map { |item| item(item, row) }.freeze, tries: 0, done_at: nil)
         end
 
         # @param uuids [Array<String>] of first tries and later ones
@@ -80,36 +80,40 @@ module Vantick
 
         # @param child_id [Integer]
         # @param item_ids [Array<Integer>]
-        # @return [Array<Hash>] first tries, oldest first
-        def answers(child_id, item_ids) = @db[:answers].where(child_id:, item_id: item_ids).order(:id).all
+        # @return [Array<Rows::Answer>] first tries, oldest first
+        def answers(child_id, item_ids) = @db[:answers].where(child_id:, item_id: item_ids).order(:id).map { |row| Answers.first_said(row) }
 
         # @param desk [Hash]
-        # @return [Hash{Integer => Array<Hash>}] by child, the turns of the round that each is in, oldest first
+        # @return [Hash{Integer => Array<Rows::Turn>}] by child, the turns of the round that each is in, oldest first
         def of_rounds(desk)
           now = { desk_id: Sequel[:turns][:desk_id], child_id: Sequel[:turns][:child_id], round: Sequel[:turns][:round] }
           rows = @db[:turns].join(:seats, now).where(Sequel[:turns][:desk_id] => desk[:id]).select_all(:turns)
-          rows.order(Sequel[:turns][:id]).all.map { |row| plain(row) }.group_by { |row| row[:child_id] }
+          rows.order(Sequel[:turns][:id]).map { |row| Rows::Turn.of(row) }.group_by(&:child_id)
         end
 
         # @param ids [Array<Integer>]
-        # @return [Hash{Integer => Hash}]
-        def items(ids) = @db[:items].where(id: ids).select(*ITEM, :check_id).as_hash(:id)
+        # @return [Hash{Integer => Rows::Item}]
+        def items(ids) = @db[:items].where(id: ids).select(*ITEM).as_hash(:id).transform_values { |row| Rows::Item.of(row) }
 
         private
 
         def of(seat) = @db[:turns].where(seat.slice(:desk_id, :child_id))
 
-        def plain(row) = { **row, item_ids: JSON.parse(row[:item_ids]) }
-
         def with_items(rows)
-          turns = rows.map { |row| plain(row) }
-          found = items(turns.flat_map { |turn| turn[:item_ids] })
-          turns.map { |turn| { **turn, items: turn[:item_ids].map { |id| { **found.fetch(id), task: turn[:task], step: turn[:step] } } } }
+          turns = rows.map { |row| Rows::Turn.of(row) }
+          found = items(turns.flat_map(&:item_ids))
+          turns.map { |turn| Rows::Turn.of(turn.to_hash, items: turn.item_ids.map { |id| item(found.fetch(id), turn) }.freeze) }
         end
+
+        # Whatever its check is about: it is asked as the turn says.
+        def item(row, turn) = Rows::Item.of(row, step: turn[:step], task: turn[:task])
 
         def add_items(check_id, child_id, rows)
           position = (@db[:items].where(check_id:).max(:position) || -1) + 1
-          rows.each_with_index.map { |row, at| { **row, id: @db[:items].insert(**row, check_id:, child_id:, position: position + at) } }
+          rows.each_with_index.map do |row, at|
+            id = @db[:items].insert(**row, check_id:, child_id:, position: position + at)
+            { **row, id:, check_id:, child_id:, level: nil }
+          end
         end
       end
     end

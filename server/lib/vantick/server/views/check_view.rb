@@ -27,7 +27,7 @@ module Vantick
           def check(check, school_class, answers)
             task = Core::Marking::Task.find(check[:task])
             step = Core::Teaching::Step.find(check[:step])
-            conventions = conventions(school_class)
+            conventions = school_class.wording
             { **about(check), children: school_class[:children], answers: answers.map do |one|
               answer(one, conventions)
             end, choice: check_choice(check, step, task),
@@ -54,9 +54,6 @@ module Vantick
 
           def items_of_one(check) = check[:items].map { |item| item[:child_id] }.tally.values.max || 0
 
-          # What a dial shows at a time, also at one of the day.
-          def dial(time) = (time.is_a?(Core::Dial::DayTime) ? time.dial_time : time).to_s
-
           # What the sheet of one child can tell; all versions tell about as much.
           def check_choice(check, step, task)
             same = check[:items].select { |item| item[:task] == check[:task] }
@@ -71,14 +68,12 @@ module Vantick
             time = task.parse_time(item[:time])
             right = task.notation == :hands ? time.digital(conventions.sign) : task.write(task.right_answer(time), conventions)
             cause = "#{Core::Reading::Misreading.find(item[:misreading]).texts_in(conventions)[:name]}; " if item[:misreading]
-            { **item.slice(:id, :child_id, :time), dial: dial(time), said: item[:said].to_s, right: "#{cause}#{right}",
+            { **item.slice(:id, :child_id, :time), dial: time.dial_time.to_s, said: item[:said].to_s, right: "#{cause}#{right}",
               drawings: task.notation == :hands ? Core::Marking::DrawnAnswers.of(task, time, conventions) : [] }
           end
 
-          def conventions(school_class) = Core::Wording::Conventions.new(**school_class[:conventions])
-
           def marked_by_child(check, school_class, answers)
-            conventions = conventions(school_class)
+            conventions = school_class.wording
             asked = check[:items].to_h { |item| [item[:id], item.slice(:task, :time)] }
             given = answers.group_by { |answer| answer[:child_id] }
             school_class[:children].to_h do |child|

@@ -1,0 +1,17 @@
+# frozen_string_literal: true
+
+module Vantick
+  module Server
+    module Store
+      module Rows
+        # A child of a class.
+        class Child < Row
+          attribute :id, Types::Number
+          attribute :class_id, Types::Number
+          attribute :name, Types::Text
+          attribute :position, Types::Number
+        end
+      end
+    end
+  end
+end

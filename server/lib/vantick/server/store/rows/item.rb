@@ -1,0 +1,23 @@
+# frozen_string_literal: true
+
+module Vantick
+  module Server
+    module Store
+      module Rows
+        # One thing that is asked. One of a desk has a step and a task of its own, all others have those of their check.
+        class Item < Row
+          attribute :id, Types::Number
+          attribute :check_id, Types::Number
+          attribute :time, Types::Text
+          # Whose it is, where children have times of their own.
+          attribute :child_id, Types::Number.optional
+          attribute :said, Types::Text.optional
+          attribute :misreading, Types::Text.optional
+          attribute :level, Types::Number.optional
+          attribute :step, Types::Text.optional
+          attribute :task, Types::Text.optional
+        end
+      end
+    end
+  end
+end

@@ -1,0 +1,26 @@
+# frozen_string_literal: true
+
+module Vantick
+  module Server
+    module Store
+      module Rows
+        # A lesson that was planned, and what was left out where it was given.
+        class Lesson < Row
+          json :plan, :left_out
+
+          attribute :id, Types::Number
+          attribute :class_id, Types::Number
+          attribute :check_id, Types::Number.optional
+          attribute :day, Types::Text
+          attribute :plan, Types::Hash
+          attribute :left_out, Types::Array
+          attribute :given_at, Types::Text.optional
+          attribute :made_at, Types::Text
+          attribute :changed_at, Types::Text
+          attribute :version, Types::Number
+          attribute :copied_from, Types::Number.optional
+        end
+      end
+    end
+  end
+end
