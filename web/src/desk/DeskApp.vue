@@ -9,17 +9,17 @@ import { useDesk } from "./useDesk";
 import { useVoice } from "./useVoice";
 
 /** A child's side: joining, tasks one at a time, and the dials they can read. Nothing of the teacher's is here. */
-const { phase, state, going, turn, told, away, busy, news, done, waiting, open, answer, goOn, again, leave } =
-  useDesk();
+const { here, done, open, answer, goOn, again, leave } = useDesk();
 const voice = useVoice();
 const own = ref(false);
 onMounted(open);
 
 const notice = computed(() => {
-  if (!away.value) return news.value;
-  if (phase.value === "opening") return "The network is away. Trying again…";
-  const kept = waiting.value.length ? ` (${waiting.value.length})` : "";
-  return news.value || `No network just now. Go on: your answers are kept here${kept}.`;
+  const { away, news, phase, waiting } = here.value;
+  if (!away) return news;
+  if (phase === "opening") return "The network is away. Trying again…";
+  const kept = waiting.length ? ` (${waiting.length})` : "";
+  return news || `No network just now. Go on: your answers are kept here${kept}.`;
 });
 
 async function leaveFor(): Promise<void> {
@@ -31,41 +31,41 @@ async function leaveFor(): Promise<void> {
 <template>
   <div class="desk">
     <DeskBar
-      v-if="state"
-      :name="state.child.name"
+      v-if="here.state"
+      :name="here.state.child.name"
       :done="done"
-      :of="state.round.of"
+      :of="here.state.round.of"
       :voice="voice"
-      :counting="phase !== 'ended' && !own"
+      :counting="here.phase !== 'ended' && !own"
       @leave="leaveFor"
     />
     <p class="news" :class="{ shown: notice }" role="status">
       {{ notice }}
     </p>
-    <JoinDesk v-if="phase === 'joining'" @joined="open" />
+    <JoinDesk v-if="here.phase === 'joining'" @joined="open" />
     <OwnDials v-else-if="own" @back="own = false" />
     <TaskView
-      v-else-if="turn && (phase === 'asking' || phase === 'told')"
-      :key="turn.id"
-      :turn="turn"
-      :told="told"
-      :kept="phase === 'told' && !told"
-      :busy="busy"
+      v-else-if="here.turn && (here.phase === 'asking' || here.phase === 'told')"
+      :key="here.turn.id"
+      :turn="here.turn"
+      :told="here.told"
+      :kept="here.phase === 'told' && !here.told"
+      :busy="here.busy"
       :voice="voice"
       @answer="answer"
       @next="goOn"
     />
     <RoundEnd
-      v-else-if="phase === 'ended' && state && going"
-      :end="going.end"
-      :kind="state.kind"
-      :open="going.open"
+      v-else-if="here.phase === 'ended' && here.state && here.going"
+      :end="here.going.end"
+      :kind="here.state.kind"
+      :open="here.going.open"
       :voice="voice"
       @again="again"
       @own="own = true"
       @leave="leaveFor"
     />
-    <main v-else-if="phase === 'waiting'" class="middle">
+    <main v-else-if="here.phase === 'waiting'" class="middle">
       <h1>You have done all that is on this device.</h1>
       <p>Your answers are kept. It goes on when the network is back.</p>
     </main>

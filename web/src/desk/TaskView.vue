@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { BButton } from "bootstrap-vue-next/components/BButton";
-import { computed, nextTick, onMounted, onUnmounted, ref, watch, type Component } from "vue";
+import { useEventListener, useTimeout } from "@vueuse/core";
+import { computed, nextTick, onMounted, ref, watch, type Component } from "vue";
 import type { DeskTurn, Told } from "@/api/client";
 import ChoicePad from "./ChoicePad.vue";
 import DigitPad from "./DigitPad.vue";
@@ -47,14 +48,14 @@ const changed = computed(() => JSON.stringify(texts.value) !== sent.value);
 const ready = computed(() => changed.value && texts.value.every((text) => text !== ""));
 /** A finger that comes down twice means once: milliseconds in which a second press is nothing (judgement). */
 const TWICE = 400;
-const calm = ref(true);
-let calming: ReturnType<typeof setTimeout> | undefined;
+const { ready: calm, start: calmDown } = useTimeout(TWICE, { controls: true, immediate: false });
 function once(act: () => void): void {
   if (!calm.value) return;
-  calm.value = false;
-  calming = setTimeout(() => (calm.value = true), TWICE);
+  calmDown();
   act();
 }
+/** Nothing is left to do but to go on. */
+const goForward = (): void => void nextTick(() => (forward.value?.$el as HTMLElement | undefined)?.focus());
 const rightAll = computed(() => props.told?.results.every((one) => one.right) ?? false);
 const tone = computed(() => {
   if (props.kept) return "kept";
@@ -89,25 +90,16 @@ watch(
   (told) => {
     if (told && !told.done && props.turn.entry !== "hands") texts.value = props.turn.items.map(() => "");
     if (sentence.value) props.voice.say(sentence.value);
-    if (over.value) void nextTick(() => (forward.value?.$el as HTMLElement | undefined)?.focus());
+    if (over.value) goForward();
   },
 );
-watch(
-  () => props.kept,
-  () => void nextTick(() => (forward.value?.$el as HTMLElement | undefined)?.focus()),
-);
+watch(() => props.kept, goForward);
+watch(calm, (now) => now && over.value && goForward());
+useEventListener(document, "keydown", press);
 onMounted(() => {
   // The next Tab leads to the answer, and not to the way out.
   heading.value?.focus({ preventScroll: true });
-  document.addEventListener("keydown", press);
   props.voice.say(props.turn.ask, props.turn.items.length === 1 ? (props.turn.items[0]?.shown ?? "") : "");
-});
-onUnmounted(() => {
-  clearTimeout(calming);
-  document.removeEventListener("keydown", press);
-});
-watch(calm, (now) => {
-  if (now && over.value) void nextTick(() => (forward.value?.$el as HTMLElement | undefined)?.focus());
 });
 </script>
 

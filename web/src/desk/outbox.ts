@@ -1,44 +1,23 @@
-import { shallowRef, type ShallowRef } from "vue";
 import type { Sending } from "./ask";
 
 const KEY = "vantick.desk.outbox";
+const keyOf = (childId: number | undefined): string => (childId ? `${KEY}.${childId}` : KEY);
 
-/** Answers of one child that have not reached the server yet, kept on the device until they have. */
-export interface Outbox {
-  waiting: ShallowRef<readonly Sending[]>;
-  /** Takes up what this child left here. */
-  belongsTo: (childId: number) => void;
-  add: (sending: Sending) => void;
-  remove: (sending: Sending) => void;
+/** What a child left on this device: answers that have not reached the server yet. */
+export function leftHere(childId: number): Sending[] {
+  try {
+    return JSON.parse(localStorage.getItem(keyOf(childId)) ?? "[]") as Sending[];
+  } catch {
+    return [];
+  }
 }
 
-export function useOutbox(): Outbox {
-  const waiting = shallowRef<readonly Sending[]>([]);
-  let key = KEY;
-
-  function keep(sendings: readonly Sending[]): void {
-    waiting.value = sendings;
-    try {
-      if (sendings.length) localStorage.setItem(key, JSON.stringify(sendings));
-      else localStorage.removeItem(key);
-    } catch {
-      // A device that keeps nothing still holds them as long as the page is open.
-    }
+/** Keeps them, before anything else happens: the next thing may be that the device is switched off. */
+export function keepHere(childId: number | undefined, sendings: readonly Sending[]): void {
+  try {
+    if (sendings.length) localStorage.setItem(keyOf(childId), JSON.stringify(sendings));
+    else localStorage.removeItem(keyOf(childId));
+  } catch {
+    // A device that keeps nothing still holds them as long as the page is open.
   }
-
-  function belongsTo(childId: number): void {
-    key = `${KEY}.${childId}`;
-    try {
-      waiting.value = JSON.parse(localStorage.getItem(key) ?? "[]") as Sending[];
-    } catch {
-      waiting.value = [];
-    }
-  }
-
-  return {
-    waiting,
-    belongsTo,
-    add: (sending) => keep([...waiting.value, sending]),
-    remove: (sending) => keep(waiting.value.filter((one) => one !== sending)),
-  };
 }

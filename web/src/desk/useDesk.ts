@@ -1,33 +1,15 @@
-import { computed, onScopeDispose, ref, shallowRef, type ComputedRef, type Ref, type ShallowRef } from "vue";
-import { Refused, type DeskState, type DeskTurn, type Told } from "@/api/client";
+import { useEventListener, useTimeoutFn } from "@vueuse/core";
+import { computed, shallowRef, type ComputedRef, type ShallowRef } from "vue";
+import { Refused } from "@/api/client";
 import { newId } from "@/api/ids";
 import { beginAgain, leaveDesk, readState, sendAnswers, tellLosses, type Sending } from "./ask";
-import { useOutbox } from "./outbox";
-
-/**
- * Where a child is: `opening` the page, `joining`, `asking` a task, `told` of an answer (or that it was kept),
- * `waiting` for the network with nothing left to do, `ended`.
- */
-export type Phase = "opening" | "joining" | "asking" | "told" | "waiting" | "ended";
-
-type Going = Pick<DeskState, "open" | "round" | "turn" | "ahead" | "ahead_ids" | "end">;
+import { answersOf, doneOf, START, step, type Happened, type Here } from "./machine";
+import { keepHere, leftHere } from "./outbox";
 
 export interface DeskHere {
-  phase: Ref<Phase>;
-  state: ShallowRef<DeskState | null>;
-  turn: ShallowRef<DeskTurn | null>;
-  /** What was made of the last answer; nothing where it is kept on the device. */
-  told: ShallowRef<Told | null>;
-  /** Whether the server was out of reach the last time. */
-  away: Ref<boolean>;
-  busy: Ref<boolean>;
-  /** Something to know, said quietly; empty where there is nothing. */
-  news: Ref<string>;
-  /** What the server said last of the round, the desk and the end. */
-  going: ShallowRef<Going | null>;
+  here: ShallowRef<Here>;
   /** Tasks done in this round, those kept here among them. */
   done: ComputedRef<number>;
-  waiting: ShallowRef<readonly Sending[]>;
   open: () => Promise<void>;
   answer: (texts: string[]) => Promise<void>;
   goOn: () => void;
@@ -40,222 +22,163 @@ const BEAT = 10_000;
 const BEAT_AWAY = 3_000;
 const BRIEF = 6_000;
 
-const answersOf = (count: number): string => (count === 1 ? "1 answer is" : `${count} answers are`);
+const passing = (error: unknown): boolean => !(error instanceof Refused) || error.passing;
+const unseated = (error: unknown): error is Refused =>
+  error instanceof Refused && error.ours && error.status === 401;
+const wordsOf = (error: unknown): string => (error instanceof Refused ? error.message : String(error));
 
 /**
  * A child's tasks, one after the other. Answers have ids of their own, made here, so that sending them twice changes
- * nothing; where the network fails they are kept on the device and the child goes on with the tasks held ahead.
+ * nothing; where the network fails they are kept on the device and the child goes on with the tasks held ahead. What
+ * follows from what is the machine's; here the server is asked, and the machine is told what happened.
  */
 export function useDesk(): DeskHere {
-  const phase = ref<Phase>("opening");
-  const state = shallowRef<DeskState | null>(null);
-  const turn = shallowRef<DeskTurn | null>(null);
-  const told = shallowRef<Told | null>(null);
-  const away = ref(false);
-  const busy = ref(false);
-  const news = ref("");
-  const outbox = useOutbox();
-  const ahead = shallowRef<DeskTurn[]>([]);
-  const going = shallowRef<Going | null>(null);
-  const done = computed(() => (going.value?.round.done ?? 0) + outbox.waiting.value.length);
-  let beating: ReturnType<typeof setTimeout> | undefined;
+  const here = shallowRef<Here>(START);
+  /** Whose answers are kept: known also while nobody sits here. */
+  let childId: number | undefined;
 
-  /** What the server says comes next; a task that is done here and on its way is not asked again. */
-  function arrive(next: Going): void {
-    const sent = new Set(outbox.waiting.value.map((one) => one.turn_id));
-    const held = new Map([...ahead.value, ...next.ahead].map((one) => [one.id, one]));
-    ahead.value = next.ahead_ids
-      .filter((id) => id !== turn.value?.id && !sent.has(id))
-      .flatMap((id) => held.get(id) ?? []);
-    going.value = next;
+  function happen(happened: Happened): void {
+    const before = here.value.waiting;
+    here.value = step(here.value, happened);
+    if (here.value.waiting !== before) keepHere(childId, here.value.waiting);
   }
 
-  function show(next: DeskTurn): void {
-    turn.value = next;
-    told.value = null;
-    ahead.value = ahead.value.filter((one) => one.id !== next.id);
-    phase.value = "asking";
-  }
-
-  function proceed(): void {
-    const next = going.value;
-    const sent = outbox.waiting.value.map((one) => one.turn_id);
-    if (sent.length === 0 && next?.end) {
-      turn.value = null;
-      phase.value = "ended";
-    } else if (next?.turn && !sent.includes(next.turn.id) && next.turn.id !== turn.value?.id) {
-      show(next.turn);
-    } else if (ahead.value[0] && done.value < (next?.round.of ?? 0)) {
-      show(ahead.value[0]);
-    } else {
-      turn.value = null;
-      phase.value = "waiting";
-    }
-  }
-
-  /** Back to the door; what is not sent yet stays here. */
-  function out(): void {
-    clearTimeout(beating);
-    state.value = null;
-    turn.value = null;
-    told.value = null;
-    going.value = null;
-    ahead.value = [];
-    away.value = false;
-    phase.value = "joining";
-  }
+  const sitting = (): boolean => here.value.state !== null;
+  const { start: beat, stop: rest } = useTimeoutFn(
+    () => void look().finally(() => sitting() && beat()),
+    () => (here.value.away || here.value.waiting.length ? BEAT_AWAY : BEAT),
+    { immediate: false },
+  );
+  const { start: tryAgain } = useTimeoutFn(() => here.value.phase === "opening" && void open(), BEAT_AWAY, {
+    immediate: false,
+  });
+  const { start: forget } = useTimeoutFn((news: string) => happen({ what: "forgotten", news }), BRIEF, {
+    immediate: false,
+  });
 
   /** Says what is good to know and soon old. */
-  function tellBriefly(text: string): void {
-    news.value = text;
-    setTimeout(() => news.value === text && (news.value = ""), BRIEF);
+  function tellBriefly(news: string): void {
+    happen({ what: "known", news });
+    forget(news);
   }
 
-  const passing = (error: unknown): boolean => !(error instanceof Refused) || error.passing;
-  const unseated = (error: unknown): boolean =>
-    error instanceof Refused && error.ours && error.status === 401;
+  /** Back to the door. */
+  function out(why = ""): void {
+    rest();
+    happen({ what: "put out", why });
+  }
 
   function trouble(error: unknown): void {
-    if (unseated(error)) {
-      // A device that had a seat is told why it has none now.
-      if (state.value && error instanceof Refused) news.value = error.message;
-      out();
-    } else if (passing(error)) away.value = true;
-    else news.value = error instanceof Refused ? error.message : String(error);
+    if (unseated(error)) out(error.message);
+    else if (passing(error)) happen({ what: "cut off" });
+    else happen({ what: "known", news: wordsOf(error) });
   }
 
   /** What can never be taken is let go; the child hears of it, and so does the teacher. */
   async function letGo(sending: Sending): Promise<void> {
-    outbox.remove(sending);
-    news.value = `${sending.answers.length === 1 ? "1 answer" : `${sending.answers.length} answers`} could not be taken.`;
+    happen({ what: "let go", sending });
     await tellLosses(sending.answers.length).catch(() => undefined);
   }
 
   /** Sends what is kept, oldest first; what the server refuses for good is let go. */
   async function flush(): Promise<void> {
     let arrived = 0;
-    for (const sending of outbox.waiting.value) {
+    for (const sending of here.value.waiting) {
       try {
-        const taken = await sendAnswers(sending, ahead.value);
-        outbox.remove(sending);
+        const going = await sendAnswers(sending, here.value.ahead);
+        happen({ what: "sent", sending, going });
         arrived += 1;
-        arrive(taken);
       } catch (error) {
         if (passing(error)) throw error;
         await letGo(sending);
       }
     }
-    if (arrived) tellBriefly(`The network is back: ${answersOf(arrived)} in.`);
+    if (arrived)
+      tellBriefly(`The network is back: ${answersOf(arrived)} ${arrived === 1 ? "is" : "are"} in.`);
   }
 
   async function look(): Promise<void> {
-    if (!state.value || busy.value) return;
+    if (!sitting() || here.value.busy) return;
     try {
       await flush();
-      const now = await readState();
-      away.value = false;
-      arrive(now);
-      if (phase.value === "waiting" || (!now.open && phase.value === "asking")) proceed();
+      happen({ what: "looked", going: await readState() });
     } catch (error) {
       trouble(error);
     }
   }
 
-  function beat(): void {
-    clearTimeout(beating);
-    beating = setTimeout(
-      () => void look().finally(() => state.value && beat()),
-      away.value || outbox.waiting.value.length ? BEAT_AWAY : BEAT,
-    );
-  }
-
   /** A code in the address leads to its desk, after what is kept for the last one has been sent. */
   async function sendFirst(): Promise<void> {
-    outbox.belongsTo((await readState()).child.id);
+    childId = (await readState()).child.id;
+    happen({ what: "found", waiting: leftHere(childId) });
     await flush();
   }
 
   async function open(): Promise<void> {
     const code = new URLSearchParams(location.search).get("code");
-    if (phase.value === "opening" && code) {
+    if (here.value.phase === "opening" && code) {
       await sendFirst().catch(() => undefined);
       return out();
     }
     history.replaceState(null, "", location.pathname);
     try {
-      const now = await readState();
-      state.value = now;
-      away.value = false;
-      outbox.belongsTo(now.child.id);
-      arrive(now);
+      const state = await readState();
+      childId = state.child.id;
+      happen({ what: "opened", state, waiting: leftHere(childId) });
       await flush().catch(trouble);
-      turn.value = null;
-      proceed();
+      if (!sitting()) return;
+      happen({ what: "taken up" });
       beat();
     } catch (error) {
       trouble(error);
-      if (away.value) setTimeout(() => phase.value === "opening" && void open(), BEAT_AWAY);
+      if (here.value.away) tryAgain();
     }
-  }
-
-  function heard(taken: Told): void {
-    away.value = false;
-    told.value = taken;
-    if (!taken.done && turn.value) turn.value = { ...turn.value, tried: turn.value.tried + 1 };
-    arrive(taken);
-    phase.value = taken.done ? "told" : "asking";
-  }
-
-  function keepHere(sending: Sending): void {
-    outbox.add({ ...sending, late: true });
-    told.value = null;
-    phase.value = "told";
-    beat();
   }
 
   /** Takes up what the server asks now, where a task was answered elsewhere. */
   async function begin(): Promise<void> {
-    arrive(await readState());
-    turn.value = null;
-    proceed();
+    happen({ what: "looked", going: await readState() });
+    happen({ what: "taken up" });
   }
 
   async function answer(texts: string[]): Promise<void> {
-    const asked = turn.value;
-    if (!asked || busy.value) return;
+    const asked = here.value.turn;
+    if (!asked || here.value.busy) return;
     const answers = asked.items.map((item, at) => ({
       id: newId(),
       item_id: item.id,
       answer: texts[at] ?? "",
     }));
     const sending = { turn_id: asked.id, answers };
-    busy.value = true;
-    news.value = "";
+    happen({ what: "sending" });
     try {
       await flush();
-      heard(await sendAnswers(sending, ahead.value));
+      happen({ what: "marked", told: await sendAnswers(sending, here.value.ahead) });
     } catch (error) {
-      // Whoever sits down here again as the same child still has it.
-      if (unseated(error)) outbox.add({ ...sending, late: true });
-      trouble(error);
-      if (!state.value) return;
-      if (away.value) keepHere(sending);
-      else await begin().catch(trouble);
+      await notSent(sending, error);
     } finally {
-      busy.value = false;
+      happen({ what: "rested" });
     }
+  }
+
+  async function notSent(sending: Sending, error: unknown): Promise<void> {
+    // Whoever sits down here again as the same child still has it.
+    if (unseated(error)) happen({ what: "put by", sending });
+    trouble(error);
+    if (!sitting()) return;
+    if (here.value.away) {
+      happen({ what: "kept", sending });
+      beat();
+    } else await begin().catch(trouble);
   }
 
   async function again(): Promise<void> {
     try {
-      const now = await beginAgain();
-      state.value = now;
-      ahead.value = [];
-      arrive(now);
-      proceed();
+      happen({ what: "begun again", state: await beginAgain() });
     } catch (error) {
       trouble(error);
-      if (away.value) news.value = "The network is away just now. Try again in a moment.";
+      if (here.value.away)
+        happen({ what: "known", news: "The network is away just now. Try again in a moment." });
     }
   }
 
@@ -266,32 +189,19 @@ export function useDesk(): DeskHere {
       out();
     } catch (error) {
       trouble(error);
-      const kept = outbox.waiting.value.length;
-      if (away.value)
-        news.value = `The network is away${kept ? `, and ${answersOf(kept)} not sent yet` : ""}. Wait a moment.`;
+      const kept = here.value.waiting.length;
+      const left = kept ? `, and ${answersOf(kept)} ${kept === 1 ? "is" : "are"} not sent yet` : "";
+      if (here.value.away) happen({ what: "known", news: `The network is away${left}. Wait a moment.` });
     }
   }
 
-  const back = (): void => void look().finally(() => state.value && beat());
-  window.addEventListener("online", back);
-  onScopeDispose(() => {
-    clearTimeout(beating);
-    window.removeEventListener("online", back);
-  });
+  useEventListener(window, "online", () => void look().finally(() => sitting() && beat()));
   return {
-    phase,
-    state,
-    turn,
-    told,
-    going,
-    away,
-    busy,
-    news,
-    done,
-    waiting: outbox.waiting,
+    here,
+    done: computed(() => doneOf(here.value)),
     open,
     answer,
-    goOn: proceed,
+    goOn: () => happen({ what: "gone on" }),
     again,
     leave,
   };

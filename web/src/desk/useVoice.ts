@@ -1,3 +1,4 @@
+import { useEventListener } from "@vueuse/core";
 import { onScopeDispose, ref, type Ref } from "vue";
 
 interface Voice {
@@ -19,7 +20,7 @@ export function useVoice(): Voice {
 
   const look = (): void => void (has.value = Boolean(speech?.getVoices().length));
   look();
-  speech?.addEventListener("voiceschanged", look);
+  useEventListener(speech, "voiceschanged", look);
 
   function say(...texts: string[]): void {
     last = texts;
@@ -37,9 +38,6 @@ export function useVoice(): Voice {
     else speech?.cancel();
   }
 
-  onScopeDispose(() => {
-    speech?.removeEventListener("voiceschanged", look);
-    speech?.cancel();
-  });
+  onScopeDispose(() => speech?.cancel());
   return { has, on, toggle, say };
 }

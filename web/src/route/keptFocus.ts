@@ -21,29 +21,38 @@ const within = (element: Element): HTMLElement[] =>
 const nameOf = (element: Element): string =>
   `${element.tagName} ${element.getAttribute("aria-label") ?? element.getAttribute("title") ?? element.textContent.trim()}`;
 
-/** Where the keys were: the element, its name, and what it lay in, from the inside out, with its place among the others. */
+/**
+ * Where the keys were: the element, its name, and what it lay in, from the inside out, with its place there among all and
+ * among those of its name.
+ */
 interface Held {
   element: HTMLElement;
   name: string;
-  around: { box: Element; at: number }[];
+  around: { box: Element; at: number; nth: number }[];
 }
 
 function hold(element: HTMLElement): Held {
   const around: Held["around"] = [];
+  const name = nameOf(element);
   for (let box = element.parentElement; box && box !== document.body; box = box.parentElement) {
-    around.push({ box, at: within(box).indexOf(element) });
+    const there = within(box);
+    around.push({
+      box,
+      at: there.indexOf(element),
+      nth: there.filter((one) => nameOf(one) === name).indexOf(element),
+    });
     if (box.id === "main") break;
   }
-  return { element, name: nameOf(element), around };
+  return { element, name, around };
 }
 
 /** What stands for it now: itself, another of its name, or what is at its place. */
 function heir({ element, name, around }: Held): HTMLElement | undefined {
   if (can(element)) return element;
   const left = around.filter((one) => one.box.isConnected);
-  for (const { box } of left) {
+  for (const { box, nth } of left) {
     const same = within(box).filter((one) => nameOf(one) === name);
-    if (same.length === 1) return same[0];
+    if (same.length) return same[Math.min(Math.max(nth, 0), same.length - 1)];
   }
   for (const { box, at } of left) {
     if (box.id === "main") break;

@@ -1,0 +1,258 @@
+# frozen_string_literal: true
+
+# What pages share: asking, doing, giving a lesson, a sequence of times, and where the keys are.
+RSpec.describe "What the pages are made of" do
+  it "asks once for what was asked lately, anew after a change, and again where the server was away" do
+    done = lab(<<~JS)
+      const load = (id) => lab.api.readLadder(id);
+      const ask = (id) => used(() => lab.api.useAsked("ladder", () => [id], load));
+      const settle = (ms = 30) => new Promise((resolve) => setTimeout(resolve, ms));
+      const first = ask(1);
+      const waits = first.data.value;
+      (await next()).answer({ steps: [1] });
+      await settle();
+      const second = ask(1);
+      const atOnce = second.data.value?.steps[0] ?? null;
+      (await next()).answer({ steps: [2] });
+      await settle();
+      const renewed = [first.data.value.steps[0], second.data.value.steps[0]];
+      const changing = lab.api.removeLesson(3);
+      (await next()).answer({});
+      await changing;
+      const third = ask(1);
+      const afterChange = third.data.value;
+      (await next()).fail();
+      (await next()).answer({ steps: [3] });
+      await settle();
+      return { waits, atOnce, renewed, afterChange, then: third.data.value.steps[0], trouble: third.trouble.value };
+    JS
+    expect(done).to eq({ waits: nil, atOnce: 1, renewed: [2, 2], afterChange: nil, then: 3, trouble: "" })
+  end
+
+  it "says what cannot be had, at once where asking again is no use" do
+    done = lab(<<~JS)
+      const asked = used(() => lab.api.useAsked("ladder", () => [9], lab.api.readLadder));
+      (await next()).answer({ type: "about:blank", title: "", status: 404, detail: "There is no class 9.", field: "class_id" }, 404);
+      await new Promise((resolve) => setTimeout(resolve, 30));
+      return [asked.trouble.value, asked.refused.value.field, await quiet(700)];
+    JS
+    expect(done).to eq(["There is no class 9.", "class_id", true])
+  end
+
+  it "asks nothing while what it depends on is missing" do
+    done = lab(<<~JS)
+      const id = vue.ref(null);
+      const asked = used(() => lab.api.useAsked("ladder", () => id.value && [id.value], lab.api.readLadder));
+      const nothing = await quiet();
+      id.value = 4;
+      const request = await next();
+      return [nothing, request.path, asked.data.value];
+    JS
+    expect(done).to eq([true, "/api/classes/4/ladder", nil])
+  end
+
+  it "puts what was refused at its field, and elsewhere what belongs to none" do
+    done = lab(<<~JS)
+      const { doing, wrong, elsewhere, busy } = used(lab.api.useDoing);
+      const refuse = (field) => doing(async () => { throw new lab.api.Refused(field, "No.", 422, true); });
+      const first = [await refuse("name"), wrong("name"), wrong("school"), elsewhere("name"), elsewhere("school")];
+      const second = [await refuse(null), wrong("name"), elsewhere("name")];
+      const well = [await doing(async () => undefined), wrong("name"), elsewhere()];
+      return { first, second, well, busy: busy.value };
+    JS
+    expect(done).to eq({ first: [false, "No.", "", "", "No."], second: [false, "", "No."], well: [true, "", ""], busy: false })
+  end
+
+  describe "a lesson that is changed" do
+    def lesson = <<~JS
+      const item = (time) => ({ time });
+      const made = (version, times, more = {}) => ({ id: 3, day: "2026-11-26", step: "quarters", task: "dial_to_words", minutes: 40, seed: 1,
+        method: {}, stage_minutes: {}, pinned: {}, swapped: [], opening: 0, version, stages: [{ id: "show", items: times.map(item) }], ...more });
+      const lesson = used(lab.lesson.useLesson);
+      const loading = lesson.load(3);
+      (await next()).answer(made(1, ["7:45", "3:30"]));
+      await loading;
+      const times = () => lesson.lesson.value.stages[0].items.map((one) => one.time);
+    JS
+
+    it "is kept at once, and undone change by change, each from the version there is" do
+      done = lab(<<~JS)
+        #{lesson}
+        const swapping = lesson.swap({ stage: "show", at: 1 });
+        const swap = await next();
+        swap.answer(made(2, ["7:45", "9:15"]));
+        await swapping;
+        const swapped = times();
+        const undoing = lesson.undo();
+        const undo = await next();
+        undo.answer(made(3, ["7:45", "3:30"]));
+        await undoing;
+        return { swap: swap.body, swapped, undo: [undo.body.kept.show, undo.body.version], after: times(), more: lesson.canUndo.value };
+      JS
+      expect(done[:swap]).to include(kept: { show: ["7:45", nil] }, swapped: ["3:30"], version: 1)
+      expect(done).to include(swapped: %w[7:45 9:15], undo: [%w[7:45 3:30], 2], after: %w[7:45 3:30], more: false)
+    end
+
+    it "takes changes one after the other, and keeps nothing to undo of one that was refused" do
+      done = lab(<<~JS)
+        #{lesson}
+        const one = lesson.settle({ minutes: 30 }), two = lesson.settle({ opening: 1 });
+        const first = await next();
+        const waits = await quiet();
+        first.answer({ type: "about:blank", title: "", status: 422, detail: "20 to 75 minutes.", field: "minutes" }, 422);
+        const second = await next();
+        second.answer(made(2, ["7:45", "3:30"], { opening: 1 }));
+        return { waits, done: [await one, await two], sent: [second.body.minutes, second.body.opening], undo: lesson.canUndo.value };
+      JS
+      expect(done).to eq({ waits: true, done: [false, true], sent: [40, 1], undo: true })
+    end
+
+    it "pins a typed time, and lets a pinned one go" do
+      done = lab(<<~JS)
+        #{lesson}
+        const putting = lesson.put({ stage: "show", at: 0 }, "4:49");
+        const put = await next();
+        put.answer(made(2, ["4:49", "3:30"], { pinned: { show: ["4:49"] } }));
+        await putting;
+        const pinning = lesson.pin({ stage: "show", at: 0 });
+        const pin = await next();
+        pin.answer(made(3, ["4:49", "3:30"]));
+        await pinning;
+        return [put.body.kept.show, put.body.pinned, pin.body.pinned];
+      JS
+      expect(done).to eq([%w[4:49 3:30], { show: ["4:49"] }, { show: [] }])
+    end
+  end
+
+  it "goes through a lesson stage by stage, knows what was not reached, and finds its place again" do
+    done = lab(<<~JS)
+      sessionStorage.clear();
+      const stage = (id, ...times) => ({ id, name: id, minutes: 5, items: times.map((time) => ({ time })) });
+      const lesson = { stages: [stage("warm_up", "1:00"), stage("show", "2:00", "3:00"), stage("together", "4:00"), stage("exit", "5:00", "6:00")] };
+      const run = () => used(() => lab.useRun("3", () => lesson));
+      const first = run();
+      const went = [];
+      const where = (one) => `${one.stageAt.value}.${one.itemAt.value}`;
+      for (let at = 0; at < 3; at++) { first.next(); went.push(where(first)); }
+      await vue.nextTick();
+      const again = run();
+      const found = where(again), missed = again.notReached.value;
+      again.back();
+      went.push(where(again));
+      again.goStage(3);
+      return { went, found, missed, end: again.next(), last: where(again), together: again.together.value, out: (again.goStage(9), where(again)) };
+    JS
+    expect(done).to eq({ went: %w[0.1 1.0 1.1 1.0], found: "1.1", missed: %w[4:00], end: false, last: "3.0", together: true, out: "3.0" })
+  end
+
+  describe "a sequence of times" do
+    def sequence = <<~JS
+      sessionStorage.clear();
+      const facts = used(lab.api.useFacts);
+      const speaking = facts.speak({});
+      const times = Array.from({ length: 720 }, (_, at) => ({ time: `${Math.floor(at / 60) || 12}:${String(at % 60).padStart(2, "0")}` }));
+      for (let at = 0; at < 2; at++) { const one = await next(); one.answer(one.path.startsWith("/api/dial") ? { times } : { ladder: [], misreadings: [] }); }
+      await speaking;
+      const shown = vue.ref("12:00");
+      const sequence = used(() => lab.useSequence([], () => shown.value));
+    JS
+
+    it "takes times as they are typed, and says which is none" do
+      done = lab(<<~JS)
+        #{sequence}
+        return [sequence.add("07:45, 3.20;12:05 7:45"), sequence.times.value, sequence.add("19:45 1:00"), sequence.trouble.value, sequence.times.value.length,
+          sequence.add("  "), sequence.trouble.value];
+      JS
+      expect(done.first(2)).to eq([true, %w[7:45 3:20 12:05]])
+      expect(done[2..4]).to match([false, /\A19:45 is not a time of the dial/, 3])
+      expect(done.last(2)).to eq([false, ""])
+    end
+
+    it "goes round, on from where it was left, and is put into another order" do
+      done = lab(<<~JS)
+        #{sequence}
+        sequence.add("1:00 2:00 3:00");
+        const go = (by) => (shown.value = sequence.step(by));
+        const round = [go(1), go(1), go(1), go(1), go(-1)];
+        shown.value = "9:09";
+        const aside = [go(1), (shown.value = "9:09", go(-1))];
+        sequence.shift(0, 1); sequence.shift(0, -1); sequence.shift(2, 1);
+        const order = sequence.times.value;
+        sequence.remove(1);
+        return { round, aside, order, left: sequence.times.value };
+      JS
+      expect(done[:round]).to eq(%w[1:00 2:00 3:00 1:00 3:00])
+      expect(done[:order]).to eq(%w[2:00 1:00 3:00])
+      expect(done[:left]).to eq(%w[2:00 3:00])
+      expect(done[:aside].length).to eq(2)
+    end
+
+    it "turns on by fives to the next o'clock, and into the other half of the day where it passes twelve" do
+      done = lab(<<~JS)
+        #{sequence}
+        const turning = used(() => lab.useTurning("11:58"));
+        const before = [turning.place.value, turning.dayPlace.value];
+        turning.place.value = 2;
+        const after = [turning.place.value, turning.dayPlace.value];
+        turning.go("7:45");
+        turning.play();
+        const playing = turning.playing.value;
+        turning.play();
+        return { before, after, at: turning.place.value, playing, stopped: turning.playing.value };
+      JS
+      expect(done).to eq({ before: [718, 718], after: [2, 722], at: 465, playing: true, stopped: false })
+    end
+  end
+
+  describe "where the keys are" do
+    # Rows with two buttons each, as pages have them.
+    def rows = <<~JS
+      document.querySelector("#app").innerHTML = `<h1>Page</h1><ul>${[1, 2, 3].map((at) =>
+        `<li id="row${at}"><button aria-label="Look at ${at}">Look</button><button class="swap">Swap</button></li>`).join("")}</ul>`;
+      used(lab.useKeptFocus);
+      const frames = () => new Promise((resolve) => requestAnimationFrame(() => requestAnimationFrame(resolve)));
+      const find = (css) => document.querySelector(css);
+      const here = () => { const one = document.activeElement; return one.id || `${one.closest("li")?.id ?? one.tagName} ${one.textContent}`; };
+    JS
+
+    it "stay, where a button is disabled for a moment" do
+      done = lab(<<~JS)
+        #{rows}
+        const button = find("#row2 .swap");
+        button.focus(); button.disabled = true; await frames(); button.disabled = false; await frames();
+        return here();
+      JS
+      expect(done).to eq("row2 Swap")
+    end
+
+    it "go to what has come in its place: the same name elsewhere, the next row, or the page" do
+      done = lab(<<~JS)
+        #{rows}
+        find("#row2 button").focus();
+        const moved = find("#row2 button").cloneNode(true);
+        find("#row2 button").remove();
+        find("#row3").append(moved);
+        await frames();
+        const elsewhere = here();
+        find("#row1 .swap").focus(); find("#row1").remove(); await frames();
+        const nextRow = here();
+        find("#app").innerHTML = "<p>Another page</p>"; await frames();
+        return [elsewhere, nextRow, here()];
+      JS
+      expect(done).to eq(["row3 Look", "row2 Swap", "main"])
+    end
+
+    it "are nobody's where one pressed beside everything" do
+      done = lab(<<~JS)
+        #{rows}
+        find("#row1 .swap").focus();
+        find("h1").dispatchEvent(new PointerEvent("pointerdown", { bubbles: true }));
+        document.activeElement.blur();
+        find("#row3").remove();
+        await frames();
+        return document.activeElement === document.body;
+      JS
+      expect(done).to be(true)
+    end
+  end
+end

@@ -1,0 +1,69 @@
+import * as server from "./server";
+import { VueQueryPlugin } from "@tanstack/vue-query";
+import { createPinia } from "pinia";
+import { createApp, defineComponent, nextTick, ref, shallowRef } from "vue";
+import * as api from "@/api";
+import { useTypedAnswers } from "@/check/answers";
+import * as machine from "@/desk/machine";
+import * as outbox from "@/desk/outbox";
+import { useDesk } from "@/desk/useDesk";
+import * as geometry from "@/dial/geometry";
+import * as reason from "@/plan/reason";
+import * as lesson from "@/plan/useLesson";
+import { useRun } from "@/plan/useRun";
+import { useKeptFocus } from "@/route/keptFocus";
+import * as lenses from "@/show/lenses";
+import { useSequence } from "@/show/useSequence";
+import { useTurning } from "@/show/useTurning";
+import * as words from "@/words";
+
+/**
+ * The front end's own logic, for tests in the browser that ships it: each part by itself, with a stand-in for the server.
+ * Nothing of this is in what is shipped.
+ */
+const app = createApp({ render: () => null });
+app.use(createPinia()).use(VueQueryPlugin, { queryClient: api.queries });
+app.mount("#app");
+
+/** What a composable gives, as if a page used it. */
+function used<T>(composable: () => T): T {
+  let made: T | undefined;
+  const page = createApp(
+    defineComponent({
+      setup() {
+        made = composable();
+        return () => null;
+      },
+    }),
+  );
+  Object.assign(page._context.provides, app._context.provides);
+  page.mount(document.createElement("div"));
+  return made as T;
+}
+
+const lab = {
+  server,
+  used,
+  vue: { nextTick, ref, shallowRef },
+  api,
+  useTypedAnswers,
+  machine,
+  outbox,
+  useDesk,
+  geometry,
+  reason,
+  lesson,
+  useRun,
+  useKeptFocus,
+  lenses,
+  useSequence,
+  useTurning,
+  words,
+};
+
+declare global {
+  interface Window {
+    lab: typeof lab;
+  }
+}
+window.lab = lab;
