@@ -7,7 +7,7 @@ RSpec.describe "bin/test" do
 
   it "names its parts at once where it is asked for one that is none" do
     said, status = Open3.capture2e(command, "lunch")
-    expect([said, status.exitstatus]).to eq(["bin/test knows core, server, commands and journeys: lunch is none of them.\n", 2])
+    expect([said, status.exitstatus]).to eq(["bin/test knows core, server, commands, web and journeys: lunch is none of them.\n", 2])
   end
 
   it "runs one part alone, with what RSpec takes" do

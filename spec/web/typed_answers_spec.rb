@@ -12,10 +12,10 @@ RSpec.describe "Answers as they are typed" do
     const at = (place) => ({ text: answers.textAt(place), wrong: answers.wrong.get(place) ?? null, unsent: answers.unsent.value.has(place) });
   JS
 
-  def grid(script, clear: true) = lab("#{'localStorage.clear();' if clear} #{grid} #{script}")
+  def typed(script, clear: true) = lab("#{'localStorage.clear();' if clear} #{grid} #{script}")
 
   it "sends what is new when its cell is left, and nothing for what stands there already" do
-    done = grid(<<~JS)
+    done = typed(<<~JS)
       type("1:10", "qt8");
       const nothing = await quiet();
       type("1:11", "hp3");
@@ -31,7 +31,7 @@ RSpec.describe "Answers as they are typed" do
   end
 
   it "keeps the order in which it was typed, and tries again where the server does not answer" do
-    done = grid(<<~JS)
+    done = typed(<<~JS)
       type("1:11", "one"); type("1:12", "two"); type("2:11", "three");
       const first = await next();
       first.fail();
@@ -46,8 +46,8 @@ RSpec.describe "Answers as they are typed" do
   end
 
   it "has what was not sent after the page was opened anew, also what was being typed" do
-    grid("type('1:11', 'one'); (await next()).fail(); answers.type('1:12', 'half'); await settle(); return null")
-    again = grid(<<~JS, clear: false)
+    typed("type('1:11', 'one'); (await next()).fail(); answers.type('1:12', 'half'); await settle(); return null")
+    again = typed(<<~JS, clear: false)
       const sent = [await next()];
       sent[0].answer(stored(sent[0].body));
       sent.push(await next());
@@ -59,7 +59,7 @@ RSpec.describe "Answers as they are typed" do
   end
 
   it "says at its place what is refused for good, and goes on with the others" do
-    done = grid(<<~JS)
+    done = typed(<<~JS)
       type("1:11", "bad"); type("1:12", "good");
       const bad = await next();
       bad.answer(problem(422, "Too long."), 422);
@@ -76,7 +76,7 @@ RSpec.describe "Answers as they are typed" do
   end
 
   it "undoes change after change, back to what stood there" do
-    done = grid(<<~JS)
+    done = typed(<<~JS)
       const reply = async () => { const one = await next(); one.answer(stored(one.body)); await settle(); };
       type("1:10", "qt7"); await reply();
       type("1:10", "qt9"); await reply();
@@ -90,7 +90,7 @@ RSpec.describe "Answers as they are typed" do
   end
 
   it "takes a teacher's own verdict, and back" do
-    done = grid(<<~JS)
+    done = typed(<<~JS)
       const rule = async (verdict) => {
         const ruling = answers.rule("1:10");
         const one = await next();
