@@ -18,6 +18,8 @@ export default defineConfig({
   build: {
     target: "es2022",
     chunkSizeWarningLimit: 700,
+    // Beside the scripts, for what tests reach; no page asks for them.
+    sourcemap: "hidden",
     // The teacher's pages, and the children's desk: nothing of the one is in the other.
     rollupOptions: { input: ["index.html", "desk.html"] },
   },

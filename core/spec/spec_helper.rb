@@ -1,5 +1,9 @@
 # frozen_string_literal: true
 
+require_relative "../../spec/measured"
+
+Measured.start("core")
+
 require "vantick/core"
 
 # Short ways of naming what most examples are about.

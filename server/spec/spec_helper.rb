@@ -2,6 +2,10 @@
 
 ENV["RACK_ENV"] = "test" # passwords are quick to make here
 
+require_relative "../../spec/measured"
+
+Measured.start("server")
+
 require "rack/mock"
 require "securerandom"
 require "tmpdir"

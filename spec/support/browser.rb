@@ -31,7 +31,9 @@ module BrowserHelpers
   def self.driver(app)
     options = Selenium::WebDriver::Chrome::Options.new(args: CHROME + ["--user-data-dir=#{Dir.mktmpdir('chrome')}"])
     service = Selenium::WebDriver::Service.chrome(path: "/usr/bin/chromedriver")
-    Capybara::Selenium::Driver.new(app, browser: :chrome, options:, service:)
+    driver = Capybara::Selenium::Driver.new(app, browser: :chrome, options:, service:)
+    WebCoverage.begin(driver.browser) if WebCoverage.on?
+    driver
   end
 
   # @return [Vantick::Server::Store::Database] of the example's school
@@ -76,7 +78,13 @@ module BrowserHelpers
     Rack::MockRequest.new(School.app).post(path, "CONTENT_TYPE" => "application/json", "HTTP_COOKIE" => cookie, input: JSON.generate(body))
   end
 
+  # Before the pages are left: with them goes what was counted.
+  def self.keep_counts
+    Capybara.send(:session_pool).each_value { |session| WebCoverage.keep(session.driver.browser) } if WebCoverage.on?
+  end
+
   def close_school
+    BrowserHelpers.keep_counts
     Capybara.reset_sessions!
     @store.close
     FileUtils.rm_rf(@folder)

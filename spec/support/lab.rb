@@ -28,5 +28,8 @@ RSpec.configure do |config|
   config.include Capybara::DSL, type: :lab
   config.include Lab, type: :lab
   config.before(type: :lab) { browser.manage.timeouts.script_timeout = 20 }
-  config.after(type: :lab) { Capybara.reset_sessions! }
+  config.after(type: :lab) do
+    BrowserHelpers.keep_counts
+    Capybara.reset_sessions!
+  end
 end

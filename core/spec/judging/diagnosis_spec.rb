@@ -24,6 +24,27 @@ RSpec.describe Vantick::Core::Judging::Diagnosis do
     expect(diagnose(["7:45", "quarter to seven"], ["4:45", "quarter to four"]).verdict).to eq("likely")
   end
 
+  # A second way to the same: a child changes from answer to answer or does not, so every course that it can take is gone through
+  # one by one, and the shares of those that end in a state are added up. The chance to change is the one that is written down.
+  it "is the sum over every course that a child can take, for three answers on three days" do
+    days = [0, 7, 42]
+    given = [["7:45", "quarter to seven"], ["3:30", "half past three"], ["8:45", "quarter to nine"]]
+    found = diagnose(*given, days:, today: 60)
+    priors = found.priors
+    chances = found.answers.map { |answer| priors.keys.to_h { |state| [state, Vantick::Core::Judging::Likelihood.of(state, answer)] } }
+    stays = [0.988, 0.988 * (0.5**(7 / 35.0)), 0.988 * (0.5**(35 / 35.0)), 0.5**(18 / 35.0)]
+    step = ->(from, to, stay) { ((from == to ? stay : 0) + ((1 - stay) * priors[to])) }
+    ends = priors.keys.to_h { |state| [state, 0.0] }
+    priors.keys.product(priors.keys, priors.keys) do |first, second, third|
+      share = [priors[first] * chances[0][first], step[first, second, stays[1]] * chances[1][second],
+               step[second, third, stays[2]] * chances[2][third]].reduce(:*)
+      ends[third] += share
+    end
+    last = ends.keys.to_h { |to| [to, (stays[3] * ends[to]) + ((1 - stays[3]) * priors[to] * ends.values.sum)] }
+    expect(found.states.keys).to match_array(last.keys)
+    found.states.each { |state, share| expect(share).to be_within(1e-9).of(last[state] / last.values.sum), state.inspect }
+  end
+
   it "spreads a mistake over no more answers than there are: two wrong of six a.m. or p.m. are no mixing up" do
     times = %w[08:30 14:15 19:45 09:30 15:00 10:15].map { |text| Vantick::Core::Dial::DayTime.parse(text) }
     given = times.map.with_index do |at, place|

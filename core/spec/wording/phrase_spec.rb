@@ -11,6 +11,20 @@ RSpec.describe Vantick::Core::Wording::Phrase do
     end
   end
 
+  # The same in every way of speaking that a class can choose: counts that are said as numbers are CLDR's words.
+  it "says counts and hours in CLDR's words whatever the class's conventions are" do
+    words = (1..59).to_h { |number| [number.localize(:en).spellout.tr("-", " "), number] }
+    said = Vantick::Core::Wording::Conventions::TABLE.flat_map { |id, choices| choices.map { |choice| { id => choice } } }
+    said.each do |choice|
+      conventions = Vantick::Core::Wording::Conventions.new(**choice)
+      all_times.each do |one|
+        phrase = described_class.usual(one, conventions).tr("-", " ")
+        found = phrase.split(/\b(?:past|after|to|of|till|before|o'clock|minutes?|quarter|half|gone)\b/).map(&:strip) - [""]
+        expect(found - words.keys).to eq([]), "#{choice} #{one}: #{phrase}"
+      end
+    end
+  end
+
   # Common practice, no source.
   it "says each kind of time as it is usually said" do
     { "8:00" => "eight o'clock", "12:00" => "twelve o'clock", "3:15" => "quarter past three", "12:30" => "half past twelve",

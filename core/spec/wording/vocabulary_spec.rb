@@ -1,5 +1,7 @@
 # frozen_string_literal: true
 
+require "damerau-levenshtein"
+
 RSpec.describe Vantick::Core::Wording::Vocabulary do
   subject(:vocabulary) { described_class.standard }
 
@@ -33,5 +35,38 @@ RSpec.describe Vantick::Core::Wording::Vocabulary do
       written = Vantick::Core::Wording::NumberWords.standard.spell(number)
       expect(meaning(written)).to eq([:number, number, false])
     end
+  end
+end
+
+# Damerau-Levenshtein by the gem of that name, over all words of the vocabulary: what a misspelled word is taken for is never
+# farther from it than any other word that means something else.
+RSpec.describe "Misspelled words and the nearest ones" do
+  let(:vocabulary) { Vantick::Core::Wording::Vocabulary.standard }
+  let(:words) { Vantick::Core::Facts::DataFile.load("words") }
+  let(:forms) do
+    [*words[:read].values.flatten, *Vantick::Core::Wording::NumberWords.standard.simple.values, *words[:beyond].values]
+  end
+
+  def far(one, other) = DamerauLevenshtein.distance(one, other)
+
+  def misspelled(word, random)
+    at = random.rand(word.length)
+    letter = ("a".."z").to_a.sample(random:)
+    [word.dup.tap { |one| one[at] = letter }, word.dup.tap { |one| one[at] = "" }, word.dup.insert(at, letter),
+     word.dup.tap { |one| one[at, 2] = one[at, 2].reverse }].sample(random:)
+  end
+
+  it "agree, for two thousand slips of one letter" do
+    random = Random.new(12)
+    long = forms.select { |form| form.length > 3 }
+    slips = Array.new(2000) { misspelled(long.sample(random:), random) }.uniq - words[:sounds_like].values.flatten
+    found = slips.filter_map { |written| vocabulary.find(written)&.then { |word| [written, word] } }
+    meanings = forms.to_h { |form| [form, vocabulary.find(form)] }
+    wrong = found.reject do |written, word|
+      mine, others = meanings.partition { |_, one| [one.kind, one.value] == [word.kind, word.value] }
+      mine.map { |form, _| far(written, form) }.min <= others.map { |form, _| far(written, form) }.min
+    end
+    expect(found.length).to be > 1000
+    expect(wrong.map(&:first)).to eq([])
   end
 end

@@ -12,6 +12,8 @@ module Vantick
         Part = Struct.new(:value, :slips, keyword_init: true)
 
         HALVES = Facts::DataFile.load("words")[:day_halves]
+        # Halves that are words of their own, known by their sound as well: "midnite".
+        HEARD = %i[noon midnight].freeze
         DAY_HALVES = HALVES.flat_map { |half, forms| forms.map { |form| [form.delete("."), half] } }.to_h.freeze
         HOUR = [%i[number], %i[number oclock]].freeze
         # Lengths beside a number of minutes: what is said, and the minutes it means.
@@ -57,9 +59,11 @@ module Vantick
             half = DAY_HALVES[said]
             return [part(half, [])] if half
 
-            near = said.length < 4 ? nil : nearest_half(said)
+            near = said.length < 4 ? nil : heard_half(said) || nearest_half(said)
             near ? [Part.new(value: near, slips: [:spelling]).freeze] : []
           end
+
+          def heard_half(said) = Vocabulary.standard.find(said)&.then { |word| word.kind if HEARD.include?(word.kind) }
 
           def nearest_half(said)
             far = DAY_HALVES.keys.select { |form| form.length > 3 }.to_h { |form| [form, DidYouMean::Levenshtein.distance(said, form)] }

@@ -1,0 +1,31 @@
+# frozen_string_literal: true
+
+RSpec.describe Vantick::Core::Teaching::Step do
+  let(:steps) { described_class.all }
+
+  it "stands on steps that come before it alone" do
+    steps.each_with_index { |one, at| expect(one.builds_on - steps.first(at)).to be_empty, one.id.to_s }
+    broken = [{ id: "fives", builds_on: ["hours"] }]
+    expect { described_class.send(:climb, broken) }.to raise_error(Vantick::Core::InvalidData, /fives builds on hours/)
+  end
+
+  it "knows its names, and says which there are" do
+    expect(described_class.find("quarters").id).to eq(:quarters)
+    expect { described_class.find("lunch") }.to raise_error(Vantick::Core::UnknownName, /lunch/)
+    expect { described_class.find("two_hands") }.to raise_error(Vantick::Core::UnknownName), "a step without times is none to ask"
+  end
+
+  it "finds the earliest step that has all of some times" do
+    { %w[3:00] => :oclock, %w[3:30] => :half_past, %w[3:15] => :quarter_past, %w[3:15 3:45] => :quarters, %w[3:05] => :fives_past,
+      %w[3:05 3:50] => :fives, %w[3:07 3:05] => :minutes_past, %w[3:07 3:53] => :minutes }.each do |times, id|
+      found = described_class.holding(times.map { |text| time(text) }, task(:dial_to_words))
+      expect(found.id).to eq(id), times.join(" ")
+    end
+  end
+
+  it "leaves tasks that ask for a part of reading at the step where that is learned" do
+    expect(described_class.home(task(:hour_only)).id).to eq(:hour_hand)
+    expect(described_class.home(task(:dial_to_words))).to be_nil
+    expect(described_class.holding([time("7:40")], task(:hour_only)).id).to eq(:hour_hand)
+  end
+end

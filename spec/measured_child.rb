@@ -1,0 +1,21 @@
+# frozen_string_literal: true
+
+# Loaded into programs that tests start, by RUBYOPT: what they reach is written when they end. Without any package, as none is
+# found yet when it is loaded.
+require "coverage"
+
+Coverage.start(lines: true, branches: true)
+
+at_exit do
+  root = File.expand_path("..", __dir__)
+  ours = Coverage.result.select { |file, _| file.match?(%r{\A#{root}/(core|server|cli)/lib/}) }
+  unless ours.empty?
+    require "fileutils"
+    require "json"
+    folder = File.join(root, "coverage", "child-#{Process.pid}-#{rand(1 << 30)}")
+    FileUtils.mkdir_p(folder)
+    branches = ->(all) { all.to_h { |condition, some| [condition.to_s, some.transform_keys(&:to_s)] } }
+    coverage = ours.transform_values { |found| { lines: found[:lines], branches: branches.call(found[:branches]) } }
+    File.write(File.join(folder, ".resultset.json"), JSON.generate({ child: { coverage:, timestamp: Time.now.to_i } }))
+  end
+end

@@ -1,0 +1,49 @@
+# frozen_string_literal: true
+
+require "json"
+require "simplecov"
+require_relative "measured"
+require_relative "measured_web"
+
+# Puts together what each part of the tests reached, and holds the floors.
+class CoverageReport
+  # Per cent of lines and branches: of core by its own specs alone, of server by all that start it.
+  FLOORS = { "core" => { lines: 98, branches: 95 }, "server" => { lines: 96, branches: 88 } }.freeze
+
+  # @param room [String]
+  # @return [Hash{Symbol => Float}] per cent
+  def ruby(room)
+    files = reached(room).values
+    { lines: share(files.flat_map { |file| file["lines"].compact }),
+      branches: share(files.flat_map { |file| file["branches"].values.flat_map(&:values) }) }
+  end
+
+  # @return [Boolean] whether everything is reached that has to be
+  def told
+    rows = FLOORS.flat_map { |room, floors| ruby(room).map { |what, share| [room, what, share, floors.fetch(what)] } }
+    rows << ["web", :lines, WebCoverage.lines, WebCoverage::FLOOR]
+    rows.each do |room, what, share, floor|
+      puts format("%-7<room>s %-9<what>s %6.2<share>f per cent, at least %<floor>d%<low>s", room:, what:, share:, floor:,
+                                                                                             low: share < floor ? ": too few" : "")
+    end
+    rows.all? { |_, _, share, floor| share >= floor }
+  end
+
+  private
+
+  # By file, added up over the parts of the tests.
+  def reached(room)
+    parts = Dir[File.join(Measured::FOLDER, room == "core" ? "core" : "*")]
+    found = parts.flat_map { |part| results(part) }.map { |files| files.select { |file, _| file.include?("/#{room}/lib/") } }
+    SimpleCov::Combine::ResultsCombiner.combine(*found)
+  end
+
+  def results(folder)
+    file = File.join(folder, ".resultset.json")
+    File.file?(file) ? JSON.parse(File.read(file)).values.map { |result| result["coverage"] } : []
+  end
+
+  def share(hits) = hits.empty? ? 0.0 : 100.0 * hits.count(&:positive?) / hits.length
+end
+
+exit(CoverageReport.new.told) if $PROGRAM_NAME == __FILE__
