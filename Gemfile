@@ -18,8 +18,8 @@ group :server do
   gem "rodauth", "~> 2.36"
   gem "rqrcode", "~> 2.2"
   gem "sequel", "~> 5.80"
-  gem "sin_lru_redux", "~> 2.5"
   gem "sinatra", "~> 4.0"
+  gem "sin_lru_redux", "~> 2.5"
   gem "sqlite3", "~> 1.7.3"
 end
 
