@@ -41,7 +41,7 @@ async function add(): Promise<void> {
       <h1>Account of {{ session.name }}</h1>
       <p class="quiet" role="status">{{ done }}</p>
     </div>
-    <div class="columns">
+    <div class="columns d-grid">
       <form novalidate @submit.prevent="change">
         <h2>Change the password</h2>
         <FieldGroup id="now" v-slot="{ state }" label="Present password" :wrong="own.wrong('password')">
@@ -55,7 +55,7 @@ async function add(): Promise<void> {
       <section>
         <h2>Signing out</h2>
         <p>After four hours without use you are signed out.</p>
-        <div class="ways">
+        <div class="d-flex flex-wrap gap-2">
           <BButton variant="outline-primary" @click="session.leave(false)">Sign out here</BButton>
           <BButton variant="outline-primary" @click="session.leave(true)">Sign out everywhere</BButton>
         </div>
@@ -107,7 +107,6 @@ async function add(): Promise<void> {
 
 <style scoped>
 .columns {
-  display: grid;
   grid-template-columns: repeat(auto-fit, minmax(18rem, 1fr));
   gap: 2rem 3.5rem;
 }
@@ -124,12 +123,6 @@ label {
   display: block;
   margin-top: 0.6rem;
   font-weight: 700;
-}
-
-.ways {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 0.6rem;
 }
 
 .btn {

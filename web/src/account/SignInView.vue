@@ -32,7 +32,7 @@ function takeDemo(): void {
 </script>
 
 <template>
-  <div class="sign-in">
+  <div class="sign-in d-grid align-items-center">
     <div class="picture"><DialFace :facts="PICTURE" /></div>
     <form novalidate @submit.prevent="enter">
       <h1>{{ first ? "Welcome to Vantick" : "Sign in" }}</h1>
@@ -68,7 +68,7 @@ function takeDemo(): void {
           <template v-if="first">Ten characters or more; four words in a row are easy to keep.</template>
           <template v-else>
             Forgotten? On the machine that Vantick runs on,
-            <code class="words">bin/vantick password NAME</code>
+            <code class="words text-nowrap">bin/vantick password NAME</code>
             sets a new one.
           </template>
         </template>
@@ -76,7 +76,7 @@ function takeDemo(): void {
       <p v-if="elsewhere('name', 'password')" class="field-error" role="alert">
         {{ elsewhere("name", "password") }}
       </p>
-      <div class="ways">
+      <div class="ways d-flex align-items-center gap-4">
         <BButton type="submit" variant="primary" :disabled="busy || !name.trim() || !password">
           {{ first ? "Make the account" : "Sign in" }}
         </BButton>
@@ -86,7 +86,7 @@ function takeDemo(): void {
         This is the demo: sign in as
         <strong>{{ session.demo.name }}</strong>
         with the password
-        <strong class="words">{{ session.demo.password }}</strong>
+        <strong class="words text-nowrap">{{ session.demo.password }}</strong>
         <BButton variant="outline-primary" :disabled="busy" @click="takeDemo">Use it</BButton>
       </p>
     </form>
@@ -95,9 +95,7 @@ function takeDemo(): void {
 
 <style scoped>
 .sign-in {
-  display: grid;
   grid-template-columns: minmax(0, 1fr) minmax(0, 1fr);
-  align-items: center;
   gap: 4rem;
   min-height: 100vh;
   max-width: 72rem;
@@ -130,9 +128,6 @@ label {
 }
 
 .ways {
-  display: flex;
-  align-items: center;
-  gap: 1.5rem;
   margin-top: 1.2rem;
 }
 
@@ -150,7 +145,6 @@ label {
 }
 
 .words {
-  white-space: nowrap;
   color: inherit;
 }
 

@@ -67,9 +67,9 @@ void start();
 
 <template>
   <BApp>
-    <a class="skip no-print" href="#main" :inert="overlay.covered">To the page</a>
+    <a class="skip position-absolute no-print" href="#main" :inert="overlay.covered">To the page</a>
     <AppBar v-if="state === 'ready'" class="no-print" :inert="overlay.covered" />
-    <p v-if="unreached" class="unreached no-print" role="alert">
+    <p v-if="unreached" class="unreached m-0 no-print" role="alert">
       Vantick does not answer just now. The page opens as soon as it does.
       <BButton variant="link" @click="stay">Stay here</BButton>
     </p>
@@ -88,13 +88,11 @@ void start();
 
 <style scoped>
 .unreached {
-  margin: 0;
   padding: 0.5rem 1.75rem;
   background: var(--v-shade);
 }
 
 .skip {
-  position: absolute;
   left: -99rem;
   z-index: 30;
   background: var(--v-card);

@@ -28,13 +28,16 @@ const places = [
 </script>
 
 <template>
-  <header class="bar">
-    <RouterLink class="brand" :to="{ name: 'home' }">
+  <header class="bar d-grid align-items-center">
+    <RouterLink
+      class="brand d-inline-flex align-items-center fw-bold text-decoration-none"
+      :to="{ name: 'home' }"
+    >
       <img src="/favicon.svg" alt="" width="26" height="26" />
       Vantick
     </RouterLink>
     <nav aria-label="Parts of Vantick">
-      <BNav pills class="parts">
+      <BNav pills class="parts flex-nowrap">
         <BNavItem
           v-for="place in places"
           :key="place.name"
@@ -49,7 +52,9 @@ const places = [
     <BDropdown variant="link" class="class-menu" placement="bottom-end">
       <template #button-content>
         <strong class="name">{{ classes.current?.name ?? session.name }}</strong>
-        <span v-if="classes.current?.school" class="school">· {{ classes.current.school }}</span>
+        <span v-if="classes.current?.school" class="school min-w-0 overflow-hidden">
+          · {{ classes.current.school }}
+        </span>
       </template>
       <BDropdownItemButton
         v-for="one in classes.all"
@@ -74,9 +79,7 @@ const places = [
 
 <style scoped lang="scss">
 .bar {
-  display: grid;
   grid-template-columns: minmax(0, 1fr) auto minmax(0, 1fr);
-  align-items: center;
   gap: 1rem;
   height: var(--v-bar);
   padding: 0 1.75rem;
@@ -84,12 +87,8 @@ const places = [
 }
 
 .brand {
-  display: inline-flex;
-  align-items: center;
   gap: 0.6rem;
   font-size: 1.35rem;
-  font-weight: 700;
-  text-decoration: none;
 }
 
 .parts {
@@ -99,8 +98,6 @@ const places = [
   --bs-nav-pills-border-radius: 2rem;
   --bs-nav-pills-link-active-bg: var(--v-ink);
   --bs-nav-pills-link-active-color: var(--v-paper);
-
-  flex-wrap: nowrap;
   gap: 0.35rem;
 
   :deep(a:not(.active):hover) {
@@ -124,8 +121,6 @@ const places = [
 
 .school {
   flex: 0 1000 auto;
-  min-width: 0;
-  overflow: hidden;
   text-overflow: ellipsis;
   padding-left: 0.3rem;
 }
@@ -162,7 +157,6 @@ const places = [
 
   .parts {
     --bs-nav-link-padding-x: 0.5rem;
-
     gap: 0;
     font-size: 0.95rem;
   }
@@ -176,7 +170,6 @@ const places = [
 
   .parts {
     --bs-nav-link-padding-x: 0.35rem;
-
     font-size: 0.85rem;
   }
 

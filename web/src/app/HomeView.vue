@@ -55,7 +55,7 @@ const clocks = computed(() => {
           mistakes.
         </p>
         <p v-else>First names or aliases are enough. You can show a clock without a class.</p>
-        <div class="ways">
+        <div class="d-flex flex-wrap gap-2">
           <BButton variant="primary" :to="{ name: classes.current ? 'new-check' : 'new-class' }">
             {{ classes.current ? "Make a check" : "Make a class" }}
           </BButton>
@@ -73,7 +73,7 @@ const clocks = computed(() => {
           <li v-if="away.length">{{ away.join(", ") }}: no answers yet</li>
           <li v-if="last.unreadable">{{ counted(last.unreadable, "answer") }} could not be read</li>
         </ul>
-        <div class="ways">
+        <div class="d-flex flex-wrap gap-2">
           <BButton variant="outline-primary" :to="{ name: 'class', params: { id: last.id } }">
             What the answers say
           </BButton>
@@ -85,7 +85,7 @@ const clocks = computed(() => {
     </HomeLadder>
     <p v-else-if="!trouble" class="quiet" aria-live="polite">Opening the class…</p>
 
-    <section v-if="checks?.length" class="checks">
+    <section v-if="checks?.length" class="checks d-grid">
       <h2 class="eyebrow">Checks</h2>
       <CheckCard v-for="check in checks" :key="check.id" :check="check" />
     </section>
@@ -107,14 +107,7 @@ const clocks = computed(() => {
   }
 }
 
-.ways {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 0.6rem;
-}
-
 .checks {
-  display: grid;
   gap: 0.75rem;
   margin-top: 2rem;
 }

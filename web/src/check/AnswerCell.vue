@@ -104,13 +104,13 @@ function press(event: KeyboardEvent): void {
     />
     <i
       v-if="judged && judged.verdict !== judged.first_verdict && !held"
-      class="bi bi-person-check ruled"
+      class="bi bi-person-check ruled position-absolute"
       title="Judged by you"
       aria-hidden="true"
     ></i>
     <DrawingPicker v-if="held && drawings.length" :drawings="drawings" @pick="pick" />
-    <p v-if="held && right" class="own-right">{{ right }}</p>
-    <p v-if="wrong" class="wrong" role="alert">{{ wrong }}</p>
+    <p v-if="held && right" class="own-right position-absolute text-nowrap">{{ right }}</p>
+    <p v-if="wrong" class="wrong position-absolute" role="alert">{{ wrong }}</p>
   </div>
 </template>
 
@@ -164,14 +164,12 @@ function press(event: KeyboardEvent): void {
 }
 
 .ruled {
-  position: absolute;
   right: 0.35rem;
   top: 0.25rem;
   pointer-events: none;
 }
 
 .own-right {
-  position: absolute;
   z-index: 4;
   top: 100%;
   left: 0;
@@ -181,11 +179,9 @@ function press(event: KeyboardEvent): void {
   background: var(--v-ink);
   color: var(--v-card);
   font-size: 0.85rem;
-  white-space: nowrap;
 }
 
 .wrong {
-  position: absolute;
   z-index: 5;
   top: 100%;
   left: 0;

@@ -71,8 +71,8 @@ function press(event: KeyboardEvent): void {
 
 <template>
   <PileBar ref="pile" :check="check" :answers="answers" @jump="jump" />
-  <div class="room">
-    <table ref="table" class="grid" @keydown="press">
+  <div class="room position-relative overflow-x-auto">
+    <table ref="table" class="grid w-100" @keydown="press">
       <caption class="visually-hidden">Answers: children down, clocks across</caption>
       <thead>
         <tr>
@@ -83,8 +83,8 @@ function press(event: KeyboardEvent): void {
               <div class="clock">
                 <DialFace :facts="facts.of(item.dial)" detail="small" :label="`Clock at ${item.time}`" />
               </div>
-              <span v-if="item.said" class="right-answer">“{{ item.said }}”</span>
-              <span class="right-answer">{{ item.right }}</span>
+              <span v-if="item.said" class="right-answer d-block">“{{ item.said }}”</span>
+              <span class="right-answer d-block">{{ item.right }}</span>
             </template>
           </th>
           <td></td>
@@ -104,7 +104,7 @@ function press(event: KeyboardEvent): void {
               @down="go(row * across + column, $event * across)"
             />
           </td>
-          <td class="lead">
+          <td class="lead text-nowrap">
             <template v-if="leads.get(child.id)">
               <span>{{ facts.misreading(leads.get(child.id)!.misreading).name }}</span>
               {{ leads.get(child.id)!.hits }} of {{ counted(leads.get(child.id)!.chances, "chance") }}
@@ -118,14 +118,11 @@ function press(event: KeyboardEvent): void {
 
 <style scoped lang="scss">
 .room {
-  position: relative;
-  overflow-x: auto;
   margin: -0.5rem;
   padding: 0.5rem;
 }
 
 .grid {
-  width: 100%;
   border-collapse: collapse;
 
   td,
@@ -168,7 +165,6 @@ function press(event: KeyboardEvent): void {
 .right-answer {
   font-size: 0.85rem;
   line-height: 1.15;
-  display: block;
   color: var(--v-quiet);
 }
 
@@ -177,7 +173,6 @@ function press(event: KeyboardEvent): void {
   line-height: 1.2;
   color: var(--v-quiet);
   width: 8.5rem;
-  white-space: nowrap;
 
   span {
     display: block;

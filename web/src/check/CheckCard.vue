@@ -13,9 +13,9 @@ const practice = computed(() => props.check.desk?.kind === "practice");
 </script>
 
 <template>
-  <article class="check">
+  <article class="check d-grid align-items-center">
     <div class="what">
-      <h3>
+      <h3 class="m-0">
         <RouterLink :to="{ name: 'check', params: { id: check.id } }">{{ facts.titleOf(check) }}</RouterLink>
       </h3>
       <span class="quiet">
@@ -31,12 +31,12 @@ const practice = computed(() => props.check.desk?.kind === "practice");
     <div class="how-far">
       <strong>{{ check.answered }} of {{ check.children }}</strong>
       {{ practice ? "at the desks" : check.desk ? "answered" : "typed in" }}
-      <span v-if="check.unreadable" class="unreadable">
+      <span v-if="check.unreadable" class="unreadable d-block">
         <i class="bi bi-question-diamond" aria-hidden="true"></i>
         {{ check.unreadable }} could not be read
       </span>
     </div>
-    <div class="ways">
+    <div class="ways d-flex flex-wrap gap-2">
       <BButton
         v-if="check.desk"
         variant="outline-primary"
@@ -84,10 +84,8 @@ const practice = computed(() => props.check.desk?.kind === "practice");
 
 <style scoped lang="scss">
 .check {
-  display: grid;
   grid-template-columns: minmax(0, 1.3fr) minmax(0, 1fr) auto;
   gap: 0.5rem 1.5rem;
-  align-items: center;
   padding: 0.85rem 1.4rem;
   background: var(--v-card);
   border: 1px solid var(--v-line);
@@ -96,7 +94,6 @@ const practice = computed(() => props.check.desk?.kind === "practice");
 
 h3 {
   font-size: 1.1rem;
-  margin: 0;
 
   a {
     text-decoration: none;
@@ -104,14 +101,10 @@ h3 {
 }
 
 .unreadable {
-  display: block;
   color: var(--v-slip);
 }
 
 .ways {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 0.5rem;
   justify-self: end;
 }
 

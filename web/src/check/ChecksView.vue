@@ -66,7 +66,7 @@ const find = (): Promise<boolean> =>
     <div class="page-head">
       <h1>Checks</h1>
       <div v-if="classes.current" class="actions">
-        <form class="code" @submit.prevent="find">
+        <form class="code d-flex gap-2" @submit.prevent="find">
           <BFormInput
             v-model="code"
             placeholder="Code on a sheet"
@@ -94,7 +94,7 @@ const find = (): Promise<boolean> =>
     <p v-else-if="!checks.length">
       No checks yet. A check is a slip with a few well-chosen clocks: five minutes at the end of a lesson.
     </p>
-    <div v-else class="list">
+    <div v-else class="list d-grid">
       <CheckCard v-for="check in checks" :key="check.id" :check="check" />
       <BButton v-if="more" variant="outline-primary" class="more" :disabled="busy" @click="further">
         {{ busy ? "Looking…" : "Earlier checks" }}
@@ -104,11 +104,6 @@ const find = (): Promise<boolean> =>
 </template>
 
 <style scoped>
-.code {
-  display: flex;
-  gap: 0.4rem;
-}
-
 .code input {
   width: 11rem;
 }
@@ -122,7 +117,6 @@ const find = (): Promise<boolean> =>
 }
 
 .list {
-  display: grid;
   gap: 0.75rem;
 }
 </style>

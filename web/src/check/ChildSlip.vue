@@ -10,7 +10,7 @@ const facts = useFacts();
 
 <template>
   <section class="slip" :aria-label="name ? `Slip for ${name}` : 'Slip'">
-    <header>
+    <header class="d-flex justify-content-between gap-3">
       <span>
         Name:
         <strong v-if="name">{{ name }}</strong>
@@ -18,10 +18,10 @@ const facts = useFacts();
       </span>
       <span>{{ digits ? "Write the time in digits." : "Write the time in words." }}</span>
     </header>
-    <ol :class="{ digits }">
+    <ol class="list-unstyled p-0 m-0" :class="{ digits }">
       <li v-for="(item, at) in check.items" :key="item.id">
-        <div class="clock"><DialFace :facts="facts.of(item.dial)" /></div>
-        <div class="answer" :aria-label="`Answer ${at + 1}`" role="img">
+        <div class="clock flex-none"><DialFace :facts="facts.of(item.dial)" /></div>
+        <div class="answer d-flex align-items-end" :aria-label="`Answer ${at + 1}`" role="img">
           <template v-if="digits">
             <i class="line"></i>
             <b>:</b>
@@ -43,16 +43,10 @@ const facts = useFacts();
 }
 
 header {
-  display: flex;
-  justify-content: space-between;
-  gap: 1rem;
   margin-bottom: 4mm;
 }
 
 ol {
-  list-style: none;
-  padding: 0;
-  margin: 0;
   display: grid;
   grid-template-columns: 1fr 1fr;
   gap: 4mm 8mm;
@@ -86,13 +80,10 @@ li {
 .clock {
   width: 29mm;
   height: 29mm;
-  flex: none;
 }
 
 .answer {
   flex: 1;
-  display: flex;
-  align-items: end;
   gap: 1.5mm;
   padding-bottom: 5mm;
 }

@@ -19,17 +19,17 @@ function take(): void {
 </script>
 
 <template>
-  <div class="picker" @mousedown.prevent>
+  <div class="picker position-absolute d-grid gap-2" @mousedown.prevent>
     <ul class="drawings">
       <li v-for="(drawing, at) in drawings" :key="drawing.answer">
         <BButton variant="bare" tabindex="-1" @click="$emit('pick', drawing.answer)">
-          <span class="number">{{ at + 1 }}</span>
+          <span class="number position-absolute fw-bold">{{ at + 1 }}</span>
           <DialFace class="drawn" :facts="drawing" :label="drawing.name" />
           <span>{{ drawing.name }}</span>
         </BButton>
       </li>
     </ul>
-    <div class="as-drawn">
+    <div class="as-drawn d-grid gap-1">
       <TurnedDial :model-value="0" :loose="hands" @loosen="hands = $event" />
       <BButton size="sm" variant="outline-primary" tabindex="-1" @click="take">As drawn here</BButton>
     </div>
@@ -38,15 +38,12 @@ function take(): void {
 
 <style scoped lang="scss">
 .picker {
-  position: absolute;
   z-index: 6;
   top: calc(100% + 0.2rem);
   left: 0;
-  display: grid;
   grid-template-columns: minmax(0, 1fr) 11rem;
   width: 46rem;
   max-width: 80vw;
-  gap: 0.5rem;
   padding: 0.5rem;
   background: var(--v-card);
   border: 1px solid var(--v-edge);
@@ -82,10 +79,8 @@ function take(): void {
 }
 
 .number {
-  position: absolute;
   left: 0.3rem;
   top: 0.1rem;
-  font-weight: 700;
 }
 
 .drawn {
@@ -93,9 +88,7 @@ function take(): void {
 }
 
 .as-drawn {
-  display: grid;
   justify-items: center;
-  gap: 0.3rem;
   height: 13rem;
   grid-template-rows: minmax(0, 1fr) auto;
 }

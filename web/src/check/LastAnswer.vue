@@ -29,8 +29,8 @@ const last = computed(() => {
 </script>
 
 <template>
-  <div class="last">
-    <p v-if="answers.offline.value" role="alert" class="offline">
+  <div class="last mt-2">
+    <p v-if="answers.offline.value" role="alert" class="offline fw-bold">
       <i class="bi bi-hourglass-split" aria-hidden="true"></i>
       Vantick does not answer. {{ answers.waiting.value.length }} kept here, and sent as soon as it is back.
     </p>
@@ -50,7 +50,7 @@ const last = computed(() => {
       </template>
       <template v-else>Type what a child wrote. Short codes work too:</template>
     </p>
-    <p class="keys quiet">
+    <p class="keys m-0 quiet">
       <kbd class="key">qp7</kbd>
       quarter past
       <kbd class="key">hp7</kbd>
@@ -61,7 +61,7 @@ const last = computed(() => {
       <kbd class="key">12p3</kbd>
       <kbd class="key">8o</kbd>
       o'clock
-      <span class="gap"></span>
+      <span class="gap d-inline-block"></span>
       <kbd class="key">Enter</kbd>
       next
       <kbd class="key">↑</kbd>
@@ -88,7 +88,6 @@ const last = computed(() => {
   padding: 0.75rem 0.5rem 0.5rem;
   background: var(--v-paper);
   border-top: 1px solid var(--v-line);
-  margin-top: 0.5rem;
 }
 
 .read-back {
@@ -97,18 +96,15 @@ const last = computed(() => {
 }
 
 .keys {
-  margin: 0;
   font-size: 0.9rem;
 }
 
 .gap {
-  display: inline-block;
   width: 1rem;
 }
 
 .offline {
   color: var(--v-slip);
-  font-weight: 700;
   margin: 0 0 0.35rem;
 }
 </style>

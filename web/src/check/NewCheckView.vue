@@ -54,7 +54,7 @@ async function make(): Promise<void> {
       A check needs a class.
       <RouterLink :to="{ name: 'new-class' }">Make one</RouterLink>
     </p>
-    <div v-else class="columns">
+    <div v-else class="columns d-grid align-items-start">
       <form novalidate @submit.prevent="make">
         <FieldGroup id="step" v-slot="{ state }" label="Step" :wrong="wrong('step')">
           <BFormSelect id="step" v-model="form.step" :state="state" :options="steps" />
@@ -69,7 +69,7 @@ async function make(): Promise<void> {
             id="count"
             v-model.number="form.count"
             :state="state"
-            class="count"
+            class="count d-flex align-items-center"
             type="number"
             min="1"
             :max="most"
@@ -78,7 +78,7 @@ async function make(): Promise<void> {
         <p v-if="refused && !wrong('step', 'task', 'count')" class="field-error" role="alert">
           {{ refused.message }}
         </p>
-        <div class="buttons">
+        <div class="d-flex flex-wrap gap-2">
           <BButton type="submit" variant="primary" :disabled="busy || !choice">Make this check</BButton>
           <BButton variant="outline-primary" :disabled="!choice" @click="form.seed += 1">
             <i class="bi bi-arrow-repeat" aria-hidden="true"></i>
@@ -86,11 +86,11 @@ async function make(): Promise<void> {
           </BButton>
         </div>
       </form>
-      <section class="chosen" aria-label="The clocks chosen" aria-live="polite">
-        <div v-if="choice" class="clocks">
-          <figure v-for="time in choice.times" :key="time">
+      <section class="d-grid gap-4" aria-label="The clocks chosen" aria-live="polite">
+        <div v-if="choice" class="clocks d-grid gap-3">
+          <figure v-for="time in choice.times" :key="time" class="m-0">
             <DialFace :facts="facts.of(time)" :label="`A dial at ${time}`" />
-            <figcaption>
+            <figcaption class="text-center mt-2">
               {{ notation === "digits" ? facts.of(time).digital : facts.of(time).usual }}
             </figcaption>
           </figure>
@@ -104,10 +104,8 @@ async function make(): Promise<void> {
 
 <style scoped lang="scss">
 .columns {
-  display: grid;
   grid-template-columns: 19rem minmax(0, 1fr);
   gap: 2rem;
-  align-items: start;
 }
 
 .field {
@@ -121,8 +119,6 @@ legend {
 }
 
 .count {
-  display: flex;
-  align-items: center;
   gap: 0.75rem;
 
   input {
@@ -130,30 +126,11 @@ legend {
   }
 }
 
-.buttons {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 0.6rem;
-}
-
-.chosen {
-  display: grid;
-  gap: 1.5rem;
-}
-
 .clocks {
-  display: grid;
   grid-template-columns: repeat(auto-fill, minmax(8.5rem, 1fr));
-  gap: 1rem;
-}
-
-figure {
-  margin: 0;
 }
 
 figcaption {
-  text-align: center;
-  margin-top: 0.4rem;
   line-height: 1.2;
 }
 

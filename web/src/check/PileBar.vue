@@ -44,7 +44,7 @@ defineExpose({ focus: () => field.value?.focus() });
 </script>
 
 <template>
-  <form class="pile" @submit.prevent="go">
+  <form class="pile d-flex flex-wrap align-items-center" @submit.prevent="go">
     <label for="whose">Whose slip?</label>
     <BFormInput
       id="whose"
@@ -61,12 +61,12 @@ defineExpose({ focus: () => field.value?.focus() });
       <option v-for="child in check.children" :key="child.id" :value="child.name" />
     </datalist>
     <kbd class="key" aria-hidden="true">@</kbd>
-    <p v-if="none" class="field-error" role="alert">
+    <p v-if="none" class="field-error m-0" role="alert">
       {{
         found.length ? `${found.length} names begin like this: type more of it.` : "Nobody here is called so."
       }}
     </p>
-    <p id="how-far" class="how-far">
+    <p id="how-far" class="how-far m-0">
       <strong>{{ done.length }} of {{ far.length }} done.</strong>
       <template v-if="begun.length">
         Begun:
@@ -81,9 +81,6 @@ defineExpose({ focus: () => field.value?.focus() });
 
 <style scoped>
 .pile {
-  display: flex;
-  flex-wrap: wrap;
-  align-items: center;
   gap: 0.3rem 0.7rem;
   margin-bottom: 0.8rem;
 }
@@ -94,7 +91,6 @@ defineExpose({ focus: () => field.value?.focus() });
 
 .how-far {
   flex: 1 1 18rem;
-  margin: 0;
   font-size: 0.95rem;
   color: var(--v-quiet);
 }
@@ -105,6 +101,5 @@ defineExpose({ focus: () => field.value?.focus() });
 
 .field-error {
   flex-basis: 100%;
-  margin: 0;
 }
 </style>

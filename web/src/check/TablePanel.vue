@@ -21,7 +21,7 @@ const take = (): Promise<boolean> =>
 </script>
 
 <template>
-  <details class="table-panel">
+  <details class="mt-3">
     <summary>From a spreadsheet, and to one</summary>
     <label for="table">Paste rows here: a child's name, then the answers in the order of the clocks.</label>
     <BFormTextarea
@@ -33,7 +33,7 @@ const take = (): Promise<boolean> =>
     />
     <p v-if="trouble" id="table-wrong" class="field-error" role="alert">{{ trouble }}</p>
     <p v-if="told" class="quiet" role="status">{{ told }}</p>
-    <div class="ways">
+    <div class="d-flex gap-2 mt-2">
       <BButton variant="primary" :disabled="busy || !table.trim()" @click="take">Take them in</BButton>
       <BButton variant="outline-primary" :href="`/api/checks/${check.id}/answers.csv`" download>
         Save as CSV
@@ -41,15 +41,3 @@ const take = (): Promise<boolean> =>
     </div>
   </details>
 </template>
-
-<style scoped>
-.table-panel {
-  margin-top: 1rem;
-}
-
-.ways {
-  display: flex;
-  gap: 0.6rem;
-  margin-top: 0.6rem;
-}
-</style>

@@ -40,13 +40,13 @@ const lookSoon = useDebounceFn(reload, 250);
 </script>
 
 <template>
-  <div class="type-in">
+  <div class="type-in d-grid gap-4 align-items-start">
     <div>
       <AnswerGrid :check="check" :answers="answers" :findings="findings" @stored="lookSoon" />
       <LastAnswer :check="check" :answers="answers" />
       <TablePanel :check="check" @taken="shown = $event" />
     </div>
-    <aside>
+    <aside class="d-grid">
       <TomorrowCard v-if="findings?.shared.length" :shared="findings.shared" heading="So far" />
       <BCard v-else>
         <p class="eyebrow">So far</p>
@@ -56,7 +56,7 @@ const lookSoon = useDebounceFn(reload, 250);
       </BCard>
       <BCard v-if="waiting.length">
         <h2 class="eyebrow">Could not be read</h2>
-        <ul class="waiting">
+        <ul class="waiting list-unstyled m-0">
           <li v-for="one in waiting" :key="one.id">
             <BButton variant="bare" @click="goTo(one.child, one.clock)">
               {{ one.child }}, clock {{ one.clock }}
@@ -72,23 +72,17 @@ const lookSoon = useDebounceFn(reload, 250);
 
 <style scoped>
 .type-in {
-  display: grid;
   grid-template-columns: minmax(0, 1fr) 17.5rem;
-  gap: 1.5rem;
-  align-items: start;
 }
 
 aside {
-  display: grid;
   gap: 1.25rem;
   position: sticky;
   top: 1rem;
 }
 
 .waiting {
-  list-style: none;
   padding: 0;
-  margin: 0;
 }
 
 .waiting button {

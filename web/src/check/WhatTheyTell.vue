@@ -35,7 +35,7 @@ const clocks = computed(() => props.choice.times.length);
         <BTr v-for="one in chances" :key="one.id" :class="{ none: one.count === 0 }">
           <BTh scope="row">{{ one.name }}</BTh>
           <BTd>
-            <span class="pips" aria-hidden="true">
+            <span class="pips d-inline-flex gap-1 me-2" aria-hidden="true">
               <i v-for="at in clocks" :key="at" :class="{ on: at <= one.count }"></i>
             </span>
             {{ one.count }}
@@ -66,10 +66,6 @@ td {
 }
 
 .pips {
-  display: inline-flex;
-  gap: 0.2rem;
-  margin-right: 0.5rem;
-
   i {
     width: 0.6rem;
     height: 0.6rem;

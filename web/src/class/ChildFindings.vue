@@ -33,7 +33,7 @@ function told({ answered, right, unreadable }: Findings["children"][number]): st
     <BTbody>
       <BTr v-for="child in findings.children" :key="child.child_id" :class="{ away: child.answered === 0 }">
         <BTh scope="row">{{ child.name }}</BTh>
-        <BTd class="right">
+        <BTd class="right text-nowrap">
           <template v-if="child.answered">{{ child.right }} of {{ child.answered }}</template>
           <template v-else>away</template>
         </BTd>
@@ -94,10 +94,6 @@ function told({ answered, right, unreadable }: Findings["children"][number]): st
   tbody tr > * {
     border-top: 1px solid var(--v-line);
   }
-}
-
-.right {
-  white-space: nowrap;
 }
 
 .lead {

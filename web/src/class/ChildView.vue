@@ -73,19 +73,19 @@ const asked = computed(() =>
         </div>
       </div>
       <p v-if="!record.answers.length">No answers yet.</p>
-      <div v-else class="columns">
+      <div v-else class="columns d-grid gap-4">
         <section aria-labelledby="behind-head">
           <h2 id="behind-head" class="eyebrow">What may lie behind mistakes</h2>
           <p v-if="!record.evidence.length">Nothing was misread in any way that is known.</p>
           <BCard v-for="piece in record.evidence" :key="piece.misreading" :class="{ faint: !piece.shown }">
-            <h3>{{ facts.misreading(piece.misreading).name }}</h3>
+            <h3 class="m-0">{{ facts.misreading(piece.misreading).name }}</h3>
             <p class="hits">
               <strong>{{ piece.hits }} of {{ counted(piece.chances, "chance") }}</strong>
               <span v-if="piece.own_hits < piece.hits" class="quiet">
                 , {{ piece.own_hits }} of them its own
               </span>
             </p>
-            <ul class="dials">
+            <ul class="dials d-flex flex-wrap gap-3 list-unstyled p-0">
               <li v-for="id in piece.behind" :key="id">
                 <template v-if="answerOf(id)">
                   <DialFace class="behind" :facts="facts.of(answerOf(id)!.time)" />
@@ -111,7 +111,7 @@ const asked = computed(() =>
         </section>
         <aside>
           <BCard v-if="record.next_best">
-            <div class="settle">
+            <div class="settle d-grid gap-3 align-items-center">
               <DialFace class="settle-dial" :facts="facts.of(record.next_best.time)" />
               <div>
                 <p class="eyebrow">
@@ -124,7 +124,7 @@ const asked = computed(() =>
           <BCard>
             <h2 class="eyebrow">Steps</h2>
             <p class="next">{{ next }}</p>
-            <ul class="steps">
+            <ul class="steps list-unstyled m-0 p-0">
               <li v-for="step in met" :key="step.id">
                 <i class="bi" :class="state(step.state).icon" aria-hidden="true"></i>
                 {{ facts.rung(step.id).name }}
@@ -145,7 +145,12 @@ const asked = computed(() =>
         </aside>
         <section class="all" aria-labelledby="all-head">
           <h2 id="all-head" class="eyebrow">Every answer, the newest first</h2>
-          <div class="wide" tabindex="0" role="region" aria-labelledby="all-head">
+          <div
+            class="position-relative overflow-x-auto"
+            tabindex="0"
+            role="region"
+            aria-labelledby="all-head"
+          >
             <BTableSimple>
               <BTbody>
                 <BTr v-for="answer in record.answers" :key="answer.id">
@@ -179,9 +184,7 @@ const asked = computed(() =>
 }
 
 .columns {
-  display: grid;
   grid-template-columns: minmax(0, 1fr) minmax(17rem, 22rem);
-  gap: 1.5rem;
 }
 
 section,
@@ -193,7 +196,6 @@ aside {
 
 h3 {
   font-size: 1.3rem;
-  margin: 0;
 }
 
 .hits {
@@ -206,12 +208,7 @@ h3 {
 }
 
 .dials {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 0.9rem;
-  list-style: none;
   margin: 0 0 0.7rem;
-  padding: 0;
 
   li {
     width: 7.5rem;
@@ -226,17 +223,10 @@ h3 {
 }
 
 .settle {
-  display: grid;
   grid-template-columns: 5.5rem 1fr;
-  gap: 1rem;
-  align-items: center;
 }
 
 .steps {
-  list-style: none;
-  margin: 0;
-  padding: 0;
-
   .bi {
     color: var(--v-right);
     margin-right: 0.4rem;
@@ -245,11 +235,6 @@ h3 {
 
 .all {
   grid-column: 1 / -1;
-}
-
-.wide {
-  position: relative;
-  overflow-x: auto;
 }
 
 table {

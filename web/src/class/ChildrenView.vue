@@ -25,13 +25,13 @@ const shape = (state: string | undefined): (typeof STATES)[number] =>
   <div class="page by-steps">
     <div class="page-head">
       <h1>{{ classes.current?.name ?? "Class" }}</h1>
-      <ul class="legend" aria-label="What the shapes say">
+      <ul class="legend d-flex flex-wrap list-unstyled m-0 p-0" aria-label="What the shapes say">
         <li v-for="state in STATES" :key="state.id">
           <i class="bi" :class="[state.icon, state.id]" aria-hidden="true"></i>
           {{ state.word }}
         </li>
         <li>
-          <i class="bi bi-flag flag" aria-hidden="true"></i>
+          <i class="bi bi-flag flag ms-1" aria-hidden="true"></i>
           stumbles here
         </li>
       </ul>
@@ -51,12 +51,18 @@ const shape = (state: string | undefined): (typeof STATES)[number] =>
       No answers yet. The children stand here by steps as soon as there are some.
       <RouterLink :to="{ name: 'new-check' }">Make a check</RouterLink>
     </p>
-    <div v-else-if="ladder" class="wide" tabindex="0" role="region" aria-label="Children by steps">
+    <div
+      v-else-if="ladder"
+      class="wide position-relative overflow-x-auto"
+      tabindex="0"
+      role="region"
+      aria-label="Children by steps"
+    >
       <BTableSimple>
         <BThead>
           <BTr>
             <BTh scope="col">Child</BTh>
-            <BTh scope="col" class="next">Next</BTh>
+            <BTh scope="col" class="next text-start text-nowrap">Next</BTh>
             <BTh v-for="step in steps" :key="step.id" scope="col">{{ facts.rung(step.id).name }}</BTh>
           </BTr>
         </BThead>
@@ -67,7 +73,9 @@ const shape = (state: string | undefined): (typeof STATES)[number] =>
                 {{ classes.current.children.find((one) => one.id === child.child_id)?.name }}
               </RouterLink>
             </BTh>
-            <BTd class="next">{{ child.next_step ? facts.rung(child.next_step).name : "" }}</BTd>
+            <BTd class="next text-start text-nowrap">
+              {{ child.next_step ? facts.rung(child.next_step).name : "" }}
+            </BTd>
             <BTd v-for="step in steps" :key="step.id" :class="{ stumbles: child.stumbles.includes(step.id) }">
               <i
                 class="bi"
@@ -78,7 +86,7 @@ const shape = (state: string | undefined): (typeof STATES)[number] =>
               <span class="visually-hidden">{{ shape(child.states[step.id]).word }}</span>
               <i
                 v-if="child.stumbles.includes(step.id)"
-                class="bi bi-flag flag"
+                class="bi bi-flag flag ms-1"
                 title="stumbles here"
                 aria-hidden="true"
               ></i>
@@ -94,17 +102,7 @@ const shape = (state: string | undefined): (typeof STATES)[number] =>
 
 <style scoped lang="scss">
 .legend {
-  display: flex;
-  flex-wrap: wrap;
   gap: 0.2rem 1.2rem;
-  list-style: none;
-  margin: 0;
-  padding: 0;
-}
-
-.wide {
-  position: relative;
-  overflow-x: auto;
 }
 
 table {
@@ -170,15 +168,12 @@ tbody th {
 }
 
 .flag {
-  margin-left: 0.2rem;
   font-size: 0.8rem;
   color: var(--v-misread);
 }
 
 .next {
   color: var(--v-quiet);
-  text-align: left;
-  white-space: nowrap;
 }
 
 .bi.secure,

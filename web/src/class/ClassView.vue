@@ -74,8 +74,8 @@ function go(id: unknown): void {
       </RouterLink>
     </p>
     <p v-else-if="!findings" class="quiet" aria-live="polite">Looking at the answers…</p>
-    <div v-else class="columns">
-      <div class="side">
+    <div v-else class="columns d-grid gap-4 align-items-start">
+      <div class="side d-grid">
         <TomorrowCard v-if="findings.shared.length" :shared="findings.shared" />
         <BCard v-else>
           <h2>No misreading shows in these answers.</h2>
@@ -83,7 +83,7 @@ function go(id: unknown): void {
         </BCard>
         <BCard v-if="others.length || away.length">
           <p class="eyebrow">Also</p>
-          <ul class="also">
+          <ul class="also p-0 m-0 list-unstyled">
             <li v-for="one in others" :key="one.misreading">
               <strong>{{ seem(one.child_ids.length, facts.misreading(one.misreading).does) }}:</strong>
               {{ one.child_ids.map((id) => names.get(id)).join(", ") }}
@@ -95,7 +95,7 @@ function go(id: unknown): void {
           </ul>
         </BCard>
       </div>
-      <div class="wide" tabindex="0" role="region" aria-label="Child by child">
+      <div class="position-relative overflow-x-auto" tabindex="0" role="region" aria-label="Child by child">
         <ChildFindings :findings="findings" />
       </div>
     </div>
@@ -113,28 +113,15 @@ function go(id: unknown): void {
 }
 
 /* A wide table scrolls by itself, never the page. */
-.wide {
-  position: relative;
-  overflow-x: auto;
-}
-
 .columns {
-  display: grid;
   grid-template-columns: minmax(20rem, 27rem) minmax(0, 1fr);
-  gap: 1.5rem;
-  align-items: start;
 }
 
 .side {
-  display: grid;
   gap: 1.25rem;
 }
 
 .also {
-  padding: 0;
-  margin: 0;
-  list-style: none;
-
   li + li {
     border-top: 1px solid var(--v-line);
     margin-top: 0.6rem;

@@ -77,7 +77,7 @@ async function lesson(group: Group): Promise<void> {
       <h1>Groups for tomorrow</h1>
       <div class="actions">
         <BButton v-if="moved" variant="link" @click="reset">As they were proposed</BButton>
-        <label class="most">
+        <label class="most d-flex align-items-center gap-2">
           At most
           <BFormInput v-model.number="most" type="number" min="1" max="12" />
           groups
@@ -89,17 +89,22 @@ async function lesson(group: Group): Promise<void> {
     <NoClass v-else-if="!classes.current" what="Groups are made of the children of a class." />
     <p v-else-if="!data" class="quiet" aria-live="polite">Putting the groups together…</p>
     <div class="groups">
-      <section v-for="(group, at) in groups" :key="at" :aria-label="`Group ${at + 1}`">
-        <h2>
+      <section
+        v-for="(group, at) in groups"
+        :key="at"
+        class="d-flex flex-column"
+        :aria-label="`Group ${at + 1}`"
+      >
+        <h2 class="m-0">
           <span class="quiet">Group {{ at + 1 }}</span>
           {{ why(group) }}
         </h2>
-        <p v-if="group.misreadings[0]" class="move">{{ facts.misreading(group.misreadings[0]).move }}</p>
+        <p v-if="group.misreadings[0]" class="move m-0">{{ facts.misreading(group.misreadings[0]).move }}</p>
         <!-- By pointer and touch they are drawn over; by keys the number beside a name is another. -->
         <VueDraggable
           v-model="group.child_ids"
           tag="ul"
-          class="children"
+          class="children list-unstyled flex-wrap m-0"
           group="children"
           filter="select"
           :prevent-on-filter="false"
@@ -122,7 +127,7 @@ async function lesson(group: Group): Promise<void> {
             />
           </li>
         </VueDraggable>
-        <div class="times">
+        <div class="times d-flex gap-2">
           <DialFace
             v-for="time in group.times"
             :key="time"
@@ -131,7 +136,7 @@ async function lesson(group: Group): Promise<void> {
             detail="small"
           />
         </div>
-        <div class="ways">
+        <div class="d-flex flex-wrap gap-2 mt-auto">
           <BButton
             variant="outline-primary"
             :to="{
@@ -166,8 +171,6 @@ async function lesson(group: Group): Promise<void> {
 }
 
 section {
-  display: flex;
-  flex-direction: column;
   gap: 0.7rem;
   padding: 1.1rem 1.2rem;
   background: var(--v-card);
@@ -178,7 +181,6 @@ section {
 h2 {
   font-size: 1.25rem;
   line-height: 1.25;
-  margin: 0;
 
   .quiet {
     display: block;
@@ -188,16 +190,12 @@ h2 {
 }
 
 .move {
-  margin: 0;
   line-height: 1.35;
 }
 
 .children {
-  list-style: none;
   display: flex;
-  flex-wrap: wrap;
   gap: 0.4rem;
-  margin: 0;
   padding: 0;
 
   li {
@@ -226,27 +224,11 @@ h2 {
   }
 }
 
-.times {
-  display: flex;
-  gap: 0.5rem;
-}
-
 .group-dial {
   width: 3.6rem;
 }
 
-.ways {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 0.5rem;
-  margin-top: auto;
-}
-
 .most {
-  display: flex;
-  align-items: center;
-  gap: 0.5rem;
-
   input {
     width: 4.5rem;
   }

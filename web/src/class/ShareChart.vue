@@ -58,14 +58,13 @@ const told = computed(() =>
 </script>
 
 <template>
-  <div class="chart">
+  <div class="chart position-relative">
     <Line :data="data" :options="options" :aria-label="told" />
   </div>
 </template>
 
 <style scoped>
 .chart {
-  position: relative;
   height: 16rem;
 }
 </style>

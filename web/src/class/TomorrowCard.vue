@@ -15,15 +15,15 @@ const texts = computed(() => commonest.value && facts.misreading(commonest.value
 <template>
   <BCard v-if="commonest && texts" class="tomorrow">
     <p class="eyebrow">{{ heading ?? "For tomorrow" }}</p>
-    <h2 class="what">{{ seem(commonest.child_ids.length, texts.does) }}.</h2>
+    <h2 class="what mb-2">{{ seem(commonest.child_ids.length, texts.does) }}.</h2>
     <p class="move">
       {{ texts.move }}
       <span class="quiet">Lens: {{ facts.lensName(texts.lens).toLowerCase() }}.</span>
     </p>
-    <div class="times">
-      <figure v-for="time in texts.times" :key="time">
+    <div class="times d-grid gap-3">
+      <figure v-for="time in texts.times" :key="time" class="m-0">
         <DialFace :facts="facts.of(time)" :label="`A dial at ${time}`" detail="small" />
-        <figcaption>{{ facts.of(time).usual }}</figcaption>
+        <figcaption class="mt-2 text-center">{{ facts.of(time).usual }}</figcaption>
       </figure>
     </div>
     <BButton
@@ -39,24 +39,15 @@ const texts = computed(() => commonest.value && facts.misreading(commonest.value
 .what {
   font-size: 1.45rem;
   line-height: 1.25;
-  margin-bottom: 0.6rem;
   text-wrap: balance;
 }
 
 .times {
-  display: grid;
   grid-template-columns: repeat(3, minmax(0, 8.5rem));
-  gap: 1rem;
   margin: 0.25rem 0 1rem;
 }
 
-figure {
-  margin: 0;
-}
-
 figcaption {
-  margin-top: 0.4rem;
-  text-align: center;
   font-size: 0.9rem;
   line-height: 1.2;
   color: var(--v-quiet);

@@ -37,7 +37,7 @@ const children = computed(() => classes.current?.children.length ?? 1);
     <NoClass v-else-if="!classes.current" what="Weeks are told of a class." />
     <p v-else-if="!weeks" class="quiet" aria-live="polite">Looking back…</p>
     <p v-else-if="!weeks.length">No answers yet.</p>
-    <div v-else class="two">
+    <div v-else class="two d-grid">
       <template
         v-for="[title, drawn] in [
           ['Children who are secure', secure],
@@ -48,7 +48,7 @@ const children = computed(() => classes.current?.children.length ?? 1);
         <BCard>
           <h2>{{ title }}</h2>
           <ShareChart :lines="drawn" :most="children" />
-          <div class="wide" tabindex="0" role="region" :aria-label="title">
+          <div class="position-relative overflow-x-auto mt-3" tabindex="0" role="region" :aria-label="title">
             <BTableSimple>
               <BThead>
                 <BTr>
@@ -72,15 +72,8 @@ const children = computed(() => classes.current?.children.length ?? 1);
 
 <style scoped lang="scss">
 .two {
-  display: grid;
   grid-template-columns: repeat(auto-fit, minmax(24rem, 1fr));
   gap: 1.25rem;
-}
-
-.wide {
-  position: relative;
-  overflow-x: auto;
-  margin-top: 1rem;
 }
 
 table {

@@ -39,15 +39,15 @@ const told = (one: LiveChild["answers"][number]): string => {
 <template>
   <li class="child" :class="{ stuck: child.stuck, gone: presence }">
     <BButton variant="bare" :aria-expanded="open" @click="$emit('toggle')">
-      <span class="name">
+      <span class="name overflow-hidden text-nowrap">
         {{ hidden ? "" : child.name }}
         <span v-if="hidden" class="visually-hidden">Name hidden</span>
-        <span v-if="notes.length" class="note">{{ notes.join(", ") }}</span>
+        <span v-if="notes.length" class="note d-block fw-normal overflow-hidden">{{ notes.join(", ") }}</span>
       </span>
-      <span class="marks">
+      <span class="marks d-flex gap-1">
         <VerdictMark v-for="one in child.answers" :key="one.item_id" :verdict="verdict(one.verdict)" />
       </span>
-      <span class="where" :class="{ quiet: presence }">
+      <span class="where text-nowrap text-end" :class="{ quiet: presence }">
         {{ where }}
         <span v-if="child.stuck" class="visually-hidden">, {{ STUCK[child.stuck] }}</span>
       </span>
@@ -76,7 +76,7 @@ const told = (one: LiveChild["answers"][number]): string => {
       </p>
       <p v-if="child.joined && desk.open" class="quiet">
         <BButton variant="outline-primary" size="sm" @click="$emit('away')">Send away</BButton>
-        <span class="after">Whoever knows the pictures comes in again.</span>
+        <span class="after ms-2">Whoever knows the pictures comes in again.</span>
       </p>
       <p v-if="!child.joined && desk.open" class="quiet">
         Not at a desk yet.
@@ -134,17 +134,12 @@ const told = (one: LiveChild["answers"][number]): string => {
 
 .name {
   font-weight: 700;
-  overflow: hidden;
   text-overflow: ellipsis;
-  white-space: nowrap;
 }
 
 .note {
-  display: block;
-  font-weight: 400;
   font-size: 0.85rem;
   color: var(--v-misread);
-  overflow: hidden;
   text-overflow: ellipsis;
 }
 
@@ -153,14 +148,10 @@ const told = (one: LiveChild["answers"][number]): string => {
 }
 
 .marks {
-  display: flex;
-  gap: 0.25rem;
   font-size: 0.85rem;
 }
 
 .where {
-  white-space: nowrap;
-  text-align: right;
   font-size: 0.95rem;
 }
 
@@ -197,7 +188,6 @@ const told = (one: LiveChild["answers"][number]): string => {
 }
 
 .after {
-  margin-left: 0.6rem;
   font-size: 0.9rem;
 }
 

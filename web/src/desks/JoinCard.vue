@@ -21,17 +21,17 @@ const view = computed(() => `${-QUIET} ${-QUIET} ${side.value + 2 * QUIET} ${sid
 </script>
 
 <template>
-  <section class="join" :class="{ large, board }" aria-label="How to join">
-    <svg class="qr" :viewBox="view" role="img" aria-label="The address with the code, as a QR code">
+  <section class="join d-flex align-items-center" :class="{ large, board }" aria-label="How to join">
+    <svg class="qr flex-none" :viewBox="view" role="img" aria-label="The address with the code, as a QR code">
       <rect x="-4" y="-4" :width="side + 8" :height="side + 8" fill="#fff" />
       <path :d="desk.qr" fill="#000" />
     </svg>
     <div>
-      <p class="line">
+      <p class="line m-0">
         Go to
         <strong>{{ address }}</strong>
       </p>
-      <p class="line">
+      <p class="line m-0">
         Code
         <strong class="code">{{ desk.code }}</strong>
       </p>
@@ -41,7 +41,7 @@ const view = computed(() => `${-QUIET} ${-QUIET} ${side.value + 2 * QUIET} ${sid
         .
       </p>
     </div>
-    <BButton v-if="board" variant="outline-primary" class="close" @click="$emit('close')">
+    <BButton v-if="board" variant="outline-primary" class="close position-absolute" @click="$emit('close')">
       Back
       <kbd class="key" aria-hidden="true">Esc</kbd>
     </BButton>
@@ -50,8 +50,6 @@ const view = computed(() => `${-QUIET} ${-QUIET} ${side.value + 2 * QUIET} ${sid
 
 <style scoped lang="scss">
 .join {
-  display: flex;
-  align-items: center;
   gap: 1.5rem;
   padding: 0.4rem 1.2rem;
   border: 1px solid var(--v-line);
@@ -60,12 +58,10 @@ const view = computed(() => `${-QUIET} ${-QUIET} ${side.value + 2 * QUIET} ${sid
 }
 
 .qr {
-  flex: none;
   width: 4.6rem;
 }
 
 .line {
-  margin: 0;
   font-size: 1.15rem;
   overflow-wrap: anywhere;
 }
@@ -125,7 +121,6 @@ const view = computed(() => `${-QUIET} ${-QUIET} ${side.value + 2 * QUIET} ${sid
 }
 
 .close {
-  position: absolute;
   top: 1rem;
   right: 1.5rem;
 }

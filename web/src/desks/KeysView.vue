@@ -63,14 +63,14 @@ const print = (): void => window.print();
       <RouterLink :to="{ name: 'new-class' }">Make one</RouterLink>
     </p>
     <p v-else-if="!keys" class="quiet" aria-live="polite">Looking for them…</p>
-    <RouterLink v-if="only" class="others no-print" :to="{ name: 'keys' }">
+    <RouterLink v-if="only" class="d-inline-block mb-3 no-print" :to="{ name: 'keys' }">
       The pictures of all children
     </RouterLink>
-    <ul v-if="keys" class="cards" :class="{ only }">
+    <ul v-if="keys" class="cards m-0 list-unstyled" :class="{ only }">
       <li v-for="key in keys" :key="key.child_id">
         <strong>{{ nameOf(key.child_id) }}</strong>
         <span
-          class="three"
+          class="three d-flex"
           :class="{ covered: !uncovered(key.child_id) }"
           role="img"
           :aria-label="uncovered(key.child_id) ? spoken(key.pictures) : 'covered'"
@@ -79,7 +79,7 @@ const print = (): void => window.print();
             <PictureMark :id="picture" />
           </span>
         </span>
-        <span class="ways no-print">
+        <span class="ways d-flex flex-wrap align-items-center gap-2 no-print">
           <BButton
             v-if="shown !== 'all'"
             size="sm"
@@ -114,9 +114,7 @@ const print = (): void => window.print();
   display: grid;
   grid-template-columns: repeat(auto-fill, minmax(15rem, 1fr));
   gap: 1rem;
-  margin: 0;
   padding: 0;
-  list-style: none;
 
   li {
     display: grid;
@@ -130,18 +128,12 @@ const print = (): void => window.print();
 }
 
 .three {
-  display: flex;
   gap: 0.8rem;
 
   span {
     width: 3.2rem;
     height: 3.2rem;
   }
-}
-
-.others {
-  display: inline-block;
-  margin-bottom: 1rem;
 }
 
 .only {
@@ -170,10 +162,6 @@ const print = (): void => window.print();
 }
 
 .ways {
-  display: flex;
-  flex-wrap: wrap;
-  align-items: center;
-  gap: 0.4rem;
   font-size: 0.95rem;
 
   .btn-link {

@@ -108,7 +108,7 @@ useEventListener("keydown", (event: KeyboardEvent) => {
         :board="board"
         @close="board = false"
       />
-      <p v-if="stuck.length && !hidden" class="look">
+      <p v-if="stuck.length && !hidden" class="look d-flex flex-wrap">
         <strong>Look in on</strong>
         <span v-for="child in stuck" :key="child.child_id">{{ child.name }}: {{ STUCK[child.stuck!] }}</span>
       </p>
@@ -146,8 +146,6 @@ useEventListener("keydown", (event: KeyboardEvent) => {
 }
 
 .look {
-  display: flex;
-  flex-wrap: wrap;
   gap: 0.2rem 1.4rem;
   margin: 1rem 0 0;
 }

@@ -94,7 +94,7 @@ const begin = (): Promise<boolean> =>
     </p>
     <p v-else-if="trouble" class="field-error" role="alert">{{ trouble }}</p>
     <template v-else>
-      <p v-for="desk in open" :key="desk.id" class="open">
+      <p v-for="desk in open" :key="desk.id" class="open d-flex flex-wrap align-items-center">
         {{ titleOfDesk(desk, facts) }}, code
         <strong>{{ desk.code }}</strong>
         <span class="quiet">
@@ -114,10 +114,10 @@ const begin = (): Promise<boolean> =>
           <template #says>What was answered is kept; nothing more is asked.</template>
         </SureButton>
       </p>
-      <form class="columns" @submit.prevent="begin">
+      <form class="columns d-grid" @submit.prevent="begin">
         <fieldset>
-          <legend>What the children do</legend>
-          <div class="way" :class="{ on: kind === 'practice' }">
+          <legend class="fw-bold">What the children do</legend>
+          <div class="way gap-3 mb-2" :class="{ on: kind === 'practice' }">
             <BFormRadio v-model="kind" name="kind" value="practice">
               <span>
                 <strong>Free practice</strong>
@@ -125,14 +125,14 @@ const begin = (): Promise<boolean> =>
               </span>
             </BFormRadio>
           </div>
-          <div v-if="kind === 'practice'" class="more">
+          <div v-if="kind === 'practice'" class="more d-grid align-items-center">
             <label for="step">Step</label>
             <BFormSelect id="step" v-model="step">
               <option value="">Each child at their own</option>
               <option v-for="one in steps" :key="one.id" :value="one.id">{{ one.name }}</option>
             </BFormSelect>
           </div>
-          <div class="way" :class="{ on: kind === 'stage' }">
+          <div class="way gap-3 mb-2" :class="{ on: kind === 'stage' }">
             <BFormRadio v-model="kind" name="kind" value="stage" :disabled="!lessons?.length">
               <span>
                 <strong>A stage of a lesson</strong>
@@ -140,7 +140,7 @@ const begin = (): Promise<boolean> =>
               </span>
             </BFormRadio>
           </div>
-          <div class="way" :class="{ on: kind === 'exit' }">
+          <div class="way gap-3 mb-2" :class="{ on: kind === 'exit' }">
             <BFormRadio v-model="kind" name="kind" value="exit" :disabled="!checkId && !lessons?.length">
               <span>
                 <strong>An exit check</strong>
@@ -148,7 +148,10 @@ const begin = (): Promise<boolean> =>
               </span>
             </BFormRadio>
           </div>
-          <div v-if="kind === 'stage' || (kind === 'exit' && !checkId)" class="more">
+          <div
+            v-if="kind === 'stage' || (kind === 'exit' && !checkId)"
+            class="more d-grid align-items-center"
+          >
             <label for="lesson">Lesson</label>
             <BFormSelect id="lesson" v-model="lessonId">
               <option v-for="one in lessons" :key="one.id" :value="one.id">
@@ -182,20 +185,16 @@ const begin = (): Promise<boolean> =>
 
 <style scoped lang="scss">
 .columns {
-  display: grid;
   grid-template-columns: minmax(0, 1fr) minmax(0, 1fr);
   gap: 1.5rem 3rem;
 }
 
 legend {
   font-size: 1.15rem;
-  font-weight: 700;
 }
 
 .way {
   display: flex;
-  gap: 0.9rem;
-  margin-bottom: 0.6rem;
   padding: 0.8rem 1.1rem;
   border: 1px solid var(--v-line);
   border-radius: var(--v-radius);
@@ -213,9 +212,7 @@ legend {
 }
 
 .more {
-  display: grid;
   grid-template-columns: auto minmax(0, 1fr);
-  align-items: center;
   gap: 0.5rem 1rem;
   margin: 0 0 1rem 2.2rem;
 }
@@ -229,9 +226,6 @@ legend {
 }
 
 .open {
-  display: flex;
-  flex-wrap: wrap;
-  align-items: center;
   gap: 0.4rem 1rem;
   padding: 0.6rem 1.1rem;
   border-radius: var(--v-radius);

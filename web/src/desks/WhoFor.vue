@@ -32,7 +32,7 @@ const picked = computed(() => {
 
 <template>
   <fieldset>
-    <legend>Who</legend>
+    <legend class="fw-bold">Who</legend>
     <div class="who">
       <div v-for="way in ways" :key="way.id" class="pill" :class="{ on: picked === way.id }">
         <BFormRadio
@@ -58,7 +58,6 @@ const picked = computed(() => {
 <style scoped lang="scss">
 legend {
   font-size: 1.15rem;
-  font-weight: 700;
 }
 
 .who,

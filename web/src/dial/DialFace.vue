@@ -40,7 +40,7 @@ const fiveTicks = computed(() => (props.detail === "full" ? FIVES : FIVES_SMALL)
 
 <template>
   <svg
-    class="dial"
+    class="dial d-block w-100"
     :class="detail"
     :viewBox="view"
     :role="label ? 'img' : undefined"
@@ -53,7 +53,7 @@ const fiveTicks = computed(() => (props.detail === "full" ? FIVES : FIVES_SMALL)
     <circle v-if="detail === 'full'" class="track" :r="RADII.track" />
     <path v-if="marks && detail === 'full'" class="tick" :d="ONES" />
     <path v-if="marks" class="tick five" :d="fiveTicks" />
-    <g v-if="numerals && detail === 'full'" class="numerals">
+    <g v-if="numerals && detail === 'full'" class="numerals fw-bold">
       <text v-for="numeral in NUMERALS" :key="numeral.text" :x="numeral.x" :y="numeral.y" dy=".36em">
         {{ numeral.text }}
       </text>
@@ -80,8 +80,6 @@ const fiveTicks = computed(() => (props.detail === "full" ? FIVES : FIVES_SMALL)
 
 <style scoped lang="scss">
 .dial {
-  display: block;
-  width: 100%;
   max-height: 100%;
   aspect-ratio: 1;
   overflow: visible;
@@ -111,7 +109,6 @@ const fiveTicks = computed(() => (props.detail === "full" ? FIVES : FIVES_SMALL)
 
 .numerals {
   font-size: 17px;
-  font-weight: 700;
   text-anchor: middle;
   fill: var(--v-ink);
 }

@@ -99,7 +99,7 @@ defineExpose({ press, focus: () => root.value?.focus({ preventScroll: true }) })
 <template>
   <div
     ref="root"
-    class="turned"
+    class="turned h-100"
     :class="{ dragging }"
     role="slider"
     tabindex="0"
@@ -168,7 +168,6 @@ defineExpose({ press, focus: () => root.value?.focus({ preventScroll: true }) })
 <style scoped>
 .turned {
   aspect-ratio: 1;
-  height: 100%;
   max-width: 100%;
   border-radius: 2rem;
   touch-action: none;

@@ -10,7 +10,7 @@ const drawn = computed(() => PICTURES[props.id]);
 <template>
   <svg
     v-if="drawn"
-    class="picture"
+    class="picture d-block w-100 h-100"
     viewBox="0 0 48 48"
     :role="label ? 'img' : undefined"
     :aria-label="label ? drawn.name : undefined"
@@ -23,9 +23,6 @@ const drawn = computed(() => PICTURES[props.id]);
 
 <style scoped>
 .picture {
-  display: block;
-  width: 100%;
-  height: 100%;
   max-height: 100%;
 }
 

@@ -23,12 +23,12 @@ defineExpose({ next });
 
 <template>
   <div class="counting">
-    <div class="dial-room hopping">
+    <div class="d-flex justify-content-center align-items-center min-h-0 hopping">
       <TurnedDial :model-value="place" :lenses="lenses" :lights="hop?.lights ?? []" />
     </div>
-    <div class="beside">
+    <div class="align-self-center">
       <p class="eyebrow">{{ hop?.direction === "back" ? "And back again" : "Count on in fives" }}</p>
-      <p class="said" aria-live="polite">{{ hop?.said }}</p>
+      <p class="said fw-bold m-0" aria-live="polite">{{ hop?.said }}</p>
     </div>
   </div>
 </template>
@@ -42,22 +42,9 @@ defineExpose({ next });
   min-height: 0;
 }
 
-.dial-room {
-  display: flex;
-  justify-content: center;
-  align-items: center;
-  min-height: 0;
-}
-
 .said {
   font-size: clamp(5rem, 10vw, 12rem);
-  font-weight: 700;
   line-height: 1;
   color: var(--v-minute);
-  margin: 0;
-}
-
-.beside {
-  align-self: center;
 }
 </style>

@@ -41,7 +41,7 @@ const who = computed(() => {
 </script>
 
 <template>
-  <div class="top">
+  <div class="top d-grid gap-4">
     <BCard class="next-lesson">
       <p v-if="!ladder || !lessons" class="quiet" aria-live="polite">Looking at the ladder…</p>
       <template v-else>
@@ -53,7 +53,7 @@ const who = computed(() => {
           <h1>{{ rung?.name ?? "The top of the ladder" }}</h1>
           <p class="why">{{ reason }}</p>
           <p v-if="who.length" class="quiet">{{ who.join(", ") }}</p>
-          <div class="ways">
+          <div class="d-flex flex-wrap gap-2 mt-3">
             <template v-if="lesson">
               <BButton variant="primary" :to="{ name: 'run', params: { id: lesson.id } }">Give it</BButton>
               <BButton variant="outline-primary" :to="{ name: 'lesson', params: { id: lesson.id } }">
@@ -67,11 +67,11 @@ const who = computed(() => {
     </BCard>
     <slot />
   </div>
-  <section v-if="ladder" class="home-ladder" aria-label="The ladder">
-    <ol>
+  <section v-if="ladder" class="home-ladder mt-4" aria-label="The ladder">
+    <ol class="list-unstyled d-grid gap-2 m-0 p-0">
       <li v-for="one in rungs" :key="one.id" :class="{ next: one.id === next?.step }">
         <RouterLink :to="{ name: 'plan' }" :title="one.name">
-          <DialFace class="step-dial" :facts="facts.of(one.example ?? '10:10')" detail="small" />
+          <DialFace class="mb-1" :facts="facts.of(one.example ?? '10:10')" detail="small" />
           <StateBar :step="one.standing" />
           <span class="visually-hidden">{{ one.name }}</span>
         </RouterLink>
@@ -82,9 +82,7 @@ const who = computed(() => {
 
 <style scoped lang="scss">
 .top {
-  display: grid;
   grid-template-columns: minmax(0, 1.25fr) minmax(0, 1fr);
-  gap: 1.5rem;
 }
 
 .next-lesson :deep(.card-body) {
@@ -103,15 +101,7 @@ h1 {
   font-size: 1.1rem;
 }
 
-.ways {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 0.6rem;
-  margin-top: 0.9rem;
-}
-
 .home-ladder {
-  margin-top: 1.5rem;
   padding: 1rem 1.4rem;
   background: var(--v-card);
   border: 1px solid var(--v-line);
@@ -119,12 +109,7 @@ h1 {
 }
 
 ol {
-  list-style: none;
-  display: grid;
   grid-template-columns: repeat(auto-fit, minmax(2.6rem, 1fr));
-  gap: 0.5rem;
-  margin: 0;
-  padding: 0;
 }
 
 li {
@@ -134,10 +119,6 @@ li {
   &.next {
     outline: 2px solid var(--v-minute);
   }
-}
-
-.step-dial {
-  margin-bottom: 0.25rem;
 }
 
 @media (max-width: 60rem) {

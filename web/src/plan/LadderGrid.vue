@@ -32,8 +32,8 @@ const rungs = computed(() =>
         <span class="name">{{ rung.name }}</span>
         <StateBar :step="rung.standing" />
         <span class="counts">{{ countsInWords(rung.standing) }}</span>
-        <span v-if="rung.id === ladder.next.step" class="flag">next</span>
-        <span v-else-if="rung.rests" class="flag">below</span>
+        <span v-if="rung.id === ladder.next.step" class="flag position-absolute">next</span>
+        <span v-else-if="rung.rests" class="flag position-absolute">below</span>
       </BButton>
     </li>
   </ol>
@@ -98,7 +98,6 @@ button {
 }
 
 .flag {
-  position: absolute;
   top: 0.35rem;
   right: 0.45rem;
   font-size: 0.8rem;

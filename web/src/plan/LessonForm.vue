@@ -63,7 +63,7 @@ function minutes(event: Event): void {
 </script>
 
 <template>
-  <div class="form">
+  <div class="form d-flex flex-wrap mb-3">
     <label>
       Step
       <BFormSelect
@@ -108,16 +108,15 @@ function minutes(event: Event): void {
         </option>
       </BFormSelect>
     </label>
-    <p v-if="wrong('minutes')" id="minutes-wrong" class="field-error" role="alert">{{ wrong("minutes") }}</p>
+    <p v-if="wrong('minutes')" id="minutes-wrong" class="field-error w-100 m-0" role="alert">
+      {{ wrong("minutes") }}
+    </p>
   </div>
 </template>
 
 <style scoped lang="scss">
 .form {
-  display: flex;
-  flex-wrap: wrap;
   gap: 0.6rem 0.9rem;
-  margin-bottom: 1rem;
 }
 
 label {
@@ -128,10 +127,5 @@ label {
   &.short {
     flex: 0 0 6rem;
   }
-}
-
-.field-error {
-  width: 100%;
-  margin: 0;
 }
 </style>

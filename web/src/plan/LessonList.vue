@@ -19,14 +19,14 @@ const facts = useFacts();
   <section class="lessons" aria-labelledby="lessons-head">
     <h2 id="lessons-head" class="eyebrow">Lessons</h2>
     <p v-if="!lessons.length" class="quiet">None yet. Plan the one above, or choose a step of the ladder.</p>
-    <ul>
+    <ul class="list-unstyled p-0 m-0">
       <li v-for="lesson in lessons" :key="lesson.id">
         <DialFace
           class="row-dial"
           :facts="facts.of(facts.rung(lesson.step).example ?? '10:10')"
           detail="small"
         />
-        <RouterLink class="what" :to="{ name: 'lesson', params: { id: lesson.id } }">
+        <RouterLink class="what d-grid" :to="{ name: 'lesson', params: { id: lesson.id } }">
           <strong>{{ facts.rung(lesson.step).name }}</strong>
           <span class="quiet">{{ dayWords(lesson.day) }} · {{ lesson.minutes }} minutes</span>
         </RouterLink>
@@ -57,12 +57,6 @@ const facts = useFacts();
 </template>
 
 <style scoped lang="scss">
-ul {
-  list-style: none;
-  padding: 0;
-  margin: 0;
-}
-
 li {
   display: flex;
   flex-wrap: wrap;
@@ -79,7 +73,6 @@ li {
 .what {
   flex: 1;
   min-width: 12rem;
-  display: grid;
   text-decoration: none;
   line-height: 1.3;
 

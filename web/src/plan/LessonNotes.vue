@@ -16,14 +16,14 @@ const cannot = computed(() => named(shown.value.filter(([, count]) => count === 
 </script>
 
 <template>
-  <div class="notes">
+  <div class="d-grid gap-3 align-content-start">
     <section>
       <p class="eyebrow">To begin</p>
       <p class="opening">{{ opening }}</p>
       <BButton
         v-if="rung.openings.length > 1"
         variant="link"
-        class="another"
+        class="p-0 min-h-0"
         :disabled="busy"
         @click="$emit('opening', (lesson.opening + 1) % rung.openings.length)"
       >
@@ -36,13 +36,13 @@ const cannot = computed(() => named(shown.value.filter(([, count]) => count === 
     </section>
     <section>
       <p class="eyebrow">On the board</p>
-      <ul class="words">
+      <ul class="words list-unstyled d-flex flex-wrap gap-1 m-0">
         <li v-for="word in rung.words" :key="word">{{ word }}</li>
       </ul>
     </section>
     <section>
       <p class="eyebrow">The class's method, to tick off</p>
-      <ul class="method">
+      <ul class="method list-unstyled m-0">
         <li v-for="line in lesson.method_lines" :key="line">
           <i class="bi bi-square" aria-hidden="true"></i>
           {{ line }}
@@ -58,12 +58,6 @@ const cannot = computed(() => named(shown.value.filter(([, count]) => count === 
 </template>
 
 <style scoped lang="scss">
-.notes {
-  display: grid;
-  gap: 1rem;
-  align-content: start;
-}
-
 p {
   margin: 0 0 0.3rem;
   line-height: 1.4;
@@ -73,18 +67,8 @@ p {
   font-size: 1.2rem;
 }
 
-.another {
-  padding: 0;
-  min-height: 0;
-}
-
 .words {
-  list-style: none;
-  display: flex;
-  flex-wrap: wrap;
-  gap: 0.35rem;
   padding: 0;
-  margin: 0;
 
   li {
     padding: 0.1rem 0.8rem;
@@ -94,9 +78,7 @@ p {
 }
 
 .method {
-  list-style: none;
   padding: 0;
-  margin: 0;
 
   li {
     display: grid;

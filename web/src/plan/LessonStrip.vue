@@ -66,7 +66,7 @@ function drop(): void {
 </script>
 
 <template>
-  <div ref="strip" class="strip" role="group" aria-label="The lesson in six stages">
+  <div ref="strip" class="strip d-flex" role="group" aria-label="The lesson in six stages">
     <template v-for="(stage, at) in lesson.stages" :key="stage.id">
       <BButton
         variant="bare"
@@ -76,11 +76,11 @@ function drop(): void {
         :aria-pressed="stage.id === selected"
         @click="$emit('select', stage.id)"
       >
-        <span class="head">
-          <span class="name">{{ stage.name }}</span>
+        <span class="head d-grid mb-2">
+          <span class="name fw-bold">{{ stage.name }}</span>
           <span class="minutes">{{ minutes[at] }} min</span>
         </span>
-        <span class="dials" aria-hidden="true">
+        <span class="dials flex-wrap gap-1 align-content-start" aria-hidden="true">
           <template v-for="(item, place) in stage.items" :key="place">
             <DialFace
               v-if="item.dial"
@@ -89,7 +89,7 @@ function drop(): void {
               detail="small"
               :hands="item.sees === 'hour_hand' ? 'hour' : item.sees === 'minute_hand' ? 'minute' : 'both'"
             />
-            <span v-else class="other" :title="facts.kindName(item.kind)">
+            <span v-else class="other d-grid" :title="facts.kindName(item.kind)">
               <i class="bi" :class="item.kind === 'question' ? 'bi-chat-square' : 'bi-arrow-clockwise'"></i>
             </span>
           </template>
@@ -97,7 +97,7 @@ function drop(): void {
       </BButton>
       <div
         v-if="at < lesson.stages.length - 1"
-        class="line"
+        class="line flex-none"
         role="separator"
         tabindex="0"
         aria-orientation="vertical"
@@ -118,7 +118,6 @@ function drop(): void {
 
 <style scoped lang="scss">
 .strip {
-  display: flex;
   align-items: stretch;
   min-height: 11rem;
 }
@@ -144,13 +143,7 @@ function drop(): void {
 }
 
 .head {
-  display: grid;
   line-height: 1.2;
-  margin-bottom: 0.45rem;
-}
-
-.name {
-  font-weight: 700;
 }
 
 .minutes {
@@ -170,9 +163,6 @@ function drop(): void {
 
 .dials {
   display: flex;
-  flex-wrap: wrap;
-  gap: 0.22rem;
-  align-content: start;
 }
 
 .mini,
@@ -182,14 +172,12 @@ function drop(): void {
 }
 
 .other {
-  display: grid;
   place-items: center;
   border-radius: 50%;
   background: var(--v-shade);
 }
 
 .line {
-  flex: none;
   width: 0.9rem;
   position: relative;
   cursor: col-resize;

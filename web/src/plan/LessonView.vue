@@ -64,7 +64,7 @@ useEventListener("keydown", (event: KeyboardEvent) => {
 <template>
   <div class="page">
     <template v-if="lesson && stage">
-      <div class="page-head">
+      <div class="page-head align-items-center mb-3">
         <h1>{{ facts.rung(lesson.step).name }}</h1>
         <label class="day">
           <span class="visually-hidden">Day</span>
@@ -112,7 +112,7 @@ useEventListener("keydown", (event: KeyboardEvent) => {
         @select="selected = $event"
         @move="settle({ stage_minutes: $event })"
       />
-      <div class="below">
+      <div class="below d-grid">
         <StageDetail
           :stage="stage"
           :busy="busy"
@@ -135,15 +135,9 @@ useEventListener("keydown", (event: KeyboardEvent) => {
 
 <style scoped lang="scss">
 .below {
-  display: grid;
   grid-template-columns: minmax(0, 1fr) minmax(16rem, 22rem);
   gap: 2rem;
   margin-top: 1.25rem;
-}
-
-.page-head {
-  align-items: center;
-  margin-bottom: 0.9rem;
 }
 
 .left-out {

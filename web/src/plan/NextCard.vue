@@ -33,7 +33,7 @@ const reason = computed(() => whyNext(props.ladder.next, classes.current?.childr
       <p class="reason">{{ reason }}</p>
       <p v-if="names.length" class="quiet names">{{ names.join(", ") }}</p>
       <p v-if="below.length" class="quiet">It rests on {{ below.join(" and ") }}.</p>
-      <form v-if="rung" class="make" @submit.prevent="$emit('plan')">
+      <form v-if="rung" class="make d-flex flex-wrap align-items-end" @submit.prevent="$emit('plan')">
         <label>
           Minutes
           <BFormInput
@@ -76,9 +76,6 @@ h1 {
 }
 
 .make {
-  display: flex;
-  flex-wrap: wrap;
-  align-items: end;
   gap: 0.75rem;
   margin-top: 0.8rem;
 }

@@ -64,8 +64,8 @@ const remove = (lesson: LessonSummary): Promise<boolean> =>
       <RouterLink :to="{ name: 'new-class' }">Make a class first</RouterLink>
     </p>
     <template v-else-if="ladder">
-      <div class="plan">
-        <div class="wide">
+      <div class="plan d-grid gap-4 align-items-start">
+        <div class="d-grid gap-4">
           <NextCard
             v-model:minutes="minutes"
             v-model:day="day"
@@ -96,15 +96,7 @@ const remove = (lesson: LessonSummary): Promise<boolean> =>
 
 <style scoped lang="scss">
 .plan {
-  display: grid;
   grid-template-columns: minmax(0, 1fr) minmax(18rem, 24rem);
-  gap: 1.5rem;
-  align-items: start;
-}
-
-.wide {
-  display: grid;
-  gap: 1.5rem;
 }
 
 .detail {

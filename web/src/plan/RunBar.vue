@@ -7,7 +7,7 @@ defineEmits<{ go: [at: number] }>();
 </script>
 
 <template>
-  <ol class="bar" aria-label="The stages of the lesson">
+  <ol class="bar d-flex gap-2 list-unstyled m-0 p-0" aria-label="The stages of the lesson">
     <li v-for="(stage, at) in lesson.stages" :key="stage.id" :style="{ flexGrow: stage.minutes }">
       <BButton
         variant="bare"
@@ -16,8 +16,8 @@ defineEmits<{ go: [at: number] }>();
         @click="$emit('go', at)"
       >
         <span class="name">{{ stage.name }}</span>
-        <span class="track">
-          <span class="fill" :style="{ width: `${Math.min(1, used[at] ?? 0) * 100}%` }"></span>
+        <span class="track d-block overflow-hidden">
+          <span class="fill d-block h-100" :style="{ width: `${Math.min(1, used[at] ?? 0) * 100}%` }"></span>
         </span>
       </BButton>
     </li>
@@ -26,11 +26,6 @@ defineEmits<{ go: [at: number] }>();
 
 <style scoped lang="scss">
 .bar {
-  display: flex;
-  gap: 0.4rem;
-  list-style: none;
-  margin: 0;
-  padding: 0;
   flex: 1;
 }
 
@@ -56,16 +51,12 @@ button {
 }
 
 .track {
-  display: block;
   height: 0.5rem;
   border-radius: 0.25rem;
   background: var(--v-shade);
-  overflow: hidden;
 }
 
 .fill {
-  display: block;
-  height: 100%;
   background: var(--v-edge);
   transition: width 1s linear;
 }

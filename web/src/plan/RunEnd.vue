@@ -26,7 +26,7 @@ function toggle(time: string): void {
 </script>
 
 <template>
-  <section class="end" aria-labelledby="end-head">
+  <section class="end align-self-center" aria-labelledby="end-head">
     <h2 id="end-head" ref="head" tabindex="-1">The lesson ends here</h2>
     <p>
       Clocks marked below go into the recap of the next lesson. Those that were never shown are marked
@@ -34,7 +34,7 @@ function toggle(time: string): void {
     </p>
     <div v-for="stage in stages" :key="stage.id" class="stage">
       <p class="eyebrow">{{ stage.name }}</p>
-      <div class="clocks">
+      <div class="clocks d-flex flex-wrap gap-1">
         <template v-for="(item, at) in stage.items" :key="at">
           <BButton
             v-if="item.time && item.dial"
@@ -50,7 +50,7 @@ function toggle(time: string): void {
       </div>
     </div>
     <p v-if="trouble" class="field-error" role="alert">{{ trouble }}</p>
-    <div class="ways">
+    <div class="d-flex gap-2 mt-4">
       <BButton variant="primary" :disabled="busy" @click="$emit('keep', [...chosen])">
         End the lesson{{ chosen.size ? `, keep ${chosen.size} for the next` : "" }}
       </BButton>
@@ -63,7 +63,6 @@ function toggle(time: string): void {
 .end {
   max-width: 70rem;
   margin: 0 auto;
-  align-self: center;
 }
 
 .stage {
@@ -71,10 +70,6 @@ function toggle(time: string): void {
 }
 
 .clocks {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 0.3rem;
-
   button {
     position: relative;
     width: 3.6rem;
@@ -94,11 +89,5 @@ function toggle(time: string): void {
     top: -0.2rem;
     color: var(--v-minute);
   }
-}
-
-.ways {
-  display: flex;
-  gap: 0.6rem;
-  margin-top: 1.5rem;
 }
 </style>

@@ -67,22 +67,26 @@ defineExpose({ advance, cover });
 
 <template>
   <CountingRound v-if="item.kind === 'counting_round'" ref="counting" />
-  <div v-else-if="!dial" class="text">
+  <div v-else-if="!dial" class="text align-self-center">
     <p class="eyebrow">{{ item.kind === "opening" ? "To begin" : "To talk about" }}</p>
     <p class="large">
       {{ item.kind === "opening" ? rung.openings[lesson.opening % rung.openings.length] : question }}
     </p>
-    <ul v-if="item.kind === 'opening'" class="words" aria-label="Words for the board">
+    <ul
+      v-if="item.kind === 'opening'"
+      class="words list-unstyled d-flex flex-wrap gap-2"
+      aria-label="Words for the board"
+    >
       <li v-for="word in rung.words" :key="word">{{ word }}</li>
     </ul>
   </div>
   <div v-else class="item">
-    <div class="dial-room">
+    <div class="dial-room d-flex justify-content-center align-items-center min-h-0">
       <TurnedDial v-model="place" :lenses="lenses" :lights="lights" />
     </div>
     <ReadingSteps
       v-if="worked"
-      class="beside"
+      class="align-self-center"
       :lines="lines"
       :uncovered="uncovered"
       :open="false"
@@ -91,11 +95,11 @@ defineExpose({ advance, cover });
       last="On to the next"
       @next="advance"
     />
-    <div v-else class="beside try">
+    <div v-else class="align-self-center try">
       <p class="eyebrow">{{ facts.kindName(item.kind) }}</p>
       <p v-if="prompt" class="prompt">{{ prompt }}</p>
       <p v-if="uncovered > 0" class="answer" aria-live="polite">{{ answer }}</p>
-      <p v-else class="cover">covered</p>
+      <p v-else class="cover m-0">covered</p>
     </div>
     <BButton v-if="turned" variant="outline-primary" class="back" @click="place = start">
       <i class="bi bi-arrow-counterclockwise" aria-hidden="true"></i>
@@ -113,19 +117,7 @@ defineExpose({ advance, cover });
   min-height: 0;
 }
 
-.dial-room {
-  display: flex;
-  justify-content: center;
-  align-items: center;
-  min-height: 0;
-}
-
-.beside {
-  align-self: center;
-}
-
 .text {
-  align-self: center;
   max-width: 60rem;
   margin: 0 auto;
   padding: 0 1rem;
@@ -139,10 +131,6 @@ defineExpose({ advance, cover });
 }
 
 .words {
-  list-style: none;
-  display: flex;
-  flex-wrap: wrap;
-  gap: 0.5rem;
   padding: 0;
 
   li {
@@ -168,7 +156,6 @@ defineExpose({ advance, cover });
 }
 
 .cover {
-  margin: 0;
   padding: 1.4rem;
   border-radius: 0.9rem;
   color: var(--v-quiet);

@@ -24,23 +24,23 @@ defineExpose({ toggle });
 </script>
 
 <template>
-  <div class="together">
-    <ol :class="{ many: stage.items.length > 12 }" :style="grid">
+  <div class="together h-100 min-h-0 d-flex flex-column">
+    <ol class="min-h-0 list-unstyled m-0 p-0" :class="{ many: stage.items.length > 12 }" :style="grid">
       <template v-for="(item, at) in stage.items" :key="at">
         <li v-if="item.dial">
-          <span class="number">{{ at + 1 }}</span>
+          <span class="number position-absolute">{{ at + 1 }}</span>
           <DialFace
-            class="paper-dial"
+            class="paper-dial min-h-0"
             :facts="facts.of(item.dial)"
             :hands="item.sees === 'hour_hand' ? 'hour' : item.sees === 'minute_hand' ? 'minute' : 'both'"
           />
-          <span v-if="item.prompt" class="prompt">{{ item.prompt }}</span>
-          <span v-if="uncovered" class="answer">{{ item.answer }}</span>
+          <span v-if="item.prompt" class="prompt text-center">{{ item.prompt }}</span>
+          <span v-if="uncovered" class="answer fw-bold text-center">{{ item.answer }}</span>
           <span v-else class="cover"><span class="visually-hidden">covered</span></span>
         </li>
       </template>
     </ol>
-    <div class="ways">
+    <div class="d-flex flex-wrap gap-2 justify-content-center">
       <BButton variant="primary" @click="toggle">
         {{ uncovered ? "Cover the answers" : "Uncover the answers" }}
         <kbd class="key" aria-hidden="true">Space</kbd>
@@ -52,19 +52,11 @@ defineExpose({ toggle });
 
 <style scoped lang="scss">
 .together {
-  height: 100%;
-  min-height: 0;
-  display: flex;
-  flex-direction: column;
   gap: 0.75rem;
 }
 
 ol {
   flex: 1;
-  min-height: 0;
-  list-style: none;
-  margin: 0;
-  padding: 0;
   display: grid;
   gap: 0.75rem 1.25rem;
 }
@@ -81,22 +73,18 @@ li {
 
 .paper-dial {
   flex: 0 1 auto;
-  min-height: 0;
 }
 
 .number {
-  position: absolute;
   left: 0;
   top: 0;
   color: var(--v-quiet);
 }
 
 .answer {
-  font-weight: 700;
   font-size: 1.15rem;
   line-height: 1.2;
   min-height: 1.4rem;
-  text-align: center;
 }
 
 .many .answer {
@@ -106,7 +94,6 @@ li {
 .prompt {
   font-size: 0.95rem;
   line-height: 1.2;
-  text-align: center;
 }
 
 .cover {
@@ -114,13 +101,6 @@ li {
   height: 1.4rem;
   border-radius: 0.5rem;
   background: repeating-linear-gradient(135deg, var(--v-shade) 0 10px, var(--v-cover) 10px 20px);
-}
-
-.ways {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 0.6rem;
-  justify-content: center;
 }
 
 @media (max-width: 60rem) {

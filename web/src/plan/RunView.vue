@@ -115,19 +115,19 @@ useEventListener(
 </script>
 
 <template>
-  <div class="run">
+  <div class="run d-flex flex-column gap-2">
     <template v-if="lesson && stage">
       <h1 ref="heading" class="visually-hidden" tabindex="-1">
         {{ facts.rung(lesson.step).name }}: {{ stage.name }}
       </h1>
-      <header :inert="ending">
+      <header class="d-flex align-items-center gap-3" :inert="ending">
         <BButton variant="bare" class="leave" title="Back to the plan (Esc)" @click="leave">
           <i class="bi bi-x-lg" aria-hidden="true"></i>
           <span class="visually-hidden">Back to the plan</span>
         </BButton>
         <RunBar :lesson="lesson" :stage-at="stageAt" :used="used" @go="goStage" />
       </header>
-      <div class="stage" :class="{ 'with-method': method && !ending }">
+      <div class="stage position-relative min-h-0 d-grid" :class="{ 'with-method': method && !ending }">
         <RunEnd
           v-if="ending"
           :lesson="lesson"
@@ -154,16 +154,18 @@ useEventListener(
           </template>
         </RunTogether>
         <RunItemView v-else-if="item" :key="clock" ref="view" :item="item" :lesson="lesson" @done="on" />
-        <p v-else class="nothing">Nothing fits into this stage. Go on with the arrow key.</p>
+        <p v-else class="align-self-center text-center">
+          Nothing fits into this stage. Go on with the arrow key.
+        </p>
         <MethodTicks
           v-if="method && !ending"
-          class="method-card"
+          class="align-self-center"
           :lines="lesson.method_lines"
           :clock="clock"
         />
       </div>
       <p v-if="trouble && !ending" class="field-error" role="alert">{{ trouble }}</p>
-      <footer v-if="!ending">
+      <footer v-if="!ending" class="flex-wrap justify-content-center">
         <span v-if="!together && items.length > 1" class="quiet">{{ itemAt + 1 }} of {{ items.length }}</span>
         <BButton variant="bare" class="uncover" @click="together ? paper?.toggle() : view?.advance()">
           Uncover
@@ -209,17 +211,8 @@ useEventListener(
   position: fixed;
   inset: 0;
   z-index: 40;
-  display: flex;
-  flex-direction: column;
-  gap: 0.5rem;
   padding: 0.6rem 1.5rem 0.5rem;
   background: var(--v-paper);
-}
-
-header {
-  display: flex;
-  align-items: center;
-  gap: 1rem;
 }
 
 .leave {
@@ -235,10 +228,7 @@ header {
 }
 
 .stage {
-  position: relative;
   flex: 1;
-  min-height: 0;
-  display: grid;
   grid-template-rows: minmax(0, 1fr);
 }
 
@@ -247,20 +237,9 @@ header {
   gap: 1.25rem;
 }
 
-.method-card {
-  align-self: center;
-}
-
-.nothing {
-  align-self: center;
-  text-align: center;
-}
-
 footer {
   display: flex;
-  flex-wrap: wrap;
   align-items: center;
-  justify-content: center;
   gap: 0.1rem 0.5rem;
   color: var(--v-quiet);
 

@@ -27,7 +27,7 @@ const nextHere = computed(() => {
 <template>
   <BCard class="rung">
     <h2>{{ rung.name }}</h2>
-    <ul v-if="standing" class="states">
+    <ul v-if="standing" class="states list-unstyled d-flex flex-wrap p-0">
       <li v-for="state in STATES" :key="state.id" :class="{ none: standing[state.id] === 0 }">
         <i class="bi" :class="state.icon" aria-hidden="true"></i>
         <strong>{{ standing[state.id] }}</strong>
@@ -88,11 +88,7 @@ h2 {
 }
 
 .states {
-  list-style: none;
-  display: flex;
-  flex-wrap: wrap;
   gap: 0.2rem 1.1rem;
-  padding: 0;
   margin: 0.3rem 0 0.6rem;
 
   .none {

@@ -51,7 +51,7 @@ function put(at: number): void {
       There is room for {{ stage.missing }} more, but no time comes twice so soon: go over some of these
       again.
     </p>
-    <ul>
+    <ul class="list-unstyled p-0 m-0 d-grid gap-2">
       <li v-for="(item, place) in items" :key="place" :class="{ pinned: item.pinned, plain: !item.time }">
         <template v-if="item.time && item.dial">
           <DialFace
@@ -60,7 +60,7 @@ function put(at: number): void {
             :hands="item.sees === 'hour_hand' ? 'hour' : item.sees === 'minute_hand' ? 'minute' : 'both'"
           />
           <div class="about">
-            <form v-if="typing === item.at" class="typing" @submit.prevent="put(item.at)">
+            <form v-if="typing === item.at" class="typing d-flex gap-1" @submit.prevent="put(item.at)">
               <BFormInput
                 ref="field"
                 v-model="typed"
@@ -85,7 +85,7 @@ function put(at: number): void {
             <p class="kind">{{ facts.kindName(item.kind) }}</p>
             <p v-if="item.from_step" class="kind">from {{ item.from_step.toLowerCase() }}</p>
           </div>
-          <div class="tools">
+          <div class="tools d-grid gap-1">
             <BButton
               variant="bare"
               :aria-label="`Another time instead of ${item.time}`"
@@ -107,7 +107,7 @@ function put(at: number): void {
             </BButton>
           </div>
         </template>
-        <p v-else class="without">
+        <p v-else class="without m-0">
           <i
             class="bi"
             :class="item.kind === 'question' ? 'bi-chat-square' : 'bi-arrow-clockwise'"
@@ -122,12 +122,7 @@ function put(at: number): void {
 
 <style scoped lang="scss">
 ul {
-  list-style: none;
-  padding: 0;
-  margin: 0;
-  display: grid;
   grid-template-columns: repeat(auto-fill, minmax(13.5rem, 1fr));
-  gap: 0.6rem;
 }
 
 li {
@@ -170,9 +165,6 @@ li {
 }
 
 .typing {
-  display: flex;
-  gap: 0.3rem;
-
   .form-control {
     min-width: 4rem;
     padding: 0.2rem 0.4rem;
@@ -190,9 +182,6 @@ li {
 }
 
 .tools {
-  display: grid;
-  gap: 0.2rem;
-
   button {
     width: 2.2rem;
     height: 2.2rem;
@@ -212,7 +201,6 @@ li {
 }
 
 .without {
-  margin: 0;
   line-height: 1.3;
 }
 

@@ -7,7 +7,7 @@ defineProps<{ step: LadderStep | undefined }>();
 </script>
 
 <template>
-  <span class="bar" role="img" :aria-label="countsInWords(step)">
+  <span class="bar d-flex w-100 overflow-hidden" role="img" :aria-label="countsInWords(step)">
     <template v-if="step">
       <span
         v-for="state in STATES"
@@ -21,11 +21,8 @@ defineProps<{ step: LadderStep | undefined }>();
 
 <style scoped lang="scss">
 .bar {
-  display: flex;
-  width: 100%;
   height: 0.7rem;
   border-radius: 0.35rem;
-  overflow: hidden;
   background: var(--v-shade);
 }
 

@@ -65,7 +65,7 @@ async function keep(): Promise<void> {
         Nothing yet. The ribbon shows an ordinary school day until you write down your own.
       </p>
       <p v-if="trouble" class="field-error" role="alert">{{ trouble }}</p>
-      <div class="ways">
+      <div class="ways d-flex flex-wrap align-items-center gap-2">
         <BButton variant="primary" type="submit" :disabled="busy || !changed">Keep the day</BButton>
         <BButton
           v-if="events.length < MOST"
@@ -92,10 +92,6 @@ async function keep(): Promise<void> {
 }
 
 .ways {
-  display: flex;
-  flex-wrap: wrap;
-  align-items: center;
-  gap: 0.6rem;
   margin-top: 0.8rem;
 }
 </style>

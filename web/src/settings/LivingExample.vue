@@ -13,17 +13,17 @@ const shown = computed(() => facts.of(time.value));
 <template>
   <BCard class="example">
     <h2 class="eyebrow">As your class says it</h2>
-    <div class="row-of">
+    <div class="row-of d-grid align-items-center gap-4">
       <DialFace class="example-dial" :facts="shown" :label="shown.usual" />
       <div aria-live="polite">
-        <p class="said">{{ shown.usual }}</p>
+        <p class="said fw-bold m-0">{{ shown.usual }}</p>
         <p class="digital">{{ shown.digital }}</p>
       </div>
     </div>
     <ol>
       <li v-for="step in shown.steps" :key="step.sentence">{{ step.sentence }}</li>
     </ol>
-    <div class="times" role="group" aria-label="Another example">
+    <div class="times d-flex gap-2" role="group" aria-label="Another example">
       <BButton
         v-for="one in EXAMPLES"
         :key="one"
@@ -40,17 +40,12 @@ const shown = computed(() => facts.of(time.value));
 
 <style scoped lang="scss">
 .row-of {
-  display: grid;
   grid-template-columns: 11rem minmax(0, 1fr);
-  align-items: center;
-  gap: 1.5rem;
 }
 
 .said {
   font-size: 1.8rem;
-  font-weight: 700;
   line-height: 1.2;
-  margin: 0;
 }
 
 .digital {
@@ -64,9 +59,6 @@ ol {
 }
 
 .times {
-  display: flex;
-  gap: 0.4rem;
-
   button {
     width: 3.4rem;
     padding: 0.3rem;

@@ -56,12 +56,12 @@ async function keep(id: string, choice: string): Promise<void> {
       <RouterLink :to="{ name: 'new-class' }">New class</RouterLink>
     </p>
     <p v-if="trouble" class="field-error" role="alert">{{ trouble }}</p>
-    <div v-if="classes.current" class="columns">
+    <div v-if="classes.current" class="columns d-grid">
       <form @submit.prevent>
-        <fieldset v-for="one in facts.catalogue?.conventions" :key="one.id">
-          <legend>{{ one.name }}</legend>
-          <p class="why quiet">{{ one.why }}</p>
-          <div class="choices">
+        <fieldset v-for="one in facts.catalogue?.conventions" :key="one.id" class="d-grid">
+          <legend class="fw-bold m-0">{{ one.name }}</legend>
+          <p class="why m-0 quiet">{{ one.why }}</p>
+          <div class="choices d-flex flex-wrap gap-2 mt-2">
             <div
               v-for="choice in one.choices"
               :key="choice.id"
@@ -80,7 +80,7 @@ async function keep(id: string, choice: string): Promise<void> {
           </div>
         </fieldset>
       </form>
-      <div class="beside">
+      <div class="beside d-grid gap-4 align-content-start">
         <LivingExample />
         <DayEditor :key="classes.current.id" :school-class="classes.current" />
       </div>
@@ -90,44 +90,29 @@ async function keep(id: string, choice: string): Promise<void> {
 
 <style scoped lang="scss">
 .columns {
-  display: grid;
   grid-template-columns: minmax(0, 1.1fr) minmax(0, 1fr);
   gap: 2rem 3rem;
-}
-
-.beside {
-  display: grid;
-  gap: 1.5rem;
-  align-content: start;
 }
 
 fieldset {
   border-bottom: 1px solid var(--v-line);
   padding: 0.6rem 0 0.7rem;
-  display: grid;
   grid-template-columns: minmax(0, 1fr) auto;
   column-gap: 1rem;
 }
 
 legend {
   font-size: 1.05rem;
-  font-weight: 700;
-  margin: 0;
   float: left;
 }
 
 .why {
   grid-column: 1 / -1;
   font-size: 0.95rem;
-  margin: 0;
 }
 
 .choices {
   grid-column: 1 / -1;
-  display: flex;
-  flex-wrap: wrap;
-  gap: 0.4rem;
-  margin-top: 0.4rem;
 }
 
 .saved {

@@ -47,7 +47,7 @@ async function png(): Promise<void> {
       :state="known ? null : false"
     />
     <p v-if="!known" class="field-error" role="alert">Type it as 7:45, or leave it empty for no hands.</p>
-    <div class="ways">
+    <div class="d-flex gap-2 mt-2">
       <BButton size="sm" variant="outline-primary" :disabled="!known" @click="save(address, 'dial.svg')">
         SVG
       </BButton>
@@ -55,11 +55,3 @@ async function png(): Promise<void> {
     </div>
   </BCard>
 </template>
-
-<style scoped>
-.ways {
-  display: flex;
-  gap: 0.5rem;
-  margin-top: 0.5rem;
-}
-</style>

@@ -37,9 +37,9 @@ function climb(step: string): void {
 </script>
 
 <template>
-  <form class="sheet-form" @submit.prevent>
-    <fieldset>
-      <legend>Kind</legend>
+  <form class="d-grid gap-2 align-content-start" @submit.prevent>
+    <fieldset class="d-grid gap-1">
+      <legend class="m-0">Kind</legend>
       <div
         v-for="one in facts.catalogue?.sheets"
         :key="one.id"
@@ -63,7 +63,7 @@ function climb(step: string): void {
         <option v-for="one in tasks" :key="one.id" :value="one.id">{{ one.name }}</option>
       </BFormSelect>
     </label>
-    <div v-if="kind?.tasks.length" class="two">
+    <div v-if="kind?.tasks.length" class="two d-grid gap-2">
       <label>
         How many
         <BFormInput
@@ -98,8 +98,8 @@ function climb(step: string): void {
         Names on them
       </BFormCheckbox>
     </template>
-    <fieldset>
-      <legend>The dials</legend>
+    <fieldset class="d-grid gap-1">
+      <legend class="m-0">The dials</legend>
       <label>
         Numerals
         <BFormSelect v-model="form.numerals" size="sm">
@@ -124,21 +124,9 @@ function climb(step: string): void {
 </template>
 
 <style scoped lang="scss">
-.sheet-form {
-  display: grid;
-  gap: 0.55rem;
-  align-content: start;
-}
-
-fieldset {
-  display: grid;
-  gap: 0.2rem;
-}
-
 legend {
   font-size: 0.95rem;
   color: var(--v-quiet);
-  margin: 0;
 }
 
 label {
@@ -167,8 +155,6 @@ label {
 }
 
 .two {
-  display: grid;
   grid-template-columns: 1fr 1fr;
-  gap: 0.6rem;
 }
 </style>

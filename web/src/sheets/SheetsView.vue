@@ -123,12 +123,12 @@ async function draw(): Promise<void> {
       Sheets are made for a class.
       <RouterLink :to="{ name: 'new-class' }">Make one first</RouterLink>
     </p>
-    <div v-else class="sheets">
+    <div v-else class="sheets d-grid align-items-start">
       <h1 class="visually-hidden">Sheets</h1>
       <SheetForm v-model="form" :refused="refused" />
       <section class="middle" aria-label="The page as it will print">
-        <div class="head">
-          <BButtonGroup class="tabs" aria-label="What is shown">
+        <div class="d-flex flex-wrap gap-2 mb-3">
+          <BButtonGroup class="tabs d-flex me-auto" aria-label="What is shown">
             <BButton variant="bare" :aria-pressed="!answers" @click="answers = false">Sheet</BButton>
             <BButton
               variant="bare"
@@ -148,7 +148,7 @@ async function draw(): Promise<void> {
           </BButton>
           <BButton v-else variant="primary" :href="material" target="_blank" rel="noopener">Print</BButton>
         </div>
-        <p v-if="part" class="part" role="status">
+        <p v-if="part" class="part d-flex align-items-center" role="status">
           <BProgress class="bar" :value="part === 'choosing' ? 0.5 : 1.5" :max="2" :aria-label="told" />
           {{ told }}
         </p>
@@ -172,7 +172,7 @@ async function draw(): Promise<void> {
           <template v-if="form.versions === 'one'">·</template>
           <RouterLink :to="{ name: 'check', params: { id: made.check_id } }">Type its answers in</RouterLink>
         </p>
-        <div class="pages">
+        <div class="pages d-grid gap-3">
           <PagePreview
             v-for="(svg, at) in pages"
             :key="at"
@@ -198,22 +198,11 @@ async function draw(): Promise<void> {
 
 <style scoped lang="scss">
 .sheets {
-  display: grid;
   grid-template-columns: 15.5rem minmax(0, 1fr) 17rem;
   gap: 1.75rem;
-  align-items: start;
-}
-
-.head {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 0.6rem;
-  margin-bottom: 0.9rem;
 }
 
 .tabs {
-  display: flex;
-  margin-right: auto;
   background: var(--v-shade);
   border-radius: 2rem;
   padding: 0.2rem;
@@ -236,8 +225,6 @@ async function draw(): Promise<void> {
 }
 
 .pages {
-  display: grid;
-  gap: 1rem;
   max-width: 44rem;
   margin: 0 auto;
 }
@@ -247,8 +234,6 @@ async function draw(): Promise<void> {
 }
 
 .part {
-  display: flex;
-  align-items: center;
   gap: 0.8rem;
 }
 

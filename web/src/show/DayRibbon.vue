@@ -32,8 +32,8 @@ const share = (at: number): string => `${(100 * at) / length.value}%`;
 </script>
 
 <template>
-  <div v-if="length" class="day" data-lens="day">
-    <ul class="events" aria-label="The class's day">
+  <div v-if="length" class="day position-relative" data-lens="day">
+    <ul class="events list-unstyled m-0" aria-label="The class's day">
       <li
         v-for="mark in marks"
         :key="mark.time + mark.what"
@@ -43,7 +43,7 @@ const share = (at: number): string => `${(100 * at) / length.value}%`;
         <BButton variant="bare" @click="place = mark.place">{{ mark.what }}</BButton>
       </li>
     </ul>
-    <div class="parts" aria-hidden="true">
+    <div class="parts d-flex" aria-hidden="true">
       <span
         v-for="part in parts"
         :key="part.from"
@@ -61,7 +61,7 @@ const share = (at: number): string => `${(100 * at) / length.value}%`;
       aria-label="Go to a time of the day"
       :aria-valuetext="facts.dayTimes[place]?.words"
     />
-    <div class="ends" aria-hidden="true">
+    <div class="ends d-flex justify-content-between" aria-hidden="true">
       <span>midnight</span>
       <span>noon</span>
       <span>midnight</span>
@@ -71,12 +71,10 @@ const share = (at: number): string => `${(100 * at) / length.value}%`;
 
 <style scoped lang="scss">
 .day {
-  position: relative;
   padding: 0 0.25rem;
 }
 
 .parts {
-  display: flex;
   height: 1.9rem;
   border-radius: 0.6rem;
   overflow: hidden;
@@ -127,8 +125,6 @@ input {
 }
 
 .ends {
-  display: flex;
-  justify-content: space-between;
   font-size: 0.85rem;
   color: var(--v-quiet);
   margin-top: -0.2rem;
@@ -136,9 +132,7 @@ input {
 
 .events {
   position: relative;
-  list-style: none;
   height: 3.4rem;
-  margin: 0;
   padding: 0;
 
   li {

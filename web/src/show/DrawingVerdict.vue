@@ -17,17 +17,21 @@ const invites = computed(() => props.drawing?.invites.map((id) => facts.misreadi
 </script>
 
 <template>
-  <section class="verdict" aria-label="What is wrong with the picture" aria-live="polite">
-    <p class="eyebrow">Ungeared: each hand goes by itself</p>
+  <section
+    class="verdict d-flex flex-column align-items-start gap-3"
+    aria-label="What is wrong with the picture"
+    aria-live="polite"
+  >
+    <p class="eyebrow m-0">Ungeared: each hand goes by itself</p>
     <p v-if="trouble" class="field-error" role="alert">{{ trouble }}</p>
     <template v-else-if="drawing && words">
-      <h2 :class="words.tone">
+      <h2 class="m-0" :class="words.tone">
         <i class="bi" :class="words.icon" aria-hidden="true"></i>
         {{ words.title }}
       </h2>
-      <p class="reason">{{ drawing.reason }}</p>
+      <p class="reason m-0">{{ drawing.reason }}</p>
       <div v-if="invites.length" class="invites">
-        <p class="eyebrow">It invites children to</p>
+        <p class="eyebrow m-0">It invites children to</p>
         <p v-for="one in invites" :key="one.id">{{ one.does }}</p>
       </div>
       <BButton v-if="drawing.verdict !== 'well_placed'" variant="primary" @click="$emit('mend')">
@@ -44,16 +48,8 @@ const invites = computed(() => props.drawing?.invites.map((id) => facts.misreadi
 </template>
 
 <style scoped lang="scss">
-.verdict {
-  display: flex;
-  flex-direction: column;
-  align-items: start;
-  gap: 0.9rem;
-}
-
 h2 {
   font-size: clamp(1.5rem, 1.9vw, 2.4rem);
-  margin: 0;
 }
 
 .right {
@@ -71,14 +67,9 @@ h2 {
 .reason {
   font-size: clamp(1.2rem, 1.5vw, 2rem);
   line-height: 1.35;
-  margin: 0;
 }
 
 .invites p {
-  margin: 0;
-}
-
-.eyebrow {
   margin: 0;
 }
 </style>

@@ -18,7 +18,7 @@ const shown = computed(() => facts.at(place.value));
       aria-label="Go to a time in the twelve hours"
       :aria-valuetext="shown.digital"
     />
-    <div class="hours" aria-hidden="true">
+    <div class="hours d-flex justify-content-between" aria-hidden="true">
       <span v-for="hour in 13" :key="hour">{{ hour === 1 ? 12 : hour - 1 }}</span>
     </div>
   </div>
@@ -61,8 +61,6 @@ const shown = computed(() => facts.at(place.value));
 }
 
 .hours {
-  display: flex;
-  justify-content: space-between;
   padding: 0 0.1rem;
   font-size: 0.85rem;
   color: var(--v-quiet);

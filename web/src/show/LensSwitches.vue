@@ -12,7 +12,7 @@ const facts = useFacts();
 <template>
   <section aria-label="Lenses">
     <p class="eyebrow">Lenses</p>
-    <ul>
+    <ul class="list-unstyled p-0 m-0 d-grid">
       <li
         v-for="(lens, at) in facts.catalogue?.lenses"
         :key="lens.id"
@@ -40,10 +40,6 @@ const facts = useFacts();
 
 <style scoped lang="scss">
 ul {
-  list-style: none;
-  padding: 0;
-  margin: 0;
-  display: grid;
   grid-template-columns: minmax(0, 1fr);
 }
 

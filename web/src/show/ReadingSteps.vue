@@ -20,16 +20,16 @@ const action = computed(() =>
 </script>
 
 <template>
-  <section class="reading" aria-label="The reading">
+  <section class="reading d-flex flex-column align-items-start min-w-0" aria-label="The reading">
     <p class="eyebrow">Say it</p>
-    <ol aria-live="polite">
+    <ol class="list-unstyled p-0 w-100" aria-live="polite">
       <li
         v-for="(line, at) in lines"
         :key="at"
         :class="{ now: at === uncovered - 1, covered: at >= uncovered, more: line.name === '' }"
       >
         <p v-if="line.name" class="name">{{ line.name }}</p>
-        <p v-if="at < uncovered" class="text" :class="{ big: line.big }">
+        <p v-if="at < uncovered" class="text m-0" :class="{ big: line.big }">
           <template v-for="(word, place) in line.text.split(' ')" :key="place">
             <span>{{ word }}</span>
             {{ " " }}
@@ -39,7 +39,7 @@ const action = computed(() =>
         <p v-if="line.note && at < uncovered" class="note">{{ line.note }}</p>
       </li>
     </ol>
-    <BButton v-if="!open" class="next" variant="primary" @click="$emit('next')">
+    <BButton v-if="!open" class="next mb-2" variant="primary" @click="$emit('next')">
       {{ action }}
       <kbd class="key" aria-hidden="true">Space</kbd>
     </BButton>
@@ -62,23 +62,13 @@ const action = computed(() =>
       Someone at home may say
       <kbd class="key" aria-hidden="true">O</kbd>
     </BButton>
-    <p v-if="others && otherWays.length" class="ways">{{ otherWays.join(" · ") }}</p>
+    <p v-if="others && otherWays.length" class="ways m-0">{{ otherWays.join(" · ") }}</p>
   </section>
 </template>
 
 <style scoped lang="scss">
-.reading {
-  display: flex;
-  flex-direction: column;
-  align-items: start;
-  min-width: 0;
-}
-
 ol {
-  list-style: none;
-  padding: 0;
   margin: 0 0 1rem;
-  width: 100%;
 }
 
 li {
@@ -102,7 +92,6 @@ li {
 }
 
 .text {
-  margin: 0;
   font-size: clamp(1.2rem, 1.5vw, 2rem);
   line-height: 1.3;
 
@@ -127,10 +116,6 @@ li {
   background: repeating-linear-gradient(135deg, var(--v-shade) 0 10px, var(--v-cover) 10px 20px);
 }
 
-.next {
-  margin-bottom: 0.6rem;
-}
-
 .others {
   border: 0;
   background: none;
@@ -141,7 +126,6 @@ li {
 }
 
 .ways {
-  margin: 0;
   line-height: 1.35;
 }
 </style>

@@ -54,7 +54,7 @@ async function choose(): Promise<void> {
     <VueDraggable
       v-if="times.length"
       :model-value="[...times]"
-      class="sequence"
+      class="sequence d-flex flex-wrap gap-1"
       :animation="150"
       :delay="120"
       delay-on-touch-only
@@ -72,7 +72,7 @@ async function choose(): Promise<void> {
         <DialFace :facts="facts.of(time)" detail="small" />
       </BButton>
     </VueDraggable>
-    <div v-if="at >= 0" class="order">
+    <div v-if="at >= 0" class="order d-flex gap-1 mt-1">
       <BButton
         variant="bare"
         title="Earlier"
@@ -95,7 +95,7 @@ async function choose(): Promise<void> {
         <i class="bi bi-x-lg" aria-hidden="true"></i>
       </BButton>
     </div>
-    <form class="add" @submit.prevent="enter">
+    <form class="add d-flex gap-1" @submit.prevent="enter">
       <BFormInput
         v-model="typed"
         size="sm"
@@ -118,9 +118,6 @@ async function choose(): Promise<void> {
 
 <style scoped lang="scss">
 .sequence {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 0.2rem;
   max-height: 8.6rem;
   overflow-y: auto;
 
@@ -139,10 +136,6 @@ async function choose(): Promise<void> {
 }
 
 .order {
-  display: flex;
-  gap: 0.2rem;
-  margin-top: 0.2rem;
-
   button {
     width: 2.2rem;
     height: 1.9rem;
@@ -157,8 +150,6 @@ async function choose(): Promise<void> {
 }
 
 .add {
-  display: flex;
-  gap: 0.35rem;
   margin: 0.4rem 0;
 
   .btn {

@@ -5,7 +5,7 @@ defineEmits<{ play: []; gears: []; board: []; help: [] }>();
 </script>
 
 <template>
-  <div class="tools" role="toolbar" aria-label="The dial">
+  <div class="tools d-grid pt-2" role="toolbar" aria-label="The dial">
     <BButton variant="bare" :disabled="loose" :aria-pressed="playing" @click="$emit('play')">
       <i class="bi" :class="playing ? 'bi-stop-fill' : 'bi-play-fill'" aria-hidden="true"></i>
       {{ playing ? "Stop" : "On by fives" }}
@@ -31,10 +31,8 @@ defineEmits<{ play: []; gears: []; board: []; help: [] }>();
 
 <style scoped lang="scss">
 .tools {
-  display: grid;
   grid-template-columns: repeat(auto-fit, minmax(8.4rem, 1fr));
   gap: 0.15rem 0.25rem;
-  padding-top: 0.5rem;
   border-top: 1px solid var(--v-line);
 }
 

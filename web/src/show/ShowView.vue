@@ -139,9 +139,9 @@ useEventListener("keydown", (event: KeyboardEvent) => {
 </script>
 
 <template>
-  <div class="show" :class="{ board, idle }">
+  <div class="show d-grid" :class="{ board, idle }">
     <h1 class="visually-hidden">Show a clock</h1>
-    <aside class="left">
+    <aside class="left d-flex flex-column gap-3 min-h-0">
       <LensSwitches :lenses="lenses" @toggle="toggle" />
       <SequencePanel
         :times="times"
@@ -154,8 +154,8 @@ useEventListener("keydown", (event: KeyboardEvent) => {
         @order="times = $event"
       />
     </aside>
-    <div class="middle">
-      <div class="dial-room">
+    <div class="middle d-flex flex-column min-h-0">
+      <div class="dial-room min-h-0 d-flex justify-content-center align-items-center">
         <TwoDials v-if="two && !hands" :facts="shown" :joining="joining" />
         <TurnedDial
           v-else
@@ -173,7 +173,7 @@ useEventListener("keydown", (event: KeyboardEvent) => {
       <DayRibbon v-if="day" v-model="dayPlace" :events="events" />
       <HourRibbon v-else-if="!hands" v-model="place" />
     </div>
-    <div class="right">
+    <div class="right d-flex flex-column justify-content-between gap-3 min-h-0">
       <DrawingVerdict v-if="hands" :drawing="drawing" :trouble="trouble" @mend="putRight" @gear="gears" />
       <ReadingSteps
         v-else
@@ -202,7 +202,6 @@ useEventListener("keydown", (event: KeyboardEvent) => {
 
 <style scoped lang="scss">
 .show {
-  display: grid;
   grid-template-columns: 13.5rem minmax(0, 1fr) minmax(15rem, 24%);
   gap: 1.25rem;
   height: calc(100vh - var(--v-bar));
@@ -211,34 +210,15 @@ useEventListener("keydown", (event: KeyboardEvent) => {
 }
 
 .left {
-  display: flex;
-  flex-direction: column;
-  gap: 0.9rem;
-  min-height: 0;
   overflow-y: auto;
 }
 
-.middle {
-  display: flex;
-  flex-direction: column;
-  min-height: 0;
-}
-
 .right {
-  display: flex;
-  flex-direction: column;
-  justify-content: space-between;
-  gap: 1rem;
-  min-height: 0;
   overflow-y: auto;
 }
 
 .dial-room {
   flex: 1;
-  min-height: 0;
-  display: flex;
-  justify-content: center;
-  align-items: center;
 }
 
 /* The dial fills the projector; what is not for the children fades to one edge. */

@@ -7,7 +7,11 @@ defineProps<{ facts: DialFacts; joining: boolean }>();
 </script>
 
 <template>
-  <div class="pair" :class="{ joining }" data-lens="two_dials">
+  <div
+    class="pair position-relative d-grid gap-4 align-items-center w-100 h-100"
+    :class="{ joining }"
+    data-lens="two_dials"
+  >
     <DialFace
       class="left-dial"
       :facts="facts"
@@ -27,13 +31,7 @@ defineProps<{ facts: DialFacts; joining: boolean }>();
 
 <style scoped lang="scss">
 .pair {
-  position: relative;
-  display: grid;
   grid-template-columns: 1fr 1fr;
-  gap: 1.5rem;
-  align-items: center;
-  width: 100%;
-  height: 100%;
 }
 
 .pair > * {
