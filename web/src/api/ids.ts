@@ -6,3 +6,6 @@ export function newId(): string {
   const hex = Array.from(bytes, (byte) => byte.toString(16).padStart(2, "0")).join("");
   return hex.replace(/^(.{8})(.{4})(.{4})(.{4})(.{12})$/, "$1-$2-$3-$4-$5");
 }
+
+/** A seed for what is chosen anew. */
+export const newSeed = (): number => Math.floor(Math.random() * 2 ** 31);

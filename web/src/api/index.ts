@@ -1,5 +1,5 @@
 export * from "./client";
-export { newId } from "./ids";
+export { newId, newSeed } from "./ids";
 export { useFacts, type Choices } from "./facts";
 export { queries, useAsked, wordsOf, type Asked } from "./asked";
 export { useDoing, type Doing } from "./doing";

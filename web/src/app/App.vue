@@ -3,8 +3,8 @@ import { ref, watch } from "vue";
 import { useRouter } from "vue-router";
 import { onSignedOut, useFacts, wordsOf } from "@/api";
 import { SignInView, useSession } from "@/account";
-import { useClasses } from "@/class";
 import { useKeptFocus, useOverlay } from "@/route";
+import { useClasses } from "@/school";
 import AppBar from "./AppBar.vue";
 import { useUnreached } from "./unreached";
 

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { useRoute, useRouter } from "vue-router";
 import { useSession } from "@/account";
-import { useClasses } from "@/class";
+import { useClasses } from "@/school";
 
 const route = useRoute();
 const router = useRouter();

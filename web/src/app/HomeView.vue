@@ -2,10 +2,11 @@
 import { computed } from "vue";
 import { listChecks, readFindings, useFacts, useAsked } from "@/api";
 import { CheckCard } from "@/check";
-import { seem, useClasses } from "@/class";
 import { DialFace } from "@/dial";
 import { HomeLadder } from "@/plan";
 import { counted, moment } from "@/words";
+import { seem } from "@/told";
+import { useClasses } from "@/school";
 
 /** Where a teaching day begins: what the last check says, and what to do next. */
 const LAST = 5;

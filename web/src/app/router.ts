@@ -1,5 +1,5 @@
 import { createRouter, createWebHistory } from "vue-router";
-import { useClasses } from "@/class/classes";
+import { useClasses } from "@/school";
 
 export const router = createRouter({
   history: createWebHistory(),

@@ -1,10 +1,9 @@
 <script setup lang="ts">
 import { computed, nextTick, ref } from "vue";
 import type { Item } from "@/api";
+import { VerdictMark, VERDICTS } from "@/told";
 import type { TypedAnswers } from "./answers";
 import DrawingPicker from "./DrawingPicker.vue";
-import VerdictMark from "./VerdictMark.vue";
-import { VERDICTS } from "./verdicts";
 
 /** One answer: as typed while the cell is held, as it was read once it is left. */
 const props = defineProps<{

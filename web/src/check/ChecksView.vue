@@ -2,7 +2,7 @@
 import { computed, ref, shallowRef, watch } from "vue";
 import { useRouter } from "vue-router";
 import { findSheet, listChecks, useFacts, useAsked, useDoing, type CheckSummary } from "@/api";
-import { useClasses } from "@/class";
+import { useClasses } from "@/school";
 import CheckCard from "./CheckCard.vue";
 
 /** The checks of the class, newest first. */

@@ -1,9 +1,8 @@
 <script setup lang="ts">
 import { computed } from "vue";
 import { useFacts, type Check } from "@/api";
+import { VerdictMark, SLIPS, VERDICTS } from "@/told";
 import type { TypedAnswers } from "./answers";
-import VerdictMark from "./VerdictMark.vue";
-import { SLIPS, VERDICTS } from "./verdicts";
 
 /** Reads back the answer stored last, and says what is not stored yet. */
 const props = defineProps<{ check: Check; answers: TypedAnswers }>();

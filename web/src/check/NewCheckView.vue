@@ -3,10 +3,10 @@ import { refDebounced } from "@vueuse/core";
 import { computed, reactive } from "vue";
 import { useRouter } from "vue-router";
 import { chooseTimes, makeCheck, useAsked, useDoing, useFacts } from "@/api";
-import { useClasses } from "@/class";
 import { FieldGroup } from "@/parts";
 import { DialFace } from "@/dial";
-import WhatTheyTell from "./WhatTheyTell.vue";
+import { useClasses } from "@/school";
+import { WhatTheyTell } from "@/told";
 
 /** Step, task and number in; times and what they can tell out. */
 const router = useRouter();

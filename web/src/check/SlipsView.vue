@@ -1,9 +1,9 @@
 <script setup lang="ts">
 import { computed, ref } from "vue";
 import { readCheck, useFacts, useAsked } from "@/api";
-import { useOwnClass } from "@/class";
 import { useRouteNumber } from "@/route";
 import { DialFace } from "@/dial";
+import { useOwnClass } from "@/school";
 import ChildSlip from "./ChildSlip.vue";
 import { countedChildren } from "@/words";
 

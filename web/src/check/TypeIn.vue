@@ -2,12 +2,11 @@
 import { useDebounceFn } from "@vueuse/core";
 import { computed, shallowRef } from "vue";
 import { readFindings, useAsked, type Check } from "@/api";
-import { TomorrowCard } from "@/class";
+import { TomorrowCard, WhatTheyTell } from "@/told";
 import AnswerGrid from "./AnswerGrid.vue";
 import { useTypedAnswers } from "./answers";
 import LastAnswer from "./LastAnswer.vue";
 import TablePanel from "./TablePanel.vue";
-import WhatTheyTell from "./WhatTheyTell.vue";
 
 /** The grid of a check, and beside it what the answers say so far. */
 const props = defineProps<{ check: Check }>();

@@ -2,7 +2,7 @@
 import { computed } from "vue";
 import { readCheck, useFacts, useAsked } from "@/api";
 import { useRouteNumber } from "@/route";
-import { useOwnClass } from "@/class";
+import { useOwnClass } from "@/school";
 import TypeIn from "./TypeIn.vue";
 import { counted, countedChildren, moment } from "@/words";
 

@@ -1,13 +1,12 @@
 <script setup lang="ts">
 import { computed } from "vue";
 import { readRecord, useFacts, useAsked } from "@/api";
-import { VerdictMark, VERDICTS } from "@/check";
 import { DialFace } from "@/dial";
 import { useRouteNumber } from "@/route";
-import { useClasses } from "./classes";
+import { VerdictMark, VERDICTS, STATES } from "@/told";
+import { useClasses } from "@/school";
 import NoClass from "./NoClass.vue";
 import ShareChart from "./ShareChart.vue";
-import { STATES } from "./states";
 
 import { dayWords, counted, moment } from "@/words";
 

@@ -1,9 +1,9 @@
 <script setup lang="ts">
 import { computed } from "vue";
 import { listChecks, readLadder, useFacts, useAsked } from "@/api";
-import { useClasses } from "./classes";
+import { useClasses } from "@/school";
+import { STATES } from "@/told";
 import ClassTabs from "./ClassTabs.vue";
-import { STATES } from "./states";
 
 /** Children by steps, told by shape and word; a name opens the child's own record. */
 const facts = useFacts();

@@ -2,10 +2,9 @@
 import { computed } from "vue";
 import { useRoute, useRouter } from "vue-router";
 import { listChecks, readFindings, useFacts, useAsked } from "@/api";
-import { useClasses } from "./classes";
+import { useClasses } from "@/school";
+import { TomorrowCard, seem } from "@/told";
 import ChildFindings from "./ChildFindings.vue";
-import TomorrowCard from "./TomorrowCard.vue";
-import { seem } from "./wording";
 import { moment } from "@/words";
 
 /** What the answers of a check say: of the class, and of each child. */

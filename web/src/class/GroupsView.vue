@@ -2,10 +2,9 @@
 import { computed, ref, watch } from "vue";
 import { VueDraggable } from "vue-draggable-plus";
 import { useRouter } from "vue-router";
-import { planLesson, readGroups, useFacts, useAsked, useDoing, type Group } from "@/api";
+import { newSeed, planLesson, readGroups, type Group, useAsked, useDoing, useFacts } from "@/api";
 import { DialFace } from "@/dial";
-import { newSeed } from "@/plan";
-import { useClasses } from "./classes";
+import { useClasses } from "@/school";
 import NoClass from "./NoClass.vue";
 import ClassTabs from "./ClassTabs.vue";
 import { plusDays, today } from "@/words";

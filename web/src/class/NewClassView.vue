@@ -5,7 +5,7 @@ import { useRouter } from "vue-router";
 import { countedChildren } from "@/words";
 import { useDoing } from "@/api";
 import { FieldGroup } from "@/parts";
-import { useClasses } from "./classes";
+import { useClasses } from "@/school";
 
 /** Makes a class from a list of first names. */
 const router = useRouter();

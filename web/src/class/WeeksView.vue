@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed } from "vue";
 import { readHistory, useFacts, useAsked } from "@/api";
-import { useClasses } from "./classes";
+import { useClasses } from "@/school";
 import NoClass from "./NoClass.vue";
 import { dayWords } from "@/words";
 import ClassTabs from "./ClassTabs.vue";

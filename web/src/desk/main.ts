@@ -1,4 +1,4 @@
-import "../theme/desk.scss";
+import "@/theme/desk.scss";
 import { createApp } from "vue";
 import DeskApp from "./DeskApp.vue";
 

@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import { computed } from "vue";
 import { useFacts, type Answer, type Desk, type LiveChild } from "@/api";
-import { VerdictMark, VERDICTS } from "@/check";
 import { DialFace } from "@/dial";
+import { VerdictMark, VERDICTS } from "@/told";
 import { STUCK, whyAsked } from "./wording";
 
 /** A child in one line: where they are now, and their last answers as shapes. It opens to the answers themselves. */

@@ -2,9 +2,9 @@
 import { computed, ref } from "vue";
 import { useRoute } from "vue-router";
 import { readKeys, renewKey, useAsked, useDoing } from "@/api";
-import { useClasses } from "@/class";
 import { SureButton } from "@/parts";
 import { PictureMark, PICTURES } from "@/pictures";
+import { useClasses } from "@/school";
 
 /** The three pictures of each child, to be shown again, or printed as cards. */
 const route = useRoute();

@@ -2,9 +2,9 @@
 import { useEventListener } from "@vueuse/core";
 import { computed, ref } from "vue";
 import { closeDesk, sendAway, useAsked, useDoing, useFacts, watchDesk } from "@/api";
-import { useOwnClass } from "@/class";
 import { SureButton } from "@/parts";
 import { useCovering, useRouteNumber } from "@/route";
+import { useOwnClass } from "@/school";
 import ChildAtDesk from "./ChildAtDesk.vue";
 import JoinCard from "./JoinCard.vue";
 import { STUCK, titleOfDesk } from "./wording";

@@ -13,9 +13,9 @@ import {
   type Desk,
   type DeskForm,
 } from "@/api";
-import { useClasses } from "@/class";
 
 import { SureButton } from "@/parts";
+import { useClasses } from "@/school";
 import WhoFor from "./WhoFor.vue";
 import { titleOfDesk } from "./wording";
 import { clock, dayWords, moment } from "@/words";

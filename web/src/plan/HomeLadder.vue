@@ -1,9 +1,9 @@
 <script setup lang="ts">
 import { computed } from "vue";
 import { listLessons, readLadder, useFacts, useAsked } from "@/api";
-import { useClasses } from "@/class";
 import { DialFace } from "@/dial";
 
+import { useClasses } from "@/school";
 import { whoNext, whyNext } from "./reason";
 import StateBar from "./StateBar.vue";
 import { counted, dayWords, today } from "@/words";

@@ -2,9 +2,8 @@
 import { useEventListener } from "@vueuse/core";
 import { computed, ref, watch } from "vue";
 import { useRoute, useRouter } from "vue-router";
-import { copyLesson, useDoing, useFacts } from "@/api";
-import { useOwnClass } from "@/class";
-import { newSeed } from "./days";
+import { copyLesson, newSeed, useDoing, useFacts } from "@/api";
+import { useOwnClass } from "@/school";
 import LessonForm from "./LessonForm.vue";
 import LessonNotes from "./LessonNotes.vue";
 import LessonStrip from "./LessonStrip.vue";

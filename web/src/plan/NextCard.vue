@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import { computed } from "vue";
 import { useFacts, type Ladder } from "@/api";
-import { useClasses } from "@/class";
 import { DialFace } from "@/dial";
+import { useClasses } from "@/school";
 import { whoNext, whyNext } from "./reason";
 
 /** The step that is proposed for the class, with the reason, and the lesson it would be. */

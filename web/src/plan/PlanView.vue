@@ -4,15 +4,15 @@ import { useRouter } from "vue-router";
 import {
   copyLesson,
   listLessons,
+  newSeed,
   planLesson,
   readLadder,
   removeLesson,
+  type LessonSummary,
   useAsked,
   useDoing,
-  type LessonSummary,
 } from "@/api";
-import { useClasses } from "@/class";
-import { newSeed } from "./days";
+import { useClasses } from "@/school";
 import LadderGrid from "./LadderGrid.vue";
 import LessonList from "./LessonList.vue";
 import NextCard from "./NextCard.vue";

@@ -1,8 +1,7 @@
 <script setup lang="ts">
 import { computed, ref, watch } from "vue";
 import { useFacts, type Lesson } from "@/api";
-import { TurnedDial } from "@/dial";
-import { linesOf, ReadingSteps } from "@/show";
+import { linesOf, ReadingSteps, TurnedDial } from "@/dial";
 import CountingRound from "./CountingRound.vue";
 import type { RunItem } from "./useRun";
 

@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import { computed } from "vue";
 import { useFacts, type Ladder } from "@/api";
-import { useClasses } from "@/class";
-import { STATES } from "@/class";
+import { useClasses } from "@/school";
+import { STATES } from "@/told";
 
 /** One step of the ladder: where the class is, what it rests on, and what goes with it. */
 const props = defineProps<{ step: string; ladder: Ladder; busy: boolean }>();

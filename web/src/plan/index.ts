@@ -1,2 +1,1 @@
-export { newSeed } from "./days";
 export { default as HomeLadder } from "./HomeLadder.vue";

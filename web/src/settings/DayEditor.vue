@@ -2,7 +2,7 @@
 import { useSessionStorage } from "@vueuse/core";
 import { computed, ref } from "vue";
 import { setDay, useDoing, useFacts, type DayEvent, type SchoolClass } from "@/api";
-import { useClasses } from "@/class";
+import { useClasses } from "@/school";
 
 /** The class's own day: what happens when, for the day ribbon of Show. */
 const props = defineProps<{ schoolClass: SchoolClass }>();

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { ref, watch } from "vue";
 import { setConventions, useDoing, useFacts } from "@/api";
-import { useClasses } from "@/class";
+import { useClasses } from "@/school";
 import DayEditor from "./DayEditor.vue";
 import LivingExample from "./LivingExample.vue";
 

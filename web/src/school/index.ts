@@ -1,0 +1,2 @@
+export { useClasses } from "./classes";
+export { useOwnClass } from "./useOwnClass";

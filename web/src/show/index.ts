@@ -1,2 +1,0 @@
-export { linesOf } from "./reading";
-export { default as ReadingSteps } from "./ReadingSteps.vue";
