@@ -2,6 +2,8 @@
 
 require "json"
 require "simplecov"
+
+SimpleCov.enable_coverage :branch
 require_relative "measured"
 require_relative "measured_web"
 
@@ -15,7 +17,7 @@ class CoverageReport
   def ruby(room)
     files = reached(room).values
     { lines: share(files.flat_map { |file| file["lines"].compact }),
-      branches: share(files.flat_map { |file| file["branches"].values.flat_map(&:values) }) }
+      branches: share(files.flat_map { |file| file.fetch("branches", nil).to_h.values.flat_map(&:values) }) }
   end
 
   # @return [Boolean] whether everything is reached that has to be

@@ -44,6 +44,18 @@ RSpec.describe "The children's desk" do
     expect(page).to have_css("tbody tr", text: "Anneke").and have_css("tbody tr", text: "1 answer could not be read")
   end
 
+  # By zbar, another reader of such codes than what made it.
+  it "is led to by the code on the board, as a device reads it" do
+    desk = open_desk(school_class[:id])
+    visit "/desks/#{desk['id']}"
+    expect(page).to have_css("svg.qr")
+    picture = File.join(Dir.mktmpdir, "board.png")
+    page.save_screenshot(picture)
+    read, status = Open3.capture2e("zbarimg", "--quiet", "--raw", picture)
+    expect(status).to be_success, read
+    expect(read.strip).to match(%r{\Ahttp://.+/desk\?code=#{desk['code']}\z})
+  end
+
   # The time that was asked first.
   def asked_before = store.db[:items].first(id: answers.first[:item_id])[:time]
 

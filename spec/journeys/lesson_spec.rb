@@ -88,6 +88,17 @@ RSpec.describe "A class, a check, and what the answers say" do
     expect(find_field("What you call the class").value).to eq("Heron class")
   end
 
+  it "waits for a page that cannot be fetched, and opens it as soon as Vantick answers again", :demo do
+    visit "/"
+    expect(page).to have_css("h1", text: "Quarter to")
+    cut_network
+    click_link "Plan"
+    expect(page).to have_css("[role='alert']", text: "Vantick does not answer just now. The page opens as soon as it does.")
+    expect(page).to have_button("Stay here").and have_css("h1", text: "Quarter to")
+    mend_network
+    expect(page).to have_css("h2", text: "The ladder").and have_no_css(".unreached")
+  end
+
   it "says what is empty and where to go" do
     visit "/"
     expect(page).to have_css("h1", text: "Begin with a class")

@@ -124,6 +124,33 @@ RSpec.describe "Planning a lesson and giving it", :demo do
     expect(dials("Exit")).to eq(before)
   end
 
+  # A quarter of a turn on, with the pointer: keys are the lesson's.
+  def turn_long_hand(dial, time)
+    box = dial.native.rect
+    place = lambda do |minute|
+      turn = minute * Math::PI / 30
+      [(box.x + (box.width / 2) + (box.width * 0.3 * Math.sin(turn))).round, (box.y + (box.height / 2) - (box.height * 0.3 * Math.cos(turn))).round]
+    end
+    minute = time[/\d+\z/].to_i
+    browser.action.move_to_location(*place[minute]).pointer_down.move_to_location(*place[minute + 7])
+           .move_to_location(*place[minute + 15]).pointer_up.perform
+  end
+
+  it "follows a dial that is turned while the lesson is given, and goes back to the lesson's own clock" do
+    visit "/plan/1/run"
+    expect(page).to have_css("h1", text: "Quarters", visible: :all)
+    press("3")
+    dial = find("[role='slider']")
+    own = dial["aria-valuetext"][/\A[\d:]+/]
+    turn_long_hand(dial, own)
+    turned = dial["aria-valuetext"][/\A[\d:]+/]
+    expect(turned).not_to eq(own)
+    click_button "Uncover the next step", match: :first while page.has_button?("Uncover the next step", wait: 0.5)
+    expect(page).to have_text(usual(turned)).and have_no_text(usual(own))
+    click_button "Back to the lesson's clock"
+    expect(find("[role='slider']")["aria-valuetext"]).to start_with(own)
+  end
+
   it "is removed only when that is said twice" do
     visit "/plan"
     expect(page).to have_css(".lessons li", count: 2)

@@ -18,6 +18,18 @@ RSpec.describe "A class's own ways of saying a time", :demo do
     expect(page).to have_css("aside", text: "quarter of eight")
   end
 
+  # Each choice is sent from what the one before has left: the second is not kept without the first.
+  it "keep two choices that are pressed one right after the other" do
+    visit "/settings"
+    expect(page).to have_css(".said", text: "quarter to eight")
+    browser.execute_script(<<~JS)
+      for (const text of ["of", "point, 7.45"])
+        [...document.querySelectorAll("label")].find((label) => label.innerText.trim() === text).click();
+    JS
+    expect(page).to have_css(".said", text: "quarter of eight").and have_css(".living, .beside", text: "7.45")
+    eventually { expect(store.classes.find(1).conventions.values.map(&:to_s)).to include("of", "point") }
+  end
+
   it "put minute numbers down both sides where the class counts so" do
     visit "/settings"
     choose "5 to 30 down both sides"

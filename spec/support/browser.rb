@@ -9,7 +9,8 @@ require "selenium-webdriver"
 # A real browser without a monitor, on a school of its own for each example.
 module BrowserHelpers
   CHROME = %w[--headless=new --no-sandbox --disable-gpu --disable-quic --no-first-run --disable-background-networking
-              --disable-component-update --disable-sync --disable-dev-shm-usage --window-size=1280,900].freeze
+              --disable-component-update --disable-sync --disable-dev-shm-usage --window-size=1280,900
+              --disable-renderer-backgrounding --disable-backgrounding-occluded-windows --disable-background-timer-throttling].freeze
   AXE_TAGS = %i[wcag2a wcag2aa wcag21a wcag21aa wcag22aa].freeze
 
   # The school behind the pages. Capybara serves one application; it asks here for the one of the example.
@@ -79,8 +80,13 @@ module BrowserHelpers
   end
 
   # Before the pages are left: with them goes what was counted.
-  def self.keep_counts
-    Capybara.send(:session_pool).each_value { |session| WebCoverage.keep(session.driver.browser) } if WebCoverage.on?
+  def self.keep_counts(sessions = Capybara.send(:session_pool).values)
+    sessions.each { |session| WebCoverage.keep(session.driver.browser) } if WebCoverage.on?
+  end
+
+  def visit(...)
+    BrowserHelpers.keep_counts([page])
+    super
   end
 
   def close_school

@@ -64,8 +64,18 @@ module AtDesk
 
   def usual(time) = Vantick::Core::Wording::Phrase.usual(Vantick::Core::Dial::DialTime.parse(time))
 
-  # What a device sends arrives a moment after its page says so.
-  def eventually(&) = page.document.synchronize(Capybara.default_max_wait_time, errors: [RSpec::Expectations::ExpectationNotMetError], &)
+  # What a device sends arrives a moment after its page says so. (Capybara's own waiting knows nothing of what RSpec raises.)
+  def eventually
+    ends = Process.clock_gettime(Process::CLOCK_MONOTONIC) + Capybara.default_max_wait_time
+    begin
+      yield
+    rescue RSpec::Expectations::ExpectationNotMetError
+      raise if Process.clock_gettime(Process::CLOCK_MONOTONIC) > ends
+
+      sleep 0.05
+      retry
+    end
+  end
 
   def cut_network = browser.network_conditions = { offline: true, latency: 0, throughput: 0 }
 

@@ -25,6 +25,7 @@ const { data, trouble } = useAsked(
       : told;
     return { checks, id, findings: id ? await readFindings(id) : null };
   },
+  { meanwhile: true },
 );
 const checks = computed(() => data.value?.checks);
 const findings = computed(() => data.value?.findings);

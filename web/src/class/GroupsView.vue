@@ -109,8 +109,8 @@ async function lesson(group: Group): Promise<void> {
           :prevent-on-filter="false"
           :animation="150"
           :delay="120"
-          delay-on-touch-only
-          force-fallback
+          :delay-on-touch-only="true"
+          :force-fallback="true"
           @end="moved = true"
         >
           <li v-for="child in group.child_ids" :key="child">

@@ -29,11 +29,20 @@ async function sure(): Promise<void> {
 
 <template>
   <BButton v-bind="$attrs" :variant="variant" :size="size" @click="open = true"><slot /></BButton>
-  <BModal v-model="open" :title="title" centered no-animation no-header-close teleport-to="body">
+  <BModal
+    v-model="open"
+    :title="title"
+    :ok-title="does"
+    :ok-disabled="busy"
+    :cancel-title="keeps ?? 'Not yet'"
+    cancel-variant="outline-primary"
+    focus="cancel"
+    centered
+    no-animation
+    no-header-close
+    teleport-to="body"
+    @ok.prevent="sure"
+  >
     <p class="mb-0"><slot name="says" /></p>
-    <template #footer>
-      <BButton variant="primary" :disabled="busy" @click="sure">{{ does }}</BButton>
-      <BButton variant="outline-primary" autofocus @click="open = false">{{ keeps ?? "Not yet" }}</BButton>
-    </template>
   </BModal>
 </template>

@@ -32,6 +32,14 @@ function toggle(time: string): void {
       Clocks marked below go into the recap of the next lesson. Those that were never shown are marked
       already; mark others that the children did not reach.
     </p>
+    <!-- Before the clocks: for most lessons it is the next key, and there may be forty clocks. -->
+    <div class="d-flex gap-2 mb-4">
+      <BButton variant="primary" :disabled="busy" @click="$emit('keep', [...chosen])">
+        End the lesson{{ chosen.size ? `, keep ${chosen.size} for the next` : "" }}
+      </BButton>
+      <BButton variant="outline-primary" @click="$emit('back')">Go on with it</BButton>
+    </div>
+    <p v-if="trouble" class="field-error" role="alert">{{ trouble }}</p>
     <div v-for="stage in stages" :key="stage.id" class="stage">
       <p class="eyebrow">{{ stage.name }}</p>
       <div class="clocks d-flex flex-wrap gap-1">
@@ -48,13 +56,6 @@ function toggle(time: string): void {
           </BButton>
         </template>
       </div>
-    </div>
-    <p v-if="trouble" class="field-error" role="alert">{{ trouble }}</p>
-    <div class="d-flex gap-2 mt-4">
-      <BButton variant="primary" :disabled="busy" @click="$emit('keep', [...chosen])">
-        End the lesson{{ chosen.size ? `, keep ${chosen.size} for the next` : "" }}
-      </BButton>
-      <BButton variant="outline-primary" @click="$emit('back')">Go on with it</BButton>
     </div>
   </section>
 </template>

@@ -68,14 +68,21 @@ function heir({ element, name, around }: Held): HTMLElement | undefined {
  */
 export function useKeptFocus(): void {
   let held: Held | null = null;
+  /** Where they were before a question was laid over the page. */
+  let behind: Held | null = null;
 
   const lost = (): boolean => !document.activeElement || document.activeElement === document.body;
   const restore = (): void => {
-    if (lost() && held) heir(held)?.focus({ preventScroll: true });
+    if (!lost() || !held) return;
+    const from = behind && !can(held.element) ? behind : held;
+    heir(from)?.focus({ preventScroll: true });
   };
 
   useEventListener(document, "focusin", (event: FocusEvent) => {
-    if (event.target instanceof HTMLElement) held = hold(event.target);
+    if (!(event.target instanceof HTMLElement)) return;
+    if (!event.target.closest(".modal")) behind = null;
+    else if (!held?.element.closest(".modal")) behind = held;
+    held = hold(event.target);
   });
   // A press beside everything is meant: nothing is held then.
   useEventListener(document, "pointerdown", (event: PointerEvent) => {

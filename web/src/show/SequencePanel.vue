@@ -57,8 +57,8 @@ async function choose(): Promise<void> {
       class="sequence d-flex flex-wrap gap-1"
       :animation="150"
       :delay="120"
-      delay-on-touch-only
-      force-fallback
+      :delay-on-touch-only="true"
+      :force-fallback="true"
       @update:model-value="$emit('order', $event)"
     >
       <BButton

@@ -37,10 +37,16 @@ module Vantick
         # What somebody else has is said not to be there.
         def teacher(env, request)
           account = env[SignIn::TEACHER] or return refuse(401, SIGN_IN)
-          env.fetch(Access::WithStore::KEY).teachers.check_owned(account, request.path_parameters)
+          env.fetch(Access::WithStore::KEY).teachers.check_owned(account, named(request))
           @app.call(env)
         rescue Store::Missing => e
           Http::Problem.new(404, e.message, field: e.field).to_a
+        end
+
+        # All that a request names, wherever it names it: in its path, its query or its body.
+        def named(request)
+          body = request.body
+          [request.path_parameters, request.query, (body if body.is_a?(Hash))].compact.reduce { |all, some| some.merge(all) }
         end
 
         def child(env)

@@ -9,15 +9,18 @@ module Vantick
       class Teachers
         # What the parameters name that can be missing.
         KINDS = { "class_id" => "class", "check_id" => "check", "lesson_id" => "lesson", "desk_id" => "desk",
-                  "code" => "sheet with the code", "answer_id" => "answer", "child_id" => "child" }.freeze
+                  "code" => "sheet with the code", "answer_id" => "answer", "child_id" => "child", "child_ids" => "child",
+                  "item_id" => "clock" }.freeze
         # Where the class stands that something belongs to, by the parameter that names it.
         CLASS_OF = {
           "class_id" => ->(db, id) { db[:classes].where(id:).select_map(:id) },
           "check_id" => ->(db, id) { db[:checks].where(id:).select_map(:class_id) },
           "lesson_id" => ->(db, id) { db[:lessons].where(id:).select_map(:class_id) },
           "desk_id" => ->(db, id) { db[:desks].where(id:).select_map(:class_id) },
-          "code" => ->(db, code) { db[:checks].where(code: Codes.tidy(code)).select_map(:class_id) },
+          "code" => ->(db, codes) { db[:checks].where(code: codes.map { |code| Codes.tidy(code) }).select_map(:class_id) },
           "child_id" => ->(db, id) { db[:children].where(id:).select_map(:class_id) },
+          "child_ids" => ->(db, id) { db[:children].where(id:).select_map(:class_id) },
+          "item_id" => ->(db, id) { db[:items].join(:checks, id: :check_id).where(Sequel[:items][:id] => id).select_map(:class_id) },
           "answer_id" => ->(db, uuid) { db[:answers].join(:children, id: :child_id).where(uuid:).select_map(:class_id) }
         }.freeze
 
@@ -55,15 +58,24 @@ module Vantick
 
         # What is another's is told from what is not there by nothing.
         # @param account_id [Integer]
-        # @param parameters [Hash{String => Object}] of the path
+        # @param named [Hash{String => Object}] what a request names, one thing or a list
         # @raise [Missing] naming the first of them that is not the account's
-        def check_owned(account_id, parameters)
-          parameters.each do |name, value|
-            of = CLASS_OF[name] or next
-            mine = @db[:classes].where(id: of.call(@db, value), account_id:)
-            raise Missing.new(KINDS.fetch(name), value.to_s[0, 40], field: name) if mine.empty?
+        def check_owned(account_id, named)
+          named.slice(*CLASS_OF.keys).each do |name, value|
+            values = Array(value)
+            next if owned?(account_id, name, values)
+
+            other = values.find { |one| !owned?(account_id, name, [one]) }
+            raise Missing.new(KINDS.fetch(name), other.to_s[0, 40], field: name)
           end
         end
+
+        # Whether each of them is there, in a class of this account.
+        def owned?(account_id, name, values)
+          classes = CLASS_OF.fetch(name).call(@db, values)
+          classes.length == values.uniq.length && @db[:classes].where(id: classes, account_id:).count == classes.uniq.length
+        end
+        private :owned?
 
         # @return [String] what sessions are sealed with: the same for as long as the school's file is there
         def secret

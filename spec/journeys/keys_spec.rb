@@ -1,0 +1,134 @@
+# frozen_string_literal: true
+
+# Without a mouse: the keys stay where they are, or go to what has come in the place of what they were on.
+RSpec.describe "With keys alone", :demo do
+  def press(*keys) = browser.action.send_keys(*keys).perform
+
+  # What the keys are on, as it is called.
+  def here
+    browser.execute_script(<<~JS).gsub(/\s+/, " ").strip
+      const one = document.activeElement;
+      return one === document.body ? "nowhere" : one.getAttribute("aria-label") || one.title || one.innerText || one.id || one.tagName;
+    JS
+  end
+
+  def be_on(name) = satisfy("have the keys on #{name}") { |now| now.match?(name) }
+
+  # With Tab, however far it is.
+  def go_to(name)
+    80.times do
+      press(:tab)
+      return if here.match?(name)
+    end
+    raise "#{name} is not reached, the keys are on #{here}"
+  end
+
+  def stay_on(name) = eventually { expect(here).to match(name) }
+
+  it "plans a lesson, swaps, pins, types and undoes, and the keys are never lost" do
+    visit "/plan"
+    expect(page).to have_button("Plan this lesson")
+    go_to(/\APlan this lesson/)
+    press(:enter)
+    expect(page).to have_css("button.stage", count: 6)
+    eventually { expect(here).not_to eq("nowhere") }
+    go_to(/\AAnother time instead of/)
+    first = here
+    press(:enter)
+    eventually { expect(here).to match(/\AAnother time instead of/).and(satisfy { |now| now != first }) }
+    press(:tab)
+    pinned = here
+    press(:enter)
+    expect(page).to have_css("li.pinned")
+    stay_on(/\A#{Regexp.escape(pinned)}\z/)
+    go_to(/\AType another time/)
+    press(:enter)
+    stay_on(/\AAnother time for/)
+    press(:escape)
+    stay_on(/\AType another time/)
+    press(:enter)
+    stay_on(/\AAnother time for/)
+    browser.action.key_down(:control).send_keys("a").key_up(:control).send_keys("4:49", :enter).perform
+    expect(page).to have_css("li.pinned", text: "4:49")
+    stay_on(/4:49|Type another time/)
+    browser.execute_script("window.scrollTo(0, 0)")
+    browser.action.key_down(:shift).send_keys(*([:tab] * 60)).key_up(:shift).perform
+    go_to(/\AUndo/)
+    press(:enter)
+    expect(page).to have_no_css("li.pinned", text: "4:49")
+    stay_on(/\AUndo/)
+  end
+
+  it "keeps a lesson or removes it, and goes on with the next one" do
+    visit "/plan"
+    expect(page).to have_css(".lessons li", count: 2)
+    first(:button, "Remove").native.send_keys(:enter)
+    expect(page).to have_css(".modal", text: "Remove this lesson?")
+    stay_on(/\AKeep it/)
+    press(:escape)
+    expect(page).to have_no_css(".modal")
+    stay_on(/\ARemove/)
+    press(:enter)
+    stay_on(/\AKeep it/)
+    press(:tab, :enter)
+    expect(page).to have_css(".lessons li", count: 1)
+    stay_on(/\ARemove/)
+  end
+
+  it "gives a lesson to its end, and ends it with the next key but few" do
+    visit "/plan/1/run"
+    expect(page).to have_css("h1", text: "Quarters", visible: :all)
+    press("e")
+    expect(page).to have_button("End the lesson", exact: false)
+    presses = (1..6).find do
+      press(:tab)
+      here.start_with?("End the lesson")
+    end
+    expect(presses).to be_between(1, 6)
+    press(:enter)
+    expect(page).to have_css("h2", text: "The ladder")
+    eventually { expect(here).not_to eq("nowhere") }
+  end
+
+  it "moves a child to another group, and the keys go with the child" do
+    visit "/class/groups"
+    move = find("select[aria-label='Move Dara to another group']")
+    move.native.send_keys("2")
+    within("section[aria-label='Group 2']") { expect(page).to have_link("Dara") }
+    stay_on(/\AMove Dara/)
+    find("button", text: "As they were proposed").native.send_keys(:enter)
+    within("section[aria-label='Group 1']") { expect(page).to have_link("Dara") }
+    eventually { expect(here).not_to eq("nowhere") }
+  end
+
+  it "draws a child into another group with the pointer" do
+    visit "/class/groups"
+    from = find("section[aria-label='Group 1'] li", text: "Dara")
+    to = find("section[aria-label='Group 2'] ul")
+    browser.action.move_to(from.native, -20, 0).pointer_down.move_by(6, 4).move_to(to.native).move_by(3, 3).pointer_up.perform
+    within("section[aria-label='Group 2']") { expect(page).to have_link("Dara") }
+    expect(page).to have_button("As they were proposed")
+  end
+
+  it "chooses another check, and other pictures, and stays there" do
+    visit "/class/3"
+    which = find_by_id("which")
+    which.native.send_keys(:arrow_down)
+    expect(page).to have_current_path(%r{/class/2})
+    stay_on(/Quarters, in digits|which/)
+    visit "/desks/keys"
+    find_button("Give others to Anneke").native.send_keys(:enter)
+    stay_on(/\AKeep these/)
+    press(:tab, :enter)
+    expect(page).to have_no_css(".modal").and have_css(".three:not(.covered)")
+    stay_on(/\AGive others/)
+  end
+
+  it "does not leave a question for what lies behind it" do
+    visit "/desks/keys"
+    find_button("Give others to Anneke").native.send_keys(:enter)
+    expect(page).to have_css(".modal")
+    names = Array.new(6) { press(:tab).then { here } }
+    expect(names.uniq - ["Give others", "Keep these", "Other pictures for Anneke?"]).to all(match(/\A(|DIV|nowhere|Other pictures.*)\z/m))
+  end
+end
