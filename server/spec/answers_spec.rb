@@ -37,6 +37,16 @@ RSpec.describe Vantick::Server::Check::Answers do
     expect(rows.map { |row| row[:corrects_id] }).to eq([nil, *rows.first(3).map { |row| row[:id] }])
   end
 
+  it "refuses a clock and a child of the teacher's own that are another check's and another class's" do
+    other = make_class(%w[Ida])
+    there = make_check(other)["items"].first["id"]
+    [[{ item_id: there }, "item_id", /not one of the check's/],
+     [{ child_id: other["children"].first["id"] }, "child_id", /not in the check's class/]].each do |change, field, words|
+      body = { id: SecureRandom.uuid, item_id: item["id"], child_id: child["id"], answer: right, **change }
+      expect(post("/api/checks/#{check['id']}/answers", body)).to be_refused(422).at(field).saying(words)
+    end
+  end
+
   it "is still there after the store is closed and opened" do
     made = answer(check, child, item, right).body
     store.close
@@ -48,8 +58,8 @@ RSpec.describe Vantick::Server::Check::Answers do
     "10,000 characters" => [{ answer: "x" * 10_000 }, 422, "answer", /10000 characters.*at most 200/],
     "no text" => [{ answer: nil }, 400, "answer", /must be text/],
     "an id of another make" => [{ id: "7" }, 400, "id", /not written as it should be/],
-    "another check's clock" => [{ item_id: 999 }, 422, "item_id", /not one of the check's/],
-    "another class's child" => [{ child_id: 999 }, 422, "child_id", /not in the check's class/]
+    "a clock that is not there" => [{ item_id: 999 }, 404, "item_id", /no clock 999/],
+    "a child who is not there" => [{ child_id: 999 }, 404, "child_id", /no child 999/]
   }.each do |what, (change, status, field, words)|
     it "refuses #{what} and keeps nothing of it" do
       body = { id: SecureRandom.uuid, item_id: item["id"], child_id: child["id"], answer: right, **change }

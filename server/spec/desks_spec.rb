@@ -101,7 +101,7 @@ RSpec.describe "A teacher's desks" do
       expect(opened(kind: "stage")).to be_refused(422).at("lesson_id")
       expect(opened(kind: "exit")).to be_refused(422).at("lesson_id")
       expect(opened(kind: "practice", child_ids: [])).to be_refused(422).at("child_ids").saying(/at least one/)
-      expect(opened(kind: "practice", child_ids: [999])).to be_refused(422).at("child_ids")
+      expect(opened(kind: "practice", child_ids: [999])).to be_refused(404).at("child_ids")
       expect(opened(kind: "practice", step: "moons")).to be_refused(422).at("step")
       others = make_check(make_class(%w[Ida]))
       expect(opened(kind: "exit", check_id: others["id"])).to be_refused(404).at("check_id")

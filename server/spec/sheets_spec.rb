@@ -85,7 +85,7 @@ RSpec.describe Vantick::Server::Sheets::Sheets do
     expect([spare.length, spare.join.scan("Name:").length]).to eq([1, 1])
     child = school_class["children"].last
     expect(texts("#{path}&child_id=#{child['id']}").join).to include(child["name"])
-    expect(get("#{path}&child_id=999999")).to be_refused(422).at("child_id")
+    expect(get("#{path}&child_id=999999")).to be_refused(404).at("child_id")
     own = make(versions: "each", count: 5, seed: 2)
     expect(get("/api/checks/#{own['check_id']}/sheet.pdf?spare=true")).to be_refused(422).at("only").saying(/choose for whom/)
     expect(get("#{address}/checks").body["checks"].length).to eq(2)

@@ -50,9 +50,9 @@ RSpec.describe "The children's desk" do
     visit "/desks/#{desk['id']}"
     expect(page).to have_css("svg.qr")
     picture = File.join(Dir.mktmpdir, "board.png")
-    page.save_screenshot(picture)
-    read, status = Open3.capture2e("zbarimg", "--quiet", "--raw", picture)
-    expect(status).to be_success, read
+    browser.save_screenshot(picture)
+    read, said, status = Open3.capture3("zbarimg", "--quiet", "--raw", picture)
+    expect(status).to be_success, said
     expect(read.strip).to match(%r{\Ahttp://.+/desk\?code=#{desk['code']}\z})
   end
 

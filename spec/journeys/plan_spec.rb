@@ -129,7 +129,7 @@ RSpec.describe "Planning a lesson and giving it", :demo do
     box = dial.native.rect
     place = lambda do |minute|
       turn = minute * Math::PI / 30
-      [(box.x + (box.width / 2) + (box.width * 0.3 * Math.sin(turn))).round, (box.y + (box.height / 2) - (box.height * 0.3 * Math.cos(turn))).round]
+      [box.x + (box.width * (0.5 + (0.3 * Math.sin(turn)))), box.y + (box.height * (0.5 - (0.3 * Math.cos(turn))))].map(&:round)
     end
     minute = time[/\d+\z/].to_i
     browser.action.move_to_location(*place[minute]).pointer_down.move_to_location(*place[minute + 7])

@@ -30,9 +30,8 @@ RSpec.describe "The colours" do
   end
 
   it "of words stand out from everything that lies behind words, 4.5 to 1 at least (success criterion 1.4.3)" do
-    behind = %w[paper card shade hour-tint cover].product(%w[ink quiet hour]) +
-             [%w[paper card].product(%w[right misread slip minute]), [%w[misread-tint misread], %w[slip-tint slip], %w[past ink], %w[to ink],
-                                                                       %w[gap ink], %w[noon ink], %w[ink paper], %w[night paper]]].flatten(1)
+    behind = %w[paper card shade hour-tint cover].product(%w[ink quiet hour]) + %w[paper card].product(%w[right misread slip minute])
+    behind += %w[past to gap noon].product(%w[ink]) + [%w[misread-tint misread], %w[slip-tint slip], %w[ink paper], %w[night paper]]
     low = behind.to_h { |one, other| ["#{other} on #{one}", contrast(tokens.fetch(one), tokens.fetch(other)).round(2)] }
     expect(low.select { |_, ratio| ratio < 4.5 }).to eq({})
   end

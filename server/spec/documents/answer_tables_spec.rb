@@ -2,16 +2,16 @@
 
 # RFC 4180, "Common Format and MIME Type for Comma-Separated Values (CSV) Files" (2005), section 2, rule by rule, from memory.
 RSpec.describe Vantick::Server::Documents::AnswerTables do
-  let(:school_class) { store.classes.add(name: "Curlew", school: "", names: ["Bo", "Ida \"Idi\" K.", "Tom, the tall"], made_at: "2026-01-01T00:00:00Z") }
-  let(:check) do
-    store.checks.add(class_id: school_class.id, step: "quarters", task: "dial_to_words", times: %w[3:00 7:45], made_at: "2026-01-01T00:00:00Z")
-  end
+  let(:made_at) { "2026-01-01T00:00:00Z" }
+  let(:school_class) { store.classes.add(name: "Curlew", school: "", names: ["Bo", "Ida \"Idi\" K.", "Tom, the tall"], made_at:) }
+  let(:check) { store.checks.add(class_id: school_class.id, step: "quarters", task: "dial_to_words", times: %w[3:00 7:45], made_at:) }
 
   # By child and clock, what was taken from a table.
   def taken(text)
     names = school_class.children.to_h { |child| [child[:id], child[:name]] }
     clocks = check.items.map { |item| item[:id] }
-    described_class.read(text, check, school_class).to_h { |row| [[names.fetch(row[:child_id]), clocks.index(row[:item_id]) + 1], row[:answer]] }
+    rows = described_class.read(text, check, school_class)
+    rows.to_h { |row| [[names.fetch(row[:child_id]), clocks.index(row[:item_id]) + 1], row[:answer]] }
   end
 
   {

@@ -18,6 +18,10 @@ RSpec.describe Vantick::Server::Http::Problem do
   end
   let(:ours) { JSONSchemer.openapi(Doors.contract).schema("Problem") }
 
+  matcher :be_told do
+    match { |problem| told(*problem.to_a) }
+  end
+
   def told(status, headers, body)
     expect(headers["content-type"]).to eq("application/problem+json")
     problem = JSON.parse(body.is_a?(String) ? body : body.join)
@@ -25,6 +29,7 @@ RSpec.describe Vantick::Server::Http::Problem do
     expect(ours.valid?(problem)).to be(true), ours.validate(problem).map { |one| one["error"] }.to_s
     # Section 3.1.2: the status in the body is the one of the response.
     expect(problem["status"]).to eq(status)
+    true
   end
 
   it "is what the standard says, whatever was wrong" do
@@ -40,7 +45,7 @@ RSpec.describe Vantick::Server::Http::Problem do
   end
 
   it "is that by itself, with and without a field" do
-    [described_class.new(422, "Say which.", field: "step"), described_class.new(500, "That was us.")].each { |one| told(*one.to_a) }
+    expect([described_class.new(422, "Say which.", field: "step"), described_class.new(500, "That was us.")]).to all(be_told)
   end
 
   # JSON Schema 2020-12 by json_schemer: the contract itself, and every example in it.

@@ -9,6 +9,8 @@ module Vantick
       module AnswerTables
         # A row that cannot be taken says which and why.
         NAME = "child"
+        # How the line of names may begin.
+        HEADS = [NAME, "name"].freeze
         # What a spreadsheet takes for the beginning of a formula, also in full width; and `'`, so that what was there before can
         # be told from what was put there.
         FORMULA = "=+@\\-＝＋＠－'"
@@ -35,9 +37,11 @@ module Vantick
           # @return [Array<Hash>] `child_id`, `item_id` and `answer` of every place that is not empty
           # @raise [Core::Error] naming the row
           def read(text, check, school_class)
-            rows = CSV.parse(text.scrub("?"), col_sep: separator(text), liberal_parsing: true).each.with_index(1).to_a
+            # Lines end in one way and cells may hold the other: a spreadsheet's own break within a cell ends no line.
+            plain = text.scrub("?").gsub(/\r\n?/, "\n")
+            rows = CSV.parse(plain, col_sep: separator(plain), liberal_parsing: true).each.with_index(1).to_a
             rows.reject! { |row, _| row.all? { |cell| cell.to_s.strip.empty? } }
-            rows.shift if rows.first && rows.first.first.first.to_s.strip.casecmp?(NAME)
+            rows.shift if rows.first && HEADS.include?(rows.first.first.first.to_s.strip.downcase)
             seen = {}
             rows.flat_map { |row, number| answers(row, number, check, once(row, number, school_class, seen)) }
           rescue CSV::MalformedCSVError => e
