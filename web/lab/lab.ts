@@ -3,7 +3,7 @@ import { VueQueryPlugin } from "@tanstack/vue-query";
 import { createPinia } from "pinia";
 import { createApp, defineComponent, nextTick, ref, shallowRef } from "vue";
 import * as api from "@/api";
-import { useTypedAnswers } from "@/check/answers";
+import { useTypedAnswers } from "@/check/useTypedAnswers";
 import * as machine from "@/desk/machine";
 import * as outbox from "@/desk/outbox";
 import { useDesk } from "@/desk/useDesk";

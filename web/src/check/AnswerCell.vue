@@ -2,7 +2,7 @@
 import { computed, nextTick, ref } from "vue";
 import type { Item } from "@/api";
 import { VerdictMark, VERDICTS } from "@/told";
-import type { TypedAnswers } from "./answers";
+import type { TypedAnswers } from "./useTypedAnswers";
 import DrawingPicker from "./DrawingPicker.vue";
 
 /** One answer: as typed while the cell is held, as it was read once it is left. */

@@ -4,7 +4,7 @@ import { useFacts, type Check, type Findings } from "@/api";
 import { DialFace } from "@/dial";
 import AnswerCell from "./AnswerCell.vue";
 import PileBar from "./PileBar.vue";
-import { placeOf, type TypedAnswers } from "./answers";
+import { placeOf, type TypedAnswers } from "./useTypedAnswers";
 import { counted } from "@/words";
 
 /** Children down, clocks across. Enter goes on to the next clock, after the last to the next child. */

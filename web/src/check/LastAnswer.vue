@@ -2,7 +2,7 @@
 import { computed } from "vue";
 import { useFacts, type Check } from "@/api";
 import { VerdictMark, SLIPS, VERDICTS } from "@/told";
-import type { TypedAnswers } from "./answers";
+import type { TypedAnswers } from "./useTypedAnswers";
 
 /** Reads back the answer stored last, and says what is not stored yet. */
 const props = defineProps<{ check: Check; answers: TypedAnswers }>();

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, ref } from "vue";
 import type { Check } from "@/api";
-import { placeOf, type TypedAnswers } from "./answers";
+import { placeOf, type TypedAnswers } from "./useTypedAnswers";
 
 /** Slips come in the order of the pile: whose comes next is typed, and how far the pile is stands beside it. */
 const props = defineProps<{ check: Check; answers: TypedAnswers }>();

@@ -4,7 +4,7 @@ import { computed, shallowRef } from "vue";
 import { readFindings, useAsked, type Check } from "@/api";
 import { TomorrowCard, WhatTheyTell } from "@/told";
 import AnswerGrid from "./AnswerGrid.vue";
-import { useTypedAnswers } from "./answers";
+import { useTypedAnswers } from "./useTypedAnswers";
 import LastAnswer from "./LastAnswer.vue";
 import TablePanel from "./TablePanel.vue";
 

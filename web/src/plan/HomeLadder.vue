@@ -4,8 +4,8 @@ import { listLessons, readLadder, useFacts, useAsked } from "@/api";
 import { DialFace } from "@/dial";
 
 import { useClasses } from "@/school";
-import { whoNext, whyNext } from "./reason";
 import StateBar from "./StateBar.vue";
+import { useNext } from "./useNext";
 import { counted, dayWords, today } from "@/words";
 
 /**
@@ -26,18 +26,12 @@ const rungs = computed(() =>
   }),
 );
 const next = computed(() => ladder.value?.next);
-const rung = computed(() => {
-  const step = lesson.value?.step ?? next.value?.step;
-  return step ? facts.rung(step) : undefined;
-});
-const reason = computed(() => {
-  if (lesson.value) return `For ${dayWords(lesson.value.day)}, ${counted(lesson.value.minutes, "minute")}.`;
-  return next.value ? whyNext(next.value, classes.current?.children.length ?? 0, facts) : "";
-});
-const who = computed(() => {
-  const ids = next.value && !lesson.value ? whoNext(next.value) : [];
-  return (classes.current?.children ?? []).filter((one) => ids.includes(one.id)).map((one) => one.name);
-});
+const { rung: proposed, reason: why, names } = useNext(() => ladder.value);
+const rung = computed(() => (lesson.value ? facts.rung(lesson.value.step) : proposed.value));
+const reason = computed(() =>
+  lesson.value ? `For ${dayWords(lesson.value.day)}, ${counted(lesson.value.minutes, "minute")}.` : why.value,
+);
+const who = computed(() => (lesson.value ? [] : names.value));
 </script>
 
 <template>

@@ -3,7 +3,7 @@ import { computed } from "vue";
 import { useFacts, type Ladder } from "@/api";
 import { DialFace } from "@/dial";
 import { useClasses } from "@/school";
-import { whoNext, whyNext } from "./reason";
+import { useNext } from "./useNext";
 
 /** The step that is proposed for the class, with the reason, and the lesson it would be. */
 const props = defineProps<{ ladder: Ladder; busy: boolean }>();
@@ -13,15 +13,8 @@ defineEmits<{ plan: [] }>();
 
 const facts = useFacts();
 const classes = useClasses();
-const rung = computed(() => (props.ladder.next.step ? facts.rung(props.ladder.next.step) : undefined));
-const names = computed(() => {
-  const ids = whoNext(props.ladder.next);
-  return (classes.current?.children ?? [])
-    .filter((child) => ids.includes(child.id))
-    .map((child) => child.name);
-});
+const { rung, reason, names } = useNext(() => props.ladder);
 const below = computed(() => (rung.value?.builds_on ?? []).map((id) => facts.rung(id).name.toLowerCase()));
-const reason = computed(() => whyNext(props.ladder.next, classes.current?.children.length ?? 0, facts));
 </script>
 
 <template>
