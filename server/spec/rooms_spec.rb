@@ -4,7 +4,7 @@
 RSpec.describe "The rooms" do
   lib = File.expand_path("../lib/vantick/server", __dir__)
   # Each room with those it may use; what two features need stands in core, store or views.
-  shared = %w[Http Access Store Documents Views].freeze
+  shared = %w[Http Access Store Documents Views Work].freeze
   features = %w[Plan Show Sheets Check Classes Desk Desks Account].freeze
   may = { "Http" => [], "Store" => [], "Documents" => [], "Work" => %w[Store], "Access" => %w[Http Store], "Views" => %w[Store],
           **features.to_h { |feature| [feature, shared] } }.freeze

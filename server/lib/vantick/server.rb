@@ -43,7 +43,7 @@ module Vantick
         Server.gate(self, store)
         [Desk::Tasks, Show::Facts, Sheets::Papers].each { |part| use part }
         use OpenapiFirst::Middlewares::ResponseValidation, spec: Http::Contract.definition
-        [Account::Teachers, Desks::OpenDesks, Classes::Registers, Check::Checks, Sheets::Sheets, Plan::Lessons,
+        [Account::Teachers, Desks::OpenDesks, Classes::Registers, Classes::Children, Check::Checks, Sheets::Sheets, Plan::Lessons,
          Classes::Records].each { |part| use part }
         run Check::Answers
       end

@@ -18,6 +18,7 @@ import {
   type LessonPlan,
   type LessonSummary,
   type LiveDesk,
+  type Register,
   type SchoolClass,
   type Session,
   type SheetPreview,
@@ -38,6 +39,61 @@ export async function listClasses(): Promise<SchoolClass[]> {
 
 export function makeClass(body: { name: string; school: string; children: string[] }): Promise<SchoolClass> {
   return asked(api.POST("/api/classes", { body }));
+}
+
+const ofChild = (classId: number, childId: number): { path: { class_id: number; child_id: number } } => ({
+  path: { class_id: classId, child_id: childId },
+});
+
+export function readRegister(classId: number): Promise<Register> {
+  return asked(api.GET("/api/classes/{class_id}/register", { params: { path: { class_id: classId } } }));
+}
+
+export function addChildren(classId: number, names: string[]): Promise<SchoolClass> {
+  const params = { path: { class_id: classId } };
+  return asked(api.POST("/api/classes/{class_id}/children", { params, body: { names } }));
+}
+
+export function renameChild(classId: number, childId: number, name: string): Promise<SchoolClass> {
+  const params = ofChild(classId, childId);
+  return asked(api.PUT("/api/classes/{class_id}/children/{child_id}", { params, body: { name } }));
+}
+
+export function markLeft(classId: number, childId: number, left: boolean): Promise<SchoolClass> {
+  const params = ofChild(classId, childId);
+  return asked(api.POST("/api/classes/{class_id}/children/{child_id}/absence", { params, body: { left } }));
+}
+
+export function moveChild(classId: number, childId: number, to: number): Promise<SchoolClass> {
+  const params = ofChild(classId, childId);
+  return asked(
+    api.POST("/api/classes/{class_id}/children/{child_id}/move", { params, body: { to_class_id: to } }),
+  );
+}
+
+export function eraseChild(classId: number, childId: number, name: string): Promise<unknown> {
+  const params = ofChild(classId, childId);
+  return asked(api.POST("/api/classes/{class_id}/children/{child_id}/erasure", { params, body: { name } }));
+}
+
+export function renameClass(classId: number, body: { name: string; school: string }): Promise<SchoolClass> {
+  return asked(api.PUT("/api/classes/{class_id}", { params: { path: { class_id: classId } }, body }));
+}
+
+export function archiveClass(classId: number, archived: boolean): Promise<SchoolClass> {
+  const params = { path: { class_id: classId } };
+  return asked(api.POST("/api/classes/{class_id}/archive", { params, body: { archived } }));
+}
+
+export function nextYear(classId: number, body: { name: string; child_ids: number[] }): Promise<SchoolClass> {
+  return asked(
+    api.POST("/api/classes/{class_id}/next-year", { params: { path: { class_id: classId } }, body }),
+  );
+}
+
+export function eraseClass(classId: number, name: string): Promise<unknown> {
+  const params = { path: { class_id: classId } };
+  return asked(api.POST("/api/classes/{class_id}/erasure", { params, body: { name } }));
 }
 
 /** Without practice that nobody came to. */

@@ -23,7 +23,7 @@ const places = [
     text: "Check",
     within: ["checks", "new-check", "check", "slips", "new-desk", "live-desk", "keys"],
   },
-  { name: "children", text: "Class", within: ["children", "child", "groups", "weeks", "class"] },
+  { name: "children", text: "Class", within: ["children", "child", "groups", "weeks", "class", "register"] },
 ];
 </script>
 
@@ -63,6 +63,7 @@ const places = [
         @click="choose(one.id)"
       >
         {{ one.name }}
+        <span v-if="one.archived" class="quiet">put away</span>
       </BDropdownItemButton>
       <BDropdownDivider v-if="classes.current" />
       <BDropdownItem v-if="classes.current" :to="{ name: 'settings' }">

@@ -99,6 +99,12 @@ export const router = createRouter({
       meta: { title: "Groups" },
     },
     {
+      path: "/class/register",
+      name: "register",
+      component: () => import("@/class/RegisterView.vue"),
+      meta: { title: "Register" },
+    },
+    {
       path: "/class/weeks",
       name: "weeks",
       component: () => import("@/class/WeeksView.vue"),

@@ -4,6 +4,7 @@ const TABS = [
   { name: "children", text: "Children by steps" },
   { name: "groups", text: "Groups for tomorrow" },
   { name: "weeks", text: "Week by week" },
+  { name: "register", text: "Register" },
 ];
 </script>
 

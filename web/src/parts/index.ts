@@ -1,2 +1,3 @@
 export { default as SureButton } from "./SureButton.vue";
 export { default as FieldGroup } from "./FieldGroup.vue";
+export { default as EraseButton } from "./EraseButton.vue";

@@ -32,5 +32,8 @@ export const useClasses = defineStore("classes", () => {
     all.value = all.value.map((one) => (one.id === changed.id ? changed : one));
   }
 
-  return { all, current, load, choose, make, renew };
+  /** Those that a teacher works with; the others were put away. */
+  const open = computed(() => all.value.filter((one) => !one.archived));
+
+  return { all, open, current, load, choose, make, renew };
 });

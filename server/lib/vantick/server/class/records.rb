@@ -10,7 +10,7 @@ module Vantick
         get "/api/classes/:class_id/children/:child_id/record" do
           school_class = store.classes.find(input[:class_id])
           child = child_of(school_class, input[:child_id])
-          standing = Store::Standings.of(school_class, store, today:)
+          standing = child.left_at ? Store::Standings.of_child(child, school_class, store, today:) : standing_of(school_class)
           answers = store.answers.of_child(child[:id])
           answer_json(RecordView.record(child, answers, school_class.wording, standing))
         end
@@ -41,8 +41,11 @@ module Vantick
           end, today:)
         end
 
+        def standing_of(school_class) = Store::Standings.of(school_class, store, today:)
+
         def child_of(school_class, id)
-          school_class[:children].find { |one| one[:id] == id } || raise(Store::Missing.new("child", id))
+          found = store.classes.child(id)
+          found.class_id == school_class.id ? found : raise(Store::Missing.new("child", id))
         end
 
         def today = Store::SchoolDay.today

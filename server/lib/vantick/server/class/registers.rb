@@ -3,17 +3,24 @@
 module Vantick
   module Server
     module Classes
-      # Classes of children.
+      # Classes of children: made, renamed, put away at the end of their year, moved up, erased.
       class Registers < Resource
+        include Names
+
         get("/api/classes") { answer_json({ classes: store.classes.all(of: teacher) }) }
 
         post "/api/classes" do
           names = sent[:children].map { |name| tidy(name) }
-          name = tidy(sent[:name])
-          unfit("Give the class a name.", :name) if name.empty?
-          check_names(names)
+          name = class_name(sent[:name])
+          check_names(names, :children)
           answer_json(store.classes.add(name:, school: tidy(sent.fetch(:school, "")), names:, made_at: now, account_id: teacher),
                       code: 201)
+        end
+
+        put "/api/classes/:class_id" do
+          name = class_name(sent[:name])
+          store.classes.find(input[:class_id])
+          answer_json(store.classes.rename(input[:class_id], name:, school: sent[:school] && tidy(sent[:school])))
         end
 
         put "/api/classes/:class_id/conventions" do
@@ -28,16 +35,24 @@ module Vantick
           answer_json(store.classes.change(input[:class_id], day: Core::Dial::DayFacts.day(day)))
         end
 
-        private
+        post("/api/classes/:class_id/archive") { answer_json(store.classes.archive(input[:class_id], sent[:archived] ? now : nil)) }
 
-        def tidy(text) = text.scrub("").gsub(/[[:space:][:cntrl:]]+/, " ").strip
+        post "/api/classes/:class_id/next-year" do
+          old = store.classes.find(input[:class_id])
+          name = class_name(sent[:name])
+          unfit("Choose at least one child to move up.", :child_ids) if sent[:child_ids].empty?
+          others = sent[:child_ids] - old.children.map { |child| child[:id] }
+          unfit("One of these children is not in the class.", :child_ids) if others.any?
+          answer_json(store.classes.next_year(old, name:, child_ids: sent[:child_ids].uniq, at: now, account_id: teacher), code: 201)
+        end
 
-        def check_names(names)
-          unfit("Name number #{names.index('') + 1} is empty.", :children) if names.include?("")
+        post "/api/classes/:class_id/erasure" do
+          school_class = store.classes.find(input[:class_id])
+          unfit("Type the class's name as it stands here: #{school_class.name}.", :name) unless tidy(sent[:name]) == school_class.name
 
-          same = names.group_by { |name| Core::Wording::ChildNames.folded(name) }.values.find { |some| some.length > 1 } or return
-          called = same.uniq.length == 1 ? "Two children are called #{same.first}" : "#{same.uniq.first(2).join(' and ')} are too alike"
-          unfit("#{called}: tell them apart with a letter, such as #{same.last} K.", :children)
+          store.classes.erase(school_class.id)
+          Work::DailyCopies.after_erasure(store)
+          answer_json({ erased: true })
         end
       end
     end

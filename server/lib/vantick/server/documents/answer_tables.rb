@@ -33,6 +33,16 @@ module Vantick
             end
           end
 
+          # @param columns [Array<Symbol>]
+          # @param rows [Array<Hash>]
+          # @return [String] one row each
+          def rows(columns, rows)
+            CSV.generate do |csv|
+              csv << columns
+              rows.each { |row| csv << row.values_at(*columns).map { |cell| safe(Array(cell).join(" ")) } }
+            end
+          end
+
           # @param text [String] names first, then answers in the order of the clocks; commas, semicolons or tabs between
           # @return [Array<Hash>] `child_id`, `item_id` and `answer` of every place that is not empty
           # @raise [Core::Error] naming the row

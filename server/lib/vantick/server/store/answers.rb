@@ -104,7 +104,7 @@ module Vantick
         # @param class_id [Integer]
         # @return [Array<Rows::Asked>] the last {RECENT} answers of each child that stand, oldest first, with what was asked
         def of_class(class_id, limit: RECENT)
-          children = @db[:children].where(class_id:).order(:position).select_map(:id)
+          children = @db[:children].where(class_id:, left_at: nil).order(:position).select_map(:id)
           return [] if children.empty?
 
           each = children.map { |child_id| recent(child_id, limit).from_self }

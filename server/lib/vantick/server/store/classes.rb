@@ -12,11 +12,12 @@ module Vantick
         end
 
         # @param of [Integer, nil] a teacher's account; nothing for everybody's
-        # @return [Array<Rows::SchoolClass>] newest first, each with its children
+        # @return [Array<Rows::SchoolClass>] newest first, those that were put away behind them, each with its children
         def all(of: nil)
-          classes = @db[:classes].where(of ? { account_id: of } : true).reverse(:id).limit(LIMIT).all
+          found = @db[:classes].where(of ? { account_id: of } : true)
+          classes = found.order(Sequel.~(archived_at: nil), Sequel.desc(:id)).limit(LIMIT).all
           ids = classes.map { |row| row[:id] }
-          children = @db[:children].where(class_id: ids).order(:class_id, :position).all.group_by { |row| row[:class_id] }
+          children = present.where(class_id: ids).order(:class_id, :position).all.group_by { |row| row[:class_id] }
           classes.map { |row| described(row, children.fetch(row[:id], [])) }
         end
 
@@ -37,8 +38,8 @@ module Vantick
         # @raise [Missing]
         def child(id) = Rows::Child.of(@db[:children].first(id:) || raise(Missing.new("child", id)))
 
-        # @return [Array<Rows::Child>] in the order of the register
-        def children(class_id) = @db[:children].where(class_id:).order(:position).map { |row| Rows::Child.of(row) }
+        # @return [Array<Rows::Child>] in the order of the register, without those who left
+        def children(class_id) = present.where(class_id:).order(:position).map { |row| Rows::Child.of(row) }
 
         # @param names [Array<String>] first names or aliases
         # @param account_id [Integer, nil] whose it is; nothing for whoever comes first
@@ -66,11 +67,68 @@ module Vantick
         # @raise [Missing]
         def conventions(id) = plain(id).wording
 
+        # @param name [String]
+        # @param school [String, nil] as it is where left out
+        # @return [Rows::SchoolClass]
+        def rename(id, name:, school: nil)
+          @db[:classes].where(id:).update(**{ name:, school: }.compact)
+          find(id)
+        end
+
+        # @param at [String, nil] when it was put away; nothing to bring it back
+        # @return [Rows::SchoolClass]
+        def archive(id, at)
+          @db[:classes].where(id:).update(archived_at: at)
+          find(id)
+        end
+
+        # Children move up with their records, into a class that speaks as theirs did; the old one is put away.
+        # @param old [Rows::SchoolClass]
+        # @return [Rows::SchoolClass] the new one
+        def next_year(old, name:, child_ids:, at:, account_id:)
+          @db.transaction do
+            made = add(name:, school: old.school, names: [], made_at: at, made_up: old.made_up, account_id:)
+            change(made.id, conventions: old.conventions, day: old.day)
+            child_ids.each { |id| Register.new(@db).move(id, made.id) }
+            archive(old.id, at)
+            find(made.id)
+          end
+        end
+
+        # Everything that belongs to a class and to its children, those who left among them.
+        def erase(id)
+          children = @db[:children].where(class_id: id).select_map(:id)
+          @db.transaction do
+            Register.new(@db).forget(children)
+            OF_CLASS.each { |rows| rows.call(@db, id).delete }
+            # What children answered here who moved on is theirs: the class is nobody's and has no name.
+            @db[:classes].where(id:).update(name: "-", school: "", day: "[]", account_id: nil)
+          end
+          Register.rewrite(@db)
+        end
+
+        # What is a class's own, the farthest first. Answers of children who moved on are theirs: they keep what was asked.
+        OF_CLASS = [
+          ->(db, id) { db[:turns].where(desk_id: db[:desks].where(class_id: id).select(:id)) },
+          ->(db, id) { db[:seats].where(desk_id: db[:desks].where(class_id: id).select(:id)) },
+          ->(db, id) { db[:desks].where(class_id: id) },
+          ->(db, id) { db[:lessons].where(class_id: id) },
+          lambda do |db, id|
+            checks = db[:checks].where(class_id: id).select(:id)
+            db[:items].where(check_id: checks).exclude(id: db[:answers].select(:item_id))
+          end,
+          ->(db, id) { db[:checks].where(class_id: id).exclude(id: db[:items].select(:check_id)) },
+          ->(db, id) { db[:classes].where(id:).exclude(id: db[:checks].select(:class_id)) }
+        ].freeze
+
         private
+
+        def present = @db[:children].where(left_at: nil)
 
         def described(row, children)
           kept = JSON.parse(row[:conventions], symbolize_names: true)
-          Rows::SchoolClass.of(row, made_up: row[:made_up] == 1, conventions: Core::Wording::Conventions.new(**kept).to_h.freeze,
+          Rows::SchoolClass.of(row, made_up: row[:made_up] == 1, archived: !row[:archived_at].nil?,
+                                    conventions: Core::Wording::Conventions.new(**kept).to_h.freeze,
                                     children: children.map { |child| child.slice(:id, :name).freeze }.freeze)
         end
       end

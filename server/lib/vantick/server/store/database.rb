@@ -50,6 +50,8 @@ module Vantick
           log_ahead(connection)
           connection.execute("PRAGMA foreign_keys = ON")
           connection.execute("PRAGMA synchronous = FULL")
+          # What is deleted is overwritten.
+          connection.execute("PRAGMA secure_delete = ON")
         end
         private_class_method :prepare
 
@@ -89,6 +91,9 @@ module Vantick
 
         # @return [Classes]
         def classes = Classes.new(db)
+
+        # @return [Register]
+        def register = Register.new(db)
 
         # @return [Desks]
         def desks = Desks.new(db)

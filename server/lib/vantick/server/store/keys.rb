@@ -19,9 +19,10 @@ module Vantick
         # @return [Hash{Integer => Array<String>}] by child; made where there are none yet
         def of_class(class_id)
           @db.transaction do
-            children = @db[:children].where(class_id:).order(:position).all
+            present = @db[:children].where(class_id:, left_at: nil).order(:position)
+            children = present.all
             children.each { |child| renew(child[:id]) unless child[:pictures] }
-            @db[:children].where(class_id:).order(:position).select_hash(:id, :pictures).transform_values(&:split)
+            present.select_hash(:id, :pictures).transform_values(&:split)
           end
         end
 

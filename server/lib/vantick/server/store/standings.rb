@@ -17,6 +17,15 @@ module Vantick
           KEPT.of([store.object_id, school_class[:id]], made_of) { made(school_class, answers, lessons, today) }
         end
 
+        # Of one child alone, also one who left the class.
+        # @param child [Rows::Child]
+        # @param school_class [Rows::SchoolClass]
+        # @return [Core::Teaching::ClassStanding]
+        def self.of_child(child, school_class, store, today:)
+          alone = school_class.with(children: [child.slice(:id, :name).freeze].freeze)
+          made(alone, store.answers.of_child(child.id), lessons(store, school_class.id), today)
+        end
+
         def self.made(school_class, answers, lessons, today)
           conventions = school_class.wording
           by_child = answers.group_by { |answer| answer[:child_id] }

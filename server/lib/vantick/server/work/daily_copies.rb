@@ -11,6 +11,14 @@ module Vantick
         PAUSE = 600
         NAME = "day-%<day>s.sqlite3"
 
+        # Copies of before still hold what was erased: they make room for one of now.
+        # @param store [Store::Database]
+        def self.after_erasure(store)
+          folder = File.dirname(Store::SafeCopy.in_folder(store.path, "x"))
+          Dir[File.join(folder, "day-*.sqlite3")].each { |copy| File.delete(copy) }
+          new(store).make(Date.today)
+        end
+
         # @param store [Store::Database]
         # @param log [#puts]
         def initialize(store, log: $stderr)

@@ -10,6 +10,7 @@ module Vantick
           attribute :class_id, Types::Number
           attribute :name, Types::Text
           attribute :position, Types::Number
+          attribute :left_at, Types::Text.optional
         end
       end
     end

@@ -12,6 +12,8 @@ module Vantick
           attribute :name, Types::Text
           attribute :school, Types::Text
           attribute :made_up, Types::Bool
+          # Whether it was put away at the end of its year.
+          attribute :archived, Types::Bool
           # By convention what the class says; what is not said is as usual.
           attribute :conventions, Types::Hash
           # What happens when, for the halves of the day.

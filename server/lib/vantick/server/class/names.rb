@@ -1,0 +1,31 @@
+# frozen_string_literal: true
+
+module Vantick
+  module Server
+    module Classes
+      # Names of children and classes as they were typed: made tidy, and none too like another.
+      module Names
+        private
+
+        def tidy(text) = text.scrub("").gsub(/[[:space:][:cntrl:]]+/, " ").strip
+
+        # @param names [Array<String>] tidy
+        # @param field [Symbol] where they were typed
+        # @param beside [Array<String>] names that there are already
+        # @raise [Core::Error]
+        def check_names(names, field, beside: [])
+          unfit("Name number #{names.index('') + 1} is empty.", field) if names.include?("")
+
+          same = (beside + names).group_by { |name| Core::Wording::ChildNames.folded(name) }.values
+          same = same.find { |some| some.length > 1 && names.include?(some.last) } or return
+          called = same.uniq.length == 1 ? "Two children are called #{same.first}" : "#{same.uniq.first(2).join(' and ')} are too alike"
+          unfit("#{called}: tell them apart with a letter, such as #{same.last} K.", field)
+        end
+
+        def class_name(text)
+          tidy(text).tap { |name| unfit("Give the class a name.", :name) if name.empty? }
+        end
+      end
+    end
+  end
+end

@@ -1,0 +1,106 @@
+# frozen_string_literal: true
+
+module Vantick
+  module Server
+    module Store
+      # Who is in a class: children come, leave, come back, move to another class with their record, or are erased.
+      class Register
+        def initialize(database)
+          @db = database
+        end
+
+        # @param names [Array<String>] in the order in which they come after those there are
+        def add(class_id, names)
+          @db.transaction do
+            last = @db[:children].where(class_id:).max(:position) || -1
+            rows = names.each.with_index(last + 1).map { |name, position| { class_id:, name:, position: } }
+            @db[:children].multi_insert(rows)
+          end
+        end
+
+        def rename(child_id, name) = @db[:children].where(id: child_id).update(name:)
+
+        # Nothing asks for a child who left; the record stays.
+        # @param at [String, nil] when; nothing for who came back
+        def leave(child_id, at)
+          @db.transaction do
+            @db[:children].where(id: child_id).update(left_at: at)
+            Desks.new(@db).send_away_everywhere(child_id) if at
+          end
+        end
+
+        # With the record: answers are the child's, wherever they were given.
+        def move(child_id, class_id)
+          @db.transaction do
+            Desks.new(@db).send_away_everywhere(child_id)
+            position = (@db[:children].where(class_id:).max(:position) || -1) + 1
+            # Pictures are told apart within a class.
+            @db[:children].where(id: child_id).update(class_id:, position:, pictures: nil)
+          end
+        end
+
+        # Children of a class, those who left as well, by how their names are folded.
+        # @return [Hash{String => Hash}]
+        def named(class_id)
+          rows = @db[:children].where(class_id:).order(:position).all
+          rows.to_h { |row| [Core::Wording::ChildNames.folded(row[:name]), row] }
+        end
+
+        # @return [Array<Hash>] those who left, the last one first
+        def left(class_id)
+          @db[:children].where(class_id:).exclude(left_at: nil).reverse(:left_at, :id).select(:id, :name, :left_at).all
+        end
+
+        # Everything that is kept of a child, as plain data.
+        # @param child_id [Integer]
+        # @return [Hash]
+        def everything(child_id)
+          child = @db[:children].first(id: child_id) || raise(Missing.new("child", child_id))
+          school_class = @db[:classes].first(id: child[:class_id])
+          { name: child[:name], class: school_class[:name], school: school_class[:school], left_at: child[:left_at],
+            answers: answers(child_id), practice: practice(child_id) }
+        end
+
+        # All rows of a child, and then the file is written anew, so that nothing of them lies in what was given free.
+        def erase(child_id)
+          @db.transaction { forget([child_id]) }
+          Register.rewrite(@db)
+        end
+
+        # @param child_ids [Array<Integer>] all rows of these
+        def forget(child_ids) = TABLES.each { |rows| rows.call(@db, child_ids).delete }
+
+        # So that nothing of what was erased lies in what it left free.
+        def self.rewrite(database)
+          database.run("VACUUM")
+          database.run("PRAGMA wal_checkpoint(TRUNCATE)")
+        end
+
+        # What is a child's, the farthest from the child first.
+        TABLES = [
+          ->(db, id) { db[:tries].where(answer_id: db[:answers].where(child_id: id).select(:id)) },
+          ->(db, id) { db[:overrules].where(answer_id: db[:answers].where(child_id: id).select(:id)) },
+          ->(db, id) { db[:turns].where(child_id: id) },
+          ->(db, id) { db[:seats].where(child_id: id) },
+          ->(db, id) { db[:answers].where(child_id: id) },
+          ->(db, id) { db[:items].where(child_id: id) },
+          ->(db, id) { db[:children].where(id:) }
+        ].freeze
+
+        private
+
+        def answers(child_id)
+          rows = @db[:answers].join(:items, id: :item_id).join(:checks, id: Sequel[:items][:check_id])
+          rows = rows.where(Sequel[:answers][:child_id] => child_id).order(Sequel[:answers][:id])
+          rows.select(:answered_at, :time, *Answers::ASKED, :answer, :verdict, :read_as, Sequel[:answers][:misreadings]).map do |row|
+            { **row, misreadings: row[:misreadings].split }
+          end
+        end
+
+        def practice(child_id)
+          @db[:turns].where(child_id:).order(:id).select(:asked_at, :done_at, :step, :task, :reason, :tries).all
+        end
+      end
+    end
+  end
+end

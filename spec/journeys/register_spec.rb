@@ -1,0 +1,51 @@
+# frozen_string_literal: true
+
+RSpec.describe "The register in the first week of a school", :demo do
+  def row(name) = find("section[aria-label='Children'] li", text: name, match: :first)
+
+  it "takes a child in, calls one otherwise, lets one leave and come back, and erases one for good" do
+    visit "/class/register"
+    expect(page).to have_text("26 children")
+    fill_in "Add children", with: "Zilla, Zeno\t"
+    click_button "Add"
+    expect(page).to have_text("28 children").and have_link("Zilla")
+    fill_in "Add children", with: "Anneke"
+    click_button "Add"
+    expect(page).to have_css(".field [role='alert']", text: "Two children are called Anneke")
+    expect(find_field("Add children", exact: false).value).to eq("Anneke")
+
+    click_button "Rename Zeno"
+    fill_in "Another name for Zeno", with: "Zenon"
+    click_button "Keep", exact: true
+    expect(page).to have_link("Zenon").and have_no_field("Another name for Zeno")
+
+    click_button "Has left : Bram"
+    within(".modal") { click_button "Has left" }
+    expect(page).to have_css("h2", text: "Left").and have_button("Bring back Bram")
+    visit "/class"
+    expect(page).to have_css("tbody tr", minimum: 20).and have_no_css("tbody th", text: "Bram")
+    visit "/class/register"
+    click_button "Bring back Bram"
+    expect(page).to have_no_css("h2", text: "Left")
+
+    within(row("Elio")) { click_button "Erase… Elio" }
+    expect(page).to have_link("Save all as JSON").and have_button("Erase for good", disabled: true)
+    fill_in "Type Elio to erase", with: "Elio"
+    click_button "Erase for good"
+    expect(page).to have_no_css(".modal").and have_no_link("Elio").and have_text("27 children")
+    expect(store.db[:children].where(name: "Elio").count).to eq(0)
+  end
+
+  it "ends the year: who moves up is in the new class with the record, and the old class is put away" do
+    visit "/class/register"
+    fill_in "The new class", with: "Curlew class, third year"
+    find("summary", text: "26 children move up").click
+    check "Anneke"
+    expect(page).to have_css("summary", text: "25 children move up")
+    click_button "Move up"
+    expect(page).to have_text("25 children").and have_css(".class-menu", text: "Curlew class, third year")
+    click_link "Dara"
+    expect(page).to have_css("h1", text: "Dara").and have_css("h2", text: "Every answer")
+    expect(store.classes.all.map { |one| [one.name, one.archived] }).to eq([["Curlew class, third year", false], ["Curlew class", true]])
+  end
+end

@@ -1,0 +1,98 @@
+<script setup lang="ts">
+import { computed, ref } from "vue";
+import { useRouter } from "vue-router";
+import { archiveClass, eraseClass, nextYear, useDoing, type SchoolClass } from "@/api";
+import { EraseButton, FieldGroup } from "@/parts";
+import { useClasses } from "@/school";
+import { countedChildren } from "@/words";
+
+/** The end of a class's year: children move up, the class is put away, or erased. */
+const props = defineProps<{ schoolClass: SchoolClass }>();
+
+const router = useRouter();
+const classes = useClasses();
+const { busy, wrong, elsewhere, doing } = useDoing();
+const name = ref("");
+const staying = ref<number[]>([]);
+const going = computed(() =>
+  props.schoolClass.children.map((child) => child.id).filter((id) => !staying.value.includes(id)),
+);
+
+const moveUp = (): Promise<boolean> =>
+  doing(async () => {
+    const made = await nextYear(props.schoolClass.id, { name: name.value, child_ids: going.value });
+    await classes.load();
+    await router.push({ name: "register", query: { class: String(made.id) } });
+  });
+
+const putAway = (archived: boolean): Promise<boolean> =>
+  doing(async () => classes.renew(await archiveClass(props.schoolClass.id, archived)));
+
+const erase = (typed: string): Promise<boolean> =>
+  doing(async () => {
+    await eraseClass(props.schoolClass.id, typed);
+    await classes.load();
+    await router.push({ name: "home", query: {} });
+  });
+</script>
+
+<template>
+  <BCard>
+    <h2>Next school year</h2>
+    <form novalidate @submit.prevent="moveUp">
+      <FieldGroup id="next-name" v-slot="{ state }" label="The new class" :wrong="wrong('name', 'child_ids')">
+        <BFormInput id="next-name" v-model="name" maxlength="60" :state="state" />
+      </FieldGroup>
+      <details>
+        <summary>{{ countedChildren(going.length) }} move up; who stays?</summary>
+        <BFormCheckboxGroup
+          v-model="staying"
+          class="stay"
+          :options="schoolClass.children.map((child) => ({ value: child.id, text: child.name }))"
+          aria-label="Who stays"
+        />
+      </details>
+      <BButton type="submit" variant="outline-primary" :disabled="busy || !name.trim() || !going.length">
+        Move up
+      </BButton>
+    </form>
+    <p class="quiet mt-2">
+      Records go with the children; {{ schoolClass.name }} is put away, and can be brought back.
+    </p>
+    <div class="d-flex flex-wrap gap-2 align-items-center">
+      <BButton variant="link" size="sm" :disabled="busy" @click="putAway(!schoolClass.archived)">
+        {{ schoolClass.archived ? "Bring this class back" : "Put this class away" }}
+      </BButton>
+      <EraseButton
+        :name="schoolClass.name"
+        :title="`Erase ${schoolClass.name}?`"
+        :act="erase"
+        :wrong="wrong('name')"
+        :busy="busy"
+      >
+        Erase this class…
+        <template #says>
+          <p>
+            The class goes with its children, checks, lessons and desks, in this file and in its daily copies.
+            Who moved into another class keeps their record. It cannot be undone.
+          </p>
+        </template>
+      </EraseButton>
+    </div>
+    <p v-if="elsewhere('name', 'child_ids')" class="field-error" role="alert">
+      {{ elsewhere("name", "child_ids") }}
+    </p>
+  </BCard>
+</template>
+
+<style scoped lang="scss">
+.stay {
+  display: grid;
+  grid-template-columns: repeat(auto-fill, minmax(8rem, 1fr));
+  margin: 0.5rem 0 1rem;
+}
+
+details {
+  margin-bottom: 1rem;
+}
+</style>

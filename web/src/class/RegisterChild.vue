@@ -1,0 +1,150 @@
+<script setup lang="ts">
+import { nextTick, ref } from "vue";
+import { eraseChild, markLeft, moveChild, renameChild, useDoing, type Child, type SchoolClass } from "@/api";
+import { EraseButton, SureButton } from "@/parts";
+
+/** A child of the register, and what can be done: another name, another class, left, erased. */
+const props = defineProps<{
+  schoolClass: SchoolClass;
+  child: Child;
+  others: readonly SchoolClass[];
+  left?: boolean;
+}>();
+const emit = defineEmits<{ changed: [schoolClass: SchoolClass | null] }>();
+
+const { busy, trouble, wrong, elsewhere, doing } = useDoing();
+const naming = ref(false);
+const name = ref(props.child.name);
+const field = ref<{ element: HTMLInputElement | null }>();
+
+async function begin(): Promise<void> {
+  name.value = props.child.name;
+  naming.value = true;
+  await nextTick();
+  field.value?.element?.select();
+}
+
+const tell = (change: () => Promise<SchoolClass>): Promise<boolean> =>
+  doing(async () => emit("changed", await change()));
+
+async function rename(): Promise<void> {
+  if (await tell(() => renameChild(props.schoolClass.id, props.child.id, name.value))) naming.value = false;
+}
+
+const leave = (gone: boolean): Promise<boolean> =>
+  tell(() => markLeft(props.schoolClass.id, props.child.id, gone));
+const move = (to: number): Promise<boolean> =>
+  tell(() => moveChild(props.schoolClass.id, props.child.id, to));
+const erase = (typed: string): Promise<boolean> =>
+  doing(async () => {
+    await eraseChild(props.schoolClass.id, props.child.id, typed);
+    emit("changed", null);
+  });
+const file = (ending: string): string =>
+  `/api/classes/${props.schoolClass.id}/children/${props.child.id}/file.${ending}`;
+</script>
+
+<template>
+  <li>
+    <form v-if="naming" class="d-flex gap-2 align-items-start" @submit.prevent="rename">
+      <BFormInput
+        ref="field"
+        v-model="name"
+        size="sm"
+        maxlength="30"
+        :aria-label="`Another name for ${child.name}`"
+        :state="trouble ? false : null"
+        @keydown.esc.stop="naming = false"
+      />
+      <BButton type="submit" size="sm" variant="primary" :disabled="busy || !name.trim()">Keep</BButton>
+      <BButton size="sm" variant="link" @click="naming = false">As it was</BButton>
+    </form>
+    <RouterLink v-else class="name" :to="{ name: 'child', params: { child: child.id } }">
+      {{ child.name }}
+    </RouterLink>
+    <span v-if="!naming" class="ways d-flex flex-wrap align-items-center">
+      <template v-if="!left">
+        <BButton variant="link" size="sm" :disabled="busy" @click="begin">
+          Rename
+          <span class="visually-hidden">{{ child.name }}</span>
+        </BButton>
+        <BDropdown v-if="others.length" text="Move to" variant="link" size="sm" :disabled="busy">
+          <BDropdownItemButton v-for="one in others" :key="one.id" @click="move(one.id)">
+            {{ one.name }}
+          </BDropdownItemButton>
+        </BDropdown>
+        <SureButton
+          variant="link"
+          size="sm"
+          :title="`${child.name} has left?`"
+          does="Has left"
+          keeps="Stays"
+          :busy="busy"
+          :act="() => leave(true)"
+        >
+          Has left
+          <span class="visually-hidden">: {{ child.name }}</span>
+          <template #says>
+            The record stays, and nothing asks for {{ child.name }} any more. You can bring a child back at
+            any time.
+          </template>
+        </SureButton>
+      </template>
+      <BButton v-else variant="link" size="sm" :disabled="busy" @click="leave(false)">
+        Bring back
+        <span class="visually-hidden">{{ child.name }}</span>
+      </BButton>
+      <EraseButton
+        :name="child.name"
+        :title="`Erase ${child.name}?`"
+        :act="erase"
+        :wrong="wrong('name')"
+        :busy="busy"
+      >
+        Erase…
+        <span class="visually-hidden">{{ child.name }}</span>
+        <template #says>
+          <p>
+            Everything that is kept of {{ child.name }} goes: answers, practice, pictures, in this file and in
+            its daily copies. Copies that you made yourself stay as they are. It cannot be undone.
+          </p>
+          <p class="d-flex gap-2">
+            <BButton variant="outline-primary" size="sm" :href="file('json')" download>
+              Save all as JSON
+            </BButton>
+            <BButton variant="outline-primary" size="sm" :href="file('csv')" download>
+              Save the answers as CSV
+            </BButton>
+          </p>
+        </template>
+      </EraseButton>
+    </span>
+    <p v-if="(naming && trouble) || elsewhere('name')" class="field-error w-100" role="alert">
+      {{ trouble }}
+    </p>
+  </li>
+</template>
+
+<style scoped lang="scss">
+li {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  gap: 0.25rem 1rem;
+  padding: 0.2rem 0;
+  border-bottom: 1px solid var(--v-line);
+}
+
+.name {
+  min-width: 9rem;
+  font-weight: 700;
+}
+
+.ways {
+  margin-left: auto;
+}
+
+form {
+  max-width: 26rem;
+}
+</style>

@@ -1,0 +1,184 @@
+<script setup lang="ts">
+import { computed, ref, watch } from "vue";
+import { addChildren, readRegister, renameClass, useAsked, useDoing, type SchoolClass } from "@/api";
+import { FieldGroup } from "@/parts";
+import { useClasses } from "@/school";
+import { countedChildren, moment } from "@/words";
+import ClassEnd from "./ClassEnd.vue";
+import ClassTabs from "./ClassTabs.vue";
+import NoClass from "./NoClass.vue";
+import RegisterChild from "./RegisterChild.vue";
+
+/** Who is in the class: children come, leave and come back; and what the class is called. */
+const classes = useClasses();
+const { data: register, reload } = useAsked(
+  "register",
+  () => classes.current && [classes.current.id],
+  readRegister,
+);
+const adding = useDoing();
+const naming = useDoing();
+const names = ref("");
+const named = ref(false);
+const form = ref({ name: "", school: "" });
+watch(
+  () => classes.current,
+  (now) => now && (form.value = { name: now.name, school: now.school }),
+  { immediate: true },
+);
+const typed = computed(() =>
+  names.value
+    .split(/[\n,;]+/)
+    .map((name) => name.trim())
+    .filter(Boolean),
+);
+const others = computed(() => classes.open.filter((one) => one.id !== classes.current?.id));
+
+async function changed(schoolClass: SchoolClass | null): Promise<void> {
+  if (schoolClass) classes.renew(schoolClass);
+  await classes.load();
+  await reload();
+}
+
+async function add(): Promise<void> {
+  const mine = classes.current;
+  if (!mine) return;
+  const added = await adding.doing(async () => changed(await addChildren(mine.id, typed.value)));
+  if (added) names.value = "";
+}
+
+async function rename(): Promise<void> {
+  const mine = classes.current;
+  if (!mine) return;
+  named.value = false;
+  named.value = await naming.doing(async () => classes.renew(await renameClass(mine.id, form.value)));
+}
+</script>
+
+<template>
+  <div class="page">
+    <div class="page-head">
+      <h1>Register</h1>
+      <span v-if="register" class="quiet">{{ countedChildren(register.children.length) }}</span>
+    </div>
+    <ClassTabs />
+    <NoClass v-if="!classes.current" what="A register is kept for each class." />
+    <div v-else class="columns">
+      <section aria-label="Children">
+        <form class="add" novalidate @submit.prevent="add">
+          <FieldGroup
+            id="new-names"
+            v-slot="{ state }"
+            label="Add children: a first name or alias, several with commas"
+            :wrong="adding.trouble.value"
+          >
+            <BFormInput id="new-names" v-model="names" autocomplete="off" :state="state" />
+          </FieldGroup>
+          <BButton type="submit" variant="primary" :disabled="adding.busy.value || !typed.length">
+            Add
+          </BButton>
+        </form>
+        <p v-if="!register" class="quiet" aria-live="polite">Opening the register…</p>
+        <p v-else-if="!register.children.length" class="quiet">Nobody is in this class now.</p>
+        <ul v-else class="list-unstyled m-0">
+          <RegisterChild
+            v-for="child in register.children"
+            :key="child.id"
+            :school-class="classes.current"
+            :child="child"
+            :others="others"
+            @changed="changed"
+          />
+        </ul>
+        <template v-if="register?.left.length">
+          <h2 class="eyebrow mt-4">Left</h2>
+          <ul class="list-unstyled m-0">
+            <RegisterChild
+              v-for="child in register.left"
+              :key="child.id"
+              :school-class="classes.current"
+              :child="{ id: child.id, name: child.name }"
+              :others="[]"
+              :title="`Left on ${moment(child.left_at)}`"
+              left
+              @changed="changed"
+            />
+          </ul>
+        </template>
+      </section>
+      <aside>
+        <BCard>
+          <h2>The class</h2>
+          <form novalidate @submit.prevent="rename">
+            <FieldGroup
+              id="class-name"
+              v-slot="{ state }"
+              label="What you call it"
+              :wrong="naming.wrong('name')"
+            >
+              <BFormInput id="class-name" v-model="form.name" maxlength="60" :state="state" />
+            </FieldGroup>
+            <FieldGroup
+              id="class-school"
+              v-slot="{ state }"
+              label="School (may stay empty)"
+              :wrong="naming.wrong('school')"
+            >
+              <BFormInput id="class-school" v-model="form.school" maxlength="80" :state="state" />
+            </FieldGroup>
+            <p v-if="naming.elsewhere('name', 'school')" class="field-error" role="alert">
+              {{ naming.elsewhere("name", "school") }}
+            </p>
+            <BButton
+              type="submit"
+              variant="outline-primary"
+              :disabled="
+                naming.busy.value ||
+                (form.name === classes.current.name && form.school === classes.current.school)
+              "
+            >
+              Keep the name
+            </BButton>
+            <span v-if="named" class="quiet ms-2" role="status">Kept.</span>
+          </form>
+        </BCard>
+        <ClassEnd :key="classes.current.id" :school-class="classes.current" />
+      </aside>
+    </div>
+  </div>
+</template>
+
+<style scoped lang="scss">
+.columns {
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) minmax(17rem, 24rem);
+  gap: 2rem;
+  align-items: start;
+}
+
+aside {
+  display: grid;
+  gap: 1rem;
+}
+
+.add {
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) auto;
+  gap: 0.6rem;
+  align-items: end;
+
+  .btn {
+    margin-bottom: 1.1rem;
+  }
+}
+
+h2 {
+  margin: 0 0 0.6rem;
+}
+
+@media (max-width: 60rem) {
+  .columns {
+    grid-template-columns: minmax(0, 1fr);
+  }
+}
+</style>
