@@ -62,7 +62,7 @@ const shape = (state: string | undefined): (typeof STATES)[number] =>
         <BThead>
           <BTr>
             <BTh scope="col">Child</BTh>
-            <BTh scope="col" class="next text-start text-nowrap">Next</BTh>
+            <BTh scope="col" class="next text-nowrap">Next</BTh>
             <BTh v-for="step in steps" :key="step.id" scope="col">{{ facts.rung(step.id).name }}</BTh>
           </BTr>
         </BThead>
@@ -73,7 +73,7 @@ const shape = (state: string | undefined): (typeof STATES)[number] =>
                 {{ classes.current.children.find((one) => one.id === child.child_id)?.name }}
               </RouterLink>
             </BTh>
-            <BTd class="next text-start text-nowrap">
+            <BTd class="next text-nowrap">
               {{ child.next_step ? facts.rung(child.next_step).name : "" }}
             </BTd>
             <BTd v-for="step in steps" :key="step.id" :class="{ stumbles: child.stumbles.includes(step.id) }">
@@ -173,6 +173,7 @@ tbody th {
 }
 
 .next {
+  text-align: left;
   color: var(--v-quiet);
 }
 

@@ -91,7 +91,7 @@ async function rename(): Promise<void> {
           />
         </ul>
         <template v-if="register?.left.length">
-          <h2 class="eyebrow mt-4">Left</h2>
+          <h2 class="eyebrow left">Left</h2>
           <ul class="list-unstyled m-0">
             <RegisterChild
               v-for="child in register.left"
@@ -174,6 +174,10 @@ aside {
 
 h2 {
   margin: 0 0 0.6rem;
+}
+
+.left {
+  margin-top: 1.5rem;
 }
 
 @media (max-width: 60rem) {
