@@ -84,6 +84,7 @@ function press(event: KeyboardEvent): void {
   <div class="cell" :class="[tone, { held }]">
     <VerdictMark v-if="judged && !held" :verdict="judged.verdict" quiet class="shape" />
     <i v-else-if="waits && !held" class="bi bi-hourglass-split shape quiet" aria-hidden="true"></i>
+    <!-- By hand: one of hundreds in a grid with keys of its own. -->
     <input
       ref="input"
       :value="text"

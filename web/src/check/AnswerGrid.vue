@@ -72,6 +72,7 @@ function press(event: KeyboardEvent): void {
 <template>
   <PileBar ref="pile" :check="check" :answers="answers" @jump="jump" />
   <div class="room position-relative overflow-x-auto">
+    <!-- By hand: keys go from cell to cell, and its head and names stay where they are. -->
     <table ref="table" class="grid w-100" @keydown="press">
       <caption class="visually-hidden">Answers: children down, clocks across</caption>
       <thead>

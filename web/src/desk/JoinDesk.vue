@@ -13,7 +13,7 @@ const LENGTH = 3;
 const KEPT = "vantick.desk.code";
 const kept = sessionStorage.getItem(KEPT) ?? "";
 const code = ref(new URLSearchParams(location.search).get("code") ?? kept);
-const field = ref<HTMLInputElement>();
+const field = ref<{ focus: () => void }>();
 const door = shallowRef<Door | null>(null);
 const child = shallowRef<Child | null>(null);
 const chosen = ref<string[]>([]);
@@ -98,7 +98,7 @@ onMounted(() => (code.value ? void enterKept() : field.value?.focus()));
       <img src="/favicon.svg" alt="" width="56" height="56" />
       <h1 ref="heading" tabindex="-1"><label for="code">Class code</label></h1>
       <form @submit.prevent="enter">
-        <input
+        <BFormInput
           id="code"
           ref="field"
           v-model="code"
@@ -107,7 +107,7 @@ onMounted(() => (code.value ? void enterKept() : field.value?.focus()));
           autocomplete="off"
           autocapitalize="characters"
           spellcheck="false"
-          :aria-invalid="trouble ? true : undefined"
+          :state="trouble ? false : null"
           aria-describedby="join-trouble"
         />
         <BButton variant="bare" type="submit" class="go" :disabled="busy || !code.trim()">Go</BButton>
