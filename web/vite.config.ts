@@ -3,7 +3,7 @@ import { BootstrapVueNextResolver } from "bootstrap-vue-next/resolvers";
 import Components from "unplugin-vue-components/vite";
 import { defineConfig } from "vite";
 
-export default defineConfig({
+export default defineConfig(({ mode }) => ({
   plugins: [vue(), Components({ dirs: [], resolvers: [BootstrapVueNextResolver()], dts: "components.d.ts" })],
   resolve: { alias: { "@": "/src" } },
   css: {
@@ -20,7 +20,9 @@ export default defineConfig({
     chunkSizeWarningLimit: 700,
     // Beside the scripts, for what tests reach; no page asks for them.
     sourcemap: "hidden",
-    // The teacher's pages, and the children's desk: nothing of the one is in the other.
-    rollupOptions: { input: ["index.html", "desk.html"] },
+    // The teacher's pages, then the children's desk beside them (vite build --mode desk): nothing of the one is in the other, not
+    // even the parts of a package that only one of them uses.
+    emptyOutDir: mode !== "desk",
+    rollupOptions: { input: mode === "desk" ? ["desk.html"] : ["index.html"] },
   },
-});
+}));
