@@ -1,0 +1,33 @@
+# frozen_string_literal: true
+
+require "open3"
+require "pdf-reader"
+
+# By poppler, another reader of PDF than the one that the other specs use.
+RSpec.describe Vantick::Server::Documents::PdfWriter do
+  let(:school_class) { make_class(%w[Bo Ida]) }
+  let(:file) do
+    check = make_check(school_class)
+    File.join(folder, "sheet.pdf").tap { |path| File.binwrite(path, plain("/api/checks/#{check['id']}/sheet.pdf").body) }
+  end
+
+  def poppler(*command)
+    said, trouble, status = Open3.capture3(*command)
+    expect([status.success?, trouble]).to eq([true, ""])
+    said
+  end
+
+  it "writes pages that both readers count alike and find the same words on" do
+    reader = PDF::Reader.new(file)
+    expect(poppler("pdfinfo", file)[/^Pages:\s+(\d+)/, 1].to_i).to eq(reader.page_count)
+    words = reader.pages.flat_map { |page| page.text.scan(/[[:alpha:]][[:alpha:]&-]+/) }.tally
+    expect(poppler("pdftotext", file, "-").scan(/[[:alpha:]][[:alpha:]&-]+/).tally).to eq(words)
+    expect(words.keys).to include("Quarters", "Name", "Answers")
+  end
+
+  it "embeds its typeface, so that a page looks alike wherever it is printed" do
+    fonts = poppler("pdffonts", file).lines.drop(2)
+    expect(fonts.map { |line| line[/\A\S+/] }).to all(match(/Andika/))
+    expect(fonts.map { |line| line.split[-5] }.uniq).to eq(["yes"])
+  end
+end
