@@ -59,6 +59,15 @@ RSpec.describe Vantick::Server::Classes::Children do
     expect(post("#{path}/children/#{ida['id']}/move", { to_class_id: other["id"] })).to be_refused(422).at("to_class_id")
   end
 
+  it "has no more than forty, whether they come new, come back or come from another class" do
+    post("#{path}/children/#{bo['id']}/absence", { left: true })
+    post("#{path}/children", { names: Array.new(38) { |at| "Child #{at}" } })
+    expect(post("#{path}/children/#{bo['id']}/absence", { left: false })).to be_refused(422).at("left").saying(/at most 40/)
+    other = make_class(%w[Ada])
+    moving = post("/api/classes/#{other['id']}/children/#{other['children'].first['id']}/move", { to_class_id: school_class["id"] })
+    expect(moving).to be_refused(422).at("to_class_id").saying(/at most 40/)
+  end
+
   it "gives out everything that is kept of a child, and erases it when the name is typed" do
     answered(bo, "=2+5 quarter to eight")
     file = get("#{path}/children/#{bo['id']}/file.json").body

@@ -20,8 +20,7 @@ module Vantick
         post "/api/classes/:class_id/children" do
           school_class = store.classes.find(input[:class_id])
           names = sent[:names].map { |name| tidy(name) }
-          unfit("A class has at most #{MOST} children.", :names) if names.length + school_class.children.length > MOST
-
+          check_room(school_class, names.length, :names)
           check_names(names, :names, beside: names_in(school_class.id))
           store.register.add(school_class.id, names)
           answer_json(store.classes.find(school_class.id), code: 201)
@@ -35,6 +34,8 @@ module Vantick
         end
 
         post "/api/classes/:class_id/children/:child_id/absence" do
+          # Who is brought back needs a place as whoever comes new.
+          check_room(store.classes.find(child.class_id), 1, :left) if child.left_at && !sent[:left]
           store.register.leave(child.id, sent[:left] ? now : nil)
           answer_json(store.classes.find(child.class_id))
         end
@@ -43,6 +44,7 @@ module Vantick
           to = store.classes.find(sent[:to_class_id])
           unfit("#{child.name} is in this class already.", :to_class_id) if to.id == child.class_id
 
+          check_room(to, 1, :to_class_id)
           check_names([child.name], :to_class_id, beside: names_in(to.id))
           store.register.move(child.id, to.id)
           answer_json(store.classes.find(child.class_id))
@@ -74,6 +76,10 @@ module Vantick
           @child ||= store.classes.child(input[:child_id]).tap do |found|
             raise Store::Missing.new("child", found.id) unless found.class_id == input[:class_id]
           end
+        end
+
+        def check_room(school_class, more, field)
+          unfit("A class has at most #{MOST} children.", field) if school_class.children.length + more > MOST
         end
 
         def names_in(class_id, but: nil)
