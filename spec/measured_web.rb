@@ -21,7 +21,7 @@ module WebCoverage
   # From here on every script of this browser is counted, block by block.
   def begin(browser)
     browser.execute_cdp("Profiler.enable")
-    browser.execute_cdp("Profiler.startPreciseCoverage", callCount: true, detailed: true)
+    browser.execute_cdp("Profiler.startPreciseCoverage", callCount: false, detailed: true)
   end
 
   # Keeps what a browser counted since the last time.

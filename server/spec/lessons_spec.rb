@@ -129,7 +129,7 @@ RSpec.describe Vantick::Server::Plan::Lessons do
     Vantick::Core::Teaching::Step.with_times.each do |step|
       made = plan(step: step.id, minutes: 20)
       expect(made.status).to eq(201), step.id.to_s
-      expect(delete("/api/lessons/#{made.body['id']}").status).to eq(204)
+      expect(delete("/api/lessons/#{made.body['id']}").body).to include("kind" => "lesson", "about" => include("step" => step.id.to_s))
       expect(get("/api/lessons/#{made.body['id']}")).to be_refused(404).at("lesson_id")
     end
   end

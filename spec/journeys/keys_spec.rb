@@ -57,20 +57,31 @@ RSpec.describe "With keys alone", :demo do
     stay_on(/\AUndo/)
   end
 
-  it "keeps a lesson or removes it, and goes on with the next one" do
+  it "removes a lesson, goes on with the next one, and brings it back" do
     visit "/plan"
     expect(page).to have_css(".lessons li", count: 2)
     first(:button, "Remove").native.send_keys(:enter)
-    expect(page).to have_css(".modal", text: "Remove this lesson?")
-    stay_on(/\AKeep it/)
-    press(:escape)
-    expect(page).to have_no_css(".modal")
-    stay_on(/\ARemove/)
-    press(:enter)
-    stay_on(/\AKeep it/)
-    press(:tab, :enter)
     expect(page).to have_css(".lessons li", count: 1)
     stay_on(/\ARemove/)
+    find("[role='status'] button", text: "Bring it back").native.send_keys(:enter)
+    expect(page).to have_css(".lessons li", count: 2)
+    eventually { expect(here).not_to eq("nowhere") }
+  end
+
+  it "asks before a desk closes for all, and leaves the keys where they were" do
+    desk = ask_as_teacher("/api/classes/1/desks", kind: "practice")
+    visit "/desks/#{desk['id']}"
+    find(:button, "Close for all").native.send_keys(:enter)
+    expect(page).to have_css(".modal", text: "Close for all?")
+    stay_on(/\ANot yet/)
+    press(:escape)
+    expect(page).to have_no_css(".modal")
+    stay_on(/\AClose for all/)
+    press(:enter)
+    stay_on(/\ANot yet/)
+    press(:tab, :enter)
+    expect(page).to have_text("Closed.")
+    eventually { expect(here).not_to eq("nowhere") }
   end
 
   it "gives a lesson to its end, and ends it with the next key but few" do

@@ -151,15 +151,21 @@ RSpec.describe "Planning a lesson and giving it", :demo do
     expect(find("[role='slider']")["aria-valuetext"]).to start_with(own)
   end
 
-  it "is removed only when that is said twice" do
+  it "is removed, and comes back at once or days later" do
     visit "/plan"
     expect(page).to have_css(".lessons li", count: 2)
+    lessons = all(".lessons li").map(&:text)
     first(:button, "Remove").click
-    click_button "Keep it"
-    expect(page).to have_no_css(".modal").and have_css(".lessons li", count: 2)
+    expect(page).to have_css(".lessons li", count: 1).and have_css("[role='status']", text: "Removed: ")
+    within("[role='status']") { click_button "Bring it back" }
+    expect(page).to have_css(".lessons li", count: 2).and have_no_css("[role='status']", text: "Removed: ")
     first(:button, "Remove").click
-    click_button "Remove it"
     expect(page).to have_css(".lessons li", count: 1)
+    visit "/plan"
+    find("summary", text: "Removed lately: 1").click
+    click_button "Bring back", exact: false
+    expect(page).to have_css(".lessons li", count: 2)
+    expect(all(".lessons li").map(&:text)).to eq(lessons)
   end
 
   it "lists and proposes nothing without a class" do

@@ -62,4 +62,19 @@ RSpec.describe "Typing answers in" do
     expect(page).to have_css("input[data-verdict='misread']").and have_css("input[data-verdict='right']")
     expect(store.db[:answers].select_map(:answer)).to eq(%w[hp3 qt7])
   end
+
+  it "removes a check with its answers, and brings it back with them" do
+    item_id, child_id = store.db[:items].get(:id), store.db[:children].get(:id)
+    ask_as_teacher("/api/checks/1/answers", id: SecureRandom.uuid, item_id:, child_id:, answer: "half past three")
+    visit "/check"
+    expect(page).to have_css("article", text: "1 of 2 typed in")
+    click_button "Remove"
+    expect(page).to have_no_css("article").and have_css("[role='status']", text: "with 1 answer")
+    visit "/check/1"
+    expect(page).to have_text("This check cannot be opened")
+    click_link "All checks"
+    find("summary", text: "Removed lately: 1").click
+    click_button "Bring back", exact: false
+    expect(page).to have_css("article", text: "1 of 2 typed in")
+  end
 end

@@ -43,8 +43,8 @@ module Vantick
         Server.gate(self, store)
         [Desk::Tasks, Show::Facts, Sheets::Papers].each { |part| use part }
         use OpenapiFirst::Middlewares::ResponseValidation, spec: Http::Contract.definition
-        [Account::Teachers, Desks::OpenDesks, Classes::Registers, Classes::Children, Check::Checks, Sheets::Sheets, Plan::Lessons,
-         Classes::Records].each { |part| use part }
+        [Account::Teachers, Desks::OpenDesks, Classes::Registers, Classes::Children, Classes::Removals, Check::Checks, Sheets::Sheets,
+         Plan::Lessons, Classes::Records].each { |part| use part }
         run Check::Answers
       end
     end

@@ -22,7 +22,12 @@ module Doors
     answer(check, school_class["children"].first, check["items"].first, "qt8", id: uuid)
     lesson = post("/api/classes/#{id}/lessons", { day: "2026-03-02", step: "quarters", minutes: 40, seed: 1 }).body
     { "class_id" => id, "check_id" => check["id"], "child_id" => school_class["children"].first["id"], "answer_id" => uuid,
-      "lesson_id" => lesson["id"], "code" => check["code"], "desk_id" => desk_of(school_class)["id"] }
+      "lesson_id" => lesson["id"], "removed_id" => removed(id)["id"], "code" => check["code"], "desk_id" => desk_of(school_class)["id"] }
+  end
+
+  def removed(class_id)
+    extra = post("/api/classes/#{class_id}/lessons", { day: "2026-03-03", step: "quarters", minutes: 40, seed: 1 }).body
+    delete("/api/lessons/#{extra['id']}").body
   end
 
   def address(path, things) = path.gsub(/\{(\w+)\}/) { things.fetch(Regexp.last_match(1)).to_s }

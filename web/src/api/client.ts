@@ -9,6 +9,7 @@ export type Catalogue = Schemas["Catalogue"];
 export type MisreadingTexts = Catalogue["misreadings"][number];
 export type SchoolClass = Schemas["SchoolClass"];
 export type Child = Schemas["Child"];
+export type Removed = components["schemas"]["Removed"];
 export type Register = JsonOf<paths["/api/classes/{class_id}/register"]["get"]>;
 export type Choice = Schemas["Choice"];
 export type CheckSummary = Schemas["CheckSummary"];

@@ -19,6 +19,7 @@ import {
   type LessonSummary,
   type LiveDesk,
   type Register,
+  type Removed,
   type SchoolClass,
   type Session,
   type SheetPreview,
@@ -184,8 +185,26 @@ export function changeLesson(id: number, body: LessonPlan): Promise<Lesson> {
   return asked(api.PUT("/api/lessons/{lesson_id}", { params: { path: { lesson_id: id } }, body }));
 }
 
-export async function removeLesson(id: number): Promise<void> {
-  await asked(api.DELETE("/api/lessons/{lesson_id}", { params: { path: { lesson_id: id } } }));
+export function removeLesson(id: number): Promise<Removed> {
+  return asked(api.DELETE("/api/lessons/{lesson_id}", { params: { path: { lesson_id: id } } }));
+}
+
+export function removeCheck(id: number): Promise<Removed> {
+  return asked(api.DELETE("/api/checks/{check_id}", { params: { path: { check_id: id } } }));
+}
+
+export function removeDesk(id: number): Promise<Removed> {
+  return asked(api.DELETE("/api/desks/{desk_id}", { params: { path: { desk_id: id } } }));
+}
+
+/** What was removed from a class and can be brought back yet. */
+export async function listRemoved(classId: number): Promise<Removed[]> {
+  const params = { path: { class_id: classId } };
+  return (await asked(api.GET("/api/classes/{class_id}/removed", { params }))).removed;
+}
+
+export function bringBack(id: number): Promise<Removed> {
+  return asked(api.POST("/api/removed/{removed_id}/return", { params: { path: { removed_id: id } } }));
 }
 
 export function copyLesson(id: number, body: { day: string; seed: number }): Promise<Lesson> {

@@ -1,8 +1,9 @@
 <script setup lang="ts">
 import { computed, ref, shallowRef, watch } from "vue";
 import { useRouter } from "vue-router";
-import { findSheet, listChecks, useFacts, useAsked, useDoing, type CheckSummary } from "@/api";
+import { findSheet, listChecks, removeCheck, useFacts, useAsked, useDoing, type CheckSummary } from "@/api";
 import { useClasses } from "@/school";
+import { RemovedLately, useJustRemoved } from "@/told";
 import CheckCard from "./CheckCard.vue";
 
 /** The checks of the class, newest first. */
@@ -20,7 +21,8 @@ const which = (before?: number): Parameters<typeof listChecks>[1] => ({
   before,
   step: step.value || undefined,
 });
-const { data, trouble } = useAsked(
+const just = useJustRemoved();
+const { data, trouble, reload } = useAsked(
   "checks",
   () => classes.current && [classes.current.id, which()],
   listChecks,
@@ -48,6 +50,12 @@ async function further(): Promise<void> {
     more.value = found.more;
   });
 }
+
+const remove = (check: CheckSummary): Promise<boolean> =>
+  doing(async () => {
+    just.value = await removeCheck(check.id);
+    await reload();
+  });
 
 const router = useRouter();
 const code = ref("");
@@ -84,6 +92,12 @@ const find = (): Promise<boolean> =>
     <p v-if="classes.current && (step || more || (checks && checks.length > 5))" class="which">
       <BFormSelect v-model="step" :options="steps" aria-label="Which step" size="sm" />
     </p>
+    <RemovedLately
+      v-if="classes.current"
+      :class-id="classes.current.id"
+      :kinds="['check', 'desk']"
+      @back="reload"
+    />
     <p v-if="trouble" class="field-error" role="alert">{{ trouble }}</p>
     <p v-else-if="!classes.current">
       A check needs a class.
@@ -95,7 +109,14 @@ const find = (): Promise<boolean> =>
       No checks yet. A check is a slip with a few well-chosen clocks: five minutes at the end of a lesson.
     </p>
     <div v-else class="list d-grid">
-      <CheckCard v-for="check in checks" :key="check.id" :check="check" />
+      <CheckCard
+        v-for="check in checks"
+        :key="check.id"
+        :check="check"
+        removable
+        :busy="busy"
+        @remove="remove(check)"
+      />
       <BButton v-if="more" variant="outline-primary" class="more" :disabled="busy" @click="further">
         {{ busy ? "Looking…" : "Earlier checks" }}
       </BButton>

@@ -1,10 +1,12 @@
 <script setup lang="ts">
 import { useEventListener } from "@vueuse/core";
 import { computed, ref } from "vue";
-import { closeDesk, sendAway, useAsked, useDoing, useFacts, watchDesk } from "@/api";
+import { useRouter } from "vue-router";
+import { closeDesk, removeDesk, sendAway, useAsked, useDoing, useFacts, watchDesk } from "@/api";
 import { SureButton } from "@/parts";
 import { useCovering, useRouteNumber } from "@/route";
 import { useOwnClass } from "@/school";
+import { useJustRemoved } from "@/told";
 import ChildAtDesk from "./ChildAtDesk.vue";
 import JoinCard from "./JoinCard.vue";
 import { STUCK, titleOfDesk } from "./wording";
@@ -26,6 +28,8 @@ const {
   every: (found) => (found?.desk.open === false ? false : BEAT),
 });
 const { busy, trouble: refused, doing } = useDoing();
+const router = useRouter();
+const just = useJustRemoved();
 useOwnClass(() => live.value?.desk.class_id);
 
 const desk = computed(() => live.value?.desk);
@@ -47,6 +51,13 @@ const close = (): Promise<boolean> =>
     await closeDesk(desk.value.id);
     board.value = false;
     await reload();
+  });
+
+const remove = (): Promise<boolean> =>
+  doing(async () => {
+    if (!desk.value) return;
+    just.value = await removeDesk(desk.value.id);
+    await router.push({ name: "checks" });
   });
 
 useEventListener("keydown", (event: KeyboardEvent) => {
@@ -91,8 +102,9 @@ useEventListener("keydown", (event: KeyboardEvent) => {
               <template #says>What was answered is kept; nothing more is asked.</template>
             </SureButton>
           </template>
+          <BButton v-else variant="link" :disabled="busy" @click="remove">Remove</BButton>
           <BButton
-            v-else
+            v-if="!desk.open"
             variant="primary"
             :to="{ name: given ? 'class' : 'new-desk', params: given ? { id: desk.check_id } : {} }"
           >

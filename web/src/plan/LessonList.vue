@@ -1,16 +1,11 @@
 <script setup lang="ts">
 import { useFacts, type LessonSummary } from "@/api";
 import { DialFace } from "@/dial";
-import { SureButton } from "@/parts";
 import { dayWords } from "@/words";
 
-/** Lessons planned and given. Removing one asks first. */
-defineProps<{
-  lessons: readonly LessonSummary[];
-  busy: boolean;
-  remove: (lesson: LessonSummary) => Promise<unknown>;
-}>();
-defineEmits<{ copy: [lesson: LessonSummary] }>();
+/** Lessons planned and given. */
+defineProps<{ lessons: readonly LessonSummary[]; busy: boolean }>();
+defineEmits<{ copy: [lesson: LessonSummary]; remove: [lesson: LessonSummary] }>();
 
 const facts = useFacts();
 </script>
@@ -38,19 +33,7 @@ const facts = useFacts();
           Give it
         </BButton>
         <BButton variant="link" :disabled="busy" @click="$emit('copy', lesson)">Copy to next week</BButton>
-        <SureButton
-          variant="link"
-          title="Remove this lesson?"
-          does="Remove it"
-          keeps="Keep it"
-          :busy="busy"
-          :act="() => remove(lesson)"
-        >
-          Remove
-          <template #says>
-            {{ facts.rung(lesson.step).name }}, {{ dayWords(lesson.day) }}. It is removed for good.
-          </template>
-        </SureButton>
+        <BButton variant="link" :disabled="busy" @click="$emit('remove', lesson)">Remove</BButton>
       </li>
     </ul>
   </section>

@@ -17,6 +17,7 @@ import LadderGrid from "./LadderGrid.vue";
 import LessonList from "./LessonList.vue";
 import NextCard from "./NextCard.vue";
 import RungDetail from "./RungDetail.vue";
+import { RemovedLately, useJustRemoved } from "@/told";
 import { plusDays, today } from "@/words";
 
 /** The way into the class: what is next, the ladder, and the lessons there are. */
@@ -27,6 +28,7 @@ const classes = useClasses();
 const ofClass = (): [number] | null => classes.current && [classes.current.id];
 const { data: ladder, trouble } = useAsked("ladder", ofClass, readLadder);
 const { data: lessons, reload } = useAsked("lessons", ofClass, listLessons);
+const just = useJustRemoved();
 const selected = ref("");
 const minutes = ref(USUAL_MINUTES);
 const day = ref(today());
@@ -51,7 +53,7 @@ const copy = (lesson: LessonSummary): Promise<boolean> =>
 
 const remove = (lesson: LessonSummary): Promise<boolean> =>
   doing(async () => {
-    await removeLesson(lesson.id);
+    just.value = await removeLesson(lesson.id);
     await reload();
   });
 </script>
@@ -77,7 +79,8 @@ const remove = (lesson: LessonSummary): Promise<boolean> =>
             <h2 id="ladder-head" class="eyebrow">The ladder</h2>
             <LadderGrid :ladder="ladder" :selected="selected" @select="selected = $event" />
           </section>
-          <LessonList :lessons="lessons ?? []" :busy="busy" :remove="remove" @copy="copy" />
+          <LessonList :lessons="lessons ?? []" :busy="busy" @remove="remove" @copy="copy" />
+          <RemovedLately :class-id="classes.current.id" :kinds="['lesson']" @back="reload" />
         </div>
         <RungDetail
           v-if="selected"

@@ -29,6 +29,11 @@ module Vantick
           answer_json(Views::CheckView.check(check, store.classes.find(check[:class_id]), standing(check)))
         end
 
+        delete "/api/checks/:check_id" do
+          check = store.checks.find(input[:check_id])
+          answer_json(Store::Removing.check(store, check, now))
+        end
+
         get "/api/checks/:check_id/findings" do
           check = store.checks.find(input[:check_id])
           answer_json(Views::CheckView.findings(check, store.classes.find(check[:class_id]), standing(check)))

@@ -24,6 +24,12 @@ module Vantick
           answer_json(LiveView.new(desk, store, room, Time.now.utc).to_h(desk(desk)))
         end
 
+        delete "/api/desks/:desk_id" do
+          desk = store.desks.find(input[:desk_id])
+          store.desks.seats(desk, Time.now.utc).each { |seat| room.forget(seat) }
+          answer_json(Store::Removing.desk(store, desk, now))
+        end
+
         post("/api/desks/:desk_id/closing") { answer_json(desk(store.desks.close(input[:desk_id], now))) }
 
         get "/api/classes/:class_id/keys" do

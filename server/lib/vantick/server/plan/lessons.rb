@@ -41,8 +41,7 @@ module Vantick
         end
 
         delete "/api/lessons/:lesson_id" do
-          store.lessons.remove(input[:lesson_id])
-          status 204
+          answer_json(Store::Removing.lesson(store, store.lessons.find(input[:lesson_id]), now))
         end
 
         # What was settled stays, pinned times too; all others are chosen anew.

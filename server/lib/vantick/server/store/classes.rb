@@ -109,6 +109,7 @@ module Vantick
 
         # What is a class's own, the farthest first. Answers of children who moved on are theirs: they keep what was asked.
         OF_CLASS = [
+          ->(db, id) { db[:removed].where(class_id: id) },
           ->(db, id) { db[:turns].where(desk_id: db[:desks].where(class_id: id).select(:id)) },
           ->(db, id) { db[:seats].where(desk_id: db[:desks].where(class_id: id).select(:id)) },
           ->(db, id) { db[:desks].where(class_id: id) },

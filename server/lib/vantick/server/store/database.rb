@@ -95,6 +95,9 @@ module Vantick
         # @return [Register]
         def register = Register.new(db)
 
+        # @return [Removed]
+        def removed = Removed.new(db)
+
         # @return [Desks]
         def desks = Desks.new(db)
 

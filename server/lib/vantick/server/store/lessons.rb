@@ -55,12 +55,6 @@ module Vantick
           row && read(row)
         end
 
-        # @raise [Missing]
-        def remove(id)
-          find(id)
-          @db[:lessons].where(id:).delete
-        end
-
         private
 
         def read(row) = Rows::Lesson.of(row)

@@ -58,7 +58,7 @@ module Vantick
           child = @db[:children].first(id: child_id) || raise(Missing.new("child", child_id))
           school_class = @db[:classes].first(id: child[:class_id])
           { name: child[:name], class: school_class[:name], school: school_class[:school], left_at: child[:left_at],
-            answers: answers(child_id), practice: practice(child_id) }
+            answers: answers(child_id), practice: practice(child_id), removed: Removed.new(@db).of_child(child_id) }
         end
 
         # All rows of a child, and then the file is written anew, so that nothing of them lies in what was given free.
@@ -68,7 +68,10 @@ module Vantick
         end
 
         # @param child_ids [Array<Integer>] all rows of these
-        def forget(child_ids) = TABLES.each { |rows| rows.call(@db, child_ids).delete }
+        def forget(child_ids)
+          Removed.new(@db).forget_children(child_ids)
+          TABLES.each { |rows| rows.call(@db, child_ids).delete }
+        end
 
         # So that nothing of what was erased lies in what it left free.
         def self.rewrite(database)

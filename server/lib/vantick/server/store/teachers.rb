@@ -10,13 +10,14 @@ module Vantick
         # What the parameters name that can be missing.
         KINDS = { "class_id" => "class", "check_id" => "check", "lesson_id" => "lesson", "desk_id" => "desk",
                   "code" => "sheet with the code", "answer_id" => "answer", "child_id" => "child", "child_ids" => "child",
-                  "item_id" => "clock", "to_class_id" => "class" }.freeze
+                  "item_id" => "clock", "to_class_id" => "class", "removed_id" => "removed thing" }.freeze
         # Where the class stands that something belongs to, by the parameter that names it.
         CLASS_OF = {
           "class_id" => ->(db, id) { db[:classes].where(id:).select_map(:id) },
           "to_class_id" => ->(db, id) { db[:classes].where(id:).select_map(:id) },
           "check_id" => ->(db, id) { db[:checks].where(id:).select_map(:class_id) },
           "lesson_id" => ->(db, id) { db[:lessons].where(id:).select_map(:class_id) },
+          "removed_id" => ->(db, id) { db[:removed].where(id:).select_map(:class_id) },
           "desk_id" => ->(db, id) { db[:desks].where(id:).select_map(:class_id) },
           "code" => ->(db, codes) { db[:checks].where(code: codes.map { |code| Codes.tidy(code) }).select_map(:class_id) },
           "child_id" => ->(db, id) { db[:children].where(id:).select_map(:class_id) },

@@ -40,6 +40,7 @@ module Vantick
         # @param day [Date]
         # @return [String, nil] where the copy lies, where one was made
         def make(day)
+          @store.removed.forget_old(Time.now)
           @store.fold_in
           to = Store::SafeCopy.in_folder(@store.path, format(NAME, day: day.iso8601))
           return if File.exist?(to)

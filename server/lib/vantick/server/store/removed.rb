@@ -1,0 +1,151 @@
+# frozen_string_literal: true
+
+module Vantick
+  module Server
+    module Store
+      # Checks, lessons and desks that were made by mistake. Their rows leave their tables, so that nothing has to leave them out,
+      # and lie together until they are brought back, or until it is too late for that.
+      class Removed
+        # Days for which they can be brought back.
+        DAYS = 30
+        # The tables that hold a thing, itself first; each with how its rows are found.
+        TREES = {
+          check: {
+            checks: ->(db, id) { db[:checks].where(id:) },
+            items: ->(db, id) { db[:items].where(check_id: id) },
+            desks: ->(db, id) { db[:desks].where(check_id: id) },
+            answers: ->(db, id) { db[:answers].where(item_id: db[:items].where(check_id: id).select(:id)) },
+            overrules: ->(db, id) { db[:overrules].where(answer_id: TREES[:check][:answers].call(db, id).select(:id)) },
+            tries: ->(db, id) { db[:tries].where(answer_id: TREES[:check][:answers].call(db, id).select(:id)) },
+            seats: ->(db, id) { db[:seats].where(desk_id: db[:desks].where(check_id: id).select(:id)) },
+            turns: ->(db, id) { db[:turns].where(desk_id: db[:desks].where(check_id: id).select(:id)) }
+          },
+          lesson: { lessons: ->(db, id) { db[:lessons].where(id:) } },
+          desk: {
+            desks: ->(db, id) { db[:desks].where(id:) },
+            seats: ->(db, id) { db[:seats].where(desk_id: id) },
+            turns: ->(db, id) { db[:turns].where(desk_id: id) }
+          }
+        }.freeze
+        # What points at a thing from outside of it, and is pointed there again.
+        POINTERS = {
+          check: [[:lessons, :check_id]],
+          lesson: [[:desks, :lesson_id], [:lessons, :copied_from]],
+          desk: []
+        }.freeze
+
+        def initialize(database)
+          @db = database
+        end
+
+        # @param kind [Symbol] `:check`, `:lesson` or `:desk`
+        # @param thing [Row]
+        # @param about [Hash] what it was, in short
+        # @param at [String]
+        # @param as [Symbol] what it is told as, where that is another kind
+        # @return [Rows::Removed]
+        def put(kind, thing, about, at, as: kind)
+          @db.transaction do
+            pointing = pointing(kind, thing.id)
+            found = TREES.fetch(kind).transform_values { |rows| rows.call(@db, thing.id).order(:id).all }
+            pointing.each { |table, column, ids| @db[table].where(id: ids).update(column => nil) }
+            TREES.fetch(kind).to_a.reverse_each { |_, rows| rows.call(@db, thing.id).delete }
+            rows = JSON.generate({ tables: found, pointing: })
+            about = JSON.generate(about)
+            find(@db[:removed].insert(class_id: thing.class_id, kind: as.to_s, thing_id: thing.id, about:, rows:, removed_at: at))
+          end
+        end
+
+        # @return [Rows::Removed]
+        # @raise [Missing]
+        def find(id) = Rows::Removed.of(@db[:removed].first(id:) || raise(Missing.new("removed thing", id)))
+
+        # @return [Array<Rows::Removed>] the last one first
+        def all(class_id) = @db[:removed].where(class_id:).reverse(:id).map { |row| Rows::Removed.of(row) }
+
+        # All of it as it was, but for what is gone since.
+        # @return [Rows::Removed]
+        # @raise [Missing]
+        def bring_back(id)
+          @db.transaction do
+            row = @db[:removed].first(id:) || raise(Missing.new("removed thing", id))
+            kept = JSON.parse(row[:rows], symbolize_names: true)
+            kept[:tables].each { |table, rows| insert(table, rows) }
+            point_again(kept[:pointing], row[:thing_id])
+            @db[:removed].where(id:).delete
+            Rows::Removed.of(row)
+          end
+        end
+
+        # @param now [Time]
+        def forget_old(now)
+          oldest = (now - (DAYS * 86_400)).utc.iso8601
+          @db[:removed].where { removed_at < oldest }.delete
+        end
+
+        # What was removed of a child is erased with the child.
+        # @param child_ids [Array<Integer>]
+        def forget_children(child_ids)
+          @db[:removed].select(:id, :rows).each do |row|
+            kept = JSON.parse(row[:rows], symbolize_names: true)
+            left = without(kept[:tables], child_ids)
+            @db[:removed].where(id: row[:id]).update(rows: JSON.generate({ **kept, tables: left })) unless left == kept[:tables]
+          end
+        end
+
+        # What was removed of a child and can be brought back yet, as plain data.
+        # @return [Array<Hash>] answers
+        def of_child(child_id)
+          @db[:removed].order(:id).select(:removed_at, :rows).flat_map do |row|
+            answers = JSON.parse(row[:rows], symbolize_names: true)[:tables].fetch(:answers, [])
+            answers.select { |answer| answer[:child_id] == child_id }
+                   .map { |answer| { removed_at: row[:removed_at], **answer.slice(:answered_at, :answer, :verdict, :read_as) } }
+          end
+        end
+
+        private
+
+        def pointing(kind, id)
+          POINTERS.fetch(kind).map { |table, column| [table, column, @db[table].where(column => id).select_map(:id)] }
+        end
+
+        def point_again(pointing, id)
+          pointing.each do |table, column, ids|
+            @db[table.to_sym].where(id: ids, column.to_sym => nil).update(column.to_sym => id)
+          end
+        end
+
+        def without(tables, child_ids)
+          left = tables.transform_values { |rows| rows.reject { |row| child_ids.include?(row[:child_id]) } }
+          answers = left.fetch(:answers, []).map { |row| row[:id] }
+          left.to_h do |table, rows|
+            [table, rows.select { |row| !row.key?(:answer_id) || answers.include?(row[:answer_id]) }]
+          end
+        end
+
+        # What a row points at may be gone by now: an optional pointer then points nowhere, a row that needs it is gone as well.
+        def insert(table, rows)
+          rows.each do |row|
+            row = row.slice(*@db[table].columns)
+            gone = references(table).select { |column, to| row[column] && !@db[to].where(id: row[column]).any? }
+            next if gone.any? { |column, _| needed?(table, column) }
+
+            row = { **row, **gone.to_h { |column, _| [column, nil] } }
+            @db[table].insert(**row, **other_code(table, row))
+          end
+        end
+
+        # A code that somebody else has got meanwhile.
+        def other_code(table, row)
+          return {} unless row[:code] && @db[table].where(code: row[:code]).any?
+
+          { code: Codes.fresh(row[:code].length) { |one| @db[table].where(code: one).any? } }
+        end
+
+        def references(table) = (@references ||= {})[table] ||= @db.foreign_key_list(table).to_h { |key| [key[:columns].first, key[:table]] }
+
+        def needed?(table, column) = !@db.schema(table).to_h.fetch(column)[:allow_null]
+      end
+    end
+  end
+end

@@ -1,0 +1,72 @@
+<script setup lang="ts">
+import { computed, watch } from "vue";
+import { bringBack, listRemoved, useAsked, useDoing, useFacts, type Removed } from "@/api";
+import { counted, dayWords, moment } from "@/words";
+import { useJustRemoved } from "./removed";
+
+/** What was removed lately, the way back, and a word about what was removed just now. */
+const props = defineProps<{ classId: number; kinds: readonly Removed["kind"][] }>();
+const emit = defineEmits<{ back: [] }>();
+
+const facts = useFacts();
+const just = useJustRemoved();
+const { data, reload } = useAsked("removed", () => [props.classId], listRemoved);
+watch(just, reload);
+const removed = computed(() => (data.value ?? []).filter((one) => props.kinds.includes(one.kind)));
+const now = computed(() => removed.value.find((one) => one.id === just.value?.id));
+const earlier = computed(() => removed.value.filter((one) => one.id !== just.value?.id));
+const { busy, trouble, doing } = useDoing();
+
+/** "Quarter hours, in words, of Wed 25 Nov, with 30 answers". */
+function says({ kind, about }: Removed): string {
+  const step = about.step ? facts.rung(about.step).name : "";
+  if (kind === "lesson") return `${step}, ${dayWords(about.at)}`;
+  const at = moment(about.at);
+  const answers = about.answers ? `, with ${counted(about.answers, "answer")}` : "";
+  if (kind === "desk")
+    return `Practice at the desks${step ? `: ${step.toLowerCase()}` : ""}, ${at}${answers}`;
+  return `${facts.titleOf({ step: about.step ?? "", task: about.task ?? "" })}, ${at}${answers}`;
+}
+
+const back = (one: Removed): Promise<boolean> =>
+  doing(async () => {
+    await bringBack(one.id);
+    if (just.value?.id === one.id) just.value = null;
+    await reload();
+    emit("back");
+  });
+</script>
+
+<template>
+  <BAlert :model-value="now !== undefined" variant="light" class="now d-flex align-items-center" role="status">
+    <template v-if="now">
+      Removed: {{ says(now) }}.
+      <BButton variant="link" :disabled="busy" @click="back(now)">
+        <i class="bi bi-arrow-counterclockwise" aria-hidden="true"></i>
+        Bring it back
+      </BButton>
+    </template>
+  </BAlert>
+  <p v-if="trouble" class="field-error" role="alert">{{ trouble }}</p>
+  <details v-if="earlier.length">
+    <summary class="quiet">Removed lately: {{ earlier.length }}</summary>
+    <ul class="list-unstyled">
+      <li v-for="one in earlier" :key="one.id">
+        {{ says(one) }}
+        <span class="quiet">removed {{ moment(one.removed_at) }}, kept for thirty days</span>
+        <BButton variant="link" :disabled="busy" :aria-label="`Bring back ${says(one)}`" @click="back(one)">
+          Bring it back
+        </BButton>
+      </li>
+    </ul>
+  </details>
+</template>
+
+<style scoped lang="scss">
+.now {
+  margin: 0 0 1rem;
+  padding: 0.25rem 1rem;
+  background: var(--v-shade);
+  border-color: var(--v-line);
+}
+</style>
