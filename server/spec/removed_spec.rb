@@ -29,7 +29,8 @@ RSpec.describe Vantick::Server::Store::Removed do
     as(seated(practice["id"], bo)) { get("/api/desk/state") }
     at_exit = post("#{path}/desks", { kind: "exit", lesson_id: lesson["id"] }).body
     as(seated(at_exit["id"], bo)) { get("/api/desk/state") }
-    %W[checks/#{check['id']} checks/#{exit_check} lessons/#{lesson['id']} desks/#{practice['id']} desks/#{stage['id']} desks/#{at_exit['id']}]
+    %W[checks/#{check['id']} checks/#{exit_check} lessons/#{lesson['id']} desks/#{practice['id']} desks/#{stage['id']}
+       desks/#{at_exit['id']}]
   end
 
   it "is away from every list and every count, and comes back row by row, whatever it was" do

@@ -20,7 +20,22 @@ Vantick::Server::LOADER.eager_load
 module ApiHelpers
   def folder = @folder ||= Dir.mktmpdir
 
-  def store = @store ||= Vantick::Server::Store::Database.open(File.join(folder, "school.sqlite3"))
+  # A school without anything is made once and copied.
+  def self.empty_school
+    @empty_school ||= File.join(Dir.mktmpdir, "school.sqlite3").tap do |file|
+      store = Vantick::Server::Store::Database.open(file)
+      store.db.run("PRAGMA wal_checkpoint(TRUNCATE)")
+      store.close
+    end
+  end
+
+  def store = @store ||= Vantick::Server::Store::Database.open(new_school)
+
+  def new_school
+    file = File.join(folder, "school.sqlite3")
+    FileUtils.cp(ApiHelpers.empty_school, file) unless File.exist?(file)
+    file
+  end
 
   def app = @app ||= Rack::MockRequest.new(Vantick::Server.app(store:, web: File.join(folder, "web")))
 

@@ -64,7 +64,8 @@ RSpec.describe "Typing answers in" do
   end
 
   it "removes a check with its answers, and brings it back with them" do
-    item_id, child_id = store.db[:items].get(:id), store.db[:children].get(:id)
+    item_id = store.db[:items].get(:id)
+    child_id = store.db[:children].get(:id)
     ask_as_teacher("/api/checks/1/answers", id: SecureRandom.uuid, item_id:, child_id:, answer: "half past three")
     visit "/check"
     expect(page).to have_css("article", text: "1 of 2 typed in")

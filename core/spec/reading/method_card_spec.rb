@@ -10,9 +10,10 @@ RSpec.describe Vantick::Core::Reading::MethodCard do
     table = Vantick::Core::Wording::Conventions::TABLE
     methods = %i[order counting counting_to].map { |id| table.fetch(id) }.reduce(&:product).map { |choices| choices.flatten.join(",") }
     methods.product(Vantick::Core::Teaching::Step.all.map(&:id)) do |names, id|
-      expect(lines(id, names).length).to be_between(1, 8)
-      expect(lines(id, names).map(&:length).max).to be <= 60
-      expect(lines(id, names).uniq).to eq(lines(id, names))
+      found = lines(id, names)
+      expect(found.length).to be_between(1, 8)
+      expect(found.map(&:length).max).to be <= 60
+      expect(found.uniq).to eq(found)
     end
   end
 

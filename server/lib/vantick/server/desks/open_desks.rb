@@ -1,5 +1,6 @@
 # frozen_string_literal: true
 
+require "lru_redux"
 require "rqrcode"
 
 module Vantick
@@ -7,6 +8,8 @@ module Vantick
     module Desks
       # A teacher's side of the desks: opening and closing them, who is there, and the children's pictures.
       class OpenDesks < Resource
+        # Codes of open desks, the last ones looked at.
+        DRAWN = LruRedux::ThreadSafeCache.new(50)
         KEPT = %i[id class_id check_id lesson_id kind stage step child_ids code opened_at expires_at closed_at].freeze
 
         get "/api/classes/:class_id/desks" do
@@ -66,9 +69,11 @@ module Vantick
             qr: open ? qr("#{address}/desk?code=#{desk[:code]}") : "" }
         end
 
-        # The outline of the dark squares, and how many squares there are to a side.
+        # The outline of the dark squares. It takes long to make, and a page that watches asks for it every two seconds.
         def qr(text)
-          RQRCode::QRCode.new(text).as_svg(use_path: true, viewbox: true, standalone: false, module_size: 1)[/ d="([^"]+)"/, 1]
+          DRAWN.getset(text) do
+            RQRCode::QRCode.new(text).as_svg(use_path: true, viewbox: true, standalone: false, module_size: 1)[/ d="([^"]+)"/, 1].freeze
+          end
         end
       end
     end

@@ -29,8 +29,8 @@ module Vantick
         }.freeze
         # What points at a thing from outside of it, and is pointed there again.
         POINTERS = {
-          check: [[:lessons, :check_id]],
-          lesson: [[:desks, :lesson_id], [:lessons, :copied_from]],
+          check: [%i[lessons check_id]],
+          lesson: [%i[desks lesson_id], %i[lessons copied_from]],
           desk: []
         }.freeze
 
@@ -46,11 +46,7 @@ module Vantick
         # @return [Rows::Removed]
         def put(kind, thing, about, at, as: kind)
           @db.transaction do
-            pointing = pointing(kind, thing.id)
-            found = TREES.fetch(kind).transform_values { |rows| rows.call(@db, thing.id).order(:id).all }
-            pointing.each { |table, column, ids| @db[table].where(id: ids).update(column => nil) }
-            TREES.fetch(kind).to_a.reverse_each { |_, rows| rows.call(@db, thing.id).delete }
-            rows = JSON.generate({ tables: found, pointing: })
+            rows = JSON.generate({ pointing: let_go(kind, thing.id), tables: taken(kind, thing.id) })
             about = JSON.generate(about)
             find(@db[:removed].insert(class_id: thing.class_id, kind: as.to_s, thing_id: thing.id, about:, rows:, removed_at: at))
           end
@@ -105,8 +101,22 @@ module Vantick
 
         private
 
-        def pointing(kind, id)
-          POINTERS.fetch(kind).map { |table, column| [table, column, @db[table].where(column => id).select_map(:id)] }
+        # @return [Array] what pointed at it and points nowhere now
+        def let_go(kind, id)
+          POINTERS.fetch(kind).map do |table, column|
+            rows = @db[table].where(column => id)
+            ids = rows.select_map(:id)
+            rows.update(column => nil)
+            [table, column, ids]
+          end
+        end
+
+        # @return [Hash{Symbol => Array<Hash>}] its rows, which are in no table any more
+        def taken(kind, id)
+          tree = TREES.fetch(kind)
+          found = tree.transform_values { |rows| rows.call(@db, id).order(:id).all }
+          tree.to_a.reverse_each { |_, rows| rows.call(@db, id).delete }
+          found
         end
 
         def point_again(pointing, id)
@@ -118,8 +128,8 @@ module Vantick
         def without(tables, child_ids)
           left = tables.transform_values { |rows| rows.reject { |row| child_ids.include?(row[:child_id]) } }
           answers = left.fetch(:answers, []).map { |row| row[:id] }
-          left.to_h do |table, rows|
-            [table, rows.select { |row| !row.key?(:answer_id) || answers.include?(row[:answer_id]) }]
+          left.transform_values do |rows|
+            rows.select { |row| !row.key?(:answer_id) || answers.include?(row[:answer_id]) }
           end
         end
 
@@ -127,7 +137,7 @@ module Vantick
         def insert(table, rows)
           rows.each do |row|
             row = row.slice(*@db[table].columns)
-            gone = references(table).select { |column, to| row[column] && !@db[to].where(id: row[column]).any? }
+            gone = references(table).select { |column, to| row[column] && @db[to].where(id: row[column]).none? }
             next if gone.any? { |column, _| needed?(table, column) }
 
             row = { **row, **gone.to_h { |column, _| [column, nil] } }
@@ -142,7 +152,11 @@ module Vantick
           { code: Codes.fresh(row[:code].length) { |one| @db[table].where(code: one).any? } }
         end
 
-        def references(table) = (@references ||= {})[table] ||= @db.foreign_key_list(table).to_h { |key| [key[:columns].first, key[:table]] }
+        def references(table)
+          (@references ||= {})[table] ||= @db.foreign_key_list(table).to_h do |key|
+            [key[:columns].first, key[:table]]
+          end
+        end
 
         def needed?(table, column) = !@db.schema(table).to_h.fetch(column)[:allow_null]
       end
