@@ -5,7 +5,7 @@ RSpec.describe Vantick::Server::Classes::Registers do
     made = post("/api/classes", { name: " Curlew ", school: "Tern Quay School", children: ["Zora", " Anneke\t", "José"] })
     expect(made.status).to eq(201)
     expect(made.body).to include("name" => "Curlew", "school" => "Tern Quay School", "made_up" => false)
-    expect(get("/api/classes").body["classes"]).to eq([made.body])
+    expect(get("/api/classes").body["classes"]).to eq([{ **made.body, "of" => nil, "right" => "owning", "until" => nil }])
     expect(made.body["children"].map { |child| child["name"] }).to eq(%w[Zora Anneke José])
   end
 

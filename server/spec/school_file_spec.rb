@@ -160,13 +160,38 @@ RSpec.describe Vantick::Server::Store::SchoolFile do
       expect(store.db[:classes].get(:name)).to eq("Curlew")
     end
 
-    it "is made each day once, and the last ten days are kept" do
+    it "is made each day once; seven days are kept, and the last copy of each of the four weeks before" do
       school
       work = Vantick::Server::Work::DailyCopies.new(store)
-      days = Array.new(12) { |number| Date.new(2026, 3, 1) + number }
+      days = Array.new(60) { |number| Date.new(2026, 3, 1) + number }
       expect(days.map { |day| work.make(day) }).to all(be_a(String))
       expect(work.make(days.last)).to be_nil
-      expect(Dir.children(File.join(folder, "copies")).sort).to eq(days.last(10).map { |day| "day-#{day.iso8601}.sqlite3" })
+      # The last is Wed 29 April; the week of the seventh day before it ends there, the others on Sundays.
+      weeks = %w[04-02 04-05 04-12 04-19 04-22].map { |day| Date.parse("2026-#{day}") }.last(4) # worked out by hand
+      kept = weeks + days.last(7)
+      expect(Dir.children(File.join(folder, "copies")).sort).to eq(kept.map { |day| "day-#{day.iso8601}.sqlite3" })
+    end
+
+    it "wants as much room again as the file takes, and says so where there is none" do
+      school
+      allow(described_class).to receive(:free).and_return(1024)
+      expect { described_class.write(store.db, File.join(folder, "copy.sqlite3")) }.to unusable(:full)
+      expect(Dir.children(folder)).not_to include("copy.sqlite3")
+      allow(described_class).to receive(:free).and_call_original
+      expect(described_class.free(folder)).to be > 0
+      expect(described_class.free(File.join(folder, "nowhere"))).to be_nil
+    end
+
+    it "is not put in the place of another school's file unless that is meant" do
+      school
+      store.teachers.secret
+      copy = described_class.write(store.db, File.join(folder, "other.sqlite3"))
+      Sequel.connect(adapter: "sqlite", database: copy) { |other| other[:secrets].update(secret: "another school's") }
+      store.close
+      expect { described_class.restore(copy, path, stamp: "z") }.to raise_error(described_class::Failed, /another school/)
+      expect(described_class.restore(copy, path, stamp: "z", other: true)).to end_with(".before-restore-z")
+      @store = database.open(path)
+      expect(store.db[:secrets].get(:secret)).to eq("another school's")
     end
   end
 

@@ -22,7 +22,17 @@ module Doors
     answer(check, school_class["children"].first, check["items"].first, "qt8", id: uuid)
     lesson = post("/api/classes/#{id}/lessons", { day: "2026-03-02", step: "quarters", minutes: 40, seed: 1 }).body
     { "class_id" => id, "check_id" => check["id"], "child_id" => school_class["children"].first["id"], "answer_id" => uuid,
+      "account_id" => colleague,
       "lesson_id" => lesson["id"], "removed_id" => removed(id)["id"], "code" => check["code"], "desk_id" => desk_of(school_class)["id"] }
+  end
+
+  # A colleague who shares the first class.
+  def colleague
+    name = "Wietske"
+    signed_in(name)
+    id = store.db[:accounts].where(login: name).get(:id)
+    post("/api/classes/#{store.db[:classes].max(:id)}/shares", { account_id: id, until: nil })
+    id
   end
 
   def removed(class_id)
@@ -56,6 +66,8 @@ module Doors
   end
 
   def text(schema)
+    return "2026-03-02" if schema["format"] == "date"
+
     %w[7:45 2026-03-02 aaaaaaaa-aaaa-4aaa-8aaa-aaaaaaaaaaaa quarters].find do |one|
       one.match?(Regexp.new(schema.fetch("pattern", "quarters")))
     end

@@ -1,11 +1,14 @@
 <script setup lang="ts">
 import { computed, ref } from "vue";
-import { changePassword, makeTeacher, useDoing } from "@/api";
+import { changePassword, makeTeacher, readSchool, useAsked, useDoing } from "@/api";
 import { FieldGroup } from "@/parts";
+import SafeCopies from "./SafeCopies.vue";
+import SchoolAccounts from "./SchoolAccounts.vue";
 import { useSession } from "./session";
 
 /** A teacher's own account: the password, signing out everywhere, and an account for a colleague. */
 const session = useSession();
+const { data: school, reload } = useAsked("school", () => [], readSchool);
 const now = ref("");
 const next = ref("");
 const colleague = ref({ name: "", password: "" });
@@ -25,6 +28,11 @@ async function change(): Promise<void> {
   done.value = "The password is changed; you are signed out everywhere else.";
 }
 
+async function changed(words: string): Promise<void> {
+  done.value = words;
+  await reload();
+}
+
 async function add(): Promise<void> {
   const name = colleague.value.name.trim();
   done.value = "";
@@ -32,6 +40,7 @@ async function add(): Promise<void> {
   if (!added) return;
   colleague.value = { name: "", password: "" };
   done.value = `${name} can sign in now, and sees classes of their own.`;
+  await reload();
 }
 </script>
 
@@ -68,7 +77,7 @@ async function add(): Promise<void> {
       </section>
       <form novalidate @submit.prevent="add">
         <h2>An account for a colleague</h2>
-        <p>They have classes of their own; neither of you sees the other's.</p>
+        <p>They have classes of their own; neither of you sees the other's, unless it is shared.</p>
         <FieldGroup id="colleague" v-slot="{ state }" label="Name" :wrong="other.wrong('name')">
           <BFormInput
             id="colleague"
@@ -100,6 +109,13 @@ async function add(): Promise<void> {
           Make it
         </BButton>
       </form>
+      <SchoolAccounts
+        v-if="school?.keeper"
+        :accounts="school.accounts"
+        :own="session.name"
+        @changed="changed"
+      />
+      <SafeCopies v-if="school?.keeper" :school="school" @taken="reload" />
     </div>
     <p v-if="elsewhere" class="field-error" role="alert">{{ elsewhere }}</p>
   </div>

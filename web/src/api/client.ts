@@ -9,6 +9,11 @@ export type Catalogue = Schemas["Catalogue"];
 export type MisreadingTexts = Catalogue["misreadings"][number];
 export type SchoolClass = Schemas["SchoolClass"];
 export type Child = Schemas["Child"];
+export type School = JsonOf<paths["/api/school"]["get"]>;
+export type Account = components["schemas"]["Account"];
+export type Shares = JsonOf<paths["/api/classes/{class_id}/shares"]["get"]>;
+/** A class with what the teacher may do in it. */
+export type OwnClass = components["schemas"]["ClassOfTeacher"];
 export type Removed = components["schemas"]["Removed"];
 export type Register = JsonOf<paths["/api/classes/{class_id}/register"]["get"]>;
 export type Choice = Schemas["Choice"];

@@ -18,6 +18,10 @@ import {
   type LessonPlan,
   type LessonSummary,
   type LiveDesk,
+  type OwnClass,
+  type Account,
+  type School,
+  type Shares,
   type Register,
   type Removed,
   type SchoolClass,
@@ -34,7 +38,7 @@ export interface CheckForm {
   seed: number;
 }
 
-export async function listClasses(): Promise<SchoolClass[]> {
+export async function listClasses(): Promise<OwnClass[]> {
   return (await asked(api.GET("/api/classes"))).classes;
 }
 
@@ -330,4 +334,45 @@ export async function readKeys(classId: number): Promise<ChildKey[]> {
 export function renewKey(classId: number, childId: number): Promise<ChildKey> {
   const params = { path: { class_id: classId, child_id: childId } };
   return asked(api.POST("/api/classes/{class_id}/children/{child_id}/keys", { params }));
+}
+
+/** The school as a whole. */
+export function readSchool(): Promise<School> {
+  return asked(api.GET("/api/school"));
+}
+
+/** Removes an account; its classes go to somebody else. */
+export async function removeAccount(id: number, classesTo: number | null): Promise<Account[]> {
+  const params = { path: { account_id: id } };
+  const body = { classes_to: classesTo };
+  return (await asked(api.POST("/api/accounts/{account_id}/removal", { params, body }))).accounts;
+}
+
+export async function setPassword(id: number, password: string): Promise<Account[]> {
+  const params = { path: { account_id: id } };
+  return (await asked(api.POST("/api/accounts/{account_id}/password", { params, body: { password } })))
+    .accounts;
+}
+
+export function listShares(classId: number): Promise<Shares> {
+  return asked(api.GET("/api/classes/{class_id}/shares", { params: { path: { class_id: classId } } }));
+}
+
+/** Shares a class for good, or lends it until the end of a day. */
+export function shareClass(classId: number, accountId: number, until: string | null): Promise<Shares> {
+  const params = { path: { class_id: classId } };
+  return asked(
+    api.POST("/api/classes/{class_id}/shares", { params, body: { account_id: accountId, until } }),
+  );
+}
+
+export function endShare(classId: number, accountId: number): Promise<Shares> {
+  const params = { path: { class_id: classId, account_id: accountId } };
+  return asked(api.DELETE("/api/classes/{class_id}/shares/{account_id}", { params }));
+}
+
+export async function handOver(classId: number, accountId: number): Promise<string> {
+  const params = { path: { class_id: classId } };
+  return (await asked(api.POST("/api/classes/{class_id}/owner", { params, body: { account_id: accountId } })))
+    .name;
 }

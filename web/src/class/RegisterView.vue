@@ -3,11 +3,12 @@ import { computed, ref, watch } from "vue";
 import { addChildren, readRegister, renameClass, useAsked, useDoing, type SchoolClass } from "@/api";
 import { FieldGroup } from "@/parts";
 import { useClasses } from "@/school";
-import { countedChildren, moment } from "@/words";
+import { countedChildren, dayWords, moment } from "@/words";
 import ClassEnd from "./ClassEnd.vue";
 import ClassTabs from "./ClassTabs.vue";
 import NoClass from "./NoClass.vue";
 import RegisterChild from "./RegisterChild.vue";
+import WhoElse from "./WhoElse.vue";
 
 /** Who is in the class: children come, leave and come back; and what the class is called. */
 const classes = useClasses();
@@ -16,6 +17,7 @@ const { data: register, reload } = useAsked(
   () => classes.current && [classes.current.id],
   readRegister,
 );
+const right = computed(() => classes.current?.right);
 const adding = useDoing();
 const naming = useDoing();
 const names = ref("");
@@ -63,6 +65,14 @@ async function rename(): Promise<void> {
     </div>
     <ClassTabs />
     <NoClass v-if="!classes.current" what="A register is kept for each class." />
+    <template v-else-if="right === 'teaching'">
+      <p>
+        This class was lent to you by {{ classes.current.of }} until
+        {{ dayWords(classes.current.until ?? "") }}. You can give its lessons and checks; the register stays
+        as it is.
+      </p>
+      <p class="quiet">{{ classes.current.children.map((child) => child.name).join(", ") }}</p>
+    </template>
     <div v-else class="columns">
       <section aria-label="Children">
         <form class="add" novalidate @submit.prevent="add">
@@ -142,7 +152,12 @@ async function rename(): Promise<void> {
             <span v-if="named" class="quiet ms-2" role="status">Kept.</span>
           </form>
         </BCard>
-        <ClassEnd :key="classes.current.id" :school-class="classes.current" />
+        <WhoElse
+          v-if="right === 'owning'"
+          :key="`who-${classes.current.id}`"
+          :school-class="classes.current"
+        />
+        <ClassEnd v-if="right === 'owning'" :key="classes.current.id" :school-class="classes.current" />
       </aside>
     </div>
   </div>

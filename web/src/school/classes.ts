@@ -1,11 +1,11 @@
 import { useLocalStorage } from "@vueuse/core";
 import { defineStore } from "pinia";
 import { computed, ref } from "vue";
-import { listClasses, makeClass, type SchoolClass } from "@/api";
+import { listClasses, makeClass, type OwnClass, type SchoolClass } from "@/api";
 
 /** The classes, and the one this tab works with; a new tab begins with the last one chosen. */
 export const useClasses = defineStore("classes", () => {
-  const all = ref<SchoolClass[]>([]);
+  const all = ref<OwnClass[]>([]);
   const last = useLocalStorage<number>("vantick.class", 0);
   const chosen = ref(last.value);
   const current = computed(() => all.value.find((one) => one.id === chosen.value) ?? all.value[0] ?? null);
@@ -22,14 +22,14 @@ export const useClasses = defineStore("classes", () => {
   /** Makes a class and goes on with it. */
   async function make(body: { name: string; school: string; children: string[] }): Promise<SchoolClass> {
     const made = await makeClass(body);
-    all.value = [made, ...all.value];
+    all.value = [{ ...made, of: null, right: "owning", until: null }, ...all.value];
     choose(made.id);
     return made;
   }
 
   /** Puts a class in the place of what was known of it. */
   function renew(changed: SchoolClass): void {
-    all.value = all.value.map((one) => (one.id === changed.id ? changed : one));
+    all.value = all.value.map((one) => (one.id === changed.id ? { ...one, ...changed } : one));
   }
 
   /** Those that a teacher works with; the others were put away. */

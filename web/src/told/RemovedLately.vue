@@ -38,7 +38,12 @@ const back = (one: Removed): Promise<boolean> =>
 </script>
 
 <template>
-  <BAlert :model-value="now !== undefined" variant="light" class="now d-flex align-items-center" role="status">
+  <BAlert
+    :model-value="now !== undefined"
+    variant="light"
+    class="now d-flex align-items-center"
+    role="status"
+  >
     <template v-if="now">
       Removed: {{ says(now) }}.
       <BButton variant="link" :disabled="busy" @click="back(now)">

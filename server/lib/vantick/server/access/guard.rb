@@ -12,6 +12,10 @@ module Vantick
         LOST = { moved: "You sit at another device now. Was that not you? Tell your teacher.",
                  away: "Your teacher has ended your seat here. You can join again." }.freeze
 
+        # What a teacher is told who has a class, and not for this.
+        TOO_LITTLE = { teaching: "This class was lent to you: its children and its settings are for whose it is.",
+                       keeping: "This class is a colleague's who shares it with you: only they can give it away or erase it." }.freeze
+
         def initialize(app)
           @app = app
         end
@@ -32,12 +36,23 @@ module Vantick
           schemes.first ? schemes.first.keys.first.to_sym : :nothing
         end
 
+        # @param operation [#[]] of the contract
+        # @return [Symbol] what a teacher has to have of a class for it, as its `x-right` says
+        def self.needs(operation) = (operation["x-right"] || Store::Shares::RIGHTS.first).to_sym
+
         private
+
+        def enough?(right, operation)
+          rights = Store::Shares::RIGHTS
+          rights.index(right) >= rights.index(self.class.needs(operation))
+        end
 
         # What somebody else has is said not to be there.
         def teacher(env, request)
           account = env[SignIn::TEACHER] or return refuse(401, SIGN_IN)
-          env.fetch(Access::WithStore::KEY).teachers.check_owned(account, named(request))
+          right = env.fetch(Access::WithStore::KEY).teachers.check_owned(account, named(request))
+          return refuse(403, TOO_LITTLE.fetch(right)) unless enough?(right, request.operation)
+
           @app.call(env)
         rescue Store::Missing => e
           Http::Problem.new(404, e.message, field: e.field).to_a

@@ -7,7 +7,13 @@ module Vantick
       class Registers < Resource
         include Names
 
-        get("/api/classes") { answer_json({ classes: store.classes.all(of: teacher) }) }
+        # Those of the teacher, and those that colleagues share with them or have lent them.
+        get "/api/classes" do
+          shared = store.shares.of_account(teacher)
+          own = { of: nil, right: :owning, until: nil }
+          classes = store.classes.all(of: teacher).map { |one| { **one.to_h, **shared.fetch(one.id, own) } }
+          answer_json({ classes: })
+        end
 
         post "/api/classes" do
           names = sent[:children].map { |name| tidy(name) }

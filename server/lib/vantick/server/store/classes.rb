@@ -14,7 +14,7 @@ module Vantick
         # @param of [Integer, nil] a teacher's account; nothing for everybody's
         # @return [Array<Rows::SchoolClass>] newest first, those that were put away behind them, each with its children
         def all(of: nil)
-          found = @db[:classes].where(of ? { account_id: of } : true)
+          found = @db[:classes].where(of ? Sequel.|({ account_id: of }, { id: Shares.new(@db).of_account(of).keys }) : true)
           classes = found.order(Sequel.~(archived_at: nil), Sequel.desc(:id)).limit(LIMIT).all
           ids = classes.map { |row| row[:id] }
           children = present.where(class_id: ids).order(:class_id, :position).all.group_by { |row| row[:class_id] }
@@ -110,6 +110,7 @@ module Vantick
         # What is a class's own, the farthest first. Answers of children who moved on are theirs: they keep what was asked.
         OF_CLASS = [
           ->(db, id) { db[:removed].where(class_id: id) },
+          ->(db, id) { db[:shares].where(class_id: id) },
           ->(db, id) { db[:turns].where(desk_id: db[:desks].where(class_id: id).select(:id)) },
           ->(db, id) { db[:seats].where(desk_id: db[:desks].where(class_id: id).select(:id)) },
           ->(db, id) { db[:desks].where(class_id: id) },

@@ -95,6 +95,12 @@ module Vantick
         # @return [Register]
         def register = Register.new(db)
 
+        # @return [School]
+        def school = School.new(db)
+
+        # @return [Shares]
+        def shares = Shares.new(db)
+
         # @return [Removed]
         def removed = Removed.new(db)
 

@@ -1,6 +1,7 @@
 # frozen_string_literal: true
 
 require "fileutils"
+require "open3"
 
 module Vantick
   module Server
@@ -32,13 +33,15 @@ module Vantick
           # @param stamp [String] what the name of the replaced file ends in
           # @return [String, nil] where the file that was there lies now
           # @raise [Failed, Unusable]
-          def restore(copy, path, stamp:)
+          # @param other [Boolean] whether it may be another school's
+          def restore(copy, path, stamp:, other: false)
             raise Failed, "There is no file #{copy}." unless File.file?(copy)
 
             hold = Hold.alone(path)
             fresh = "#{path}.part-#{Process.pid}"
             open_for(copy) do |database|
               raise Unusable.new(:foreign, copy) unless SchoolFile.checked_version(database, copy).positive?
+              raise Failed, "#{copy} is of another school. Say --other-school if you mean it." unless other || same_school?(database, path)
 
               write(database, fresh)
             end
@@ -88,6 +91,7 @@ module Vantick
           # @return [String]
           def write(database, to)
             FileUtils.mkdir_p(File.dirname(to), mode: 0o700)
+            check_room(database, to)
             part = "#{to}.part-#{Process.pid}-#{Thread.current.object_id}"
             File.open(part, File::CREAT | File::TRUNC | File::WRONLY, SchoolFile::OWN_ALONE).close
             database.run("VACUUM INTO #{database.literal(part)}")
@@ -100,7 +104,35 @@ module Vantick
             FileUtils.rm_f(part) if part
           end
 
+          # @param folder [String]
+          # @return [Integer, nil] bytes that are free there; nothing where it cannot be told
+          def free(folder)
+            told, status = Open3.capture2("df", "-Pk", folder, err: File::NULL)
+            status.success? ? Integer(told.lines.last.split[3], 10) * 1024 : nil
+          rescue SystemCallError, ArgumentError, TypeError
+            nil
+          end
+
           private
+
+          # A copy must not take the room that the school's own file needs: there has to be as much again.
+          def check_room(database, to)
+            pages, size = %w[page_count page_size].map { |name| database.fetch("PRAGMA #{name}").single_value }
+            left = free(File.dirname(to))
+            raise Unusable.new(:full, to) if left && left < pages * size * 2
+          end
+
+          # Told by what sessions are sealed with, which every school makes for itself; a file that cannot be read is no objection.
+          def same_school?(database, path)
+            return true unless File.exist?(path)
+
+            secrets = [secret(database), open_for(path) { |there| secret(there) }].compact
+            secrets.uniq.length < 2
+          rescue Unusable
+            true
+          end
+
+          def secret(database) = database.table_exists?(:secrets) ? database[:secrets].get(:secret) : nil
 
           def whole?(copy) = copy.fetch("PRAGMA integrity_check(1)").single_value == "ok"
 

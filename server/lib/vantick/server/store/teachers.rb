@@ -10,7 +10,7 @@ module Vantick
         # What the parameters name that can be missing.
         KINDS = { "class_id" => "class", "check_id" => "check", "lesson_id" => "lesson", "desk_id" => "desk",
                   "code" => "sheet with the code", "answer_id" => "answer", "child_id" => "child", "child_ids" => "child",
-                  "item_id" => "clock", "to_class_id" => "class", "removed_id" => "removed thing" }.freeze
+                  "item_id" => "clock", "to_class_id" => "class", "removed_id" => "removed thing", "account_id" => "account" }.freeze
         # Where the class stands that something belongs to, by the parameter that names it.
         CLASS_OF = {
           "class_id" => ->(db, id) { db[:classes].where(id:).select_map(:id) },
@@ -61,23 +61,33 @@ module Vantick
         # What is another's is told from what is not there by nothing.
         # @param account_id [Integer]
         # @param named [Hash{String => Object}] what a request names, one thing or a list
+        # @return [Symbol] the least that the account may do in any of these classes, one of {Shares::RIGHTS}
         # @raise [Missing] naming the first of them that is not the account's
         def check_owned(account_id, named)
-          named.slice(*CLASS_OF.keys).each do |name, value|
+          rights = named.slice(*CLASS_OF.keys).map do |name, value|
             values = Array(value)
-            next if owned?(account_id, name, values)
-
-            other = values.find { |one| !owned?(account_id, name, [one]) }
-            raise Missing.new(KINDS.fetch(name), other.to_s[0, 40], field: name)
+            right(account_id, name, values) || raise_missing(account_id, name, values)
           end
+          rights.min_by { |right| Shares::RIGHTS.index(right) } || Shares::RIGHTS.last
         end
 
-        # Whether each of them is there, in a class of this account.
-        def owned?(account_id, name, values)
+        # @return [Symbol, nil] where each of them is there, in a class that this account has
+        def right(account_id, name, values)
           classes = CLASS_OF.fetch(name).call(@db, values)
-          classes.length == values.uniq.length && @db[:classes].where(id: classes, account_id:).count == classes.uniq.length
+          return if classes.length != values.uniq.length
+
+          rights = Shares.new(@db).rights(account_id, classes)
+          return if (classes - rights.keys).any?
+
+          rights.values.min_by { |right| Shares::RIGHTS.index(right) } || Shares::RIGHTS.last
         end
-        private :owned?
+        private :right
+
+        def raise_missing(account_id, name, values)
+          other = values.find { |one| !right(account_id, name, [one]) }
+          raise Missing.new(KINDS.fetch(name), other.to_s[0, 40], field: name)
+        end
+        private :raise_missing
 
         # @return [String] what sessions are sealed with: the same for as long as the school's file is there
         def secret

@@ -6,8 +6,10 @@ module Vantick
       # A copy of the school's file for each day on which Vantick runs, made beside the requests; the last few are kept. Days
       # are the machine's own.
       class DailyCopies
-        # Copies kept (judgement: two school weeks), and seconds between two looks at the day.
-        KEPT = 10
+        # Copies kept: of the last days, and of the weeks before them the last one each (judgement: what is missed is missed soon);
+        # and seconds between two looks at the day.
+        DAYS = 7
+        WEEKS = 4
         PAUSE = 600
         NAME = "day-%<day>s.sqlite3"
 
@@ -18,6 +20,12 @@ module Vantick
           Dir[File.join(folder, "day-*.sqlite3")].each { |copy| File.delete(copy) }
           new(store).make(Date.today)
         end
+
+        # @param store [Store::Database]
+        # @return [Array<String>] the names of the copies there are, the last one first
+        def self.all(store) = days(File.dirname(Store::SafeCopy.in_folder(store.path, "x"))).reverse
+
+        def self.days(folder) = Dir.children(folder).grep(/\Aday-\d{4}-\d\d-\d\d\.sqlite3\z/).sort
 
         # @param store [Store::Database]
         # @param log [#puts]
@@ -55,8 +63,9 @@ module Vantick
         private
 
         def forget(folder)
-          days = Dir.children(folder).grep(/\Aday-\d{4}-\d\d-\d\d\.sqlite3\z/).sort
-          days[0...-KEPT].each { |name| File.delete(File.join(folder, name)) }
+          days = DailyCopies.days(folder).reverse
+          weeks = days.drop(DAYS).group_by { |name| Date.iso8601(name[4, 10]).strftime("%G-%V") }.values.map(&:first)
+          (days - days.first(DAYS) - weeks.first(WEEKS)).each { |name| File.delete(File.join(folder, name)) }
         end
       end
     end

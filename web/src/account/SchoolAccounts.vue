@@ -1,0 +1,126 @@
+<script setup lang="ts">
+import { computed, ref } from "vue";
+import { removeAccount, setPassword, useDoing, type Account } from "@/api";
+import { FieldGroup } from "@/parts";
+import { counted } from "@/words";
+
+/** The accounts of the school, for whoever made it: a new password, and the end of an account. */
+const props = defineProps<{ accounts: readonly Account[]; own: string }>();
+const emit = defineEmits<{ changed: [words: string] }>();
+
+const { busy, wrong, elsewhere, doing } = useDoing();
+const chosen = ref<{ account: Account; what: "password" | "removal" } | null>(null);
+const password = ref("");
+const heir = ref<number | null>(null);
+const heirs = computed(() =>
+  props.accounts
+    .filter((one) => one.id !== chosen.value?.account.id)
+    .map((one) => ({ value: one.id, text: one.name })),
+);
+
+function open(account: Account, what: "password" | "removal"): void {
+  chosen.value = { account, what };
+  password.value = "";
+  heir.value = account.classes ? (heirs.value.find((one) => one.text === props.own)?.value ?? null) : null;
+}
+
+async function act(): Promise<void> {
+  if (!chosen.value) return;
+  const { account, what } = chosen.value;
+  const done = await doing(() =>
+    what === "password"
+      ? setPassword(account.id, password.value)
+      : removeAccount(account.id, account.classes ? heir.value : null),
+  );
+  if (!done) return;
+  chosen.value = null;
+  emit(
+    "changed",
+    what === "password"
+      ? `${account.name} has a new password, and is signed out everywhere.`
+      : `The account of ${account.name} is removed.`,
+  );
+}
+</script>
+
+<template>
+  <section aria-labelledby="accounts-head">
+    <h2 id="accounts-head">Accounts of this school</h2>
+    <ul class="list-unstyled m-0">
+      <li
+        v-for="one in accounts"
+        :key="one.id"
+        class="d-flex flex-wrap align-items-center justify-content-between gap-2"
+      >
+        <span>
+          {{ one.name }}
+          <span class="quiet">{{ counted(one.classes, "class", "classes") }}</span>
+        </span>
+        <span v-if="one.name !== own">
+          <BButton
+            variant="link"
+            size="sm"
+            :aria-label="`New password for ${one.name}`"
+            @click="open(one, 'password')"
+          >
+            New password
+          </BButton>
+          <BButton
+            variant="link"
+            size="sm"
+            :aria-label="`Remove the account of ${one.name}`"
+            @click="open(one, 'removal')"
+          >
+            Remove
+          </BButton>
+        </span>
+      </li>
+    </ul>
+    <BModal
+      :model-value="chosen !== null"
+      :title="
+        chosen?.what === 'password'
+          ? `New password for ${chosen.account.name}`
+          : `Remove the account of ${chosen?.account.name}?`
+      "
+      :ok-title="chosen?.what === 'password' ? 'Set it' : 'Remove it'"
+      cancel-title="Not yet"
+      cancel-variant="outline-primary"
+      :ok-disabled="busy || (chosen?.what === 'password' && !password)"
+      centered
+      no-animation
+      no-header-close
+      teleport-to="body"
+      @update:model-value="chosen = null"
+      @ok.prevent="act"
+    >
+      <form v-if="chosen?.what === 'password'" novalidate @submit.prevent="act">
+        <FieldGroup id="their-password" v-slot="{ state }" label="Password" :wrong="wrong('password')">
+          <BFormInput
+            id="their-password"
+            v-model="password"
+            :state="state"
+            type="password"
+            autocomplete="new-password"
+          />
+        </FieldGroup>
+        <p class="m-0">They are signed out everywhere, and change it when they are in.</p>
+      </form>
+      <template v-else-if="chosen">
+        <p>They can no longer sign in. Nothing that children did is lost.</p>
+        <FieldGroup
+          v-if="chosen.account.classes"
+          id="heir"
+          v-slot="{ state }"
+          :label="`Who gets their ${counted(chosen.account.classes, 'class', 'classes')}?`"
+          :wrong="wrong('classes_to')"
+        >
+          <BFormSelect id="heir" v-model="heir" :options="heirs" :state="state" />
+        </FieldGroup>
+      </template>
+      <p v-if="elsewhere('password', 'classes_to')" class="field-error" role="alert">
+        {{ elsewhere("password", "classes_to") }}
+      </p>
+    </BModal>
+  </section>
+</template>

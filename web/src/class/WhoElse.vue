@@ -1,0 +1,130 @@
+<script setup lang="ts">
+import { computed, ref } from "vue";
+import { endShare, handOver, listShares, shareClass, useAsked, useDoing, type SchoolClass } from "@/api";
+import { FieldGroup, SureButton } from "@/parts";
+import { useClasses } from "@/school";
+import { dayWords, plusDays, today } from "@/words";
+
+/** Who else has the class: colleagues who share it, substitutes until a day, whoever it is handed over to. */
+const props = defineProps<{ schoolClass: SchoolClass }>();
+
+const WEEK = 7;
+const classes = useClasses();
+const { data, reload } = useAsked("shares", () => [props.schoolClass.id], listShares);
+const { busy, wrong, elsewhere, doing } = useDoing();
+const colleague = ref<number | null>(null);
+const how = ref<"share" | "lend">("share");
+const until = ref(plusDays(today(), WEEK));
+const colleagues = computed(() =>
+  (data.value?.colleagues ?? []).map((one) => ({ value: one.id, text: one.name })),
+);
+const named = computed(() => colleagues.value.find((one) => one.value === colleague.value)?.text ?? "");
+
+const share = (): Promise<boolean> =>
+  doing(async () => {
+    if (colleague.value === null) return;
+    await shareClass(props.schoolClass.id, colleague.value, how.value === "lend" ? until.value : null);
+    await reload();
+  });
+
+const end = (accountId: number): Promise<boolean> =>
+  doing(async () => {
+    await endShare(props.schoolClass.id, accountId);
+    await reload();
+  });
+
+const give = (): Promise<boolean> =>
+  doing(async () => {
+    if (colleague.value === null) return;
+    await handOver(props.schoolClass.id, colleague.value);
+    await classes.load();
+  });
+</script>
+
+<template>
+  <BCard v-if="data">
+    <h2>Who else</h2>
+    <ul v-if="data.shares.length" class="list-unstyled">
+      <li
+        v-for="one in data.shares"
+        :key="one.account_id"
+        class="d-flex align-items-center justify-content-between gap-2"
+      >
+        <span>
+          {{ one.name }}
+          <span class="quiet">{{ one.until ? `lent until ${dayWords(one.until)}` : "shares it" }}</span>
+        </span>
+        <BButton
+          variant="link"
+          size="sm"
+          :disabled="busy"
+          :aria-label="`End it for ${one.name}`"
+          @click="end(one.account_id)"
+        >
+          End it
+        </BButton>
+      </li>
+    </ul>
+    <p v-if="!colleagues.length" class="quiet m-0">
+      Nobody else has an account here. Make one for a colleague under
+      <RouterLink :to="{ name: 'account' }">your account</RouterLink>
+      .
+    </p>
+    <form v-else novalidate @submit.prevent="share">
+      <FieldGroup id="colleague" v-slot="{ state }" label="Colleague" :wrong="wrong('account_id')">
+        <BFormSelect id="colleague" v-model="colleague" :options="colleagues" :state="state" />
+      </FieldGroup>
+      <BFormRadioGroup
+        v-model="how"
+        name="how"
+        class="mb-2"
+        aria-label="How"
+        :options="[
+          { value: 'share', text: 'Share it: the same rights' },
+          { value: 'lend', text: 'Lend it to a substitute, until' },
+        ]"
+        stacked
+      />
+      <FieldGroup
+        v-if="how === 'lend'"
+        id="until"
+        v-slot="{ state }"
+        label="Last day"
+        :wrong="wrong('until')"
+      >
+        <BFormInput id="until" v-model="until" type="date" :min="today()" :state="state" />
+      </FieldGroup>
+      <p v-if="how === 'lend'" class="quiet">
+        Lessons, checks, desks and answers; neither the register nor the settings.
+      </p>
+      <div class="d-flex flex-wrap gap-2">
+        <BButton type="submit" variant="outline-primary" :disabled="busy || !colleague">
+          {{ how === "lend" ? "Lend it" : "Share it" }}
+        </BButton>
+        <SureButton
+          variant="link"
+          size="sm"
+          :title="`Hand ${schoolClass.name} over to ${named}?`"
+          does="Hand it over"
+          :busy="busy"
+          :disabled="busy || !colleague"
+          :act="give"
+        >
+          Hand it over…
+          <template #says>
+            It is {{ named }}'s from then on, with all its records, and is no longer among your classes.
+          </template>
+        </SureButton>
+      </div>
+    </form>
+    <p v-if="elsewhere('account_id', 'until')" class="field-error" role="alert">
+      {{ elsewhere("account_id", "until") }}
+    </p>
+  </BCard>
+</template>
+
+<style scoped>
+h2 {
+  margin: 0 0 0.6rem;
+}
+</style>
