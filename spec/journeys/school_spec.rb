@@ -6,7 +6,7 @@ RSpec.describe "A school with colleagues", :demo do
   def colleague(&)
     using_session(:colleague) do
       visit "/"
-      fill_in "Name", with: "Joris"
+      fill_in "Your name", with: "Joris"
       fill_in "Password", with: "fish on fridays"
       click_button "Sign in"
       expect(page).to have_no_css("h1", text: "Sign in")

@@ -28,9 +28,8 @@ const taken = (): number => window.setTimeout(() => emit("taken"), SOON);
     </BButton>
     <p class="quiet mt-2">
       Vantick keeps {{ counted(school.copies.length, "copy", "copies") }} by itself: one a day for a week, one
-      a week for four. A copy is put back with
+      a week for four. What puts a copy back:
       <code>bin/vantick restore</code>
-      .
     </p>
   </section>
 </template>

@@ -16,8 +16,9 @@ const colleague = ref<number | null>(null);
 const how = ref<"share" | "lend">("share");
 const until = ref(plusDays(today(), WEEK));
 const colleagues = computed(() =>
-  (data.value?.colleagues ?? []).map((one) => ({ value: one.id, text: one.name })),
+  (data.value?.colleagues ?? []).map((one) => ({ value: one.id as number | null, text: one.name })),
 );
+const options = computed(() => [{ value: null, text: "Choose…" }, ...colleagues.value]);
 const named = computed(() => colleagues.value.find((one) => one.value === colleague.value)?.text ?? "");
 
 const share = (): Promise<boolean> =>
@@ -43,7 +44,7 @@ const give = (): Promise<boolean> =>
 
 <template>
   <BCard v-if="data">
-    <h2>Who else</h2>
+    <h2>Who else has this class</h2>
     <ul v-if="data.shares.length" class="list-unstyled">
       <li
         v-for="one in data.shares"
@@ -72,7 +73,7 @@ const give = (): Promise<boolean> =>
     </p>
     <form v-else novalidate @submit.prevent="share">
       <FieldGroup id="colleague" v-slot="{ state }" label="Colleague" :wrong="wrong('account_id')">
-        <BFormSelect id="colleague" v-model="colleague" :options="colleagues" :state="state" />
+        <BFormSelect id="colleague" v-model="colleague" :options="options" :state="state" />
       </FieldGroup>
       <BFormRadioGroup
         v-model="how"
