@@ -4,9 +4,10 @@
 RSpec.describe "The rooms" do
   lib = File.expand_path("../lib/vantick/server", __dir__)
   # Each room with those it may use; what two features need stands in core, store or views.
-  shared = %w[Http Access Store Documents Views Work].freeze
+  shared = %w[Http Access Store Documents Formats Views Work].freeze
   features = %w[Plan Show Sheets Check Classes Desk Desks Account].freeze
-  may = { "Http" => [], "Store" => [], "Documents" => [], "Work" => %w[Store], "Access" => %w[Http Store], "Views" => %w[Store],
+  may = { "Http" => [], "Store" => [], "Documents" => [], "Formats" => %w[Documents],
+          "Work" => %w[Store], "Access" => %w[Http Store], "Views" => %w[Store],
           **features.to_h { |feature| [feature, shared] } }.freeze
   names = { "class" => "Classes" }
 

@@ -41,10 +41,10 @@ module Vantick
         use Http::Edge, log: log, busy: [Store::Busy]
         Server.front(self, web, proxies)
         Server.gate(self, store)
-        [Desk::Tasks, Show::Facts, Sheets::Papers, Account::Copies].each { |part| use part }
+        [Desk::Tasks, Show::Facts, Sheets::Papers, Account::Copies, Classes::Results].each { |part| use part }
         use OpenapiFirst::Middlewares::ResponseValidation, spec: Http::Contract.definition
         [Account::Teachers, Account::School, Desks::OpenDesks, Classes::Registers, Classes::Children, Classes::Removals,
-         Classes::Sharing, Check::Checks, Sheets::Sheets, Plan::Lessons, Classes::Records].each { |part| use part }
+         Classes::Sharing, Classes::Rosters, Check::Checks, Sheets::Sheets, Plan::Lessons, Classes::Records].each { |part| use part }
         run Check::Answers
       end
     end

@@ -14,6 +14,8 @@ export type Account = components["schemas"]["Account"];
 export type Shares = JsonOf<paths["/api/classes/{class_id}/shares"]["get"]>;
 /** A class with what the teacher may do in it. */
 export type OwnClass = components["schemas"]["ClassOfTeacher"];
+export type RosterChange = JsonOf<paths["/api/classes/{class_id}/roster-previews"]["post"]>;
+export type ListedClass = JsonOf<paths["/api/roster-readings"]["post"]>["classes"][number];
 export type Removed = components["schemas"]["Removed"];
 export type Register = JsonOf<paths["/api/classes/{class_id}/register"]["get"]>;
 export type Choice = Schemas["Choice"];

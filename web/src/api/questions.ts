@@ -20,6 +20,8 @@ import {
   type LiveDesk,
   type OwnClass,
   type Account,
+  type ListedClass,
+  type RosterChange,
   type School,
   type Shares,
   type Register,
@@ -375,4 +377,30 @@ export async function handOver(classId: number, accountId: number): Promise<stri
   const params = { path: { class_id: classId } };
   return (await asked(api.POST("/api/classes/{class_id}/owner", { params, body: { account_id: accountId } })))
     .name;
+}
+
+export type NamesTaken = "first" | "initial" | "full";
+
+/** A list of children as it is sent: the file in base64, and how much of the names is kept. */
+export interface Roster {
+  file: string;
+  names: NamesTaken;
+  of?: string | null;
+  gone: "stay" | "left";
+}
+
+/** The classes in a list from another program; nothing of it is kept. */
+export async function readRoster(body: { file: string; names: NamesTaken }): Promise<ListedClass[]> {
+  return (await asked(api.POST("/api/roster-readings", { body }))).classes;
+}
+
+export function previewRoster(classId: number, body: Roster): Promise<RosterChange> {
+  const params = { path: { class_id: classId } };
+  return asked(api.POST("/api/classes/{class_id}/roster-previews", { params, body }));
+}
+
+export function takeRoster(classId: number, body: Roster): Promise<SchoolClass> {
+  return asked(
+    api.POST("/api/classes/{class_id}/rosters", { params: { path: { class_id: classId } }, body }),
+  );
 }

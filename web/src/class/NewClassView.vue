@@ -1,10 +1,10 @@
 <script setup lang="ts">
 import { useSessionStorage } from "@vueuse/core";
-import { computed } from "vue";
+import { computed, ref, shallowRef } from "vue";
 import { useRouter } from "vue-router";
 import { countedChildren } from "@/words";
-import { useDoing } from "@/api";
-import { FieldGroup } from "@/parts";
+import { readRoster, useDoing, type ListedClass } from "@/api";
+import { FieldGroup, fileSent } from "@/parts";
 import { useClasses } from "@/school";
 
 /** Makes a class from a list of first names. */
@@ -19,6 +19,31 @@ const children = computed(() =>
     .map((name) => name.replace(/^\s*\d+\s*[.):]\s*/, "").trim())
     .filter((name) => name !== ""),
 );
+
+const listing = useDoing();
+const file = ref<File | null>(null);
+const listed = shallowRef<ListedClass[]>([]);
+const which = ref(0);
+const options = computed(() => listed.value.map((one, at) => ({ value: at, text: one.title ?? "" })));
+
+/** Names from a file stand in the form, where they can be looked at and changed. */
+function put(): void {
+  const one = listed.value[which.value];
+  if (!one) return;
+  form.value.names = one.children.join("\n");
+  if (one.title && !form.value.name) form.value.name = one.title.slice(0, 60);
+}
+
+async function read(): Promise<void> {
+  const chosen = file.value;
+  listed.value = [];
+  if (!chosen) return;
+  await listing.doing(async () => {
+    listed.value = await readRoster({ file: await fileSent(chosen), names: "first" });
+    which.value = 0;
+    put();
+  });
+}
 
 const make = (): Promise<boolean> =>
   doing(async () => {
@@ -50,6 +75,24 @@ const make = (): Promise<boolean> =>
         <BFormTextarea id="names" v-model="form.names" :state="state" rows="10" />
       </template>
       <template #hint>{{ countedChildren(children.length) }}</template>
+    </FieldGroup>
+    <FieldGroup
+      id="list"
+      v-slot="{ state }"
+      label="Or from a file: a list, CSV or OneRoster"
+      :wrong="listing.wrong('file')"
+    >
+      <BFormFile
+        plain
+        id="list"
+        v-model="file"
+        :state="state"
+        accept=".zip,.csv,.txt,.tsv"
+        @update:model-value="read"
+      />
+    </FieldGroup>
+    <FieldGroup v-if="listed.length > 1" id="which" label="Which class of it">
+      <BFormSelect id="which" v-model="which" :options="options" @update:model-value="put" />
     </FieldGroup>
     <p v-if="elsewhere('name', 'school', 'children')" class="field-error" role="alert">
       {{ elsewhere("name", "school", "children") }}

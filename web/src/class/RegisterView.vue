@@ -8,6 +8,7 @@ import ClassEnd from "./ClassEnd.vue";
 import ClassTabs from "./ClassTabs.vue";
 import NoClass from "./NoClass.vue";
 import RegisterChild from "./RegisterChild.vue";
+import RosterFile from "./RosterFile.vue";
 import WhoElse from "./WhoElse.vue";
 
 /** Who is in the class: children come, leave and come back; and what the class is called. */
@@ -152,6 +153,7 @@ async function rename(): Promise<void> {
             <span v-if="named" class="quiet ms-2" role="status">Kept.</span>
           </form>
         </BCard>
+        <RosterFile :key="`list-${classes.current.id}`" :school-class="classes.current" @taken="changed" />
         <WhoElse
           v-if="right === 'owning'"
           :key="`who-${classes.current.id}`"

@@ -7,15 +7,19 @@ module Vantick
       class BodyLimit
         # Bytes (judgement: a class of forty children is under two thousand).
         MOST = 65_536
+        # Lists and packages from other programs are larger (judgement: a school of a thousand children).
+        MOST_OF_FILES = 900_000
+        FILES = %r{/(roster-readings|roster-previews|rosters|packages|child-files)\z}
 
         def initialize(app)
           @app = app
         end
 
         def call(env)
-          return @app.call(env) if env["CONTENT_LENGTH"].to_i <= MOST
+          most = env["PATH_INFO"].match?(FILES) ? MOST_OF_FILES : MOST
+          return @app.call(env) if env["CONTENT_LENGTH"].to_i <= most
 
-          Problem.new(413, "The request has #{env['CONTENT_LENGTH']} bytes: at most #{MOST} can be taken.", field: :body).to_a
+          Problem.new(413, "The request has #{env['CONTENT_LENGTH']} bytes: at most #{most} can be taken.", field: :body).to_a
         end
       end
     end

@@ -20,6 +20,15 @@ module Vantick
 
         def rename(child_id, name) = @db[:children].where(id: child_id).update(name:)
 
+        # All at once, so that two may change their names with each other: by way of names that nobody has.
+        # @param names [Hash{Integer => String}] by child
+        def rename_all(names)
+          @db.transaction do
+            names.each_key { |child_id| rename(child_id, "\uF8FF#{child_id}") }
+            names.each { |child_id, name| rename(child_id, name) }
+          end
+        end
+
         # Nothing asks for a child who left; the record stays.
         # @param at [String, nil] when; nothing for who came back
         def leave(child_id, at)
@@ -44,6 +53,21 @@ module Vantick
         def named(class_id)
           rows = @db[:children].where(class_id:).order(:position).all
           rows.to_h { |row| [Core::Wording::ChildNames.folded(row[:name]), row] }
+        end
+
+        # @return [Array<Hash>] all children of a class, those who left as well
+        def everybody(class_id)
+          @db[:children].where(class_id:).order(:position).select(:id, :name, :source_id, :left_at).all
+        end
+
+        # @return [Hash{Integer => String}] by child, the id it came with
+        def source_ids(class_id) = @db[:children].where(class_id:).exclude(source_id: nil).select_hash(:id, :source_id)
+
+        # @param named [Hash{String => String}] ids by name, of those who have just come
+        # @param known [Hash{Integer => String}] ids by child
+        def keep_ids(class_id, named, known)
+          named.compact.each { |name, source_id| @db[:children].where(class_id:, name:).update(source_id:) }
+          known.each { |id, source_id| @db[:children].where(id:).update(source_id:) }
         end
 
         # @return [Array<Hash>] those who left, the last one first

@@ -1,0 +1,58 @@
+# frozen_string_literal: true
+
+module Vantick
+  module Server
+    module Classes
+      # A class and what its checks came to, for other programs.
+      class Results < Resource
+        COLUMNS = %i[answered_at child check_id step task time answer verdict read_as misreadings].freeze
+
+        get "/api/classes/:class_id/oneroster.zip" do
+          content_type "application/zip"
+          attachment "oneroster.zip"
+          roster = Formats::OneRoster.new(store.school.sign, school_class, store.register.source_ids(school_class.id), now)
+          roster.bundle(checks)
+        end
+
+        get "/api/classes/:class_id/answers.csv" do
+          content_type "text/csv", charset: "utf-8"
+          attachment "answers.csv"
+          Documents::AnswerTables.rows(COLUMNS, answers)
+        end
+
+        # A line an answer, each JSON by itself.
+        get "/api/classes/:class_id/answers.jsonl" do
+          content_type "application/jsonl"
+          attachment "answers.jsonl"
+          answers.map { |row| "#{JSON.generate(row)}\n" }.join
+        end
+
+        private
+
+        def school_class = @school_class ||= store.classes.find(input[:class_id])
+
+        def answers
+          names = school_class.children.to_h { |child| child.values_at(:id, :name) }
+          store.answers.of_class(school_class.id).select { |answer| names.key?(answer.child_id) }.map do |answer|
+            { **answer.slice(*(COLUMNS - [:child])), child: names[answer.child_id] }
+          end
+        end
+
+        # Of each check with answers what it came to.
+        def checks
+          by_check = store.answers.of_class(school_class.id).reject { |answer| answer.verdict == "blank" }.group_by(&:check_id)
+          store.checks.all(school_class.id, limit: 1000, answered: true).map do |check|
+            title = "#{Core::Teaching::Step.find(check.step).name}, #{check.made_at[0, 10]}"
+            { id: check.id, title:, made_at: check.made_at, scores: scores(by_check.fetch(check.id, [])) }
+          end
+        end
+
+        # @return [Hash{Integer => Float}] by child, the share of what was answered that was right
+        def scores(answers)
+          right = ->(answer) { Core::Marking::Marked.right?(answer.verdict, school_class.wording) }
+          answers.group_by(&:child_id).transform_values { |some| some.count(&right) / some.length.to_f }
+        end
+      end
+    end
+  end
+end

@@ -1,0 +1,64 @@
+# frozen_string_literal: true
+
+require "csv"
+require "zip"
+
+module Vantick
+  module Server
+    module Formats
+      # A zip of small files, bounded before anything of it is unpacked.
+      module Bundle
+        # Bytes unpacked, and files (judgement: a whole school's roster is about a fifth of it).
+        MOST = 8_000_000
+        FILES = 200
+        SIGN = "PK"
+        MOMENT = Zip::DOSTime.local(2000, 1, 1)
+
+        class << self
+          # @param files [Hash{String => String}] by name
+          # @return [String] the bytes, the same for the same files
+          def write(files)
+            Zip::OutputStream.write_buffer do |zip|
+              files.each do |name, text|
+                zip.put_next_entry(Zip::Entry.new("", name, time: MOMENT))
+                zip.write(text)
+              end
+            end.string
+          end
+
+          # @param bytes [String]
+          # @return [Hash{String => String}] by name, without folders
+          # @raise [Core::Error]
+          def read(bytes)
+            entries = Zip::File.open_buffer(StringIO.new(bytes)).select(&:file?)
+            refuse("The file holds far more than a school's lists.") if entries.sum(&:size) > MOST || entries.length > FILES
+            entries.to_h { |entry| [File.basename(entry.name), unpack(entry)] }
+          rescue Zip::Error, Zlib::Error, EOFError
+            refuse("The file is no zip that can be opened: save it once more where it comes from.")
+          end
+
+          # @return [Boolean]
+          def zip?(bytes) = bytes.b.start_with?(SIGN)
+
+          # Text as programs write it: with a mark at its beginning or without, in UTF-8 or in Windows' letters.
+          # @param bytes [String]
+          # @return [String]
+          def text(bytes)
+            text = bytes.dup.force_encoding(Encoding::UTF_8).delete_prefix("\uFEFF")
+            text.valid_encoding? ? text : bytes.dup.force_encoding(Encoding::WINDOWS_1252).encode(Encoding::UTF_8, undef: :replace)
+          end
+
+          private
+
+          # What a file says of its size is not believed.
+          def unpack(entry)
+            found = entry.get_input_stream { |stream| stream.read(MOST + 1) }.to_s
+            found.bytesize > MOST ? refuse("The file holds far more than a school's lists.") : found
+          end
+
+          def refuse(words) = raise(Core::Error.new(words, field: :file))
+        end
+      end
+    end
+  end
+end

@@ -1,0 +1,131 @@
+# frozen_string_literal: true
+
+require "csv"
+require "yaml"
+
+module Vantick
+  module Server
+    module Formats
+      # OneRoster 1.2, the CSV bundle (1EdTech; from memory): a class with its children, and what their checks came to.
+      class OneRoster
+        TABLE = YAML.safe_load_file(File.join(__dir__, "oneroster.yml"), symbolize_names: true).freeze
+        ACTIVE = TABLE[:words][:active]
+        # The share of right answers, as the field wants it.
+        SCALE = (0..10).map { |tenth| { itemValueLHS: "#{tenth * 10} %", itemValueRHS: (tenth / 10.0).to_s } }.freeze
+
+        # @param school [String] what tells this school's ids from another's
+        # @param school_class [Store::Rows::SchoolClass]
+        # @param ids [Hash{Integer => String}] by child, the id it came with
+        # @param at [String] a moment
+        def initialize(school, school_class, ids, at)
+          @school = school
+          @class = school_class
+          @ids = ids
+          @at = at
+        end
+
+        # @param results [Array<Hash>] of each check its `id`, `title`, `made_at`, and `scores` from 0 to 1 by child
+        # @return [String] a zip
+        def bundle(results)
+          @results = results
+          files = { academicSessions: [session], orgs: [org], courses: [course], classes: [klass], users:, roles:, enrollments:,
+                    categories: [category], scoreScales: [scale], lineItems: line_items, results: scores }
+          named = { manifest: manifest(files.keys), **files }
+          Bundle.write(named.to_h { |name, rows| ["#{name}.csv", csv(name, rows)] })
+        end
+
+        # @return [String] the id of one of this school's things
+        def id(kind, number) = "vantick-#{@school}-#{kind}-#{number}"
+
+        # @return [String] the id that a child came with, or one of this school's
+        def child_id(child) = @ids[child[:id]] || id(:child, child[:id])
+
+        private
+
+        def csv(name, rows)
+          columns = TABLE[:files].fetch(name).map(&:to_sym)
+          CSV.generate do |csv|
+            csv << columns
+            rows.each { |row| csv << row.values_at(*columns) }
+          end
+        end
+
+        def row(id, **cells) = { sourcedId: id, status: ACTIVE, dateLastModified: @at, **cells }
+
+        def manifest(files)
+          about = { "manifest.version" => "1.0", "oneroster.version" => TABLE[:version],
+                    **files.to_h { |name| ["file.#{name}", "bulk"] }, **TABLE[:absent].to_h { |name| ["file.#{name}", "absent"] },
+                    "source.systemName" => "Vantick", "source.systemCode" => "vantick" }
+          about.map { |name, value| { propertyName: name, value: } }
+        end
+
+        # A school year from August to July (judgement: OneRoster wants one, and Vantick keeps none).
+        def session
+          day = Date.iso8601(@at[0, 10])
+          from = day.month >= 8 ? day.year : day.year - 1
+          row(id(:year, from), title: "#{from}-#{from + 1}", type: TABLE[:words][:year], startDate: "#{from}-08-01",
+                               endDate: "#{from + 1}-07-31", schoolYear: from + 1)
+        end
+
+        def org = row(id(:school, 1), name: @class.school.empty? ? "School" : @class.school, type: TABLE[:words][:school])
+
+        def course = row(id(:course, 1), title: "Telling the time", orgSourcedId: org[:sourcedId])
+
+        def klass
+          row(id(:class, @class.id), title: @class.name, courseSourcedId: course[:sourcedId], classType: TABLE[:words][:homeroom],
+                                     schoolSourcedId: org[:sourcedId], termSourcedIds: session[:sourcedId])
+        end
+
+        # A first name or alias is all there is of a child.
+        def users
+          @class.children.map do |child|
+            row(child_id(child), enabledUser: "true", username: child_id(child), givenName: child[:name], familyName: "",
+                                 primaryOrgSourcedId: org[:sourcedId])
+          end
+        end
+
+        def roles
+          @class.children.map do |child|
+            row(id(:role, child[:id]), userSourcedId: child_id(child), roleType: TABLE[:words][:primary], role: TABLE[:words][:student],
+                                       orgSourcedId: org[:sourcedId])
+          end
+        end
+
+        def enrollments
+          @class.children.map do |child|
+            row(id(:enrollment, child[:id]), classSourcedId: klass[:sourcedId], schoolSourcedId: org[:sourcedId],
+                                             userSourcedId: child_id(child), role: TABLE[:words][:student], primary: "false")
+          end
+        end
+
+        def category = row(id(:category, 1), title: "Checks", weight: "1")
+
+        def scale
+          value = SCALE.map { |step| "{#{step[:itemValueLHS]}:#{step[:itemValueRHS]}}" }.join(",")
+          row(id(:scale, 1), title: "Share of right answers", type: "percent", orgSourcedId: org[:sourcedId],
+                             classSourcedId: klass[:sourcedId], scoreScaleValue: value)
+        end
+
+        def line_items
+          @results.map do |check|
+            day = check[:made_at][0, 10]
+            row(id(:check, check[:id]), title: check[:title], assignDate: day, dueDate: day, classSourcedId: klass[:sourcedId],
+                                        categorySourcedId: category[:sourcedId], academicSessionSourcedId: session[:sourcedId],
+                                        schoolSourcedId: org[:sourcedId], resultValueMin: "0", resultValueMax: "1")
+          end
+        end
+
+        def scores
+          children = @class.children.to_h { |child| [child[:id], child] }
+          @results.flat_map do |check|
+            check[:scores].slice(*children.keys).map do |child_id, score|
+              row(id(:result, "#{check[:id]}-#{child_id}"), lineItemSourcedId: id(:check, check[:id]),
+                  studentSourcedId: child_id(children[child_id]), scoreStatus: TABLE[:words][:graded], score: format("%.2f", score),
+                  scoreDate: check[:made_at][0, 10], scoreScaleSourcedId: scale[:sourcedId], classSourcedId: klass[:sourcedId])
+            end
+          end
+        end
+      end
+    end
+  end
+end

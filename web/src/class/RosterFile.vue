@@ -1,0 +1,183 @@
+<script setup lang="ts">
+import { computed, ref, shallowRef } from "vue";
+import {
+  previewRoster,
+  readRoster,
+  takeRoster,
+  useDoing,
+  type ListedClass,
+  type NamesTaken,
+  type Roster,
+  type RosterChange,
+  type SchoolClass,
+} from "@/api";
+import { FieldGroup, fileSent } from "@/parts";
+import { countedChildren } from "@/words";
+
+/** A list of children from another program: shown first, then taken whole or not at all. */
+const props = defineProps<{ schoolClass: SchoolClass }>();
+const emit = defineEmits<{ taken: [schoolClass: SchoolClass] }>();
+
+const NAMES = [
+  { value: "first", text: "First names alone" },
+  { value: "initial", text: "With a letter of the family name" },
+  { value: "full", text: "With the family name" },
+];
+const chosen = ref<File | null>(null);
+const sent = ref("");
+const names = ref<NamesTaken>("first");
+const of = ref<string | null>(null);
+const gone = ref<Roster["gone"]>("stay");
+const listed = shallowRef<ListedClass[]>([]);
+const change = shallowRef<RosterChange | null>(null);
+const told = ref("");
+const { busy, wrong, elsewhere, doing } = useDoing();
+const body = computed(() => ({ file: sent.value, names: names.value, of: of.value, gone: gone.value }));
+const several = computed(() => listed.value.length > 1);
+const options = computed(() => [
+  { value: null as string | null, text: "Choose a class…" },
+  ...listed.value.map((one) => ({
+    value: one.id,
+    text: `${one.title}, ${countedChildren(one.children.length)}`,
+  })),
+]);
+const nothing = computed(
+  () =>
+    change.value &&
+    !change.value.added.length &&
+    !change.value.renamed.length &&
+    !change.value.back.length &&
+    (gone.value === "stay" || !change.value.gone.length),
+);
+
+function clear(): void {
+  listed.value = [];
+  change.value = null;
+  of.value = null;
+}
+
+/** Reads the file anew where it or its names are others, and shows what would become of the class. */
+async function look(): Promise<void> {
+  const file = chosen.value;
+  told.value = "";
+  change.value = null;
+  if (!file) return clear();
+  await doing(async () => {
+    sent.value = await fileSent(file);
+    listed.value = await readRoster({ file: sent.value, names: names.value });
+    if (!listed.value.some((one) => one.id === of.value)) of.value = null;
+    await preview();
+  });
+}
+
+async function preview(): Promise<void> {
+  change.value = several.value && !of.value ? null : await previewRoster(props.schoolClass.id, body.value);
+}
+
+async function take(): Promise<void> {
+  const done = await doing(async () => emit("taken", await takeRoster(props.schoolClass.id, body.value)));
+  if (!done) return;
+  told.value = "The list is taken.";
+  chosen.value = null;
+  clear();
+}
+</script>
+
+<template>
+  <BCard>
+    <h2>A list from another program</h2>
+    <p class="quiet">A OneRoster bundle, a table (CSV), or names one under the other.</p>
+    <form novalidate @submit.prevent="take">
+      <FieldGroup id="roster" v-slot="{ state }" label="File" :wrong="wrong('file')">
+        <BFormFile
+          plain
+          id="roster"
+          v-model="chosen"
+          :state="state"
+          accept=".zip,.csv,.txt,.tsv"
+          @update:model-value="look"
+        />
+      </FieldGroup>
+      <FieldGroup v-if="several" id="roster-of" v-slot="{ state }" label="Class" :wrong="wrong('of')">
+        <BFormSelect
+          id="roster-of"
+          v-model="of"
+          :options="options"
+          :state="state"
+          @update:model-value="doing(preview)"
+        />
+      </FieldGroup>
+      <template v-if="listed.length">
+        <FieldGroup id="roster-names" label="What is kept of the names" :wrong="wrong('names')">
+          <BFormSelect id="roster-names" v-model="names" :options="NAMES" @update:model-value="look" />
+        </FieldGroup>
+      </template>
+      <div v-if="change" role="status">
+        <dl class="change">
+          <template v-if="change.added.length">
+            <dt>New</dt>
+            <dd>{{ change.added.join(", ") }}</dd>
+          </template>
+          <template v-if="change.renamed.length">
+            <dt>Renamed</dt>
+            <dd>{{ change.renamed.map((one) => `${one.from} → ${one.to}`).join(", ") }}</dd>
+          </template>
+          <template v-if="change.back.length">
+            <dt>Back</dt>
+            <dd>{{ change.back.map((one) => one.name).join(", ") }}</dd>
+          </template>
+          <template v-if="change.gone.length">
+            <dt>Not on it</dt>
+            <dd>{{ change.gone.map((one) => one.name).join(", ") }}</dd>
+          </template>
+          <dt>As before</dt>
+          <dd>{{ countedChildren(change.same) }}</dd>
+        </dl>
+        <BFormCheckbox
+          v-if="change.gone.length"
+          v-model="gone"
+          value="left"
+          unchecked-value="stay"
+          class="mb-3"
+        >
+          Mark who is not on it as left
+        </BFormCheckbox>
+        <BButton type="submit" variant="primary" :disabled="busy || nothing === true">
+          {{ nothing ? "Nothing changes" : "Take the list" }}
+        </BButton>
+      </div>
+      <p v-if="elsewhere('file', 'of', 'names')" class="field-error" role="alert">
+        {{ elsewhere("file", "of", "names") }}
+      </p>
+      <p v-if="told" class="quiet m-0" role="status">{{ told }}</p>
+    </form>
+    <h2 class="mt-4">For other programs</h2>
+    <div class="d-flex flex-wrap gap-2">
+      <BButton variant="outline-primary" :href="`/api/classes/${schoolClass.id}/oneroster.zip`" download>
+        OneRoster
+      </BButton>
+      <BButton variant="outline-primary" :href="`/api/classes/${schoolClass.id}/answers.csv`" download>
+        Answers, CSV
+      </BButton>
+      <BButton variant="outline-primary" :href="`/api/classes/${schoolClass.id}/answers.jsonl`" download>
+        JSON Lines
+      </BButton>
+    </div>
+  </BCard>
+</template>
+
+<style scoped>
+h2 {
+  margin: 0 0 0.6rem;
+}
+
+.change {
+  display: grid;
+  grid-template-columns: auto minmax(0, 1fr);
+  gap: 0.25rem 0.75rem;
+}
+
+dd {
+  margin: 0;
+}
+</style>
