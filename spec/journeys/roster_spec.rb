@@ -48,4 +48,49 @@ RSpec.describe "A class and other programs", :demo do
     click_button "Make the class"
     expect(page).to have_css(".class-menu", text: "Dunlin class")
   end
+
+  it "gives a check's clocks to other programs, and makes a check of such a file; what is no time is named" do
+    visit "/check/3"
+    find("summary", text: "From a spreadsheet").click
+    package = taken("Clocks as QTI", "qti-*.zip")
+    visit "/check/new"
+    find("summary", text: "Clocks from another program").click
+    attach_file "Package or question", package
+    expect(page).to have_button("Make a check of these")
+    times = store.checks.find(3).items.map(&:time)
+    expect(all("details figcaption").map(&:text)).to match_array(times)
+    click_button "Make a check of these"
+    expect(page).to have_current_path(%r{/check/\d+/slips})
+    expect(store.checks.all(1, limit: 1).first.items.map(&:time)).to match_array(times)
+
+    visit "/check/new"
+    find("summary", text: "Clocks from another program").click
+    attach_file "Package or question", file("q.xml", <<~XML)
+      <assessmentItem identifier="q1" title="Colours"><responseDeclaration><correctResponse><value>blue</value></correctResponse>
+      </responseDeclaration></assessmentItem>
+    XML
+    expect(page).to have_css("li", text: "Colours: “blue” is no time of the dial").and have_button("No time in it", disabled: true)
+  end
+
+  it "lets a child go to another class of another school with the record" do
+    visit "/class/register"
+    within("section[aria-label='Children'] li", text: "Elio", match: :first) { click_button "Erase… Elio" }
+    saved = taken("Save all as JSON", "child*.json")
+    answers = store.db[:answers].where(child_id: store.db[:children].where(name: "Elio").get(:id)).count
+    fill_in "Type Elio to erase", with: "Elio"
+    click_button "Erase for good"
+    expect(page).to have_no_link("Elio")
+    find("summary", text: "One child, from another Vantick").click
+    attach_file "The child's file (JSON)", saved
+    expect(page).to have_link("Elio")
+    expect(store.db[:answers].where(child_id: store.db[:children].where(name: "Elio").get(:id)).count).to eq(answers)
+    attach_file "The child's file (JSON)", saved
+    expect(page).to have_css("[role='alert']", text: "Two children are called Elio")
+  end
+
+  it "puts lessons into a calendar" do
+    visit "/plan"
+    text = File.binread(taken("For a calendar", "lessons*.ics"))
+    expect(text.scan("BEGIN:VEVENT").length).to eq(store.db[:lessons].count)
+  end
 end

@@ -28,6 +28,16 @@ module Vantick
       loader.setup
     end
 
+    # What is no JSON, and what never changes or a whole class waits for at once: not for the contract's check of responses.
+    FILES = lambda do
+      [Desk::Tasks, Show::Facts, Sheets::Papers, Account::Copies, Classes::Results, Check::Package, Plan::Calendar]
+    end
+    # What the pages ask for.
+    PAGES = lambda do
+      [Account::Teachers, Account::School, Desks::OpenDesks, Classes::Registers, Classes::Children, Classes::Removals, Classes::Sharing,
+       Classes::Rosters, Classes::ChildFiles, Check::Checks, Check::Packages, Sheets::Sheets, Plan::Lessons, Classes::Records]
+    end
+
     # @param store [Store::Database]
     # @param web [String] the folder of the built front end
     # What never changes, and what a whole class waits for at once, is checked against the contract by the specs, all else at
@@ -41,10 +51,9 @@ module Vantick
         use Http::Edge, log: log, busy: [Store::Busy]
         Server.front(self, web, proxies)
         Server.gate(self, store)
-        [Desk::Tasks, Show::Facts, Sheets::Papers, Account::Copies, Classes::Results].each { |part| use part }
+        FILES.call.each { |part| use part }
         use OpenapiFirst::Middlewares::ResponseValidation, spec: Http::Contract.definition
-        [Account::Teachers, Account::School, Desks::OpenDesks, Classes::Registers, Classes::Children, Classes::Removals,
-         Classes::Sharing, Classes::Rosters, Check::Checks, Sheets::Sheets, Plan::Lessons, Classes::Records].each { |part| use part }
+        PAGES.call.each { |part| use part }
         run Check::Answers
       end
     end

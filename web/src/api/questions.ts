@@ -21,6 +21,7 @@ import {
   type OwnClass,
   type Account,
   type ListedClass,
+  type PackageFound,
   type RosterChange,
   type School,
   type Shares,
@@ -403,4 +404,22 @@ export function takeRoster(classId: number, body: Roster): Promise<SchoolClass> 
   return asked(
     api.POST("/api/classes/{class_id}/rosters", { params: { path: { class_id: classId } }, body }),
   );
+}
+
+/** A child with the record, from a file of another Vantick. */
+export function takeChildFile(classId: number, file: string): Promise<SchoolClass> {
+  const params = { path: { class_id: classId } };
+  return asked(api.POST("/api/classes/{class_id}/child-files", { params, body: { file } }));
+}
+
+/** Which times are in a package from another program. */
+export function previewPackage(classId: number, file: string): Promise<PackageFound> {
+  const params = { path: { class_id: classId } };
+  return asked(api.POST("/api/classes/{class_id}/package-previews", { params, body: { file } }));
+}
+
+/** Makes a check of them. */
+export function takePackage(classId: number, file: string): Promise<Check> {
+  const params = { path: { class_id: classId } };
+  return asked(api.POST("/api/classes/{class_id}/packages", { params, body: { file } }));
 }

@@ -1,19 +1,41 @@
 <script setup lang="ts">
 import { refDebounced } from "@vueuse/core";
-import { computed, reactive } from "vue";
+import { computed, reactive, ref, watch } from "vue";
 import { useRouter } from "vue-router";
-import { chooseTimes, makeCheck, useAsked, useDoing, useFacts } from "@/api";
+import { chooseTimes, listChecks, makeCheck, readLadder, useAsked, useDoing, useFacts } from "@/api";
 import { FieldGroup } from "@/parts";
 import { DialFace } from "@/dial";
 import { useClasses } from "@/school";
 import { WhatTheyTell } from "@/told";
+import PackageFile from "./PackageFile.vue";
 
 /** Step, task and number in; times and what they can tell out. */
 const router = useRouter();
 const facts = useFacts();
 const classes = useClasses();
 const form = reactive({ step: "quarters", task: "dial_to_words", count: 5, seed: 1 });
+/** What a teacher chose stays, whatever is known by then. */
+const touched = ref(false);
 const { busy, refused: notMade, doing } = useDoing();
+
+/** Where the class stands, and what it was asked last. */
+const { data: ladder } = useAsked("ladder", () => classes.current && [classes.current.id], readLadder);
+const { data: last } = useAsked(
+  "last check",
+  () => classes.current && [classes.current.id, { limit: 1 }],
+  listChecks,
+);
+watch(
+  [ladder, last, () => facts.catalogue],
+  () => {
+    if (touched.value) return;
+    const step = ladder.value?.next.step;
+    const task = last.value?.checks[0]?.task;
+    if (facts.catalogue?.steps.some((one) => one.id === step)) form.step = step ?? form.step;
+    if (facts.catalogue?.tasks.some((one) => one.id === task)) form.task = task ?? form.task;
+  },
+  { immediate: true },
+);
 
 const steps = computed(() => facts.catalogue?.steps.map((step) => ({ value: step.id, text: step.name })));
 const tasks = computed(() => facts.catalogue?.tasks.map((task) => ({ value: task.id, text: task.name })));
@@ -55,7 +77,7 @@ async function make(): Promise<void> {
       <RouterLink :to="{ name: 'new-class' }">Make one</RouterLink>
     </p>
     <div v-else class="columns d-grid align-items-start">
-      <form novalidate @submit.prevent="make">
+      <form novalidate @submit.prevent="make" @change="touched = true">
         <FieldGroup id="step" v-slot="{ state }" label="Step" :wrong="wrong('step')">
           <BFormSelect id="step" v-model="form.step" :state="state" :options="steps" />
         </FieldGroup>
@@ -85,6 +107,7 @@ async function make(): Promise<void> {
             Other times
           </BButton>
         </div>
+        <PackageFile :class-id="classes.current.id" />
       </form>
       <section class="d-grid gap-4" aria-label="The clocks chosen" aria-live="polite">
         <div v-if="choice" class="clocks d-grid gap-3">

@@ -22,7 +22,7 @@ const take = (): Promise<boolean> =>
 
 <template>
   <details class="mt-3">
-    <summary>From a spreadsheet, and to one</summary>
+    <summary>From a spreadsheet, and for other programs</summary>
     <label for="table">Paste rows here: a child's name, then the answers in the order of the clocks.</label>
     <BFormTextarea
       id="table"
@@ -37,6 +37,9 @@ const take = (): Promise<boolean> =>
       <BButton variant="primary" :disabled="busy || !table.trim()" @click="take">Take them in</BButton>
       <BButton variant="outline-primary" :href="`/api/checks/${check.id}/answers.csv`" download>
         Save as CSV
+      </BButton>
+      <BButton variant="outline-primary" :href="`/api/checks/${check.id}/qti.zip`" download>
+        Clocks as QTI
       </BButton>
     </div>
   </details>

@@ -83,9 +83,9 @@ const make = (): Promise<boolean> =>
       :wrong="listing.wrong('file')"
     >
       <BFormFile
-        plain
         id="list"
         v-model="file"
+        plain
         :state="state"
         accept=".zip,.csv,.txt,.tsv"
         @update:model-value="read"

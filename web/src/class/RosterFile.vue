@@ -3,6 +3,7 @@ import { computed, ref, shallowRef } from "vue";
 import {
   previewRoster,
   readRoster,
+  takeChildFile,
   takeRoster,
   useDoing,
   type ListedClass,
@@ -50,6 +51,19 @@ const nothing = computed(
     (gone.value === "stay" || !change.value.gone.length),
 );
 
+const childFile = ref<File | null>(null);
+const one = useDoing();
+
+/** The child is in the class with every answer as soon as the file is read. */
+async function takeChild(): Promise<void> {
+  const file = childFile.value;
+  if (!file) return;
+  const done = await one.doing(async () =>
+    emit("taken", await takeChildFile(props.schoolClass.id, await fileSent(file))),
+  );
+  if (done) childFile.value = null;
+}
+
 function clear(): void {
   listed.value = [];
   change.value = null;
@@ -90,9 +104,9 @@ async function take(): Promise<void> {
     <form novalidate @submit.prevent="take">
       <FieldGroup id="roster" v-slot="{ state }" label="File" :wrong="wrong('file')">
         <BFormFile
-          plain
           id="roster"
           v-model="chosen"
+          plain
           :state="state"
           accept=".zip,.csv,.txt,.tsv"
           @update:model-value="look"
@@ -151,6 +165,25 @@ async function take(): Promise<void> {
       </p>
       <p v-if="told" class="quiet m-0" role="status">{{ told }}</p>
     </form>
+    <details class="mt-3">
+      <summary>One child, from another Vantick</summary>
+      <FieldGroup
+        id="child-file"
+        v-slot="{ state }"
+        label="The child's file (JSON)"
+        :wrong="one.trouble.value"
+        class="mt-2"
+      >
+        <BFormFile
+          id="child-file"
+          v-model="childFile"
+          plain
+          :state="state"
+          accept=".json"
+          @update:model-value="takeChild"
+        />
+      </FieldGroup>
+    </details>
     <h2 class="mt-4">For other programs</h2>
     <div class="d-flex flex-wrap gap-2">
       <BButton variant="outline-primary" :href="`/api/classes/${schoolClass.id}/oneroster.zip`" download>

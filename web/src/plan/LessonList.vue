@@ -4,7 +4,7 @@ import { DialFace } from "@/dial";
 import { dayWords } from "@/words";
 
 /** Lessons planned and given. */
-defineProps<{ lessons: readonly LessonSummary[]; busy: boolean }>();
+defineProps<{ classId: number; lessons: readonly LessonSummary[]; busy: boolean }>();
 defineEmits<{ copy: [lesson: LessonSummary]; remove: [lesson: LessonSummary] }>();
 
 const facts = useFacts();
@@ -12,7 +12,18 @@ const facts = useFacts();
 
 <template>
   <section class="lessons" aria-labelledby="lessons-head">
-    <h2 id="lessons-head" class="eyebrow">Lessons</h2>
+    <div class="d-flex align-items-baseline justify-content-between">
+      <h2 id="lessons-head" class="eyebrow">Lessons</h2>
+      <BButton
+        v-if="lessons.length"
+        variant="link"
+        size="sm"
+        :href="`/api/classes/${classId}/lessons.ics`"
+        download
+      >
+        For a calendar
+      </BButton>
+    </div>
     <p v-if="!lessons.length" class="quiet">None yet. Plan the one above, or choose a step of the ladder.</p>
     <ul class="list-unstyled p-0 m-0">
       <li v-for="lesson in lessons" :key="lesson.id">

@@ -79,7 +79,13 @@ const remove = (lesson: LessonSummary): Promise<boolean> =>
             <h2 id="ladder-head" class="eyebrow">The ladder</h2>
             <LadderGrid :ladder="ladder" :selected="selected" @select="selected = $event" />
           </section>
-          <LessonList :lessons="lessons ?? []" :busy="busy" @remove="remove" @copy="copy" />
+          <LessonList
+            :class-id="classes.current.id"
+            :lessons="lessons ?? []"
+            :busy="busy"
+            @remove="remove"
+            @copy="copy"
+          />
           <RemovedLately :class-id="classes.current.id" :kinds="['lesson']" @back="reload" />
         </div>
         <RungDetail

@@ -52,7 +52,7 @@ module Vantick
 
         get "/api/classes/:class_id/children/:child_id/file.json" do
           attachment "child.json"
-          answer_json(store.register.everything(child.id))
+          answer_json({ **Formats::ChildFile::MARK, **store.register.everything(child.id) })
         end
 
         get "/api/classes/:class_id/children/:child_id/file.csv" do

@@ -56,13 +56,19 @@ module Vantick
         end
 
         def apply(found)
-          register = store.register
-          register.rename_all(found.renamed.transform_keys { |child| child[:id] })
-          leaving = sent[:gone] == "left" ? found.gone : []
-          { nil => found.back, now => leaving }.each { |at, children| children.each { |child| register.leave(child[:id], at) } }
-          register.add(input[:class_id], found.added.map(&:last))
-          register.keep_ids(input[:class_id], found.added.to_h(&:reverse), found.ids)
+          store.register.rename_all(found.renamed.transform_keys { |child| child[:id] })
+          leave(found.back, nil)
+          leave(found.gone, now) if sent[:gone] == "left"
+          add(found.added)
+          store.register.keep_ids(input[:class_id], {}, found.ids)
         end
+
+        def add(added)
+          store.register.add(input[:class_id], added.map(&:last))
+          store.register.keep_ids(input[:class_id], added.to_h(&:reverse), {})
+        end
+
+        def leave(children, at) = children.each { |child| store.register.leave(child[:id], at) }
       end
     end
   end

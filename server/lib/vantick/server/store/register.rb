@@ -119,9 +119,9 @@ module Vantick
         def answers(child_id)
           rows = @db[:answers].join(:items, id: :item_id).join(:checks, id: Sequel[:items][:check_id])
           rows = rows.where(Sequel[:answers][:child_id] => child_id).order(Sequel[:answers][:id])
-          rows.select(:answered_at, :time, *Answers::ASKED, :answer, :verdict, :read_as, Sequel[:answers][:misreadings]).map do |row|
-            { **row, misreadings: row[:misreadings].split }
-          end
+          rows = rows.select(:answered_at, :time, *Answers::ASKED, :said, Sequel[:items][:misreading].as(:mistake), :answer, :verdict,
+                             :read_as, Sequel[:answers][:misreadings])
+          rows.map { |row| { **row.compact, misreadings: row[:misreadings].split } }
         end
 
         def practice(child_id)

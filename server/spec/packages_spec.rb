@@ -1,0 +1,132 @@
+# frozen_string_literal: true
+
+require "nokogiri"
+
+# Checks for other programs, and lessons for a calendar. QTI 3.0 is written down from memory; iCalendar is RFC 5545.
+RSpec.describe Vantick::Server::Check::Packages do
+  let(:school_class) { make_class(%w[Bo Ida]) }
+  let(:path) { "/api/classes/#{school_class['id']}" }
+
+  def package(check) = plain("/api/checks/#{check['id']}/qti.zip").body
+
+  def sent(bytes) = { file: Base64.strict_encode64(bytes) }
+
+  # Another reader than the one that is tried: Info-ZIP, and libxml2 by itself.
+  def unzipped(bytes)
+    file = File.join(folder, "package.zip")
+    File.binwrite(file, bytes)
+    names = IO.popen(["unzip", "-Z1", file], &:readlines).map(&:chomp)
+    names.to_h { |name| [name, IO.popen(["unzip", "-p", file, name], &:read).force_encoding("UTF-8")] }
+  end
+
+  def xml(text) = Nokogiri::XML(text, &:strict).remove_namespaces!
+
+  it "is a package whose manifest names every file, well formed, with the answers that are right" do
+    check = make_check(school_class, count: 5)
+    files = unzipped(package(check))
+    manifest = xml(files["imsmanifest.xml"])
+    expect(manifest.xpath("//file/@href").map(&:value)).to match_array(files.keys - ["imsmanifest.xml"])
+    expect(manifest.xpath("//resource/@href").map(&:value)).to match_array(files.keys.grep(/items.*xml/))
+    items = files.select { |name, _| name.match?(/items.*xml/) }.values.map { |text| xml(text) }
+    right = items.map { |item| item.at_xpath("//qti-correct-response/qti-value").text }
+    expect(right).to match_array(check["items"].map { |item| item["right"] })
+    items.each do |item|
+      expect(item.at_xpath("//qti-text-entry-interaction/@response-identifier").value)
+        .to eq(item.at_xpath("//qti-response-declaration/@identifier").value)
+      keys = item.xpath("//qti-map-entry/@map-key").map(&:value)
+      expect(keys).to include(item.at_xpath("//qti-value").text)
+      expect(keys.uniq).to eq(keys)
+      expect(xml(files["items/#{item.at_xpath('//img/@src').value}"]).root.name).to eq("svg")
+    end
+  end
+
+  # Every way that a package counts as right is right here as well, at every quarter.
+  it "counts nothing as right that Vantick would not" do
+    task = Vantick::Core::Marking::Task.find(:dial_to_words)
+    Vantick::Core::Teaching::Step.find(:quarters).pool.each do |time|
+      item = Vantick::Server::Formats::QtiItem.new("a", "A", task, time, Vantick::Core::Wording::Conventions.default)
+      xml(item.xml("a.svg")).xpath("//qti-map-entry/@map-key").each do |way|
+        expect(Vantick::Core::Marking::Marker.mark(task:, time:, text: way.value).verdict).to match(/\Aright/), "#{time} #{way}"
+      end
+    end
+  end
+
+  it "has hands drawn by the child, and looked at by a person" do
+    made = post("#{path}/sheets", { kind: "draw", step: "quarters", task: "words_to_dial", count: 4, seed: 1, names: true })
+    expect(made.status).to eq(201)
+    files = unzipped(plain("/api/checks/#{made.body['check_id']}/qti.zip").body)
+    item = xml(files.find { |name, _| name.match?(/items.*xml/) }.last)
+    expect(item.at_xpath("//qti-drawing-interaction//object/@type").value).to eq("image/svg+xml")
+    expect(item.at_xpath("//qti-outcome-declaration/@external-scored").value).to eq("human")
+    expect(item.xpath("//qti-response-processing")).to be_empty
+  end
+
+  %w[dial_to_words dial_to_digital].each do |task|
+    it "comes in again as the check that went out: #{task}" do
+      check = make_check(school_class, task:)
+      out = package(check)
+      expect(post("#{path}/package-previews", sent(out)).body).to include("times" => check["items"].map { |item| item["time"] },
+                                                                          "step" => "quarters", "task" => task, "left_out" => [])
+      made = post("#{path}/packages", sent(out))
+      expect(made.status).to eq(201)
+      expect(made.body["items"].map { |item| item.values_at("time", "right") }).to eq(check["items"].map { |item|
+        item.values_at("time", "right")
+      })
+    end
+  end
+
+  # An item as older versions write it, made by hand.
+  def old_item(value, choices: "")
+    "<assessmentItem xmlns='http://www.imsglobal.org/xsd/imsqti_v2p1' identifier='q' title='Question'>" \
+      "<responseDeclaration identifier='RESPONSE'><correctResponse>#{value}</correctResponse></responseDeclaration>" \
+      "<itemBody><choiceInteraction>#{choices}</choiceInteraction></itemBody></assessmentItem>"
+  end
+
+  it "reads single items, choices by what is written there, and names what is no time" do
+    choices = "<simpleChoice identifier='A'>half past two</simpleChoice><simpleChoice identifier='B'>half past three</simpleChoice>"
+    { old_item("<value>A</value>", choices:) => ["2:30"], old_item("<value>07:45</value>") => ["7:45"] }.each do |item, times|
+      expect(post("#{path}/package-previews", sent(item)).body["times"]).to eq(times), item
+    end
+    { old_item("<value>blue</value>") => /“blue” is no time/, old_item("") => /no right answer/,
+      old_item("<value>1:00</value><value>2:00</value>") => /2 right answers/ }.each do |item, why|
+      expect(post("#{path}/package-previews", sent(item)).body["left_out"].first).to match("item" => "Question", "why" => match(why))
+      expect(post("#{path}/packages", sent(item))).to be_refused(422).at("file").saying(/No question/)
+    end
+  end
+
+  it "refuses what is no package, fetches nothing and opens no file" do
+    secret = File.join(folder, "secret.txt").tap { |file| File.write(file, "half past two") }
+    entity = "<!DOCTYPE a [<!ENTITY e SYSTEM 'file://#{secret}'>]>#{old_item('<value>&e;</value>')}"
+    expect(post("#{path}/package-previews", sent(entity)).body["times"].to_a).to eq([])
+    ["no xml", "<a/>", "PK\u0003\u0004"].each do |text|
+      expect(post("#{path}/package-previews", sent(text))).to be_refused(422).at("file"), text
+    end
+    many = Vantick::Server::Formats::Bundle.write((1..12).to_h { |hour| ["#{hour}.xml", old_item("<value>#{hour}:00</value>")] }
+      .merge((1..12).to_h { |hour| ["h#{hour}.xml", old_item("<value>#{hour}:30</value>")] }))
+    expect(post("#{path}/packages", sent(many))).to be_refused(422).at("file").saying(/at most \d+ clocks/)
+  end
+
+  describe "lessons in a calendar" do
+    def calendar = plain("#{path}/lessons.ics").body
+
+    def events(text) = text.gsub("\r\n ", "").split("BEGIN:VEVENT").drop(1).map { |one| one.scan(/^([A-Z]+)[^:\r\n]*:(.*)\r$/).to_h }
+
+    it "is whole days with a name that stays, also across the change to summer time and a year's end" do
+      days = %w[2026-03-28 2026-03-29 2026-12-31]
+      made = days.map { |day| post("#{path}/lessons", { day:, step: "quarters", minutes: 40, seed: 1 }).body }
+      text = calendar
+      expect(text.lines).to all(end_with("\r\n"))
+      expect(text.lines.map { |line| line.chomp.bytesize }.max).to be <= 75 # RFC 5545, 3.1
+      found = events(text).sort_by { |event| event["DTSTART"] }
+      expect(found.map do |event|
+        event.values_at("DTSTART", "DTEND")
+      end).to eq([%w[20260328 20260329], %w[20260329 20260330], %w[20261231 20270101]])
+      expect(found.map { |event| event["SUMMARY"] }.uniq).to eq(["Quarters\\, 40 minutes"])
+      delete("/api/lessons/#{made.first['id']}")
+      again = events(calendar)
+      expect(again.map { |event| event["UID"] } - found.map { |event| event["UID"] }).to eq([])
+      expect(again.length).to eq(2)
+      expect(text).to include("BEGIN:VCALENDAR", "VERSION:2.0", "PRODID:", "DTSTAMP:")
+    end
+  end
+end

@@ -1,0 +1,70 @@
+<script setup lang="ts">
+import { ref, shallowRef } from "vue";
+import { useRouter } from "vue-router";
+import { previewPackage, takePackage, useDoing, useFacts, type PackageFound } from "@/api";
+import { DialFace } from "@/dial";
+import { FieldGroup, fileSent } from "@/parts";
+
+/** Clocks from another program: what could be read is shown, and what could not, before a check is made of it. */
+const props = defineProps<{ classId: number }>();
+
+const router = useRouter();
+const facts = useFacts();
+const file = ref<File | null>(null);
+const sent = ref("");
+const found = shallowRef<PackageFound | null>(null);
+const { busy, trouble, doing } = useDoing();
+
+async function look(): Promise<void> {
+  const chosen = file.value;
+  found.value = null;
+  if (!chosen) return;
+  await doing(async () => {
+    sent.value = await fileSent(chosen);
+    found.value = await previewPackage(props.classId, sent.value);
+  });
+}
+
+const take = (): Promise<boolean> =>
+  doing(async () => {
+    const made = await takePackage(props.classId, sent.value);
+    await router.push({ name: "slips", params: { id: made.id } });
+  });
+</script>
+
+<template>
+  <details class="mt-4">
+    <summary>Clocks from another program (QTI)</summary>
+    <FieldGroup id="package" v-slot="{ state }" label="Package or question" :wrong="trouble" class="mt-2">
+      <BFormFile
+        id="package"
+        v-model="file"
+        plain
+        :state="state"
+        accept=".zip,.xml"
+        @update:model-value="look"
+      />
+    </FieldGroup>
+    <div v-if="found" role="status">
+      <div class="read d-grid gap-2">
+        <figure v-for="time in found.times" :key="time" class="m-0 text-center">
+          <DialFace :facts="facts.of(time)" :label="`A dial at ${time}`" detail="small" />
+          <figcaption>{{ time }}</figcaption>
+        </figure>
+      </div>
+      <ul v-if="found.left_out.length" class="quiet">
+        <li v-for="one in found.left_out" :key="one.item">{{ one.item }}: {{ one.why }}</li>
+      </ul>
+      <BButton variant="outline-primary" :disabled="busy || !found.times.length" @click="take">
+        {{ found.times.length ? "Make a check of these" : "No time in it" }}
+      </BButton>
+    </div>
+  </details>
+</template>
+
+<style scoped>
+.read {
+  grid-template-columns: repeat(auto-fill, minmax(4.5rem, 1fr));
+  margin-bottom: 0.75rem;
+}
+</style>
