@@ -34,8 +34,8 @@ module Vantick
     end
     # What the pages ask for.
     PAGES = lambda do
-      [Account::Teachers, Account::School, Desks::OpenDesks, Classes::Registers, Classes::Children, Classes::Removals, Classes::Sharing,
-       Classes::Rosters, Classes::ChildFiles, Check::Checks, Check::Packages, Sheets::Sheets, Plan::Lessons, Classes::Records]
+      [Account::Teachers, Account::School, Desks::OpenDesks, Classes::Registers, Classes::Children, Classes::Removals,
+       Classes::Sharing, Classes::Searches, Classes::Rosters, Classes::ChildFiles, Check::Checks, Check::Packages, Sheets::Sheets, Plan::Lessons, Classes::Records]
     end
 
     # @param store [Store::Database]

@@ -17,6 +17,7 @@ export type OwnClass = components["schemas"]["ClassOfTeacher"];
 export type RosterChange = JsonOf<paths["/api/classes/{class_id}/roster-previews"]["post"]>;
 export type ListedClass = JsonOf<paths["/api/roster-readings"]["post"]>["classes"][number];
 export type PackageFound = JsonOf<paths["/api/classes/{class_id}/package-previews"]["post"]>;
+export type Found = components["schemas"]["Found"];
 export type Removed = components["schemas"]["Removed"];
 export type Register = JsonOf<paths["/api/classes/{class_id}/register"]["get"]>;
 export type Choice = Schemas["Choice"];

@@ -13,6 +13,7 @@ import {
   type Desk,
   type Drawing,
   type Findings,
+  type Found,
   type Ladder,
   type Lesson,
   type LessonPlan,
@@ -422,4 +423,9 @@ export function previewPackage(classId: number, file: string): Promise<PackageFo
 export function takePackage(classId: number, file: string): Promise<Check> {
   const params = { path: { class_id: classId } };
   return asked(api.POST("/api/classes/{class_id}/packages", { params, body: { file } }));
+}
+
+/** Children, checks and lessons of all classes by what is remembered of them. */
+export async function search(text: string): Promise<Found[]> {
+  return (await asked(api.GET("/api/search", { params: { query: { text } } }))).found;
 }

@@ -1,7 +1,10 @@
 <script setup lang="ts">
+import { onKeyStroke } from "@vueuse/core";
+import { ref } from "vue";
 import { useRoute, useRouter } from "vue-router";
 import { useSession } from "@/account";
 import { useClasses } from "@/school";
+import SearchField from "./SearchField.vue";
 
 const route = useRoute();
 const router = useRouter();
@@ -13,6 +16,14 @@ function choose(id: number): void {
   const about = route.params.id || route.params.child;
   void router.push({ name: about ? "home" : (route.name ?? "home"), query: { class: String(id) } });
 }
+
+const looking = ref(false);
+onKeyStroke("/", (event) => {
+  if (event.ctrlKey || event.metaKey || event.altKey || !classes.current) return;
+  if ((event.target as HTMLElement).closest("input, textarea, select, [contenteditable]")) return;
+  event.preventDefault();
+  looking.value = true;
+});
 
 const places = [
   { name: "plan", text: "Plan", within: ["plan", "lesson", "run"] },
@@ -49,32 +60,46 @@ const places = [
         </BNavItem>
       </BNav>
     </nav>
-    <BDropdown variant="link" class="class-menu" placement="bottom-end">
-      <template #button-content>
-        <strong class="name">{{ classes.current?.name ?? session.name }}</strong>
-        <span v-if="classes.current?.school" class="school min-w-0 overflow-hidden">
-          · {{ classes.current.school }}
-        </span>
-      </template>
-      <BDropdownItemButton
-        v-for="one in classes.all"
-        :key="one.id"
-        :active="one.id === classes.current?.id"
-        @click="choose(one.id)"
+    <div class="right d-flex align-items-center justify-content-end min-w-0">
+      <BButton
+        v-if="classes.current"
+        variant="link"
+        class="look"
+        aria-label="Search"
+        title="Search ( / )"
+        @click="looking = true"
       >
-        {{ one.name }}
-        <span v-if="one.archived" class="quiet">put away</span>
-      </BDropdownItemButton>
-      <BDropdownDivider v-if="classes.current" />
-      <BDropdownItem v-if="classes.current" :to="{ name: 'settings' }">
-        Settings of {{ classes.current.name }}
-      </BDropdownItem>
-      <BDropdownItem v-if="classes.current" :to="{ name: 'keys' }">The children's pictures</BDropdownItem>
-      <BDropdownItem :to="{ name: 'new-class' }">New class…</BDropdownItem>
-      <BDropdownDivider />
-      <BDropdownItem :to="{ name: 'account' }">Account of {{ session.name }}</BDropdownItem>
-      <BDropdownItemButton @click="session.leave(false)">Sign out</BDropdownItemButton>
-    </BDropdown>
+        <i class="bi bi-search" aria-hidden="true"></i>
+      </BButton>
+      <BDropdown variant="link" class="class-menu" placement="bottom-end">
+        <template #button-content>
+          <strong class="name">{{ classes.current?.name ?? session.name }}</strong>
+          <span v-if="classes.current?.school" class="school min-w-0 overflow-hidden">
+            · {{ classes.current.school }}
+          </span>
+        </template>
+        <BDropdownItemButton
+          v-for="one in classes.all"
+          :key="one.id"
+          :active="one.id === classes.current?.id"
+          @click="choose(one.id)"
+        >
+          {{ one.name }}
+          <span v-if="one.archived" class="quiet">put away</span>
+        </BDropdownItemButton>
+        <BDropdownDivider />
+        <BDropdownItemButton v-if="classes.current" @click="looking = true">Search…</BDropdownItemButton>
+        <BDropdownItem v-if="classes.current" :to="{ name: 'settings' }">
+          Settings of {{ classes.current.name }}
+        </BDropdownItem>
+        <BDropdownItem v-if="classes.current" :to="{ name: 'keys' }">The children's pictures</BDropdownItem>
+        <BDropdownItem :to="{ name: 'new-class' }">New class…</BDropdownItem>
+        <BDropdownDivider />
+        <BDropdownItem :to="{ name: 'account' }">Account of {{ session.name }}</BDropdownItem>
+        <BDropdownItemButton @click="session.leave(false)">Sign out</BDropdownItemButton>
+      </BDropdown>
+    </div>
+    <SearchField v-model="looking" />
   </header>
 </template>
 
@@ -144,7 +169,15 @@ const places = [
   }
 }
 
+.look {
+  padding: 0 0.75rem;
+}
+
 @media (max-width: 40rem) {
+  .look {
+    display: none;
+  }
+
   .bar {
     padding: 0 0.75rem;
     gap: 0.25rem;

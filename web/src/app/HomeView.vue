@@ -7,6 +7,7 @@ import { HomeLadder } from "@/plan";
 import { counted, moment } from "@/words";
 import { seem } from "@/told";
 import { useClasses } from "@/school";
+import FirstDays from "./FirstDays.vue";
 
 /** Where a teaching day begins: what the last check says, and what to do next. */
 const LAST = 5;
@@ -47,6 +48,7 @@ const clocks = computed(() => {
   <div class="page">
     <p v-if="trouble" role="alert" class="field-error">{{ trouble }}</p>
 
+    <FirstDays v-if="classes.current ? checks && !classes.current.made_up : true" :checks="checks ?? []" />
     <BCard v-if="!classes.current || (checks && !last)" class="start">
       <div class="start-dial"><DialFace :facts="facts.of('10:10')" /></div>
       <div>

@@ -1,4 +1,5 @@
 import { createRouter, createWebHistory } from "vue-router";
+import { keepSeen } from "./seen";
 import { useClasses } from "@/school";
 
 export const router = createRouter({
@@ -140,6 +141,7 @@ router.beforeEach((to) => {
   return { path: to.path, query: { ...to.query, class: String(classes.current.id) }, hash: to.hash };
 });
 
+keepSeen(router);
 router.afterEach((to) => {
   document.title = `${String(to.meta.title)} · Vantick`;
 });

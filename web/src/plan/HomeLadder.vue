@@ -6,7 +6,7 @@ import { DialFace } from "@/dial";
 import { useClasses } from "@/school";
 import StateBar from "./StateBar.vue";
 import { useNext } from "./useNext";
-import { counted, dayWords, today } from "@/words";
+import { counted, dayWords, plusDays, today } from "@/words";
 
 /**
  * The next lesson in one card, beside it what else there is (a slot), and the ladder as a row of small dials filled by how much of
@@ -17,8 +17,17 @@ const classes = useClasses();
 const ofClass = (): [number] | null => classes.current && [classes.current.id];
 const { data: ladder } = useAsked("ladder", ofClass, readLadder);
 const { data: lessons } = useAsked("lessons", ofClass, listLessons);
+/** A lesson that was planned for a day of the last week and not given is offered again. */
+const WEEK = 7;
+const waiting = computed(() => lessons.value?.filter((one) => !one.given_at) ?? []);
+const missed = computed(() => {
+  const last = waiting.value.find((one) => one.day < today());
+  const given = lessons.value?.some((one) => one.given_at && last && one.day >= last.day);
+  return last && !given && last.day >= plusDays(today(), -WEEK) ? last : undefined;
+});
 /** The next of those that wait to be given. */
-const lesson = computed(() => lessons.value?.filter((one) => !one.given_at && one.day >= today()).at(-1));
+const lesson = computed(() => waiting.value.filter((one) => one.day >= today()).at(-1) ?? missed.value);
+const late = computed(() => lesson.value !== undefined && lesson.value === missed.value);
 const rungs = computed(() =>
   (facts.catalogue?.ladder ?? []).flatMap((rung) => {
     const standing = ladder.value?.steps.find((step) => step.id === rung.id);
@@ -42,7 +51,13 @@ const who = computed(() => (lesson.value ? [] : names.value));
         <DialFace v-if="rung" class="next-dial" :facts="facts.of(rung.example ?? '10:10')" />
         <div>
           <p class="eyebrow">
-            {{ lesson ? "The lesson you have planned" : `Next for ${classes.current?.name}` }}
+            {{
+              late
+                ? "Planned and not given yet"
+                : lesson
+                  ? "The lesson you have planned"
+                  : `Next for ${classes.current?.name}`
+            }}
           </p>
           <h1>{{ rung?.name ?? "The top of the ladder" }}</h1>
           <p class="why">{{ reason }}</p>

@@ -95,6 +95,10 @@ module Vantick
         # @return [Register]
         def register = Register.new(db)
 
+        # @param classes [Array<Rows::SchoolClass>]
+        # @return [Search]
+        def search(classes) = Search.new(db, classes)
+
         # @return [School]
         def school = School.new(db)
 

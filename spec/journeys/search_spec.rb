@@ -1,0 +1,57 @@
+# frozen_string_literal: true
+
+RSpec.describe "Where one looks for something" do
+  it "is one field: a key opens it, Enter goes to the first that is found", :demo do
+    visit "/plan"
+    expect(page).to have_css("h2", text: "The ladder")
+    browser.action.send_keys("/").perform
+    expect(page).to have_field("Search", focused: true)
+    fill_in "Search", with: "hana"
+    expect(page).to have_css("[aria-label='Found'] a", text: "Hana").and be_accessible
+    find_field("Search").send_keys(:enter)
+    expect(page).to have_css("h1", text: "Hana").and have_no_css(".modal")
+    click_button "Search"
+    fill_in "Search", with: "half past"
+    expect(page).to have_css("[aria-label='Found'] a", text: "Check: Half past")
+    fill_in "Search", with: "qqq"
+    expect(page).to have_text("Nothing is called so.")
+    find_field("Search").send_keys(:escape)
+    expect(page).to have_no_css(".modal")
+  end
+
+  it "leaves the key alone where something is typed", :demo do
+    visit "/sheets"
+    visit "/class/register"
+    fill_in "Add children", with: "A/B"
+    expect(find_field("Add children", exact: false).value).to eq("A/B")
+    expect(page).to have_no_css(".modal")
+  end
+
+  it "shows a new teacher five steps that tick themselves off, and can be put away" do
+    visit "/"
+    expect(page).to have_css("h2", text: "The first day").and have_css("[aria-current='step']", text: "Make a class")
+    visit "/check/#{make_check}"
+    visit "/"
+    expect(page).to have_css("[aria-current='step']", text: "Say how your class says the time")
+    click_link "Say how your class says the time"
+    expect(page).to have_css("h1", text: "says the time")
+    visit "/"
+    expect(page).to have_css("[aria-current='step']", text: "Type in what they wrote").and have_css("[aria-label='done']", count: 3)
+    click_link "Type in what they wrote"
+    expect(page).to have_css("input[aria-label='Anneke, clock 1']")
+    visit "/"
+    click_button "Put away"
+    expect(page).to have_no_css("h2", text: "The first day")
+    visit "/"
+    expect(page).to have_css("h1", text: "is ready").and have_no_css("h2", text: "The first day")
+  end
+
+  it "offers a lesson again that was planned for yesterday and not given", :demo do
+    store.db[:lessons].where(given_at: nil).update(day: (Date.today - 1).iso8601)
+    visit "/"
+    expect(page).to have_text("Planned and not given yet")
+    store.db[:lessons].where(given_at: nil).update(day: (Date.today - 9).iso8601)
+    visit "/"
+    expect(page).to have_text("Next for Curlew class")
+  end
+end

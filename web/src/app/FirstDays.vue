@@ -1,0 +1,80 @@
+<script setup lang="ts">
+import { useLocalStorage } from "@vueuse/core";
+import { computed } from "vue";
+import type { RouteLocationRaw } from "vue-router";
+import type { CheckSummary } from "@/api";
+import { useClasses } from "@/school";
+import { useSeen } from "./seen";
+
+/** The first day in five small steps, which tick themselves off; it can be put away. */
+const props = defineProps<{ checks: readonly CheckSummary[] }>();
+
+interface Stage {
+  text: string;
+  done: boolean;
+  to: RouteLocationRaw;
+}
+
+const classes = useClasses();
+const seen = useSeen();
+const away = useLocalStorage("vantick.first-days.away", false);
+const answered = computed(() => props.checks.find((check) => check.answers > 0));
+const stages = computed<Stage[]>(() => {
+  const first = answered.value ?? props.checks[0];
+  const params = first ? { params: { id: first.id } } : {};
+  return [
+    { text: "Make a class", done: classes.current !== null, to: { name: "new-class" } },
+    { text: "Say how your class says the time", done: seen.value.settings, to: { name: "settings" } },
+    { text: "Make a first check", done: props.checks.length > 0, to: { name: "new-check" } },
+    {
+      text: "Type in what they wrote",
+      done: answered.value !== undefined,
+      to: first ? { name: "check", ...params } : { name: "new-check" },
+    },
+    {
+      text: "See what it says",
+      done: seen.value.class,
+      to: answered.value ? { name: "class", ...params } : { name: "checks" },
+    },
+  ];
+});
+const next = computed(() => stages.value.find((stage) => !stage.done));
+</script>
+
+<template>
+  <BCard v-if="next && !away" class="mb-4">
+    <div class="d-flex align-items-baseline justify-content-between">
+      <h2 class="m-0">The first day</h2>
+      <BButton variant="link" size="sm" @click="away = true">Put away</BButton>
+    </div>
+    <ol class="list-unstyled d-flex flex-wrap m-0">
+      <li v-for="stage in stages" :key="stage.text" :aria-current="stage === next ? 'step' : undefined">
+        <i
+          :class="['bi', stage.done ? 'bi-check-circle-fill done' : 'bi-circle']"
+          :aria-label="stage.done ? 'done' : 'to do'"
+          role="img"
+        ></i>
+        <span v-if="stage.done" class="quiet">{{ stage.text }}</span>
+        <RouterLink v-else :to="stage.to" :class="{ 'fw-bold': stage === next }">{{ stage.text }}</RouterLink>
+      </li>
+    </ol>
+  </BCard>
+</template>
+
+<style scoped>
+ol {
+  gap: 0.25rem 1.75rem;
+}
+
+li {
+  padding: 0.35rem 0;
+}
+
+i {
+  margin-right: 0.4rem;
+}
+
+.done {
+  color: var(--v-right);
+}
+</style>
