@@ -35,7 +35,8 @@ module Vantick
     # What the pages ask for.
     PAGES = lambda do
       [Account::Teachers, Account::School, Desks::OpenDesks, Classes::Registers, Classes::Children, Classes::Removals,
-       Classes::Sharing, Classes::Searches, Classes::Rosters, Classes::ChildFiles, Check::Checks, Check::Packages, Sheets::Sheets, Plan::Lessons, Classes::Records]
+       Classes::Sharing, Classes::Searches, Classes::Rosters, Classes::ChildFiles, Classes::Records,
+       Check::Checks, Check::Packages, Sheets::Sheets, Plan::Lessons]
     end
 
     # @param store [Store::Database]

@@ -5,7 +5,7 @@ import { useFacts, type CheckSummary } from "@/api";
 import { counted, moment } from "@/words";
 
 /** A check in one line: what, when, how far it has come, and where to go from here. */
-const props = defineProps<{ check: CheckSummary; removable?: boolean; busy?: boolean }>();
+const props = defineProps<{ check: CheckSummary; removable?: boolean }>();
 defineEmits<{ remove: [] }>();
 
 const facts = useFacts();
@@ -79,7 +79,7 @@ const practice = computed(() => props.check.desk?.kind === "practice");
       >
         What they say
       </BButton>
-      <BButton v-if="removable" variant="link" :disabled="busy" @click="$emit('remove')">Remove</BButton>
+      <BButton v-if="removable" variant="link" @click="$emit('remove')">Remove</BButton>
     </div>
   </article>
 </template>

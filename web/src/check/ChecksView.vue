@@ -51,8 +51,11 @@ async function further(): Promise<void> {
   });
 }
 
+/** Buttons of the list stay as they are meanwhile, so that the keys do; a second press waits for the first. */
+const one = async (what: () => Promise<unknown>): Promise<boolean> => !busy.value && doing(what);
+
 const remove = (check: CheckSummary): Promise<boolean> =>
-  doing(async () => {
+  one(async () => {
     just.value = await removeCheck(check.id);
     await reload();
   });
@@ -109,14 +112,7 @@ const find = (): Promise<boolean> =>
       No checks yet. A check is a slip with a few well-chosen clocks: five minutes at the end of a lesson.
     </p>
     <div v-else class="list d-grid">
-      <CheckCard
-        v-for="check in checks"
-        :key="check.id"
-        :check="check"
-        removable
-        :busy="busy"
-        @remove="remove(check)"
-      />
+      <CheckCard v-for="check in checks" :key="check.id" :check="check" removable @remove="remove(check)" />
       <BButton v-if="more" variant="outline-primary" class="more" :disabled="busy" @click="further">
         {{ busy ? "Looking…" : "Earlier checks" }}
       </BButton>

@@ -4,7 +4,7 @@ import { DialFace } from "@/dial";
 import { dayWords } from "@/words";
 
 /** Lessons planned and given. */
-defineProps<{ classId: number; lessons: readonly LessonSummary[]; busy: boolean }>();
+defineProps<{ classId: number; lessons: readonly LessonSummary[] }>();
 defineEmits<{ copy: [lesson: LessonSummary]; remove: [lesson: LessonSummary] }>();
 
 const facts = useFacts();
@@ -43,8 +43,8 @@ const facts = useFacts();
         <BButton v-else variant="outline-primary" :to="{ name: 'run', params: { id: lesson.id } }">
           Give it
         </BButton>
-        <BButton variant="link" :disabled="busy" @click="$emit('copy', lesson)">Copy to next week</BButton>
-        <BButton variant="link" :disabled="busy" @click="$emit('remove', lesson)">Remove</BButton>
+        <BButton variant="link" @click="$emit('copy', lesson)">Copy to next week</BButton>
+        <BButton variant="link" @click="$emit('remove', lesson)">Remove</BButton>
       </li>
     </ul>
   </section>

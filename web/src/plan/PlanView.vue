@@ -46,13 +46,16 @@ function plan(step: string | null | undefined): Promise<boolean> {
   });
 }
 
+/** Buttons of a list stay as they are meanwhile, so that the keys do; a second press waits for the first. */
+const one = async (what: () => Promise<unknown>): Promise<boolean> => !busy.value && doing(what);
+
 const copy = (lesson: LessonSummary): Promise<boolean> =>
-  doing(async () => {
+  one(async () => {
     await open((await copyLesson(lesson.id, { day: plusDays(lesson.day, WEEK), seed: newSeed() })).id);
   });
 
 const remove = (lesson: LessonSummary): Promise<boolean> =>
-  doing(async () => {
+  one(async () => {
     just.value = await removeLesson(lesson.id);
     await reload();
   });
@@ -79,13 +82,7 @@ const remove = (lesson: LessonSummary): Promise<boolean> =>
             <h2 id="ladder-head" class="eyebrow">The ladder</h2>
             <LadderGrid :ladder="ladder" :selected="selected" @select="selected = $event" />
           </section>
-          <LessonList
-            :class-id="classes.current.id"
-            :lessons="lessons ?? []"
-            :busy="busy"
-            @remove="remove"
-            @copy="copy"
-          />
+          <LessonList :class-id="classes.current.id" :lessons="lessons ?? []" @remove="remove" @copy="copy" />
           <RemovedLately :class-id="classes.current.id" :kinds="['lesson']" @back="reload" />
         </div>
         <RungDetail

@@ -28,7 +28,8 @@ function says({ kind, about }: Removed): string {
   return `${facts.titleOf({ step: about.step ?? "", task: about.task ?? "" })}, ${at}${answers}`;
 }
 
-const back = (one: Removed): Promise<boolean> =>
+const back = async (one: Removed): Promise<boolean> =>
+  !busy.value &&
   doing(async () => {
     await bringBack(one.id);
     if (just.value?.id === one.id) just.value = null;
@@ -46,7 +47,7 @@ const back = (one: Removed): Promise<boolean> =>
   >
     <template v-if="now">
       Removed: {{ says(now) }}.
-      <BButton variant="link" :disabled="busy" @click="back(now)">
+      <BButton variant="link" @click="back(now)">
         <i class="bi bi-arrow-counterclockwise" aria-hidden="true"></i>
         Bring it back
       </BButton>
@@ -59,7 +60,7 @@ const back = (one: Removed): Promise<boolean> =>
       <li v-for="one in earlier" :key="one.id">
         {{ says(one) }}
         <span class="quiet">removed {{ moment(one.removed_at) }}, kept for thirty days</span>
-        <BButton variant="link" :disabled="busy" :aria-label="`Bring back ${says(one)}`" @click="back(one)">
+        <BButton variant="link" :aria-label="`Bring back ${says(one)}`" @click="back(one)">
           Bring it back
         </BButton>
       </li>
