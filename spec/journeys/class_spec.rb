@@ -1,5 +1,7 @@
 # frozen_string_literal: true
 
+require "pdf-reader"
+
 RSpec.describe "A class and what its answers say", :demo do
   it "opens with what the last check says and what to do next" do
     visit "/"
@@ -34,7 +36,7 @@ RSpec.describe "A class and what its answers say", :demo do
     make_check(names: %w[Pip])
     visit "/check/3"
     expect(page).to have_css("h1", text: "Quarters, in words")
-    find("header button").click
+    find("header .dropdown-toggle").click
     find("header .dropdown-item", text: "Curlew class", match: :first).click
     expect(page).to have_current_path("/?class=2").and have_text("Curlew class is ready")
     page.go_back
@@ -116,6 +118,39 @@ RSpec.describe "A class and what its answers say", :demo do
     expect(page).to have_css(".groups section:nth-child(2) li", count: before)
     within(find(".groups section:nth-child(1)")) { click_button "A lesson" }
     expect(page).to have_css("button.stage", count: 6)
+  end
+
+  it "keeps groups as they were put together, and opens sheets, lessons and desks for exactly those children" do
+    visit "/class/groups"
+    child = find(".groups section:nth-child(1)").first("li a").text
+    select "2", from: "Move #{child} to another group"
+    expect(page).to have_text("put together today")
+    visit "/class/groups"
+    expect(page).to have_css(".groups section:nth-child(2)", text: child)
+    names = find(".groups section:nth-child(1)").all("li a").map(&:text).sort
+    within(find(".groups section:nth-child(1)")) { click_button "A lesson" }
+    expect(page).to have_text("For #{names.join(', ')}.")
+    page.go_back
+    within(find(".groups section:nth-child(1)")) { click_link "Desks" }
+    expect(page).to have_css("h1", text: "Open the desks")
+    expect(all(".children input:checked").length).to eq(names.length)
+    page.go_back
+    within(find(".groups section:nth-child(1)")) { click_link "A sheet" }
+    expect(page).to have_text("For #{names.join(', ')}.")
+    click_button "For the whole class"
+    expect(page).to have_no_button("For the whole class")
+  end
+
+  it "prints a lesson on one page, and groups without what is only for the screen" do
+    { "/plan/2" => "In these words", "/class/groups" => "Group 1" }.each do |address, words|
+      visit address
+      expect(page).to have_css("h1")
+      expect(page).to have_button("Print")
+      pages = PDF::Reader.new(StringIO.new(Base64.decode64(browser.print_page))).pages
+      expect(pages.first.text).to include(words)
+      expect(pages.length).to eq(1), "#{address}: #{pages.length} pages"
+      expect(pages.map(&:text).join).not_to include("Copy to next week")
+    end
   end
 
   it "looks back week by week" do

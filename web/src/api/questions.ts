@@ -7,6 +7,7 @@ import {
   type ChildKey,
   type ChildRecord,
   type Group,
+  type Groups,
   type Week,
   type Choice,
   type DayEvent,
@@ -178,7 +179,7 @@ export async function listLessons(classId: number): Promise<LessonSummary[]> {
 
 export function planLesson(
   classId: number,
-  body: { day: string; step: string; minutes: number; seed: number },
+  body: { day: string; step: string; minutes: number; seed: number; child_ids?: number[] | null },
 ): Promise<Lesson> {
   return asked(
     api.POST("/api/classes/{class_id}/lessons", { params: { path: { class_id: classId } }, body }),
@@ -258,9 +259,21 @@ export function readRecord(classId: number, childId: number): Promise<ChildRecor
   return asked(api.GET("/api/classes/{class_id}/children/{child_id}/record", { params }));
 }
 
-export async function readGroups(classId: number, most: number): Promise<Group[]> {
+export function readGroups(classId: number, most: number): Promise<Groups> {
   const params = { path: { class_id: classId }, query: { most } };
-  return (await asked(api.GET("/api/classes/{class_id}/groups", { params }))).groups;
+  return asked(api.GET("/api/classes/{class_id}/groups", { params }));
+}
+
+/** Keeps groups as they were put together by hand. */
+export function keepGroups(classId: number, groups: Group[]): Promise<Groups> {
+  const params = { path: { class_id: classId } };
+  return asked(api.PUT("/api/classes/{class_id}/groups", { params, body: { groups } }));
+}
+
+/** Back to those that the answers propose. */
+export function proposeGroups(classId: number, most: number): Promise<Groups> {
+  const params = { path: { class_id: classId }, query: { most } };
+  return asked(api.DELETE("/api/classes/{class_id}/groups", { params }));
 }
 
 export async function readHistory(classId: number): Promise<Week[]> {

@@ -2,12 +2,23 @@
 import { computed, ref, watch } from "vue";
 import { VueDraggable } from "vue-draggable-plus";
 import { useRouter } from "vue-router";
-import { newSeed, planLesson, readGroups, type Group, useAsked, useDoing, useFacts } from "@/api";
+import {
+  keepGroups,
+  newSeed,
+  planLesson,
+  proposeGroups,
+  readGroups,
+  type Group,
+  type Groups,
+  useAsked,
+  useDoing,
+  useFacts,
+} from "@/api";
 import { DialFace } from "@/dial";
 import { useClasses } from "@/school";
 import NoClass from "./NoClass.vue";
 import ClassTabs from "./ClassTabs.vue";
-import { plusDays, today } from "@/words";
+import { moment, plusDays, today } from "@/words";
 
 /** Groups for tomorrow: each with why, what to do and its times. Any child can be moved by hand. */
 const MINUTES = 30;
@@ -16,21 +27,19 @@ const facts = useFacts();
 const classes = useClasses();
 const most = ref(facts.catalogue?.limits.groups ?? 1);
 const groups = ref<Group[]>([]);
-const moved = ref(false);
+/** When they were put together by hand; nothing where they are proposed. */
+const keptAt = ref<string | null>(null);
 const { trouble: refused, doing } = useDoing();
 const { data, trouble } = useAsked(
   "groups",
   () => classes.current && [classes.current.id, most.value || 1],
   readGroups,
 );
-watch(
-  data,
-  (found) => {
-    groups.value = (found ?? []).map((group) => ({ ...group, child_ids: [...group.child_ids] }));
-    moved.value = false;
-  },
-  { immediate: true },
-);
+function put(found: Groups): void {
+  groups.value = found.groups.map((group) => ({ ...group, child_ids: [...group.child_ids] }));
+  keptAt.value = found.kept_at;
+}
+watch(data, (found) => put(found ?? { groups: [], kept_at: null }), { immediate: true });
 const names = computed(() => new Map(classes.current?.children.map((child) => [child.id, child.name])));
 
 function why(group: Group): string {
@@ -51,18 +60,32 @@ function move(child: number, from: number, to: number): void {
     const others = group.child_ids.filter((id) => id !== child);
     return { ...group, child_ids: at === to ? [...others, child] : others };
   });
-  moved.value = true;
+  void keep();
 }
 
-function reset(): void {
-  groups.value = (data.value ?? []).map((group) => ({ ...group, child_ids: [...group.child_ids] }));
-  moved.value = false;
-}
+/** What was moved is kept at once. */
+const keep = (): Promise<boolean> =>
+  doing(async () => {
+    if (classes.current) keptAt.value = (await keepGroups(classes.current.id, groups.value)).kept_at;
+  });
+
+const reset = (): Promise<boolean> =>
+  doing(async () => {
+    if (classes.current) put(await proposeGroups(classes.current.id, most.value || 1));
+  });
+
+const print = (): void => window.print();
 
 async function lesson(group: Group): Promise<void> {
   if (!classes.current || !group.step) return;
   const classId = classes.current.id;
-  const body = { day: plusDays(today(), 1), step: group.step, minutes: MINUTES, seed: newSeed() };
+  const body = {
+    day: plusDays(today(), 1),
+    step: group.step,
+    minutes: MINUTES,
+    seed: newSeed(),
+    child_ids: group.child_ids,
+  };
   await doing(async () => {
     const made = await planLesson(classId, body);
     await router.push({ name: "lesson", params: { id: made.id } });
@@ -75,7 +98,12 @@ async function lesson(group: Group): Promise<void> {
     <div class="page-head">
       <h1>Groups for tomorrow</h1>
       <div class="actions">
-        <BButton v-if="moved" variant="link" @click="reset">As they were proposed</BButton>
+        <span v-if="keptAt" class="quiet align-self-center">put together {{ moment(keptAt) }}</span>
+        <BButton v-if="keptAt" variant="link" @click="reset">As they were proposed</BButton>
+        <BButton variant="link" @click="print">
+          <i class="bi bi-printer" aria-hidden="true"></i>
+          Print
+        </BButton>
         <label class="most d-flex align-items-center gap-2">
           At most
           <BFormInput v-model.number="most" type="number" min="1" max="12" />
@@ -111,7 +139,7 @@ async function lesson(group: Group): Promise<void> {
           :delay="120"
           :delay-on-touch-only="true"
           :force-fallback="true"
-          @end="moved = true"
+          @end="keep"
         >
           <li v-for="child in group.child_ids" :key="child">
             <RouterLink :to="{ name: 'child', params: { child } }" draggable="false">
@@ -151,11 +179,28 @@ async function lesson(group: Group): Promise<void> {
           <BButton
             v-if="group.step"
             variant="outline-primary"
-            :to="{ name: 'sheets', query: { kind: facts.sheetKindOf(group.step), step: group.step } }"
+            :to="{
+              name: 'sheets',
+              query: {
+                kind: facts.sheetKindOf(group.step),
+                step: group.step,
+                children: group.child_ids.join(','),
+              },
+            }"
           >
             A sheet
           </BButton>
           <BButton v-if="group.step" variant="outline-primary" @click="lesson(group)">A lesson</BButton>
+          <BButton
+            v-if="group.child_ids.length"
+            variant="outline-primary"
+            :to="{
+              name: 'new-desk',
+              query: { children: group.child_ids.join(','), step: group.step ?? undefined },
+            }"
+          >
+            Desks
+          </BButton>
         </div>
       </section>
     </div>
@@ -230,6 +275,22 @@ h2 {
 .most {
   input {
     width: 4.5rem;
+  }
+}
+
+@media print {
+  .btn,
+  .to,
+  .most {
+    display: none;
+  }
+
+  .groups {
+    grid-template-columns: repeat(2, minmax(0, 1fr));
+
+    section {
+      break-inside: avoid;
+    }
   }
 }
 </style>

@@ -36,11 +36,13 @@ const kind = ref<Desk["kind"]>(
         : "stage"
       : "practice",
 );
-const step = ref("");
+const step = ref(String(route.query.step ?? ""));
 const stage = ref(String(route.query.stage ?? "alone"));
 const checkId = Number(route.query.check) || undefined;
 const lessonId = ref<number | undefined>(Number(route.query.lesson) || undefined);
-const chosen = ref<number[] | null>(null);
+const chosen = ref<number[] | null>(
+  route.query.children ? String(route.query.children).split(",").map(Number) : null,
+);
 const { busy, trouble: refused, doing } = useDoing();
 
 const ofClass = (): [number] | null => classes.current && [classes.current.id];
@@ -49,9 +51,15 @@ const { data: lessons } = useAsked("lessons", ofClass, listLessons);
 const { data: groups } = useAsked(
   "groups",
   () => classes.current && [classes.current.id, MOST_IN_GROUP],
-  readGroups,
+  async (classId, most) => (await readGroups(classId, most)).groups,
 );
 watch(lessons, (found) => (lessonId.value ??= found?.[0]?.id), { immediate: true });
+/** A lesson that was planned for some children is for them at the desks as well. */
+watch([lessonId, lessons], () => {
+  const some =
+    kind.value === "practice" ? null : lessons.value?.find((one) => one.id === lessonId.value)?.child_ids;
+  if (some && !chosen.value) chosen.value = [...some];
+});
 const open = computed(() => desks.value?.filter((desk) => desk.open) ?? []);
 const stages = computed(() => facts.catalogue?.desk_stages ?? []);
 const children = computed(() => classes.current?.children ?? []);

@@ -3,8 +3,9 @@ import { useEventListener } from "@vueuse/core";
 import { computed, ref, watch } from "vue";
 import { useRoute, useRouter } from "vue-router";
 import { copyLesson, newSeed, useDoing, useFacts } from "@/api";
-import { useOwnClass } from "@/school";
+import { useClasses, useOwnClass } from "@/school";
 import LessonForm from "./LessonForm.vue";
+import LessonOnPaper from "./LessonOnPaper.vue";
 import LessonNotes from "./LessonNotes.vue";
 import LessonStrip from "./LessonStrip.vue";
 import StageDetail from "./StageDetail.vue";
@@ -30,6 +31,11 @@ watch(
 const stage = computed(
   () => lesson.value?.stages.find((one) => one.id === selected.value) ?? lesson.value?.stages[0],
 );
+const classes = useClasses();
+/** The children of a group, where it is not for the whole class. */
+const whose = computed(() =>
+  (classes.current?.children ?? []).filter((child) => lesson.value?.child_ids?.includes(child.id)),
+);
 /** What no longer fits, by stage. */
 const leftOut = computed(() => lesson.value?.stages.filter((one) => one.left_out.length > 0) ?? []);
 const elsewhere = computed(() =>
@@ -42,6 +48,8 @@ const all = computed(
 function again(): void {
   if (lesson.value) void settle({ seed: newSeed(), kept: pinnedOnly(lesson.value), swapped: [] });
 }
+
+const print = (): void => window.print();
 
 async function copy(): Promise<void> {
   if (!lesson.value || copying.value) return;
@@ -62,7 +70,8 @@ useEventListener("keydown", (event: KeyboardEvent) => {
 
 <template>
   <div class="page">
-    <template v-if="lesson && stage">
+    <LessonOnPaper v-if="lesson" :lesson="lesson" :whose="whose.map((child) => child.name).join(', ')" />
+    <div v-if="lesson && stage" class="no-print">
       <div class="page-head align-items-center mb-3">
         <h1>{{ facts.rung(lesson.step).name }}</h1>
         <label class="day">
@@ -83,12 +92,17 @@ useEventListener("keydown", (event: KeyboardEvent) => {
           <BButton variant="outline-primary" :disabled="busy || copying" @click="copy">
             Copy to next week
           </BButton>
+          <BButton variant="outline-primary" @click="print">
+            <i class="bi bi-printer" aria-hidden="true"></i>
+            Print
+          </BButton>
           <BButton variant="outline-primary" :to="{ name: 'show', query: { times: all } }">Show</BButton>
           <BButton variant="primary" :to="{ name: 'run', params: { id: lesson.id } }">
             Give this lesson
           </BButton>
         </div>
       </div>
+      <p v-if="whose.length" class="quiet">For {{ whose.map((child) => child.name).join(", ") }}.</p>
       <LessonForm :lesson="lesson" :refused="refused" @settle="settle" />
       <p v-if="elsewhere || trouble" class="field-error" role="alert">
         {{ elsewhere || trouble }}
@@ -122,7 +136,7 @@ useEventListener("keydown", (event: KeyboardEvent) => {
         />
         <LessonNotes :lesson="lesson" :busy="busy" @opening="settle({ opening: $event })" />
       </div>
-    </template>
+    </div>
     <div v-else-if="refused" role="alert">
       <h1>This lesson is not there</h1>
       <p>{{ refused.message }}</p>

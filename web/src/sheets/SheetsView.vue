@@ -29,6 +29,7 @@ const USUAL: Required<SheetSettings> = {
   both: false,
   versions: "one",
   names: true,
+  child_ids: null,
 };
 /** What was settled last in this tab; a link to a sheet says its kind and step anew. */
 const form = useSessionStorage<Required<SheetSettings>>("vantick.sheet", { ...USUAL });
@@ -42,9 +43,20 @@ if (asked) {
     task: asked.tasks.find((one) => one.steps.includes(step))?.id ?? null,
     count: Number(route.query.count) || asked.count,
     seed: Number(route.query.seed) || 1,
+    child_ids: route.query.children ? String(route.query.children).split(",").map(Number) : null,
   };
   void router.replace({ query: { class: route.query.class } });
 }
+/** The children of a group, where it is not for the whole class. */
+const some = computed(() => {
+  const ids = form.value.child_ids;
+  return ids ? (classes.current?.children ?? []).filter((child) => ids.includes(child.id)) : null;
+});
+watch(
+  () => classes.current?.id,
+  () => some.value?.length === 0 && (form.value.child_ids = null),
+  { immediate: true },
+);
 /** A class's sheets are made in two parts: first the times are chosen, then the pages are drawn. */
 const part = ref<"" | "choosing" | "drawing">("");
 const drawn = shallowRef<Blob>();
@@ -53,7 +65,7 @@ const answers = ref(false);
 const made = ref<{ check_id: number; code: string } | null>(null);
 const kind = computed(() => facts.catalogue?.sheets.find((one) => one.id === form.value.kind));
 const told = computed(() => {
-  const children = classes.current?.children.length ?? 0;
+  const children = (some.value ?? classes.current?.children ?? []).length;
   const whose = form.value.versions === "each" ? ` for ${countedChildren(children)}` : "";
   return part.value === "choosing" ? `1 of 2: choosing times${whose}…` : `2 of 2: drawing the pages${whose}…`;
 });
@@ -127,6 +139,10 @@ async function draw(): Promise<void> {
       <h1 class="visually-hidden">Sheets</h1>
       <SheetForm v-model="form" :refused="refused" />
       <section class="middle" aria-label="The page as it will print">
+        <p v-if="some?.length" class="quiet">
+          For {{ some.map((child) => child.name).join(", ") }}.
+          <BButton variant="link" size="sm" @click="form.child_ids = null">For the whole class</BButton>
+        </p>
         <div class="d-flex flex-wrap gap-2 mb-3">
           <BButtonGroup class="tabs d-flex me-auto" aria-label="What is shown">
             <BButton variant="bare" :aria-pressed="!answers" @click="answers = false">Sheet</BButton>

@@ -15,10 +15,23 @@ module Vantick
           answer_json(RecordView.record(child, answers, school_class.wording, standing))
         end
 
+        # As they were put together by hand, or as the answers propose.
         get "/api/classes/:class_id/groups" do
-          standing = Store::Standings.of(store.classes.find(input[:class_id]), store, today:)
-          groups = Core::Teaching::Groups.of(standing.known, most: input.fetch(:most, Core::Teaching::Groups::MOST_GROUPS), seed: today)
-          answer_json({ groups: groups.map { |group| RecordView.group(group) } })
+          school_class = store.classes.find(input[:class_id])
+          kept = store.kept_groups.of(school_class.id, school_class.children.map { |child| child[:id] })
+          answer_json(kept || { groups: proposed(school_class), kept_at: nil })
+        end
+
+        put "/api/classes/:class_id/groups" do
+          groups = sent[:groups].map { |group| group.transform_keys(&:to_sym) }
+          check_children(groups.flat_map { |group| group[:child_ids] })
+          store.kept_groups.keep(input[:class_id], groups, now)
+          answer_json({ groups:, kept_at: now })
+        end
+
+        delete "/api/classes/:class_id/groups" do
+          store.kept_groups.forget(input[:class_id])
+          answer_json({ groups: proposed(store.classes.find(input[:class_id])), kept_at: nil })
         end
 
         # The whole year, so all answers and not the last ones alone.
@@ -31,6 +44,19 @@ module Vantick
         end
 
         private
+
+        def proposed(school_class)
+          standing = Store::Standings.of(school_class, store, today:)
+          groups = Core::Teaching::Groups.of(standing.known, most: input.fetch(:most, Core::Teaching::Groups::MOST_GROUPS), seed: today)
+          groups.map { |group| RecordView.group(group) }
+        end
+
+        # Each of the class once.
+        def check_children(child_ids)
+          known = store.classes.find(input[:class_id]).children.map { |child| child[:id] }
+          unfit("One of these children is not in the class: load the page anew.", :groups) if (child_ids - known).any?
+          unfit("A child is in two groups.", :groups) if child_ids.uniq.length < child_ids.length
+        end
 
         def weeks(given, conventions, today)
           asked = given.group_by { |answer| answer[:child_id] }

@@ -5,13 +5,13 @@ module Vantick
     module Plan
       # A lesson as the contract describes it.
       module LessonView
-        ROW = %i[id class_id day check_id given_at left_out changed_at version].freeze
+        ROW = %i[id class_id child_ids day check_id given_at left_out changed_at version].freeze
         SETTLED = %i[step task minutes seed method stage_minutes pinned swapped opening carried].freeze
 
         class << self
           # @param row [Hash] as kept
           # @return [Hash] what a list shows of it
-          def summary(row) = { **row.slice(:id, :class_id, :day, :given_at), **row[:plan].slice(:step, :task, :minutes) }
+          def summary(row) = { **row.slice(:id, :class_id, :child_ids, :day, :given_at), **row[:plan].slice(:step, :task, :minutes) }
 
           # @param row [Hash] as kept
           # @param plan [Core::Teaching::LessonPlan]

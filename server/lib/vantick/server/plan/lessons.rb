@@ -18,10 +18,11 @@ module Vantick
         post "/api/classes/:class_id/lessons" do
           class_id = input[:class_id]
           carried = carried(class_id)
-          settled = { **sent.except(:day), earlier: earlier(class_id, sent[:step]), kept: { recap: carried }, carried:,
+          settled = { **sent.except(:day, :child_ids), earlier: earlier(class_id, sent[:step]), kept: { recap: carried }, carried:,
                       exit_avoid: store.checks.last_times(class_id, sent[:step]) }
           plan = planned(settled, class_id)
-          answer_json(LessonView.lesson(store.lessons.add(class_id:, day: sent[:day], plan: plan.settled, made_at: now), plan), code: 201)
+          lesson = store.lessons.add(class_id:, day: sent[:day], plan: plan.settled, made_at: now, child_ids: of_class(sent[:child_ids]))
+          answer_json(LessonView.lesson(lesson, plan), code: 201)
         end
 
         get "/api/lessons/:lesson_id" do
@@ -51,7 +52,8 @@ module Vantick
           halt answer_json(LessonView.lesson(there, planned(there[:plan], there[:class_id]))) if there
 
           plan = Core::Teaching::LessonCopy.of(row[:plan], sent[:seed], conventions(row[:class_id]), day_of(row[:class_id]))
-          added = store.lessons.add(class_id: row[:class_id], day: sent[:day], plan: plan.settled, made_at: now, copied_from: row[:id])
+          added = store.lessons.add(class_id: row[:class_id], day: sent[:day], plan: plan.settled, made_at: now, copied_from: row[:id],
+                                    child_ids: row[:child_ids])
           answer_json(LessonView.lesson(added, plan), code: 201)
         end
 
@@ -69,6 +71,14 @@ module Vantick
         end
 
         private
+
+        # @return [Array<Integer>, nil] the children it is for; nothing for the whole class
+        def of_class(child_ids)
+          return if child_ids.to_a.empty?
+
+          others = child_ids - store.classes.find(input[:class_id]).children.map { |child| child[:id] }
+          others.empty? ? child_ids.uniq : unfit("One of these children is not in the class.", :child_ids)
+        end
 
         def planned(settled, class_id) = Core::Teaching::LessonPlan.new(settled, conventions(class_id), day_of(class_id))
 

@@ -14,8 +14,8 @@ module Vantick
         # @param misreadings [Array<Core::Reading::Misreading>] the class's own
         # @raise [Core::Error]
         def initialize(school_class, settings, misreadings: [])
-          @class = school_class
           @settings = USUAL.merge(settings.compact)
+          @class = for_some(school_class)
           @kind = Core::Choosing::SheetKind.find(@settings[:kind])
           @step = Core::Teaching::Step.find(@settings[:step])
           @task = known_task
@@ -60,6 +60,15 @@ module Vantick
         attr_reader :kind, :step, :task
 
         private
+
+        # All of the class, or those for whom it was set.
+        def for_some(school_class)
+          wanted = @settings[:child_ids] or return school_class
+          children = school_class[:children].select { |child| wanted.include?(child[:id]) }
+          raise Core::Error.new("None of these children is in the class any more.", field: :child_ids) if children.empty?
+
+          school_class.with(children: children.freeze)
+        end
 
         def row(item, child_id)
           { time: item.time.to_s, child_id:, said: item.said&.words(conventions), misreading: item.misreading&.id&.to_s, level: item.level }

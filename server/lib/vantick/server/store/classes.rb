@@ -111,6 +111,7 @@ module Vantick
         OF_CLASS = [
           ->(db, id) { db[:removed].where(class_id: id) },
           ->(db, id) { db[:shares].where(class_id: id) },
+          ->(db, id) { db[:kept_groups].where(class_id: id) },
           ->(db, id) { db[:turns].where(desk_id: db[:desks].where(class_id: id).select(:id)) },
           ->(db, id) { db[:seats].where(desk_id: db[:desks].where(class_id: id).select(:id)) },
           ->(db, id) { db[:desks].where(class_id: id) },

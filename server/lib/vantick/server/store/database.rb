@@ -99,6 +99,9 @@ module Vantick
         # @return [Search]
         def search(classes) = Search.new(db, classes)
 
+        # @return [KeptGroups]
+        def kept_groups = KeptGroups.new(db)
+
         # @return [School]
         def school = School.new(db)
 

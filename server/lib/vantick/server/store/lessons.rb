@@ -29,8 +29,9 @@ module Vantick
         end
 
         # @return [Rows::Lesson] the lesson made
-        def add(class_id:, day:, plan:, made_at:, copied_from: nil)
-          find(@db[:lessons].insert(class_id:, day:, plan: JSON.generate(plan), made_at:, changed_at: made_at, copied_from:))
+        def add(class_id:, day:, plan:, made_at:, copied_from: nil, child_ids: nil)
+          child_ids &&= JSON.generate(child_ids)
+          find(@db[:lessons].insert(class_id:, day:, plan: JSON.generate(plan), made_at:, changed_at: made_at, copied_from:, child_ids:))
         end
 
         # @param changes [Hash] columns by name

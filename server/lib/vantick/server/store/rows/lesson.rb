@@ -6,7 +6,7 @@ module Vantick
       module Rows
         # A lesson that was planned, and what was left out where it was given.
         class Lesson < Row
-          json :plan, :left_out
+          json :plan, :left_out, :child_ids
 
           attribute :id, Types::Number
           attribute :class_id, Types::Number
@@ -18,6 +18,8 @@ module Vantick
           attribute :made_at, Types::Text
           attribute :changed_at, Types::Text
           attribute :version, Types::Number
+          # For whom it is, where it is not for the whole class.
+          attribute :child_ids, Types::Array.optional
           attribute :copied_from, Types::Number.optional
         end
       end
