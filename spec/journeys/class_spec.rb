@@ -141,6 +141,33 @@ RSpec.describe "A class and what its answers say", :demo do
     expect(page).to have_no_button("For the whole class")
   end
 
+  it "tells the parents what a child can read, is learning, and what helps, with no counts and nobody else" do
+    id = store.db[:children].where(name: "Elio").get(:id)
+    visit "/class/child/#{id}"
+    click_link "For the parents"
+    expect(page).to have_css("h1", text: "Elio and the clock").and have_css("h2", text: "What helps").and be_accessible
+    others = store.classes.all.first.children.map { |child| child[:name] } - ["Elio"]
+    text = find("#main").text
+    expect(others.select { |name| text.match?(/\b#{name}\b/) }).to eq([])
+    expect(text).not_to match(/\d+ of \d+|%/)
+    expect(PDF::Reader.new(StringIO.new(Base64.decode64(browser.print_page))).pages.length).to eq(1)
+  end
+
+  it "shows a child's answers of one month, or those behind one misreading" do
+    id = store.db[:children].where(name: "Elio").get(:id)
+    visit "/class/child/#{id}"
+    all_rows = find_all("section.all tr").length
+    months = find("select[aria-label='Which month']").all("option").map(&:text)
+    counts = months.drop(1).map do |month|
+      select month, from: "Which month"
+      find_all("section.all tr").length
+    end
+    expect(counts.sum).to eq(all_rows)
+    select "All months", from: "Which month"
+    select "past and to mixed up", from: "Which misreading"
+    expect(find_all("section.all tr")).to all(have_text("past and to mixed up"))
+  end
+
   it "prints a lesson on one page, and groups without what is only for the screen" do
     { "/plan/2" => "In these words", "/class/groups" => "Group 1" }.each do |address, words|
       visit address

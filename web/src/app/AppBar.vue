@@ -34,7 +34,11 @@ const places = [
     text: "Check",
     within: ["checks", "new-check", "check", "slips", "new-desk", "live-desk", "keys"],
   },
-  { name: "children", text: "Class", within: ["children", "child", "groups", "weeks", "class", "register"] },
+  {
+    name: "children",
+    text: "Class",
+    within: ["children", "child", "parents", "groups", "weeks", "class", "register"],
+  },
 ];
 </script>
 

@@ -94,6 +94,12 @@ export const router = createRouter({
       meta: { title: "A child's record" },
     },
     {
+      path: "/class/child/:child(\\d+)/parents",
+      name: "parents",
+      component: () => import("@/class/ParentsView.vue"),
+      meta: { title: "For the parents" },
+    },
+    {
       path: "/class/groups",
       name: "groups",
       component: () => import("@/class/GroupsView.vue"),

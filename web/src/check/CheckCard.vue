@@ -9,6 +9,8 @@ const props = defineProps<{ check: CheckSummary; removable?: boolean }>();
 defineEmits<{ remove: [] }>();
 
 const facts = useFacts();
+/** What was printed and is not typed in yet. */
+const unfinished = computed(() => !props.check.desk && props.check.answered === 0);
 /** Practice was given on devices alone: there is nothing to print or to type in. */
 const practice = computed(() => props.check.desk?.kind === "practice");
 </script>
@@ -69,7 +71,11 @@ const practice = computed(() => props.check.desk?.kind === "practice");
       >
         Sheet
       </BButton>
-      <BButton v-if="!practice" variant="outline-primary" :to="{ name: 'check', params: { id: check.id } }">
+      <BButton
+        v-if="!practice"
+        :variant="unfinished ? 'primary' : 'outline-primary'"
+        :to="{ name: 'check', params: { id: check.id } }"
+      >
         Type in
       </BButton>
       <BButton

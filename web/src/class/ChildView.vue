@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed } from "vue";
+import { computed, ref } from "vue";
 import { readRecord, useFacts, useAsked } from "@/api";
 import { DialFace } from "@/dial";
 import { useRouteNumber } from "@/route";
@@ -8,7 +8,7 @@ import { useClasses } from "@/school";
 import NoClass from "./NoClass.vue";
 import ShareChart from "./ShareChart.vue";
 
-import { dayWords, counted, moment } from "@/words";
+import { dayWords, counted, isoDay, moment, monthWords } from "@/words";
 
 /** A child's record: what lies behind the mistakes, with the very dials, what to do next, and every answer. */
 const child = useRouteNumber("child");
@@ -53,6 +53,32 @@ const state = (id: string): (typeof STATES)[number] => STATES.find((one) => one.
 const points = computed(() =>
   (record.value?.checks ?? []).map((check) => ({ label: dayWords(check.day), value: check.right })),
 );
+/** The answers of one month, or those behind one misreading. */
+const month = ref("");
+const misreading = ref("");
+const months = computed(() => {
+  const found = (record.value?.answers ?? []).map((answer) =>
+    isoDay(new Date(answer.answered_at)).slice(0, 7),
+  );
+  return [
+    { value: "", text: "All months" },
+    ...[...new Set(found)].map((one) => ({ value: one, text: monthWords(one) })),
+  ];
+});
+const misreadings = computed(() => {
+  const found = (record.value?.answers ?? []).flatMap((answer) => answer.misreadings);
+  return [
+    { value: "", text: "All answers" },
+    ...[...new Set(found)].map((id) => ({ value: id, text: facts.misreading(id).name })),
+  ];
+});
+const shown = computed(() =>
+  (record.value?.answers ?? []).filter(
+    (answer) =>
+      isoDay(new Date(answer.answered_at)).startsWith(month.value) &&
+      (!misreading.value || answer.misreadings.includes(misreading.value)),
+  ),
+);
 const answered = computed(() => Math.max(1, ...(record.value?.checks ?? []).map((check) => check.answered)));
 const asked = computed(() =>
   (record.value?.checks ?? []).map((check) => ({ label: dayWords(check.day), value: check.answered })),
@@ -68,6 +94,9 @@ const asked = computed(() =>
         <h1>{{ record.child.name }}</h1>
         <span class="verdict">{{ verdict }}</span>
         <div class="actions">
+          <BButton variant="outline-primary" :to="{ name: 'parents', params: { child } }">
+            For the parents
+          </BButton>
           <BButton variant="outline-primary" :to="{ name: 'children' }">The class</BButton>
         </div>
       </div>
@@ -143,7 +172,26 @@ const asked = computed(() =>
           </BCard>
         </aside>
         <section class="all" aria-labelledby="all-head">
-          <h2 id="all-head" class="eyebrow">Every answer, the newest first</h2>
+          <div class="d-flex flex-wrap align-items-center gap-3 mb-2">
+            <h2 id="all-head" class="eyebrow m-0">Every answer, the newest first</h2>
+            <BFormSelect
+              v-if="months.length > 2"
+              v-model="month"
+              :options="months"
+              size="sm"
+              class="pick"
+              aria-label="Which month"
+            />
+            <BFormSelect
+              v-if="misreadings.length > 1"
+              v-model="misreading"
+              :options="misreadings"
+              size="sm"
+              class="pick"
+              aria-label="Which misreading"
+            />
+          </div>
+          <p v-if="!shown.length" class="quiet">No answer is like this.</p>
           <div
             class="position-relative overflow-x-auto"
             tabindex="0"
@@ -152,7 +200,7 @@ const asked = computed(() =>
           >
             <BTableSimple>
               <BTbody>
-                <BTr v-for="answer in record.answers" :key="answer.id">
+                <BTr v-for="answer in shown" :key="answer.id">
                   <BTd><DialFace class="row-dial" :facts="facts.of(answer.time)" detail="small" /></BTd>
                   <BTd>{{ answer.right }}</BTd>
                   <BTd>
@@ -178,6 +226,10 @@ const asked = computed(() =>
 </template>
 
 <style scoped lang="scss">
+.pick {
+  width: auto;
+}
+
 .verdict {
   font-size: 1.2rem;
 }

@@ -27,6 +27,12 @@ export function dayWords(day: string): string {
   return new Intl.DateTimeFormat("en-GB", parts).format(new Date(`${day}T12:00:00Z`)).replace(",", "");
 }
 
+/** "March 2026". */
+export function monthWords(month: string): string {
+  const parts = { month: "long", year: "numeric", timeZone: "UTC" } as const;
+  return new Intl.DateTimeFormat("en-GB", parts).format(new Date(`${month}-15T12:00:00Z`));
+}
+
 /** The day of a moment, written like all days. */
 export const moment = (iso: string): string => dayWords(isoDay(new Date(iso)));
 

@@ -1,0 +1,109 @@
+<script setup lang="ts">
+import { computed } from "vue";
+import { readRecord, useAsked, useFacts } from "@/api";
+import { DialFace } from "@/dial";
+import { useRouteNumber } from "@/route";
+import { useClasses } from "@/school";
+import NoClass from "./NoClass.vue";
+
+/** A child's record for a talk with the parents: what they can read, what they are learning, what helps. No counts, no others. */
+const child = useRouteNumber("child");
+const facts = useFacts();
+const classes = useClasses();
+const { data: record, trouble } = useAsked(
+  "record",
+  () => classes.current && child.value && [classes.current.id, child.value],
+  readRecord,
+);
+const of = (...states: string[]) =>
+  computed(() =>
+    (record.value?.steps ?? [])
+      .filter((step) => states.includes(step.state))
+      .map((step) => facts.rung(step.id)),
+  );
+const can = of("secure", "right_so_far");
+const nearly = of("nearly", "learning");
+const learning = computed(() => {
+  const next = record.value?.next_step;
+  return next && !can.value.some((one) => one.id === next) ? facts.rung(next) : undefined;
+});
+const helps = computed(() => (record.value?.likely ?? []).map((id) => facts.misreading(id)));
+const print = (): void => window.print();
+</script>
+
+<template>
+  <div class="page parents">
+    <p v-if="trouble" role="alert" class="field-error">{{ trouble }}</p>
+    <NoClass v-else-if="!classes.current" what="A record is kept for each child of a class." />
+    <template v-else-if="record">
+      <div class="page-head">
+        <h1>{{ record.child.name }} and the clock</h1>
+        <div class="actions no-print">
+          <BButton variant="outline-primary" :to="{ name: 'child', params: { child } }">The record</BButton>
+          <BButton variant="primary" @click="print">
+            <i class="bi bi-printer" aria-hidden="true"></i>
+            Print
+          </BButton>
+        </div>
+      </div>
+      <p v-if="!record.answers.length">Nothing was asked yet: there is nothing to tell.</p>
+      <template v-else>
+        <section v-if="can.length" aria-labelledby="can-head">
+          <h2 id="can-head">{{ record.child.name }} can read</h2>
+          <ul class="list-unstyled dials">
+            <li v-for="rung in can" :key="rung.id">
+              <DialFace :facts="facts.of(rung.example ?? '10:10')" />
+              {{ rung.name }}
+            </li>
+          </ul>
+        </section>
+        <section v-if="learning || nearly.length" aria-labelledby="learning-head">
+          <h2 id="learning-head">Is learning now</h2>
+          <ul class="list-unstyled dials">
+            <li v-for="rung in nearly" :key="rung.id">
+              <DialFace :facts="facts.of(rung.example ?? '10:10')" />
+              {{ rung.name }}
+            </li>
+            <li v-if="learning && !nearly.some((one) => one.id === learning?.id)">
+              <DialFace :facts="facts.of(learning.example ?? '10:10')" />
+              {{ learning.name }}
+            </li>
+          </ul>
+          <p v-if="learning?.words.length">Words for it: {{ learning.words.join(", ") }}.</p>
+        </section>
+        <section aria-labelledby="helps-head">
+          <h2 id="helps-head">What helps</h2>
+          <p v-for="one in helps" :key="one.id">{{ one.move }}</p>
+          <p>
+            A clock with hands where everybody sees it, and a question now and then: what time is it, how long
+            until we go? A wrong answer is a step on the way.
+          </p>
+        </section>
+      </template>
+    </template>
+    <p v-else class="quiet" aria-live="polite">Opening the record…</p>
+  </div>
+</template>
+
+<style scoped lang="scss">
+.parents {
+  max-width: 60rem;
+}
+
+.dials {
+  display: grid;
+  grid-template-columns: repeat(auto-fill, minmax(8rem, 1fr));
+  gap: 1rem;
+  text-align: center;
+}
+
+section {
+  margin-bottom: 1.5rem;
+  break-inside: avoid;
+}
+
+p {
+  max-width: 42rem;
+  font-size: 1.1rem;
+}
+</style>
