@@ -54,4 +54,17 @@ RSpec.describe "Where one looks for something" do
     visit "/"
     expect(page).to have_text("Next for Curlew class")
   end
+
+  it "has help for each page at a key, and none where the page has its own", :demo do
+    visit "/plan"
+    expect(page).to have_css("h2", text: "The ladder")
+    browser.action.send_keys("?").perform
+    expect(page).to have_css(".modal", text: "Vantick proposes a step").and be_accessible
+    click_button "Close"
+    expect(page).to have_no_css(".modal")
+    visit "/show"
+    expect(page).to have_css("[role='slider']")
+    browser.action.send_keys("?").perform
+    expect(page).to have_css(".modal-title", text: "Keys", count: 1)
+  end
 end

@@ -1,9 +1,10 @@
 <script setup lang="ts">
 import { onKeyStroke } from "@vueuse/core";
-import { ref } from "vue";
+import { computed, ref } from "vue";
 import { useRoute, useRouter } from "vue-router";
 import { useSession } from "@/account";
 import { useClasses } from "@/school";
+import { HELP } from "./help";
 import SearchField from "./SearchField.vue";
 
 const route = useRoute();
@@ -18,11 +19,21 @@ function choose(id: number): void {
 }
 
 const looking = ref(false);
+/** Keys that are nobody's else: not while something is typed, nor on a page that has its own. */
+function free(event: KeyboardEvent): boolean {
+  if (event.ctrlKey || event.metaKey || event.altKey || event.defaultPrevented) return false;
+  return !(event.target as HTMLElement).closest("input, textarea, select, [contenteditable]");
+}
 onKeyStroke("/", (event) => {
-  if (event.ctrlKey || event.metaKey || event.altKey || !classes.current) return;
-  if ((event.target as HTMLElement).closest("input, textarea, select, [contenteditable]")) return;
+  if (!free(event) || !classes.current) return;
   event.preventDefault();
   looking.value = true;
+});
+
+const asking = ref(false);
+const help = computed(() => HELP[String(route.name)]);
+onKeyStroke("?", (event) => {
+  if (free(event) && help.value) asking.value = true;
 });
 
 const places = [
@@ -93,6 +104,10 @@ const places = [
         </BDropdownItemButton>
         <BDropdownDivider />
         <BDropdownItemButton v-if="classes.current" @click="looking = true">Search…</BDropdownItemButton>
+        <BDropdownItemButton v-if="help" @click="asking = true">
+          Help for this page
+          <kbd class="key" aria-hidden="true">?</kbd>
+        </BDropdownItemButton>
         <BDropdownItem v-if="classes.current" :to="{ name: 'settings' }">
           Settings of {{ classes.current.name }}
         </BDropdownItem>
@@ -104,6 +119,20 @@ const places = [
       </BDropdown>
     </div>
     <SearchField v-model="looking" />
+    <BModal
+      v-model="asking"
+      :title="String(route.meta.title)"
+      ok-only
+      ok-title="Close"
+      focus="ok"
+      no-animation
+      no-header-close
+      teleport-to="body"
+    >
+      <ul class="m-0">
+        <li v-for="line in help" :key="line">{{ line }}</li>
+      </ul>
+    </BModal>
   </header>
 </template>
 

@@ -1,0 +1,49 @@
+/** What a page is for, for somebody in a hurry: by the page's name, a line each. */
+export const HELP: Readonly<Record<string, readonly string[]>> = {
+  home: [
+    "The card on the left says what comes next: give the lesson that waits, or plan one.",
+    "Beside it stands what the last check told.",
+    "Press / to look for a child, a check or a lesson.",
+  ],
+  plan: [
+    "Vantick proposes a step and says why. Another one of the ladder can be chosen.",
+    "A lesson that was removed can be brought back for thirty days.",
+  ],
+  lesson: [
+    "Press a stage to see its clocks. Swap one, pin it, or type another time.",
+    "Move the edge between two stages for more or fewer minutes. Ctrl+Z takes back.",
+    "Print puts the whole lesson on one page.",
+  ],
+  sheets: [
+    "What is set on the left is drawn in the middle, as it will print.",
+    "The code in the corner of a sheet finds it again under Check.",
+  ],
+  checks: [
+    "A check is a slip with a few clocks. Make it, print the slips, type in what they wrote.",
+    "The code on a sheet opens it here.",
+    "Remove takes a check away with its answers; it can be brought back for thirty days.",
+  ],
+  "new-check": [
+    "It begins at the step where your class is. Other times chooses anew.",
+    "Every pair of misreadings that these clocks tell apart counts.",
+  ],
+  check: [
+    "Type as fast as you read: qt8 is quarter to eight, 2.45 is 2:45, a dash is nothing.",
+    "Enter goes on to the next clock. ! puts your own verdict in the place of Vantick's.",
+  ],
+  class: ["For each child what may lie behind the mistakes, and for the class what to do about it tomorrow."],
+  children: ["A ring is filled by how far a child is on a step. Press a name for the record."],
+  child: ["What may lie behind mistakes, with the very dials. Ask the one on the right to settle it."],
+  groups: [
+    "Draw a name to another group, or choose its number. It stays so until you go back to what is proposed.",
+    "A sheet, a lesson or desks are for exactly those children.",
+  ],
+  register: [
+    "Add, rename, or mark who left. The record stays until it is erased.",
+    "A list from another program is shown first, then taken.",
+  ],
+  "new-desk": ["Children answer on devices: open it, then show the board with the class code."],
+  "live-desk": ["Who needs you has a broad edge. N hides the names, B shows the board."],
+  settings: ["How your class says, writes and counts. The example below shows it at once."],
+  account: ["Passwords, colleagues, and a safe copy of everything for whoever made the school."],
+};
