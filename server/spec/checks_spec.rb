@@ -54,6 +54,8 @@ RSpec.describe Vantick::Server::Check::Checks do
     expect(list["limit=10&before=#{made[3]}"]).to eq([made.first(3).reverse, false])
     expect(list["step=oclock"]).to eq([[made[3], made[1]], false])
     expect(list["answered=true"]).to eq([[made[1]], false])
+    store.db[:checks].where(id: made[2]).update(made_at: "2026-03-31T22:00:00Z")
+    expect([list["month=2026-03"], list["month=2026-04"]]).to eq([[[made[2]], false], [[], false]])
   end
 
   {

@@ -168,11 +168,12 @@ RSpec.describe "A class and what its answers say", :demo do
     expect(find_all("section.all tr")).to all(have_text("past and to mixed up"))
   end
 
-  it "prints a lesson on one page, and groups without what is only for the screen" do
-    { "/plan/2" => "In these words", "/class/groups" => "Group 1" }.each do |address, words|
+  it "prints a lesson, groups and the clocks shown on a page each, without what is only for the screen" do
+    { "/plan/2" => "In these words", "/class/groups" => "Group 1",
+      "/show?times=7:45,3:40,12:45" => "quarter to eight" }.each do |address, words|
       visit address
       expect(page).to have_css("h1")
-      expect(page).to have_button("Print")
+      expect(page).to have_button("Print").and have_text(:all, words)
       pages = PDF::Reader.new(StringIO.new(Base64.decode64(browser.print_page))).pages
       expect(pages.first.text).to include(words)
       expect(pages.length).to eq(1), "#{address}: #{pages.length} pages"

@@ -29,7 +29,7 @@ RSpec.describe "Where one looks for something" do
 
   it "shows a new teacher five steps that tick themselves off, and can be put away" do
     visit "/"
-    expect(page).to have_css("h2", text: "The first day").and have_css("[aria-current='step']", text: "Make a class")
+    expect(page).to have_css("h2", text: "The first day").and have_css("[aria-current='step']", text: "Put your class together")
     visit "/check/#{make_check}"
     visit "/"
     expect(page).to have_css("[aria-current='step']", text: "Say how your class says the time")

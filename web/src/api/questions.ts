@@ -112,6 +112,7 @@ interface Which {
   /** Only those made before this one. */
   before?: number;
   step?: string;
+  month?: string;
   /** Only those with an answer. */
   answered?: boolean;
 }

@@ -23,7 +23,7 @@ const stages = computed<Stage[]>(() => {
   const first = answered.value ?? props.checks[0];
   const params = first ? { params: { id: first.id } } : {};
   return [
-    { text: "Make a class", done: classes.current !== null, to: { name: "new-class" } },
+    { text: "Put your class together", done: classes.current !== null, to: { name: "new-class" } },
     { text: "Say how your class says the time", done: seen.value.settings, to: { name: "settings" } },
     { text: "Make a first check", done: props.checks.length > 0, to: { name: "new-check" } },
     {

@@ -4,6 +4,7 @@ import { useRouter } from "vue-router";
 import { findSheet, listChecks, removeCheck, useFacts, useAsked, useDoing, type CheckSummary } from "@/api";
 import { useClasses } from "@/school";
 import { RemovedLately, useJustRemoved } from "@/told";
+import { monthWords, plusMonths, today } from "@/words";
 import CheckCard from "./CheckCard.vue";
 
 /** The checks of the class, newest first. */
@@ -16,10 +17,21 @@ const steps = computed(() => [
   { value: "", text: "All steps" },
   ...(facts.catalogue?.ladder ?? []).map((one) => ({ value: one.id, text: one.name })),
 ]);
+/** A school year back from now. */
+const YEAR = 12;
+const month = ref("");
+const months = [
+  { value: "", text: "All months" },
+  ...Array.from({ length: YEAR }, (_, back) => {
+    const one = plusMonths(today().slice(0, 7), -back);
+    return { value: one, text: monthWords(one) };
+  }),
+];
 const which = (before?: number): Parameters<typeof listChecks>[1] => ({
   limit: PAGE,
   before,
   step: step.value || undefined,
+  month: month.value || undefined,
 });
 const just = useJustRemoved();
 const { data, trouble, reload } = useAsked(
@@ -92,8 +104,12 @@ const find = (): Promise<boolean> =>
       </div>
     </div>
     <p v-if="unknown" class="field-error" role="alert">{{ unknown }}</p>
-    <p v-if="classes.current && (step || more || (checks && checks.length > 5))" class="which">
+    <p
+      v-if="classes.current && (step || month || more || (checks && checks.length > 5))"
+      class="which d-flex gap-2"
+    >
       <BFormSelect v-model="step" :options="steps" aria-label="Which step" size="sm" />
+      <BFormSelect v-model="month" :options="months" aria-label="Which month" size="sm" />
     </p>
     <RemovedLately
       v-if="classes.current"
@@ -107,7 +123,7 @@ const find = (): Promise<boolean> =>
       <RouterLink :to="{ name: 'new-class' }">Make one</RouterLink>
     </p>
     <p v-else-if="!checks" class="quiet" aria-live="polite">Looking for checks…</p>
-    <p v-else-if="!checks.length && step">No check on this step yet.</p>
+    <p v-else-if="!checks.length && (step || month)">No check is like this.</p>
     <p v-else-if="!checks.length">
       No checks yet. A check is a slip with a few well-chosen clocks: five minutes at the end of a lesson.
     </p>
@@ -126,7 +142,7 @@ const find = (): Promise<boolean> =>
 }
 
 .which {
-  width: 14rem;
+  max-width: 28rem;
 }
 
 .more {

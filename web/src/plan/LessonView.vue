@@ -110,7 +110,7 @@ useEventListener("keydown", (event: KeyboardEvent) => {
           Load it anew
         </BButton>
       </p>
-      <BAlert :model-value="leftOut.length > 0" variant="warning" class="left-out">
+      <BAlert v-if="leftOut.length" model-value variant="warning" class="left-out">
         No longer fits:
         <span v-for="one in leftOut" :key="one.id">{{ one.name }} {{ one.left_out.join(", ") }}.</span>
         <BButton v-if="canUndo" variant="link" @click="undo">Undo</BButton>

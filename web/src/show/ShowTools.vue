@@ -2,6 +2,8 @@
 /** What the dial can do besides being turned by hand. */
 defineProps<{ playing: boolean; loose: boolean; board: boolean }>();
 defineEmits<{ play: []; gears: []; board: []; help: [] }>();
+
+const print = (): void => window.print();
 </script>
 
 <template>
@@ -20,6 +22,10 @@ defineEmits<{ play: []; gears: []; board: []; help: [] }>();
       <i class="bi bi-easel" aria-hidden="true"></i>
       {{ board ? "Leave the board" : "Board" }}
       <kbd class="key" aria-hidden="true">B</kbd>
+    </BButton>
+    <BButton variant="bare" @click="print">
+      <i class="bi bi-printer" aria-hidden="true"></i>
+      Print
     </BButton>
     <BButton variant="bare" @click="$emit('help')">
       <i class="bi bi-keyboard" aria-hidden="true"></i>

@@ -13,6 +13,7 @@ import KeyCard from "./KeyCard.vue";
 import { lensWithKey, toggleLens } from "./lenses";
 import LensSwitches from "./LensSwitches.vue";
 import SequencePanel from "./SequencePanel.vue";
+import ShowOnPaper from "./ShowOnPaper.vue";
 import ShowTools from "./ShowTools.vue";
 import TwoDials from "./TwoDials.vue";
 import { useLoose } from "./useLoose";
@@ -137,7 +138,8 @@ useEventListener("keydown", (event: KeyboardEvent) => {
 </script>
 
 <template>
-  <div class="show d-grid" :class="{ board, idle }">
+  <ShowOnPaper :times="times.length ? times : [shown.time]" />
+  <div class="show d-grid no-print" :class="{ board, idle }">
     <h1 class="visually-hidden">Show a clock</h1>
     <aside class="left d-flex flex-column gap-3 min-h-0">
       <LensSwitches :lenses="lenses" @toggle="toggle" />

@@ -39,20 +39,16 @@ const back = async (one: Removed): Promise<boolean> =>
 </script>
 
 <template>
-  <BAlert
-    :model-value="now !== undefined"
-    variant="light"
-    class="now d-flex align-items-center"
-    role="status"
-  >
-    <template v-if="now">
+  <!-- Gone and not hidden when it is over: keys that were in it go on from there. -->
+  <div role="status">
+    <BAlert v-if="now" model-value variant="light" class="now d-flex align-items-center">
       Removed: {{ says(now) }}.
       <BButton variant="link" @click="back(now)">
         <i class="bi bi-arrow-counterclockwise" aria-hidden="true"></i>
         Bring it back
       </BButton>
-    </template>
-  </BAlert>
+    </BAlert>
+  </div>
   <p v-if="trouble" class="field-error" role="alert">{{ trouble }}</p>
   <details v-if="earlier.length">
     <summary class="quiet">Removed lately: {{ earlier.length }}</summary>

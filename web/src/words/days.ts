@@ -19,6 +19,13 @@ export function plusDays(day: string, days: number): string {
   return date.toISOString().slice(0, 10);
 }
 
+/** "2026-01" and -1 are "2025-12". */
+export function plusMonths(month: string, months: number): string {
+  const date = new Date(`${month}-15T12:00:00Z`);
+  date.setUTCMonth(date.getUTCMonth() + months);
+  return date.toISOString().slice(0, 7);
+}
+
 /** How a day is written, everywhere: "Wed 25 Nov", the year where it is another than this one, or "today". */
 export function dayWords(day: string): string {
   if (day === today()) return "today";

@@ -10,7 +10,7 @@ module Vantick
         get "/api/classes/:class_id/checks" do
           children = store.classes.find(input[:class_id])[:children]
           limit = input.fetch(:limit, 30)
-          found = store.checks.all(input[:class_id], limit: limit + 1, **input.slice(:before, :step, :answered))
+          found = store.checks.all(input[:class_id], limit: limit + 1, **input.slice(:before, :step, :month, :answered))
           checks = found.first(limit)
           standing = store.answers.standing(checks.map { |check| check[:id] })
           summaries = checks.map { |check| Views::CheckView.summary(check, children, standing.fetch(check[:id], [])) }

@@ -22,10 +22,12 @@ module Vantick
         # Desks for practice that nobody came to are no checks.
         # @param before [Integer, nil] only those made before this one
         # @param step [String, nil] only those on it
+        # @param month [String, nil] such as "2026-03", only those made in it
         # @param answered [Boolean] only those with an answer
         # @return [Array<Rows::Check>] newest first
-        def all(class_id, limit:, before: nil, step: nil, answered: false)
+        def all(class_id, limit:, before: nil, step: nil, month: nil, answered: false)
           found = @db[:checks].where(class_id:, **{ step: }.compact)
+          found = found.where(Sequel.like(:made_at, "#{month}-%")) if month
           found = found.where { id < before } if before
           given = @db[:answers].join(:items, id: :item_id).where(check_id: Sequel[:checks][:id]).exists
           practice = @db[:desks].where(check_id: Sequel[:checks][:id], kind: "practice").exists
