@@ -94,7 +94,8 @@ busy: [Vantick::Server::Store::Busy]).call(Rack::MockRequest.env_for("/x?name=An
     end
 
     it "asks to try again where that can help, and says what is in the way" do
-      { SQLite3::BusyException => /busy/, SQLite3::FullException => /disk .* is full/, SQLite3::ReadOnlyException => /may not write/ }
+      { SQLite3::BusyException => /busy/, SQLite3::FullException => /disk .* is full/, SQLite3::ReadOnlyException => /may not write/,
+        SQLite3::CorruptException => /damaged.*restore/ }
         .each do |cause, words|
         status, headers, problem = answer { raise failed(cause.new) }
         expect([status, headers["retry-after"], problem["detail"]]).to match([503, "2", words])

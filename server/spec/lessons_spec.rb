@@ -125,6 +125,13 @@ RSpec.describe Vantick::Server::Plan::Lessons do
     expect(post("/api/lessons/#{halves['id']}/check", {})).to be_refused(422).at("task")
   end
 
+  it "is found by its step and the month of its day" do
+    first, second = [["quarters", "2026-03-31"], ["half_past", "2026-04-01"]].map { |step, day| plan(step:, day:).body["id"] }
+    list = ->(query) { get("/api/classes/#{school_class['id']}/lessons?#{query}").body["lessons"].map { |one| one["id"] } }
+    expect([list[""], list["step=quarters"], list["month=2026-04"], list["step=quarters&month=2026-04"]])
+      .to eq([[second, first], [first], [second], []])
+  end
+
   it "can be planned for every step there is a time for, and put away" do
     Vantick::Core::Teaching::Step.with_times.each do |step|
       made = plan(step: step.id, minutes: 20)

@@ -4,3 +4,4 @@ export { useFacts, type Choices } from "./facts";
 export { queries, useAsked, wordsOf, type Asked } from "./asked";
 export { useDoing, type Doing } from "./doing";
 export * from "./questions";
+export * from "./schoolQuestions";

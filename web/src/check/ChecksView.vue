@@ -1,32 +1,17 @@
 <script setup lang="ts">
 import { computed, ref, shallowRef, watch } from "vue";
 import { useRouter } from "vue-router";
-import { findSheet, listChecks, removeCheck, useFacts, useAsked, useDoing, type CheckSummary } from "@/api";
+import { findSheet, listChecks, removeCheck, useAsked, useDoing, type CheckSummary } from "@/api";
 import { useClasses } from "@/school";
-import { RemovedLately, useJustRemoved } from "@/told";
-import { monthWords, plusMonths, today } from "@/words";
+import { RemovedLately, useJustRemoved, WhichOnes } from "@/told";
 import CheckCard from "./CheckCard.vue";
 
 /** The checks of the class, newest first. */
 const classes = useClasses();
-const facts = useFacts();
 /** A page of the list at a time; the step that is looked for, or all. */
 const PAGE = 30;
 const step = ref("");
-const steps = computed(() => [
-  { value: "", text: "All steps" },
-  ...(facts.catalogue?.ladder ?? []).map((one) => ({ value: one.id, text: one.name })),
-]);
-/** A school year back from now. */
-const YEAR = 12;
 const month = ref("");
-const months = [
-  { value: "", text: "All months" },
-  ...Array.from({ length: YEAR }, (_, back) => {
-    const one = plusMonths(today().slice(0, 7), -back);
-    return { value: one, text: monthWords(one) };
-  }),
-];
 const which = (before?: number): Parameters<typeof listChecks>[1] => ({
   limit: PAGE,
   before,
@@ -104,13 +89,11 @@ const find = (): Promise<boolean> =>
       </div>
     </div>
     <p v-if="unknown" class="field-error" role="alert">{{ unknown }}</p>
-    <p
+    <WhichOnes
       v-if="classes.current && (step || month || more || (checks && checks.length > 5))"
-      class="which d-flex gap-2"
-    >
-      <BFormSelect v-model="step" :options="steps" aria-label="Which step" size="sm" />
-      <BFormSelect v-model="month" :options="months" aria-label="Which month" size="sm" />
-    </p>
+      v-model:step="step"
+      v-model:month="month"
+    />
     <RemovedLately
       v-if="classes.current"
       :class-id="classes.current.id"
@@ -139,10 +122,6 @@ const find = (): Promise<boolean> =>
 <style scoped>
 .code input {
   width: 11rem;
-}
-
-.which {
-  max-width: 28rem;
 }
 
 .more {

@@ -47,7 +47,7 @@ const { busy, trouble: refused, doing } = useDoing();
 
 const ofClass = (): [number] | null => classes.current && [classes.current.id];
 const { data: desks, trouble, reload } = useAsked("desks", ofClass, listDesks);
-const { data: lessons } = useAsked("lessons", ofClass, listLessons);
+const { data: lessons } = useAsked("lessons", ofClass, (classId) => listLessons(classId));
 const { data: groups } = useAsked(
   "groups",
   () => classes.current && [classes.current.id, MOST_IN_GROUP],

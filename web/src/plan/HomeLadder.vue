@@ -16,7 +16,7 @@ const facts = useFacts();
 const classes = useClasses();
 const ofClass = (): [number] | null => classes.current && [classes.current.id];
 const { data: ladder } = useAsked("ladder", ofClass, readLadder);
-const { data: lessons } = useAsked("lessons", ofClass, listLessons);
+const { data: lessons } = useAsked("lessons", ofClass, (classId) => listLessons(classId));
 /** A lesson that was planned for a day of the last week and not given is offered again. */
 const WEEK = 7;
 const waiting = computed(() => lessons.value?.filter((one) => !one.given_at) ?? []);

@@ -4,7 +4,7 @@ import { DialFace } from "@/dial";
 import { dayWords } from "@/words";
 
 /** Lessons planned and given. */
-defineProps<{ classId: number; lessons: readonly LessonSummary[] }>();
+defineProps<{ classId: number; lessons: readonly LessonSummary[]; sought?: boolean }>();
 defineEmits<{ copy: [lesson: LessonSummary]; remove: [lesson: LessonSummary] }>();
 
 const facts = useFacts();
@@ -24,7 +24,11 @@ const facts = useFacts();
         For a calendar
       </BButton>
     </div>
-    <p v-if="!lessons.length" class="quiet">None yet. Plan the one above, or choose a step of the ladder.</p>
+    <p v-if="!lessons.length" class="quiet">
+      {{
+        sought ? "No lesson is like this." : "None yet. Plan the one above, or choose a step of the ladder."
+      }}
+    </p>
     <ul class="list-unstyled p-0 m-0">
       <li v-for="lesson in lessons" :key="lesson.id">
         <DialFace

@@ -17,7 +17,7 @@ import LadderGrid from "./LadderGrid.vue";
 import LessonList from "./LessonList.vue";
 import NextCard from "./NextCard.vue";
 import RungDetail from "./RungDetail.vue";
-import { RemovedLately, useJustRemoved } from "@/told";
+import { RemovedLately, useJustRemoved, WhichOnes } from "@/told";
 import { plusDays, today } from "@/words";
 
 /** The way into the class: what is next, the ladder, and the lessons there are. */
@@ -27,7 +27,18 @@ const router = useRouter();
 const classes = useClasses();
 const ofClass = (): [number] | null => classes.current && [classes.current.id];
 const { data: ladder, trouble } = useAsked("ladder", ofClass, readLadder);
-const { data: lessons, reload } = useAsked("lessons", ofClass, listLessons);
+const step = ref("");
+const month = ref("");
+const MANY = 5;
+const { data: lessons, reload } = useAsked(
+  "lessons",
+  () =>
+    classes.current && [
+      classes.current.id,
+      { step: step.value || undefined, month: month.value || undefined },
+    ],
+  listLessons,
+);
 const just = useJustRemoved();
 const selected = ref("");
 const minutes = ref(USUAL_MINUTES);
@@ -82,7 +93,19 @@ const remove = (lesson: LessonSummary): Promise<boolean> =>
             <h2 id="ladder-head" class="eyebrow">The ladder</h2>
             <LadderGrid :ladder="ladder" :selected="selected" @select="selected = $event" />
           </section>
-          <LessonList :class-id="classes.current.id" :lessons="lessons ?? []" @remove="remove" @copy="copy" />
+          <WhichOnes
+            v-if="step || month || (lessons && lessons.length > MANY)"
+            v-model:step="step"
+            v-model:month="month"
+            class="mb-0"
+          />
+          <LessonList
+            :class-id="classes.current.id"
+            :lessons="lessons ?? []"
+            :sought="Boolean(step || month)"
+            @remove="remove"
+            @copy="copy"
+          />
           <RemovedLately :class-id="classes.current.id" :kinds="['lesson']" @back="reload" />
         </div>
         <RungDetail

@@ -10,6 +10,7 @@ module Vantick
         BUSY = "The database is busy just now: nothing you typed is lost. Try again in a moment."
         FULL = "The disk of the machine that Vantick runs on is full, so nothing can be kept: make room there, then try again."
         READ_ONLY = "Vantick may not write to its file: see on the machine it runs on who owns it, then try again."
+        DAMAGED = "The school's file is damaged. Stop Vantick on the machine it runs on, and put the last copy back: bin/vantick restore."
         STOPPING = "Vantick is being stopped. Try again in a moment."
         # What Puma raises where something still runs when it is stopped; not every server has one.
         STOPPED = %w[Puma::ThreadPool::ForceShutdown].freeze
@@ -22,7 +23,8 @@ module Vantick
         UNCLEAR = "The request cannot be read: open the page again."
         PASSING = { Sequel::PoolTimeout => BUSY, SQLite3::BusyException => BUSY, SQLite3::LockedException => BUSY,
                     SQLite3::FullException => FULL, SQLite3::IOException => FULL, Errno::ENOSPC => FULL,
-                    SQLite3::ReadOnlyException => READ_ONLY, SQLite3::CantOpenException => READ_ONLY }.freeze
+                    SQLite3::ReadOnlyException => READ_ONLY, SQLite3::CantOpenException => READ_ONLY,
+                    SQLite3::CorruptException => DAMAGED, SQLite3::NotADatabaseException => DAMAGED }.freeze
 
         # @param log [#puts]
         # @param busy [Array<Class>] mistakes of others that say no more than that the database is busy

@@ -11,7 +11,7 @@ module Vantick
 
         get "/api/classes/:class_id/lessons" do
           store.classes.find(input[:class_id])
-          rows = store.lessons.all(input[:class_id], limit: input.fetch(:limit, 30))
+          rows = store.lessons.all(input[:class_id], limit: input.fetch(:limit, 30), **input.slice(:step, :month))
           answer_json({ lessons: rows.map { |row| LessonView.summary(row) } })
         end
 

@@ -18,8 +18,15 @@ module Vantick
         # @raise [Missing]
         def find(id) = read(@db[:lessons].first(id:) || raise(Missing.new("lesson", id)))
 
+        # @param step [String, nil] only those on it
+        # @param month [String, nil] such as "2026-03", only those of its days
         # @return [Array<Rows::Lesson>] the latest day first
-        def all(class_id, limit:) = @db[:lessons].where(class_id:).reverse(:day, :id).limit(limit).map { |row| read(row) }
+        def all(class_id, limit:, step: nil, month: nil)
+          found = @db[:lessons].where(class_id:)
+          found = found.where(Sequel.function(:json_extract, :plan, "$.step") => step) if step
+          found = found.where(Sequel.like(:day, "#{month}-%")) if month
+          found.reverse(:day, :id).limit(limit).map { |row| read(row) }
+        end
 
         # @param class_id [Integer]
         # @return [Rows::Lesson, nil] the lesson of this class that was given last

@@ -1,0 +1,103 @@
+import {
+  api,
+  asked,
+  type Check,
+  type Found,
+  type Account,
+  type ListedClass,
+  type PackageFound,
+  type RosterChange,
+  type School,
+  type Shares,
+  type SchoolClass,
+} from "./client";
+
+/** The school as a whole. */
+export function readSchool(): Promise<School> {
+  return asked(api.GET("/api/school"));
+}
+
+/** Removes an account; its classes go to somebody else. */
+export async function removeAccount(id: number, classesTo: number | null): Promise<Account[]> {
+  const params = { path: { account_id: id } };
+  const body = { classes_to: classesTo };
+  return (await asked(api.POST("/api/accounts/{account_id}/removal", { params, body }))).accounts;
+}
+
+export async function setPassword(id: number, password: string): Promise<Account[]> {
+  const params = { path: { account_id: id } };
+  return (await asked(api.POST("/api/accounts/{account_id}/password", { params, body: { password } })))
+    .accounts;
+}
+
+export function listShares(classId: number): Promise<Shares> {
+  return asked(api.GET("/api/classes/{class_id}/shares", { params: { path: { class_id: classId } } }));
+}
+
+/** Shares a class for good, or lends it until the end of a day. */
+export function shareClass(classId: number, accountId: number, until: string | null): Promise<Shares> {
+  const params = { path: { class_id: classId } };
+  return asked(
+    api.POST("/api/classes/{class_id}/shares", { params, body: { account_id: accountId, until } }),
+  );
+}
+
+export function endShare(classId: number, accountId: number): Promise<Shares> {
+  const params = { path: { class_id: classId, account_id: accountId } };
+  return asked(api.DELETE("/api/classes/{class_id}/shares/{account_id}", { params }));
+}
+
+export async function handOver(classId: number, accountId: number): Promise<string> {
+  const params = { path: { class_id: classId } };
+  return (await asked(api.POST("/api/classes/{class_id}/owner", { params, body: { account_id: accountId } })))
+    .name;
+}
+
+export type NamesTaken = "first" | "initial" | "full";
+
+/** A list of children as it is sent: the file in base64, and how much of the names is kept. */
+export interface Roster {
+  file: string;
+  names: NamesTaken;
+  of?: string | null;
+  gone: "stay" | "left";
+}
+
+/** The classes in a list from another program; nothing of it is kept. */
+export async function readRoster(body: { file: string; names: NamesTaken }): Promise<ListedClass[]> {
+  return (await asked(api.POST("/api/roster-readings", { body }))).classes;
+}
+
+export function previewRoster(classId: number, body: Roster): Promise<RosterChange> {
+  const params = { path: { class_id: classId } };
+  return asked(api.POST("/api/classes/{class_id}/roster-previews", { params, body }));
+}
+
+export function takeRoster(classId: number, body: Roster): Promise<SchoolClass> {
+  return asked(
+    api.POST("/api/classes/{class_id}/rosters", { params: { path: { class_id: classId } }, body }),
+  );
+}
+
+/** A child with the record, from a file of another Vantick. */
+export function takeChildFile(classId: number, file: string): Promise<SchoolClass> {
+  const params = { path: { class_id: classId } };
+  return asked(api.POST("/api/classes/{class_id}/child-files", { params, body: { file } }));
+}
+
+/** Which times are in a package from another program. */
+export function previewPackage(classId: number, file: string): Promise<PackageFound> {
+  const params = { path: { class_id: classId } };
+  return asked(api.POST("/api/classes/{class_id}/package-previews", { params, body: { file } }));
+}
+
+/** Makes a check of them. */
+export function takePackage(classId: number, file: string): Promise<Check> {
+  const params = { path: { class_id: classId } };
+  return asked(api.POST("/api/classes/{class_id}/packages", { params, body: { file } }));
+}
+
+/** Children, checks and lessons of all classes by what is remembered of them. */
+export async function search(text: string): Promise<Found[]> {
+  return (await asked(api.GET("/api/search", { params: { query: { text } } }))).found;
+}
