@@ -126,7 +126,7 @@ RSpec.describe Vantick::Server::Plan::Lessons do
   end
 
   it "is found by its step and the month of its day" do
-    first, second = [["quarters", "2026-03-31"], ["half_past", "2026-04-01"]].map { |step, day| plan(step:, day:).body["id"] }
+    first, second = [%w[quarters 2026-03-31], %w[half_past 2026-04-01]].map { |step, day| plan(step:, day:).body["id"] }
     list = ->(query) { get("/api/classes/#{school_class['id']}/lessons?#{query}").body["lessons"].map { |one| one["id"] } }
     expect([list[""], list["step=quarters"], list["month=2026-04"], list["step=quarters&month=2026-04"]])
       .to eq([[second, first], [first], [second], []])
