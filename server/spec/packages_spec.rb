@@ -61,6 +61,22 @@ RSpec.describe Vantick::Server::Check::Packages do
     expect(item.xpath("//qti-response-processing")).to be_empty
   end
 
+  it "lets choose where there are few answers, and the right one is among them" do
+    conventions = Vantick::Core::Wording::Conventions.default
+    qti = Vantick::Server::Formats::QtiItem
+    Vantick::Core::Marking::Task.all.select { |task| qti.fits?(task) }.each do |task|
+      time = task.times[450 % task.times.length]
+      item = xml(qti.new("a", "A", task, time, conventions).xml(qti.picture(task, time) && "a.svg"))
+      choices = item.xpath("//qti-simple-choice").to_h { |one| [one["identifier"], one.text] }
+      kinds = item.xpath("//qti-choice-interaction | //qti-text-entry-interaction | //qti-drawing-interaction")
+      expect(kinds.length).to eq(1), task.id.to_s
+      next if choices.empty?
+
+      expect(choices[item.at_xpath("//qti-correct-response/qti-value").text]).to eq(task.write(task.right_answer(time), conventions))
+      expect(choices.values.uniq.length).to eq(choices.length).and be <= 12
+    end
+  end
+
   %w[dial_to_words dial_to_digital].each do |task|
     it "comes in again as the check that went out: #{task}" do
       check = make_check(school_class, task:)

@@ -11,6 +11,8 @@ module Vantick
         TABLE = YAML.safe_load_file(File.join(__dir__, "qti.yml"), symbolize_names: true).freeze
         # Side of a dial, in points.
         SIDE = 240
+        # Answers that can be chosen from (judgement: the twelve hours).
+        MOST_CHOICES = 12
 
         # @param title [String]
         # @param code [String] what the items' names begin with

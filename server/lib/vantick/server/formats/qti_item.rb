@@ -7,22 +7,26 @@ module Vantick
     module Formats
       # One item of a QTI package: what is seen, where the answer goes, and what is right.
       class QtiItem
-        DRAWN = "drawing"
+        # The hands of the dial that is looked at, by what a task sees.
+        HANDS = { dial: "both", dials_and_cards: "both", bare_dial: "both", hour_hand: "hour", minute_hand: "minute" }.freeze
+        WORDS = %i[digits words time_of_day].freeze
+
+        # @param task [Core::Marking::Task]
+        # @return [Boolean] whether it can be asked in QTI
+        def self.fits?(task) = task.notation != :mistake && (HANDS.key?(task.sees) || WORDS.include?(task.sees))
 
         # @param task [Core::Marking::Task]
         # @param time [Core::Dial::DialTime]
         # @return [String, nil] the dial that is looked at or drawn on
         def self.picture(task, time)
-          return unless %i[dial hour_hand].include?(task.sees) || task.notation == :hands
+          drawn = task.notation == :hands
+          return unless HANDS.key?(task.sees) || drawn
 
           page = Documents::Page.new(size: [Qti::SIDE, Qti::SIDE])
-          hands = task.notation == :hands ? nil : time.dial_time.hands
-          Documents::Dial.new(page, [Qti::SIDE / 2, Qti::SIDE / 2], (Qti::SIDE / 2) - 4, **only(task)).draw(hands)
+          look = { hands: HANDS.fetch(task.sees, "both"), numerals: task.sees == :bare_dial ? "none" : "all" }
+          Documents::Dial.new(page, [Qti::SIDE / 2, Qti::SIDE / 2], (Qti::SIDE / 2) - 4, **look).draw(drawn ? nil : time.dial_time.hands)
           Documents::SvgWriter.write(page)
         end
-
-        def self.only(task) = task.sees == :hour_hand ? { hands: "hour" } : {}
-        private_class_method :only
 
         def initialize(name, title, task, time, conventions)
           @name = name
@@ -50,9 +54,25 @@ module Vantick
 
         def drawn? = @task.notation == :hands
 
+        # @return [Array<String>] all that can be answered, where that is little enough to choose from
+        def choices
+          return [] if drawn? || @task.whole_time?
+
+          @choices ||= @task.times.map { |time| @task.right_answer(time) }.uniq.first(Qti::MOST_CHOICES + 1).map { |one| write(one) }
+          @choices.length > Qti::MOST_CHOICES ? [] : @choices
+        end
+
+        def write(answer) = @task.write(answer, @conventions)
+
+        def choice?(answer) = choices.include?(answer)
+
+        # Names in XML have neither blanks nor signs.
+        def choice_id(answer) = "choice-#{choices.index(answer) + 1}"
+
         # The right answer, and every other way of writing it.
         def ways
-          right = drawn? ? @time.to_s : @task.write(@task.right_answer(@time), @conventions)
+          right = drawn? ? @time.to_s : write(@task.right_answer(@time))
+          return [choice_id(right)] if choice?(right)
           return [right] unless @task.notation == :words
 
           [right, *Core::Wording::Phrase.all(@time.dial_time, @conventions)].uniq
@@ -61,6 +81,7 @@ module Vantick
         # A drawing is looked at by a person; the time it should show goes with it.
         def response(xml)
           type = drawn? ? "file" : "string"
+          type = "identifier" if choices.any?
           xml.public_send(:"qti-response-declaration", identifier: "RESPONSE", cardinality: "single", "base-type": type) do
             next if drawn?
 
@@ -79,11 +100,23 @@ module Vantick
 
         def body(xml, picture)
           ask = Qti::TABLE[:ask].fetch(@task.notation, Qti::TABLE[:ask][:other])
-          xml.p { xml.text(drawn? || picture ? ask : "#{shown} #{ask}") }
           return drawing(xml, picture) if drawn?
 
-          xml.p { xml.img(src: picture, alt: Qti::TABLE[:alt].fetch(@task.sees), width: Qti::SIDE, height: Qti::SIDE) } if picture
+          xml.p { xml.text(picture ? ask : "#{shown} #{ask}") }
+          if picture
+            xml.p do
+              xml.img(src: picture, alt: Qti::TABLE[:alt].fetch(@task.sees, Qti::TABLE[:alt][:dial]), width: Qti::SIDE, height: Qti::SIDE)
+            end
+          end
+          return choosing(xml) if choices.any?
+
           xml.p { xml.public_send(:"qti-text-entry-interaction", "response-identifier": "RESPONSE", "expected-length": "30") }
+        end
+
+        def choosing(xml)
+          xml.public_send(:"qti-choice-interaction", "response-identifier": "RESPONSE", "max-choices": "1", shuffle: "false") do
+            choices.each { |one| xml.public_send(:"qti-simple-choice", one, identifier: choice_id(one)) }
+          end
         end
 
         def drawing(xml, picture)
@@ -95,6 +128,8 @@ module Vantick
 
         # What stands in the place of a dial.
         def shown
+          return Core::Dial::DayFacts.of(@time, @conventions)[:words] if @task.sees == :time_of_day
+
           @task.sees == :words ? Core::Wording::Phrase.usual(@time.dial_time, @conventions) : @time.digital(@conventions.sign)
         end
       end
