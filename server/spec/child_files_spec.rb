@@ -48,6 +48,15 @@ RSpec.describe Vantick::Server::Classes::ChildFiles do
     expect(taken["answers"].map { |one| one["verdict"] }).to match_array(verdicts)
   end
 
+  it "takes a child of whom nothing was asked, and none into a class that is full" do
+    taken = post(path, sent(file)).body["children"].map { |child| child["name"] }
+    expect(taken).to eq(%w[Ada Bo])
+    expect(get("/api/classes/#{other['id']}/checks").body["checks"]).to eq([])
+    post("/api/classes/#{other['id']}/children", { names: Array.new(38) { |at| "Child #{at}" } })
+    ida = file(school_class["id"], school_class["children"].last)
+    expect(post(path, sent(ida))).to be_refused(422).at("file").saying(/at most 40/)
+  end
+
   it "names what is wrong with a file, and takes nothing of it" do
     answered
     good = JSON.parse(file)

@@ -40,6 +40,11 @@ RSpec.describe Vantick::Server::Check::Packages do
     end
   end
 
+  it "says so where nothing of a check can be asked in QTI" do
+    made = post("#{path}/sheets", { kind: "spot", step: "quarters" }).body
+    expect(told(plain("/api/checks/#{made['check_id']}/qti.zip"))).to be_refused(422).at("check_id").saying(/cannot be said in QTI/)
+  end
+
   # Every way that a package counts as right is right here as well, at every quarter.
   it "counts nothing as right that Vantick would not" do
     task = Vantick::Core::Marking::Task.find(:dial_to_words)

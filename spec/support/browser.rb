@@ -119,7 +119,7 @@ Capybara.default_driver = :chrome
 Capybara.app = BrowserHelpers::School
 Capybara.server = :puma, { Silent: true, Threads: "1:4" }
 # Long, for machines that are busy: only what fails waits as long as this.
-Capybara.default_max_wait_time = 20
+Capybara.default_max_wait_time = 40
 Capybara.enable_aria_label = true
 
 RSpec.configure do |config|
