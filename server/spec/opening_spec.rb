@@ -27,8 +27,6 @@ RSpec.describe Vantick::Server::Desks::Opening do
     expect(opened(kind: "stage", stage: "alone", lesson_id: lesson_of(other)["id"])).to be_refused(404).at("lesson_id")
     practice = desk_of(school_class)
     expect(opened(kind: "exit", check_id: practice["check_id"])).to be_refused(422).at("check_id").saying(/free practice/)
-    cards = post("/api/classes/#{school_class['id']}/sheets", { kind: "cards", step: "quarters" }).body
-    expect(opened(kind: "exit", check_id: cards["check_id"])).to be_refused(422).at("check_id").saying(/on paper/)
   end
 
   it "is for a stage that has a time" do
