@@ -8,11 +8,9 @@ $LOAD_PATH.unshift(*%w[core server cli].map { |room| File.join(ROOT, room, "lib"
 require_relative "measured"
 require_relative "measured_web"
 
-# What journeys reach of the server its own specs reach as well, and counting makes it slow: commands alone are counted here.
-if ARGV.any? { |file| file.include?("spec/commands") }
-  Measured.start("whole-#{Process.pid}")
-  Measured.follow_children
-end
+# Commands and journeys are two runs, each with what it reached.
+Measured.start("whole-#{Process.pid}")
+Measured.follow_children
 
 require "fileutils"
 require "json"
