@@ -17,8 +17,11 @@ module Bench
   def class_pages(seed)
     kind = Choosing::SheetKind.find(:read)
     choice = Choosing::SheetChoice.new(kind:, step: Teaching::Step.find(:fives), task: WORDS, count: 12)
-    versions = choice.versions(30, seed).map.with_index { |items, at| Vantick::Server::Documents::Version.new(name: "Child #{at}", items:) }
-    settings = { look: {}, paper: "a4", code: "K7RD", conventions: Wording::Conventions.default, both: false }
+    readers = Array.new(30) { Choosing::SheetChoice::Reader.new }
+    versions = choice.versions(readers, seed).map.with_index do |items, at|
+      Vantick::Server::Documents::Version.new(name: "Child #{at}", items:, row: at)
+    end
+    settings = { look: {}, paper: "a4", code: "K7RDX", conventions: Wording::Conventions.default, both: false, origin: "Bench" }
     Vantick::Server::Documents::Sheet.new(kind:, step: Teaching::Step.find(:fives), task: WORDS, versions:, **settings).pages
   end
 

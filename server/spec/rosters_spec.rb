@@ -162,7 +162,8 @@ RSpec.describe Vantick::Server::Classes::Rosters do
       answer(check, school_class["children"].first, check["items"].first, "=quarter to eight")
       answer(check, school_class["children"].first, check["items"].first, "qt8")
       answer(check, school_class["children"][1], check["items"].first, "=half past")
-      table = CSV.parse(plain("#{path}/answers.csv").body, headers: true).map(&:to_h)
+      table = CSV.parse(plain("#{path}/answers.csv").body.force_encoding(Encoding::UTF_8).delete_prefix("\uFEFF"),
+                        headers: true).map(&:to_h)
       lines = plain("#{path}/answers.jsonl").body.lines.map { |line| JSON.parse(line) }
       expect(lines.map { |line| line.values_at("child", "answer") }).to eq([%w[Bo qt8], ["Ida", "=half past"]])
       expect(table.map { |row| row["answer"] }).to eq(["qt8", "'=half past"])

@@ -19,11 +19,13 @@ RSpec.describe Vantick::Server::Sheets::Sheets do
   Vantick::Core::Choosing::SheetKind.all.each do |kind|
     it "draws #{kind.name.downcase}: the preview and the file have the same words, and as many pages" do
       step = Vantick::Core::Teaching::Step.with_times.reverse.find { |one| kind.tasks.empty? || kind.tasks_for(one).any? }.id
-      shown = preview(kind: kind.id, step:, seed: 5, count: 2.clamp(1, kind.most), names: false).body
+      count = kind.id == :cards ? 4 : 2.clamp(1, kind.most)
+      shown = preview(kind: kind.id, step:, seed: 5, count:, names: false).body
       expect(shown["pages"]).not_to be_empty
       expect(shown["choice"].nil?).to be(!kind.answered?)
-      made = make(kind: kind.id, step:, seed: 5, count: 2.clamp(1, kind.most), names: false)
-      path = kind.answered? ? "/api/checks/#{made['check_id']}/sheet.pdf" : "#{address}/material.pdf?kind=#{kind.id}&step=#{step}&seed=5"
+      made = make(kind: kind.id, step:, seed: 5, count:, names: false)
+      material = "#{address}/material.pdf?kind=#{kind.id}&step=#{step}&seed=5&count=#{count}"
+      path = kind.answered? ? "/api/checks/#{made['check_id']}/sheet.pdf" : material
       file = pdf(path)
       expect(file.page_count).to be >= shown["pages"].length
       words = shown["pages"].first.scan(/>([^<]+)</).flatten.map { |text| CGI.unescapeHTML(text) }
@@ -32,12 +34,12 @@ RSpec.describe Vantick::Server::Sheets::Sheets do
     end
   end
 
-  # Every outline on a page begins somewhere.
-  def outlines(page)
+  # Bends of lines: hands and rims have them, marks and codes have none.
+  def bends(page)
     counter = Class.new do
       attr_reader :count
 
-      def begin_new_subpath(_x, _y) = @count = @count.to_i + 1
+      def append_curved_segment(*) = @count = @count.to_i + 1
     end.new
     page.walk(counter)
     counter.count.to_i
@@ -50,24 +52,95 @@ RSpec.describe Vantick::Server::Sheets::Sheets do
     # @return [Array(PDF::Reader, Hash)] the file, and the check where there is one
     def printed(of, kind, step)
       made = post("/api/classes/#{of['id']}/sheets", { kind: kind.id, step: }).body if kind.answered?
-      path = made ? "/api/checks/#{made['check_id']}/sheet.pdf" : "/api/classes/#{of['id']}/material.pdf?kind=#{kind.id}&step=#{step}"
+      material = "/api/classes/#{of['id']}/material.pdf?kind=#{kind.id}&step=#{step}"
+      path = made ? "/api/checks/#{made['check_id']}/sheet.pdf?part=sheets&sides=one" : material
       [pdf(path), made && get("/api/checks/#{made['check_id']}").body]
     end
 
-    Vantick::Core::Choosing::SheetKind.all.each do |kind|
+    Vantick::Core::Choosing::SheetKind.all.reject { |kind| kind.id == :levels }.each do |kind|
       it "#{kind.name.downcase} has as many exercises as were set, once, and each child's page is as one child's alone would be" do
         step = Vantick::Core::Teaching::Step.with_times.reverse.find { |one| kind.tasks.empty? || kind.tasks_for(one).any? }.id
         (file, check), (single,) = [school_class, alone].map { |of| printed(of, kind, step) }
-        expect(check["items"].length).to eq(kind.id == :levels ? 3 * kind.count : kind.count) if check
-        expect(check["items"].map { |item| item["child_id"] }.uniq).to eq([nil]) if check
+        expect(check["items"].map { |item| item["child_id"] }).to eq([nil] * kind.count) if check
         slips = kind.id == :slips
-        expect(outlines(file.page(1))).to eq(outlines(single.page(1)) * (slips ? 4 : 1)), kind.id.to_s
-        next unless slips
+        expect(bends(file.page(1))).to eq(bends(single.page(1)) * (slips ? 3 : 1)), kind.id.to_s
+        next expect(file.page_count).to eq(single.page_count) unless slips
 
-        expect(file.pages.first(8).map { |page| page.text.scan("Child").length }).to eq([4, 4, 4, 4, 4, 4, 4, 2])
-        expect(file.page_count).to eq(single.page_count + 7)
+        expect(file.pages.map { |page| page.text.scan(/Child \d/).length }).to eq([3] * 10)
+        expect(file.pages.map { |page| page.text.scan(check["code"]).length }).to eq([3] * 10)
       end
     end
+
+    it "gives each child the level that the record says, and the teacher another where it is set" do
+      check = make_check(school_class, step: "oclock", count: 8)
+      quick = school_class["children"].first
+      check["items"].each { |item| answer(check, quick, item, item["right"]) }
+      shown = preview(kind: "levels", step: "oclock").body
+      expect(shown["levels"].map { |one| one["level"] }.tally).to eq(1 => 29, 2 => 1)
+      made = make(kind: "levels", step: "oclock", level_of: [{ child_id: school_class["children"].last["id"], level: 3 }])
+      file = pdf("/api/checks/#{made['check_id']}/sheet.pdf?part=sheets&sides=one")
+      titles = file.pages.map { |page| page.text[/Level \d/] }
+      expect(titles).to eq(["Level 2", *["Level 1"] * 28, "Level 3", "Level 3"])
+      answers = pdf("/api/checks/#{made['check_id']}/sheet.pdf?part=answers").pages.map(&:text).join
+      problem = file.pages.last.text[/^\s*(\d)\. +\S/, 1]
+      expect(answers).to match(/^\s*#{problem}\. .+half an hour later/)
+    end
+
+    it "takes no more than four seconds of work for each child's own two pages, as they are asked for" do
+      %w[read spot levels].each do |kind|
+        made = make(kind:, step: "minutes", versions: "each", count: kind == "spot" ? 8 : 16)
+        expect(pdf("/api/checks/#{made['check_id']}/sheet.pdf?part=sheets").page_count).to be >= 60
+      end
+    end
+  end
+
+  it "takes other times each time than the class had lately, and others with another seed" do
+    times = Array.new(3) { get("/api/checks/#{make(step: 'quarters', count: 8)['check_id']}").body["items"].map { |item| item["time"] } }
+    expect(times.flatten.uniq.length).to eq(24)
+    seeds = [1, 2].map { |seed| preview(step: "minutes", seed:).body["choice"]["times"] }
+    expect(seeds.reduce(:&).length).to be < 3
+  end
+
+  it "writes the same bytes for the same sheet" do
+    made = make(versions: "each")
+    files = Array.new(2) { plain("/api/checks/#{made['check_id']}/sheet.pdf").body }
+    expect(files.uniq.length).to eq(1)
+  end
+
+  it "begins each child and the answers on paper of their own, and says how many sheets of paper it takes" do
+    made = make(kind: "draw", versions: "each")
+    file = pdf("/api/checks/#{made['check_id']}/sheet.pdf?sides=both")
+    expect(file.pages.map { |page| page.text[/Answers|Anneke|Bram|Celyn/] }).to eq(["Anneke", nil, "Bram", nil, "Celyn", nil, "Answers"])
+    paper = preview(kind: "draw", versions: "each").body["paper"]
+    expect(paper.find { |one| one["part"] == "all" && one["sides"] == "both" }["sheets"]).to eq(4)
+    expect(paper.find { |one| one["part"] == "sheets" && one["sides"] == "one" }["sheets"]).to eq(3)
+  end
+
+  it "says before printing whose name has letters that the typeface lacks, and leaves room for it" do
+    others = make_class(%w[Ζωή Bo])
+    shown = post("/api/classes/#{others['id']}/sheet-previews", { kind: "slips", step: "quarters" }).body
+    expect(shown["unprintable"]).to eq(["Ζωή"])
+    expect(shown["pages"].first).not_to include("Ζωή")
+  end
+
+  it "prints a check that was made without a sheet as slips, with names or without" do
+    check = make_check(school_class)
+    path = "/api/checks/#{check['id']}/sheet.pdf?part=sheets"
+    expect(texts(path).join).to include("Anneke", "Bram", "Celyn", check["code"])
+    nameless = texts("#{path}&names=false").join
+    expect(nameless).not_to match(/Anneke|Bram|Celyn/)
+    expect(nameless.scan("Name:").length).to eq(3)
+    shown = get("/api/checks/#{check['id']}/sheet-preview?names=false").body
+    expect([shown["pages"].length, shown["answer_pages"].length]).to eq([1, 1])
+    expect(get("/api/checks/#{check['id']}/sheet-preview").body["pages"].first).to include("Bram")
+  end
+
+  it "matches dials with digits, with words, or with both" do
+    printed = %w[digits words both].map do |cards|
+      texts("#{address}/material.pdf?kind=cards&step=quarters&count=4&seed=3&cards=#{cards}").join
+    end
+    found = printed.map { |text| [text.scan(/\d:\d\d/).length, text.scan(/quarter|half past|o'clock/).length] }
+    expect(found).to eq([[4, 0], [0, 4], [4, 4]])
   end
 
   it "keeps answers on pages of their own" do
@@ -98,11 +171,29 @@ RSpec.describe Vantick::Server::Sheets::Sheets do
     by_child = check["items"].group_by { |item| item["child_id"] }
     expect(by_child.values.map { |items| items.map { |item| item["time"] } }.uniq.length).to eq(3)
     printed = texts("/api/checks/#{made['check_id']}/sheet.pdf")
-    expect(printed.first(3).zip(%w[Anneke Bram Celyn])).to all(satisfy { |page, name| page.include?(name) && page.include?(made["code"]) })
+    of_children = printed.values_at(0, 2, 4).zip(%w[Anneke Bram Celyn], %w[A B C])
+    expect(of_children).to all(satisfy { |page, name, letter| page.include?(name) && page.include?("#{made['code']} · #{letter}") })
+    expect(printed.last).to include("A · Anneke", "B · Bram", "C · Celyn", made["code"])
     expect(get("/api/sheets/#{made['code'].downcase}").body).to include("check_id" => check["id"])
     bram = check["children"][1]
     expect(answer(check, bram, by_child[bram["id"]].first, by_child[bram["id"]].first["right"]).body["verdict"]).to eq("right")
     expect(answer(check, bram, by_child[check["children"][0]["id"]].first, "x")).to be_refused(422).at("item_id").saying(/another child/)
+  end
+
+  it "lets sheets without names go round: a child gets the letter that they worked on, as long as nothing is typed in" do
+    made = make(versions: "each", names: false)
+    path = "/api/checks/#{made['check_id']}"
+    anneke, bram, = get(path).body["children"].map { |child| child["id"] }
+    expect(texts("#{path}/sheet.pdf?part=sheets").join).not_to match(/Anneke|Bram/)
+    times = ->(check, child) { check["items"].select { |item| item["child_id"] == child }.map { |item| item["time"] } }
+    before = get(path).body
+    after = put("#{path}/letters", { child_id: anneke, other_id: bram }).body
+    expect(after["letters"].to_h { |one| one.values_at("child_id", "letter") }).to include(anneke => "B", bram => "A")
+    expect(times.call(after, anneke)).to eq(times.call(before, bram))
+    answer(after, { "id" => bram }, after["items"].find { |item| item["child_id"] == bram }, "7:45")
+    expect(put("#{path}/letters", { child_id: anneke, other_id: bram })).to be_refused(422).at("other_id").saying(/typed in already/)
+    shared = make["check_id"]
+    expect(put("/api/checks/#{shared}/letters", { child_id: anneke, other_id: bram })).to be_refused(422).at("child_id")
   end
 
   it "takes the class's own misreadings for mistakes to spot, and marks what is found" do
@@ -145,7 +236,7 @@ RSpec.describe Vantick::Server::Sheets::Sheets do
   {
     "an unknown kind" => [{ kind: "poster" }, 422, "kind"], "an unknown step" => [{ step: "sevens" }, 422, "step"],
     "a kind that is not for the step" => [{ step: "day_halves" }, 422, "step"],
-    "a task of another kind" => [{ task: "digital_to_dial" }, 422, "task"], "too many" => [{ count: 13 }, 422, "count"],
+    "a task of another kind" => [{ task: "digital_to_dial" }, 422, "task"], "too many" => [{ count: 17 }, 422, "count"],
     "an unknown paper" => [{ paper: "a5" }, 400, "paper"],
     "a kind without answers, to be kept" => [{ kind: "make" }, 422, "kind"]
   }.each do |what, (settings, status, field)|
@@ -155,7 +246,20 @@ RSpec.describe Vantick::Server::Sheets::Sheets do
     end
   end
 
-  it "says so where no sheet has a code" do
-    expect(get("/api/sheets/XXXX")).to be_refused(404).at("code")
+  it "tells a mistyped code from one that no sheet has" do
+    code = make["code"]
+    expect(code).to match(/\A[CDFHJKMNPRTVX3479]{5}\z/)
+    slips = (0..4).flat_map { |place| %w[C D X 9].map { |letter| code.dup.tap { |one| one[place] = letter } } } - [code]
+    changed_over = (0..3).map { |place| code.dup.tap { |one| one[place], one[place + 1] = one[place + 1], one[place] } } - [code]
+    [*slips, *changed_over].each { |typed| expect(get("/api/sheets/#{typed}")).to be_refused(404).at("code").saying(/mistyped/) }
+    expect(get("/api/sheets/K7RD")).to be_refused(404).at("code").saying(/There is no sheet/)
+  end
+
+  {
+    { count: 17 } => 16, { count: 0 } => 1, { step: "oclock", count: 16 } => 12, { kind: "levels", step: "oclock", count: 8 } => 4
+  }.each do |settings, nearest|
+    it "offers the nearest number that there is: #{settings}" do
+      expect(preview(**settings).body).to include("field" => "count", "nearest" => nearest)
+    end
   end
 end

@@ -14,7 +14,9 @@ RSpec.describe Vantick::Server::Documents::AnswerTables do
     expect(taken.status).to eq(201)
     expect(taken.body["answers"].map { |answer| answer["verdict"] }.tally).to include("right" => 3)
     expect(taken.body["answers"].length).to eq(5)
-    table = CSV.parse(plain("#{address}/answers.csv").body)
+    written = plain("#{address}/answers.csv").body.force_encoding(Encoding::UTF_8)
+    expect(written).to start_with("\uFEFF")
+    table = CSV.parse(written.delete_prefix("\uFEFF"))
     expect(table).to eq([["child", "clock 1", "clock 2", "clock 3"], ["Anneke", "qt8", "", "-"], ["Bram", *rights]])
     expect(take(table.map(&:to_csv).join).status).to eq(201)
   end
@@ -27,6 +29,40 @@ RSpec.describe Vantick::Server::Documents::AnswerTables do
 
   it "come in with semicolons and quotation marks" do
     expect(take(%("Anneke";"qt8";"7:45";"half past 3")).body["answers"].length).to eq(3)
+  end
+
+  # What spreadsheets and hands make of a table of two children and three clocks.
+  {
+    "columns in another order" => "clock 2,child,clock 3,clock 1\n7:46,Bram,7:47,7:45",
+    "clocks by number" => "name;3;1;2\nBram;7:47;7:45;7:46",
+    "a mark of UTF-8 and the sign between cells" => "\uFEFFsep=;\nBram;7:45;7:46;7:47",
+    "empty lines, and lines of empty cells" => "\n\nBram,7:45,7:46,7:47\n,,,\n\n",
+    "spaces that do not break" => "\u00a0Bram\u00a0,7:45\u00a0,7:46,\u00a07:47", "seconds" => "Bram,7:45:00,7:46:00,07:47:00",
+    "parts of a day" => "Bram,0.322916666666667,0.323611111111111,.324305555555556"
+  }.each do |what, table|
+    it "come in with #{what}" do
+      bram = check["children"].last["id"]
+      answers = take(table).body["answers"].sort_by { |one| check["items"].index { |item| item["id"] == one["item_id"] } }
+      expect(answers.map { |one| one["child_id"] }).to eq([bram] * 3)
+      expect(answers.map { |one| one["answer"].delete_prefix("0") }).to eq(%w[7:45 7:46 7:47])
+    end
+  end
+
+  it "have the nought that a spreadsheet took from a class's way of writing, and names with any apostrophe" do
+    of = make_class(["D'Arcy", "Ana"])
+    put("/api/classes/#{of['id']}/conventions", { conventions: { separator: "point" } })
+    check = make_check(of, count: 2)
+    answers = post("/api/checks/#{check['id']}/tables", { table: "D’Arcy;8.3;8.05" }).body["answers"]
+    expect(answers.map { |one| one["answer"] }).to eq(["8.30", "8.05"])
+  end
+
+  {
+    "child,clock 1,clock 2\nBram,1,2" => /no column for clock 3/, "child,clock 1,clock 1,clock 2\nBram,1,1,2" => /clock 1 has two columns/,
+    "child,clock 1,height\nBram,1,2" => /"height" is no clock/
+  }.each do |table, words|
+    it("are refused by their line of names: #{words.source}") {
+      expect(take(table)).to be_refused(422).at("table").saying(/Row 1: .*#{words}/)
+    }
   end
 
   it "are not taken at all where one row cannot be, and it is named" do

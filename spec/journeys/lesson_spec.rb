@@ -14,7 +14,7 @@ RSpec.describe "A class, a check, and what the answers say" do
     expect(page).to have_css("figure svg[data-time]", count: 5)
     chosen = page.all("figure svg").map { |dial| dial["data-time"] }
     click_button "Make this check"
-    expect(page).to have_css("section.slip", count: 3)
+    expect(page).to have_css(".sheet-page text", text: "Name:", count: 3)
     chosen
   end
 

@@ -7,13 +7,15 @@ RSpec.describe "Sheets", :demo do
 
   it "are shown as they will print while settings change, and kept with a code by which answers are typed in" do
     visit "/sheets"
-    expect(page).to have_css(".sheet-page svg", minimum: 1).and have_text("Every misreading of this step would show.")
+    expect(page).to have_css(".sheet-page svg", minimum: 1).and have_text("What these 8 clocks can tell")
     choose "Draw the hands"
     expect(page).to have_css(".sheet-page text", text: "Draw both hands.")
     select "Roman", from: "Numerals"
     expect(page).to have_css(".sheet-page text", text: "XII", minimum: 4)
     fill_in "How many", with: "40"
-    expect(page).to have_css("[role='alert']", text: "1 to 12 exercises")
+    expect(page).to have_css("[role='alert']", text: "1 to 16 exercises")
+    click_button "Take 16"
+    expect(page).to have_field("How many", with: "16").and have_css(".sheet-page", count: 2)
     fill_in "How many", with: "4"
     expect(page).to have_no_css("[role='alert']").and have_css(".sheet-page text", text: "4.")
     click_button "Answers"
@@ -36,14 +38,49 @@ RSpec.describe "Sheets", :demo do
     visit "/sheets?kind=slips"
     check "Other times for each child"
     expect(page).to have_css(".sheet-page text", text: "Bram")
+    uncheck "Names on them"
+    expect(page).to have_no_css(".sheet-page text", text: "Bram")
+    check "Names on them"
+    expect(page).to have_css(".sheet-page text", text: "Bram")
     click_button "Make and print"
     expect(page).to have_css("[role='status'] [role='progressbar']")
     click_link "Type its answers in"
     expect(page).to have_css("th", text: "Clock 1").and have_css("input", minimum: 130)
     visit "/check"
-    fill_in "Code on a sheet", with: "XXXX"
+    fill_in "Code on a sheet", with: "K7RDC"
     click_button "Find it"
-    expect(page).to have_css("[role='alert']", text: "There is no sheet with the code XXXX.")
+    expect(page).to have_css("[role='alert']", text: "K7RDC is not a sheet's code: a letter of it is mistyped.")
+  end
+
+  it "have the level that the record says for each child, and another where the teacher wants it" do
+    visit "/sheets?kind=levels&step=quarters"
+    find("summary", text: "Who gets which level").click
+    before = find_field("Anneke").value
+    select before == "1" ? "3" : "1", from: "Anneke"
+    expect(page).to have_css(".sheet-page text", text: "Level #{before == '1' ? 3 : 1}")
+    check "All levels for all"
+    expect(page).to have_no_css("summary", text: "Who gets which level").and have_css(".sheet-page", minimum: 4)
+  end
+
+  it "say what is printed on which sides, and how much paper it takes; it is kept for the next time" do
+    visit "/sheets?kind=draw"
+    check "Other times for each child"
+    select "sheets only", from: "What is printed"
+    select "on both sides", from: "Sides of the paper"
+    expect(page).to have_text("26 sheets of paper")
+    select "sheets and answers", from: "What is printed"
+    expect(page).to have_no_text("26 sheets of paper").and have_text(/\d+ sheets of paper/)
+    select "on one side", from: "Sides of the paper"
+    visit "/check/3/slips"
+    expect(page).to have_select("Sides of the paper", selected: "on one side")
+  end
+
+  it "go round without names: a child gets the letter that they worked on" do
+    made = ask_as_teacher("/api/classes/1/sheets", kind: "read", step: "quarters", count: 2, versions: "each", names: false)
+    visit "/check/#{made['check_id']}"
+    select "B", from: "Sheet of Anneke"
+    expect(page).to have_select("Sheet of Bram", selected: "A")
+    expect(page).to have_select("Sheet of Anneke", selected: "B")
   end
 
   it "print material without answers, such as a dial to make with its caution" do

@@ -21,4 +21,9 @@ RSpec.describe Vantick::Core::Choosing::Levels do
     expect { described_class.choose(step: step(:oclock), task: task(:dial_to_words), count: 5) }
       .to raise_error(Vantick::Core::InvalidCount, /1 to 4 times/)
   end
+
+  it "gives those who have a step its hardest times, and those who have not met it the easiest" do
+    levels = Vantick::Core::Judging::Secure::STATES.to_h { |state| [state, described_class.of_state(state)] }
+    expect(levels).to eq(secure: 3, right_so_far: 2, nearly: 2, learning: 1, not_met: 1)
+  end
 end

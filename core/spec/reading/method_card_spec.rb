@@ -19,9 +19,17 @@ RSpec.describe Vantick::Core::Reading::MethodCard do
 
   it "speaks of no small marks, no halves and no next hour where a step has none" do
     expect(lines(:fives_past).join).not_to match(/small marks|Which half|comes next/)
-    expect(lines(:quarters)).to include("Is it on the 12, the 3, the 6 or the 9?", 'With "to", name the hour that comes next.')
+    expect(lines(:quarters)).to include("12: o'clock. 3: quarter past. 6: half past. 9: quarter to.",
+                                        'With "to", name the hour that comes next.')
     expect(lines(:minutes_to)).to include("Left half: count back from the 12.", "Then the small marks, in ones.")
     expect(lines(:minutes_to)).not_to include("Count from the 12 in fives.")
+  end
+
+  it "gives each half its own way of counting where they differ, and what each place means where nothing is counted" do
+    expect(lines(:fives)).to include("Right half: count from the 12 in fives.", "Left half: count back from the 12.")
+    expect(lines(:fives, "sixty_minus")).to include("Count from the 12 in fives.", "Left half: take the minutes from 60.")
+    expect(lines(:half_past)).to include("6: half past.")
+    expect(lines(:quarter_to, "of")).to include("9: quarter of.")
   end
 
   it "asks for the number passed only where one was passed" do
@@ -33,7 +41,7 @@ RSpec.describe Vantick::Core::Reading::MethodCard do
   it "goes the way of the talk-through, in every method: what is said there has its line, what is not has none" do
     table = Vantick::Core::Wording::Conventions::TABLE
     methods = %i[counting counting_to fifteens].map { |id| table.fetch(id) }.reduce(&:product).map { |choices| choices.flatten.join(",") }
-    said = { /Count from the 12 in/ => /Count from the 12|Start at 0/, /Count back/ => /count back/, /take away/ => /from 60/,
+    said = { /Count from the 12 in/ => /count from the 12|Start at 0/i, /Count back/ => /count back/, /take away/ => /from 60/,
              /5 times \d+ is/ => /times five/,
              /The (3|6|9) is/ => /Start at 0/, /in ones|one a mark/ => /in ones|count back/ }
     methods.product(Vantick::Core::Teaching::Step.reading.map(&:id)) do |names, id|

@@ -25,6 +25,17 @@ RSpec.describe Vantick::Server::Documents::PdfWriter do
     expect(words.keys).to include("Quarters", "Name", "Answers")
   end
 
+  # ISO 32000-1: language, title, viewer preferences (12.2) and names of subsets (9.6.4), from memory.
+  it "says its language and title, is printed as large as it is, and names its typeface's subsets as the standard has it" do
+    told = poppler("pdfinfo", file)
+    expect(told).to match(/^Title:\s+Quarters · Curlew/).and match(/^Author:\s+Vantick/)
+    objects = PDF::Reader.new(file).objects
+    root = objects.deref(objects.trailer[:Root])
+    expect(root[:Lang]).to eq("en")
+    expect(objects.deref(root[:ViewerPreferences])).to include(PrintScaling: :None, DisplayDocTitle: true)
+    expect(poppler("pdffonts", file).lines.drop(2).map { |line| line[/\A\S+/] }).to all(match(/\A[A-Z]{6}\+Andika/))
+  end
+
   it "embeds its typeface, so that a page looks alike wherever it is printed" do
     fonts = poppler("pdffonts", file).lines.drop(2)
     expect(fonts.map { |line| line[/\A\S+/] }).to all(match(/Andika/))

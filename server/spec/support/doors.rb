@@ -22,6 +22,7 @@ module Doors
     answer(check, school_class["children"].first, check["items"].first, "qt8", id: uuid)
     lesson = post("/api/classes/#{id}/lessons", { day: "2026-03-02", step: "quarters", minutes: 40, seed: 1 }).body
     { "class_id" => id, "check_id" => check["id"], "child_id" => school_class["children"].first["id"], "answer_id" => uuid,
+      "other_id" => school_class["children"].last["id"],
       "account_id" => colleague,
       "lesson_id" => lesson["id"], "removed_id" => removed(id)["id"], "code" => check["code"], "desk_id" => desk_of(school_class)["id"] }
   end

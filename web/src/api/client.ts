@@ -32,6 +32,8 @@ export type DayEvent = Schemas["DayEvent"];
 export type DayFacts = Schemas["DayFacts"];
 export type Drawing = JsonOf<paths["/api/drawing"]["get"]>;
 export type SheetSettings = Schemas["SheetSettings"];
+export type PaperNeeded = Schemas["PaperNeeded"];
+export type KeptPreview = JsonOf<paths["/api/checks/{check_id}/sheet-preview"]["get"]>;
 export type SheetPreview = JsonOf<paths["/api/classes/{class_id}/sheet-previews"]["post"]>;
 export type ChildRecord = Schemas["Record"];
 export type Group = components["schemas"]["Group"];
@@ -79,6 +81,8 @@ export class Refused extends Error {
     readonly status: number,
     /** Whether it was Vantick that refused, and not a filter or a proxy on the way. */
     readonly ours = false,
+    /** A number near the one refused that can be taken. */
+    readonly nearest: number | null = null,
   ) {
     super(message);
   }
@@ -111,5 +115,6 @@ export async function asked<T>(request: Promise<Answered<T>>): Promise<T> {
     problem?.detail ?? "Vantick gave no answer.",
     response.response.ok ? 0 : (problem?.status ?? response.response.status),
     response.response.headers.get("content-type")?.startsWith("application/problem+json") ?? false,
+    problem?.nearest ?? null,
   );
 }

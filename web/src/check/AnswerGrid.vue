@@ -4,12 +4,13 @@ import { useFacts, type Check, type Findings } from "@/api";
 import { DialFace } from "@/dial";
 import AnswerCell from "./AnswerCell.vue";
 import PileBar from "./PileBar.vue";
+import SheetLetter from "./SheetLetter.vue";
 import { placeOf, type TypedAnswers } from "./useTypedAnswers";
 import { counted } from "@/words";
 
 /** Children down, clocks across. Enter goes on to the next clock, after the last to the next child. */
 const props = defineProps<{ check: Check; answers: TypedAnswers; findings: Findings | null }>();
-const emit = defineEmits<{ stored: [] }>();
+const emit = defineEmits<{ stored: []; swapped: [check: Check] }>();
 
 const facts = useFacts();
 const table = ref<HTMLTableElement>();
@@ -93,7 +94,15 @@ function press(event: KeyboardEvent): void {
       </thead>
       <tbody>
         <tr v-for="(child, row) in check.children" :key="child.id">
-          <th scope="row">{{ child.name }}</th>
+          <th scope="row">
+            {{ child.name }}
+            <SheetLetter
+              v-if="own && check.letters.length"
+              :check="check"
+              :child="child"
+              @swapped="emit('swapped', $event)"
+            />
+          </th>
           <td v-for="(item, column) in itemsOf.get(child.id)" :key="item.id">
             <AnswerCell
               :place="placeOf(child.id, item.id)"

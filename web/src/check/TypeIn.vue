@@ -10,6 +10,7 @@ import TablePanel from "./TablePanel.vue";
 
 /** The grid of a check, and beside it what the answers say so far. */
 const props = defineProps<{ check: Check }>();
+defineEmits<{ swapped: [check: Check] }>();
 
 const shown = shallowRef(props.check);
 const answers = useTypedAnswers(shown);
@@ -41,7 +42,13 @@ const lookSoon = useDebounceFn(reload, 250);
 <template>
   <div class="type-in d-grid gap-4 align-items-start">
     <div>
-      <AnswerGrid :check="check" :answers="answers" :findings="findings" @stored="lookSoon" />
+      <AnswerGrid
+        :check="check"
+        :answers="answers"
+        :findings="findings"
+        @stored="lookSoon"
+        @swapped="$emit('swapped', $event)"
+      />
       <LastAnswer :check="check" :answers="answers" />
       <TablePanel :check="check" @taken="shown = $event" />
     </div>

@@ -86,7 +86,12 @@ const practice = computed(() => check.value?.desk?.kind === "practice");
         <RouterLink :to="{ name: 'class', params: { id } }">what the answers say</RouterLink>
         , and on each child's own page.
       </p>
-      <TypeIn v-else :key="check.id" :check="check" />
+      <TypeIn
+        v-else
+        :key="`${check.id} ${check.letters.map((one) => one.letter + one.child_id)}`"
+        :check="check"
+        @swapped="reload"
+      />
     </template>
     <div v-else-if="trouble" role="alert">
       <h1>This check cannot be opened</h1>

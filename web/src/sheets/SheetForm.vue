@@ -1,9 +1,9 @@
 <script setup lang="ts">
 import { computed } from "vue";
-import { useFacts, type Refused, type SheetSettings } from "@/api";
+import { useFacts, type Refused, type SheetPreview, type SheetSettings } from "@/api";
 
 /** What a sheet is: its kind, its step, what the dials wear, and for whom. */
-defineProps<{ refused: Refused | null }>();
+const props = defineProps<{ refused: Refused | null; preview: SheetPreview | null }>();
 const form = defineModel<Required<SheetSettings>>({ required: true });
 
 const facts = useFacts();
@@ -18,12 +18,30 @@ const MINUTES = { none: "none", round: "0 to 55 round", both_sides: "down both s
 /** What the step can be asked with. */
 const tasks = computed(() => kind.value?.tasks.filter((one) => one.steps.includes(form.value.step)) ?? []);
 
+/** As many as were asked for; otherwise the usual number, which the server knows. */
+const count = computed({
+  get: () => form.value.count ?? props.preview?.count ?? kind.value?.count ?? null,
+  set: (wanted) => (form.value = { ...form.value, count: typeof wanted === "number" ? wanted : null }),
+});
+const notSoMany = computed(() => (props.refused?.field === "count" ? props.refused : null));
+/** What a page holds, where it is said of exercises and would help. */
+const perPage = computed(() => {
+  const holds = props.preview?.per_page ?? 0;
+  return form.value.kind !== "slips" && holds > 1 && (count.value ?? 0) % holds ? holds : 0;
+});
+const levels = computed(() => props.preview?.levels ?? []);
+
+function setLevel(child_id: number, level: number): void {
+  const others = form.value.level_of.filter((one) => one.child_id !== child_id);
+  form.value = { ...form.value, level_of: [...others, { child_id, level }] };
+}
+
 /** Another kind has other tasks, another number, and perhaps other steps. */
 function choose(id: string): void {
   const chosen = facts.catalogue?.sheets.find((one) => one.id === id);
   if (!chosen) return;
   const step = facts.nearestStep(form.value.step, chosen.steps);
-  form.value = { ...form.value, kind: id, task: firstTask(chosen.tasks, step), count: chosen.count, step };
+  form.value = { ...form.value, kind: id, task: firstTask(chosen.tasks, step), count: null, step };
 }
 
 const firstTask = (from: readonly { id: string; steps: string[] }[], step: string): string | null =>
@@ -32,7 +50,7 @@ const firstTask = (from: readonly { id: string; steps: string[] }[], step: strin
 function climb(step: string): void {
   const now = kind.value?.tasks.find((one) => one.id === form.value.task);
   const task = now?.steps.includes(step) ? now.id : firstTask(kind.value?.tasks ?? [], step);
-  form.value = { ...form.value, step, task };
+  form.value = { ...form.value, step, task, count: null };
 }
 </script>
 
@@ -65,14 +83,14 @@ function climb(step: string): void {
     </label>
     <div v-if="kind?.tasks.length" class="two d-grid gap-2">
       <label>
-        How many
+        {{ form.kind === "levels" ? "How many a level" : "How many" }}
         <BFormInput
-          v-model.number="form.count"
+          v-model.number="count"
           size="sm"
           type="number"
           min="1"
           :max="kind.most"
-          :state="refused?.field === 'count' ? false : null"
+          :state="notSoMany ? false : null"
         />
       </label>
       <label>
@@ -83,7 +101,50 @@ function climb(step: string): void {
         </BFormSelect>
       </label>
     </div>
-    <BFormCheckbox v-if="form.task === 'dial_to_words' && form.kind === 'read'" v-model="form.both" switch>
+    <p v-if="notSoMany" class="field-error m-0" role="alert">
+      {{ notSoMany.message }}
+      <BButton
+        v-if="notSoMany.nearest"
+        variant="link"
+        size="sm"
+        class="p-0"
+        @click="count = notSoMany.nearest"
+      >
+        Take {{ notSoMany.nearest }}
+      </BButton>
+    </p>
+    <p v-else-if="perPage" class="quiet m-0">A page holds {{ perPage }}.</p>
+    <label v-if="form.kind === 'cards'">
+      With the dials
+      <BFormSelect v-model="form.cards" size="sm">
+        <option value="digits">digits</option>
+        <option value="words">words</option>
+        <option value="both">digits and words</option>
+      </BFormSelect>
+    </label>
+    <template v-if="form.kind === 'levels'">
+      <BFormCheckbox
+        :model-value="form.levels === 'all'"
+        switch
+        @update:model-value="form.levels = $event ? 'all' : 'record'"
+      >
+        All levels for all
+      </BFormCheckbox>
+      <details v-if="levels.length">
+        <summary>Who gets which level</summary>
+        <label v-for="one in levels" :key="one.child_id" class="level d-flex gap-2 align-items-center">
+          <span class="me-auto text-truncate">{{ one.name }}</span>
+          <BFormSelect
+            size="sm"
+            class="w-auto"
+            :model-value="one.level"
+            :options="[1, 2, 3]"
+            @update:model-value="setLevel(one.child_id, Number($event))"
+          />
+        </label>
+      </details>
+    </template>
+    <BFormCheckbox v-if="form.task === 'dial_to_words' && form.kind === 'read'" v-model="form.both" switch :unchecked-value="false">
       In digits too
     </BFormCheckbox>
     <template v-if="kind?.answered">
@@ -94,10 +155,18 @@ function climb(step: string): void {
       >
         Other times for each child
       </BFormCheckbox>
-      <BFormCheckbox v-if="form.versions === 'each' || form.kind === 'slips'" v-model="form.names" switch>
+      <BFormCheckbox v-if="form.versions === 'each' || form.kind === 'slips'" v-model="form.names" switch :unchecked-value="false">
         Names on them
       </BFormCheckbox>
     </template>
+    <BFormCheckbox
+      v-if="kind?.answered"
+      :model-value="form.lines === 'dotted'"
+      switch
+      @update:model-value="form.lines = $event ? 'dotted' : 'plain'"
+    >
+      Dotted line halfway up
+    </BFormCheckbox>
     <fieldset class="d-grid gap-1">
       <legend class="m-0">The dials</legend>
       <label>
@@ -118,7 +187,7 @@ function climb(step: string): void {
           <option v-for="(name, id) in MINUTES" :key="id" :value="id">{{ name }}</option>
         </BFormSelect>
       </label>
-      <BFormCheckbox v-model="form.halves" switch>Left half shaded</BFormCheckbox>
+      <BFormCheckbox v-model="form.halves" switch :unchecked-value="false">Left half shaded</BFormCheckbox>
     </fieldset>
   </form>
 </template>
@@ -133,6 +202,10 @@ label {
   display: block;
   font-size: 0.95rem;
   color: var(--v-quiet);
+}
+
+.level {
+  display: flex;
 }
 
 .kind {

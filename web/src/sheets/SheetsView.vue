@@ -4,10 +4,9 @@ import { computed, nextTick, ref, shallowRef, watch } from "vue";
 import { useRoute, useRouter } from "vue-router";
 import { countedChildren } from "@/words";
 import { makeSheet, previewSheet, Refused, useAsked, useDoing, useFacts, type SheetSettings } from "@/api";
-import { WhatTheyTell } from "@/told";
+import { LeftToWrite, PagePreview, PrintHow, printed, usePrinting, WhatTheyTell } from "@/told";
 import { useClasses } from "@/school";
 import DialAlone from "./DialAlone.vue";
-import PagePreview from "./PagePreview.vue";
 import SheetForm from "./SheetForm.vue";
 
 /** Settings left, the page as it will print in the middle, and beside it what the sheet can tell. */
@@ -19,8 +18,12 @@ const USUAL: Required<SheetSettings> = {
   kind: "read",
   step: "quarters",
   task: "dial_to_words",
-  count: 10,
+  count: null,
   seed: 1,
+  lines: "plain",
+  cards: "digits",
+  levels: "record",
+  level_of: [],
   paper: "a4",
   numerals: "all",
   marks: "all",
@@ -31,8 +34,16 @@ const USUAL: Required<SheetSettings> = {
   names: true,
   child_ids: null,
 };
+const how = usePrinting();
+/** Other times at each visit. */
+const fresh = (): number => Math.floor(Math.random() * 1_000_000);
 /** What was settled last in this tab; a link to a sheet says its kind and step anew. */
-const form = useSessionStorage<Required<SheetSettings>>("vantick.sheet", { ...USUAL });
+const form = useSessionStorage<Required<SheetSettings>>(
+  "vantick.sheet",
+  { ...USUAL },
+  { mergeDefaults: true },
+);
+form.value.seed = fresh();
 const asked = route.query.kind && facts.catalogue?.sheets.find((one) => one.id === route.query.kind);
 if (asked) {
   const step = facts.nearestStep(String(route.query.step ?? form.value.step), asked.steps);
@@ -41,8 +52,8 @@ if (asked) {
     kind: asked.id,
     step,
     task: asked.tasks.find((one) => one.steps.includes(step))?.id ?? null,
-    count: Number(route.query.count) || asked.count,
-    seed: Number(route.query.seed) || 1,
+    count: Number(route.query.count) || null,
+    seed: Number(route.query.seed) || form.value.seed,
     child_ids: route.query.children ? String(route.query.children).split(",").map(Number) : null,
   };
   void router.replace({ query: { class: route.query.class } });
@@ -71,10 +82,22 @@ const told = computed(() => {
 });
 const pages = computed(() => (answers.value ? preview.value?.answer_pages : preview.value?.pages) ?? []);
 const material = computed(() => {
-  const { kind: id, step, count, seed, paper, numerals, marks, minute_numbers, halves } = form.value;
-  const query = { kind: id, step, count, seed, paper, numerals, marks, minute_numbers, halves };
-  const text = new URLSearchParams(Object.entries(query).map(([key, value]) => [key, String(value)]));
-  return `/api/classes/${classes.current?.id}/material.pdf?${text}`;
+  const { kind: id, step, seed, paper, numerals, marks, minute_numbers, halves, cards } = form.value;
+  const query = {
+    kind: id,
+    step,
+    seed,
+    paper,
+    numerals,
+    marks,
+    minute_numbers,
+    halves,
+    cards,
+    count: form.value.count ?? "",
+  };
+  const set = Object.entries(query).filter(([, value]) => value !== "");
+  const text = Object.fromEntries(set.map(([key, value]) => [key, String(value)]));
+  return printed(`/api/classes/${classes.current?.id}/material.pdf`, { sides: how.value.sides }, text);
 });
 
 const settled = refDebounced(
@@ -92,6 +115,8 @@ const {
 watch(() => facts.choices, drawAgain);
 const { refused: notMade, doing } = useDoing();
 const refused = computed(() => notMade.value ?? notDrawn.value);
+const sheetOf = (id: number): string => printed(`/api/checks/${id}/sheet.pdf`, how.value);
+watch(how, () => (drawn.value = undefined), { deep: true });
 
 /** What was made, as it was settled then: a second press opens it again. */
 const madeFrom = ref("");
@@ -122,7 +147,7 @@ async function keep(classId: number): Promise<void> {
 
 async function draw(): Promise<void> {
   part.value = "drawing";
-  const answer = await fetch(`/api/checks/${made.value?.check_id}/sheet.pdf`);
+  const answer = await fetch(sheetOf(made.value?.check_id ?? 0));
   if (!answer.ok) throw new Refused(null, "The file could not be drawn. Try again.", answer.status);
   drawn.value = await answer.blob();
   await nextTick();
@@ -137,7 +162,7 @@ async function draw(): Promise<void> {
     </p>
     <div v-else class="sheets d-grid align-items-start">
       <h1 class="visually-hidden">Sheets</h1>
-      <SheetForm v-model="form" :refused="refused" />
+      <SheetForm v-model="form" :refused="refused" :preview="preview" />
       <section class="middle" aria-label="The page as it will print">
         <p v-if="some?.length" class="quiet">
           For {{ some.map((child) => child.name).join(", ") }}.
@@ -155,7 +180,7 @@ async function draw(): Promise<void> {
               Answers
             </BButton>
           </BButtonGroup>
-          <BButton v-if="kind?.tasks.length" variant="outline-primary" @click="form.seed += 1">
+          <BButton v-if="kind?.tasks.length" variant="outline-primary" @click="form.seed = fresh()">
             <i class="bi bi-arrow-repeat" aria-hidden="true"></i>
             Other times
           </BButton>
@@ -168,14 +193,18 @@ async function draw(): Promise<void> {
           <BProgress class="bar" :value="part === 'choosing' ? 0.5 : 1.5" :max="2" :aria-label="told" />
           {{ told }}
         </p>
-        <p v-if="refused" class="field-error" role="alert">{{ refused.message }}</p>
+        <div class="d-flex flex-wrap gap-2 mb-3 justify-content-end">
+          <PrintHow v-if="preview" :paper="preview.paper" :answered="kind?.answered ?? false" />
+        </div>
+        <LeftToWrite v-if="preview" :names="preview.unprintable" />
+        <p v-if="refused && refused.field !== 'count'" class="field-error" role="alert">
+          {{ refused.message }}
+        </p>
         <p v-if="made && again" class="made" role="status">
           Made, with the code
           <strong>{{ made.code }}</strong>
           on it.
-          <a :href="file || `/api/checks/${made.check_id}/sheet.pdf`" target="_blank" rel="noopener">
-            Open the file
-          </a>
+          <a :href="file || sheetOf(made.check_id)" target="_blank" rel="noopener">Open the file</a>
           ·
           <a
             v-if="form.versions === 'one'"

@@ -37,7 +37,13 @@ module Vantick
 
     # More or fewer times asked for than there are.
     class InvalidCount < Error
-      def initialize(message, field: :count) = super
+      # @return [Integer, nil] the nearest number that there is
+      attr_reader :nearest
+
+      def initialize(message, field: :count, nearest: nil)
+        super(message, field:)
+        @nearest = nearest
+      end
     end
 
     # An answer too long to be an answer.

@@ -12,7 +12,7 @@ module Vantick
       set :raise_errors, true
       set :host_authorization, { permitted_hosts: [] }
 
-      error(Core::Error) { |e| refuse(422, e.message, e.field) }
+      error(Core::Error) { |e| refuse(422, e.message, e.field, nearest: (e.nearest if e.is_a?(Core::InvalidCount))) }
       error(Store::Missing) { |e| refuse(404, e.message, e.field) }
       error(Store::Answers::IdTaken) { refuse(409, "This id was used for another answer: make a new one.", :id) }
       error(Store::Turns::Answered) { refuse(409, "This task is answered already: go on with the next.", :turn_id) }
@@ -25,8 +25,8 @@ module Vantick
       # @return [Core::Error] for what only the server can judge
       def unfit(message, field) = raise(Core::Error.new(message, field:))
 
-      def refuse(status, detail, field)
-        code, headers, body = Http::Problem.new(status, detail, field:).to_a
+      def refuse(status, detail, field, nearest: nil)
+        code, headers, body = Http::Problem.new(status, detail, field:, nearest:).to_a
         halt code, headers, body
       end
 

@@ -38,7 +38,8 @@ module Vantick
         def self.from(pool, name:, task:, count:, seed: 0, avoid: [], telling: Telling.new(pool, task), thorough: true, twelve: true)
           most = [MOST, pool.length].min
           unless count.is_a?(Integer) && (1..most).cover?(count)
-            raise InvalidCount, "Choose 1 to #{most} times: #{count.inspect} cannot be chosen for #{name.downcase}."
+            nearest = count.is_a?(Integer) ? count.clamp(1, most) : most
+            raise InvalidCount.new("Choose 1 to #{most} times: #{count.inspect} cannot be chosen for #{name.downcase}.", nearest:)
           end
 
           chooser = new(telling, Balance.new(Chooser.by_day(pool, count, seed), count, avoid, twelve:), count, Random.new(seed))

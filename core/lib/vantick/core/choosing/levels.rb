@@ -26,6 +26,19 @@ module Vantick
           def choose(step:, task:, count:, seed: 0, avoid: [])
             pools(step, task).map { |pool| Chooser.from(pool, name: step.name, task:, count:, seed:, avoid:) }
           end
+
+          # @param step [Step]
+          # @param task [Task]
+          # @return [Integer] exercises that each level can have
+          def most(step, task) = pools(step, task).map(&:length).min
+
+          # Where the record says that a child is on a step (judgement): who has it is ready for its hardest times, who has not
+          # met it or is learning it begins with the easiest.
+          # @param state [Symbol] one of {Judging::Secure::STATES}
+          # @return [Integer] 1..{COUNT}
+          # @example
+          #   Levels.of_state(:secure) # 3
+          def of_state(state) = { secure: 3, right_so_far: 2, nearly: 2 }.fetch(state, 1)
         end
       end
     end

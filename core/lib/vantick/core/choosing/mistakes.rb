@@ -16,18 +16,26 @@ module Vantick
           # @param count [Integer] 1 or more
           # @param seed [Integer]
           # @param misreadings [Array<Misreading>] such as the class's own, taken in turn; all of the step where left out
+          # @param avoid [Array<DialTime>] times rather not used
           # @return [Array<Mistake>] easiest first, no time and, while there are others, no hour twice
           # @raise [InvalidCount] where the step has fewer of them
-          def choose(step:, count:, seed: 0, misreadings: [])
+          def choose(step:, count:, seed: 0, misreadings: [], avoid: [])
             random = Random.new(seed)
             kinds = kinds(step, misreadings).map { |found| found.shuffle(random:) }.shuffle(random:)
-            chosen = count.times.reduce([]) { |so_far, turn| so_far + [following(kinds.rotate(turn), so_far)].compact }
-            raise InvalidCount, "#{step.name}: there are no #{count} mistakes to spot, choose fewer." if chosen.length < count
+            pools = [sayable(kinds, step), kinds]
+            chosen = count.times.reduce([]) do |so_far, turn|
+              so_far + [pools.filter_map { |pool| following(pool.rotate(turn), so_far, avoid) }.first].compact
+            end
+            too_many(step, count, chosen.length) if chosen.length < count
 
             chosen.sort_by { |mistake| [Difficulty.of(mistake.time), mistake.time] }
           end
 
           private
+
+          def too_many(step, count, nearest)
+            raise InvalidCount.new("#{step.name}: there are no #{count} mistakes to spot, choose fewer.", nearest:)
+          end
 
           def kinds(step, misreadings)
             task = Marking::Task.find(:dial_to_words)
@@ -45,6 +53,14 @@ module Vantick
             end
           end
 
+          def sayable(kinds, step)
+            met = met(step)
+            kinds.map { |found| found.select { |mistake| met.include?(mistake.said.time.minute) } }
+          end
+
+          # Minutes that a class on the step has words for: on o'clock nobody has said quarter to anything yet.
+          def met(step) = [step, *step.foundations.select(&:whole?)].flat_map(&:pool).map(&:minute).uniq
+
           def mistakes(misreading, time, task)
             others = Reading::Misreading.for(task).reject(&:seldom?) - [misreading]
             table = Reading::Predictions.of(task)
@@ -53,10 +69,15 @@ module Vantick
           end
 
           # From the kind whose turn it is, or the next that has one left.
-          def following(kinds, chosen)
-            left = kinds.map { |found| found.reject { |mistake| chosen.map(&:time).include?(mistake.time) } }.find(&:any?) || []
-            hours = chosen.map { |mistake| mistake.time.hour }
-            left.find { |mistake| !hours.include?(mistake.time.hour) } || left.first
+          def following(kinds, chosen, avoid)
+            times = chosen.map(&:time)
+            kind = kinds.find { |found| found.any? { |mistake| !times.include?(mistake.time) } } || return
+            by_welcome = kind.reject { |one| times.include?(one.time) }.group_by { |one| unwelcome(one.time, times, avoid) }
+            by_welcome.min_by(&:first).last.first
+          end
+
+          def unwelcome(time, times, avoid)
+            (times.map(&:hour).include?(time.hour) ? 2 : 0) + (avoid.include?(time) ? 1 : 0)
           end
         end
       end

@@ -3,79 +3,136 @@
 module Vantick
   module Core
     module Choosing
-      # The exercises of a sheet: one choice for all, or another for each child, equally hard.
+      # The exercises of a sheet: one choice for all, or another for each child, equally hard. Practice goes over all times of the
+      # step, a check takes what tells most.
       class SheetChoice
         # @!attribute time [DialTime]
         # @!attribute said [Saying, nil] what somebody said, where a mistake is to be spotted
         # @!attribute misreading [Misreading, nil] what went wrong there
         # @!attribute level [Integer, nil] 1..3 where the sheet has levels
         Item = Struct.new(:time, :said, :misreading, :level, keyword_init: true)
-        # Choices tried for another version, of which the one nearest in difficulty is taken (judgement).
-        TRIED = 5
+        # Who gets a sheet of their own.
+        # @!attribute level [Integer, nil] of this child; all levels where there is none
+        # @!attribute avoid [Array<DialTime>] what this child had lately
+        Reader = Struct.new(:level, :avoid, keyword_init: true) do
+          def initialize(level: nil, avoid: []) = super
+        end
+        # Choices tried for another version of a check, of which the one nearest in difficulty is taken (judgement).
+        TRIED = 3
+        # Sheets whose times a check's next version does not take, while there are others (judgement).
+        BESIDE = 3
+
+        # @param place [Integer] of a version, from 0
+        # @return [String] by which it is told from the others: A to Z, then AA and so on
+        # @example
+        #   SheetChoice.letter(2) # "C"
+        def self.letter(place) = ("A".."ZZ").first(place + 1).last
 
         # @param kind [SheetKind]
         # @param step [Step]
         # @param task [Task] one of the kind's for this step
         # @param count [Integer] exercises; at each level where there are levels
-        # @param avoid [Array<DialTime>]
         # @param misreadings [Array<Misreading>] the class's own, for mistakes to spot
-        def initialize(kind:, step:, task:, count:, avoid: [], misreadings: [])
+        def initialize(kind:, step:, task:, count:, misreadings: [])
           @kind = kind
           @step = step
           @task = task
           @count = count
-          @avoid = avoid
           @misreadings = misreadings
           freeze
         end
 
         # @param seed [Integer]
-        # @return [Array<Item>] easiest first
+        # @param avoid [Array<DialTime>] what the class had lately
+        # @return [Array<Item>]
         # @raise [InvalidCount]
-        def items(seed)
-          case @kind.id
-          when :spot then mistakes(seed)
-          when :levels then levels(seed)
-          when :cards then MatchCards.choose(step: @step, count: @count, seed:).map { |time| Item.new(time:).freeze }
-          else plain(Chooser.choose(step: @step, task: @task, count: @count, seed:, avoid: @avoid))
-          end
+        def items(seed, avoid: []) = versions([Reader.new(avoid:)], seed).first
+
+        # @param readers [Array<Reader>] as they sit beside each other
+        # @param seed [Integer]
+        # @return [Array<Array<Item>>] other times for each, nearly equally hard, in another order
+        # @raise [InvalidCount]
+        def versions(readers, seed)
+          random = Random.new(seed)
+          way = way(seed)
+          readers.each_with_object([]) { |reader, made| made << in_order(way.call(reader, made), random, made.last || []) }
         end
 
-        # @param count [Integer] how many
         # @param seed [Integer]
-        # @return [Array<Array<Item>>] other times for each, nearly equally hard
-        def versions(count, seed)
-          first = items(seed)
-          (1...count).reduce([first]) { |made, number| [*made, like(first, seed + (number * TRIED), made)] }
+        # @return [Array<Item>] of each level, the same for all who are on it
+        def by_level(seed, avoid: [])
+          versions((1..Levels::COUNT).map { |level| Reader.new(level:, avoid:) }, seed)
         end
 
         private
 
-        def plain(choice, level = nil) = choice.times.map { |time| Item.new(time:, level:).freeze }
-
-        def levels(seed)
-          chosen = Levels.choose(step: @step, task: @task, count: @count, seed:, avoid: @avoid)
-          chosen.flat_map.with_index(1) { |choice, level| plain(choice, level) }
+        # How the times of one reader after the other are found.
+        def way(seed)
+          case @kind.id
+          when :spot then ->(reader, made) { mistakes(seed + made.length, reader.avoid) }
+          when :levels then leveled(seed)
+          when :cards then ->(_, made) { MatchCards.choose(step: @step, count: @count, seed: seed + made.length).map { |time| item(time) } }
+          else @kind.practice? ? practised(seed) : ->(reader, made) { telling(reader, made, seed) }
+          end
         end
 
-        def mistakes(seed)
-          found = Mistakes.choose(step: @step, count: @count, seed:, misreadings: @misreadings)
-          found.map { |mistake| Item.new(time: mistake.time, said: mistake.said, misreading: mistake.misreading).freeze }
+        def practised(seed)
+          practice = Practice.new(@step.pool_for(@task), count: @count, name: @step.name, seed:)
+          ->(reader, _) { practice.deal(avoid: reader.avoid).map { |time| item(time) } }
+        end
+
+        def leveled(seed)
+          pools = Levels.pools(@step, @task)
+          enough(pools)
+          decks = pools.map.with_index { |pool, at| Practice.new(pool, count: @count, name: @step.name, seed: seed + at) }
+          lambda do |reader, _|
+            (reader.level ? [reader.level] : 1..Levels::COUNT).flat_map do |level|
+              decks[level - 1].deal(avoid: reader.avoid).map { |time| item(time, level:) }
+            end
+          end
+        end
+
+        def enough(pools)
+          most = pools.map(&:length).min
+          return if @count.is_a?(Integer) && (1..most).cover?(@count)
+
+          raise InvalidCount.new("Each level has 1 to #{most} times on #{@step.name.downcase}.", nearest: @count.to_i.clamp(1, most))
         end
 
         # No two alike, while there are others.
-        def like(first, seed, made)
-          tries = Array.new(TRIED) { |try| quick(seed + try) }
-          tries.min_by { |items| [made.include?(items) ? 1 : 0, (hardness(items) - hardness(first)).abs] }
+        def telling(reader, made, seed)
+          return chosen(seed, reader.avoid, thorough: true) if made.empty?
+
+          # Nor what the neighbours have.
+          avoid = reader.avoid | made.last(BESIDE).flatten.map(&:time)
+          tries = Array.new(TRIED) { |try| chosen(seed + (made.length * TRIED) + try, avoid, thorough: false) }
+          before = made.map { |items| items.map(&:time).sort }
+          tries.min_by { |items| [before.include?(items.map(&:time).sort) ? 1 : 0, apart(items, made.first)] }
         end
 
-        def quick(seed)
-          return items(seed) if %i[spot levels cards].include?(@kind.id)
-
+        def chosen(seed, avoid, thorough:)
           pool = @step.pool_for(@task)
-          telling = Telling.for(@step, @task)
-          plain(Chooser.from(pool, name: @step.name, task: @task, count: @count, seed:, telling:, thorough: false))
+          choice = Chooser.from(pool, name: @step.name, task: @task, count: @count, seed:, avoid:, telling: Telling.for(@step, @task),
+thorough:)
+          choice.times.map { |time| item(time) }
         end
+
+        def mistakes(seed, avoid)
+          found = Mistakes.choose(step: @step, count: @count, seed:, misreadings: @misreadings, avoid:)
+          found.map { |mistake| item(mistake.time, said: mistake.said, misreading: mistake.misreading) }
+        end
+
+        def item(time, **more) = Item.new(time:, **more).freeze
+
+        def in_order(items, random, beside)
+          return items if @kind.id == :cards
+
+          items.group_by(&:level).flat_map do |level, some|
+            OwnOrder.of(some, random, beside: beside.select { |other| other.level == level })
+          end
+        end
+
+        def apart(items, others) = (hardness(items) - hardness(others)).abs
 
         def hardness(items) = items.sum { |item| Difficulty.of(item.time) } / items.length
       end

@@ -13,12 +13,12 @@ module Vantick
         attr_reader :name
         # @return [Array<Task>] those that its exercises can ask; none where it is material without answers
         attr_reader :tasks
-        # @return [Integer] exercises as a rule, at most, and side by side
-        attr_reader :count, :most, :columns
+        # @return [Integer] exercises as a rule, and at most
+        attr_reader :count, :most
 
         # @return [Array<SheetKind>]
         def self.all
-          @all ||= Facts::DataFile.entries("sheets", required: %i[id name count most columns]).map { |entry| new(entry) }.freeze
+          @all ||= Facts::DataFile.entries("sheets", required: %i[id name count most aim]).map { |entry| new(entry) }.freeze
         end
 
         # @param id [String, Symbol]
@@ -32,16 +32,30 @@ module Vantick
           @id = entry[:id].to_sym
           @name = entry[:name]
           @tasks = entry[:tasks].map { |task| Marking::Task.find(task) }.freeze
-          @count, @most, @columns = entry.values_at(:count, :most, :columns)
+          @count, @most = entry.values_at(:count, :most)
+          @aim = entry[:aim].to_sym
+          @not_for = entry.fetch(:not_for, []).map(&:to_sym).freeze
           freeze
         end
 
         # @return [Boolean] whether its answers can be typed in
         def answered? = tasks.any? && id != :cards
 
+        # @return [Boolean] whether it goes over all times of a step; otherwise it takes those that tell most
+        def practice? = @aim == :practice
+
+        # @param step [Step]
+        # @param task [Task, nil]
+        # @return [Integer] the usual number, or what the step has where that is less
+        def usual_count(step, task)
+          return count unless task
+
+          [count, id == :levels ? Levels.most(step, task) : step.pool_for(task).length].min
+        end
+
         # @param step [Step]
         # @return [Array<Task>] those that the step can be asked with
-        def tasks_for(step) = tasks & step.tasks
+        def tasks_for(step) = @not_for.include?(step.id) ? [] : tasks & step.tasks
 
         # @param task [Task, nil]
         # @return [String] what stands above its exercises; empty where nothing does

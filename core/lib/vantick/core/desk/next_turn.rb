@@ -15,7 +15,7 @@ module Vantick
         # Times not asked again at once, where a round has more tasks than there are times (judgement).
         APART = 6
         # Clocks and cards to match at a time (judgement: as many as stand side by side on a phone).
-        PAIRS = 3
+        PAIRS = 4
         # Sets of cards drawn by lot, of which one without the last time is taken.
         TRIED = 4
         SEEN_FROM = Judging::NextBest::SEEN_FROM

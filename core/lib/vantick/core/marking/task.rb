@@ -30,6 +30,9 @@ module Vantick
         attr_reader :asks
         # @return [Integer] minutes that an answer may be off; 0 but for estimates
         attr_reader :tolerance_minutes
+        # @return [Float] degrees that the hour hand keeps from every numeral it is not exactly on: nearer nobody can tell which side
+        #   of it the hand is
+        attr_reader :apart_degrees
         # @return [Float, nil] how often a guess is right, where there are few answers to choose from
         attr_reader :guess
 
@@ -61,6 +64,7 @@ module Vantick
           @name = entry[:name]
           @tolerance_minutes = entry.fetch(:tolerance_minutes, 0)
           @guess = entry[:guess]
+          @apart_degrees = entry.fetch(:apart_degrees, 0)
           @shown = entry[:misreadings]&.map(&:to_sym)
           freeze
         end
@@ -77,6 +81,13 @@ module Vantick
 
         # @return [Array<DialTime, DayTime>] every time it can be asked about
         def times = ASKS.fetch(asks).call
+
+        # @param time [DialTime]
+        # @return [Boolean] whether what is asked can be seen on its dial
+        def seen?(time)
+          off = time.dial_time.minute / 2.0
+          off.zero? || [off, 30 - off].min >= apart_degrees
+        end
 
         # @param text [String] such as "7:45"; with `asks: day` hours and minutes of the day
         # @return [DialTime, DayTime]

@@ -11,6 +11,8 @@ module Vantick
         LINES = { fives: %i[fives half half_on], five_times: %i[five_times five_times_on], landmarks: %i[landmark landmark_on],
                   back: %i[back_fives back_fives_then back_five_times back_ticks_alone],
                   ones: %i[ticks ticks_alone ticks_on back_ticks], sixty_minus: %i[sixty_minus] }.freeze
+        # Where the left half is counted back, the right half has a line of its own: nobody needs both.
+        RIGHT = { fives: :fives_right, five_times: :five_times_right }.freeze
 
         # @param step [Step]
         # @param conventions [Conventions]
@@ -53,12 +55,17 @@ module Vantick
           # The twelve is a landmark like the others.
           counted -= [:fives] if counted.include?(:landmarks)
 
-          [*(:side if (%i[past to] - @sides).empty?), *counted]
+          return counted unless both_sides?
+
+          counted.include?(:back) ? [:side, *counted.map { |way| RIGHT.fetch(way, way) }] : [:side, *counted]
         end
 
-        def known = @ways.one? ? [] : [:quarters]
+        def both_sides? = (%i[past to] - @sides).empty?
 
-        def line(words) = format(WORDS.fetch(words), **words_for_sides)
+        # What each of the places means, in one line.
+        def known = [WORDS[:places].slice(*@ways).values.join(" ")]
+
+        def line(words) = format(words.is_a?(String) ? words : WORDS.fetch(words), **words_for_sides)
 
         def words_for_sides = { past: @conventions.word(:past), to: @conventions.word(:to) }
       end

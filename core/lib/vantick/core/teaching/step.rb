@@ -155,7 +155,11 @@ module Vantick
 
         private
 
-        def pool_of(task) = (task.asks == :day ? pool.flat_map { |time| Dial::DayTime.of(time) }.sort : pool & task.times).freeze
+        def pool_of(task)
+          return pool.flat_map { |time| Dial::DayTime.of(time) }.sort.freeze if task.asks == :day
+
+          (pool & task.times).select { |time| task.seen?(time) }.freeze
+        end
 
         # Where the ladder names none, all that ask for times of the dial.
         def named(ids) = ids ? ids.map { |id| Marking::Task.find(id) } : Marking::Task.all.select { |task| task.asks == :time }

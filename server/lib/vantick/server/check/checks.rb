@@ -34,6 +34,12 @@ module Vantick
           answer_json(Store::Removing.check(store, check, now))
         end
 
+        put "/api/checks/:check_id/letters" do
+          store.checks.swap(input[:check_id], sent[:child_id], sent[:other_id])
+          check = store.checks.find(input[:check_id])
+          answer_json(Views::CheckView.check(check, store.classes.find(check[:class_id]), standing(check)))
+        end
+
         get "/api/checks/:check_id/findings" do
           check = store.checks.find(input[:check_id])
           answer_json(Views::CheckView.findings(check, store.classes.find(check[:class_id]), standing(check)))

@@ -3,10 +3,17 @@
 module Vantick
   module Server
     module Documents
-      # The answers on pages of their own: every exercise as a small dial with the right answer, drawn hands and all.
+      # The answers on pages of their own, for the teacher: every exercise as a small dial with the right answer, drawn hands and all, under
+      # the same number and the same letter as on the sheet.
       class Answers < Layout
         COLUMNS = 6
-        ROW = 96
+        # What is asked, and a line of its answer, in points.
+        ASKED = 68
+        LINE = 11.5
+        SIZE = 9
+        DIAL = 27
+        # Quiet enough to be taken in at a glance: the answer stands below.
+        LOOK = { numerals: "none", marks: "fives" }.freeze
 
         # @return [Array<Page>]
         def pages
@@ -20,56 +27,82 @@ module Vantick
 
         # What is the same for all is answered once, for nobody in particular.
         def versions
-          same = sheet.versions.map(&:items).uniq.one?
-          same ? [Version.new(name: "", items: sheet.versions.first.items)] : sheet.versions
+          return sheet.versions unless sheet.versions.map(&:items).uniq.one?
+
+          [Version.new(name: "", items: sheet.versions.first.items)]
         end
 
         def begin_page
           page = new_page
-          page.text("#{WORDS[:answers]}: #{sheet.title}", MARGIN, MARGIN + 14, size: 17, bold: true)
-          page.text(sheet.kind.direction(sheet.task, sheet.conventions), MARGIN, MARGIN + 36, color: Page::QUIET)
-          foot(page)
+          title = "#{WORDS[:answers]}: #{sheet.title}"
+          page.text(title, MARGIN, MARGIN + 14, size: 17, bold: true)
+          origin(page, MARGIN + Letters.of(true).width(title, 17) + 14, page.width - MARGIN, MARGIN + 14)
+          page.text(sheet.direction, MARGIN, MARGIN + 36, color: Page::QUIET)
+          foot(page, Version.new(name: ""))
           @pages << page
           @y = MARGIN + 56
         end
 
         def version(version)
+          heading = [version.letter, version.name].compact.reject(&:empty?).join(" · ")
           rows = version.items.each_slice(COLUMNS).to_a
-          heading = version.name.empty? ? 0 : 18
-          begin_page if @y + heading + ROW > room
-          @pages.last.text(version.name, MARGIN, @y + 10, bold: true) if heading.positive?
-          @y += heading
+          begin_page if @y + 18 + row_height(rows.first || []) > room
+          @pages.last.text(heading, MARGIN, @y + 10, bold: true) unless heading.empty?
+          @y += 18 unless heading.empty?
           rows.each_with_index { |items, at| row(items, at * COLUMNS) }
+          problems(sheet.problems(version.items), version.items.length)
         end
+
+        def column = (@pages.last.width - (2 * MARGIN)) / COLUMNS
+
+        def lines(item) = Letters.of(false).lines(right(item), column - 6, SIZE)
+
+        def row_height(items) = ASKED + ((items.map { |item| lines(item).length }.max || 0) * LINE) + 12
 
         def row(items, before)
-          begin_page if @y + ROW > room
-          width = (@pages.last.width - (2 * MARGIN)) / COLUMNS
-          items.each_with_index { |item, at| answer(item, before + at + 1, MARGIN + (at * width), width) }
-          @y += ROW
+          begin_page if @y + row_height(items) > room
+          items.each_with_index { |item, at| answer(item, before + at + 1, MARGIN + (at * column)) }
+          @y += row_height(items)
         end
 
-        def room = @pages.last.height - 40
-
-        def answer(item, number, x, width)
+        def answer(item, number, x)
           page = @pages.last
-          page.text("#{number}.", x, @y + 10, size: 9, color: Page::QUIET)
-          asked? ? page.paragraph(asked(item), x + 6, @y + 28, width - 12, size: 9) : small_dial(page, item, x, width)
-          Letters.of(false).lines(right(item), width - 4, 9).each_with_index do |line, at|
-            page.text(line, x + (width / 2), @y + 70 + (at * 11), size: 9, align: :center)
+          page.text("#{number}.", x, @y + 10, size: SIZE, color: Page::QUIET)
+          dial? ? small_dial(page, item, x) : page.paragraph(sheet.asked(item), x + 6, @y + 28, column - 12, size: SIZE)
+          lines(item).each_with_index do |line, at|
+            page.text(line, x + (column / 2), @y + ASKED + 2 + (at * LINE), size: SIZE, align: :center)
           end
         end
 
-        def asked? = %i[numerals time_of_day].include?(sheet.task.sees)
+        def dial? = !%i[numerals time_of_day].include?(sheet.task.sees)
 
-        def small_dial(page, item, x, width) = Dial.new(page, [x + (width / 2), @y + 32], 26).draw(item.time.hands)
+        def small_dial(page, item, x) = Dial.new(page, [x + (column / 2), @y + 6 + DIAL], DIAL, **LOOK).draw(item.time.hands)
 
         def right(item)
-          return words(item.time) if sheet.task.notation == :hands && sheet.task.sees == :words
-          return digits(item.time) if sheet.task.notation == :hands
+          return sheet.asked(item) if sheet.task.notation == :hands
           return "#{item.misreading.texts_in(sheet.conventions)[:name]}; #{words(item.time)}" if item.misreading
+          return bounds(item.time) if sheet.task.tolerance_minutes.positive?
 
-          sheet.both? ? "#{words(item.time)}, #{digits(item.time)}" : written(item.time)
+          return "#{words(item.time)}, #{digits(item.time)}" if sheet.both?
+
+          sheet.task.write(sheet.task.right_answer(item.time), sheet.conventions)
+        end
+
+        # Between which times an estimate is right.
+        def bounds(time)
+          round = Core::Dial::DialTime.all
+          from, to = [-1, 1].map { |way| round[(time.index + (way * sheet.task.tolerance_minutes)) % round.length] }
+          format(WORDS[:between], from: digits(from), to: digits(to))
+        end
+
+        def problems(problems, before)
+          problems.each.with_index(before + 1) do |problem, number|
+            begin_page if @y + 16 > room
+            text = "#{number}. #{problem.answer} (#{problem.text})"
+            @pages.last.text(Letters.of(false).cut(text, @pages.last.inner, SIZE), MARGIN, @y + 10, size: SIZE)
+            @y += 15
+          end
+          @y += 8 if problems.any?
         end
       end
     end

@@ -3,39 +3,53 @@
 module Vantick
   module Server
     module Documents
-      # Cards to cut out: a dial on one, its digits on another, in an order that gives nothing away.
+      # Cards to cut out: a dial on one, its digits or its words on another, in an order that gives nothing away. A sign on each tells
+      # this set from others.
       class Cards < Layout
         COLUMNS = 3
-        CARD = 170
+        CARD = 168
+        # What is matched with the dials.
+        PARTNERS = { "digits" => %i[digits], "words" => %i[words], "both" => %i[digits words] }.freeze
+
+        # @return [Integer]
+        def per_page = COLUMNS * ((room - 94) / CARD).floor
 
         private
 
         def version_pages(version)
-          dials = version.items.map { |item| [:dial, item.time] }
-          others = version.items.map { |item| [:digits, item.time] }
-          # Digits in their own order, so that no card lies beside its partner.
-          cards = dials + others.sort_by { |_, time| [time.minute, time.hour] }
-          per_page = COLUMNS * ((Page::SIZES.fetch(sheet.paper)[1] - 150) / CARD).floor
-          cards.each_slice(per_page).map { |some| page_of(version, some) }
+          times = version.items.map(&:time)
+          dials = times.map { |time| [:dial, time] }
+          # In their own order, so that no card lies beside its partner.
+          turned = times.sort_by { |time| [time.minute, time.hour] }
+          others = PARTNERS.fetch(sheet.cards).product(turned)
+          (dials + others).each_slice(per_page).map { |some| page_of(version, some) }
         end
 
         def page_of(version, cards)
           page = new_page
           top = head(page, version)
-          width = (page.width - (2 * MARGIN)) / COLUMNS
+          width = page.inner / COLUMNS
           cards.each_with_index do |(kind, time), at|
             row, column = at.divmod(COLUMNS)
-            card(page, kind, time, MARGIN + (column * width), top + (row * CARD), width)
+            card(page, kind, time, [MARGIN + (column * width), top + (row * CARD), width])
           end
           page
         end
 
-        def card(page, kind, time, x, y, width) # rubocop:disable Metrics/ParameterLists
-          page.box(x, y, width, CARD, dash: 4)
-          middle = [x + (width / 2), y + (CARD / 2)]
-          return Dial.new(page, middle, 66, **sheet.look).draw(time.hands) if kind == :dial
+        def name(*) = nil
 
-          page.text(digits(time), middle[0], middle[1] + 12, size: 34, bold: true, align: :center)
+        def card(page, kind, time, place)
+          x, y, width = place
+          page.box(x, y, width, CARD, dash: 4)
+          page.text(sheet.sign, x + width - 8, y + CARD - 8, size: Letters::LEAST, align: :right, color: Page::QUIET)
+          middle = [x + (width / 2), y + (CARD / 2)]
+          return Dial.new(page, middle, Cells::Base::DIAL, **sheet.look).draw(time.hands) if kind == :dial
+          return page.text(digits(time), middle[0], middle[1] + 12, size: 34, bold: true, align: :center) if kind == :digits
+
+          lines = Letters.of(true).lines(words(time), width - 24, 19)
+          lines.each_with_index do |line, at|
+            page.text(line, middle[0], middle[1] + 6 + ((at - ((lines.length - 1) / 2.0)) * 26), size: 19, bold: true, align: :center)
+          end
         end
       end
     end

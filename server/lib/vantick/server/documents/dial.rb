@@ -12,12 +12,33 @@ module Vantick
         HANDS = %w[both hour minute none].freeze
         ROMAN = %w[I II III IIII V VI VII VIII IX X XI XII].freeze
         USUAL = { numerals: "all", marks: "all", minute_numbers: "none", halves: false, hands: "both" }.freeze
-        SHADE = "EEF0F2"
+        # Sizes of what stands round a dial, in hundredths of the radius; and how far from its middle it reaches.
+        SIZES = { "all" => 17, "quarters" => 17, "roman" => 16, minutes: 15 }.freeze
+        NUMBERED = 1.21
+        # Within the marks, where hands are drawn: nothing else is there but the dot in the middle.
+        INSIDE = 0.65
+        # No child reads smaller numbers, in points.
+        LEAST = 9
+        # Between the lines of the shaded half, in hundredths.
+        HATCH = 9
         # Outlines that point at the twelve, in hundredths of the radius: a short broad leaf, a long thin spear.
         HOUR = [[:move, 0, -53], [:curve, 8.5, -39, 10, -19, 3.4, 0], [:line, 3.4, 9], [:curve, 3.4, 13.5, -3.4, 13.5, -3.4, 9],
                 [:line, -3.4, 0], [:curve, -10, -19, -8.5, -39, 0, -53]].freeze
         MINUTE = [[:move, 0, -74.5], [:line, 3, -58], [:line, 1.9, -58], [:line, 2.1, 15], [:curve, 2.1, 17.8, -2.1, 17.8, -2.1, 15],
                   [:line, -1.9, -58], [:line, -3, -58], [:line, 0, -74.5]].freeze
+
+        class << self
+          # @param look [Hash] see {USUAL}
+          # @return [Float] how far a dial with this look reaches, in radii
+          def reach(look) = look.fetch(:minute_numbers, "none") == "none" ? 1.0 : NUMBERED
+
+          # @param look [Hash] see {USUAL}
+          # @return [Float] the smallest radius at which everything on it can be read, in points
+          def least_radius(look)
+            numbers = [SIZES[look.fetch(:numerals, "all")] || SIZES["all"], (SIZES[:minutes] if reach(look) > 1)].compact
+            LEAST * 100.0 / numbers.min
+          end
+        end
 
         # @param page [Page]
         # @param center [Array(Float, Float)] points
@@ -52,7 +73,15 @@ module Vantick
           tops = [point(0, 98.5), point(180, 98.5)]
           bulge = 98.5 * 4 / 3
           steps = [[:move, *tops[1]], [:curve, *at(-bulge, 98.5), *at(-bulge, -98.5), *tops[0]]]
-          @page.path(steps, fill: SHADE)
+          @page.path(steps, fill: Page::SHADE)
+          hatch
+        end
+
+        # Seen where a copier takes the shade away.
+        def hatch
+          -90.step(90, HATCH) do |y|
+            @page.line(at(-Math.sqrt((98.5**2) - (y**2)), y), at(0, y), width: Page::THINNEST, color: Page::QUIET)
+          end
         end
 
         def marks
@@ -62,7 +91,7 @@ module Vantick
             five = (minute % 5).zero?
             next unless five || @wears[:marks] == "all"
 
-            @page.line(point(minute * 6, five ? 65.5 : 70.5), point(minute * 6, 75), width: (five ? 2 : 0.8) * @scale)
+            @page.line(point(minute * 6, five ? 65.5 : 70.5), point(minute * 6, 75), width: [(five ? 2 : 0.8) * @scale, Page::THINNEST].max)
           end
         end
 
@@ -72,8 +101,14 @@ module Vantick
           (1..12).each do |numeral|
             next if @wears[:numerals] == "quarters" && numeral % 3 != 0
 
-            label(@wears[:numerals] == "roman" ? ROMAN[numeral - 1] : numeral, numeral * 30, 86.5, @wears[:numerals] == "roman" ? 12 : 17)
+            @wears[:numerals] == "roman" ? roman(numeral) : label(numeral, numeral * 30, 86.5, SIZES["all"])
           end
+        end
+
+        # Feet towards the middle: upright they would cross the rim.
+        def roman(numeral)
+          x, y = point(numeral * 30, 86.5 - (SIZES["roman"] * 0.36))
+          @page.text(ROMAN[numeral - 1], x, y, size: SIZES["roman"] * @scale, align: :center, degrees: numeral * 30)
         end
 
         def minutes
@@ -81,7 +116,7 @@ module Vantick
 
           12.times do |place|
             left = @wears[:minute_numbers] == "both_sides" && place > 6
-            label(left ? 60 - (place * 5) : place * 5, place * 30, 110, 12)
+            label(left ? 60 - (place * 5) : place * 5, place * 30, 111, SIZES[:minutes])
           end
         end
 

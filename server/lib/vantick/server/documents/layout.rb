@@ -3,18 +3,26 @@
 module Vantick
   module Server
     module Documents
-      # What all layouts share: pages with a head, and lines to write on.
+      # What all layouts share: pages with a head, whose they are and by which code they are found again.
       class Layout
         WORDS = Core::Choosing::SheetKind::WORDS
         MARGIN = Page::MARGIN
+        # Kept free at the foot of a page.
+        FOOT = 46
+        # Paper that printers leave white, in points.
+        EDGE = 8 * Page::MM
+        # Beside the marks.
+        INSET = 8
+        # Space for the code that a reader finds, with what has to stay white round it.
+        QR = 52
 
         # @param sheet [Sheet]
         def initialize(sheet)
           @sheet = sheet
         end
 
-        # @return [Array<Page>]
-        def pages = @sheet.versions.flat_map { |version| version_pages(version) }
+        # @return [Array<Array<Page>>] for each version
+        def stacks = @sheet.versions.map { |version| findable(version_pages(version), version) }
 
         private
 
@@ -22,51 +30,64 @@ module Vantick
 
         def new_page = Page.new(paper: sheet.paper)
 
-        # The head of a page: what it is, whose, and what to do.
+        def room = Page::SIZES.fetch(sheet.paper)[1] - FOOT
+
+        # The head of a page: whose it is, what it is, and what to do.
         # @return [Float] where the exercises may begin
-        def head(page, version, title: sheet.title, direction: sheet.kind.direction(sheet.task, sheet.conventions))
-          page.text(title, MARGIN, MARGIN + 14, size: 17, bold: true)
-          name(page, version, page.width - MARGIN - 210, MARGIN + 14)
-          foot(page)
-          page.paragraph(direction, MARGIN, MARGIN + 40, page.width - (2 * MARGIN), size: 13) + 6
+        def head(page, version, title: sheet.title, direction: sheet.direction)
+          right = page.width - MARGIN - (coded? ? QR + 8 : 0)
+          name(page, version, MARGIN, 54, right - MARGIN)
+          page.text(title, MARGIN, 77, size: 16, bold: true)
+          origin(page, MARGIN + Letters.of(true).width(title, 16) + 14, right, 77)
+          foot(page, version)
+          page.paragraph(direction, MARGIN, 98, right - MARGIN, size: 13) + 1
         end
 
-        def name(page, version, x, y)
-          page.text("#{WORDS[:name]}:", x, y)
-          return page.text(version.name, x + 45, y, bold: true, size: 13) unless version.name.empty?
-
-          write_on(page, x + 45, y + 3, 165)
+        # The class and the day, as far as there is room.
+        def origin(page, left, right, y)
+          words = Letters.of(false).cut(sheet.origin, right - left, Letters::LEAST)
+          page.text(words, right, y, size: Letters::LEAST, align: :right, color: Page::QUIET)
         end
 
-        def foot(page)
-          return if sheet.code.to_s.empty?
+        # A name that the typeface has no letters for is written by the child.
+        def name(page, version, x, y, width)
+          label = "#{WORDS[:name]}:"
+          left = x + 46
+          page.text(label, x, y)
+          return Ink.new(page, sheet).line(left, y + 3, [width - 46, 240].min) unless version.printable?
 
-          page.text(sheet.code, page.width - MARGIN, page.height - 24, size: 9, align: :right, color: Page::QUIET)
+          size = Letters.of(true).fitting([version.name], width - 46, 13)
+          page.text(version.name, left, y, bold: true, size:)
         end
 
-        # A line to write on.
-        def write_on(page, x, y, width) = page.line([x, y], [x + width, y], width: 0.7)
+        def coded? = !sheet.code.to_s.empty?
 
-        # Two short lines with the class's sign between.
-        def write_digits(page, x, y, width)
-          half = (width - 12) / 2
-          write_on(page, x, y, half)
-          page.text(sheet.conventions.sign, x + half + 6, y - 1, size: 14, bold: true, align: :center)
-          write_on(page, x + half + 12, y, half)
+        # The code in words for people; where there are answers to read back, marks and a code for readers.
+        def foot(page, version)
+          return unless coded?
+
+          page.text(version.code(sheet.code), page.width - MARGIN - INSET, page.height - 27, size: Letters::LEAST, align: :right,
+color: Page::QUIET)
         end
 
-        def written(time) = sheet.task.write(sheet.task.right_answer(time), sheet.conventions)
+        # @return [Array(Float, Float, Float, Float)] what the marks stand in the corners of
+        def area(page, top = 0, height = page.height, edge = EDGE) = [EDGE, top + edge, page.width - (2 * EDGE), height - (2 * edge)]
 
-        # What is asked where no dial is shown.
-        def asked(item)
-          return Core::Dial::DayFacts.of(item.time, sheet.conventions)[:words] if sheet.task.sees == :time_of_day
+        # Every page of a child that has something to read.
+        def findable(stack, version)
+          return stack unless coded?
 
-          format(WORDS[:from_to], from: item.time.hour.zero? ? 12 : item.time.hour, to: item.time.minute_numeral)
+          stack.each.with_index(1) do |page, number|
+            next if page.fields.empty?
+
+            name = Finder::Name.new(code: sheet.code, child: version.row.to_i, page: number)
+            Finder.draw(page, name, area(page), [page.width - MARGIN - INSET - Finder::CODE, MARGIN + 2])
+          end
         end
 
-        def digits(time) = time.digital(sheet.conventions.sign)
+        def digits(time) = sheet.digits(time)
 
-        def words(time) = Core::Wording::Phrase.usual(time, sheet.conventions)
+        def words(time) = sheet.words(time)
       end
     end
   end

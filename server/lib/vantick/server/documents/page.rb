@@ -4,20 +4,33 @@ module Vantick
   module Server
     module Documents
       # One page as a list of marks, in points from its upper left corner. It is drawn by a writer, as PDF or SVG, so
-      # that a preview is the page as it will print.
+      # that a preview is the page as it will print. What is to be filled in is a field: whoever reads the page back looks there.
       class Page
         INK = "22303C"
         QUIET = "5C6B73"
+        # Survives a copier, and leaves what stands on it legible.
+        SHADE = "D3D7DA"
         SIZES = { "a4" => [595.28, 841.89], "letter" => [612.0, 792.0] }.freeze
         MARGIN = 42
+        # Points in a millimetre.
+        MM = 72 / 25.4
+        # Nothing thinner survives a copier.
+        THINNEST = 0.2 * MM
 
         Line = Struct.new(:from, :to, :width, :dash, :color)
         Circle = Struct.new(:center, :radius, :fill, :stroke, :width)
         Path = Struct.new(:steps, :fill, :stroke, :width)
-        Text = Struct.new(:text, :x, :y, :points, :bold, :align, :color)
+        Text = Struct.new(:text, :x, :y, :points, :bold, :align, :color, :degrees)
+        # @!attribute kind [Symbol] `:hands`, `:digit`, `:tick` or `:words`
+        # @!attribute item [Integer] which of the sheet's exercises, from 0
+        # @!attribute part [Integer, String, nil] which digit of an answer, what a tick means
+        # @!attribute box [Array(Float, Float, Float, Float)] x, y, width and height in points
+        Field = Struct.new(:kind, :item, :part, :box)
 
         # @return [Array<Line, Circle, Path, Text>] in the order of drawing
         attr_reader :marks
+        # @return [Array<Field>]
+        attr_reader :fields
         # @return [Float] points
         attr_reader :width, :height
 
@@ -26,7 +39,16 @@ module Vantick
         def initialize(paper: "a4", size: SIZES.fetch(paper))
           @width, @height = size
           @marks = []
+          @fields = []
         end
+
+        # @return [Boolean] whether nothing is on it: the back of a sheet
+        def blank? = marks.empty?
+
+        # @return [Float] points between the margins
+        def inner = width - (2 * MARGIN)
+
+        def field(kind, item, part, *box) = fields << Field.new(kind, item, part, box)
 
         def line(from, to, width: 1, dash: nil, color: INK) = marks << Line.new(from, to, width, dash, color)
 
@@ -36,13 +58,19 @@ module Vantick
         def path(steps, fill: nil, stroke: nil, width: 1) = marks << Path.new(steps, fill, stroke, width)
 
         # @param y [Float] where the letters stand
-        def text(text, x, y, size: 12, bold: false, align: :left, color: INK)
-          marks << Text.new(text.to_s, x, y, size, bold, align, color)
+        # @param degrees [Numeric] turned by, clockwise about the place; only where `align` is `:center`
+        def text(text, x, y, size: 12, bold: false, align: :left, color: INK, degrees: 0)
+          marks << Text.new(text.to_s, x, y, size, bold, align, color, degrees)
         end
 
         def box(x, y, width, height, dash: nil)
           corners = [[x, y], [x + width, y], [x + width, y + height], [x, y + height], [x, y]]
           corners.each_cons(2) { |from, to| line(from, to, dash:) }
+        end
+
+        # A filled rectangle.
+        def block(x, y, width, height, color: INK)
+          path([[:move, x, y], [:line, x + width, y], [:line, x + width, y + height], [:line, x, y + height], [:line, x, y]], fill: color)
         end
 
         # Words in lines no longer than a width.

@@ -5,17 +5,36 @@ require "prawn"
 module Vantick
   module Server
     module Documents
-      # Writes pages as one PDF. What a mark needs of the pen is said only where it changes.
+      # Writes pages as one PDF, the same bytes for the same pages. What a mark needs of the pen is said only where it changes.
       class PdfWriter
-        # @param pages [Array<Page>]
-        # @param title [String]
-        # @param made_at [Time]
-        # @return [String] the file
-        def self.write(pages, title:, made_at:)
-          pdf = Prawn::Document.new(skip_page_creation: true, margin: 0, compress: true, info: { Title: title, CreationDate: made_at })
-          pdf.font_families.update("Andika" => { normal: Letters::FILES.fetch(false), bold: Letters::FILES.fetch(true) })
-          pages.each { |page| new(pdf, page).draw }
-          pdf.render
+        # A subset's name begins with six capitals (ISO 32000-1, 9.6.4, from memory); the library takes hexadecimal digits.
+        SUBSET = %r{(?<=/)\h{6}(?=\+Andika)}
+        CAPITALS = %w[0-9a-f A-P].freeze
+        AUTHOR = "Vantick"
+
+        class << self
+          # @param pages [Array<Page>]
+          # @param title [String]
+          # @param made_at [Time, nil] not said where nothing is known of it
+          # @param duplex [Symbol] what a printer is told: `:Simplex` or `:DuplexFlipLongEdge`
+          # @return [String] the file
+          def write(pages, title:, made_at: nil, duplex: :Simplex)
+            info = { Title: title, Author: AUTHOR, Creator: AUTHOR, CreationDate: made_at }.compact
+            pdf = Prawn::Document.new(skip_page_creation: true, margin: 0, compress: true, info:)
+            pdf.font_families.update("Andika" => { normal: Letters::FILES.fetch(false), bold: Letters::FILES.fetch(true) })
+            described(pdf, duplex)
+            pages.each { |page| new(pdf, page).draw }
+            pdf.render.force_encoding(Encoding::BINARY).gsub(SUBSET) { |tag| tag.tr(*CAPITALS) }
+          end
+
+          private
+
+          # In which language it is, and that it is printed as large as it is: a dial of 42 mm stays one.
+          def described(pdf, duplex)
+            root = pdf.state.store.root
+            root.data[:Lang] = PDF::Core::LiteralString.new("en")
+            root.data[:ViewerPreferences] = { PrintScaling: :None, DisplayDocTitle: true, Duplex: duplex }
+          end
         end
 
         def initialize(pdf, page)
@@ -82,7 +101,8 @@ module Vantick
           x = mark.x - (mark.align == :center ? width / 2 : width)
           pen(:fill_color, mark.color)
           pen(:font, mark.bold ? :bold : :normal)
-          @pdf.draw_text(mark.text, at: flip(x, mark.y), size: mark.points)
+          write = -> { @pdf.draw_text(mark.text, at: flip(x, mark.y), size: mark.points) }
+          mark.degrees.to_i.zero? ? write.call : @pdf.rotate(-mark.degrees, origin: flip(mark.x, mark.y), &write)
         end
 
         def flip(x, y) = [x, @page.height - y]

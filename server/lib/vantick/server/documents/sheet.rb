@@ -13,18 +13,56 @@ module Vantick
       # @!attribute code [String] by which answers are typed in later
       # @!attribute conventions [Core::Wording::Conventions]
       # @!attribute both [Boolean] whether a dial is read in words and in digits
-      Sheet = Struct.new(:kind, :step, :task, :versions, :look, :paper, :code, :conventions, :both, keyword_init: true) do
+      # @!attribute dotted [Boolean] whether lines for words have a dotted one halfway up
+      # @!attribute cards [String] what is matched with the dials, one of {Cards::PARTNERS}
+      # @!attribute sign [String] that tells one set of cards from another
+      # @!attribute origin [String] the class, and the day it was made
+      # @!attribute day [Array<Hash>] the class's own
+      Sheet = Struct.new(:kind, :step, :task, :versions, :look, :paper, :code, :conventions, :both, :dotted, :cards, :sign, :origin, :day,
+                         keyword_init: true) do
         # @return [Array<Page>] for the children
-        def pages = layout.pages
+        def pages = stacks.flatten
+
+        # @return [Array<Array<Page>>] for each version; slips of several on one
+        def stacks = @stacks ||= layout.stacks
 
         # @return [Array<Page>] for the teacher; none where there is nothing to answer
         def answer_pages = task && kind.id != :cards ? Answers.new(self).pages : []
 
         # @return [Boolean] whether each dial is read in words and in digits
-        def both? = both && kind.id == :read && task.whole_time?
+        def both? = both && kind.id == :read && task.id == :dial_to_words
+
+        def dotted? = dotted
 
         # @return [String] what stands at the top
         def title = step.texts_in(conventions)[:name]
+
+        # @return [String] what stands above the exercises
+        def direction = both? ? Layout::WORDS[:both_direction] : kind.direction(task, conventions)
+
+        # @return [Array<Core::Choosing::Problems::Problem>] for the last level
+        def problems(items)
+          last = items.select { |item| item.level == Core::Choosing::Levels::COUNT }
+          last.empty? ? [] : Core::Choosing::Problems.of(last.map(&:time), conventions:, day: day || [])
+        end
+
+        def digits(time) = time.digital(conventions.sign)
+
+        def words(time) = Core::Wording::Phrase.usual(time, conventions)
+
+        # @return [String] what an exercise asks in words or digits
+        def asked(item)
+          case task.sees
+          when :digits then digits(item.time)
+          when :time_of_day then Core::Dial::DayFacts.of(item.time, conventions)[:words]
+          when :numerals then format(Layout::WORDS[:from_to], from: item.time.hour.zero? ? 12 : item.time.hour,
+to: item.time.minute_numeral)
+          else words(item.time)
+          end
+        end
+
+        # @return [Integer] exercises on a full page; slips on one
+        def per_page = layout.per_page
 
         private
 
@@ -33,7 +71,8 @@ module Vantick
           when :slips then Slips.new(self)
           when :cards then Cards.new(self)
           when :minute_numbers, :make then BigDials.new(self)
-          when :step_card, :home then Notes.new(self)
+          when :step_card then StepCards.new(self)
+          when :home then HomeNotes.new(self)
           else Exercises.new(self)
           end
         end

@@ -12,15 +12,32 @@ module Vantick
 
         class << self
           # @param page [Page]
+          # @param embedded [Boolean] whether the typeface goes with it, where nothing is known of the machine that shows it
           # @return [String]
-          def write(page)
+          def write(page, embedded: false)
             width, height = [page.width, page.height].map { |length| number(length) }
             size = %(width="#{width}" height="#{height}" viewBox="0 0 #{width} #{height}")
             marks = page.marks.map { |mark| mark(mark) }.join
-            %(<svg xmlns="http://www.w3.org/2000/svg" version="1.1" #{size} font-family="Andika, sans-serif">#{marks}</svg>)
+            %(<svg xmlns="http://www.w3.org/2000/svg" version="1.1" #{size} font-family="Andika, sans-serif">#{if embedded
+                                                                                                                 typeface(page)
+                                                                                                               end}#{marks}</svg>)
           end
 
           private
+
+          # The letters that the page has, of either weight.
+          def typeface(page)
+            texts = page.marks.grep(Page::Text)
+            faces = { true => 700, false => 400 }.filter_map do |bold, weight|
+              letters = texts.select { |text| text.bold == bold }.map(&:text).join
+              face(Letters.of(bold).subset(letters), weight) unless letters.empty?
+            end
+            "<style>#{faces.join}</style>" if faces.any?
+          end
+
+          def face(file, weight)
+            "@font-face{font-family:Andika;font-weight:#{weight};src:url(data:font/ttf;base64,#{[file].pack('m0')})}"
+          end
 
           def mark(mark)
             case mark
@@ -51,11 +68,15 @@ module Vantick
 
           def text(mark)
             bold = ' font-weight="700"' if mark.bold
-            place = %(x="#{number(mark.x)}" y="#{number(mark.y)}" text-anchor="#{ANCHORS.fetch(mark.align)}")
+            place = %(x="#{number(mark.x)}" y="#{number(mark.y)}" text-anchor="#{ANCHORS.fetch(mark.align)}"#{turned(mark)})
             %(<text #{place} font-size="#{number(mark.points)}" fill="##{mark.color}"#{bold}>#{CGI.escapeHTML(mark.text)}</text>)
           end
 
-          def number(value) = format("%<value>g", value: value.round(2))
+          def turned(mark)
+            %( transform="rotate(#{number(mark.degrees)} #{number(mark.x)} #{number(mark.y)})") unless mark.degrees.to_i.zero?
+          end
+
+          def number(value) = format("%<value>g", value: value.to_f.round(2))
         end
       end
     end

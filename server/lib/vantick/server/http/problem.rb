@@ -12,16 +12,19 @@ module Vantick
                    422 => "This cannot be taken", 429 => "Too often", 500 => "Vantick made a mistake",
                    503 => "Not now" }.freeze
 
-        def initialize(status, detail, field: nil)
+        # @param nearest [Integer, nil] a number near the one refused that can be taken
+        def initialize(status, detail, field: nil, nearest: nil)
           @status = status
           @detail = detail
           @field = field
+          @nearest = nearest
         end
 
         # @return [Hash]
         def to_h
           title = TITLES.fetch(@status, TITLES.fetch(400))
-          { type: "about:blank", title:, status: @status, detail: @detail, field: @field&.to_s }
+          told = { type: "about:blank", title:, status: @status, detail: @detail, field: @field&.to_s }
+          @nearest ? { **told, nearest: @nearest } : told
         end
 
         # @return [Array] a Rack response

@@ -5,20 +5,17 @@ module Vantick
     module Sheets
       # Sheets, tables and single dials as files. They are not JSON, so the contract's check of responses is not for them.
       class Papers < Resource
-        PARTS = { "all" => %i[pages answer_pages], "sheets" => [:pages], "answers" => [:answer_pages] }.freeze
-
         get("/api/checks/:check_id/sheet.pdf") do
           check = store.checks.find(input[:check_id])
-          settings = { kind: "read", step: check[:step], task: check[:task], names: true, **check[:sheet] }
           only = input[:child_id] || (:spare if input[:spare])
-          sheet = SheetMaker.new(store.classes.find(check[:class_id]), settings).kept(check, only:)
-          pdf(sheet, input.fetch(:part, "all"), "sheet-#{check[:code]}")
+          sheet = Printing.of_check(check, store.classes.find(check[:class_id])).kept(check, only:, names: input[:names])
+          pdf(sheet, "sheet-#{check[:code]}", Time.iso8601(check[:made_at]), input.slice(:part, :sides))
         end
 
         get("/api/classes/:class_id/material.pdf") do
-          settings = input.except(:class_id, :part)
-          sheet = SheetMaker.new(store.classes.find(input[:class_id]), settings).sheet
-          pdf(sheet, "all", settings[:kind])
+          settings = input.except(:class_id, :sides)
+          sheet = SheetMaker.new(store.classes.find(input[:class_id]), settings).sheet(made_at: now)
+          pdf(sheet, settings[:kind], nil, { part: "sheets", **input.slice(:sides) })
         end
 
         get("/api/checks/:check_id/answers.csv") do
@@ -33,18 +30,18 @@ module Vantick
           page = Documents::Page.new(size: [240, 240])
           time = input[:time] && Core::Dial::DialTime.parse(input[:time])
           look = input.slice(*SheetMaker::LOOK, :hands)
-          Documents::Dial.new(page, [120, 120], input.fetch(:minute_numbers, "none") == "none" ? 116 : 100, **look).draw(time&.hands)
+          Documents::Dial.new(page, [120, 120], 116 / Documents::Dial.reach(look), **look).draw(time&.hands)
           content_type "image/svg+xml"
-          Documents::SvgWriter.write(page)
+          Documents::SvgWriter.write(page, embedded: true)
         end
 
         private
 
-        def pdf(sheet, part, name)
-          pages = PARTS.fetch(part)
+        def pdf(sheet, name, made_at, how)
+          stack = Documents::Stack.new(sheet, **how)
           content_type "application/pdf"
           headers "content-disposition" => %(inline; filename="#{name}.pdf")
-          Documents::PdfWriter.write(pages.flat_map { |some| sheet.public_send(some) }, title: sheet.title, made_at: Time.now)
+          Documents::PdfWriter.write(stack.pages, title: "#{sheet.title} · #{sheet.origin}", made_at:, duplex: stack.duplex)
         end
       end
     end

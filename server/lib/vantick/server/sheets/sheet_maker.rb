@@ -3,143 +3,135 @@
 module Vantick
   module Server
     module Sheets
-      # From what a teacher set to a sheet, its exercises chosen by core; and from a sheet that was kept to the same.
+      # From what a teacher set to a sheet, its exercises chosen by core.
       class SheetMaker
-        LOOK = %i[numerals marks minute_numbers halves].freeze
         # What all sheets have unless it is set otherwise.
-        USUAL = { paper: "a4", versions: "one", names: true, both: false, seed: 1, task: nil, count: nil }.freeze
+        USUAL = { paper: "a4", versions: "one", names: true, both: false, lines: "plain", cards: "digits", levels: "record", level_of: [],
+                  seed: 1, task: nil, count: nil }.freeze
+        LOOK = %i[numerals marks minute_numbers halves].freeze
+
+        # What is known of a class: what it had lately, and where each child is.
+        # @!attribute misreadings [Array<Core::Reading::Misreading>] the class's own, the commonest first
+        # @!attribute lately [Hash{Integer, nil => Array<Array(String, String)>}] task and time by child
+        # @!attribute levels [Hash{Integer => Integer}] by child
+        Known = Struct.new(:misreadings, :lately, :levels, keyword_init: true) do
+          def initialize(misreadings: [], lately: {}, levels: {}) = super
+        end
+
+        attr_reader :kind, :step, :task, :settings
 
         # @param school_class [Hash]
         # @param settings [Hash{Symbol => Object}]
-        # @param misreadings [Array<Core::Reading::Misreading>] the class's own
+        # @param known [Known]
+        # @param few [Integer, nil] children for whom times are chosen, where it takes long and the others are not looked at yet
         # @raise [Core::Error]
-        def initialize(school_class, settings, misreadings: [])
-          @settings = USUAL.merge(settings.compact)
-          @class = for_some(school_class)
-          @kind = Core::Choosing::SheetKind.find(@settings[:kind])
-          @step = Core::Teaching::Step.find(@settings[:step])
-          @task = known_task
-          @misreadings = misreadings
+        def initialize(school_class, settings, known: Known.new, few: nil)
+          asked = USUAL.merge(settings.compact)
+          @kind = Core::Choosing::SheetKind.find(asked[:kind])
+          @step = Core::Teaching::Step.find(asked[:step])
+          @task = known_task(asked[:task])
+          @settings = { **asked, task: @task&.id&.to_s, count: count(asked[:count]) }.freeze
+          @printing = Printing.new(school_class, @settings)
+          @known = known
+          @few = few unless @kind.practice?
         end
 
-        # @return [Hash] as it is kept
-        def settings = { **@settings, task: @task&.id, count: }
+        # @return [Array<Hash>] children, each with a level, where each gets its own
+        def levels
+          return [] unless own_levels?
+
+          set = @settings[:level_of].to_h { |one| one.transform_keys(&:to_s).values_at("child_id", "level") }
+          @printing.children.map do |child|
+            { child_id: child[:id], name: child[:name], level: set[child[:id]] || @known.levels.fetch(child[:id], 1) }
+          end
+        end
 
         # What is the same for all is there once, however many names it is printed under.
         # @return [Array<Hash>] rows of items
-        def items
-          versions(each? ? nil : 1).flat_map { |version| version[:items].map { |item| row(item, version[:child_id]) } }
+        def items = readers.flat_map { |child_id, items| items.map { |item| row(item, child_id) } }
+
+        # @param made_at [String]
+        # @param only [Integer, nil] how many of the versions
+        # @return [Documents::Sheet] to be looked at; in a preview some children may stand for all
+        def sheet(made_at:, only: nil)
+          shared = readers[nil]
+          names = @printing.names(own: shared.nil?)
+          versions = names.map.with_index do |(id, name), at|
+            letter = Core::Choosing::SheetChoice.letter(at) unless shared
+            @printing.version(id, name, shared || readers.fetch(id, readers.values.last), letter:)
+          end
+          @printing.sheet(only ? versions.first(only) : versions, code: "", made_at:, kind:, step:, task:)
         end
 
-        # @param only [Integer, nil] how many of the versions, for a preview
-        # @param code [String]
-        # @return [Documents::Sheet]
-        def sheet(only: nil, code: "")
-          sheet_of(versions(only).map { |version| Documents::Version.new(name: version[:name], items: version[:items]) }, code)
-        end
-
-        # @param check [Hash] one that was kept
-        # @return [Documents::Sheet] the same that was made
-        # @param only [Integer, Symbol, nil] a child whose sheet alone is printed, or `:spare` for one more without a name
-        def kept(check, only: nil)
-          by_child = check[:items].group_by { |item| item[:child_id] }
-          shared = by_child[nil]
-          unfit_spare if only == :spare && shared.nil?
-
-          sheet_of(whose(only).map { |child_id, name| version(name, by_child[child_id] || shared || []) }, check[:code])
-        end
+        # @return [Array<String>] names that the typeface has no letters for
+        def unprintable = @printing.unprintable
 
         # @return [Core::Choosing::Choice, nil] what one of them can tell
-        def choice(sheet)
+        def choice
           return unless @task && @kind.answered?
 
-          times = sheet.versions.first.items.map(&:time) & @step.pool_for(@task)
+          times = readers.values.first.map(&:time) & @step.pool_for(@task)
           Core::Choosing::Choice.new(Core::Choosing::Telling.for(@step, @task), times)
         end
 
-        attr_reader :kind, :step, :task
-
         private
 
-        # All of the class, or those for whom it was set.
-        def for_some(school_class)
-          wanted = @settings[:child_ids] or return school_class
-          children = school_class[:children].select { |child| wanted.include?(child[:id]) }
-          raise Core::Error.new("None of these children is in the class any more.", field: :child_ids) if children.empty?
+        def own_levels? = @kind.id == :levels && @settings[:levels] == "record"
 
-          school_class.with(children: children.freeze)
+        def each? = @settings[:versions] == "each" && @task && @kind.answered?
+
+        # The exercises by child; by nobody where all have the same.
+        def readers = @readers ||= (@task ? chosen : { nil => [] })
+
+        def chosen
+          choice = Core::Choosing::SheetChoice.new(kind: @kind, step: @step, task: @task, count: @settings[:count],
+                                                   misreadings: @known.misreadings)
+          return each(choice) if each?
+          return one_a_level(choice) if own_levels?
+
+          { nil => choice.items(@settings[:seed], avoid: lately(nil)) }
+        end
+
+        def each(choice)
+          level_of = levels.to_h { |one| [one[:child_id], one[:level]] }
+          ids = @printing.children.first(@few || @printing.children.length).map { |child| child[:id] }
+          readers = ids.map { |id| Core::Choosing::SheetChoice::Reader.new(level: level_of[id], avoid: lately(id)) }
+          ids.zip(choice.versions(readers, @settings[:seed])).to_h
+        end
+
+        def one_a_level(choice)
+          by_level = choice.by_level(@settings[:seed], avoid: lately(nil))
+          levels.to_h { |one| [one[:child_id], by_level[one[:level] - 1]] }
+        end
+
+        # What a child, or the whole class, had lately of what is asked here.
+        def lately(child_id)
+          rows = child_id ? @known.lately.values_at(nil, child_id).compact.flatten(1) : @known.lately.values.flatten(1)
+          rows.uniq.filter_map { |task, time| @task.parse_time(time) if Core::Marking::Task.find(task).asks == @task.asks }
         end
 
         def row(item, child_id)
-          { time: item.time.to_s, child_id:, said: item.said&.words(conventions), misreading: item.misreading&.id&.to_s, level: item.level }
+          { time: item.time.to_s, child_id:, said: item.said&.words(@printing.conventions), misreading: item.misreading&.id&.to_s,
+level: item.level }
         end
 
-        def conventions = @conventions ||= @class.wording
-
-        def count
-          wanted = @settings[:count] || @kind.count
+        # No number asked for is the usual one, as far as the step has so many.
+        def count(wanted)
+          return @kind.usual_count(@step, @task) if wanted.nil?
           return wanted if wanted.is_a?(Integer) && (1..@kind.most).cover?(wanted)
 
-          raise Core::InvalidCount, "#{@kind.name}: 1 to #{@kind.most} exercises."
+          raise Core::InvalidCount.new("#{@kind.name}: 1 to #{@kind.most} exercises.", nearest: wanted.to_i.clamp(1, @kind.most))
         end
 
-        def known_task
+        def known_task(wanted)
           return if @kind.tasks.empty?
 
           known = @kind.tasks_for(@step)
           raise Core::Error.new("#{@kind.name} is not for #{@step.name.downcase}: choose another step.", field: :step) if known.empty?
-          return known.first if @settings[:task].nil?
+          return known.first if wanted.nil?
 
-          known.find { |task| task.id.to_s == @settings[:task].to_s } ||
-            raise(Core::UnknownName.new("task of this sheet", @settings[:task], known.map(&:id), field: :task))
-        end
-
-        # Those who get a sheet of their own: every child by name, or nobody in particular.
-        def names
-          return [[nil, ""]] unless each? || (@settings[:names] && @kind.id == :slips)
-
-          @class[:children].map { |child| [child[:id], @settings[:names] ? child[:name] : ""] }
-        end
-
-        def whose(only)
-          return names unless only
-          return [[nil, ""]] if only == :spare
-
-          child = @class[:children].find { |one| one[:id] == only }
-          raise Core::Error.new("This child is not in the check's class.", field: :child_id) unless child
-
-          [[child[:id], child[:name]]]
-        end
-
-        def unfit_spare = raise(Core::Error.new("Each child has clocks of its own here: choose for whom to print again.", field: :only))
-
-        def each? = @settings[:versions] == "each" && @task
-
-        def versions(only = nil)
-          wanted = only ? names.first(only) : names
-          chosen = chosen(wanted.length)
-          wanted.map.with_index { |(child_id, name), at| { child_id: (child_id if each?), name:, items: chosen[at] || chosen.first } }
-        end
-
-        def chosen(many)
-          return [[]] unless @task
-
-          choice = Core::Choosing::SheetChoice.new(kind: @kind, step: @step, task: @task, count:, misreadings: @misreadings)
-          each? ? choice.versions(many, @settings[:seed]) : [choice.items(@settings[:seed])]
-        end
-
-        def version(name, rows)
-          items = rows.map do |row|
-            misreading = row[:misreading] && Core::Reading::Misreading.find(row[:misreading])
-            said = row[:said] && Core::Wording::AnswerReader.read(row[:said], conventions).first&.saying
-            Core::Choosing::SheetChoice::Item.new(time: @task.parse_time(row[:time]), said:, misreading:, level: row[:level])
-          end
-          Documents::Version.new(name:, items:)
-        end
-
-        def sheet_of(versions, code)
-          Documents::Sheet.new(kind: @kind, step: @step, task: @task, versions:, code:, conventions:, look: @settings.slice(*LOOK),
-                               **@settings.slice(:paper, :both))
+          known.find { |task| task.id.to_s == wanted.to_s } ||
+            raise(Core::UnknownName.new("task of this sheet", wanted, known.map(&:id), field: :task))
         end
       end
     end

@@ -5,16 +5,18 @@ module Vantick
     module Sheets
       # Sheets of a class: looked at before they are printed, kept with their code where they have answers.
       class Sheets < Resource
-        # Children whose pages are in a preview.
-        SHOWN = 1
+        # Children whose pages are in a preview; slips of a page.
+        SHOWN = { slips: 3 }.freeze
+        # Days for which what the class had is not asked again while there is anything else (judgement).
+        LATELY_DAYS = 21
 
         post "/api/classes/:class_id/sheet-previews" do
-          maker = maker(input[:class_id], sent)
-          sheet = maker.sheet(only: maker.kind.id == :slips ? 4 : SHOWN)
-          pages = { pages: sheet.pages, answer_pages: sheet.answer_pages }
-          choice = maker.choice(sheet)
-          answer_json({ **pages.transform_values { |some| some.map { |page| Documents::SvgWriter.write(page) } },
-                        task: maker.task&.id, choice: choice && Views::CheckView.choice(choice) })
+          maker = maker(input[:class_id], sent, few: SHOWN.values.max)
+          sheet = maker.sheet(made_at: now, only: SHOWN.fetch(maker.kind.id, 1))
+          choice = maker.choice
+          told = { task: maker.task&.id, choice: choice && Views::CheckView.choice(choice), count: maker.settings[:count] }
+          answer_json({ **drawn(sheet), **told, per_page: sheet.per_page, levels: maker.levels, unprintable: maker.unprintable,
+                        paper: paper(maker.sheet(made_at: now)) })
         end
 
         post "/api/classes/:class_id/sheets" do
@@ -26,6 +28,13 @@ module Vantick
           answer_json({ check_id: check[:id], code: check[:code] }, code: 201)
         end
 
+        get "/api/checks/:check_id/sheet-preview" do
+          check = store.checks.find(input[:check_id])
+          printing = Printing.of_check(check, store.classes.find(check[:class_id]))
+          sheet = printing.kept(check, names: input[:names])
+          answer_json({ **drawn(sheet, sheet.pages.first(1)), unprintable: printing.unprintable, paper: paper(sheet) })
+        end
+
         get "/api/sheets/:code" do
           check = store.checks.coded(input[:code])
           answer_json({ check_id: check[:id], code: check[:code], class_id: check[:class_id] })
@@ -33,10 +42,35 @@ module Vantick
 
         private
 
-        def maker(class_id, settings)
+        def drawn(sheet, pages = sheet.pages)
+          { pages:, answer_pages: sheet.answer_pages }.transform_values { |some| some.map { |page| Documents::SvgWriter.write(page) } }
+        end
+
+        # How many sheets of paper it takes, by what is printed and on how many sides.
+        def paper(sheet)
+          Documents::Stack::PARTS.keys.product(Documents::Stack::SIDES.keys).map do |part, sides|
+            { part:, sides:, sheets: Documents::Stack.new(sheet, part:, sides:).paper }
+          end
+        end
+
+        def maker(class_id, settings, few: nil)
           school_class = store.classes.find(class_id)
-          own = settings[:kind] == "spot" ? own_misreadings(school_class) : []
-          SheetMaker.new(school_class, settings.transform_keys(&:to_sym), misreadings: own)
+          SheetMaker.new(school_class, settings.transform_keys(&:to_sym), known: known(school_class, settings), few:)
+        end
+
+        def known(school_class, settings)
+          kind, step = settings.transform_keys(&:to_s).values_at("kind", "step")
+          since = (Time.now.utc - (LATELY_DAYS * 86_400)).iso8601
+          SheetMaker::Known.new(misreadings: kind == "spot" ? own_misreadings(school_class) : [],
+                                lately: store.checks.lately(school_class[:id], since),
+                                levels: kind == "levels" ? levels(school_class, step) : {})
+        end
+
+        def levels(school_class, step_id)
+          step = Core::Teaching::Step.find(step_id)
+          standing = Store::Standings.of(school_class, store, today: Store::SchoolDay.today)
+          states = standing.by_child.transform_values { |one| one.states[step] }
+          states.transform_values { |state| Core::Choosing::Levels.of_state(state) }
         end
 
         # What the class's answers show, the commonest first.

@@ -45,6 +45,16 @@ module Vantick
           @db[:items].where(check_id: last).distinct.select_map(:time)
         end
 
+        # What was put before children since a moment, on paper or on screen.
+        # @param since [String] ISO 8601
+        # @return [Hash{Integer, nil => Array<Array(String, String)>}] task and time by child; by nobody what was for all
+        def lately(class_id, since)
+          task = Sequel.function(:coalesce, Sequel[:items][:task], Sequel[:checks][:task])
+          rows = @db[:items].join(:checks, id: :check_id).where(class_id:).where { Sequel[:checks][:made_at] > since }
+          had = rows.select_map([Sequel[:items][:child_id], task.as(:task), :time])
+          had.group_by(&:first).transform_values { |some| some.map { |_, *asked| asked } }
+        end
+
         # @return [Array<Integer>] the items that a child has
         def item_ids(id, child_id) = @db[:items].where(check_id: id).where(Sequel.|({ child_id: nil }, { child_id: })).select_map(:id)
 
@@ -63,11 +73,25 @@ module Vantick
         # @return [Rows::Check] the check made
         def add(class_id:, step:, task:, made_at:, times: [], items: times.map { |time| { time: } }, sheet: {})
           @db.transaction do
-            code = Codes.fresh { |one| @db[:checks].where(code: one).any? }
+            code = Codes.of_sheet { |one| @db[:checks].where(code: one).any? }
             id = @db[:checks].insert(class_id:, step:, task:, made_at:, code:, sheet: JSON.generate(sheet))
             rows = items.each_with_index.map { |item, position| { **EMPTY, **item, check_id: id, position: } }
             @db[:items].multi_insert(rows)
             find(id)
+          end
+        end
+
+        # Two children have worked on each other's sheets: each gets the clocks that the other was given.
+        # @raise [Core::Error] where one of them has answers already, or has no clocks of their own
+        def swap(id, child_id, other_id)
+          own = [child_id, other_id].map { |one| @db[:items].where(check_id: id, child_id: one).select_map(:id) }
+          raise Core::Error.new("This child has no sheet of their own in this check.", field: :child_id) if own.any?(&:empty?)
+          if @db[:answers].where(item_id: own.flatten).any?
+            raise Core::Error.new("Answers of these sheets are typed in already: clear them first.", field: :other_id)
+          end
+
+          @db.transaction do
+            own.zip([other_id, child_id]) { |items, to| @db[:items].where(id: items).update(child_id: to) }
           end
         end
 

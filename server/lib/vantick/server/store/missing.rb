@@ -9,8 +9,16 @@ module Vantick
         attr_reader :field
 
         def initialize(kind, id, field: "#{kind}_id")
-          super("There is no #{kind} #{id}.")
+          super(words(kind, id))
           @field = field
+        end
+
+        private
+
+        # A code that can be none is told from one that is not known.
+        def words(kind, id)
+          mistyped = kind == Teachers::KINDS.fetch("code") && Codes.mistyped?(id.to_s)
+          mistyped ? "#{id} is not a sheet's code: a letter of it is mistyped. Look at the sheet again." : "There is no #{kind} #{id}."
         end
       end
     end

@@ -9,7 +9,8 @@ module Vantick
       class Teachers
         # What the parameters name that can be missing.
         KINDS = { "class_id" => "class", "check_id" => "check", "lesson_id" => "lesson", "desk_id" => "desk",
-                  "code" => "sheet with the code", "answer_id" => "answer", "child_id" => "child", "child_ids" => "child",
+                  "code" => "sheet with the code", "answer_id" => "answer",
+                  "child_id" => "child", "other_id" => "child", "child_ids" => "child",
                   "item_id" => "clock", "to_class_id" => "class", "removed_id" => "removed thing", "account_id" => "account" }.freeze
         # Where the class stands that something belongs to, by the parameter that names it.
         CLASS_OF = {
@@ -21,6 +22,7 @@ module Vantick
           "desk_id" => ->(db, id) { db[:desks].where(id:).select_map(:class_id) },
           "code" => ->(db, codes) { db[:checks].where(code: codes.map { |code| Codes.tidy(code) }).select_map(:class_id) },
           "child_id" => ->(db, id) { db[:children].where(id:).select_map(:class_id) },
+          "other_id" => ->(db, id) { db[:children].where(id:).select_map(:class_id) },
           "child_ids" => ->(db, id) { db[:children].where(id:).select_map(:class_id) },
           "item_id" => ->(db, id) { db[:items].join(:checks, id: :check_id).where(Sequel[:items][:id] => id).select_map(:class_id) },
           "answer_id" => ->(db, uuid) { db[:answers].join(:children, id: :child_id).where(uuid:).select_map(:class_id) }

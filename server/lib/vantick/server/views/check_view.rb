@@ -28,9 +28,8 @@ module Vantick
             task = Core::Marking::Task.find(check[:task])
             step = Core::Teaching::Step.find(check[:step])
             conventions = school_class.wording
-            { **about(check), children: school_class[:children], answers: answers.map do |one|
-              answer(one, conventions)
-            end, choice: check_choice(check, step, task),
+            { **about(check), children: school_class[:children], letters: letters(check),
+              answers: answers.map { |one| answer(one, conventions) }, choice: check_choice(check, step, task),
               items: check[:items].map { |item| item(item, conventions) } }
           end
 
@@ -46,6 +45,13 @@ module Vantick
             evidence = Core::Judging::ClassEvidence.new(by_child)
             { check_id: check[:id], shared: evidence.shared.map { |shared| shared(shared) },
               children: children.map { |child| child_findings(child, by_child.fetch(child[:id]), evidence.by_child.fetch(child[:id])) } }
+          end
+
+          # @param check [Hash]
+          # @return [Array<Hash>] by which children's sheets are told apart, where each has its own
+          def letters(check)
+            of = check[:items].map { |item| item[:child_id] }.uniq.compact
+            of.each_with_index.map { |child_id, place| { child_id:, letter: Core::Choosing::SheetChoice.letter(place) } }
           end
 
           private

@@ -1,0 +1,94 @@
+# frozen_string_literal: true
+
+module Vantick
+  module Server
+    module Documents
+      # A note to take home, two to a page: what is read this week, how it is said at school and may be said at home, and the
+      # class's whole method.
+      class HomeNotes < Layout
+        TEXT = WORDS[:home]
+        DIAL = 53
+        SHOWN = 3
+
+        # @return [Integer]
+        def per_page = 2
+
+        # @return [Array<Array<Page>>] one, with the same note twice
+        def stacks
+          page = new_page
+          half = page.height / 2
+          page.line([0, half], [page.width, half], width: 0.6, dash: 4, color: Page::QUIET)
+          [0, half].each { |top| note(page, top + 34) }
+          [[page]]
+        end
+
+        private
+
+        def note(page, top)
+          title = Letters.of(true).cut(format(TEXT[:title], step: in_a_sentence), page.inner - 200, 15)
+          page.text(title, MARGIN, top + 10, size: 15, bold: true)
+          origin(page, page.width - MARGIN - 190, page.width - MARGIN, top + 10)
+          below = page.paragraph(text, MARGIN, top + 30, page.inner, size: 11) + 4
+          below = examples(page, below)
+          below = page.paragraph(TEXT[:ask], MARGIN, below + 14, page.inner, size: 11)
+          Core::Reading::MethodCard.lines(sheet.step, sheet.conventions).each do |line|
+            below = page.paragraph("· #{line}", MARGIN, below, page.inner, size: 11)
+          end
+        end
+
+        def in_a_sentence = sheet.title[0].downcase + sheet.title[1..]
+
+        def text
+          return TEXT[:text_parts] unless sheet.step.whole?
+
+          TEXT[sheet.conventions.accepts?(:right_other_words) ? :text : :text_school_words]
+        end
+
+        # @return [Float] below them
+        def examples(page, top)
+          width = page.inner / SHOWN
+          shown.each_with_index.map { |time, at| example(page, time, MARGIN + (at * width), top, width - 10) }.max
+        end
+
+        def example(page, time, x, top, width)
+          middle = x + (width / 2)
+          y = top
+          if dial?
+            Dial.new(page, [middle, top + DIAL], DIAL, hands: Cells::Read::HANDS.fetch(task.sees, "both")).draw(time.hands)
+            y += (2 * DIAL) + 14
+          end
+          y = centered(page, said(time), middle, y + 4, width, size: 12, bold: true)
+          return y unless sheet.step.whole?
+
+          centered(page, Core::Wording::Phrase.at_home(time, sheet.conventions).join(", "), middle, y, width, size: Letters::LEAST)
+        end
+
+        def centered(page, words, middle, y, width, size:, bold: false)
+          lines = Letters.of(bold).lines(words, width, size)
+          lines.each_with_index { |line, at| page.text(line, middle, y + (at * size * 1.3), size:, bold:, align: :center) }
+          y + (lines.length * size * 1.3)
+        end
+
+        # What the step is asked with where no whole time is read.
+        def task = sheet.step.tasks.first
+
+        def dial? = sheet.step.whole? || %i[dial hour_hand minute_hand].include?(task.sees)
+
+        def said(time)
+          return words(time) if sheet.step.whole?
+
+          answer = task.write(task.right_answer(time), sheet.conventions)
+          return answer if task.sees == :hour_hand
+
+          about = Sheet.new(task:, conventions: sheet.conventions)
+          "#{about.asked(Core::Choosing::SheetChoice::Item.new(time:))}: #{answer}"
+        end
+
+        def shown
+          pool = sheet.step.whole? ? sheet.step.pool.reject(&:hidden_hand?) : sheet.step.pool_for(task)
+          [5, 2, 1.25].map { |part| pool[(pool.length / part).floor] }.uniq
+        end
+      end
+    end
+  end
+end

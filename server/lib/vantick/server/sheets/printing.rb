@@ -1,0 +1,128 @@
+# frozen_string_literal: true
+
+module Vantick
+  module Server
+    module Sheets
+      # A class's sheet as it is printed: whose names are on it, and everything that its pages say.
+      class Printing
+        # Conditions of a check that was made without a sheet's settings: few dials are a slip.
+        PLAIN = { paper: "a4", names: true, versions: "one" }.freeze
+
+        # @return [Array<Hash>] those for whom it is
+        attr_reader :children
+        # @return [Core::Wording::Conventions]
+        attr_reader :conventions
+
+        # @param school_class [Hash]
+        # @param settings [Hash{Symbol => Object}]
+        # @raise [Core::Error]
+        def initialize(school_class, settings)
+          @class = school_class
+          @settings = settings
+          @conventions = school_class.wording
+          @children = for_whom
+        end
+
+        # @param check [Hash] one that was kept
+        # @return [Printing]
+        def self.of_check(check, school_class)
+          slips = Core::Choosing::SheetKind.find(:slips)
+          kind = slips.tasks.map { |task| task.id.to_s }.include?(check[:task]) && check[:items].length <= slips.most ? "slips" : "read"
+          new(school_class, { kind:, **PLAIN, **check[:sheet], step: check[:step], task: check[:task] })
+        end
+
+        # @param check [Hash] one that was kept
+        # @param only [Integer, Symbol, nil] a child whose sheet alone is printed, or `:spare` for one more without a name
+        # @param names [Boolean, nil] whether names are on it, where it is to be other than it was set
+        # @return [Documents::Sheet] the same that was made
+        def kept(check, only: nil, names: nil)
+          @settings = { **@settings, names: } unless names.nil?
+          task = Core::Marking::Task.find(check[:task])
+          by_child = check[:items].group_by { |item| item[:child_id] }.transform_values { |rows| rows.map { |row| item(row, task) } }
+          kind = Core::Choosing::SheetKind.find(@settings[:kind])
+          step = Core::Teaching::Step.find(check[:step])
+          sheet(versions(check, by_child, only), code: check[:code], made_at: check[:made_at], kind:, step:, task:)
+        end
+
+        # Those who get paper of their own: every child by name, or nobody in particular.
+        # @param own [Boolean] whether each has exercises of its own
+        def names(own:)
+          return [[nil, ""]] unless own || @settings[:kind].to_s == "slips"
+          return @children.map { |child| [(child[:id] if own), ""] } unless @settings[:names]
+
+          @children.map { |child| child.values_at(:id, :name) }
+        end
+
+        # @return [Documents::Version]
+        def version(child_id, name, items, letter: nil) = Documents::Version.new(name:, items:, row: child_id, letter:)
+
+        # @return [Documents::Sheet]
+        def sheet(versions, code:, made_at:, **what)
+          Documents::Sheet.new(**what, **set, versions:, code:, conventions:, sign:, origin: origin(made_at), day: @class[:day])
+        end
+
+        # @return [Array<String>] names that the typeface has no letters for: they are left to be written
+        def unprintable
+          names = @settings[:names] ? @children.map { |child| child[:name] } : []
+          names.reject { |name| Documents::Letters.all?(name) }
+        end
+
+        private
+
+        # What the pages take of the settings.
+        def set
+          { look: @settings.slice(*SheetMaker::LOOK), dotted: @settings[:lines] == "dotted", cards: @settings[:cards] || "digits",
+            **@settings.slice(:both, :paper) }
+        end
+
+        # All of the class, or those for whom it was set.
+        def for_whom
+          wanted = @settings[:child_ids] or return @class[:children]
+          children = @class[:children].select { |child| wanted.include?(child[:id]) }
+          raise Core::Error.new("None of these children is in the class any more.", field: :child_ids) if children.empty?
+
+          children
+        end
+
+        def versions(check, by_child, only)
+          shared = by_child[nil]
+          return spare(shared) if only == :spare
+
+          letters = Views::CheckView.letters(check).to_h { |one| one.values_at(:child_id, :letter) }
+          found = whose(only, own: shared.nil?).map do |id, name|
+            version(id, name, by_child[id] || shared || [], letter: letters[id])
+          end
+          only ? found : found.reject { |one| one.items.empty? }
+        end
+
+        def spare(shared)
+          words = "Each child has clocks of its own here: choose for whom to print again."
+          shared ? [version(nil, "", shared)] : raise(Core::Error.new(words, field: :only))
+        end
+
+        def whose(only, own:)
+          return names(own:) unless only
+
+          child = @children.find { |one| one[:id] == only }
+          raise Core::Error.new("This child is not in the check's class.", field: :child_id) unless child
+
+          [[child[:id], child[:name]]]
+        end
+
+        def item(row, task)
+          misreading = row[:misreading] && Core::Reading::Misreading.find(row[:misreading])
+          said = row[:said] && Core::Wording::AnswerReader.read(row[:said], conventions).first&.saying
+          Core::Choosing::SheetChoice::Item.new(time: task.parse_time(row[:time]), said:, misreading:, level: row[:level]).freeze
+        end
+
+        def origin(made_at) = [@class[:name], Date.jd(Store::SchoolDay.jd(made_at)).strftime("%-d %B %Y")].join(" · ")
+
+        # Two letters, the same for the same choice of times.
+        def sign
+          letters = Store::Codes::LETTERS
+          Random.new(@settings[:seed].to_i).then { |random| Array.new(2) { letters.sample(random:) }.join }
+        end
+      end
+    end
+  end
+end

@@ -1,0 +1,10 @@
+<script setup lang="ts">
+/** Names with letters that no sheet can print: said before anything is printed. */
+defineProps<{ names: readonly string[] }>();
+</script>
+
+<template>
+  <p v-if="names.length" class="quiet" role="note">
+    The sheets' letters have none for {{ names.join(", ") }}: there is a line instead, to write the name on.
+  </p>
+</template>

@@ -1,0 +1,31 @@
+<script setup lang="ts">
+import { computed } from "vue";
+import type { PaperNeeded } from "@/api";
+import { counted } from "@/words";
+import { usePrinting } from "./printing";
+
+/** What is printed, on which sides of the paper, and how much paper that takes. It is kept for the next time. */
+const props = defineProps<{ paper: PaperNeeded; answered: boolean }>();
+
+const how = usePrinting();
+const PARTS = { all: "sheets and answers", sheets: "sheets only", answers: "answers only" };
+const SIDES = { both: "on both sides", one: "on one side" };
+const needed = computed(
+  () =>
+    props.paper.find(
+      (one) => one.sides === how.value.sides && one.part === (props.answered ? how.value.part : "sheets"),
+    )?.sheets ?? 0,
+);
+</script>
+
+<template>
+  <div class="d-flex flex-wrap gap-2 align-items-center">
+    <BFormSelect v-if="answered" v-model="how.part" size="sm" class="w-auto" aria-label="What is printed">
+      <option v-for="(name, id) in PARTS" :key="id" :value="id">{{ name }}</option>
+    </BFormSelect>
+    <BFormSelect v-model="how.sides" size="sm" class="w-auto" aria-label="Sides of the paper">
+      <option v-for="(name, id) in SIDES" :key="id" :value="id">{{ name }}</option>
+    </BFormSelect>
+    <span class="quiet" role="status">{{ counted(needed, "sheet") }} of paper</span>
+  </div>
+</template>
