@@ -21,7 +21,7 @@ RSpec.describe "A check on paper", :demo do
     answer = Vantick::Core::Wording::Phrase.usual(Vantick::Core::Dial::DialTime.parse(store.db[:items].where(check_id: 3).get(:time)))
     expect(pages.select { |text| text.include?(answer) }).to eq([pages.last])
     expect(pages.length).to be_odd
-    expect(pages.map { |text| text.scan("Name:").length }.sum).to eq(26)
+    expect(pages.sum { |text| text.scan("Name:").length }).to eq(26)
   end
 
   it "leaves the names out when asked" do

@@ -144,7 +144,12 @@ function climb(step: string): void {
         </label>
       </details>
     </template>
-    <BFormCheckbox v-if="form.task === 'dial_to_words' && form.kind === 'read'" v-model="form.both" switch :unchecked-value="false">
+    <BFormCheckbox
+      v-if="form.task === 'dial_to_words' && form.kind === 'read'"
+      v-model="form.both"
+      switch
+      :unchecked-value="false"
+    >
       In digits too
     </BFormCheckbox>
     <template v-if="kind?.answered">
@@ -155,7 +160,12 @@ function climb(step: string): void {
       >
         Other times for each child
       </BFormCheckbox>
-      <BFormCheckbox v-if="form.versions === 'each' || form.kind === 'slips'" v-model="form.names" switch :unchecked-value="false">
+      <BFormCheckbox
+        v-if="form.versions === 'each' || form.kind === 'slips'"
+        v-model="form.names"
+        switch
+        :unchecked-value="false"
+      >
         Names on them
       </BFormCheckbox>
     </template>
