@@ -18,6 +18,7 @@ group :server do
   gem "rackup", "~> 2.1"
   gem "rodauth", "~> 2.36"
   gem "rqrcode", "~> 2.2"
+  gem "ruby-vips", "~> 2.2"
   gem "rubyzip", "~> 2.3", require: "zip"
   gem "sequel", "~> 5.80"
   gem "sinatra", "~> 4.0"

@@ -186,8 +186,9 @@ end
 
 RSpec.describe Vantick::Server::Documents::Finder do
   it "reads its own names, and nothing else" do
-    name = described_class::Name.new(code: "K7RDX", child: 12, page: 2)
+    name = described_class::Name.new(code: "K7RDX", child: "12", page: 2)
     expect(described_class.read(name.to_s)).to eq(name)
+    expect(described_class.read("K7RDX/C/1").child).to eq("C")
     ["", "K7RDX", "https://example.org/K7RDX/1/1", "K7RDX/1/", "K7RDX/x/1", "K7RDX/1/1/1"].each { |text| expect(described_class.read(text)).to be_nil }
   end
 end

@@ -4,10 +4,10 @@
 RSpec.describe "The rooms" do
   lib = File.expand_path("../lib/vantick/server", __dir__)
   # Each room with those it may use; what two features need stands in core, store or views.
-  shared = %w[Http Access Store Documents Formats Views Work].freeze
-  features = %w[Plan Show Sheets Check Classes Desk Desks Account].freeze
+  shared = %w[Http Access Store Documents Formats Views Work Pages].freeze
+  features = %w[Plan Show Sheets Paper Check Classes Desk Desks Account].freeze
   may = { "Http" => [], "Store" => [], "Documents" => [], "Formats" => %w[Documents],
-          "Work" => %w[Store], "Access" => %w[Http Store], "Views" => %w[Store],
+          "Work" => %w[Store], "Access" => %w[Http Store], "Views" => %w[Store], "Pages" => %w[Store Documents Views],
           **features.to_h { |feature| [feature, shared] } }.freeze
   names = { "class" => "Classes" }
 

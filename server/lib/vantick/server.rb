@@ -30,13 +30,13 @@ module Vantick
 
     # What is no JSON, and what never changes or a whole class waits for at once: not for the contract's check of responses.
     FILES = lambda do
-      [Desk::Tasks, Show::Facts, Sheets::Papers, Account::Copies, Classes::Results, Check::Package, Plan::Calendar]
+      [Desk::Tasks, Show::Facts, Sheets::Papers, Paper::Pictures, Account::Copies, Classes::Results, Check::Package, Plan::Calendar]
     end
     # What the pages ask for.
     PAGES = lambda do
       [Account::Teachers, Account::School, Desks::OpenDesks, Classes::Registers, Classes::Children, Classes::Removals,
        Classes::Sharing, Classes::Searches, Classes::Rosters, Classes::ChildFiles, Classes::Records,
-       Check::Checks, Check::Packages, Sheets::Sheets, Plan::Lessons]
+       Check::Checks, Check::Packages, Sheets::Sheets, Paper::Scans, Paper::Pieces, Plan::Lessons]
     end
 
     # @param store [Store::Database]

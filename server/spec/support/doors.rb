@@ -23,8 +23,19 @@ module Doors
     lesson = post("/api/classes/#{id}/lessons", { day: "2026-03-02", step: "quarters", minutes: 40, seed: 1 }).body
     { "class_id" => id, "check_id" => check["id"], "child_id" => school_class["children"].first["id"], "answer_id" => uuid,
       "other_id" => school_class["children"].last["id"],
-      "account_id" => colleague,
+      "account_id" => colleague, **paper(id, check),
       "lesson_id" => lesson["id"], "removed_id" => removed(id)["id"], "code" => check["code"], "desk_id" => desk_of(school_class)["id"] }
+  end
+
+  # A file with a page that was read, and a piece of it.
+  def paper(class_id, check)
+    scan = store.scans.add(class_id:, name: "stack.pdf", bytes: 3_000_000, made_at: "2026-03-02T08:00:00Z")
+    store.scans.update(scan.id, state: "reading")
+    item, child = check.values_at("items", "children").map(&:first)
+    piece = { item_id: item["id"], child_id: child["id"], kind: "words", seen: "", sure: 0, guesses: "[]", picture: Sequel.blob("x") }
+    page = { number: 1, state: "read", words: "", check_id: check["id"], child_id: child["id"], page: 1, picture: "x", pieces: [piece] }
+    pages = store.scans.add_pages(scan.id, [page])
+    { "scan_id" => scan.id, "scan_page_id" => pages.first, "piece_id" => store.scans.pieces(check["id"]).first.id }
   end
 
   # A colleague who shares the first class.

@@ -46,6 +46,7 @@ module Vantick
         ENV["VANTICK_ADDRESS"] ||= room if room
         store = Store::Database.open(@path)
         Work::DailyCopies.new(store).start
+        Pages::Queue.wake(store)
         LOADER.eager_load
         launch(Server.app(store:, proxies:))
         store.close

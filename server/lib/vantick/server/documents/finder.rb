@@ -12,10 +12,15 @@ module Vantick
         MARK = 6 * Page::MM
         CODE = 37
         # Of the open mark, what is white.
-        OPEN = 0.45
+        OPEN = 0.3
+
+        # Of the code from the right margin of a page, and from its upper one; on a slip above the lower mark.
+        BESIDE = 8
+        BELOW = 2
+        ABOVE = 10
 
         # @!attribute code [String] of the sheet
-        # @!attribute child [Integer] its number; 0 for a sheet without one
+        # @!attribute child [String] the child's number, the letter of a sheet that goes round without a name, or 0
         # @!attribute page [Integer] from 1
         Name = Struct.new(:code, :child, :page, keyword_init: true) do
           def to_s = "#{code}/#{child}/#{page}"
@@ -25,8 +30,8 @@ module Vantick
           # @param text [String] what a code said
           # @return [Name, nil]
           def read(text)
-            found = %r{\A([0-9A-Z]{4,8})/(\d{1,12})/(\d{1,3})\z}.match(text.to_s.strip) or return
-            Name.new(code: found[1], child: found[2].to_i, page: found[3].to_i)
+            found = %r{\A([0-9A-Z]{4,8})/(\d{1,12}|[A-Z]{1,2})/(\d{1,3})\z}.match(text.to_s.strip) or return
+            Name.new(code: found[1], child: found[2], page: found[3].to_i)
           end
 
           # @param area [Array(Float, Float, Float, Float)] x, y, width and height of what the marks stand in the corners of
@@ -37,9 +42,21 @@ module Vantick
             [[x + half, y + half], [x + width - half, y + half], [x + width - half, y + height - half], [x + half, y + height - half]]
           end
 
+          # @param area [Array(Float, Float, Float, Float)]
+          # @return [Array(Float, Float)] the upper left corner of the code on a page
+          def on_page(area)
+            [area[0] + area[2] + Layout::EDGE - Page::MARGIN - BESIDE - CODE, area[1] - Layout::EDGE + Page::MARGIN + BELOW]
+          end
+
+          # @return [Array(Float, Float)] the same on a slip
+          def on_slip(area)
+            [area[0] + area[2] + Layout::EDGE - Page::MARGIN - CODE, area[1] + area[3] + Slips::CUT - MARK - ABOVE - CODE]
+          end
+
           # @param name [Name]
           # @param place [Array(Float, Float)] the code's upper left corner
           def draw(page, name, area, place)
+            page.area = area
             middles(area).each_with_index { |(x, y), at| mark(page, x - (MARK / 2), y - (MARK / 2), open: at.zero?) }
             code(page, name.to_s, place)
           end

@@ -80,8 +80,7 @@ color: Page::QUIET)
           stack.each.with_index(1) do |page, number|
             next if page.fields.empty?
 
-            name = Finder::Name.new(code: sheet.code, child: version.row.to_i, page: number)
-            Finder.draw(page, name, area(page), [page.width - MARGIN - INSET - Finder::CODE, MARGIN + 2])
+            Finder.draw(page, version.found_as(sheet.code, number), area(page), Finder.on_page(area(page)))
           end
         end
 

@@ -33,6 +33,8 @@ module Vantick
         attr_reader :fields
         # @return [Float] points
         attr_reader :width, :height
+        # @return [Array(Float, Float, Float, Float), nil] what the marks stand in the corners of, where it can be read back
+        attr_accessor :area
 
         # @param paper [String] one of {SIZES}
         # @param size [Array(Float, Float)] points

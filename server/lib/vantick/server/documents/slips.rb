@@ -106,8 +106,8 @@ module Vantick
             page.text(Letters.of(false).cut(line, room, Letters::LEAST), left - 10, y, size: Letters::LEAST, align: :right,
 color: Page::QUIET)
           end
-          name = Finder::Name.new(code: sheet.code, child: version.row.to_i, page: 1)
-          Finder.draw(page, name, area(page, top, pitch, CUT), [left, top + pitch - Finder::MARK - 10 - Finder::CODE])
+          area = area(page, top, pitch, CUT)
+          Finder.draw(page, version.found_as(sheet.code, 1), area, Finder.on_slip(area))
         end
       end
     end

@@ -12,6 +12,13 @@ module Vantick
         # @return [Boolean] whether there is a name that the typeface has all letters for
         def printable? = !name.empty? && Letters.all?(name)
 
+        # @param code [String]
+        # @param page [Integer] from 1
+        # @return [Finder::Name] by whom it is found: a sheet without a name goes round, and is known by its letter
+        def found_as(code, page)
+          Finder::Name.new(code:, child: name.empty? && letter ? letter : row.to_i.to_s, page:)
+        end
+
         # @return [String] the sheet's code, and which of its versions this is
         def code(code) = letter ? format(Layout::WORDS[:version], code:, letter:) : code
       end

@@ -9,7 +9,7 @@ module Vantick
         MOST = 65_536
         # Lists and packages from other programs are larger (judgement: a school of a thousand children).
         MOST_OF_FILES = 900_000
-        FILES = %r{/(roster-readings|roster-previews|rosters|package-previews|packages|child-files)\z}
+        FILES = %r{/(roster-readings|roster-previews|rosters|package-previews|packages|child-files|scans/\d+/parts)\z}
 
         def initialize(app)
           @app = app

@@ -8,7 +8,7 @@ module Vantick
         get("/api/checks/:check_id/sheet.pdf") do
           check = store.checks.find(input[:check_id])
           only = input[:child_id] || (:spare if input[:spare])
-          sheet = Printing.of_check(check, store.classes.find(check[:class_id])).kept(check, only:, names: input[:names])
+          sheet = Pages::Printing.of_check(check, store.classes.find(check[:class_id])).kept(check, only:, names: input[:names])
           pdf(sheet, "sheet-#{check[:code]}", Time.iso8601(check[:made_at]), input.slice(:part, :sides))
         end
 
@@ -29,7 +29,7 @@ module Vantick
         get("/api/dial.svg") do
           page = Documents::Page.new(size: [240, 240])
           time = input[:time] && Core::Dial::DialTime.parse(input[:time])
-          look = input.slice(*SheetMaker::LOOK, :hands)
+          look = input.slice(*Pages::Printing::LOOK, :hands)
           Documents::Dial.new(page, [120, 120], 116 / Documents::Dial.reach(look), **look).draw(time&.hands)
           content_type "image/svg+xml"
           Documents::SvgWriter.write(page, embedded: true)

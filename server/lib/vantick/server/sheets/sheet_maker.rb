@@ -8,7 +8,6 @@ module Vantick
         # What all sheets have unless it is set otherwise.
         USUAL = { paper: "a4", versions: "one", names: true, both: false, lines: "plain", cards: "digits", levels: "record", level_of: [],
                   seed: 1, task: nil, count: nil }.freeze
-        LOOK = %i[numerals marks minute_numbers halves].freeze
 
         # What is known of a class: what it had lately, and where each child is.
         # @!attribute misreadings [Array<Core::Reading::Misreading>] the class's own, the commonest first
@@ -31,7 +30,7 @@ module Vantick
           @step = Core::Teaching::Step.find(asked[:step])
           @task = known_task(asked[:task])
           @settings = { **asked, task: @task&.id&.to_s, count: count(asked[:count]) }.freeze
-          @printing = Printing.new(school_class, @settings)
+          @printing = Pages::Printing.new(school_class, @settings)
           @known = known
           @few = few unless @kind.practice?
         end

@@ -30,7 +30,7 @@ module Vantick
 
         get "/api/checks/:check_id/sheet-preview" do
           check = store.checks.find(input[:check_id])
-          printing = Printing.of_check(check, store.classes.find(check[:class_id]))
+          printing = Pages::Printing.of_check(check, store.classes.find(check[:class_id]))
           sheet = printing.kept(check, names: input[:names])
           answer_json({ **drawn(sheet, sheet.pages.first(1)), unprintable: printing.unprintable, paper: paper(sheet) })
         end

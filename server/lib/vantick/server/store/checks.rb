@@ -38,6 +38,9 @@ module Vantick
         # @return [Integer] the class that an item was made for
         def class_of_item(item_id) = @db[:items].join(:checks, id: :check_id).where(Sequel[:items][:id] => item_id).get(:class_id)
 
+        # @return [Integer] the check that an item belongs to
+        def check_of_item(item_id) = @db[:items].where(id: item_id).get(:check_id)
+
         # @return [Array<String>] the times of the class's last checks on a step; practice at the desks is none
         def last_times(class_id, step)
           practice = @db[:desks].where(check_id: Sequel[:checks][:id], kind: "practice").exists

@@ -109,6 +109,7 @@ module Vantick
 
         # What is a class's own, the farthest first. Answers of children who moved on are theirs: they keep what was asked.
         OF_CLASS = [
+          *(0..2).map { |at| ->(db, id) { Scans.rows(db, db[:scans].where(class_id: id))[at] } },
           ->(db, id) { db[:removed].where(class_id: id) },
           ->(db, id) { db[:shares].where(class_id: id) },
           ->(db, id) { db[:kept_groups].where(class_id: id) },

@@ -102,6 +102,9 @@ module Vantick
         # @return [KeptGroups]
         def kept_groups = KeptGroups.new(db)
 
+        # @return [Scans]
+        def scans = Scans.new(db, path)
+
         # @return [School]
         def school = School.new(db)
 

@@ -105,6 +105,9 @@ module Vantick
 
         # What is a child's, the farthest from the child first.
         TABLES = [
+          ->(db, id) { db[:scan_pieces].where(child_id: id) },
+          ->(db, id) { db[:scan_pieces].where(scan_page_id: db[:scan_pages].where(child_id: id).select(:id)) },
+          ->(db, id) { db[:scan_pages].where(child_id: id) },
           ->(db, id) { db[:tries].where(answer_id: db[:answers].where(child_id: id).select(:id)) },
           ->(db, id) { db[:overrules].where(answer_id: db[:answers].where(child_id: id).select(:id)) },
           ->(db, id) { db[:turns].where(child_id: id) },

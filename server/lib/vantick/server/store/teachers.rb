@@ -11,11 +11,18 @@ module Vantick
         KINDS = { "class_id" => "class", "check_id" => "check", "lesson_id" => "lesson", "desk_id" => "desk",
                   "code" => "sheet with the code", "answer_id" => "answer",
                   "child_id" => "child", "other_id" => "child", "child_ids" => "child",
-                  "item_id" => "clock", "to_class_id" => "class", "removed_id" => "removed thing", "account_id" => "account" }.freeze
+                  "item_id" => "clock", "to_class_id" => "class", "removed_id" => "removed thing", "account_id" => "account",
+                  "scan_id" => "file", "scan_page_id" => "page", "piece_id" => "piece of paper" }.freeze
         # Where the class stands that something belongs to, by the parameter that names it.
         CLASS_OF = {
           "class_id" => ->(db, id) { db[:classes].where(id:).select_map(:id) },
           "to_class_id" => ->(db, id) { db[:classes].where(id:).select_map(:id) },
+          "scan_id" => ->(db, id) { db[:scans].where(id:).select_map(:class_id) },
+          "scan_page_id" => ->(db, id) { db[:scan_pages].join(:scans, id: :scan_id).where(Sequel[:scan_pages][:id] => id).select_map(:class_id) },
+          "piece_id" => lambda do |db, id|
+            db[:scan_pieces].join(:scan_pages, id: :scan_page_id).join(:scans, id: :scan_id)
+                            .where(Sequel[:scan_pieces][:id] => id).select_map(:class_id)
+          end,
           "check_id" => ->(db, id) { db[:checks].where(id:).select_map(:class_id) },
           "lesson_id" => ->(db, id) { db[:lessons].where(id:).select_map(:class_id) },
           "removed_id" => ->(db, id) { db[:removed].where(id:).select_map(:class_id) },

@@ -49,6 +49,7 @@ module Vantick
         # @return [String, nil] where the copy lies, where one was made
         def make(day)
           @store.removed.forget_old(Time.now)
+          @store.scans.forget_old(Time.now)
           @store.fold_in
           to = Store::SafeCopy.in_folder(@store.path, format(NAME, day: day.iso8601))
           return if File.exist?(to)

@@ -2,10 +2,11 @@
 
 module Vantick
   module Server
-    module Sheets
+    module Pages
       # A class's sheet as it is printed: whose names are on it, and everything that its pages say.
       class Printing
         # Conditions of a check that was made without a sheet's settings: few dials are a slip.
+        LOOK = %i[numerals marks minute_numbers halves].freeze
         PLAIN = { paper: "a4", names: true, versions: "one" }.freeze
 
         # @return [Array<Hash>] those for whom it is
@@ -71,7 +72,7 @@ module Vantick
 
         # What the pages take of the settings.
         def set
-          { look: @settings.slice(*SheetMaker::LOOK), dotted: @settings[:lines] == "dotted", cards: @settings[:cards] || "digits",
+          { look: @settings.slice(*LOOK), dotted: @settings[:lines] == "dotted", cards: @settings[:cards] || "digits",
             **@settings.slice(:both, :paper) }
         end
 

@@ -1,0 +1,149 @@
+# frozen_string_literal: true
+
+module Vantick
+  module Core
+    module Paper
+      # What was written in a field, from its small pictures: an answer as it would be typed, and whether it is sure enough to be marked without
+      # a person. It is never asked what would be right: only whether a little more or less of a hand would change its mark.
+      class FieldReader
+        # How far hands are seen off, in degrees: where so much would change the mark, a person looks (measured, `bin/bench hands_wrong`).
+        SEEN_OFF = 1.0
+        # Of a box to tick, in parts of its side that are not looked at, as its own line is there; and ink in it from which on it is ticked,
+        # up to which it is empty.
+        RIM = 0.16
+        TICKED = 0.06
+        EMPTY = 0.015
+        # Where words stand above their line, in parts of the height from the top: not on the line, and not where it may be dotted halfway up.
+        ABOVE_LINE = [(0.06..0.38), (0.53..0.78)].freeze
+        # Ink on a line for words, above the line itself, from which on something is written (judgement).
+        WRITTEN = 0.0025
+        # Of a box for a digit, what is cut off as its own line is there.
+        DIGIT_RIM = 0.08
+
+        # @!attribute text [String] as it would be typed; empty where nothing was written
+        # @!attribute sure [Boolean] whether it can be marked without a person
+        # @!attribute guesses [Array<String>] what else it may be, the likeliest first
+        # @!attribute remarks [Array<Symbol>] such as `:mirrored`
+        Seen = Struct.new(:text, :sure, :guesses, :remarks, keyword_init: true) do
+          def initialize(text: "", sure: false, guesses: [], remarks: []) = super
+        end
+        BLANK = Seen.new(sure: true).freeze
+
+        # @param task [Marking::Task]
+        # @param time [DialTime, DayTime] that was asked
+        def initialize(task, time)
+          @task = task
+          @time = time
+          freeze
+        end
+
+        # @param picture [Picture] of what lies within the marks of a dial
+        # @return [Seen]
+        def hands(picture)
+          seen = HandsSeen.new(picture)
+          return BLANK if seen.blank?
+
+          readings = seen.readings
+          guesses = readings.map(&:to_s)
+          Seen.new(text: guesses.first.to_s, sure: seen.sure? && settled?(readings.first), guesses:).freeze
+        end
+
+        # @param pictures [Array<Picture>] of the boxes, from the left
+        # @return [Seen]
+        def digits(pictures)
+          read = pictures.map { |picture| FieldReader.digit(picture) }
+          return BLANK if read.all? { |one| one.digit.nil? && one.sure? }
+
+          remarks = read.any?(&:mirrored) ? [:mirrored] : []
+          Seen.new(text: written(read.map(&:digit)), sure: read.all?(&:sure?) && complete?(read), guesses: guesses(read), remarks:).freeze
+        end
+
+        # @param pictures [Hash{String => Picture}] of the boxes, by what each stands for
+        # @return [Seen]
+        def ticks(pictures)
+          ink = pictures.transform_values { |picture| FieldReader.ink_within(picture, RIM) }
+          ticked = ink.select { |_, share| share > TICKED }.keys
+          unclear = ink.count { |_, share| share.between?(EMPTY, TICKED) }
+          return BLANK if ticked.empty? && unclear.zero?
+
+          name = ->(half) { Wording::PartReader.day_half_name(half.to_sym) }
+          Seen.new(text: ticked.length == 1 ? name.call(ticked.first) : "", sure: ticked.length == 1 && unclear.zero?,
+                   guesses: ink.sort_by { |_, share| -share }.map { |half, _| name.call(half) }).freeze
+        end
+
+        # @param picture [Picture] of a line and the space above it
+        # @return [Seen] never sure but where it is empty: words are typed by a person
+        def words(picture)
+          below = picture.ink_below
+          rows = ABOVE_LINE.flat_map { |part| (part.min * picture.height).ceil.upto((part.max * picture.height).floor).to_a }
+          dark = rows.sum { |row| picture.bytes.byteslice(row * picture.width, picture.width).each_byte.count { |grey| grey < below } }
+          dark.fdiv(rows.length * picture.width) < WRITTEN ? BLANK : Seen.new.freeze
+        end
+
+        class << self
+          # @param picture [Picture] of a box with its line
+          # @return [DigitReader::Read]
+          def digit(picture)
+            ink = ink(picture)
+            return DigitReader::BLANK if ink.flatten.count { |value| value > 0.4 } < 9
+
+            DigitReader.standard.read(ink)
+          end
+
+          # @param picture [Picture]
+          # @param rim [Float] that is not looked at, in parts of each side
+          # @return [Float] share of the points that are ink
+          def ink_within(picture, rim)
+            left, top = [picture.width, picture.height].map { |side| (side * rim).ceil }
+            below = picture.ink_below
+            rows = (top...(picture.height - top))
+            columns = (left...(picture.width - left))
+            dark = rows.sum { |row| columns.count { |column| picture.bytes.getbyte((row * picture.width) + column) < below } }
+            dark.fdiv(rows.size * columns.size)
+          end
+
+          private
+
+          # Rows of ink, 0 paper to 1 ink, without the box's own line.
+          def ink(picture)
+            paper = picture.paper
+            depth = [paper - picture.ink_below, 1].max * 1.6
+            left, top = [picture.width, picture.height].map { |side| (side * DIGIT_RIM).ceil }
+            (top...(picture.height - top)).map do |row|
+              (left...(picture.width - left)).map { |column| ((paper - picture.bytes.getbyte((row * picture.width) + column)) / depth).clamp(0.0, 1.0) }
+            end
+          end
+        end
+
+        private
+
+        # Whether a little more or less of each hand is marked alike.
+        def settled?(hands)
+          ways = [-SEEN_OFF, 0, SEEN_OFF]
+          marks = ways.product(ways).map do |hour, minute|
+            text = Dial::Hands.new(hands.hour_degrees + hour, hands.minute_degrees + minute).to_s
+            Marking::Marker.mark(task: @task, time: @time, text:).then { |marked| [marked.verdict, marked.misreadings] }
+          end
+          marks.uniq.one?
+        end
+
+        # Of the two boxes of an hour or a number one may be empty; minutes have two digits.
+        def complete?(read) = read.first(2).any?(&:digit) && read.drop(2).all?(&:digit)
+
+        def written(digits)
+          return digits.join if digits.length < 4
+
+          "#{digits.first(2).join}:#{digits.last(2).join}"
+        end
+
+        # The likeliest, and what it is where the most doubtful digit is another.
+        def guesses(read)
+          doubtful = read.each_index.reject { |at| read[at].guesses.empty? }.min_by { |at| read[at].chance } or return []
+          read[doubtful].guesses.map do |digit|
+            written(read.each_with_index.map { |one, at| at == doubtful ? digit : one.digit })
+          end
+        end
+      end
+    end
+  end
+end

@@ -1,0 +1,162 @@
+# frozen_string_literal: true
+
+module Vantick
+  module Core
+    module Paper
+      # Hands that a child drew on a dial, seen in a picture of what lies within its marks. Rings are looked at from the middle outwards: where
+      # ink goes on from ring to ring there is a hand, whichever way it bends.
+      class HandsSeen
+        # Rings, in radii of the picture: where hands stand apart, to just inside the marks.
+        RINGS = 0.26.step(0.97, 0.03).map { |ring| ring.round(2) }.freeze
+        # Directions looked at on a ring.
+        DIRECTIONS = 720
+        # In radii of the picture: how far ink may be from where the ring before had it, and what lies nearer is one stroke.
+        FOLLOWS = 0.12
+        ONE_STROKE = 0.025
+        # Rings without ink that a stroke may leap.
+        GAP = 4
+        # A hand reaches so far, in radii; shorter ones are tails and slips of the pencil (judgement).
+        LEAST = 0.4
+        LEAST_BROKEN = 0.5
+        # Directions nearer than this are one hand, in degrees; and hands as near as that are not told apart for certain.
+        ONE_HAND = 6
+        NEAR = 8
+        # A hand is the longer one for certain from this on, in lengths of the other.
+        LONGER = 1.13
+        # Share of a hand's rings that have ink on them.
+        WHOLE = 0.72
+        # The part of a hand that its direction is taken from, from the tip.
+        OUTER = 0.5
+        # How far towards the tip the line is followed: the tip itself may have an arrow head.
+        FOLLOWED = 0.8
+        # Strokes that begin together are one hand where they end together, in radii.
+        END_TOGETHER = 0.22
+        # Broader strokes are no hands but hatching, or something rubbed out, in radii.
+        BROAD = 0.3
+
+        # @!attribute degrees [Float] clockwise from the top
+        # @!attribute reach [Float] in radii
+        # @!attribute whole [Boolean] without long gaps
+        Stroke = Struct.new(:degrees, :reach, :whole, keyword_init: true)
+
+        # @return [Array<Stroke>] the longest first
+        attr_reader :strokes
+
+        # @param picture [Picture] square, its middle the dial's
+        def initialize(picture)
+          @picture = picture
+          @radius = picture.width / 2.0
+          @below = picture.ink_below
+          @places = HandsSeen.places(picture.width)
+          @strokes = found.freeze
+          freeze
+        end
+
+        # @return [Boolean] whether nothing was drawn
+        def blank? = strokes.empty? && ink_share < 0.004
+
+        # @return [Array<Dial::Hands>] what it may be, the likeliest first; none where there are not two hands
+        def readings
+          long, short = strokes
+          return [] unless strokes.length == 2
+
+          [[short, long], [long, short]].map { |hour, minute| Dial::Hands.new(hour.degrees.round(1), minute.degrees.round(1)) }
+        end
+
+        # @return [Boolean] whether both hands are there, apart from each other, and one is the longer
+        def sure?
+          long, short = strokes
+          strokes.length == 2 && strokes.all?(&:whole) && long.reach > short.reach * LONGER && apart(long.degrees, short.degrees) > NEAR
+        end
+
+        private
+
+        def found
+          branches = RINGS.each_with_index.reduce([]) { |so_far, (ring, at)| followed(so_far, arcs(ring), ring, at) }
+          branches.sort_by { |branch| -branch.length }.each_with_object([]) do |branch, kept|
+            one = stroke(branch) or next
+            kept << [one, branch] if kept.none? { |other, before| same?(one, other) || grown_from?(branch, before) }
+          end.map(&:first).sort_by { |one| -one.reach }
+        end
+
+        def same?(one, other) = apart(one.degrees, other.degrees) < ONE_HAND
+
+        # A barb of an arrow head, and a line drawn twice, have part of their way in common, and end where the other does.
+        def grown_from?(branch, before) = branch.first == before.first && (branch.last[0] - before.last[0]).abs <= END_TOGETHER
+
+        # The middles of the ink on a ring, in degrees, and how broad it is.
+        def arcs(ring)
+          bytes = @picture.bytes
+          dark = @places.fetch(ring).map { |place| bytes.getbyte(place) < @below }
+          start = dark.index(false) or return []
+          runs = (0...DIRECTIONS).map { |at| (at + start) % DIRECTIONS }.chunk_while { |one, other| dark[one] && dark[other] }
+          strokes = runs.select { |run| dark[run.first] }.map { |run| [run.first, run.length] }
+          joined(strokes, (ONE_STROKE / ring / 2 / Math::PI * DIRECTIONS).ceil)
+        end
+
+        def joined(strokes, near)
+          strokes.each_with_object([]) do |(from, length), arcs|
+            last = arcs.last
+            gap = last && ((from - last[0] - last[1]) % DIRECTIONS)
+            gap && gap <= near ? last[1] += gap + length : arcs << [from, length]
+          end.map { |from, length| [((from + ((length - 1) / 2.0)) * 360.0 / DIRECTIONS) % 360, length * 360.0 / DIRECTIONS] }
+        end
+
+        # Where the points of each ring lie in a picture of a size; worked out once.
+        def self.places(size)
+          @places ||= {}
+          @places[size] ||= RINGS.to_h do |ring|
+            points = Array.new(DIRECTIONS) do |at|
+              turn = at * 2 * Math::PI / DIRECTIONS
+              across, down = [Math.sin(turn), -Math.cos(turn)].map { |way| ((size / 2.0) + (ring * size / 2.0 * way)).to_i }
+              (down * size) + across
+            end
+            [ring, points.freeze]
+          end.freeze
+        end
+
+        # Each arc goes on from the nearest branch; one that has gone on already splits.
+        def followed(branches, arcs, ring, at)
+          near = FOLLOWS / ring * 180 / Math::PI
+          grown = branches.to_h { |branch| [branch, []] }
+          fresh = arcs.filter_map do |degrees, length|
+            next if length / 180.0 * Math::PI * ring > BROAD
+
+            point = [ring, degrees, at]
+            home = branches.select { |branch| at - branch.last[2] <= GAP + 1 }.min_by { |branch| apart(branch.last[1], degrees) }
+            home && apart(home.last[1], degrees) <= near ? (grown[home] << point and nil) : ([point] if at <= GAP)
+          end
+          branches.flat_map { |branch| grown[branch].empty? ? [branch] : grown[branch].map { |point| [*branch, point] } } + fresh
+        end
+
+        def stroke(branch)
+          reach = branch.last[0]
+          return if reach < LEAST || branch.length < 3
+
+          outer = branch.select { |ring, _, _| ring >= reach * (1 - OUTER) }
+          whole = branch.length.fdiv(branch.last[2] + 1) >= WHOLE
+          return if !whole && reach < LEAST_BROKEN
+
+          Stroke.new(degrees: towards_tip(outer) % 360, reach:, whole:).freeze
+        end
+
+        # Where its outer part leads to, as seen from the middle: a line of least squares through its directions, followed to the tip.
+        def towards_tip(outer)
+          from = outer.first[1]
+          turns = outer.map { |ring, degrees, _| [ring, ((degrees - from + 180) % 360) - 180] }
+          ring, turn = [0, 1].map { |way| turns.sum { |point| point[way] }.fdiv(turns.length) }
+          spread = turns.sum { |at, _| (at - ring)**2 }
+          slope = spread.zero? ? 0 : turns.sum { |at, degrees| (at - ring) * (degrees - turn) } / spread
+          from + turn + (slope * (outer.last[0] - ring) * FOLLOWED)
+        end
+
+        def apart(one, other) = ((one - other + 180) % 360 - 180).abs
+
+        def ink_share
+          dark = (0...@picture.bytes.bytesize).step(3).count { |place| @picture.bytes.getbyte(place) < @below }
+          dark.fdiv(@picture.bytes.bytesize / 3)
+        end
+      end
+    end
+  end
+end

@@ -1,0 +1,109 @@
+# frozen_string_literal: true
+
+module Vantick
+  module Core
+    module Paper
+      # A grey picture as rows of values, 0 black to 255 white.
+      class Picture
+        # Share of a picture's points that are darker than its paper.
+        PAPER = 0.8
+        # Ink is so much darker than paper, in grey values, and in parts of the way to the darkest ink (judgement: a light pencil).
+        LEAST_CONTRAST = 34
+        INK = 0.42
+        # Points looked at for what is paper and what is ink.
+        LOOKED_AT = 1500
+
+        # @return [Integer] points
+        attr_reader :width, :height
+        # @return [String] a byte for each point, row by row
+        attr_reader :bytes
+
+        # @param width [Integer]
+        # @param height [Integer]
+        # @param bytes [String]
+        # @raise [ArgumentError] where there are not as many values as points
+        def initialize(width, height, bytes)
+          raise ArgumentError, "#{bytes.bytesize} values for #{width} by #{height} points" unless bytes.bytesize == width * height
+
+          @width = width
+          @height = height
+          @bytes = bytes
+        end
+
+        # @param x [Numeric] points from the left; outside the picture is paper
+        # @param y [Numeric] points from the top
+        # @return [Float] between the four points round it
+        def at(x, y)
+          left = x.floor
+          top = y.floor
+          return 255.0 if left.negative? || top.negative? || left >= @width - 1 || top >= @height - 1
+
+          place = (top * @width) + left
+          across = x - left
+          upper = (@bytes.getbyte(place) * (1 - across)) + (@bytes.getbyte(place + 1) * across)
+          lower = (@bytes.getbyte(place + @width) * (1 - across)) + (@bytes.getbyte(place + @width + 1) * across)
+          upper + ((lower - upper) * (y - top))
+        end
+
+        # @param warp [Warp] from the places of a page to points of this picture
+        # @param box [Array(Numeric, Numeric, Numeric, Numeric)] x, y, width and height on the page
+        # @param scale [Numeric] points of the piece for each unit of the page
+        # @return [Picture] the piece, straightened; each point is the nearest of this picture
+        def piece(warp, box, scale)
+          x, y, width, height = box
+          across, down = [width, height].map { |side| (side * scale).round.clamp(1, 2000) }
+          bytes = String.new(capacity: across * down)
+          down.times { |row| add_row(bytes, across, *warp.row(x + (0.5 / scale), y + ((row + 0.5) / scale), 1.0 / scale)) }
+          Picture.new(across, down, bytes)
+        end
+
+        # @return [Picture] of half the size, each point the mean of four: grain goes, edges stay
+        def halved
+          across = @width / 2
+          down = @height / 2
+          greys = Array.new(down) do |row|
+            upper = row * 2 * @width
+            Array.new(across) do |column|
+              place = upper + (column * 2)
+              (@bytes.getbyte(place) + @bytes.getbyte(place + 1) + @bytes.getbyte(place + @width) + @bytes.getbyte(place + @width + 1)) / 4
+            end
+          end
+          Picture.new(across, down, greys.flatten.pack("C*"))
+        end
+
+        # @return [Integer] grey of the paper
+        def paper = sorted[(sorted.length * PAPER).floor]
+
+        # @return [Float] darker points are ink
+        def ink_below
+          darkest = sorted[(sorted.length * 0.004).floor]
+          paper - [(paper - darkest) * INK, LEAST_CONTRAST].max
+        end
+
+        private
+
+        # Places of a row lie on a line in the picture too: what changes from one to the next is added up.
+        def add_row(bytes, across, place, step) # rubocop:disable Metrics/AbcSize
+          u, v, depth = place
+          du, dv, ddepth = step
+          across.times do
+            column = (u / depth).to_i
+            row = (v / depth).to_i
+            inside = column >= 0 && row >= 0 && column < @width && row < @height
+            bytes << (inside ? @bytes.getbyte((row * @width) + column) : 255)
+            u += du
+            v += dv
+            depth += ddepth
+          end
+        end
+
+        def sorted
+          @sorted ||= begin
+            step = [(@bytes.bytesize / LOOKED_AT), 1].max
+            (0...@bytes.bytesize).step(step).map { |place| @bytes.getbyte(place) }.sort
+          end
+        end
+      end
+    end
+  end
+end

@@ -1,0 +1,77 @@
+# frozen_string_literal: true
+
+require "open3"
+require "tmpdir"
+
+module Vantick
+  module Server
+    module Pages
+      # The pieces of paper in a picture, each with what its code says.
+      module Found
+        # A code is cut out in two ways, as one may be read where the other is not: points for each point of the page, and how often it
+        # is halved then, so that grain goes (of 70 scans one alone read 69, both all).
+        WAYS = [[6, 2], [4, 1]].freeze
+        # White round it, which is what the two papers differ by, and more.
+        WHITE = 8
+        # What is said of a file that has a code on it.
+        CODED = %r{\Ahref='[^']*?(\d+)-\d+\.png'.*<data><!\[CDATA\[([^\]]*)\]\]>}m
+        # Middles of the marks, from left to right, on A4.
+        WIDTH = Documents::Page::SIZES.fetch("a4")[0] - (2 * Documents::Layout::EDGE) - Documents::Finder::MARK
+
+        # A piece of paper.
+        # @!attribute corners [Array<Array(Float, Float)>] the middles of its marks
+        # @!attribute name [Documents::Finder::Name, nil]
+        Piece = Struct.new(:corners, :name, keyword_init: true)
+
+        class << self
+          # @param picture [Core::Paper::Picture]
+          # @return [Array<Piece>] from the top
+          def of(picture)
+            quads = Core::Paper::Corners.of(picture).sort_by { |corners| corners.sum(&:last) }
+            return [] if quads.empty?
+
+            names = named(quads.map { |corners| codes(picture, corners) })
+            quads.zip(names).map { |corners, name| Piece.new(corners:, name:) }
+          end
+
+          private
+
+          # Where the code may be: on a page at the top, on a slip at the foot. Its place follows from how broad the piece is.
+          def codes(picture, corners)
+            height = WIDTH / shape(corners)
+            warp = Core::Paper::Warp.new([[0, 0], [WIDTH, 0], [WIDTH, height], [0, height]], corners)
+            mark = Documents::Finder::MARK
+            area = [-mark / 2, -mark / 2, WIDTH + mark, height + mark]
+            side = Documents::Finder::CODE + (2 * WHITE)
+            [Documents::Finder.on_page(area), Documents::Finder.on_slip(area)].product(WAYS).map do |(x, y), (scale, halved)|
+              (1..halved).reduce(picture.piece(warp, [x - WHITE, y - WHITE, side, side], scale)) { |code, _| code.halved }
+            end
+          end
+
+          def shape(corners)
+            upper, right, lower, left = corners.each_with_index.map do |corner, at|
+              other = corners[(at + 1) % 4]
+              Math.hypot(corner[0] - other[0], corner[1] - other[1])
+            end
+            (upper + lower) / (right + left)
+          end
+
+          def kept(path, picture) = path.tap { File.binwrite(path, GreyPng.write(picture)) }
+
+          # @param sets [Array<Array<Core::Paper::Picture>>]
+          # @return [Array<Documents::Finder::Name, nil>]
+          def named(sets)
+            Dir.mktmpdir do |folder|
+              files = sets.each_with_index.flat_map do |pictures, set|
+                pictures.each_with_index.map { |picture, at| kept(File.join(folder, "#{set}-#{at}.png"), picture) }
+              end
+              told, = Open3.capture2("zbarimg", "--quiet", "--xml", "--nodbus", *files, err: File::NULL)
+              names = told.split("<source ").filter_map { |source| source.match(CODED)&.captures }
+              sets.each_index.map { |set| names.filter_map { |of, text| Documents::Finder.read(text) if of.to_i == set }.first }
+            end
+          end
+        end
+      end
+    end
+  end
+end

@@ -1,0 +1,81 @@
+# frozen_string_literal: true
+
+module Vantick
+  module Server
+    module Pages
+      # Files read beside the requests, one at a time. Each page is kept as it is read, so that after a fall reading goes on with the next.
+      class Queue
+        TURN = Mutex.new
+        private_constant :TURN
+
+        # Reads what waits, in a thread of its own, unless one does so already.
+        # @param store [Store::Database]
+        # @param log [#puts]
+        # @return [Thread]
+        def self.wake(store, log: $stderr)
+          TURN.synchronize do
+            @threads ||= {}
+            running = @threads[store.path]
+            return running if running&.alive? && !running[:ended]
+
+            @threads[store.path] = Thread.new { new(store, log:).run }
+          end
+        end
+
+        def initialize(store, log: $stderr)
+          @store = store
+          @log = log
+        end
+
+        # Until nothing waits any more.
+        def run
+          while (scan = following)
+            read(scan)
+          end
+        end
+
+        private
+
+        # Whoever wakes the queue between the last look and its end gets a thread anew.
+        def following
+          TURN.synchronize { @store.scans.next_waiting.tap { |scan| Thread.current[:ended] = true unless scan } }
+        end
+
+        def read(scan)
+          reader = ReadPage.new(@store, scan.class_id)
+          Unpacked.new(@store.scans.file(scan.id), from: @store.scans.done(scan.id) + 1).each do |pages, page|
+            @store.scans.update(scan.id, pages:) if pages != @store.scans.find(scan.id).pages
+            return if page && !kept?(scan, reader.read(page))
+          end
+          finish(scan, "read", "")
+        rescue Unpacked::Unreadable => e
+          finish(scan, "failed", e.message)
+        rescue Store::Missing
+          nil
+        rescue StandardError => e
+          @log.puts "Vantick: a file of paper could not be read (#{e.class} in #{e.backtrace&.first&.split('/')&.last})."
+          finish(scan, "failed", Unpacked::WORDS["failed"])
+        end
+
+        # @return [Boolean] whether it is to go on: a person may have stopped it
+        def kept?(scan, pages)
+          answers = without_typed(pages.flat_map { |page| page.delete(:answers) || [] })
+          @store.scans.add_pages(scan.id, pages) { @store.answers.add_all(answers, answered_at: Time.now.utc.iso8601) if answers.any? }.any?
+        end
+
+        # What a person typed stands.
+        def without_typed(answers)
+          given = @store.answers.verdicts(answers.map { |row, _| row[:item_id] })
+          answers.reject { |row, _| given.key?(row.values_at(:item_id, :child_id)) }
+        end
+
+        def finish(scan, state, trouble)
+          @store.scans.update(scan.id, state:, trouble:)
+          FileUtils.rm_f(@store.scans.file(scan.id))
+        rescue Store::Missing
+          nil
+        end
+      end
+    end
+  end
+end

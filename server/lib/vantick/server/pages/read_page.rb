@@ -1,0 +1,134 @@
+# frozen_string_literal: true
+
+require "securerandom"
+
+module Vantick
+  module Server
+    module Pages
+      # Pieces of paper of one class read: whose they are, and what is written in their fields.
+      class ReadPage
+        # Points of a piece's picture for a millimetre, and for one that a person looks at.
+        SCALE = 5.0 / Documents::Page::MM
+        # Space round a field in the picture that a person sees, in points.
+        ROUND = 6
+        WORDS = { "unfound" => "No code was found on this page.", "unnamed" => "Nobody's name is on this page.",
+                  "unknown" => "The code %{code} belongs to no sheet here: it may be another school's.",
+                  "other" => "This page is of another class: %{name}.", "gone" => "The child of this page is not in the class any more.",
+                  "twice" => "%{name}'s page was read before: this one changes nothing." }.freeze
+
+        # @param store [Store::Database]
+        # @param class_id [Integer]
+        def initialize(store, class_id)
+          @store = store
+          @class = store.classes.find(class_id)
+          @conventions = @class.wording
+        end
+
+        # @param page [Unpacked::Page]
+        # @return [Array<Hash>] its pieces of paper, as {Store::Scans#add_pages} takes them, with the answers that are sure
+        def read(page)
+          return [{ number: page.number, state: "unfound", words: WORDS["unfound"] }] unless page.picture
+
+          found = Found.of(page.picture)
+          found = [Found::Piece.new(corners: nil, name: nil)] if found.empty?
+          found.map { |piece| { number: page.number, corners: piece.corners, picture: page.jpeg, **of_piece(page.picture, piece) } }
+        end
+
+        # @param picture [Core::Paper::Picture]
+        # @return [Array(Array<Hash>, Array<Hash>)] pieces, and answers that are sure
+        def fields(picture, corners, check, child_id, page_number)
+          page = drawn(check, child_id)[page_number - 1]
+          return [[], []] unless page&.area
+
+          warp = Core::Paper::Warp.new(Documents::Finder.middles(page.area), corners)
+          items = check[:items].select { |item| [nil, child_id].include?(item[:child_id]) }
+          pieces = page.fields.group_by(&:item).map { |at, fields| piece(picture, warp, items[at], fields, child_id) }
+          [pieces, pieces.filter_map { |one| answer(one, items) if one[:sure] == 1 }]
+        end
+
+        private
+
+        def of_piece(picture, piece)
+          return refused("unfound", WORDS["unfound"]) unless piece.name
+
+          check = @store.checks.coded(piece.name.code)
+          return refused("refused", format(WORDS["other"], name: @store.classes.find(check[:class_id])[:name])) if check[:class_id] != @class[:id]
+
+          child_id = whose(piece.name.child, check)
+          known = { check_id: check[:id], child_id:, page: piece.name.page }
+          return { **refused("unnamed", WORDS["unnamed"]), **known } unless child_id
+
+          of_child(picture, piece, check, known)
+        rescue Store::Missing
+          refused("refused", format(WORDS["unknown"], code: piece.name.code))
+        end
+
+        def of_child(picture, piece, check, known)
+          child = @class[:children].find { |one| one[:id] == known[:child_id] }
+          return { **known, **refused("refused", WORDS["gone"]) } unless child
+          return { **known, **refused("twice", format(WORDS["twice"], name: child[:name])) } if @store.scans.read?(*known.values)
+
+          pieces, answers = fields(picture, piece.corners, check, known[:child_id], known[:page])
+          { **known, state: "read", words: "", pieces:, answers: }
+        end
+
+        def refused(state, words) = { state:, words:, pieces: [], answers: [] }
+
+        # A sheet that goes round without a name is whose letter it has.
+        def whose(child, check)
+          return child.to_i.nonzero? if child.match?(/\A\d+\z/)
+
+          Views::CheckView.letters(check).find { |one| one[:letter] == child }&.fetch(:child_id)
+        end
+
+        # The pages that the child had; drawn once for all who had the same.
+        def drawn(check, child_id)
+          own = check[:items].any? { |item| item[:child_id] == child_id }
+          @drawn ||= {}
+          @drawn[[check[:id], (child_id if own)]] ||= Printing.of_check(check, @class).kept(check, only: own ? child_id : :spare).pages
+        end
+
+        def piece(picture, warp, item, fields, child_id)
+          kind = fields.map(&:kind).include?(:words) ? :words : fields.first.kind
+          fields = fields.select { |field| field.kind == kind }
+          seen = seen(picture, warp, item, kind, fields)
+          { item_id: item[:id], child_id:, kind: kind.to_s, seen: seen.text, sure: seen.sure ? 1 : 0, guesses: JSON.generate(seen.guesses),
+            answer_uuid: (SecureRandom.uuid if seen.sure), settled_at: (Time.now.utc.iso8601 if seen.sure),
+            picture: Sequel.blob(GreyPng.write(picture.piece(warp, around(fields), SCALE))) }
+        end
+
+        def seen(picture, warp, item, kind, fields)
+          task = Core::Marking::Task.find(item[:task])
+          reader = Core::Paper::FieldReader.new(task, task.parse_time(item[:time]))
+          cut = fields.map { |field| picture.piece(warp, field.box, SCALE) }
+          case kind
+          when :hands then reader.hands(cut.first)
+          when :digit then reader.digits(cut)
+          when :tick then reader.ticks(fields.map(&:part).zip(cut).to_h)
+          else cut.map { |one| reader.words(one) }.then { |all| all.all?(&:sure) ? all.first : all.reject(&:sure).first }
+          end
+        end
+
+        def around(fields)
+          boxes = fields.map(&:box)
+          left, top = [0, 1].map { |way| boxes.map { |box| box[way] }.min - ROUND }
+          right, below = [0, 1].map { |way| boxes.map { |box| box[way] + box[way + 2] }.max + ROUND }
+          [left, top, right - left, below - top]
+        end
+
+        # An empty field is answered with a dash, as a teacher would type it.
+        def answer(piece, items)
+          item = items.find { |one| one[:id] == piece[:item_id] }
+          text = piece[:seen].empty? ? "-" : piece[:seen]
+          marked(item, piece[:child_id], text, piece[:answer_uuid])
+        end
+
+        def marked(item, child_id, text, uuid)
+          task = Core::Marking::Task.find(item[:task])
+          marked = Core::Marking::Marker.mark(task:, time: task.parse_time(item[:time]), text:, said: item[:said], conventions: @conventions)
+          [{ uuid:, item_id: item[:id], child_id:, answer: text }, marked]
+        end
+      end
+    end
+  end
+end

@@ -1,0 +1,104 @@
+# frozen_string_literal: true
+
+require "tempfile"
+
+module Vantick
+  module Server
+    # Paper that a class worked on, read.
+    module Paper
+      # Files from a copier or a phone: they come in by parts, are read beside the requests, and say how far that is.
+      class Scans < Resource
+        # Bytes of a file.
+        MOST = 100_000_000
+
+        get "/api/classes/:class_id/scans" do
+          made_up = store.classes.find(input[:class_id])[:made_up] && store.scans.made_up?
+          answer_json({ scans: store.scans.of_class(input[:class_id]).map { |scan| told(scan) }, made_up: })
+        end
+
+        post "/api/classes/:class_id/made-up-scans" do
+          unfit("There is no made-up stack for this class.", :class_id) unless store.classes.find(input[:class_id])[:made_up] && store.scans.made_up?
+
+          scan = store.scans.take_made_up(input[:class_id], now)
+          Pages::Queue.wake(store)
+          answer_json(told(scan), code: 201)
+        end
+
+        post "/api/classes/:class_id/scans" do
+          unfit("A file has at most 100 megabytes: read it in parts.", :bytes) if sent[:bytes] > MOST
+          packages = Pages::Tools.missing
+          unfit(format(Pages::Unpacked::WORDS["missing"], packages: packages.join(", ")), :name) if packages.any?
+
+          answer_json(told(store.scans.add(class_id: input[:class_id], **sent.slice(:name, :bytes), made_at: now)), code: 201)
+        end
+
+        put "/api/scans/:scan_id/parts" do
+          scan = store.scans.receive(input[:scan_id], sent[:at], sent[:data].unpack1("m"))
+          Pages::Queue.wake(store) if scan.state == "waiting"
+          answer_json(told(scan))
+        end
+
+        get("/api/scans/:scan_id") { answer_json(whole(store.scans.find(input[:scan_id]))) }
+
+        post("/api/scans/:scan_id/stops") do
+          scan = store.scans.find(input[:scan_id])
+          scan = store.scans.update(scan.id, state: "stopped") if %w[coming waiting reading].include?(scan.state)
+          answer_json(whole(scan))
+        end
+
+        delete "/api/scans/:scan_id" do
+          store.scans.remove(input[:scan_id])
+          answer_json({ removed: true })
+        end
+
+        # A person says whose page it is; or that a page read twice counts after all.
+        put "/api/scan-pages/:scan_page_id" do
+          page = store.scans.page(input[:scan_page_id])
+          name(page, sent[:check_id], sent[:child_id], sent[:page])
+          answer_json(whole(store.scans.find(page.scan_id)))
+        end
+
+        private
+
+        def name(page, check_id, child_id, number)
+          unfit("No marks were found on this page: type its answers in by hand.", :scan_page_id) unless page.corners
+          check = store.checks.find(check_id)
+          scan = store.scans.find(page.scan_id)
+          unfit("This check is of another class.", :check_id) if check[:class_id] != scan.class_id
+
+          pieces, answers = Pages::ReadPage.new(store, scan.class_id).fields(picture(page), page.corners, check, child_id, number)
+          unfit("This sheet has no such page.", :page) if pieces.empty?
+          store.scans.name_page(page.id, check_id:, child_id:, page: number, pieces:) { store.answers.add_all(answers, answered_at: now) if answers.any? }
+        end
+
+        # The page as it was kept.
+        def picture(page)
+          Tempfile.create("page") do |file|
+            file.binmode
+            file.write(store.scans.picture(:scan_pages, page.id))
+            file.flush
+            return Pages::Unpacked.new(file.path).enum_for(:each).filter_map { |_, page| page }.first.picture
+          end
+        end
+
+        def told(scan)
+          { **scan.to_hash.slice(:id, :class_id, :name, :made_at, :state, :trouble, :pages, :bytes, :received), done: store.scans.done(scan.id),
+            **store.scans.counts(scan.id) }
+        end
+
+        def whole(scan)
+          pages = store.scans.pages(scan.id)
+          read = pages.select { |page| page.state == "read" }
+          { scan: told(scan), read: read.length, check_ids: read.map(&:check_id).uniq, missing: missing(scan, read),
+            others: (pages - read).map { |page| page.to_hash.except(:scan_id) } }
+        end
+
+        # Children of the checks whose paper is not here.
+        def missing(scan, read)
+          names = store.classes.children(scan.class_id).to_h { |child| child.values_at(:id, :name) }
+          read.empty? ? [] : names.except(*read.map(&:child_id)).values
+        end
+      end
+    end
+  end
+end

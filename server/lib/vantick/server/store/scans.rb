@@ -1,0 +1,183 @@
+# frozen_string_literal: true
+
+module Vantick
+  module Server
+    module Store
+      # Paper that is read: the files as they come in, their pages and the pieces with an answer on each.
+      class Scans
+        # Still coming in; waiting for its turn; being read; read; stopped by a person; not readable.
+        STATES = %w[coming waiting reading read stopped failed].freeze
+        # Read; read before; no code found; of another class or school; without a child.
+        PAGE_STATES = %w[read twice unfound refused unnamed].freeze
+        # Days for which pictures of pages are kept (rules of the house: no longer than they are needed).
+        DAYS = 30
+        PAGE = %i[id scan_id number state words check_id child_id page corners].freeze
+        PIECE = %i[id scan_page_id item_id child_id kind seen sure guesses answer_uuid settled_at].freeze
+
+        # @param database [Sequel::Database]
+        # @param path [String] of the school's file: what comes in lies beside it until it is read
+        def initialize(database, path)
+          @db = database
+          @folder = File.join(File.dirname(path), "paper")
+        end
+
+        # @return [Rows::Scan]
+        def add(class_id:, name:, bytes:, made_at:)
+          find(@db[:scans].insert(class_id:, name:, bytes:, made_at:, state: "coming"))
+        end
+
+        # @return [Rows::Scan]
+        # @raise [Missing]
+        def find(id) = Rows::Scan.of(@db[:scans].first(id:) || raise(Missing.new("file", id, field: "scan_id")))
+
+        # @return [Array<Rows::Scan>] the last one first
+        def of_class(class_id) = @db[:scans].where(class_id:).reverse(:id).map { |row| Rows::Scan.of(row) }
+
+        # @return [String] where the file lies
+        def file(id) = File.join(@folder, id.to_s)
+
+        # Another part of a file; once all is there it waits for its turn.
+        # @param data [String]
+        # @return [Rows::Scan]
+        def receive(id, from, data)
+          scan = find(id)
+          raise Core::Error.new("This part of the file does not follow the last one: send the file again.", field: :at) if from != scan.received
+          raise Core::Error.new("This is more than the file was said to have: send it again.", field: :data) if from + data.bytesize > scan.bytes
+
+          FileUtils.mkdir_p(@folder)
+          File.open(file(id), from.zero? ? "wb" : "ab") { |kept| kept.write(data) }
+          received = from + data.bytesize
+          update(id, received:, state: received == scan.bytes ? "waiting" : "coming")
+        end
+
+        # @return [String] where a stack of the demo class lies, where there is one
+        def made_up_file = File.join(@folder, "made-up.pdf")
+
+        def made_up? = File.exist?(made_up_file)
+
+        # @return [Rows::Scan] of the made-up stack, waiting for its turn
+        def take_made_up(class_id, made_at)
+          bytes = File.size(made_up_file)
+          scan = add(class_id:, name: File.basename(made_up_file), bytes:, made_at:)
+          FileUtils.cp(made_up_file, file(scan.id))
+          update(scan.id, received: bytes, state: "waiting")
+        end
+
+        # @return [Rows::Scan]
+        def update(id, **changes)
+          @db[:scans].where(id:).update(changes)
+          find(id)
+        end
+
+        # @return [Rows::Scan, nil] the next that waits; what was begun before a fall goes first
+        def next_waiting
+          row = @db[:scans].where(state: %w[reading waiting]).order(:state, :id).first
+          row && update(row[:id], state: "reading")
+        end
+
+        # @return [Integer] pages of a file that are done
+        def done(id) = @db[:scan_pages].where(scan_id: id).max(:number).to_i
+
+        # A page with its pieces and their answers, all or nothing.
+        # @param pages [Array<Hash>] of one page of the file, each with its `pieces`
+        # @yield within the same transaction
+        # @return [Array<Integer>] their ids
+        def add_pages(scan_id, pages)
+          @db.transaction do
+            next [] if @db[:scans].where(id: scan_id, state: "reading").empty?
+
+            ids = pages.map { |page| add_page(scan_id, page) }
+            yield if block_given?
+            ids
+          end
+        end
+
+        # @return [Array<Rows::ScanPage>]
+        def pages(scan_id) = @db[:scan_pages].where(scan_id:).order(:number, :id).select(*PAGE).map { |row| Rows::ScanPage.of(row) }
+
+        # @return [Rows::ScanPage]
+        # @raise [Missing]
+        def page(id)
+          Rows::ScanPage.of(@db[:scan_pages].select(*PAGE).first(id:) || raise(Missing.new("page", id, field: "scan_page_id")))
+        end
+
+        # @return [Boolean] whether a child's page of a check was read before
+        def read?(check_id, child_id, page) = @db[:scan_pages].where(check_id:, child_id:, page:, state: "read").any?
+
+        # Names a page, or takes it in the place of the one read before, whose pieces go.
+        # @param pieces [Array<Hash>]
+        def name_page(id, check_id:, child_id:, page:, pieces:)
+          @db.transaction do
+            older = @db[:scan_pages].where(check_id:, child_id:, page:, state: "read").select(:id)
+            @db[:scan_pieces].where(scan_page_id: older).delete
+            @db[:scan_pages].where(id: older).exclude(id:).update(state: "twice")
+            @db[:scan_pieces].where(scan_page_id: id).delete
+            @db[:scan_pages].where(id:).update(state: "read", words: "", check_id:, child_id:, page:)
+            @db[:scan_pieces].multi_insert(pieces.map { |piece| { **piece, scan_page_id: id } })
+            yield if block_given?
+          end
+        end
+
+        # @param check_id [Integer]
+        # @param waiting [Boolean] only those that a person has to look at
+        # @return [Array<Rows::ScanPiece>] clock by clock
+        def pieces(check_id, waiting: false)
+          found = @db[:scan_pieces].where(item_id: @db[:items].where(check_id:).select(:id)).join(:items, id: :item_id)
+          found = found.where(settled_at: nil) if waiting
+          found.order(:position, Sequel[:scan_pieces][:child_id]).select(*PIECE.map { |name| Sequel[:scan_pieces][name] })
+               .map { |row| Rows::ScanPiece.of(row) }
+        end
+
+        # @return [Rows::ScanPiece]
+        # @raise [Missing]
+        def piece(id)
+          Rows::ScanPiece.of(@db[:scan_pieces].select(*PIECE).first(id:) || raise(Missing.new("piece of paper", id, field: "piece_id")))
+        end
+
+        # @return [Rows::ScanPiece] settled by a person
+        def settle(id, answer_uuid, at)
+          @db[:scan_pieces].where(id:).update(answer_uuid:, settled_at: at)
+          piece(id)
+        end
+
+        # @param table [Symbol] `:scan_pages` or `:scan_pieces`
+        # @return [String, nil]
+        def picture(table, id) = @db[table].where(id:).get(:picture)
+
+        # @return [Hash{Symbol => Integer}] of a file: answers read, read alone, and those to look at
+        def counts(scan_id)
+          pieces = @db[:scan_pieces].where(scan_page_id: @db[:scan_pages].where(scan_id:).select(:id))
+          { answers: pieces.count, alone: pieces.where(sure: 1).count, to_look_at: pieces.where(settled_at: nil).count }
+        end
+
+        # A file and all of its pictures; what was read of it stays among the answers.
+        def remove(id)
+          @db.transaction { Scans.rows(@db, @db[:scans].where(id:)).each(&:delete) }
+          FileUtils.rm_f(file(id))
+        end
+
+        # @param now [Time]
+        def forget_old(now)
+          old = @db[:scans].where { made_at < (now.utc - (DAYS * 86_400)).iso8601 }
+          old.select_map(:id).each { |id| remove(id) }
+        end
+
+        # @return [Array<Sequel::Dataset>] what belongs to files, the farthest first
+        def self.rows(database, scans)
+          pages = database[:scan_pages].where(scan_id: scans.select(:id))
+          [database[:scan_pieces].where(scan_page_id: pages.select(:id)), pages, scans]
+        end
+
+        private
+
+        def add_page(scan_id, page)
+          row = page.slice(:number, :state, :words, :check_id, :child_id, :page, :picture)
+          corners = page[:corners] && JSON.generate(page[:corners])
+          id = @db[:scan_pages].insert(**row, picture: row[:picture] && Sequel.blob(row[:picture]), corners:, scan_id:)
+          @db[:scan_pieces].multi_insert(page.fetch(:pieces, []).map { |piece| { **piece, scan_page_id: id } })
+          id
+        end
+      end
+    end
+  end
+end

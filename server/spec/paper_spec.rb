@@ -1,0 +1,175 @@
+# frozen_string_literal: true
+
+require_relative "../../demo/copier/copier"
+
+# Paper from the copier's stand-in, which prints, lets made-up children write and scans, to marked answers.
+RSpec.describe "Paper that is read" do
+  let(:names) { %w[Anneke Bram Celyn Dara Elio Freya] }
+  let(:school_class) { make_class(names) }
+  let(:address) { "/api/classes/#{school_class['id']}" }
+  let(:random) { Random.new(5) }
+  let(:scanner) { Vantick::Copier::Scanner.new(random) }
+
+  def make(**settings) = post("#{address}/sheets", { kind: "draw", task: "digital_to_dial", step: "quarters", count: 4, **settings }).body
+
+  def check_of(made) = store.checks.find(made["check_id"])
+
+  # What a child would write who gets everything right.
+  def right(check, child_id)
+    task = Vantick::Core::Marking::Task.find(check.task)
+    items = check.items.select { |item| [nil, child_id].include?(item[:child_id]) }
+    items.map do |item|
+      answer = task.right_answer(task.parse_time(item[:time]))
+      task.notation == :day_half ? answer.to_s : task.write(answer)
+    end
+  end
+
+  # @return [Array<String>] JPEG of each page of a child's sheet
+  def paper(check, child_id, answers = right(check, child_id), **scanned)
+    of = store.classes.find(check.class_id)
+    sheet = Vantick::Server::Pages::Printing.of_check(check, of).kept(check, only: child_id)
+    hand = Vantick::Copier::ChildHand.new(Random.new(random.rand(2**30)))
+    Vantick::Copier.written(sheet.pages, answers, hand).map { |canvas| scanner.scan(canvas, **scanned) }
+  end
+
+  def ids = school_class["children"].map { |child| child["id"] }
+
+  # Sends a file and waits until it is read.
+  def read(file, of: address, name: "stack.pdf", part: 500_000)
+    scan = post("#{of}/scans", { name:, bytes: file.bytesize }).body
+    (0...file.bytesize).step(part) do |at|
+      put("/api/scans/#{scan['id']}/parts", { at:, data: [file.byteslice(at, part)].pack("m0") })
+    end
+    Vantick::Server::Pages::Queue.wake(store).join
+    get("/api/scans/#{scan['id']}").body
+  end
+
+  def standing(check) = store.answers.standing([check.id]).fetch(check.id, [])
+
+  it "is read from a stack in any order: upside down, one twice, one missing, one of another class, one blank" do
+    check = check_of(make)
+    others = make_class(["Zora"])
+    other = check_of(post("/api/classes/#{others['id']}/sheets", { kind: "draw", step: "quarters", count: 4 }).body)
+    blank = scanner.scan(Vantick::Copier::Canvas.new(1240, 1754))
+    pages = ids.first(5).flat_map { |id| paper(check, id, upside_down: id.even?) }
+    stack = [*pages.shuffle(random:), *paper(check, ids.first), *paper(other, others["children"].first["id"]), blank]
+    found = read(Vantick::Copier.pdf(stack))
+    expect(found["scan"]).to include("state" => "read", "pages" => 8, "done" => 8, "answers" => 20)
+    expect(found.values_at("read", "missing", "check_ids")).to eq([5, ["Freya"], [check.id]])
+    expect(found["others"].map { |page| page["state"] }).to contain_exactly("twice", "refused", "unfound")
+    expect(found["others"].map { |page| page["words"] }).to include(/Anneke's page was read before/, /another class: Curlew/)
+    expect(found["scan"]["alone"]).to be >= 16
+    expect(standing(check).map(&:verdict).tally.keys).to eq(["right"])
+    expect(standing(check).length).to eq(found["scan"]["alone"])
+  end
+
+  {
+    %w[read dial_to_digital quarters] => "right", %w[slips dial_to_digital fives] => "right", %w[facts day_half day_halves] => "right",
+    %w[rewrite words_to_digital quarters] => "right", %w[facts numeral_to_minutes fives_facts] => "right"
+  }.each do |(kind, task, step), verdict|
+    it "is read from #{kind}, #{task}: what is sure is marked, and nothing is marked wrongly" do
+      check = check_of(make(kind:, task:, step:, count: 5, versions: kind == "read" ? "each" : "one"))
+      found = read(Vantick::Copier.pdf(ids.first(3).flat_map { |id| paper(check, id) }))
+      expect(found["scan"]).to include("answers" => 15, "done" => 3)
+      expect(found["scan"]["alone"]).to be >= 8
+      expect(standing(check).map(&:verdict).uniq).to eq([verdict])
+    end
+  end
+
+  it "leaves words to a person, with the piece of paper beside the place to type, and takes an empty line for empty" do
+    check = check_of(make(kind: "slips", task: "dial_to_words", count: 5))
+    answers = right(check, ids.first)
+    read(Vantick::Copier.pdf(paper(check, ids.first, [*answers.first(4), nil])))
+    expect(standing(check).map(&:verdict)).to eq(["blank"])
+    pieces = get("/api/checks/#{check.id}/pieces?waiting=true").body["pieces"]
+    expect(pieces.map { |piece| piece.values_at("kind", "seen", "settled") }.uniq).to eq([["words", "", false]])
+    expect(pieces.length).to eq(4)
+    expect(plain("/api/pieces/#{pieces.first['id']}/picture").body).to start_with("\x89PNG".b)
+    settled = put("/api/pieces/#{pieces.first['id']}", { answer: answers.first }).body
+    expect(settled).to include("settled" => true, "alone" => false)
+    expect(standing(check).map(&:verdict)).to contain_exactly("blank", "right")
+    expect(get("/api/checks/#{check.id}/pieces?waiting=true").body["pieces"].length).to eq(3)
+    expect(put("/api/pieces/#{pieces.first['id']}", { answer: "x" * 300 })).to be_refused(400).at("answer")
+  end
+
+  it "never changes what a person typed" do
+    check = check_of(make(count: 2))
+    item = check.items.first
+    answer({ "id" => check.id }, { "id" => ids.first }, { "id" => item[:id] }, "hour=10 minute=10")
+    read(Vantick::Copier.pdf(paper(check, ids.first)))
+    expect(standing(check).find { |one| one.item_id == item[:id] }.answer).to eq("hour=10 minute=10")
+  end
+
+  it "is named by a person where nobody's name is on it, and goes by its letter where sheets went round" do
+    check = check_of(make(kind: "slips", task: "dial_to_digital", count: 5))
+    found = read(Vantick::Copier.pdf(paper(check, :spare, right(check, ids.first))))
+    page = found["others"].first
+    expect(page).to include("state" => "unnamed", "check_id" => check.id, "page" => 1)
+    expect(plain("/api/scan-pages/#{page['id']}/picture")["content-type"]).to eq("image/jpeg")
+    named = put("/api/scan-pages/#{page['id']}", { check_id: check.id, child_id: ids.last, page: 1 }).body
+    expect(named).to include("read" => 1, "others" => [])
+    expect(standing(check).map(&:child_id).uniq).to eq([ids.last])
+    round = check_of(make(versions: "each", names: false, kind: "read", task: "dial_to_digital"))
+    put("/api/checks/#{round.id}/letters", { child_id: ids[0], other_id: ids[1] })
+    round = store.checks.find(round.id)
+    read(Vantick::Copier.pdf(paper(round, ids[1])))
+    expect(standing(round).map(&:child_id).uniq).to eq([ids[1]])
+  end
+
+  it "takes photographs, one at a time, and goes on where it was after a fall" do
+    check = check_of(make(count: 2))
+    stack = Vantick::Copier.pdf(ids.first(3).flat_map { |id| paper(check, id) })
+    found = read(paper(check, ids.last).first, name: "photo.jpg")
+    expect(found).to include("read" => 1)
+    scan = store.scans.add(class_id: school_class["id"], name: "x", bytes: stack.bytesize, made_at: "2026-03-02T08:00:00Z")
+    store.scans.receive(scan.id, 0, stack)
+    store.scans.update(scan.id, state: "reading")
+    store.scans.add_pages(scan.id, [{ number: 1, state: "unfound", words: "", picture: nil }])
+    Vantick::Server::Pages::Queue.wake(store).join
+    expect(store.scans.pages(scan.id).map(&:number)).to eq([1, 2, 3])
+    expect(File.exist?(store.scans.file(scan.id))).to be(false)
+  end
+
+  describe "a file that cannot be read" do
+    def pages(count, **more) = Prawn::Document.new(**more) { (count - 1).times { start_new_page } }
+
+    # The beginning of a picture that says it is as large as that.
+    def huge = "\x89PNG\r\n\x1A\n".b + [13].pack("N") + "IHDR" + [20_000, 20_000, 8, 0, 0, 0, 0].pack("N2C5") + [0].pack("N")
+
+    it "is named in a line, and nothing else stops" do
+      locked = pages(1).tap { |pdf| pdf.encrypt_document(user_password: "x", owner_password: "y") }.render
+      files = { "text" => ["no picture at all", /no PDF, JPEG or PNG/], "damaged" => ["%PDF-1.4 and no more", /damaged/],
+                "locked" => [locked, /locked with a password/], "long" => [pages(201).render, /more than 200 pages/],
+                "huge" => [huge, /far larger than any paper|damaged/], "half" => [Vantick::Copier.pdf([]), /damaged/] }
+      told = files.transform_values { |file, _| read(file.dup.force_encoding(Encoding::BINARY))["scan"] }
+      files.each { |name, (_, words)| expect(told[name]).to include("state" => "failed", "trouble" => words), name }
+      expect(get("#{address}/scans").body["scans"].length).to eq(files.length)
+    end
+
+    it "is refused where it is too large, or its parts do not follow" do
+      expect(post("#{address}/scans", { name: "x.pdf", bytes: 200_000_000 })).to be_refused(422).at("bytes").saying(/100 megabytes/)
+      scan = post("#{address}/scans", { name: "x.pdf", bytes: 10 }).body
+      expect(put("/api/scans/#{scan['id']}/parts", { at: 5, data: ["12345"].pack("m0") })).to be_refused(422).at("at")
+      expect(put("/api/scans/#{scan['id']}/parts", { at: 0, data: ["x" * 11].pack("m0") })).to be_refused(422).at("data")
+    end
+
+    it "says which packages are missing where they are" do
+      allow(Vantick::Server::Pages::Tools).to receive(:missing).and_return(["zbar-tools"])
+      expect(post("#{address}/scans", { name: "x.pdf", bytes: 10 })).to be_refused(422).at("name").saying(/zbar-tools/)
+    end
+  end
+
+  it "is gone when it is removed, stopped when it is stopped, and erased with a child" do
+    check = check_of(make(count: 2))
+    found = read(Vantick::Copier.pdf(ids.first(2).flat_map { |id| paper(check, id) }))
+    store.register.erase(ids.first)
+    expect(store.db[:scan_pages].select_map(:child_id)).to eq([ids[1]])
+    expect(store.db[:scan_pieces].select_map(:child_id).uniq).to eq([ids[1]])
+    expect(delete("/api/scans/#{found['scan']['id']}").body).to eq("removed" => true)
+    expect(%i[scans scan_pages scan_pieces].map { |table| store.db[table].count }).to eq([0, 0, 0])
+    scan = post("#{address}/scans", { name: "x.pdf", bytes: 10 }).body
+    expect(post("/api/scans/#{scan['id']}/stops", {}).body["scan"]["state"]).to eq("stopped")
+    store.scans.forget_old(Time.now + (40 * 86_400))
+    expect(get("#{address}/scans").body["scans"]).to eq([])
+  end
+end
