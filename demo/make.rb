@@ -13,6 +13,7 @@ begin
   demo = Vantick::Demo.new(store, now: Time.now)
   puts "Made the demo class: Tern Quay School, Curlew class, 26 made-up children" if demo.seed
   demo.hire
+  demo.stack
   store.close
 rescue Vantick::Server::Store::Unusable => e
   abort e.message

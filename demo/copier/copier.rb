@@ -18,9 +18,13 @@ module Vantick
     class Scanner
       # @param random [Random]
       # @param turned [Float] degrees at most
-      def initialize(random, turned: 3.0)
+      # @param quality [Integer] of JPEG
+      # @param grain [Float] in grey values, more or less
+      def initialize(random, turned: 3.0, quality: 60, grain: 5.5)
         @random = random
         @turned = turned
+        @quality = quality
+        @grain = grain
       end
 
       # @param canvas [Canvas]
@@ -30,14 +34,14 @@ module Vantick
         image = Vips::Image.new_from_memory_copy(canvas.bytes, canvas.width, canvas.height, 1, :uchar)
         degrees = (@random.rand - 0.5) * 2 * @turned
         image = image.similarity(angle: degrees + (upside_down ? 180 : 0), scale: 0.97 + (@random.rand * 0.05), background: [246])
-        shaded(image).jpegsave_buffer(Q: 60)
+        shaded(image).jpegsave_buffer(Q: @quality)
       end
 
       private
 
       def shaded(image)
         across = Vips::Image.xyz(image.width, image.height)[0] * ((@random.rand - 0.5) * 40 / image.width)
-        grain = Vips::Image.gaussnoise(image.width, image.height, sigma: 3 + (@random.rand * 5), mean: 0, seed: @random.rand(2**30))
+        grain = Vips::Image.gaussnoise(image.width, image.height, sigma: @grain * (0.5 + @random.rand), mean: 0, seed: @random.rand(2**30))
         ((image * (0.88 + (@random.rand * 0.1))) + across + grain + 4).cast("uchar")
       end
     end
@@ -73,7 +77,7 @@ module Vantick
           file = File.join(folder, "sheet.pdf")
           File.binwrite(file, Server::Documents::PdfWriter.write(pages, title: "Sheet"))
           Open3.capture2e("pdftoppm", "-gray", "-r", "150", file, File.join(folder, "page"))
-          Dir[File.join(folder, "page*.pgm")].sort.map do |path|
+          Dir[File.join(folder, "page*.pgm")].map do |path|
             image = Vips::Image.new_from_file(path)
             Canvas.new(image.width, image.height, image.write_to_memory)
           end
@@ -85,9 +89,13 @@ module Vantick
         case fields.first.kind
         when :hands then hands(canvas, boxes.first.last, answer, hand)
         when :digit then digits(canvas, boxes, answer, hand)
-        when :tick then boxes.each { |field, box| hand.tick(canvas, box, PER_MM) if field.part == answer }
-        else boxes.select { |field, _| field.kind == :words }.each { |_, box| hand.write_words(canvas, box, answer, PER_MM) }
+        when :tick then boxes.select { |field, _| field.part == answer }.each { |one| hand.tick(canvas, one.last, PER_MM) }
+        else words(canvas, boxes, answer, hand)
         end
+      end
+
+      def words(canvas, boxes, answer, hand)
+        boxes.each { |field, box| hand.write_words(canvas, box, answer, PER_MM) if field.kind == :words }
       end
 
       def hands(canvas, box, answer, hand)

@@ -134,7 +134,7 @@ RSpec.describe "Paper that is read" do
     def pages(count, **more) = Prawn::Document.new(**more) { (count - 1).times { start_new_page } }
 
     # The beginning of a picture that says it is as large as that.
-    def huge = "\x89PNG\r\n\x1A\n".b + [13].pack("N") + "IHDR" + [20_000, 20_000, 8, 0, 0, 0, 0].pack("N2C5") + [0].pack("N")
+    def huge = ["\x89PNG\r\n\x1A\n".b, [13].pack("N"), "IHDR", [20_000, 20_000, 8, 0, 0, 0, 0].pack("N2C5"), [0].pack("N")].join
 
     it "is named in a line, and nothing else stops" do
       locked = pages(1).tap { |pdf| pdf.encrypt_document(user_password: "x", owner_password: "y") }.render

@@ -19,7 +19,8 @@ RSpec.describe Vantick::Server::Store::Row do
                                          times: [Vantick::Core::Dial::DialTime.parse("7:45")], reason: :tells)
     asked = store.turns.add(seat, turn, ahead: false, at: now.iso8601)
     gone = Vantick::Server::Store::Removing.lesson(store, store.lessons.all(1, limit: 5).last, now.iso8601)
-    [*scanned, gone, school_class, store.classes.plain(1), store.classes.child(1), *store.classes.children(1), *checks, *checks.flat_map(&:items),
+    [*scanned, gone, school_class,
+     store.classes.plain(1), store.classes.child(1), *store.classes.children(1), *checks, *checks.flat_map(&:items),
      desk, seat, asked, *store.turns.open(seat), *asked.items, *store.lessons.all(1, limit: 5), *store.answers.of_class(1),
      *store.answers.standing(checks.map(&:id)).values.flatten, *store.answers.last_of_each(checks.first.id, 3).values.flatten]
   end
@@ -28,7 +29,8 @@ RSpec.describe Vantick::Server::Store::Row do
     scan = store.scans.add(class_id: 1, name: "stack.pdf", bytes: 3, made_at: now.iso8601)
     store.scans.update(scan.id, state: "reading")
     piece = { item_id: 1, child_id: 1, kind: "hands", seen: "", sure: 0, guesses: "[\"hour=0 minute=0\"]", picture: Sequel.blob("x") }
-    page = { number: 1, state: "read", words: "", check_id: checks.last.id, child_id: 1, page: 1, corners: [[0, 0]], picture: "x", pieces: [piece] }
+    known = { check_id: checks.last.id, child_id: 1, page: 1, corners: [[0, 0]] }
+    page = { number: 1, state: "read", words: "", picture: "x", pieces: [piece], **known }
     store.scans.add_pages(scan.id, [page])
     [scan, *store.scans.pages(scan.id), *store.scans.pieces(checks.last.id)]
   end

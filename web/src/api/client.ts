@@ -1,7 +1,7 @@
 import createClient from "openapi-fetch";
 import type { components, paths } from "./schema";
 
-type Schemas = components["schemas"];
+export type Schemas = components["schemas"];
 type JsonOf<T extends { responses: { 200: { content: { "application/json": unknown } } } }> =
   T["responses"][200]["content"]["application/json"];
 export type DialFacts = Schemas["DialFacts"];

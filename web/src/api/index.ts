@@ -5,3 +5,5 @@ export { queries, useAsked, wordsOf, type Asked } from "./asked";
 export { useDoing, type Doing } from "./doing";
 export * from "./questions";
 export * from "./schoolQuestions";
+export * from "./paper";
+export { fileSent } from "./sent";

@@ -43,7 +43,7 @@ const places = [
   {
     name: "checks",
     text: "Check",
-    within: ["checks", "new-check", "check", "slips", "new-desk", "live-desk", "keys"],
+    within: ["checks", "new-check", "check", "slips", "paper", "look", "new-desk", "live-desk", "keys"],
   },
   {
     name: "children",

@@ -46,6 +46,18 @@ export const router = createRouter({
       meta: { title: "New check" },
     },
     {
+      path: "/check/paper",
+      name: "paper",
+      component: () => import("@/paper/ReadPaperView.vue"),
+      meta: { title: "Read paper" },
+    },
+    {
+      path: "/check/:id(\\d+)/look",
+      name: "look",
+      component: () => import("@/paper/LookAtView.vue"),
+      meta: { title: "Look at paper" },
+    },
+    {
       path: "/check/:id(\\d+)",
       name: "check",
       component: () => import("@/check/TypeInView.vue"),

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, nextTick, ref } from "vue";
-import type { Item } from "@/api";
+import type { Item, Piece } from "@/api";
 import { VerdictMark, VERDICTS } from "@/told";
 import type { TypedAnswers } from "./useTypedAnswers";
 import DrawingPicker from "./DrawingPicker.vue";
@@ -14,6 +14,8 @@ const props = defineProps<{
   drawings: Item["drawings"];
   /** The right answer, where children have clocks of their own. */
   right?: string;
+  /** The piece of paper that it was read from. */
+  piece?: Piece;
 }>();
 const emit = defineEmits<{ next: [by: number]; down: [by: number] }>();
 
@@ -21,6 +23,10 @@ const held = ref(false);
 const input = ref<HTMLInputElement>();
 const stored = computed(() => props.answers.stored.get(props.place));
 const wrong = computed(() => props.answers.wrong.get(props.place));
+/** Who read it: the reader alone, or a person. */
+const reader = computed(() =>
+  props.piece?.alone && stored.value?.id === props.piece.answer_uuid ? "Read by Vantick" : "Read by you",
+);
 const waits = computed(() => props.answers.unsent.value.has(props.place));
 const judged = computed(() =>
   waits.value || wrong.value || stored.value?.verdict === "blank" ? undefined : stored.value,
@@ -108,6 +114,10 @@ function press(event: KeyboardEvent): void {
       title="Judged by you"
       aria-hidden="true"
     ></i>
+    <figure v-if="held && piece" class="piece position-absolute m-0">
+      <img :src="`/api/pieces/${piece.id}/picture`" :alt="`On paper: ${label}`" />
+      <figcaption v-if="stored" class="quiet">{{ reader }}</figcaption>
+    </figure>
     <DrawingPicker v-if="held && drawings.length" :drawings="drawings" @pick="pick" />
     <p v-if="held && right" class="own-right position-absolute text-nowrap">{{ right }}</p>
     <p v-if="wrong" class="wrong position-absolute" role="alert">{{ wrong }}</p>
@@ -131,6 +141,22 @@ function press(event: KeyboardEvent): void {
     color: var(--v-ink);
     font-size: 0.93rem;
     text-overflow: ellipsis;
+  }
+
+  .piece {
+    z-index: 7;
+    bottom: calc(100% + 0.2rem);
+    left: 0;
+    padding: 0.3rem;
+    background: var(--v-card);
+    border: 1px solid var(--v-edge);
+    border-radius: 0.6rem;
+
+    img {
+      display: block;
+      max-width: 16rem;
+      max-height: 9rem;
+    }
   }
 
   .shape {

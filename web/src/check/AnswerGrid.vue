@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, ref, watch } from "vue";
-import { useFacts, type Check, type Findings } from "@/api";
+import { listPieces, useAsked, useFacts, type Check, type Findings, type Piece } from "@/api";
 import { DialFace } from "@/dial";
 import AnswerCell from "./AnswerCell.vue";
 import PileBar from "./PileBar.vue";
@@ -35,6 +35,12 @@ const leads = computed(
         return [child.child_id, first?.shown ? first : undefined];
       }),
     ),
+);
+
+/** Pieces of paper that were read, by place. */
+const { data: pieces } = useAsked("pieces of check", () => [props.check.id, false], listPieces);
+const pieceAt = computed(
+  () => new Map<string, Piece>(pieces.value?.map((one) => [placeOf(one.child_id, one.item_id), one])),
 );
 
 watch(
@@ -110,6 +116,7 @@ function press(event: KeyboardEvent): void {
               :answers="answers"
               :drawings="item.drawings"
               :right="own ? item.right : undefined"
+              :piece="pieceAt.get(placeOf(child.id, item.id))"
               @next="go(row * across + column, $event)"
               @down="go(row * across + column, $event * across)"
             />

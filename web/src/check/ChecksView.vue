@@ -84,6 +84,7 @@ const find = (): Promise<boolean> =>
           />
           <BButton type="submit" variant="outline-primary" :disabled="!code.trim()">Find it</BButton>
         </form>
+        <BButton variant="outline-primary" :to="{ name: 'paper' }">Read paper</BButton>
         <BButton variant="outline-primary" :to="{ name: 'new-desk' }">Open the desks</BButton>
         <BButton variant="primary" :to="{ name: 'new-check' }">New check</BButton>
       </div>

@@ -1,9 +1,9 @@
 <script setup lang="ts">
 import { ref, shallowRef } from "vue";
 import { useRouter } from "vue-router";
-import { previewPackage, takePackage, useDoing, useFacts, type PackageFound } from "@/api";
+import { previewPackage, takePackage, useDoing, useFacts, type PackageFound, fileSent } from "@/api";
 import { DialFace } from "@/dial";
-import { FieldGroup, fileSent } from "@/parts";
+import { FieldGroup } from "@/parts";
 
 /** Clocks from another program: what could be read is shown, and what could not, before a check is made of it. */
 const props = defineProps<{ classId: number }>();

@@ -3,8 +3,8 @@ import { useSessionStorage } from "@vueuse/core";
 import { computed, ref, shallowRef } from "vue";
 import { useRouter } from "vue-router";
 import { countedChildren } from "@/words";
-import { readRoster, useDoing, type ListedClass } from "@/api";
-import { FieldGroup, fileSent } from "@/parts";
+import { readRoster, useDoing, type ListedClass, fileSent } from "@/api";
+import { FieldGroup } from "@/parts";
 import { useClasses } from "@/school";
 
 /** Makes a class from a list of first names. */

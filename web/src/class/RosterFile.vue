@@ -11,8 +11,9 @@ import {
   type Roster,
   type RosterChange,
   type SchoolClass,
+  fileSent,
 } from "@/api";
-import { FieldGroup, fileSent } from "@/parts";
+import { FieldGroup } from "@/parts";
 import { countedChildren } from "@/words";
 
 /** A list of children from another program: shown first, then taken whole or not at all. */

@@ -1,4 +1,3 @@
 export { default as SureButton } from "./SureButton.vue";
 export { default as FieldGroup } from "./FieldGroup.vue";
 export { default as EraseButton } from "./EraseButton.vue";
-export { fileSent } from "./fileSent";

@@ -21,7 +21,7 @@ module Vantick
         # @!attribute mirrored [Boolean] whether it was written the wrong way round
         # @!attribute guesses [Array<Integer>] the likeliest first
         Read = Struct.new(:digit, :chance, :mirrored, :guesses, keyword_init: true) do
-          def sure? = digit.nil? ? chance == 1.0 : chance >= SURE
+          def sure? = chance >= SURE
         end
         BLANK = Read.new(digit: nil, chance: 1.0, mirrored: false, guesses: [].freeze).freeze
         # Something that is no digit: a dot, or more than a box holds.

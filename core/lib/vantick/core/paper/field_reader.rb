@@ -3,17 +3,17 @@
 module Vantick
   module Core
     module Paper
-      # What was written in a field, from its small pictures: an answer as it would be typed, and whether it is sure enough to be marked without
-      # a person. It is never asked what would be right: only whether a little more or less of a hand would change its mark.
+      # What was written in a field, from its small pictures: an answer as it would be typed, and whether it is sure enough to be marked
+      # without a person. It is never asked what would be right: only whether a little more or less of a hand would change its mark.
       class FieldReader
         # How far hands are seen off, in degrees: where so much would change the mark, a person looks (measured, `bin/bench hands_wrong`).
         SEEN_OFF = 1.0
-        # Of a box to tick, in parts of its side that are not looked at, as its own line is there; and ink in it from which on it is ticked,
-        # up to which it is empty.
+        # Of a box to tick, in parts of its side that are not looked at, as its own line is there; and ink in it from which on it is
+        # ticked, up to which it is empty.
         RIM = 0.16
         TICKED = 0.06
         EMPTY = 0.015
-        # Where words stand above their line, in parts of the height from the top: not on the line, and not where it may be dotted halfway up.
+        # Where words stand above their line, in parts of the height: not on the line, and not where it may be dotted halfway up.
         ABOVE_LINE = [(0.06..0.38), (0.53..0.78)].freeze
         # Ink on a line for words, above the line itself, from which on something is written (judgement).
         WRITTEN = 0.0025
@@ -52,23 +52,22 @@ module Vantick
         # @return [Seen]
         def digits(pictures)
           read = pictures.map { |picture| FieldReader.digit(picture) }
-          return BLANK if read.all? { |one| one.digit.nil? && one.sure? }
+          return BLANK if read.all?(DigitReader::BLANK)
 
-          remarks = read.any?(&:mirrored) ? [:mirrored] : []
-          Seen.new(text: written(read.map(&:digit)), sure: read.all?(&:sure?) && complete?(read), guesses: guesses(read), remarks:).freeze
+          Seen.new(text: written(read.map(&:digit)), sure: read.all?(&:sure?) && complete?(read), guesses: guesses(read),
+                   remarks: read.select(&:mirrored).map { :mirrored }.uniq).freeze
         end
 
         # @param pictures [Hash{String => Picture}] of the boxes, by what each stands for
         # @return [Seen]
         def ticks(pictures)
           ink = pictures.transform_values { |picture| FieldReader.ink_within(picture, RIM) }
-          ticked = ink.select { |_, share| share > TICKED }.keys
-          unclear = ink.count { |_, share| share.between?(EMPTY, TICKED) }
-          return BLANK if ticked.empty? && unclear.zero?
+          marked = ink.reject { |_, share| share < EMPTY }.sort_by { |_, share| -share }
+          return BLANK if marked.empty?
 
-          name = ->(half) { Wording::PartReader.day_half_name(half.to_sym) }
-          Seen.new(text: ticked.length == 1 ? name.call(ticked.first) : "", sure: ticked.length == 1 && unclear.zero?,
-                   guesses: ink.sort_by { |_, share| -share }.map { |half, _| name.call(half) }).freeze
+          names = marked.map { |half, _| Wording::PartReader.day_half_name(half.to_sym) }
+          one = marked.length == 1 && marked.first.last > TICKED
+          Seen.new(text: one ? names.first : "", sure: one, guesses: names).freeze
         end
 
         # @param picture [Picture] of a line and the space above it
@@ -110,7 +109,8 @@ module Vantick
             depth = [paper - picture.ink_below, 1].max * 1.6
             left, top = [picture.width, picture.height].map { |side| (side * DIGIT_RIM).ceil }
             (top...(picture.height - top)).map do |row|
-              (left...(picture.width - left)).map { |column| ((paper - picture.bytes.getbyte((row * picture.width) + column)) / depth).clamp(0.0, 1.0) }
+              greys = picture.bytes.byteslice((row * picture.width) + left, picture.width - (2 * left)).bytes
+              greys.map { |grey| ((paper - grey) / depth).clamp(0.0, 1.0) }
             end
           end
         end

@@ -3,8 +3,8 @@
 module Vantick
   module Core
     module Paper
-      # Hands that a child drew on a dial, seen in a picture of what lies within its marks. Rings are looked at from the middle outwards: where
-      # ink goes on from ring to ring there is a hand, whichever way it bends.
+      # Hands that a child drew on a dial, seen in a picture of what lies within its marks. Rings are looked at from the middle outwards:
+      # where ink goes on from ring to ring there is a hand, whichever way it bends.
       class HandsSeen
         # Rings, in radii of the picture: where hands stand apart, to just inside the marks.
         RINGS = 0.26.step(0.97, 0.03).map { |ring| ring.round(2) }.freeze
@@ -38,6 +38,19 @@ module Vantick
         # @!attribute reach [Float] in radii
         # @!attribute whole [Boolean] without long gaps
         Stroke = Struct.new(:degrees, :reach, :whole, keyword_init: true)
+
+        # Where the points of each ring lie in a picture of a size; worked out once.
+        def self.places(size)
+          @places ||= {}
+          @places[size] ||= RINGS.to_h do |ring|
+            points = Array.new(DIRECTIONS) do |at|
+              turn = at * 2 * Math::PI / DIRECTIONS
+              across, down = [Math.sin(turn), -Math.cos(turn)].map { |way| ((size / 2.0) + (ring * size / 2.0 * way)).to_i }
+              (down * size) + across
+            end
+            [ring, points.freeze]
+          end.freeze
+        end
 
         # @return [Array<Stroke>] the longest first
         attr_reader :strokes
@@ -73,11 +86,15 @@ module Vantick
 
         def found
           branches = RINGS.each_with_index.reduce([]) { |so_far, (ring, at)| followed(so_far, arcs(ring), ring, at) }
-          branches.sort_by { |branch| -branch.length }.each_with_object([]) do |branch, kept|
-            one = stroke(branch) or next
-            kept << [one, branch] if kept.none? { |other, before| same?(one, other) || grown_from?(branch, before) }
-          end.map(&:first).sort_by { |one| -one.reach }
+          strokes = branches.sort_by { |branch| -branch.length }.map { |branch| [stroke(branch), branch] }.select(&:first)
+          hands_of(strokes).map(&:first).sort_by { |one| -one.reach }
         end
+
+        def hands_of(strokes)
+          strokes.each_with_object([]) { |one, kept| kept << one if kept.none? { |other| one_hand?(one, other) } }
+        end
+
+        def one_hand?((one, branch), (other, before)) = same?(one, other) || grown_from?(branch, before)
 
         def same?(one, other) = apart(one.degrees, other.degrees) < ONE_HAND
 
@@ -95,38 +112,28 @@ module Vantick
         end
 
         def joined(strokes, near)
-          strokes.each_with_object([]) do |(from, length), arcs|
+          whole = strokes.each_with_object([]) do |(from, length), arcs|
             last = arcs.last
             gap = last && ((from - last[0] - last[1]) % DIRECTIONS)
             gap && gap <= near ? last[1] += gap + length : arcs << [from, length]
-          end.map { |from, length| [((from + ((length - 1) / 2.0)) * 360.0 / DIRECTIONS) % 360, length * 360.0 / DIRECTIONS] }
-        end
-
-        # Where the points of each ring lie in a picture of a size; worked out once.
-        def self.places(size)
-          @places ||= {}
-          @places[size] ||= RINGS.to_h do |ring|
-            points = Array.new(DIRECTIONS) do |at|
-              turn = at * 2 * Math::PI / DIRECTIONS
-              across, down = [Math.sin(turn), -Math.cos(turn)].map { |way| ((size / 2.0) + (ring * size / 2.0 * way)).to_i }
-              (down * size) + across
-            end
-            [ring, points.freeze]
-          end.freeze
+          end
+          whole.map { |from, length| [(from + ((length - 1) / 2.0)) % DIRECTIONS, length].map { |part| part * 360.0 / DIRECTIONS } }
         end
 
         # Each arc goes on from the nearest branch; one that has gone on already splits.
         def followed(branches, arcs, ring, at)
-          near = FOLLOWS / ring * 180 / Math::PI
-          grown = branches.to_h { |branch| [branch, []] }
-          fresh = arcs.filter_map do |degrees, length|
-            next if length / 180.0 * Math::PI * ring > BROAD
+          grown = Hash.new { |hash, branch| hash[branch] = [] }
+          narrow = arcs.reject { |_, length| length / 180.0 * Math::PI * ring > BROAD }
+          narrow.map(&:first).each { |degrees| grown[home(branches, degrees, ring, at)] << [ring, degrees, at] }
+          fresh = at <= GAP ? grown[nil].zip : []
+          branches.flat_map { |branch| grown.key?(branch) ? grown[branch].map { |point| [*branch, point] } : [branch] } + fresh
+        end
 
-            point = [ring, degrees, at]
-            home = branches.select { |branch| at - branch.last[2] <= GAP + 1 }.min_by { |branch| apart(branch.last[1], degrees) }
-            home && apart(home.last[1], degrees) <= near ? (grown[home] << point and nil) : ([point] if at <= GAP)
-          end
-          branches.flat_map { |branch| grown[branch].empty? ? [branch] : grown[branch].map { |point| [*branch, point] } } + fresh
+        # The branch that an arc goes on from.
+        def home(branches, degrees, ring, at)
+          going = branches.select { |branch| at - branch.last[2] <= GAP + 1 }
+          nearest = going.min_by { |branch| apart(branch.last[1], degrees) } or return
+          nearest if apart(nearest.last[1], degrees) <= FOLLOWS / ring * 180 / Math::PI
         end
 
         def stroke(branch)
@@ -143,14 +150,14 @@ module Vantick
         # Where its outer part leads to, as seen from the middle: a line of least squares through its directions, followed to the tip.
         def towards_tip(outer)
           from = outer.first[1]
-          turns = outer.map { |ring, degrees, _| [ring, ((degrees - from + 180) % 360) - 180] }
+          turns = outer.map { |ring, degrees, _| [ring, Dial::Hands.apart(degrees, from)] }
           ring, turn = [0, 1].map { |way| turns.sum { |point| point[way] }.fdiv(turns.length) }
           spread = turns.sum { |at, _| (at - ring)**2 }
           slope = spread.zero? ? 0 : turns.sum { |at, degrees| (at - ring) * (degrees - turn) } / spread
           from + turn + (slope * (outer.last[0] - ring) * FOLLOWED)
         end
 
-        def apart(one, other) = ((one - other + 180) % 360 - 180).abs
+        def apart(one, other) = Dial::Hands.apart(one, other).abs
 
         def ink_share
           dark = (0...@picture.bytes.bytesize).step(3).count { |place| @picture.bytes.getbyte(place) < @below }

@@ -83,7 +83,7 @@ module Vantick
         private
 
         # Places of a row lie on a line in the picture too: what changes from one to the next is added up.
-        def add_row(bytes, across, place, step) # rubocop:disable Metrics/AbcSize
+        def add_row(bytes, across, place, step)
           u, v, depth = place
           du, dv, ddepth = step
           across.times do

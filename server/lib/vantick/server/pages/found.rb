@@ -14,7 +14,7 @@ module Vantick
         # White round it, which is what the two papers differ by, and more.
         WHITE = 8
         # What is said of a file that has a code on it.
-        CODED = %r{\Ahref='[^']*?(\d+)-\d+\.png'.*<data><!\[CDATA\[([^\]]*)\]\]>}m
+        CODED = /\Ahref='[^']*?(\d+)-\d+\.png'.*<data><!\[CDATA\[([^\]]*)\]\]>/m
         # Middles of the marks, from left to right, on A4.
         WIDTH = Documents::Page::SIZES.fetch("a4")[0] - (2 * Documents::Layout::EDGE) - Documents::Finder::MARK
 

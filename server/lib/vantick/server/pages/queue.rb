@@ -42,19 +42,24 @@ module Vantick
         end
 
         def read(scan)
-          reader = ReadPage.new(@store, scan.class_id)
-          Unpacked.new(@store.scans.file(scan.id), from: @store.scans.done(scan.id) + 1).each do |pages, page|
-            @store.scans.update(scan.id, pages:) if pages != @store.scans.find(scan.id).pages
-            return if page && !kept?(scan, reader.read(page))
-          end
-          finish(scan, "read", "")
+          finish(scan, "read", "") if whole?(scan)
         rescue Unpacked::Unreadable => e
           finish(scan, "failed", e.message)
         rescue Store::Missing
           nil
         rescue StandardError => e
-          @log.puts "Vantick: a file of paper could not be read (#{e.class} in #{e.backtrace&.first&.split('/')&.last})."
+          @log.puts "Vantick: a file of paper could not be read (#{e.class} in #{File.basename(e.backtrace.first.to_s)})."
           finish(scan, "failed", Unpacked::WORDS["failed"])
+        end
+
+        # @return [Boolean] whether it was read to its end; a person may have stopped it
+        def whole?(scan)
+          reader = ReadPage.new(@store, scan.class_id)
+          file = Unpacked.new(@store.scans.file(scan.id), from: @store.scans.done(scan.id) + 1)
+          file.enum_for(:each).all? do |pages, page|
+            @store.scans.update(scan.id, pages:) if pages != @store.scans.find(scan.id).pages
+            page.nil? || kept?(scan, reader.read(page))
+          end
         end
 
         # @return [Boolean] whether it is to go on: a person may have stopped it

@@ -12,9 +12,9 @@ module Vantick
         # Space round a field in the picture that a person sees, in points.
         ROUND = 6
         WORDS = { "unfound" => "No code was found on this page.", "unnamed" => "Nobody's name is on this page.",
-                  "unknown" => "The code %{code} belongs to no sheet here: it may be another school's.",
-                  "other" => "This page is of another class: %{name}.", "gone" => "The child of this page is not in the class any more.",
-                  "twice" => "%{name}'s page was read before: this one changes nothing." }.freeze
+                  "unknown" => "The code %<code>s belongs to no sheet here: it may be another school's.",
+                  "other" => "This page is of another class: %<name>s.", "gone" => "The child of this page is not in the class any more.",
+                  "twice" => "%<name>s's page was read before: this one changes nothing." }.freeze
 
         # @param store [Store::Database]
         # @param class_id [Integer]
@@ -52,7 +52,7 @@ module Vantick
           return refused("unfound", WORDS["unfound"]) unless piece.name
 
           check = @store.checks.coded(piece.name.code)
-          return refused("refused", format(WORDS["other"], name: @store.classes.find(check[:class_id])[:name])) if check[:class_id] != @class[:id]
+          return of_other(check) if check[:class_id] != @class[:id]
 
           child_id = whose(piece.name.child, check)
           known = { check_id: check[:id], child_id:, page: piece.name.page }
@@ -62,6 +62,8 @@ module Vantick
         rescue Store::Missing
           refused("refused", format(WORDS["unknown"], code: piece.name.code))
         end
+
+        def of_other(check) = refused("refused", format(WORDS["other"], name: @store.classes.find(check[:class_id])[:name]))
 
         def of_child(picture, piece, check, known)
           child = @class[:children].find { |one| one[:id] == known[:child_id] }
@@ -105,7 +107,7 @@ module Vantick
           when :hands then reader.hands(cut.first)
           when :digit then reader.digits(cut)
           when :tick then reader.ticks(fields.map(&:part).zip(cut).to_h)
-          else cut.map { |one| reader.words(one) }.then { |all| all.all?(&:sure) ? all.first : all.reject(&:sure).first }
+          else cut.map { |one| reader.words(one) }.min_by { |one| one.sure ? 1 : 0 }
           end
         end
 
@@ -125,7 +127,8 @@ module Vantick
 
         def marked(item, child_id, text, uuid)
           task = Core::Marking::Task.find(item[:task])
-          marked = Core::Marking::Marker.mark(task:, time: task.parse_time(item[:time]), text:, said: item[:said], conventions: @conventions)
+          time = task.parse_time(item[:time])
+          marked = Core::Marking::Marker.mark(task:, time:, text:, said: item[:said], conventions: @conventions)
           [{ uuid:, item_id: item[:id], child_id:, answer: text }, marked]
         end
       end

@@ -21,7 +21,7 @@ module Vantick
                   "too_large" => "This picture is far larger than any paper: photograph it anew.",
                   "no_picture" => "This is no PDF, JPEG or PNG file: choose the copier's or the phone's own file.",
                   "failed" => "This file took too long or too much to read: scan it again.",
-                  "missing" => "Reading paper needs Debian's packages %{packages}: ask whoever looks after this computer." }.freeze
+                  "missing" => "Reading paper needs Debian's packages %<packages>s: ask whoever looks after this computer." }.freeze
 
         # The file cannot be read.
         class Unreadable < StandardError

@@ -11,7 +11,9 @@ module Vantick
         private
 
         def picture(table, parameter, type)
-          found = store.scans.picture(table, input[parameter]) or raise Store::Missing.new("picture", input[parameter], field: parameter.to_s)
+          found = store.scans.picture(table, input[parameter])
+          raise Store::Missing.new("picture", input[parameter], field: parameter.to_s) unless found
+
           content_type type
           headers "cache-control" => "private, max-age=3600"
           found.to_s

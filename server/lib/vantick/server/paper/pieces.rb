@@ -15,8 +15,8 @@ module Vantick
           piece = store.scans.piece(input[:piece_id])
           check = store.checks.find(store.checks.check_of_item(piece.item_id))
           uuid = SecureRandom.uuid
-          store.answers.add({ uuid:, item_id: piece.item_id, child_id: piece.child_id, answer: sent[:answer] }, marked(check, piece, sent[:answer]),
-                            answered_at: now)
+          given = { uuid:, item_id: piece.item_id, child_id: piece.child_id, answer: sent[:answer] }
+          store.answers.add(given, marked(check, piece, sent[:answer]), answered_at: now)
           answer_json(told(store.scans.settle(piece.id, uuid, now)))
         end
 
@@ -29,7 +29,10 @@ module Vantick
           Core::Marking::Marker.mark(task:, time: task.parse_time(item[:time]), text:, said: item[:said], conventions:)
         end
 
-        def told(piece) = { **piece.to_hash.slice(:id, :item_id, :child_id, :kind, :seen, :guesses, :answer_uuid), settled: !piece.settled_at.nil?, alone: piece.sure == 1 }
+        def told(piece)
+          { **piece.slice(:id, :item_id, :child_id, :kind, :seen, :guesses, :answer_uuid), settled: !piece.settled_at.nil?,
+            alone: piece.sure == 1 }
+        end
       end
     end
   end

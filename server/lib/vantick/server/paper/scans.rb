@@ -12,13 +12,13 @@ module Vantick
         MOST = 100_000_000
 
         get "/api/classes/:class_id/scans" do
-          made_up = store.classes.find(input[:class_id])[:made_up] && store.scans.made_up?
-          answer_json({ scans: store.scans.of_class(input[:class_id]).map { |scan| told(scan) }, made_up: })
+          scans = store.scans.of_class(input[:class_id]).map { |scan| told(scan) }
+          answer_json({ scans:, made_up: !made_up(input[:class_id]).nil? })
         end
 
         post "/api/classes/:class_id/made-up-scans" do
-          unfit("There is no made-up stack for this class.", :class_id) unless store.classes.find(input[:class_id])[:made_up] && store.scans.made_up?
-
+          sheet = made_up(input[:class_id]) || unfit("There is no made-up stack for this class.", :class_id)
+          made(sheet)
           scan = store.scans.take_made_up(input[:class_id], now)
           Pages::Queue.wake(store)
           answer_json(told(scan), code: 201)
@@ -60,16 +60,31 @@ module Vantick
 
         private
 
+        def made_up(class_id) = (store.scans.made_up if store.classes.find(class_id)[:made_up])
+
+        # The check that the made-up children worked on; made once.
+        def made(sheet)
+          store.checks.coded(sheet[:code])
+        rescue Store::Missing
+          store.checks.add(class_id: input[:class_id], **sheet.slice(:step, :task, :sheet, :times, :code), made_at: now)
+        end
+
         def name(page, check_id, child_id, number)
           unfit("No marks were found on this page: type its answers in by hand.", :scan_page_id) unless page.corners
-          check = store.checks.find(check_id)
           scan = store.scans.find(page.scan_id)
-          unfit("This check is of another class.", :check_id) if check[:class_id] != scan.class_id
-
+          check = check_here(check_id, scan.class_id)
           pieces, answers = Pages::ReadPage.new(store, scan.class_id).fields(picture(page), page.corners, check, child_id, number)
           unfit("This sheet has no such page.", :page) if pieces.empty?
-          store.scans.name_page(page.id, check_id:, child_id:, page: number, pieces:) { store.answers.add_all(answers, answered_at: now) if answers.any? }
+          store.scans.name_page(page.id, check_id:, child_id:, page: number, pieces:) { add(answers) }
         end
+
+        def check_here(check_id, class_id)
+          store.checks.find(check_id).tap do |check|
+            unfit("This check is of another class.", :check_id) if check[:class_id] != class_id
+          end
+        end
+
+        def add(answers) = (store.answers.add_all(answers, answered_at: now) if answers.any?)
 
         # The page as it was kept.
         def picture(page)
@@ -77,12 +92,12 @@ module Vantick
             file.binmode
             file.write(store.scans.picture(:scan_pages, page.id))
             file.flush
-            return Pages::Unpacked.new(file.path).enum_for(:each).filter_map { |_, page| page }.first.picture
+            return Pages::Unpacked.new(file.path).enum_for(:each).filter_map { |_, found| found }.first.picture
           end
         end
 
         def told(scan)
-          { **scan.to_hash.slice(:id, :class_id, :name, :made_at, :state, :trouble, :pages, :bytes, :received), done: store.scans.done(scan.id),
+          { **scan.slice(:id, :class_id, :name, :made_at, :state, :trouble, :pages, :bytes, :received), done: store.scans.done(scan.id),
             **store.scans.counts(scan.id) }
         end
 

@@ -73,10 +73,11 @@ module Vantick
         # @param times [Array<String>] in order, the same for all
         # @param items [Array<Hash>] in order, each with its `time`, where there is more to say of them
         # @param sheet [Hash] how the sheet looks
+        # @param code [String, nil] its code, where it is printed already
         # @return [Rows::Check] the check made
-        def add(class_id:, step:, task:, made_at:, times: [], items: times.map { |time| { time: } }, sheet: {})
+        def add(class_id:, step:, task:, made_at:, times: [], items: times.map { |time| { time: } }, sheet: {}, code: nil)
           @db.transaction do
-            code = Codes.of_sheet { |one| @db[:checks].where(code: one).any? }
+            code ||= Codes.of_sheet { |one| @db[:checks].where(code: one).any? }
             id = @db[:checks].insert(class_id:, step:, task:, made_at:, code:, sheet: JSON.generate(sheet))
             rows = items.each_with_index.map { |item, position| { **EMPTY, **item, check_id: id, position: } }
             @db[:items].multi_insert(rows)

@@ -41,8 +41,8 @@ module Vantick
         # @return [Rows::Scan]
         def receive(id, from, data)
           scan = find(id)
-          raise Core::Error.new("This part of the file does not follow the last one: send the file again.", field: :at) if from != scan.received
-          raise Core::Error.new("This is more than the file was said to have: send it again.", field: :data) if from + data.bytesize > scan.bytes
+          refuse("This part of the file does not follow the last one: send the file again.", :at) if from != scan.received
+          refuse("This is more than the file was said to have: send it again.", :data) if from + data.bytesize > scan.bytes
 
           FileUtils.mkdir_p(@folder)
           File.open(file(id), from.zero? ? "wb" : "ab") { |kept| kept.write(data) }
@@ -50,16 +50,18 @@ module Vantick
           update(id, received:, state: received == scan.bytes ? "waiting" : "coming")
         end
 
-        # @return [String] where a stack of the demo class lies, where there is one
-        def made_up_file = File.join(@folder, "made-up.pdf")
-
-        def made_up? = File.exist?(made_up_file)
+        # @return [Hash, nil] the sheet of the stack that the demo class comes with, where there is one
+        def made_up
+          about = File.join(@folder, "made-up.json")
+          JSON.parse(File.read(about), symbolize_names: true) if File.exist?(about)
+        end
 
         # @return [Rows::Scan] of the made-up stack, waiting for its turn
         def take_made_up(class_id, made_at)
-          bytes = File.size(made_up_file)
-          scan = add(class_id:, name: File.basename(made_up_file), bytes:, made_at:)
-          FileUtils.cp(made_up_file, file(scan.id))
+          stack = File.join(@folder, "made-up.pdf")
+          bytes = File.size(stack)
+          scan = add(class_id:, name: File.basename(stack), bytes:, made_at:)
+          FileUtils.cp(stack, file(scan.id))
           update(scan.id, received: bytes, state: "waiting")
         end
 
@@ -169,6 +171,8 @@ module Vantick
         end
 
         private
+
+        def refuse(words, field) = raise(Core::Error.new(words, field:))
 
         def add_page(scan_id, page)
           row = page.slice(:number, :state, :words, :check_id, :child_id, :page, :picture)

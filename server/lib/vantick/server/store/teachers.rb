@@ -18,7 +18,9 @@ module Vantick
           "class_id" => ->(db, id) { db[:classes].where(id:).select_map(:id) },
           "to_class_id" => ->(db, id) { db[:classes].where(id:).select_map(:id) },
           "scan_id" => ->(db, id) { db[:scans].where(id:).select_map(:class_id) },
-          "scan_page_id" => ->(db, id) { db[:scan_pages].join(:scans, id: :scan_id).where(Sequel[:scan_pages][:id] => id).select_map(:class_id) },
+          "scan_page_id" => lambda do |db, id|
+            db[:scan_pages].join(:scans, id: :scan_id).where(Sequel[:scan_pages][:id] => id).select_map(:class_id)
+          end,
           "piece_id" => lambda do |db, id|
             db[:scan_pieces].join(:scan_pages, id: :scan_page_id).join(:scans, id: :scan_id)
                             .where(Sequel[:scan_pieces][:id] => id).select_map(:class_id)

@@ -1,0 +1,182 @@
+<script setup lang="ts">
+import { onKeyStroke } from "@vueuse/core";
+import { computed, nextTick, ref, watch } from "vue";
+import { listPieces, readCheck, settlePiece, useAsked, useDoing, useFacts, type Piece } from "@/api";
+import { DialFace } from "@/dial";
+import { useRouteNumber } from "@/route";
+import { useOwnClass } from "@/school";
+
+/** What the reader was not sure of: a piece of paper large, what it may be as keys, or typed; Enter is next. */
+const facts = useFacts();
+const id = useRouteNumber("id");
+const { data: check } = useAsked("check", () => id.value && [id.value], readCheck);
+const { data: pieces, trouble } = useAsked("pieces", () => id.value && [id.value, true], listPieces, {
+  fresh: true,
+});
+useOwnClass(() => check.value?.class_id);
+
+const at = ref(0);
+/** What was settled here, by piece: going back shows it again. */
+const settled = ref(new Map<number, string>());
+const text = ref("");
+const input = ref<{ focus: () => void }>();
+const { busy, trouble: refused, doing } = useDoing();
+const piece = computed<Piece | undefined>(() => pieces.value?.[at.value]);
+const item = computed(() => check.value?.items.find((one) => one.id === piece.value?.item_id));
+const child = computed(() => check.value?.children.find((one) => one.id === piece.value?.child_id));
+const left = computed(() => (pieces.value?.length ?? 0) - settled.value.size);
+
+interface Guess {
+  answer: string;
+  words: string;
+  hands?: { hour_hand_degrees: number; minute_hand_degrees: number };
+}
+
+const HANDS = /hour=([\d.]+) minute=([\d.]+)/;
+
+function handsOf(answer: string): Guess["hands"] {
+  const found = HANDS.exec(answer);
+  return found ? { hour_hand_degrees: Number(found[1]), minute_hand_degrees: Number(found[2]) } : undefined;
+}
+
+/** What the reader takes it for; of hands also what may have been drawn. */
+const guesses = computed<Guess[]>(() => {
+  const seen = (piece.value?.guesses ?? []).map((answer) => ({
+    answer,
+    words: HANDS.test(answer) ? "as it is drawn" : answer,
+    hands: handsOf(answer),
+  }));
+  const drawn = (item.value?.drawings ?? []).map((one) => ({
+    answer: one.answer,
+    words: one.name,
+    hands: one,
+  }));
+  return [...seen, ...drawn].slice(0, 9);
+});
+
+watch(
+  piece,
+  async (now) => {
+    text.value = now ? (settled.value.get(now.id) ?? "") : "";
+    await nextTick();
+    input.value?.focus();
+  },
+  { immediate: true },
+);
+
+async function take(answer: string): Promise<void> {
+  const now = piece.value;
+  if (!now || !answer.trim()) return;
+  if (busy.value || !(await doing(() => settlePiece(now.id, answer.trim())))) return;
+  settled.value = new Map(settled.value).set(now.id, answer.trim());
+  at.value += 1;
+}
+
+/** A number alone is the guess with that number. */
+function enter(): void {
+  const typed = text.value.trim();
+  const guess =
+    piece.value?.kind !== "words" && /^\d$/.test(typed) ? guesses.value[Number(typed) - 1] : undefined;
+  void take(guess?.answer ?? typed);
+}
+
+/** Of hands nothing is typed: the number is the answer. */
+onKeyStroke(
+  (event) => /^[1-9]$/.test(event.key),
+  (event) => {
+    const guess = guesses.value[Number(event.key) - 1];
+    const typing = text.value !== (settled.value.get(piece.value?.id ?? 0) ?? "");
+    if (piece.value?.kind !== "hands" || typing || !guess) return;
+    event.preventDefault();
+    void take(guess.answer);
+  },
+);
+onKeyStroke("Escape", () => at.value > 0 && (at.value -= 1));
+</script>
+
+<template>
+  <div class="page narrow">
+    <div class="page-head">
+      <h1>Look at paper</h1>
+      <span v-if="check" class="quiet">{{ facts.titleOf(check) }}</span>
+      <div class="actions">
+        <BButton v-if="check" variant="outline-primary" :to="{ name: 'class', params: { id } }">
+          What the answers say
+        </BButton>
+      </div>
+    </div>
+    <p v-if="trouble" class="field-error" role="alert">{{ trouble }}</p>
+    <p v-else-if="!pieces || !check" class="quiet" aria-live="polite">Fetching the pieces…</p>
+    <template v-else-if="piece && item">
+      <p class="question d-flex flex-wrap gap-3 align-items-center mb-2">
+        <span class="clock">
+          <DialFace :facts="facts.of(item.dial)" :label="`Clock at ${item.time}`" detail="small" />
+        </span>
+        <span>
+          <strong>{{ child?.name }}</strong>
+          · {{ item.right }}
+          <span class="quiet d-block" role="status">{{ at + 1 }} of {{ pieces.length }}</span>
+        </span>
+      </p>
+      <img class="piece" :src="`/api/pieces/${piece.id}/picture`" :alt="`What ${child?.name} wrote`" />
+      <ol v-if="guesses.length" class="guesses list-unstyled d-flex flex-wrap gap-2">
+        <li v-for="(guess, place) in guesses" :key="`${piece.id} ${place}`">
+          <BButton variant="outline-primary" class="guess" @click="take(guess.answer)">
+            <b>{{ place + 1 }}</b>
+            <DialFace v-if="guess.hands" class="drawn" :facts="guess.hands" detail="small" />
+            {{ guess.words }}
+          </BButton>
+        </li>
+      </ol>
+      <form class="d-flex gap-2" @submit.prevent="enter">
+        <BFormInput
+          ref="input"
+          v-model="text"
+          maxlength="200"
+          autocomplete="off"
+          :aria-label="`What ${child?.name} wrote`"
+          :placeholder="guesses.length ? 'A number, or type it' : 'Type it, in full or short: qt8'"
+        />
+        <BButton type="submit" variant="primary">Next</BButton>
+        <BButton variant="outline-primary" @click="take('-')">Empty</BButton>
+        <BButton variant="outline-primary" :disabled="at === 0" @click="at -= 1">Back</BButton>
+      </form>
+      <p v-if="refused" class="field-error" role="alert">{{ refused }}</p>
+      <p class="quiet mt-2">Enter is next, Escape goes back.</p>
+    </template>
+    <p v-else role="status">
+      {{ settled.size ? "All looked at." : "Nothing waits here." }}
+      <RouterLink :to="{ name: 'class', params: { id } }">What the answers say</RouterLink>
+      <span v-if="left > 0" class="quiet">{{ left }} left</span>
+    </p>
+  </div>
+</template>
+
+<style scoped lang="scss">
+.clock {
+  width: 4rem;
+}
+
+.piece {
+  display: block;
+  max-width: 100%;
+  min-height: 9rem;
+  max-height: 22rem;
+  min-width: min(100%, 22rem);
+  object-fit: contain;
+  background: var(--v-card);
+  border: 1px solid var(--v-line);
+  border-radius: 0.6rem;
+  margin-bottom: 1rem;
+}
+
+.guess {
+  display: flex;
+  align-items: center;
+  gap: 0.6rem;
+}
+
+.drawn {
+  width: 3.2rem;
+}
+</style>

@@ -1,0 +1,64 @@
+<script setup lang="ts">
+import { computed, ref } from "vue";
+import { nameScanPage, useDoing, type ScanRead } from "@/api";
+import { useClasses } from "@/school";
+
+/** A page that a person has to look at: with its picture, and whose it is, where that can be said. */
+const props = defineProps<{ page: ScanRead["others"][number] }>();
+const emit = defineEmits<{ named: [] }>();
+
+const classes = useClasses();
+const { busy, trouble, doing } = useDoing();
+const childId = ref(props.page.child_id ?? 0);
+/** Only where it is known which sheet it is, and where its marks are. */
+const nameable = computed(
+  () => props.page.check_id && props.page.corners && ["unnamed", "twice"].includes(props.page.state),
+);
+const children = computed(() => [
+  { value: 0, text: "Whose is it?" },
+  ...(classes.current?.children ?? []).map((child) => ({ value: child.id, text: child.name })),
+]);
+
+const name = (): Promise<boolean> =>
+  doing(async () => {
+    const { id, check_id, page } = props.page;
+    if (!check_id) return;
+    await nameScanPage(id, { check_id, child_id: childId.value, page: page ?? 1 });
+    emit("named");
+  });
+</script>
+
+<template>
+  <li class="d-flex gap-3 align-items-start">
+    <a :href="`/api/scan-pages/${page.id}/picture`" target="_blank" rel="noopener">
+      <img :src="`/api/scan-pages/${page.id}/picture`" :alt="`Page ${page.number}`" loading="lazy" />
+    </a>
+    <div>
+      <p class="mb-2">
+        Page {{ page.number }}:
+        {{ page.words }}
+      </p>
+      <form v-if="nameable" class="d-flex gap-2" @submit.prevent="name">
+        <BFormSelect
+          v-if="page.state === 'unnamed'"
+          v-model="childId"
+          size="sm"
+          :options="children"
+          :aria-label="`Whose is page ${page.number}?`"
+        />
+        <BButton type="submit" size="sm" variant="outline-primary" :disabled="busy || !childId">
+          {{ page.state === "twice" ? "This one counts" : "Read it" }}
+        </BButton>
+      </form>
+      <p v-if="trouble" class="field-error mb-0" role="alert">{{ trouble }}</p>
+    </div>
+  </li>
+</template>
+
+<style scoped>
+img {
+  width: 7rem;
+  border: 1px solid var(--v-line);
+  background: var(--v-card);
+}
+</style>

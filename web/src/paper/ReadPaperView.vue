@@ -1,0 +1,120 @@
+<script setup lang="ts">
+import { useDropZone } from "@vueuse/core";
+import { computed, ref } from "vue";
+import { listScans, readMadeUp, sendPaper, useAsked, useDoing } from "@/api";
+import { useClasses } from "@/school";
+import ScanCard from "./ScanCard.vue";
+
+/** The stack from the copier, or photographs of it: files go in, what was read comes out. */
+const classes = useClasses();
+const LOOK = 700;
+const { data, trouble, reload } = useAsked(
+  "scans",
+  () => classes.current && [classes.current.id],
+  listScans,
+  {
+    every: (found) =>
+      found?.scans.some((one) => ["coming", "waiting", "reading"].includes(one.state)) ? LOOK : false,
+  },
+);
+const { busy, trouble: refused, doing } = useDoing();
+/** The file on its way, and how much of it has arrived. */
+const sending = ref<{ name: string; part: number } | null>(null);
+const zone = ref<HTMLElement>();
+const { isOverDropZone } = useDropZone(zone, (files) => void send(files ?? []));
+const chosen = ref<File[] | null>(null);
+const scans = computed(() => data.value?.scans ?? []);
+
+async function send(files: readonly File[]): Promise<void> {
+  const classId = classes.current?.id;
+  if (!classId || busy.value) return;
+  await doing(async () => {
+    for (const file of files) {
+      sending.value = { name: file.name, part: 0 };
+      await sendPaper(classId, file, (part) => (sending.value = { name: file.name, part }));
+      await reload();
+    }
+  });
+  sending.value = null;
+  chosen.value = null;
+}
+
+const tryIt = (): Promise<boolean> =>
+  doing(async () => {
+    if (classes.current) await readMadeUp(classes.current.id);
+    await reload();
+  });
+</script>
+
+<template>
+  <div class="page narrow">
+    <div class="page-head">
+      <h1>Read paper</h1>
+      <span v-if="classes.current" class="quiet">{{ classes.current.name }}</span>
+    </div>
+    <p v-if="!classes.current">
+      Paper is read for a class.
+      <RouterLink :to="{ name: 'new-class' }">Make one first</RouterLink>
+    </p>
+    <template v-else>
+      <section
+        ref="zone"
+        class="zone text-center"
+        :class="{ over: isOverDropZone }"
+        aria-label="Files to read"
+      >
+        <i class="bi bi-file-earmark-arrow-up" aria-hidden="true"></i>
+        <p class="mb-2">
+          Put the stack on the copier, or photograph sheet by sheet, and give the file to Vantick.
+        </p>
+        <BFormFile
+          v-model="chosen"
+          plain
+          multiple
+          accept=".pdf,.jpg,.jpeg,.png,application/pdf,image/jpeg,image/png"
+          aria-label="Files from the copier or a phone"
+          :disabled="busy"
+          @update:model-value="chosen?.length && send(chosen)"
+        />
+        <p class="quiet mt-2 mb-0">
+          PDF, JPEG or PNG, up to 200 pages. Several at a time. Or drop them here.
+        </p>
+        <BButton
+          v-if="data?.made_up && !scans.length"
+          variant="outline-primary"
+          class="mt-3"
+          :disabled="busy"
+          @click="tryIt"
+        >
+          Try it with a made-up stack
+        </BButton>
+      </section>
+      <p v-if="sending" role="status" class="d-flex align-items-center gap-3">
+        <BProgress class="flex-fill" :value="sending.part" :max="1" :aria-label="`Sending ${sending.name}`" />
+        Sending {{ sending.name }}…
+      </p>
+      <p v-if="refused || trouble" class="field-error" role="alert">{{ refused || trouble }}</p>
+      <div class="d-grid gap-3">
+        <ScanCard v-for="scan in scans" :key="scan.id" :scan="scan" @changed="reload" />
+      </div>
+    </template>
+  </div>
+</template>
+
+<style scoped lang="scss">
+.zone {
+  border: 2px dashed var(--v-edge);
+  border-radius: var(--v-radius);
+  background: var(--v-card);
+  padding: 2rem 1.5rem;
+  margin-bottom: 1.25rem;
+
+  &.over {
+    background: var(--v-hour-tint);
+  }
+
+  .bi {
+    font-size: 2rem;
+  }
+}
+</style>
