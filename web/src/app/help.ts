@@ -16,7 +16,8 @@ export const HELP: Readonly<Record<string, readonly string[]>> = {
   ],
   sheets: [
     "What is set on the left is drawn in the middle, as it will print.",
-    "The code in the corner of a sheet finds it again under Check.",
+    "The code in the corner of a sheet finds it again under Check, and lets Vantick read the paper back.",
+    "On both sides, each child's sheet and the answers begin on paper of their own.",
   ],
   checks: [
     "A check is a slip with a few clocks. Make it, print the slips, type in what they wrote.",
@@ -30,6 +31,15 @@ export const HELP: Readonly<Record<string, readonly string[]>> = {
   check: [
     "Type as fast as you read: qt8 is quarter to eight, 2.45 is 2:45, a dash is nothing.",
     "Enter goes on to the next clock. ! puts your own verdict in the place of Vantick's.",
+  ],
+  paper: [
+    "Scan the whole stack, in any order. Every sheet says by its code whose it is.",
+    "What is sure is marked. The rest, and all words, you look at: one piece of paper after the other.",
+    "Pictures go after thirty days, or when you remove the file. Answers stay.",
+  ],
+  look: [
+    "The number of a dial takes it; or type what is written, then Enter. Escape goes back.",
+    "A dash, or Empty, is for nothing written.",
   ],
   class: ["For each child what may lie behind the mistakes, and for the class what to do about it tomorrow."],
   children: ["A ring is filled by how far a child is on a step. Press a name for the record."],
