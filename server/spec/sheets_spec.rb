@@ -143,6 +143,85 @@ RSpec.describe Vantick::Server::Sheets::Sheets do
     expect(found).to eq([[4, 0], [0, 4], [4, 4]])
   end
 
+  # What each kind of sheet says, read back from the file.
+  describe "in the file" do
+    def material(kind, step, **more)
+      query = URI.encode_www_form(kind:, step:, seed: 3, **more)
+      texts("#{address}/material.pdf?#{query}").join("\n").gsub(/\s+/, " ")
+    end
+
+    def answers(**settings)
+      made = make(**settings)
+      texts("/api/checks/#{made['check_id']}/sheet.pdf?part=answers").join("\n").gsub(/\s+/, " ")
+    end
+
+    def sheet(**settings) = texts("/api/checks/#{make(**settings)['check_id']}/sheet.pdf?part=sheets").join("\n").gsub(/\s+/, " ")
+
+    it "says between which times an estimate is right" do
+      expect(answers(kind: "estimate", step: "quarters", count: 4).scan(/between \d+:\d\d/).length).to eq(4)
+    end
+
+    it "says so where words and digits are both asked for, with a line and boxes for each dial" do
+      expect(sheet(both: true, count: 2)).to include("Write the time in words and in digits.")
+      fields = Vantick::Server::Pages::Printing
+      check = store.checks.find(make(both: true, count: 2)["check_id"])
+      kept = fields.of_check(check, store.classes.find(check.class_id)).kept(check).pages.first.fields
+      expect(kept.map(&:kind).tally).to eq(digit: 8, words: 2)
+    end
+
+    it "offers noon and midnight, and asks them" do
+      told = sheet(kind: "facts", task: "day_half", step: "day_halves", count: 6)
+      expect(told).to match(/\d\. noon/).and match(/\d\. midnight/)
+      expect(told.scan("a.m.").length).to eq(6)
+    end
+
+    it "has a method card with one way of counting for each half, and what each place means where nothing is counted" do
+      expect(material("step_card", "fives")).to include("Right half: count from the 12 in", "Left half: count back from the 12.")
+      expect(material("step_card", "quarters")).to include("12: o'clock. 3: quarter past. 6:")
+    end
+
+    it "takes home the whole method and the words that homes use, also of steps without whole times" do
+      whole = material("home", "fives_to")
+      expect(whole).to include("This week we read: fives to", "Say the whole time.", "name the hour that comes next")
+      expect(whole.scan(/(?:of|till|before) \w+/).length).to be >= 3
+      expect(material("home", "fives_facts")).to match(/from the \d+ to the \d+: \d+/)
+      expect(material("home", "day_halves")).to match(/in the (?:morning|evening|afternoon): [ap]\.m\./)
+      expect(material("home", "hour_hand")).to include("Name that hour.")
+    end
+
+    it "has hands to cut out that end where they do on the dial they are made for" do
+      kind = Vantick::Server::Documents::BigDials
+      dial = Vantick::Server::Documents::Dial
+      tips = [dial::HOUR, dial::MINUTE].map { |outline| -outline.first.last }
+      expect(kind::HANDS.values.map { |hand| hand[:reach] }).to eq(tips)
+      expect(material("make", "minutes")).to include("fold at the dots", "an adult pierces the hole")
+    end
+
+    it "says things in the class's own words, on every page with class, title and day" do
+      put("#{address}/conventions", { conventions: { past_word: "after", to_word: "of" } })
+      told = sheet(kind: "rewrite", task: "digital_to_words", step: "quarter_to", count: 12)
+      expect(told).to include("Quarter of").and match(/Curlew · \d+ \w+ \d{4}/)
+      expect(answers(kind: "read", step: "quarter_to", count: 4)).to include("quarter of")
+    end
+
+    it "shades a half so that a copier keeps it, with lines beside" do
+      page = Vantick::Server::Documents::Page
+      grey = page::SHADE.scan(/../).sum { |part| part.to_i(16) } / 3.0 / 255
+      expect(1 - grey).to be_between(0.15, 0.2)
+      lines = [true, false].map { |halves| preview(halves:, count: 1).body["pages"].first.scan("<line").length }
+      expect(lines.reduce(:-)).to be > 15
+    end
+  end
+
+  it "has its typeface in a dial alone, with the letters that are on it" do
+    svg = plain("/api/dial.svg?time=7:45&numerals=all").body
+    data = svg[/base64,([^)]+)\)/, 1].unpack1("m")
+    font = TTFunk::File.new(data)
+    expect(("0".."9").all? { |digit| font.cmap.unicode.first[digit.ord].positive? }).to be(true)
+    expect(data.bytesize).to be < 60_000
+    expect(plain("/api/dial.svg?numerals=none").body).not_to include("font-face")
+  end
+
   it "keeps answers on pages of their own" do
     made = make(kind: "draw", task: "words_to_dial", count: 6)
     sheets, answers = %w[sheets answers].map { |part| texts("/api/checks/#{made['check_id']}/sheet.pdf?part=#{part}").join }

@@ -48,6 +48,11 @@ RSpec.describe Vantick::Server::Documents::AnswerTables do
     end
   end
 
+  it "are refused by their first row that is wrong, however many there are" do
+    rows = ["child,clock 1,clock 2,clock 3", *Array.new(1_000) { |at| "Somebody #{at},7:45,7:46,7:47" }].join("\n")
+    expect(take(rows)).to be_refused(422).at("table").saying(/Row 2: nobody/)
+  end
+
   it "have the nought that a spreadsheet took from a class's way of writing, and names with any apostrophe" do
     of = make_class(["D'Arcy", "Ana"])
     put("/api/classes/#{of['id']}/conventions", { conventions: { separator: "point" } })
