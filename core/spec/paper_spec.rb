@@ -1,5 +1,7 @@
 # frozen_string_literal: true
 
+require_relative "../../demo/copier/child_hand"
+
 # Small pictures that are drawn here, point by point, so that what is in them is known.
 RSpec.describe Vantick::Core::Paper do
   def picture(width, height, paper: 240)
@@ -63,6 +65,64 @@ RSpec.describe Vantick::Core::Paper do
     end
   end
 
+  # As the copier's stand-in has children write: bent, with arrow heads, drawn twice, rubbed out, in pencils of all kinds.
+  describe "what made-up children write" do
+    def written(width, height, seed)
+      canvas = Vantick::Copier::Canvas.new(width, height)
+      yield canvas, Vantick::Copier::ChildHand.new(Random.new(seed))
+      grain = Random.new(seed)
+      described_class::Picture.new(width, height, canvas.bytes.bytes.map { |grey| (grey - 6 + grain.rand(12)).clamp(0, 255) }.pack("C*"))
+    end
+
+    def box(digit, seed)
+      written(39, 55, seed) do |canvas, hand|
+        canvas.stroke([[0, 0], [38, 0], [38, 54], [0, 54], [0, 0]], 2, 30)
+        hand.write_digit(canvas, [0, 0, 39, 55], digit, 5.0) if digit
+      end
+    end
+
+    it "has hands that are found where they point to, four of five times without a person" do
+      off = (1..120).map do |seed|
+        time = Vantick::Core::Dial::DialTime.all[(seed * 173) % 720]
+        hands = [time.hands.hour_degrees.to_f, time.hands.minute_degrees.to_f]
+        drawn = written(138, 138, seed) { |canvas, hand| hand.draw_hands(canvas, [69, 69], 69, hands, 5.0) }
+        seen = described_class::HandsSeen.new(drawn)
+        found = seen.readings.first if seen.sure?
+        next unless found
+
+        [found.hour_degrees, found.minute_degrees].zip(hands).map { |one, other| Vantick::Core::Dial::Hands.apart(one, other).abs }.max
+      end
+      expect(off.compact.length).to be >= 96
+      expect(off.compact.count { |degrees| degrees < 2 }).to be >= off.compact.length * 0.95
+      expect(off.compact.max).to be < 8
+    end
+
+    it "has digits that are read, and none is sure that is read wrongly" do
+      read = (0..9).to_a.product((1..12).to_a).to_h { |digit, seed| [[digit, seed], described_class::FieldReader.digit(box(digit, seed))] }
+      expect(read.select { |(digit, _), seen| seen.sure? && seen.digit != digit }).to eq({})
+      expect(read.count { |(digit, _), seen| seen.digit == digit }).to be >= 114
+      expect(read.count { |_, seen| seen.sure? }).to be >= 84
+    end
+
+    it "has digits turned round, which are read and remarked on" do
+      turned = [2, 3, 7].product((1..8).to_a).map do |digit, seed|
+        plain = box(digit, seed)
+        rows = (0...plain.height).map { |row| plain.bytes.byteslice(row * plain.width, plain.width).reverse }
+        [digit, described_class::FieldReader.digit(described_class::Picture.new(plain.width, plain.height, rows.join))]
+      end
+      expect(turned.count { |digit, seen| seen.mirrored && seen.digit == digit }).to be >= 8
+      expect(turned.select { |digit, seen| seen.mirrored && seen.digit != digit }).to eq([])
+    end
+
+    it "has times in four boxes, and numbers in two, one of which may be empty" do
+      reader = described_class::FieldReader.new(task(:dial_to_digital), time("7:25"))
+      expect(reader.digits([nil, 7, 2, 5].map { |digit| box(digit, 3) })).to have_attributes(text: "7:25", sure: true)
+      expect(reader.digits([7, nil].map { |digit| box(digit, 3) })).to have_attributes(text: "7", sure: true)
+      half = reader.digits([nil, 7, nil, 5].map { |digit| box(digit, 3) })
+      expect([half.sure, half.guesses.length]).to eq([false, 3])
+    end
+  end
+
   describe "the four marks" do
     # Corners of a piece of paper, turned about the middle of a page; the first mark is open.
     def page(degrees, size: [900, 1300], open: 0)
@@ -93,9 +153,24 @@ RSpec.describe Vantick::Core::Paper do
       end
     end
 
-    it "are not found on a blank page, nor where one is missing" do
+    it "are not found on a blank page, nor where one is missing, or far from where the others would have it" do
       expect(described_class::Corners.of(picture(1240, 1754))).to eq([])
       expect(described_class::Corners.of(page(0, open: 9).first)).to eq([])
+      astray = picture(1240, 1754) do |rows|
+        [[100, 100], [1100, 100], [700, 1000], [100, 1600]].each_with_index { |corner, at| mark(rows, corner, at.zero?) }
+        line(rows, [300, 300], [340, 300], breadth: 9, grey: 30)
+      end
+      expect(described_class::Corners.of(astray)).to eq([])
+    end
+
+    it "are told from each other where a picture has several pieces: each open one has its nearest" do
+      two = picture(1240, 1754) do |rows|
+        [100, 900].each do |top|
+          [[100, top], [1100, top], [1100, top + 700], [100, top + 700]].each_with_index { |corner, at| mark(rows, corner, at.zero?) }
+        end
+      end
+      tops = described_class::Corners.of(two).map { |corners| corners.map { |corner| corner[1].round(-1) } }
+      expect(tops).to contain_exactly([100, 100, 800, 800], [900, 900, 1600, 1600])
     end
   end
 
@@ -148,6 +223,15 @@ RSpec.describe Vantick::Core::Paper do
       seen = described_class::FieldReader.digit(one)
       expect([seen.digit, seen.guesses.length, seen.mirrored]).to eq([1, 3, false])
     end
+  end
+
+  it "takes what lies outside of a picture for paper, and finds no digit on paper" do
+    dark = described_class::Picture.new(4, 4, "\0" * 16)
+    expect([dark.at(-1, 0), dark.at(1, 9), dark.at(1, 1)]).to eq([255.0, 255.0, 0.0])
+    warp = described_class::Warp.new([[0, 0], [4, 0], [4, 4], [0, 4]], [[0, 0], [4, 0], [4, 4], [0, 4]])
+    expect(dark.piece(warp, [3, 3, 2, 2], 1).bytes.bytes).to eq([0, 255, 255, 255])
+    expect(described_class::DigitFeatures.of(Array.new(9) { [0.0] * 9 })).to be_nil
+    expect(described_class::DigitReader.standard.read(Array.new(9) { [0.0] * 9 })).to eq(described_class::DigitReader::BLANK)
   end
 
   it "refuses a picture that has not a value for each point" do

@@ -126,6 +126,15 @@ RSpec.describe Vantick::Core::Choosing::SheetChoice do
     end
   end
 
+  it "asks for a number, and has fewer than the named times where fewer are wanted" do
+    expect { items(:read, :oclock, :dial_to_words, "many") }.to raise_error(core::InvalidCount) { |e| expect(e.nearest).to eq(12) }
+    expect(items(:facts, :day_halves, :day_half, 1).length).to eq(1)
+    expect(kind(:make).usual_count(step(:quarters), nil)).to eq(1)
+    times = [*step(:quarters).pool.first(6), *step(:oclock).pool.last(2)]
+    dealt = core::Choosing::Practice.new(times.uniq, count: times.uniq.length, name: "All", seed: 1)
+    expect(Array.new(2) { dealt.deal.sort }).to eq([times.uniq.sort] * 2)
+  end
+
   it "refuses a kind that there is not" do
     expect { kind(:poster) }.to raise_error(core::UnknownName, /poster/)
   end
@@ -168,5 +177,7 @@ RSpec.describe Vantick::Core::Choosing::Problems do
     expect([problem.text[/\A\w+ is at 8:45/], problem.answer]).to eq(["Choir is at 8:45", "55 minutes"])
     expect(asked(%w[1:00 2:00 3:00 7:00], [{ time: "15:15", what: "home" }]).length).to eq(3)
     expect(asked(%w[1:00 2:00 3:00 1:10], [{ time: "15:15", what: "home" }]).last.answer).to eq("2 hours 5 minutes")
+    expect(asked(%w[1:00 2:00 3:00 2:14], [{ time: "15:15", what: "home" }]).last.answer).to eq("1 hour 1 minute")
+    expect(asked(%w[1:00], []).length).to eq(1)
   end
 end

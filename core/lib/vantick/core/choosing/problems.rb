@@ -49,7 +49,7 @@ module Vantick
 
           def length(minutes, words)
             hours, rest = minutes.divmod(60)
-            parts = { hours => words[hours == 1 ? :hour : :hours], rest => words[rest == 1 ? :minute : :minutes] }
+            parts = [[hours, words[hours == 1 ? :hour : :hours]], [rest, words[rest == 1 ? :minute : :minutes]]]
             parts.reject { |number, _| number.zero? }.map { |number, name| "#{number} #{name}" }.join(" ")
           end
 

@@ -7,7 +7,7 @@ module Vantick
       # without a person. It is never asked what would be right: only whether a little more or less of a hand would change its mark.
       class FieldReader
         # How far hands are seen off, in degrees: where so much would change the mark, a person looks (measured, `bin/bench hands_wrong`).
-        SEEN_OFF = 1.0
+        SEEN_OFF = 0.8
         # Of a box to tick, in parts of its side that are not looked at, as its own line is there; and ink in it from which on it is
         # ticked, up to which it is empty.
         RIM = 0.16

@@ -26,7 +26,7 @@ module Vantick
         # Share of a hand's rings that have ink on them.
         WHOLE = 0.72
         # The part of a hand that its direction is taken from, from the tip.
-        OUTER = 0.5
+        OUTER = 0.6
         # How far towards the tip the line is followed: the tip itself may have an arrow head.
         FOLLOWED = 0.8
         # Strokes that begin together are one hand where they end together, in radii.
