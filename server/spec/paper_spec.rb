@@ -90,6 +90,7 @@ RSpec.describe "Paper that is read" do
     expect(standing(check).map(&:verdict)).to contain_exactly("blank", "right")
     expect(get("/api/checks/#{check.id}/pieces?waiting=true").body["pieces"].length).to eq(3)
     expect(put("/api/pieces/#{pieces.first['id']}", { answer: "x" * 300 })).to be_refused(400).at("answer")
+    expect(put("/api/pieces/#{pieces[1]['id']}", { answer: "half\u0000past" }).status).to eq(200)
   end
 
   it "never changes what a person typed" do
@@ -106,6 +107,9 @@ RSpec.describe "Paper that is read" do
     page = found["others"].first
     expect(page).to include("state" => "unnamed", "check_id" => check.id, "page" => 1)
     expect(plain("/api/scan-pages/#{page['id']}/picture")["content-type"]).to eq("image/jpeg")
+    stranger = make_class(["Zora"])["children"].first["id"]
+    refused = put("/api/scan-pages/#{page['id']}", { check_id: check.id, child_id: stranger, page: 1 })
+    expect(refused).to be_refused(422).at("child_id").saying(/not in the class/)
     named = put("/api/scan-pages/#{page['id']}", { check_id: check.id, child_id: ids.last, page: 1 }).body
     expect(named).to include("read" => 1, "others" => [])
     expect(standing(check).map(&:child_id).uniq).to eq([ids.last])

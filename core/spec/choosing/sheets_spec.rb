@@ -135,6 +135,11 @@ RSpec.describe Vantick::Core::Choosing::SheetChoice do
     expect(Array.new(2) { dealt.deal.sort }).to eq([times.uniq.sort] * 2)
   end
 
+  it "prints a check that has no sheet as slips where its dials are few" do
+    of = ->(id, count) { core::Choosing::SheetKind.of_check(task(id), count).id }
+    expect([of.call(:dial_to_words, 6), of.call(:dial_to_words, 7), of.call(:hour_only, 3)]).to eq(%i[slips read read])
+  end
+
   it "refuses a kind that there is not" do
     expect { kind(:poster) }.to raise_error(core::UnknownName, /poster/)
   end

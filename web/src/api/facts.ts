@@ -110,7 +110,7 @@ export const useFacts = defineStore("facts", () => {
     return down.find((one) => among.includes(one)) ?? among[0] ?? "";
   }
 
-  /** Whether a check can be printed as slips from the browser: dials, the same for all. */
+  /** Whether a check is printed as slips: dials, the same for all. */
   function hasSlips(check: { task: string; own_times: boolean; desk: { kind: string } | null }): boolean {
     return (
       !check.own_times &&

@@ -5,5 +5,6 @@ export { queries, useAsked, wordsOf, type Asked } from "./asked";
 export { useDoing, type Doing } from "./doing";
 export * from "./questions";
 export * from "./schoolQuestions";
+export * from "./sheetQuestions";
 export * from "./paper";
 export { fileSent } from "./sent";

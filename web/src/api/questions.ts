@@ -24,9 +24,6 @@ import {
   type Removed,
   type SchoolClass,
   type Session,
-  type KeptPreview,
-  type SheetPreview,
-  type SheetSettings,
 } from "./client";
 
 /** What the pages ask of the server, by name. */
@@ -226,31 +223,6 @@ export function endLesson(id: number, leftOut: string[]): Promise<Lesson> {
 export async function openExit(id: number): Promise<number> {
   const params = { path: { lesson_id: id } };
   return (await asked(api.POST("/api/lessons/{lesson_id}/check", { params }))).check_id;
-}
-
-export function previewSheet(classId: number, body: SheetSettings): Promise<SheetPreview> {
-  const params = { path: { class_id: classId } };
-  return asked(api.POST("/api/classes/{class_id}/sheet-previews", { params, body }));
-}
-
-export function previewKept(id: number, names: boolean): Promise<KeptPreview> {
-  return asked(
-    api.GET("/api/checks/{check_id}/sheet-preview", { params: { path: { check_id: id }, query: { names } } }),
-  );
-}
-
-export function makeSheet(classId: number, body: SheetSettings): Promise<{ check_id: number; code: string }> {
-  return asked(api.POST("/api/classes/{class_id}/sheets", { params: { path: { class_id: classId } }, body }));
-}
-
-/** Two children worked on each other's sheets. */
-export function swapSheets(id: number, child_id: number, other_id: number): Promise<Check> {
-  const params = { path: { check_id: id } };
-  return asked(api.PUT("/api/checks/{check_id}/letters", { params, body: { child_id, other_id } }));
-}
-
-export function findSheet(code: string): Promise<{ check_id: number; class_id: number }> {
-  return asked(api.GET("/api/sheets/{code}", { params: { path: { code } } }));
 }
 
 /** A teacher's own verdict on an answer; null takes it back. */

@@ -17,6 +17,8 @@ module Vantick
         Reader = Struct.new(:level, :avoid, keyword_init: true) do
           def initialize(level: nil, avoid: []) = super
         end
+        # Days for which what was asked is avoided, while there is anything else (judgement).
+        LATELY_DAYS = 21
         # Choices tried for another version of a check, of which the one nearest in difficulty is taken (judgement).
         TRIED = 3
         # Sheets whose times a check's next version does not take, while there are others (judgement).

@@ -28,6 +28,14 @@ module Vantick
           all.find { |kind| kind.id.to_s == id.to_s } || raise(UnknownName.new("kind of sheet", id, all.map(&:id), field: :kind))
         end
 
+        # @param task [Task]
+        # @param count [Integer] exercises
+        # @return [SheetKind] how a check is printed that was made without a sheet: few dials are a slip
+        def self.of_check(task, count)
+          slips = find(:slips)
+          slips.tasks.include?(task) && count <= slips.most ? slips : find(:read)
+        end
+
         def initialize(entry)
           @id = entry[:id].to_sym
           @name = entry[:name]

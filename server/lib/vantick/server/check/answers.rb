@@ -11,10 +11,9 @@ module Vantick
           check = store.checks.find(input[:check_id])
           item = item_of(check)
           child_of(check)
-          text = sent[:answer].scrub("\uFFFD").tr("\u0000", "\uFFFD")
-          task = Core::Marking::Task.find(item[:task])
+          text = Store::Marks.plain(sent[:answer])
           conventions = store.classes.conventions(check[:class_id])
-          marked = Core::Marking::Marker.mark(task:, time: task.parse_time(item[:time]), text:, said: item[:said], conventions:)
+          marked = Store::Marks.judged(item, text, conventions)
           given = { uuid: sent[:id], item_id: item[:id], child_id: sent[:child_id], answer: text }
           answer, new = store.answers.add(given, marked, answered_at: now)
           answer_json(Views::CheckView.answer(answer, conventions), code: new ? 201 : 200)
@@ -41,10 +40,7 @@ module Vantick
 
         def marked(check, row, conventions)
           item = check[:items].find { |one| one[:id] == row[:item_id] }
-          task = Core::Marking::Task.find(item[:task])
-          marked = Core::Marking::Marker.mark(task:, time: task.parse_time(item[:time]), text: row[:answer], said: item[:said],
-                                              conventions:)
-          [{ uuid: SecureRandom.uuid, **row }, marked]
+          [{ uuid: SecureRandom.uuid, **row }, Store::Marks.judged(item, row[:answer], conventions)]
         end
 
         def item_of(check)

@@ -27,9 +27,8 @@ module Vantick
         # @param check [Hash] one that was kept
         # @return [Printing]
         def self.of_check(check, school_class)
-          slips = Core::Choosing::SheetKind.find(:slips)
-          kind = slips.tasks.map { |task| task.id.to_s }.include?(check[:task]) && check[:items].length <= slips.most ? "slips" : "read"
-          new(school_class, { kind:, **PLAIN, **check[:sheet], step: check[:step], task: check[:task] })
+          kind = Core::Choosing::SheetKind.of_check(Core::Marking::Task.find(check[:task]), check[:items].length)
+          new(school_class, { kind: kind.id.to_s, **PLAIN, **check[:sheet], step: check[:step], task: check[:task] })
         end
 
         # @param check [Hash] one that was kept

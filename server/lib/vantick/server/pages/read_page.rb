@@ -126,10 +126,7 @@ module Vantick
         end
 
         def marked(item, child_id, text, uuid)
-          task = Core::Marking::Task.find(item[:task])
-          time = task.parse_time(item[:time])
-          marked = Core::Marking::Marker.mark(task:, time:, text:, said: item[:said], conventions: @conventions)
-          [{ uuid:, item_id: item[:id], child_id:, answer: text }, marked]
+          [{ uuid:, item_id: item[:id], child_id:, answer: text }, Store::Marks.judged(item, text, @conventions)]
         end
       end
     end

@@ -15,8 +15,9 @@ module Vantick
           piece = store.scans.piece(input[:piece_id])
           check = store.checks.find(store.checks.check_of_item(piece.item_id))
           uuid = SecureRandom.uuid
-          given = { uuid:, item_id: piece.item_id, child_id: piece.child_id, answer: sent[:answer] }
-          store.answers.add(given, marked(check, piece, sent[:answer]), answered_at: now)
+          answer = Store::Marks.plain(sent[:answer])
+          given = { uuid:, item_id: piece.item_id, child_id: piece.child_id, answer: }
+          store.answers.add(given, marked(check, piece, answer), answered_at: now)
           answer_json(told(store.scans.settle(piece.id, uuid, now)))
         end
 
@@ -24,9 +25,7 @@ module Vantick
 
         def marked(check, piece, text)
           item = check[:items].find { |one| one[:id] == piece.item_id }
-          task = Core::Marking::Task.find(item[:task])
-          conventions = store.classes.conventions(check[:class_id])
-          Core::Marking::Marker.mark(task:, time: task.parse_time(item[:time]), text:, said: item[:said], conventions:)
+          Store::Marks.judged(item, text, store.classes.conventions(check[:class_id]))
         end
 
         def told(piece)

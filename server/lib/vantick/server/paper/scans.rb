@@ -73,6 +73,7 @@ module Vantick
           unfit("No marks were found on this page: type its answers in by hand.", :scan_page_id) unless page.corners
           scan = store.scans.find(page.scan_id)
           check = check_here(check_id, scan.class_id)
+          child_here(child_id, scan.class_id)
           pieces, answers = Pages::ReadPage.new(store, scan.class_id).fields(picture(page), page.corners, check, child_id, number)
           unfit("This sheet has no such page.", :page) if pieces.empty?
           store.scans.name_page(page.id, check_id:, child_id:, page: number, pieces:) { add(answers) }
@@ -82,6 +83,11 @@ module Vantick
           store.checks.find(check_id).tap do |check|
             unfit("This check is of another class.", :check_id) if check[:class_id] != class_id
           end
+        end
+
+        def child_here(child_id, class_id)
+          children = store.classes.children(class_id).map { |child| child[:id] }
+          unfit("This child is not in the class of this file.", :child_id) unless children.include?(child_id)
         end
 
         def add(answers) = (store.answers.add_all(answers, answered_at: now) if answers.any?)

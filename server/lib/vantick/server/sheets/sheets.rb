@@ -7,8 +7,6 @@ module Vantick
       class Sheets < Resource
         # Children whose pages are in a preview; slips of a page.
         SHOWN = { slips: 3 }.freeze
-        # Days for which what the class had is not asked again while there is anything else (judgement).
-        LATELY_DAYS = 21
 
         post "/api/classes/:class_id/sheet-previews" do
           maker = maker(input[:class_id], sent, few: SHOWN.values.max)
@@ -60,7 +58,7 @@ module Vantick
 
         def known(school_class, settings)
           kind, step = settings.transform_keys(&:to_s).values_at("kind", "step")
-          since = (Time.now.utc - (LATELY_DAYS * 86_400)).iso8601
+          since = (Time.now.utc - (Core::Choosing::SheetChoice::LATELY_DAYS * 86_400)).iso8601
           SheetMaker::Known.new(misreadings: kind == "spot" ? own_misreadings(school_class) : [],
                                 lately: store.checks.lately(school_class[:id], since),
                                 levels: kind == "levels" ? levels(school_class, step) : {})

@@ -13,6 +13,20 @@ module Vantick
           of(answer, task, task.parse_time(answer[:time]), conventions)
         end
 
+        # @param item [Hash] as kept: `task`, `time` and what was said
+        # @param text [String] as it was typed
+        # @param conventions [Core::Wording::Conventions]
+        # @return [Core::Marking::Marked]
+        # @raise [Core::AnswerTooLong]
+        def self.judged(item, text, conventions)
+          task = Core::Marking::Task.find(item[:task])
+          Core::Marking::Marker.mark(task:, time: task.parse_time(item[:time]), text:, said: item[:said], conventions:)
+        end
+
+        # @param text [String]
+        # @return [String] as the store can hold it
+        def self.plain(text) = text.scrub("\uFFFD").tr("\u0000", "\uFFFD")
+
         # @param ids [Array<String>] all misreadings that an answer may show
         # @return [Array<Symbol>] those that are told of it
         def self.causes(ids) = Core::Reading::Misreading.told(ids.map(&:to_sym))
