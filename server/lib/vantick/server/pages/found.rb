@@ -8,9 +8,9 @@ module Vantick
     module Pages
       # The pieces of paper in a picture, each with what its code says.
       module Found
-        # A code is cut out in two ways, as one may be read where the other is not: points for each point of the page, and how often it
-        # is halved then, so that grain goes (of 70 scans one alone read 69, both all).
-        WAYS = [[6, 2], [4, 1]].freeze
+        # A code is cut out in several ways, as one may be read where the others are not: points for each point of the page, and how often
+        # it is halved then, so that grain goes (of 70 scans the first alone read 70 and the second 69; of others one in thirty was lost).
+        WAYS = [[6, 2], [4, 1], [5, 1], [8, 2], [6, 1], [3, 0]].freeze
         # White round it, which is what the two papers differ by, and more.
         WHITE = 8
         # What is said of a file that has a code on it.
