@@ -7,7 +7,7 @@ RSpec.describe "Paper", :demo do
     visit "/check"
     click_link "Read paper"
     click_button "Try it with a made-up stack"
-    expect(page).to have_css("[role='status']", text: /25 pieces of paper, 1\d\d of 150 answers read, \d+ to look at/, wait: 120)
+    expect(page).to have_css("[role='status']", text: /25 pieces of paper, 1\d\d of 150 answers read, \d+ to look at/, wait: 480)
     expect(page).to have_text("No paper from Kofi.").and have_text("Page 26: Mila's page was read before")
     waiting = find_link(text: /Look at \d+/).text[/\d+/].to_i
     alone = store.db[:scan_pieces].where(sure: 1).count

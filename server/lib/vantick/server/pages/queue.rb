@@ -79,6 +79,8 @@ module Vantick
           FileUtils.rm_f(@store.scans.file(scan.id))
         rescue Store::Missing
           nil
+        rescue Sequel::DatabaseError
+          @log.puts "Vantick: the database is gone, so reading paper ends."
         end
       end
     end
