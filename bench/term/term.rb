@@ -1,8 +1,8 @@
 # frozen_string_literal: true
 
-require_relative "pupil"
-
 module Bench
+  Pupil = Vantick::Core::Simulation::Pupil
+
   # A term of a made-up class: three lessons a week, each with its recap and an exit check, and, where there are desks, ten tasks a
   # week at them.
   class Term
@@ -34,9 +34,10 @@ module Bench
     # @param teacher [#call] what chooses the step of a lesson, from the term so far
     # @param desks [Boolean]
     # @param recap [Symbol] `:chosen`, or `:all` that a step rests on
-    def initialize(kind, seed, teacher, desks: false, recap: :chosen)
+    # @param pupil [Hash] what else its pupils are made with
+    def initialize(kind, seed, teacher, desks: false, recap: :chosen, pupil: {})
       @random = Random.new(seed)
-      @pupils = Array.new(CHILDREN) { Pupil.new(kind, Random.new(@random.rand(2**31))) }
+      @pupils = Array.new(CHILDREN) { Pupil.new(kind, Random.new(@random.rand(2**31)), **pupil) }
       @answers = @pupils.to_h { |pupil| [pupil, []] }
       @lessons = []
       @weeks = []
@@ -48,14 +49,17 @@ module Bench
     # @yield [Term] before each lesson
     # @return [Term] when it is over
     def run
-      LESSONS.times do |at|
-        @day = ((at / DAYS.length) * 7) + DAYS[at % DAYS.length]
+      days.each_with_index do |day, at|
+        @day = day
         yield self if block_given?
         give(@teacher.call(self) || Core::Teaching::Step.hardest)
         week_ends if at % DAYS.length == DAYS.length - 1
       end
       self
     end
+
+    # @return [Array<Integer>] on which there are lessons
+    def days = Array.new(LESSONS) { |at| ((at / DAYS.length) * 7) + DAYS[at % DAYS.length] }
 
     # @return [Float] of what is to be known, known today
     def known
@@ -114,6 +118,7 @@ module Bench
 
     # Most of it what was chosen, the rest what the step rests on. As of old: times drawn from all that the step rests on.
     def recap_kinds(step)
+      return [] if @recap == :none
       return recap_of_all(step) if @recap == :all
 
       other = kinds(step.foundations.select { |one| one.pool.any? })

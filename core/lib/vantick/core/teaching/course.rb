@@ -48,7 +48,9 @@ module Vantick
 
         # @param by_child [Hash{Object => Tracing}]
         # @param lessons [Array<Given>] oldest first
-        def initialize(by_child, lessons)
+        # @param ladder [Array<Step>] what is to be known, where that is not all of it
+        def initialize(by_child, lessons, ladder: Step.with_times)
+          @ladder = ladder
           @by_child = by_child
           @lessons = lessons
           @counts = lessons.map(&:step).tally
@@ -72,7 +74,7 @@ module Vantick
 
         private
 
-        def ladder = Step.with_times
+        attr_reader :ladder
 
         def known? = ladder.all? { |step| expected(step) >= ROW[:known] }
 

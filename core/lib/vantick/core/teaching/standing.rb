@@ -7,8 +7,6 @@ module Vantick
       # whose times hold the time asked: 3:30 among quarters also tells of half past. What is asked of one hand counts where that
       # is learned, and for no whole time.
       class Standing
-        # Days after which what was secure is gone over again (judgement).
-        FADING_DAYS = 21
         # Whole dials that tell of the hour hand, and how many of them have to have the hour right.
         HOURS = { last: 5, right: 4 }.freeze
         # Whole dials off the quarters that tell of the numerals, likewise: quarters are known by their look.
@@ -31,8 +29,8 @@ module Vantick
         attr_reader :states
         # @return [Array<Step>] steps at which the child reads more than one in five wrong, and no single slip
         attr_reader :stumbles
-        # @return [Array<Step>] secure once, and not asked for {FADING_DAYS}
-        attr_reader :fading
+        # @return [Term::Keeping] how long it keeps each step
+        attr_reader :keeping
         # @return [Array<Step>] steps that need no more before it goes on
         attr_reader :shown
         # @return [Tracing] what is expected to be known
@@ -47,7 +45,9 @@ module Vantick
           @today = today
           @tracing = Tracing.new(answers, lessons:, today:)
           @diagnosis = Judging::Diagnosis.new(answers.map(&:marked), days: answers.map(&:day), today:)
-          @judged = Standing.by_step(answers).to_h { |step, given| [step, judge(step, given)] }
+          by_step = Standing.by_step(answers)
+          @keeping = Term::Keeping.new(by_step, today)
+          @judged = by_step.to_h { |step, given| [step, judge(step, given)] }
           @parts_shown = parts_shown(answers)
           settle
           freeze
@@ -64,6 +64,9 @@ module Vantick
           ladder = Step.with_times
           found && limit && ladder.index(found) > ladder.index(limit) ? limit : found
         end
+
+        # @return [Array<Step>] secure, and by now perhaps lost
+        def fading = states.select { |step, state| state == :secure && keeping.fading?(step) }.keys
 
         # @param step [Step, nil] that is next
         # @return [Boolean] whether it is simply the next, and nothing stands in the way
@@ -109,7 +112,6 @@ module Vantick
           @states = states_of.freeze
           @stumbles = @judged.select { |step, one| one.stumbles && states[step] != :secure && !overtaken?(step) }.keys.freeze
           @shown = shown_of.freeze
-          @fading = @judged.select { |step, one| states[step] == :secure && @today - one.last_day.to_i >= FADING_DAYS }.keys.freeze
         end
 
         def judge(step, given)

@@ -26,6 +26,12 @@ module Vantick
           freeze
         end
 
+        # @param day [Integer] on which a lesson is given that is not known of yet
+        # @param step [Step, nil] what it is about; nothing to let days go by alone
+        # @param recap [Array<Step>] what is gone over before: half of what was lost of it is expected to come back (judgement)
+        # @return [Tracing] what is expected to be known then
+        def onward(day, step: nil, recap: []) = dup.tap { |later| later.send(:play, day, step, recap) }.freeze
+
         # @param kind [Symbol] one of {KindsOfTime.all}
         # @return [Float] 0..1
         def known(kind) = @known.fetch(kind)
@@ -55,6 +61,23 @@ module Vantick
         def self.chance(step) = KindsOfTime.of_step(step).length.then { |kinds| kinds == 1 ? ROW[:lesson] : ROW[:shared] / kinds }
 
         private
+
+        BROUGHT_BACK = 0.5
+        private_constant :BROUGHT_BACK
+
+        def play(day, step, recap)
+          @known, @days, @seen = [@known, @days, @seen].map(&:dup)
+          @today = day
+          fade_all(day)
+          recap.flat_map { |one| KindsOfTime.of_step(one) }.uniq.each { |kind| bring_back(kind, day) }
+          taught(Course::Given.new(step:, day:)) if step
+        end
+
+        def bring_back(kind, day)
+          then_known = @seen.fetch(kind, [nil, @known[kind]]).last
+          @known[kind] += [then_known - @known[kind], 0].max * BROUGHT_BACK
+          @seen[kind] = [day, @known[kind]]
+        end
 
         # In order; on one day the answers come after nothing that was not taught before it.
         def happened(answers, lessons)

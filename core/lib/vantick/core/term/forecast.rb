@@ -1,0 +1,94 @@
+# frozen_string_literal: true
+
+module Vantick
+  module Core
+    module Term
+      # How likely a plan holds: children are played forward through its lessons many times, and counted on the aim's day. Nothing is said
+      # of one child.
+      class Forecast
+        ROW = NUMBERS[:forecast].freeze
+
+        # @!attribute day [Integer]
+        # @!attribute low [Integer] children; four in five runs lie between it and `high`
+        # @!attribute likely [Integer] the middle one
+        # @!attribute high [Integer]
+        Point = Struct.new(:day, :low, :likely, :high, keyword_init: true)
+        # @!attribute children [Integer] of the class
+        # @!attribute points [Array<Point>] over the weeks; the last is the aim's day
+        Told = Struct.new(:children, :points, keyword_init: true) do
+          # @return [Point] on the aim's day
+          def aim = points.last
+        end
+
+        # @param starts [Array<Start>] a child each
+        # @param lessons [Array<Planned>]
+        # @param aim [Aim]
+        # @param today [Integer]
+        # @param aim_day [Integer]
+        # @param learning [Learning]
+        # @param away [Float] 0..1, how often a child of this class is away
+        # @param desks [Array<Integer>] days on which each child has ten minutes at a desk
+        # @param runs [Integer]
+        # @param seed [Integer]
+        def initialize(starts, lessons:, aim:, today:, aim_day:, learning: Learning.guessed, away: ROW[:away], desks: [],
+                       runs: ROW[:runs], seed: 1)
+          @starts = starts
+          @kinds = aim.kinds
+          @shares = aim.shares.map { |kind, share| [@kinds.index(kind), share] }
+          @learning = learning
+          @away = away
+          @today = today
+          @runs = runs
+          @seed = seed
+          @points = points(lessons, aim_day)
+          @events = events(lessons.select(&:taught?), desks, aim_day)
+        end
+
+        # @return [Told]
+        def told
+          random = Random.new(@seed)
+          counts = Array.new(@runs) { Run.new(random, @learning, @away).counts(@starts, @events, @shares, @today) }
+          Told.new(children: @starts.length, points: @points.each_index.map { |at| point(@points[at], counts.map { |one| one[at] }.sort) }).freeze
+        end
+
+        private
+
+        # At most so many days, spread over the lessons, and the aim's day.
+        def points(lessons, aim_day)
+          days = [@today, *lessons.map(&:day).select { |day| day > @today && day < aim_day }]
+          apart = (days.length / ROW[:points].to_f).ceil
+          [*days.each_slice(apart).map(&:first), [aim_day, @today].max].uniq
+        end
+
+        def events(lessons, desks, aim_day)
+          given = lessons.select { |lesson| lesson.day <= aim_day }.map { |lesson| lesson_event(lesson) }
+          sittings = desks.select { |day| day <= aim_day }.map { |day| Event.new(day:, order: 1, taught: [], recap: [], desk: order) }
+          looks = @points.map { |day| Event.new(day:, order: 2) }
+          (given + sittings + looks).sort_by { |event| [event.day, event.order] }
+        end
+
+        # What happens on a day: what is taught (place of a kind, its share of the chance, places of what it rests on), what is gone over,
+        # what can be practised at a desk; nothing of these where it is looked.
+        Event = Struct.new(:day, :order, :taught, :recap, :desk, keyword_init: true)
+        private_constant :Event
+
+        def lesson_event(lesson)
+          kinds = Teaching::KindsOfTime.of_step(lesson.step) & @kinds
+          share = kinds.length > 1 ? ROW[:shared] / kinds.length.to_f : 1.0
+          recap = lesson.recap.flat_map { |step| Teaching::KindsOfTime.of_step(step) }.uniq.filter_map { |kind| @kinds.index(kind) }
+          Event.new(day: lesson.day, order: 0, taught: kinds.map { |kind| [@kinds.index(kind), share, below(kind)] }, recap:)
+        end
+
+        def order = @order ||= @kinds.map { |kind| [@kinds.index(kind), 1.0, below(kind)] }
+
+        def below(kind) = Teaching::KindsOfTime.below(kind).filter_map { |one| @kinds.index(one) }
+
+        def point(day, sorted)
+          edge = (1 - ROW[:band]) / 2
+          low, likely, high = [edge, 0.5, 1 - edge].map { |share| sorted[((sorted.length - 1) * share).round] }
+          Point.new(day:, low:, likely:, high:).freeze
+        end
+      end
+    end
+  end
+end

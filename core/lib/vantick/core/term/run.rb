@@ -1,0 +1,100 @@
+# frozen_string_literal: true
+
+module Vantick
+  module Core
+    module Term
+      # One course that a term may take: a class with a chance of learning and a forgetting of its own, drawn by lot, and its children.
+      class Run
+        ROW = Forecast::ROW
+        # Chance of learning, at most.
+        SUREST = 0.95
+
+        # @param random [Random]
+        # @param learning [Learning]
+        # @param away [Float]
+        def initialize(random, learning, away)
+          @random = random
+          @away = away
+          draws = Draws.new(random)
+          @chance = draws.beta(learning.ones, learning.others)
+          @hindered = ROW[:misread] / ROW[:chance]
+          @longer = 2**(draws.normal * ROW[:spread])
+          @draws = draws
+        end
+
+        # @param starts [Array<Start>]
+        # @param events [Array<#day>] in order; see {Forecast}
+        # @param shares [Array<Array(Integer, Float)>] places of the aim's kinds, and their shares
+        # @param today [Integer]
+        # @return [Array<Integer>] how many children know the aim, each time it is looked
+        def counts(starts, events, shares, today)
+          starts.map { |start| child(start, events, shares, today) }.transpose.map(&:sum)
+        end
+
+        private
+
+        def child(start, events, shares, today)
+          begin_with(start, today)
+          events.filter_map do |event|
+            next knows(shares, event.day) if event.taught.nil?
+
+            happens(event) if @random.rand >= @away
+            nil
+          end
+        end
+
+        def begin_with(start, today)
+          @rates = start.hindered.map { |hindered| hindered ? @hindered : 1.0 }
+          own = @chance * (2**(@draws.normal * ROW[:own]))
+          @rates.map! { |rate| [rate * own, SUREST].min }
+          @known = start.known.map { |chance| @random.rand < chance }
+          @half = start.strengths.map { |days| days * @longer }
+          @last = Array.new(@known.length, today)
+        end
+
+        def happens(event)
+          event.recap.each { |kind| touch(kind, event.day, ROW[:recap]) }
+          return at_desk(event) if event.desk
+
+          event.taught.each { |kind, share, below| touch(kind, event.day, @rates[kind] * share * ready(below)) }
+        end
+
+        # The first that is not known, as far as what it rests on is.
+        def at_desk(event)
+          kind, _, below = event.desk.find { |place, _, _| !@known[place] }
+          kind ? touch(kind, event.day, ROW[:desk] * ready(below)) : nil
+        end
+
+        def ready(below) = below.all? { |place| @known[place] } ? 1.0 : ROW[:alone]
+
+        # What is known and was kept is kept longer; what was not is learned anew with the chance given.
+        def touch(kind, day, chance)
+          if @known[kind]
+            kept = 2.0**((@last[kind] - day) / @half[kind])
+            return kept(kind, day, kept) if @random.rand < kept
+
+            @known[kind] = false
+          end
+          learn(kind, day) if @random.rand < chance
+        end
+
+        def kept(kind, day, chance)
+          @half[kind] = Strength.longer(@half[kind], chance)
+          @last[kind] = day
+        end
+
+        def learn(kind, day)
+          @known[kind] = true
+          @half[kind] = Strength::ROW[:begin] * @longer
+          @last[kind] = day
+        end
+
+        # @return [Integer] 1 for a child who reads enough of the aim's times
+        def knows(shares, day)
+          there = shares.sum { |kind, share| @known[kind] && @random.rand < 2.0**((@last[kind] - day) / @half[kind]) ? share : 0.0 }
+          there >= NUMBERS[:knows] - 1e-9 ? 1 : 0
+        end
+      end
+    end
+  end
+end

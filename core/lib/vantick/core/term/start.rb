@@ -1,0 +1,32 @@
+# frozen_string_literal: true
+
+module Vantick
+  module Core
+    module Term
+      # Where one child stands as a forecast begins, kind of times by kind.
+      # @!attribute known [Array<Float>] 0..1
+      # @!attribute strengths [Array<Float>] half-lives in days
+      # @!attribute hindered [Array<Boolean>] whether a likely misreading lies in the way
+      Start = Struct.new(:known, :strengths, :hindered, keyword_init: true)
+
+      class Start
+        # @param standing [Teaching::Standing]
+        # @param tracing [Teaching::Tracing] of the same child
+        # @param kinds [Array<Symbol>]
+        # @return [Start]
+        def self.of(standing, tracing, kinds)
+          steps = kinds.map { |kind| Start.step_of(kind) }
+          strengths = steps.map { |step| standing.keeping.strength(step)&.days || Strength::ROW[:begin].to_f }
+          hindered = steps.map { |step| standing.diagnosis.likely.any? { |one| step.shows?(one) } }
+          new(known: kinds.map { |kind| tracing.known(kind) }, strengths:, hindered:).freeze
+        end
+
+        # @param kind [Symbol]
+        # @return [Teaching::Step] the first that has it
+        def self.step_of(kind)
+          (@steps ||= {})[kind] ||= Teaching::Step.with_times.find { |step| Teaching::KindsOfTime.of_step(step).include?(kind) }
+        end
+      end
+    end
+  end
+end
