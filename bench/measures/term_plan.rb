@@ -36,7 +36,8 @@ module Bench
 
   # @param after [Integer] days after the last lesson
   def kept_by_recap(seed, teacher, without, after: 0)
-    mean(planned_terms(seed, teacher).values.map { |term| term.kept(after) }) / mean(with_recap(seed, teacher, without).map { |term| term.kept(after) })
+    both = [planned_terms(seed, teacher).values, with_recap(seed, teacher, without)]
+    both.map { |terms| mean(terms.map { |term| term.kept(after) }) }.reduce(:/)
   end
 
   def mean(values) = values.sum / values.length.to_f
@@ -65,7 +66,8 @@ module Bench
   def starts(term)
     term.answers.map do |_, asked|
       standing = Teaching::Standing.new(asked, today: term.day, lessons: term.lessons)
-      Vantick::Core::Term::Start.of(standing, Teaching::Tracing.new(asked, lessons: term.lessons, today: term.day, parts: true), term.aim.kinds)
+      tracing = Teaching::Tracing.new(asked, lessons: term.lessons, today: term.day, parts: true)
+      Vantick::Core::Term::Start.of(standing, tracing, term.aim.kinds)
     end
   end
 
@@ -86,7 +88,33 @@ module Bench
   measure(:forecast_honest, "terms whose end lies within the band of four in five told at week 4", "0.7 to 0.9") do |seed|
     found = forecasts(seed)
     Taken.new(share(found) { |band, truth| truth.between?(band.low, band.high) },
-              { "below it" => share(found) { |band, truth| truth < band.low }, "above it" => share(found) { |band, truth| truth > band.high },
+              { "below it" => share(found) { |band, truth| truth < band.low },
+                "above it" => share(found) { |band, truth| truth > band.high },
                 "breadth of the band, children" => mean(found.map { |band, _| band.high - band.low }) })
+  end
+
+  # A school year of three lessons a week, planned for a class that stands in its fifth week.
+  YEAR = { lessons: 110, weekdays: { monday: 45, wednesday: 45, friday: 30 } }.freeze
+
+  def year_ahead(seed)
+    term = PlannedTerm.new(:usual, seed, PLANNED, lost: false)
+    term.run { |so_far| break if so_far.lessons.length == FORECAST_LESSON }
+    slots = Vantick::Core::Term::Days.lessons(first: term.day, last: term.day + 300, weekdays: YEAR[:weekdays]).first(YEAR[:lessons])
+    planner = lambda do
+      Vantick::Core::Term::Planner.new(tracings: term.tracings, lessons: term.lessons, slots:, from: term.day, aim: term.aim,
+                                       aim_day: slots.last.day).plan
+    end
+    [term, planner, slots.last.day]
+  end
+
+  measure(:plan_time, "seconds to plan a year and forecast it, over 300 bare runs of the same simulation", "at most 2") do |seed|
+    term, planner, aim_day = year_ahead(seed)
+    plan = planner.call
+    forecast = Vantick::Core::Term::Forecast.new(starts(term), lessons: plan, aim: term.aim, today: term.day, aim_day:)
+    bare = quickest(2) { forecast.counts }
+    planned = quickest(2) { planner.call }
+    whole = quickest(2) { forecast.told }
+    Taken.new((planned + whole) / bare, { "planning alone" => planned / bare,
+                                           "seconds of planning" => planned, "seconds of the forecast" => whole })
   end
 end

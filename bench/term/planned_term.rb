@@ -15,14 +15,14 @@ module Bench
     # @param lost [Boolean] whether two weeks fall out that nobody foresaw
     # @param steps [Array<Core::Teaching::Step>, nil] lessons to give, where they are those of another term
     def initialize(kind, seed, teacher, lost:, recap: :chosen, aim: :fives, steps: nil)
-      super(kind, seed, steps ? ->(term) { steps[term.lessons.length] } : teacher, recap:, pupil: { rates: RATES.fetch(kind), **PUPIL })
+      super(kind, seed, steps ? ->(term) { steps[term.lessons.length] } : teacher, recap:, make: { rates: RATES.fetch(kind), **PUPIL })
       @lost = lost
       @aim = Core::Term::Aim.new(aim)
       @ever = {}
     end
 
     # @return [Array<Core::Term::Days::Slot>] as they stood in the plan; Julian days from a Monday
-    def slots = @slots ||= Array.new(LESSONS) { |at| Core::Term::Days::Slot.new(day: ((at / DAYS.length) * 7) + DAYS[at % DAYS.length], minutes: 45) }
+    def slots = @slots ||= Term.instance_method(:days).bind_call(self).map { |one| Core::Term::Days::Slot.new(day: one, minutes: 45) }
 
     def days = slots.map(&:day).reject { |day| @lost && LOST.cover?(day) }
 

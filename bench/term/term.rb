@@ -34,10 +34,10 @@ module Bench
     # @param teacher [#call] what chooses the step of a lesson, from the term so far
     # @param desks [Boolean]
     # @param recap [Symbol] `:chosen`, or `:all` that a step rests on
-    # @param pupil [Hash] what else its pupils are made with
-    def initialize(kind, seed, teacher, desks: false, recap: :chosen, pupil: {})
+    # @param make [Hash] what else its pupils are made with
+    def initialize(kind, seed, teacher, desks: false, recap: :chosen, make: {})
       @random = Random.new(seed)
-      @pupils = Array.new(CHILDREN) { Pupil.new(kind, Random.new(@random.rand(2**31)), **pupil) }
+      @pupils = Array.new(CHILDREN) { Pupil.new(kind, Random.new(@random.rand(2**31)), **make) }
       @answers = @pupils.to_h { |pupil| [pupil, []] }
       @lessons = []
       @weeks = []

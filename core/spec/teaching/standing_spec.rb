@@ -45,10 +45,10 @@ RSpec.describe Vantick::Core::Teaching::Standing do
     end
   end
 
-  it "lets what was secure fade when it is not asked for three weeks" do
+  it "lets what was secure fade when it is not asked for some days" do
     given = right(:quarters, quarters, [1, 2])
-    expect(standing(given, today: 22).fading).not_to include(step(:quarters))
-    expect(standing(given, today: 23).fading).to include(step(:quarters))
+    expect(standing(given, today: 6).fading).not_to include(step(:quarters))
+    expect(standing(given, today: 7).fading).to include(step(:quarters))
   end
 
   # Asked once in the first week, when it was new, and never again.

@@ -15,6 +15,7 @@ module Vantick
         # The chance of learning in a lesson, and how much is known at the beginning, by kind of class.
         CLASSES = { behind: [0.12..0.35, 0.03], usual: [0.2..0.5, 0.15], ahead: [0.3..0.6, 0.45], uneven: [0.1..0.7, 0.25] }.freeze
         CONSISTENCY = 0.75
+        ASKED = %i[dial_to_words dial_to_digital].freeze
         # From which recall on a step counts as known: more than two in three answers come right then.
         KNOWS = 0.75
 
@@ -106,7 +107,7 @@ module Vantick
           end
         end
 
-        def self.shows?(misreading, time) = %i[dial_to_words dial_to_digital].map { |id| Marking::Task.find(id) }.any? { |task| misreading.chance?(time, task) }
+        def self.shows?(misreading, time) = ASKED.any? { |task| misreading.chance?(time, Marking::Task.find(task)) }
 
         private
 

@@ -61,11 +61,35 @@ module Vantick
           end
         end
 
-        private
+        # @param key [Object] of a child
+        # @param step [Step]
+        # @return [Boolean] whether the child is expected to know it
+        def known?(key, step) = tracings.fetch(key).of_step(step) >= Standing::EXPECTED
 
+        # @param step [Step]
+        # @return [Array] keys of the children who were secure on it and may have lost it
+        def fading(step) = by_child.select { |_, one| one.fading.include?(step) }.keys
+
+        # @param step [Step]
+        # @return [Integer, nil] the last day on which anybody answered on it
+        def last_day(step) = by_child.values.filter_map { |one| one.keeping.last_day(step) }.max
+
+        # @return [Hash{Object => Tracing}] by child, where whole dials tell of their parts as well
         def tracings
           @tracings ||= @asked.transform_values { |asked| Tracing.new(asked, lessons:, today: @today, parts: true) }.freeze
         end
+
+        # @return [Term::Learning] how likely a lesson makes its step known in this class
+        def learning = @learning ||= Vantick::Core::Term::Learning.of(@asked, lessons)
+
+        # @return [Float] 0..1, how often children of this class are away
+        def away = @away ||= Vantick::Core::Term::Learning.away(@asked)
+
+        # @param kinds [Array<Symbol>]
+        # @return [Array<Term::Start>] where a forecast begins
+        def starts(kinds) = by_child.map { |key, standing| Vantick::Core::Term::Start.of(standing, tracings.fetch(key), kinds) }
+
+        private
 
         def course = @course ||= Course.new(tracings, lessons)
 

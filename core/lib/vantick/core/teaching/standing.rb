@@ -46,7 +46,7 @@ module Vantick
           @tracing = Tracing.new(answers, lessons:, today:)
           @diagnosis = Judging::Diagnosis.new(answers.map(&:marked), days: answers.map(&:day), today:)
           by_step = Standing.by_step(answers)
-          @keeping = Term::Keeping.new(by_step, today)
+          @keeping = Vantick::Core::Term::Keeping.new(by_step, today)
           @judged = by_step.to_h { |step, given| [step, judge(step, given)] }
           @parts_shown = parts_shown(answers)
           settle

@@ -24,7 +24,7 @@ module Vantick
           loop do
             drawn = normal
             cube = (1 + (drawn / Math.sqrt(9 * third)))**3
-            return third * cube if cube.positive? && Math.log(1 - @random.rand) < (drawn * drawn / 2) + (third * (1 - cube + Math.log(cube)))
+            return third * cube if cube.positive? && Math.log(1 - @random.rand) < height(drawn, cube, third)
           end
         end
 
@@ -35,6 +35,10 @@ module Vantick
           drawn = gamma(ones)
           drawn / (drawn + gamma(others))
         end
+
+        private
+
+        def height(drawn, cube, third) = (drawn * drawn / 2) + (third * (1 - cube + Math.log(cube)))
       end
     end
   end

@@ -46,9 +46,14 @@ module Vantick
 
         # @return [Told]
         def told
+          found = counts.transpose.map(&:sort)
+          Told.new(children: @starts.length, points: @points.zip(found).map { |day, sorted| point(day, sorted) }).freeze
+        end
+
+        # @return [Array<Array<Integer>>] for each run, how many children know the aim each time it is looked
+        def counts
           random = Random.new(@seed)
-          counts = Array.new(@runs) { Run.new(random, @learning, @away).counts(@starts, @events, @shares, @today) }
-          Told.new(children: @starts.length, points: @points.each_index.map { |at| point(@points[at], counts.map { |one| one[at] }.sort) }).freeze
+          Array.new(@runs) { Run.new(random, @learning, @away).counts(@starts, @events, @shares, @today) }
         end
 
         private

@@ -12,6 +12,7 @@ module Vantick
         def chance = ones / (ones + others)
       end
 
+      # How it is seen.
       class Learning
         ROW = NUMBERS[:forecast].freeze
         # Answers of a day that say enough of a step, and how far back it is looked for what was known before (judgement).
@@ -22,22 +23,38 @@ module Vantick
           # @return [Learning] before anything was seen
           def guessed = new(ones: ROW[:weight] * ROW[:chance], others: ROW[:weight] * (1 - ROW[:chance])).freeze
 
+          # What came of the first lesson on each step of one kind of times: later ones are given to those who have it already, or to
+          # those with whom it did not go well by bad luck alone.
           # @param by_child [Hash{Object => Array<Teaching::Standing::Asked>}] oldest first
           # @param lessons [Array<Teaching::Course::Given>] oldest first
           # @return [Learning]
-          # @example nine of ten who had it wrong before a lesson had it right after it: (4.5 + 9) / (10 + 10)
-          #   Learning.of(by_child, lessons).chance #=> 0.675
+          # @example five of ten children who were never asked before had it right after its first lesson: (4.5 + 5) / (10 + 10)
+          #   Learning.of(by_child, lessons).chance #=> 0.475
           def of(by_child, lessons)
-            seen = by_child.values.flat_map { |asked| seen_in(asked, lessons) }
+            firsts = lessons.uniq(&:step).select { |lesson| Teaching::KindsOfTime.of_step(lesson.step).one? }
+            seen = by_child.values.flat_map { |asked| seen_in(asked, firsts, lessons) }
             first = guessed
             new(ones: first.ones + seen.count(true), others: first.others + seen.count(false)).freeze
           end
 
+          # How often children of this class are away: on days on which most of it answered, those who did not; what is assumed of all
+          # weighs like ten lessons.
+          # @param by_child [Hash{Object => Array<Teaching::Standing::Asked>}]
+          # @return [Float] 0..1
+          def away(by_child)
+            tally = by_child.values.flat_map { |asked| asked.map(&:day).uniq }.tally.values
+            full = tally.select { |count| count * 2 > by_child.length }
+            missed = full.sum { |count| 1 - (count / by_child.length.to_f) }
+            (missed + (ROW[:weight] * ROW[:away])) / (full.length + ROW[:weight])
+          end
+
           private
 
-          def seen_in(asked, lessons)
+          def seen_in(asked, firsts, lessons)
             days = Teaching::Standing.by_step(asked).transform_values { |given| shares(given) }
-            lessons.each_with_index.filter_map { |lesson, at| came_of(lesson, days.fetch(lesson.step), following(lessons, at)) }
+            # A child who did not learn is false, and counts.
+            came = firsts.map { |lesson| came_of(lesson, days.fetch(lesson.step), following(lesson, lessons)) }
+            came.compact
           end
 
           # By day the share that was right.
@@ -46,16 +63,15 @@ module Vantick
             told.select { |_, all| all.length >= LEAST }.transform_values { |all| all.count { |one| one.marked.right? } / all.length.to_f }
           end
 
-          def following(lessons, at)
-            later = lessons.drop(at + 1).find { |lesson| lesson.step == lessons[at].step }
-            later ? later.day : Float::INFINITY
+          def following(lesson, lessons)
+            lessons.find { |one| one.step == lesson.step && one.day > lesson.day }&.day || Float::INFINITY
           end
 
           # @return [Boolean, nil] nothing where it was known before, or nobody asked
           def came_of(lesson, shares, until_day)
             before = shares.select { |day, _| day.between?(lesson.day - BACK, lesson.day - 1) }.values.last
             after = shares.find { |day, _| day >= lesson.day && day < until_day }&.last
-            before && after && before < 0.5 ? after >= NUMBERS[:knows] : nil
+            after && (before.nil? || before < 0.5) ? after >= NUMBERS[:knows] : nil
           end
         end
       end

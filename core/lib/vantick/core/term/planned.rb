@@ -15,6 +15,7 @@ module Vantick
         def taught? = !step.nil?
       end
 
+      # What there is of each.
       class Planned
         # `:new` the first on its step, `:again` one more on it, `:recap` all is known and is gone over, `:look_back` the first after many
         # days without one, `:open` for what nobody foresees, `:skipped` by the teacher.

@@ -51,7 +51,7 @@ module Vantick
         def planned(slot)
           settled = @settled[slot.day]
           return empty(slot, settled.kind, settled.how) if settled && settled.step.nil?
-          return empty(slot, :open, nil) if settled.nil? && @open.include?(slot.day)
+          return empty(slot, :open, nil) if settled.nil? && @open.include?(slot.day) && !long_ago?(slot.day)
 
           onward(slot.day)
           taught(slot, settled)
@@ -62,12 +62,14 @@ module Vantick
         def onward(day, **given) = @tracings = @tracings.transform_values { |one| one.onward(day, **given) }
 
         def taught(slot, settled)
-          looking = @lessons.any? && slot.day - @lessons.last.day >= ROW[:gap_days]
+          looking = long_ago?(slot.day)
           step, kind = settled ? [settled.step, kind_of(settled.step)] : chosen(slot.day, looking)
           recap = Teaching::Recap.steps(@tracings, step, before: before)
           give(slot.day, step, recap)
           Planned.new(**slot.to_h, kind: looking ? :look_back : kind, step:, recap:, check: check?(step, looking), settled: settled&.how)
         end
+
+        def long_ago?(day) = @lessons.any? && day - @lessons.last.day >= ROW[:gap_days]
 
         # @return [Array(Teaching::Step, Symbol)]
         def chosen(day, looking)

@@ -8,6 +8,7 @@ module Vantick
         ROW = Forecast::ROW
         # Chance of learning, at most.
         SUREST = 0.95
+        WEEK = 7
 
         # @param random [Random]
         # @param learning [Learning]
@@ -16,7 +17,7 @@ module Vantick
           @random = random
           @away = away
           draws = Draws.new(random)
-          @chance = draws.beta(learning.ones, learning.others)
+          @chance = draws.beta(learning.ones, learning.others) * (2**(draws.normal * ROW[:doubt]))
           @hindered = ROW[:misread] / ROW[:chance]
           @longer = 2**(draws.normal * ROW[:spread])
           @draws = draws
@@ -28,10 +29,19 @@ module Vantick
         # @param today [Integer]
         # @return [Array<Integer>] how many children know the aim, each time it is looked
         def counts(starts, events, shares, today)
-          starts.map { |start| child(start, events, shares, today) }.transpose.map(&:sum)
+          held = held(events)
+          return held.filter_map { |event| event.taught ? nil : 0 } if starts.empty?
+
+          starts.map { |start| child(start, held, shares, today) }.transpose.map(&:sum)
         end
 
         private
+
+        # Weeks fall out that nobody foresaw, for the whole class.
+        def held(events)
+          fallen = events.map { |event| event.day / WEEK }.uniq.select { @random.rand < ROW[:lost] }
+          events.reject { |event| event.taught && fallen.include?(event.day / WEEK) }
+        end
 
         def child(start, events, shares, today)
           begin_with(start, today)
@@ -59,10 +69,11 @@ module Vantick
           event.taught.each { |kind, share, below| touch(kind, event.day, @rates[kind] * share * ready(below)) }
         end
 
-        # The first that is not known, as far as what it rests on is.
+        # The first that is not known, as far as what it rests on is; and what was known and is the longest ago.
         def at_desk(event)
-          kind, _, below = event.desk.find { |place, _, _| !@known[place] }
-          kind ? touch(kind, event.day, ROW[:desk] * ready(below)) : nil
+          others, known = event.desk.partition { |place, _, _| !@known[place] }
+          known.map(&:first).min_by { |place| @last[place] }&.then { |place| touch(place, event.day, ROW[:desk]) }
+          others.first&.then { |place, _, below| touch(place, event.day, ROW[:desk] * ready(below)) }
         end
 
         def ready(below) = below.all? { |place| @known[place] } ? 1.0 : ROW[:alone]

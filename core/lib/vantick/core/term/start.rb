@@ -9,6 +9,7 @@ module Vantick
       # @!attribute hindered [Array<Boolean>] whether a likely misreading lies in the way
       Start = Struct.new(:known, :strengths, :hindered, keyword_init: true)
 
+      # How it is worked out.
       class Start
         # @param standing [Teaching::Standing]
         # @param tracing [Teaching::Tracing] of the same child

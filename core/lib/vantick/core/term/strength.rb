@@ -20,8 +20,9 @@ module Vantick
         # @return [Strength, nil] nothing for a step that never became secure
         def self.of(answers)
           by_day = answers.reject { |one| one.marked.verdict == :blank }.group_by(&:day)
-          began = secure_from(by_day)
-          began && by_day.select { |day, _| day > began }.reduce(new(ROW[:begin].to_f, began)) { |so_far, (day, given)| so_far.after(given, day) }
+          began = secure_from(by_day) or return
+          later = by_day.select { |day, _| day > began }
+          later.reduce(new(ROW[:begin].to_f, began)) { |so_far, (day, given)| so_far.after(given, day) }
         end
 
         def self.secure_from(by_day)

@@ -1,0 +1,84 @@
+# frozen_string_literal: true
+
+module Vantick
+  module Core
+    module Term
+      # A term's lessons to come, how likely they reach the aim, and what would help most.
+      class Outlook
+        # Lessons at desks, for what would help: so many a week (ten minutes twice).
+        DESK_DAYS = 2
+        WEEK = 7
+
+        # What would help.
+        # @!attribute id [Symbol] `:more_lessons`, `:desks` or `:without`
+        # @!attribute step [Teaching::Step, nil] to leave out
+        # @!attribute weekday [Symbol, nil] of the lesson more
+        # @!attribute told [Forecast::Point] on the aim's day
+        Help = Struct.new(:id, :step, :weekday, :told, keyword_init: true)
+
+        # @param standing [Teaching::ClassStanding]
+        # @param today [Integer]
+        # @param from [Integer] the first day to plan
+        # @param days [Hash] what {Days.lessons} takes
+        # @param aim [Aim]
+        # @param aim_day [Integer]
+        # @param settled [Hash{Integer => Planner::Settled}]
+        # @param lost [Integer]
+        def initialize(standing, today:, from:, days:, aim:, aim_day:, settled: {}, lost: 0)
+          @standing = standing
+          @today = today
+          @from = from
+          @days = days
+          @aim = aim
+          @aim_day = aim_day
+          @settled = settled
+          @lost = lost
+        end
+
+        # @param without [Array<Teaching::Step>]
+        # @return [Array<Planned>]
+        def plan(without: [], days: @days)
+          Planner.new(tracings: @standing.tracings, lessons: @standing.lessons, slots: Days.lessons(**days), from: @from, aim: @aim,
+                      aim_day: @aim_day, settled: @settled, lost: @lost, without:).plan
+        end
+
+        # @param lessons [Array<Planned>]
+        # @return [Forecast::Told]
+        def forecast(lessons, desks: [])
+          Forecast.new(starts, lessons:, aim: @aim, today: @today, aim_day: @aim_day, learning: @standing.learning, away: @standing.away,
+                               desks:).told
+        end
+
+        # @return [Array<Help>] what would help, the most first
+        def helps
+          [more_lessons, at_desks, *left_out].compact.sort_by { |help| -help.told.likely }
+        end
+
+        private
+
+        def starts = @starts ||= @standing.starts(@aim.kinds)
+
+        # On the first weekday that has none, as long as the others.
+        def more_lessons
+          weekdays = @days[:weekdays]
+          weekday = (Days::WEEK[1..5] - weekdays.keys).first or return
+          days = { **@days, weekdays: { **weekdays, weekday => weekdays.values.max } }
+          Help.new(id: :more_lessons, weekday:, told: forecast(plan(days:)).aim)
+        end
+
+        def at_desks
+          sittings = (@from..@aim_day).select { |day| ((day - @from) % WEEK) < DESK_DAYS }
+          Help.new(id: :desks, told: forecast(plan, desks: sittings).aim)
+        end
+
+        # Steps that the aim does not ask for itself, as far as lessons are planned for them.
+        def left_out
+          asked = @aim.shares.keys
+          planned = plan.filter_map(&:step).uniq
+          spare = planned.select { |step| step != @aim.step && !Teaching::KindsOfTime.of_step(step).intersect?(asked) }
+          spare.map { |step| Help.new(id: :without, step:, told: forecast(plan(without: [step])).aim) }
+        end
+      end
+    end
+  end
+end

@@ -1,0 +1,96 @@
+# frozen_string_literal: true
+
+require_relative "helpers"
+
+RSpec.describe Vantick::Core::Term::Forecast do
+  let(:core) { Vantick::Core::Term }
+  let(:aim) { core::Aim.new(:oclock) }
+
+  def start(known, strength: 1e9)
+    core::Start.new(**{ known:, strengths: strength, hindered: false }.transform_values { |value| aim.kinds.map { value } })
+  end
+
+  def forecast(starts, lessons: [], learning: core::Learning.guessed, aim_day: 50, **more)
+    described_class.new(starts, lessons:, aim:, today: 1, aim_day:, learning:, away: 0, **more)
+  end
+
+  def lesson(day) = core::Planned.new(day:, minutes: 45, kind: :new, step: step(:oclock), recap: [], check: false)
+
+  # One kind of times and nothing forgotten: how many of 30 children know it is binomial (a closed form). Compared are mean and deviation of
+  # 2,000 runs, within four standard errors.
+  it "is binomial where nothing is learned or forgotten" do
+    counts = forecast(Array.new(30) { start(0.4) }, runs: 2_000).counts.map(&:last)
+    mean = counts.sum / 2_000.0
+    spread = Math.sqrt(counts.sum { |count| (count - mean)**2 } / 2_000.0)
+    expect(mean).to be_within(4 * Math.sqrt(30 * 0.4 * 0.6 / 2_000)).of(12)
+    expect(spread).to be_within(0.2).of(Math.sqrt(30 * 0.4 * 0.6))
+  end
+
+  it "loses half in a half-life, on the average" do
+    stub = described_class::ROW.merge(spread: 0)
+    stub_const("#{core::Run}::ROW", stub)
+    counts = forecast(Array.new(30) { start(1.0, strength: 49) }, runs: 1_000).counts.map(&:last)
+    expect(counts.sum / 1_000.0).to be_within(0.4).of(15)
+  end
+
+  it "gains with every lesson, and tells points over the weeks up to the aim's day" do
+    likely = [0, 1, 3, 6].map do |count|
+      forecast(Array.new(26) { start(0.0) }, lessons: (1..count).map { |at| lesson(at * 7) }).told.aim.likely
+    end
+    expect(likely).to eq(likely.sort)
+    expect([likely.uniq.length, likely.first]).to eq([4, 0])
+    told = forecast(Array.new(26) { start(0.2) }, lessons: (2..49).map { |day| lesson(day) }).told
+    days = told.points.map(&:day)
+    expect([days.first, days.last, days]).to eq([1, 50, days.sort])
+    expect(days.length).to be <= 16
+    expect(told.points).to all(satisfy { |point| point.likely.between?(point.low, point.high) })
+  end
+
+  it "says what is, where the aim's day is today or past, and nothing for a class without children" do
+    expect(forecast(Array.new(5) { start(1.0) }, aim_day: 1).told.aim).to have_attributes(day: 1, low: 5, high: 5)
+    expect(forecast([], lessons: [lesson(3)]).told).to have_attributes(children: 0, aim: have_attributes(likely: 0))
+  end
+
+  it "counts ten minutes at desks" do
+    plain, desks = [[], (2..49).step(3).to_a].map { |days| forecast(Array.new(26) { start(0.1) }, desks: days).told.aim.likely }
+    expect(desks).to be > plain + 5
+  end
+
+  it "draws from a beta distribution with its mean and variance" do
+    draws = core::Draws.new(Random.new(3))
+    found = Array.new(4_000) { draws.beta(4.5, 5.5) }
+    expect(found.sum / 4_000).to be_within(0.01).of(0.45)
+    expect(found.sum { |one| (one - 0.45)**2 } / 4_000).to be_within(0.002).of(4.5 * 5.5 / (100 * 11))
+    expect { draws.gamma(0.5) }.to raise_error(ArgumentError)
+  end
+
+  # Worked by hand: ten children's worth of .45 before anything, then one for each child who was never asked before.
+  it "learns how well lessons work from what came of the first on each step" do
+    by_child = (1..10).to_h { |key| [key, day_of(:half_past, 5, right: key <= 6 ? 5 : 1)] }
+    expect(core::Learning.of(by_child, [given(:half_past, 5)]).chance).to be_within(1e-9).of((4.5 + 6) / 20)
+    known = by_child.transform_values { |asked| day_of(:half_past, 2) + asked }
+    expect(core::Learning.of(known, [given(:half_past, 5)]).chance).to eq(0.45)
+    expect(core::Learning.of(by_child, [given(:quarters, 5)]).chance).to eq(0.45)
+    expect(core::Learning.of({}, []).chance).to eq(0.45)
+  end
+
+  it "knows how often the class is away" do
+    by_child = (1..10).to_h { |key| [key, day_of(:half_past, 5) + (key > 8 ? [] : day_of(:half_past, 6))] }
+    expect(core::Learning.away(by_child)).to be_within(1e-9).of((0.2 + 0.6) / 12)
+    expect(core::Learning.away({})).to eq(0.06)
+  end
+
+  it "offers what would help, the most first" do
+    monday = TermHelpers::MONDAY
+    class_standing = standing((1..26).to_h { |key| [key, []] }, today: monday, lessons: [given(:hour_hand, 1)])
+    outlook = core::Outlook.new(class_standing, today: monday, from: monday, days: days(weeks: 6), aim: core::Aim.new(:quarters),
+                                                aim_day: monday + 41)
+    plain = outlook.forecast(outlook.plan).aim
+    helps = outlook.helps
+    expect(helps.map(&:id)).to include(:more_lessons, :desks)
+    expect(helps.map { |help| -help.told.likely }).to eq(helps.map { |help| -help.told.likely }.sort)
+    more = helps.find { |help| help.id == :more_lessons }
+    expect(more.weekday).to eq(:tuesday)
+    expect(more.told.likely).to be > plain.likely
+  end
+end

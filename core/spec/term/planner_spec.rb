@@ -1,0 +1,105 @@
+# frozen_string_literal: true
+
+require_relative "helpers"
+
+RSpec.describe Vantick::Core::Term::Planner do
+  let(:core) { Vantick::Core::Term }
+  let(:monday) { TermHelpers::MONDAY }
+
+  def outlook(by_child = (1..26).to_h { |key| [key, []] }, lessons: [], today: monday, aim: :fives, aim_day: monday + 60, **more)
+    class_standing = standing(by_child, today:, lessons:)
+    core::Outlook.new(class_standing, today:, from: today, days: days(**more.slice(:weeks, :off)), aim: core::Aim.new(aim), aim_day:,
+                                      **more.except(:weeks, :off))
+  end
+
+  it "has lessons on the days of the week that have one, and none on days off" do
+    slots = core::Days.lessons(**days(weeks: 2, off: [(monday + 2)..(monday + 4)]))
+    expect(slots.map { |slot| [slot.day - monday, slot.minutes] }).to eq([[0, 45], [7, 45], [9, 30], [11, 45]])
+    expect { core::Days.lessons(**days, last: monday - 1) }.to raise_error(Vantick::Core::Error, /before the first/)
+    expect { core::Days.lessons(**days(weeks: 61)) }.to raise_error(Vantick::Core::Error, /at most/)
+    expect(core::Days.lessons(**days(off: [monday..(monday + 400)]))).to eq([])
+  end
+
+  it "teaches up to the aim's day only what the aim rests on, and what comes later afterwards" do
+    before, after = outlook(aim: :quarters, weeks: 16).plan.partition { |lesson| lesson.day <= monday + 60 }
+    expect(before.filter_map(&:step) - core::Aim.new(:quarters).ladder).to eq([])
+    expect(after.filter_map(&:step) - core::Aim.new(:quarters).ladder).not_to be_empty
+  end
+
+  it "goes over something in every lesson but the first, and leaves one in eight empty" do
+    plan = outlook.plan
+    taught = plan.select(&:taught?)
+    expect(taught.drop(1).map(&:recap)).to all(satisfy(&:any?))
+    expect(plan.each_slice(8).map { |lessons| lessons.map(&:kind).count(:open) }.first(4)).to eq([1, 1, 1, 1])
+    expect(plan.map(&:kind).uniq - core::Planned::KINDS).to eq([])
+  end
+
+  it "uses empty lessons for those that were lost" do
+    plan = outlook(lost: 2).plan
+    expect(plan.map(&:kind).count(:open)).to eq(2)
+    expect(plan.first(16).map(&:kind)).not_to include(:open)
+  end
+
+  it "looks back with a check after nine days or more without a lesson, and not after eight" do
+    back = outlook(off: [(monday + 16)..(monday + 25)]).plan.find { |lesson| lesson.day == monday + 28 }
+    expect([back.kind, back.check]).to eq([:look_back, true])
+    expect(outlook(off: [(monday + 19)..(monday + 25)]).plan.map(&:kind)).to include(:look_back)
+    expect(outlook(off: [(monday + 21)..(monday + 24)]).plan.map(&:kind)).not_to include(:look_back)
+  end
+
+  it "checks not in every lesson" do
+    checks = outlook.plan.select(&:taught?).map(&:check)
+    expect(checks.count(true)).to be_between(checks.length / 4, checks.length / 2)
+  end
+
+  it "leaves what a teacher settled, and plans round it" do
+    settled = { monday + 7 => described_class::Settled.new(step: step(:quarters), how: :pinned),
+                monday + 9 => described_class::Settled.new(kind: :skipped, how: :skipped) }
+    plan = outlook(settled:).plan.to_h { |lesson| [lesson.day - monday, lesson] }
+    expect(plan[7]).to have_attributes(step: step(:quarters), settled: :pinned)
+    expect(plan[9]).to have_attributes(step: nil, kind: :skipped, settled: :skipped)
+    expect(plan[18]).to have_attributes(kind: satisfy { |kind| kind != :open })
+  end
+
+  it "is the same when it is made again, and nothing where no day is left" do
+    first, again = Array.new(2) { outlook.plan }
+    expect(first).to eq(again)
+    expect(outlook(today: monday + 200).plan).to eq([])
+  end
+
+  it "goes over what is fading where all is known, and needs no children" do
+    everything = %i[half_past quarters fives].flat_map { |id| [-20, -12, -6].flat_map { |day| day_of(id, monday + day, count: 12) } }
+    numerals = [-20, -12].flat_map do |day|
+      step(:fives_facts).pool.first(6).map { |at| asked(:fives_facts, at.to_s, :right, monday + day, task(:minute_only)) }
+    end
+    lessons = core::Aim.new(:quarters).ladder.map { |one| given(one.id, monday - 25) }
+    plan = outlook({ 1 => everything + numerals }, aim: :quarters, aim_day: monday + 14, lessons:, weeks: 2).plan
+    expect(plan.select(&:taught?).map(&:kind)).to include(:again).or include(:recap).or include(:look_back)
+    expect(outlook({}).plan.length).to eq(36)
+  end
+
+  it "names steps and standards as aims" do
+    expect(core::Aim.new("England year 2").ladder).to include(step(:quarter_to))
+    expect(core::Aim.new(:fives).shares.values.sum).to be_within(1e-9).of(1)
+    expect(core::Aim.new(:fives).shares).to include(fives_past: 4 / 12.0, quarter_to: 1 / 12.0)
+    expect { core::Aim.new("nothing") }.to raise_error(Vantick::Core::UnknownName)
+  end
+
+  it "says what changed first between two plans, and why" do
+    class_standing = standing({ 1 => day_of(:half_past, 1, right: 0), 2 => day_of(:half_past, 1) }, today: 2)
+    lesson = ->(day, id) { core::Planned.new(day:, minutes: 45, kind: :new, step: id && step(id), recap: [], check: false) }
+    old = [lesson[1, :oclock], lesson[2, :half_past], lesson[3, :quarter_past], lesson[4, :oclock]]
+    changes = { %i[half_past half_past oclock] => [:more, :half_past, 1, 1],
+                %i[half_past quarter_to oclock] => [:added, :quarter_to, 1, 2],
+                %i[quarter_past quarter_to oclock] => [:dropped, :half_past, 1, 1],
+                %i[quarter_past half_past oclock] => [:later, :quarter_past, 0, 2],
+                %i[oclock quarter_past oclock] => [:more, :oclock, 1, 2] }
+    changes.each do |steps, found|
+      change = core::Change.between(old, steps.each_with_index.map { |id, at| lesson[at + 2, id] }, class_standing)
+      expect([change.code, change.step.id, change.lessons, change.children]).to eq(found)
+    end
+    expect(core::Change.between(old, old.drop(1), class_standing)).to be_nil
+    dropped = core::Change.between(old, [lesson[2, nil], *old.drop(2)], class_standing)
+    expect([dropped.code, dropped.step.id, dropped.children]).to eq([:dropped, :half_past, 1])
+  end
+end
