@@ -10,6 +10,7 @@ group :server do
   gem "argon2", "~> 2.3"
   gem "dry-struct", "~> 1.6"
   gem "icalendar", "~> 2.10"
+  gem "ice_cube", "~> 0.17"
   gem "openapi_first", "~> 1.4.3"
   gem "prawn", "~> 2.4"
   gem "puma", "~> 6.4"

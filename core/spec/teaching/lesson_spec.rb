@@ -83,6 +83,13 @@ RSpec.describe Vantick::Core::Teaching::Lesson do
     expect(found.compact.uniq.length).to eq(6)
   end
 
+  # A recap of the hour hand, asked with its own task beside whole dials.
+  it "goes over what is learned of one hand with tasks of its own" do
+    plan = lesson(:half_past, 40, earlier: [step(:hour_hand), step(:oclock)])
+    recap = plan.stages.find { |stage| stage.id == :recap }.items.filter_map(&:task)
+    expect(recap.map(&:id)).to include(:hour_only, :dial_to_words)
+  end
+
   it "asks halves of the day of its own times, and dials of the times that go before" do
     plan = described_class.new(step: step(:day_halves), task: task(:day_half), minutes: 40)
     asked = plan.stages.to_h { |stage| [stage.id, stage.items.filter_map(&:task).map(&:id).uniq] }

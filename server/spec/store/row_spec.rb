@@ -19,10 +19,18 @@ RSpec.describe Vantick::Server::Store::Row do
                                          times: [Vantick::Core::Dial::DialTime.parse("7:45")], reason: :tells)
     asked = store.turns.add(seat, turn, ahead: false, at: now.iso8601)
     gone = Vantick::Server::Store::Removing.lesson(store, store.lessons.all(1, limit: 5).last, now.iso8601)
-    [*scanned, gone, school_class,
+    [*scanned, *term, gone, school_class,
      store.classes.plain(1), store.classes.child(1), *store.classes.children(1), *checks, *checks.flat_map(&:items),
      desk, seat, asked, *store.turns.open(seat), *asked.items, *store.lessons.all(1, limit: 5), *store.answers.of_class(1),
      *store.answers.standing(checks.map(&:id)).values.flatten, *store.answers.last_of_each(checks.first.id, 3).values.flatten]
+  end
+
+  def term
+    term = store.terms.set(1, first_day: "2026-11-02", last_day: "2026-12-18", weekdays: { monday: 45 }, days_off: [], aim: "fives",
+                              aim_day: "2026-12-18", changed_at: now.iso8601)
+    told = { children: 26, points: [] }
+    plan = store.terms.add(term.id, made_at: now.iso8601, cause: "set", lessons: [{ day: "2026-11-02" }], known_of: "1/2/3", forecast: told)
+    [term, plan]
   end
 
   def scanned

@@ -21,10 +21,16 @@ module Doors
     uuid = SecureRandom.uuid
     answer(check, school_class["children"].first, check["items"].first, "qt8", id: uuid)
     lesson = post("/api/classes/#{id}/lessons", { day: "2026-03-02", step: "quarters", minutes: 40, seed: 1 }).body
+    term(id)
     { "class_id" => id, "check_id" => check["id"], "child_id" => school_class["children"].first["id"], "answer_id" => uuid,
       "other_id" => school_class["children"].last["id"],
       "account_id" => colleague, **paper(id, check),
       "lesson_id" => lesson["id"], "removed_id" => removed(id)["id"], "code" => check["code"], "desk_id" => desk_of(school_class)["id"] }
+  end
+
+  def term(class_id)
+    days = { first_day: "2026-03-02", last_day: "2026-04-03", aim_day: "2026-04-03" }
+    put("/api/classes/#{class_id}/term", { **days, weekdays: { monday: 45 }, days_off: [], aim: "quarters" })
   end
 
   # A file with a page that was read, and a piece of it.

@@ -85,7 +85,7 @@ module Vantick
 
         # What is to be gone over first, each step its share; then what the step rests on, and last its own.
         def gone_over(wanted, thorough)
-          pools = [*@gone_over.map(&:pool), *(@parts.keys if @parts.any?)].reject(&:empty?)
+          pools = [*@gone_over.map(&:pool), @parts.keys].reject(&:empty?)
           each = pools.empty? ? 0 : (wanted / pools.length.to_f).ceil
           found = pools.flat_map { |pool| choose(each, pool - @own - @used, thorough) }.first(wanted)
           [@earlier, @below, own_too].reduce(found) { |so_far, pool| so_far + choose(wanted - so_far.length, pool - @used, thorough) }

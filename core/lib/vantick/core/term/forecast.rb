@@ -88,10 +88,11 @@ module Vantick
 
         def below(kind) = Teaching::KindsOfTime.below(kind).filter_map { |one| @kinds.index(one) }
 
+        # The shortest band that holds enough of the runs.
         def point(day, sorted)
-          edge = (1 - ROW[:band]) / 2
-          low, likely, high = [edge, 0.5, 1 - edge].map { |share| sorted[((sorted.length - 1) * share).round] }
-          Point.new(day:, low:, likely:, high:).freeze
+          held = (sorted.length * ROW[:band]).ceil
+          first = (0..(sorted.length - held)).min_by { |at| sorted[at + held - 1] - sorted[at] }
+          Point.new(day:, low: sorted[first], likely: sorted[sorted.length / 2], high: sorted[first + held - 1]).freeze
         end
       end
     end

@@ -34,6 +34,13 @@ module Vantick
           @ladders = [aim.ladder - without, Teaching::Step.with_times - without]
         end
 
+        # @param past [Array<Planned>] lessons that are over
+        # @return [Integer] how many fell out and were not made up for yet by a lesson that would have stayed empty
+        def self.lost(past)
+          spared = past.each_slice(ROW[:empty_every]).count { |lessons| lessons.length == ROW[:empty_every] && lessons.last.kind != :open }
+          [past.count { |lesson| lesson.kind == :skipped } - spared, 0].max
+        end
+
         # @return [Array<Planned>] one for each slot from the first day to plan
         def plan
           @unchecked = ROW[:check_apart]

@@ -9,6 +9,9 @@ module Vantick
         MOST = 65_536
         # Lists and packages from other programs are larger (judgement: a school of a thousand children).
         MOST_OF_FILES = 900_000
+        # A calendar has at most two million characters.
+        MOST_OF_CALENDARS = 2_500_000
+        CALENDARS = %r{/term/days-off\z}
         FILES = %r{/(roster-readings|roster-previews|rosters|package-previews|packages|child-files|scans/\d+/parts)\z}
 
         def initialize(app)
@@ -16,10 +19,18 @@ module Vantick
         end
 
         def call(env)
-          most = env["PATH_INFO"].match?(FILES) ? MOST_OF_FILES : MOST
+          most = most(env["PATH_INFO"])
           return @app.call(env) if env["CONTENT_LENGTH"].to_i <= most
 
           Problem.new(413, "The request has #{env['CONTENT_LENGTH']} bytes: at most #{most} can be taken.", field: :body).to_a
+        end
+
+        private
+
+        def most(path)
+          return MOST_OF_CALENDARS if path.match?(CALENDARS)
+
+          path.match?(FILES) ? MOST_OF_FILES : MOST
         end
       end
     end

@@ -11,7 +11,7 @@ module Vantick
       module BoundedBodies
         # Bytes. What lies between this and {Http::BodyLimit} is read and refused in words: a page that is still sending would
         # not hear them.
-        MOST = 1_048_576
+        MOST = 2_621_440
         WORDS = { 400 => "This is no request that Vantick understands: open the page again.",
                   413 => "This is far more than Vantick takes at once: send it in parts.",
                   500 => Edge::OURS, 503 => Edge::STOPPING }.freeze

@@ -18,7 +18,8 @@ module Vantick
         post "/api/classes/:class_id/lessons" do
           class_id = input[:class_id]
           carried = carried(class_id)
-          settled = { **sent.except(:day, :child_ids), earlier: earlier(class_id, sent[:step]), kept: { recap: carried }, carried:,
+          recap = planned_recap(class_id) || earlier(class_id, sent[:step])
+          settled = { **sent.except(:day, :child_ids), earlier: recap, kept: { recap: carried }, carried:,
                       exit_avoid: store.checks.last_times(class_id, sent[:step]) }
           plan = planned(settled, class_id)
           lesson = store.lessons.add(class_id:, day: sent[:day], plan: plan.settled, made_at: now, child_ids: of_class(sent[:child_ids]))
@@ -90,6 +91,13 @@ module Vantick
 
         # Steps below that are fading or not secure in this class.
         def earlier(class_id, step_id) = standing(class_id).to_go_over(Core::Teaching::Step.find(step_id)).map(&:id)
+
+        # What the term's plan goes over on that day, where it is about the same step.
+        def planned_recap(class_id)
+          term = store.terms.of_class(class_id)
+          lessons = term ? store.terms.plan(term.id).to_h.fetch(:lessons, []) : []
+          lessons.find { |lesson| lesson[:day] == sent[:day] && lesson[:step] == sent[:step] }&.fetch(:recap)
+        end
 
         # What was not reached last time.
         def carried(class_id) = store.lessons.last_given(class_id)&.left_out.to_a

@@ -112,6 +112,7 @@ module Vantick
           *(0..2).map { |at| ->(db, id) { Scans.rows(db, db[:scans].where(class_id: id))[at] } },
           ->(db, id) { db[:removed].where(class_id: id) },
           ->(db, id) { db[:shares].where(class_id: id) },
+          *(0..1).map { |at| ->(db, id) { Terms.rows(db, db[:terms].where(class_id: id))[at] } },
           ->(db, id) { db[:kept_groups].where(class_id: id) },
           ->(db, id) { db[:turns].where(desk_id: db[:desks].where(class_id: id).select(:id)) },
           ->(db, id) { db[:seats].where(desk_id: db[:desks].where(class_id: id).select(:id)) },

@@ -102,6 +102,9 @@ module Vantick
         # @return [KeptGroups]
         def kept_groups = KeptGroups.new(db)
 
+        # @return [Terms]
+        def terms = Terms.new(db)
+
         # @return [Scans]
         def scans = Scans.new(db, path)
 

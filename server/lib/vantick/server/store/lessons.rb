@@ -8,7 +8,7 @@ module Vantick
         # It was changed since it was read.
         class ChangedMeanwhile < StandardError; end
 
-        JSON_COLUMNS = %i[plan left_out].freeze
+        JSON_COLUMNS = %i[plan left_out seconds].freeze
 
         def initialize(database)
           @db = database

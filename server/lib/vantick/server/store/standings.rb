@@ -36,12 +36,22 @@ module Vantick
         end
         private_class_method :made
 
+        # Those that were given, and on other days those that were planned in the term: a lesson that nobody called off was held.
         # @return [Array<Core::Teaching::Course::Given>] oldest first
         def self.lessons(store, class_id)
-          store.lessons.given(class_id).map do |row|
-            Core::Teaching::Course::Given.new(step: Core::Teaching::Step.find(row[:plan][:step]), day: SchoolDay.jd(row[:given_at]))
-          end
+          given = store.lessons.given(class_id).map { |row| given(row[:plan][:step], SchoolDay.jd(row[:given_at])) }
+          days = given.map(&:day)
+          (given + held(store, class_id).reject { |lesson| days.include?(lesson.day) }).sort_by.with_index { |lesson, at| [lesson.day, at] }
         end
+
+        def self.held(store, class_id)
+          planned = store.terms.held(class_id, Date.jd(SchoolDay.today).iso8601)
+          planned.map { |lesson| given(lesson[:step], Date.iso8601(lesson[:day]).jd) }
+        end
+        private_class_method :held
+
+        def self.given(step, day) = Core::Teaching::Course::Given.new(step: Core::Teaching::Step.find(step), day:)
+        private_class_method :given
 
         # @return [Core::Teaching::Standing::Asked]
         def self.asked(answer, conventions)

@@ -6,7 +6,7 @@ module Vantick
       module Rows
         # A lesson that was planned, and what was left out where it was given.
         class Lesson < Row
-          json :plan, :left_out, :child_ids
+          json :plan, :left_out, :child_ids, :seconds
 
           attribute :id, Types::Number
           attribute :class_id, Types::Number
@@ -20,6 +20,8 @@ module Vantick
           attribute :version, Types::Number
           # For whom it is, where it is not for the whole class.
           attribute :child_ids, Types::Array.optional
+          # How long things took when it was given: kind and seconds of each.
+          attribute :seconds, Types::Array.optional
           attribute :copied_from, Types::Number.optional
         end
       end

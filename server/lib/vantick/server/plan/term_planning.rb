@@ -1,0 +1,164 @@
+# frozen_string_literal: true
+
+module Vantick
+  module Server
+    module Plan
+      # The plan of a class's term: made, made anew once more is known, changed, and how likely it holds. What is over stays as it was.
+      class TermPlanning
+        Term = Core::Term
+        private_constant :Term
+
+        # @return [Store::Rows::Term]
+        attr_reader :term
+        # @return [Core::Teaching::ClassStanding]
+        attr_reader :standing
+
+        # @param store [Store::Database]
+        # @param term [Store::Rows::Term]
+        # @param now [String]
+        # @param today [Integer]
+        def initialize(store, term, now:, today: Store::SchoolDay.today)
+          @store = store
+          @term = term
+          @now = now
+          @today = today
+          @standing = Store::Standings.of(store.classes.find(term.class_id), store, today:)
+        end
+
+        # @return [Store::Rows::TermPlan] the one that holds, made anew where more is known of the class; not within a day that has begun
+        def current
+          plan = @store.terms.plan(term.id) || set
+          plan.known_of == known_of ? plan : renew(plan)
+        end
+
+        # The term was set: what a teacher put so stays, where there is still a lesson on that day.
+        # @return [Store::Rows::TermPlan]
+        def set
+          old = @store.terms.plan(term.id)
+          past, coming = parted(old ? lessons(old) : [], @today)
+          keep("set", past + outlook(@today, past, settled(coming)).plan, nil)
+        end
+
+        # @param kind [String] one of {Core::Term::Arrangement::KINDS}
+        # @return [Store::Rows::TermPlan]
+        def change(kind, day:, to: nil, step: nil)
+          past, coming = parted(lessons(current), @today)
+          day, to = [day, to].map { |one| one && Date.iso8601(one).jd }
+          return fell_out(past, coming, day) if kind == "skip" && day < @today
+
+          arranged = Term::Arrangement.new(coming).settled(kind.to_sym, day:, to:, step: step && Core::Teaching::Step.find(step))
+          keep("change", past + outlook(@today, past, arranged).plan, nil)
+        end
+
+        # @return [Store::Rows::TermPlan] the plan before, which holds again
+        def put_back
+          plan, before = @store.terms.plans(term.id, 2)
+          return plan unless before
+
+          @store.terms.put_back(plan, @now)
+          @store.terms.note(before, known_of:, forecast: nil)
+        end
+
+        # @return [Hash] what was told of a plan, worked out once
+        def forecast(plan = current)
+          plan.forecast || @store.terms.note(plan, forecast: told(plan)).forecast
+        end
+
+        # @return [Array<Core::Term::Outlook::Help>]
+        def helps
+          past, coming = parted(lessons(current), @today)
+          outlook(@today, past, settled(coming)).helps
+        end
+
+        # @param plan [Store::Rows::TermPlan]
+        # @return [Array<Core::Term::Planned>]
+        def lessons(plan) = plan.lessons.map { |lesson| read(lesson) }
+
+        private
+
+        def known_of = @known_of ||= @store.terms.known_of(term.class_id)
+
+        # Answers come one at a time: of the plans that they make on one day the last stays.
+        def renew(plan)
+          before = same_day?(plan) ? @store.terms.plans(term.id, 2).last : plan
+          past, coming = parted(lessons(before), @today + 1)
+          made = outlook(@today + 1, past, settled(coming)).plan
+          change = Term::Change.between(coming, made, standing)
+          return @store.terms.note(plan, known_of:, forecast: nil) unless change
+
+          keep("answers", past + made, change, instead_of: (plan if same_day?(plan)))
+        end
+
+        def same_day?(plan) = plan.cause == "answers" && Store::SchoolDay.jd(plan.made_at) == @today
+
+        def keep(cause, lessons, change, **how)
+          told = change && { code: change.code, step: change.step.id, lessons: change.lessons, children: change.children,
+                             misreading: change.misreading&.id }
+          @store.terms.add(term.id, made_at: @now, cause:, change: told, lessons: lessons.map { |one| written(one) }, known_of:, **how)
+        end
+
+        # A lesson that is over and was not held: the next ones are planned anew.
+        def fell_out(past, coming, day)
+          past.find { |lesson| lesson.day == day && lesson.taught? } ||
+            raise(Core::Error.new("No lesson was planned on that day.", field: :day))
+          past = past.map { |one| one.day == day ? Term::Planned.new(**one.to_h, kind: :skipped, step: nil, settled: :skipped) : one }
+          keep("change", past, nil)
+          TermPlanning.new(@store, term, now: @now, today: @today).after(past, coming)
+        end
+
+        protected
+
+        # @return [Store::Rows::TermPlan] in the place of one that lacks what comes after a day that fell out
+        def after(past, coming)
+          made = outlook(@today, past, settled(coming)).plan
+          keep("change", past + made, nil, instead_of: @store.terms.plan(term.id))
+        end
+
+        private
+
+        def parted(lessons, day) = lessons.partition { |lesson| lesson.day < day }
+
+        def settled(lessons)
+          lessons.select(&:settled).to_h do |lesson|
+            [lesson.day, Term::Planner::Settled.new(step: lesson.step, kind: (lesson.kind unless lesson.taught?), how: lesson.settled)]
+          end
+        end
+
+        def outlook(from, past, settled)
+          Term::Outlook.new(standing, today: @today, from:, days: TermPlanning.days(term.to_hash), aim: Term::Aim.new(term.aim),
+                                      aim_day: Date.iso8601(term.aim_day).jd, settled:, lost: Term::Planner.lost(past))
+        end
+
+        def told(plan)
+          past, coming = parted(lessons(plan), @today)
+          found = outlook(@today, past, settled(coming)).forecast(coming)
+          { children: found.children, points: found.points.map { |point| { **point.to_h, day: Date.jd(point.day).iso8601 } } }
+        end
+
+        def read(lesson)
+          steps = ->(ids) { ids.map { |id| Core::Teaching::Step.find(id) } }
+          Term::Planned.new(day: Date.iso8601(lesson[:day]).jd, minutes: lesson[:minutes], kind: lesson[:kind].to_sym,
+                            step: steps[[*lesson[:step]]].first, recap: steps[lesson[:recap]], check: lesson[:check],
+                            settled: lesson[:settled]&.to_sym)
+        end
+
+        def written(lesson)
+          { **lesson.to_h, day: Date.jd(lesson.day).iso8601, step: lesson.step&.id, recap: lesson.recap.map(&:id) }
+        end
+
+        class << self
+          # @param term [Hash] as it is set
+          # @return [Hash] as core takes it
+          def days(term)
+            first, last = term.values_at(:first_day, :last_day).map { |text| jd(text) }
+            off = term[:days_off].map { |one| jd(one[:from])..jd(one[:to]) }
+            { first:, last:, weekdays: term[:weekdays].transform_keys(&:to_sym), off: }
+          end
+
+          # @return [Integer]
+          def jd(text) = Date.iso8601(text).jd
+        end
+      end
+    end
+  end
+end

@@ -1,0 +1,57 @@
+# frozen_string_literal: true
+
+module Vantick
+  module Server
+    module Plan
+      # A term and its plan as the contract describes them.
+      module TermView
+        TERM = %i[first_day last_day weekdays days_off aim aim_day].freeze
+
+        class << self
+          # @return [Hash] of a class that has no term
+          def none = { term: nil, plan: nil, aim: nil, standards: Core::Term::Aim.standards }
+
+          # @param planning [TermPlanning]
+          # @param plan [Store::Rows::TermPlan]
+          # @param store [Store::Database]
+          # @param today [String]
+          # @return [Hash]
+          def term(planning, plan, store, today)
+            row = planning.term
+            aim = Core::Term::Aim.new(row.aim)
+            { term: row.slice(*TERM), plan: plan(plan, store, row, today), standards: Core::Term::Aim.standards,
+              aim: { step: aim.step.id, day: row.aim_day } }
+          end
+
+          # @param told [Hash] see {TermPlanning#forecast}
+          # @param before [Hash, nil] what was told of the plan before
+          # @return [Hash]
+          def forecast(told, before)
+            { children: told[:children], points: told[:points], aim: told[:points].last, before: before && before[:points].last }
+          end
+
+          # @param help [Core::Term::Outlook::Help]
+          def help(help)
+            { id: help.id, step: help.step&.id, weekday: help.weekday, **help.told.to_h.slice(:low, :likely, :high) }
+          end
+
+          private
+
+          def plan(plan, store, row, today)
+            lessons = store.lessons.all(row.class_id, limit: Calendar::MOST).select { |one| one.child_ids.nil? }
+            made = lessons.group_by(&:day)
+            given = lessons.select(&:given_at).group_by { |one| Store::SchoolDay.date(one.given_at) }
+            { **plan.slice(:id, :made_at, :cause, :change), can_put_back: store.terms.plans(row.id, 2).length > 1, today:,
+              lessons: plan.lessons.map { |one| lesson(one, made, given, today) } }
+          end
+
+          def lesson(lesson, made, given, today)
+            held = given.fetch(lesson[:day], []).first
+            { **lesson, settled: lesson[:settled], over: lesson[:day] < today, given: held && held.plan[:step],
+              lesson_id: (held || made.fetch(lesson[:day], []).first)&.id }
+          end
+        end
+      end
+    end
+  end
+end

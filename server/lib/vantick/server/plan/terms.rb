@@ -1,0 +1,84 @@
+# frozen_string_literal: true
+
+module Vantick
+  module Server
+    module Plan
+      # The term of a class: set, planned, changed, put back; how likely it holds.
+      class Terms < Resource
+        get "/api/classes/:class_id/term" do
+          school_class
+          halt answer_json(TermView.none) unless planning
+          answer_json(view(planning, planning.current))
+        end
+
+        put "/api/classes/:class_id/term" do
+          school_class
+          check(sent)
+          store.terms.set(input[:class_id], changed_at: now, **sent)
+          answer_json(view(planning, planning.set))
+        end
+
+        delete "/api/classes/:class_id/term" do
+          school_class
+          store.terms.remove(input[:class_id])
+          answer_json(TermView.none)
+        end
+
+        post "/api/classes/:class_id/term/changes" do
+          plan = term!.change(sent[:kind], day: sent[:day], **sent.slice(:to, :step).compact)
+          answer_json(view(planning, plan), code: 201)
+        end
+
+        post "/api/classes/:class_id/term/put-backs" do
+          planning = term!
+          answer_json(view(planning, planning.put_back), code: 201)
+        end
+
+        get "/api/classes/:class_id/term/forecast" do
+          planning = term!
+          planning.current
+          plan, before = store.terms.plans(planning.term.id, 2)
+          answer_json(TermView.forecast(planning.forecast(plan), before&.forecast))
+        end
+
+        get "/api/classes/:class_id/term/helps" do
+          answer_json({ helps: term!.helps.map { |help| TermView.help(help) } })
+        end
+
+        # Days off from a calendar file: nothing is kept of it.
+        post "/api/classes/:class_id/term/days-off" do
+          school_class
+          answer_json(Formats::DaysOff.read(sent[:content], from: sent[:first_day], to: sent[:last_day]))
+        end
+
+        private
+
+        def school_class = store.classes.find(input[:class_id])
+
+        def planning
+          term = store.terms.of_class(input[:class_id])
+          term && TermPlanning.new(store, term, now:)
+        end
+
+        def term!
+          school_class
+          planning || raise(Store::Missing.new("term", input[:class_id]))
+        end
+
+        def view(planning, plan) = TermView.term(planning, plan, store, Date.jd(Store::SchoolDay.today).iso8601)
+
+        def check(term)
+          days = TermPlanning.days({ **term, days_off: term[:days_off].map { |one| one.transform_keys(&:to_sym) } })
+          unfit("Say on which days of the week there is a lesson.", :weekdays) if term[:weekdays].empty?
+          Core::Term::Days.lessons(**days)
+          Core::Term::Aim.new(term[:aim])
+          unfit("Days off end before they begin.", :days_off) if days[:off].any? { |off| off.end < off.begin }
+          aim_day = TermPlanning.jd(term[:aim_day])
+          return if aim_day.between?(days[:first], days[:last])
+
+          unfit("The day of the aim lies outside the term: choose one from its first to its last day.", :aim_day)
+        end
+      end
+    end
+  end
+end

@@ -1,0 +1,167 @@
+# frozen_string_literal: true
+
+RSpec.describe Vantick::Server::Plan::Terms do
+  let(:school_class) { make_class }
+  let(:address) { "/api/classes/#{school_class['id']}/term" }
+  let(:today) { Date.jd(Vantick::Server::Store::SchoolDay.today) }
+  let(:monday) { today - ((today.wday - 1) % 7) }
+  let(:settings) do
+    { first_day: monday.iso8601, last_day: (monday + 83).iso8601, weekdays: { monday: 45, wednesday: 30, friday: 45 }, days_off: [],
+      aim: "fives", aim_day: (monday + 80).iso8601 }
+  end
+
+  def set(**other) = put(address, { **settings, **other })
+
+  def lessons(body) = body["plan"]["lessons"]
+
+  def coming(body) = lessons(body).reject { |lesson| lesson["over"] }
+
+  def change(kind, day, **more) = post("#{address}/changes", { kind:, day:, **more })
+
+  it "is none at first, and planned at once when it is set" do
+    expect(get(address).body).to include("term" => nil, "plan" => nil, "standards" => include("England year 2"))
+    body = set.body
+    expect(lessons(body).first["step"]).to eq("hour_hand")
+    expect(coming(body).map { |lesson| Date.iso8601(lesson["day"]).wday }.uniq.sort).to eq([1, 3, 5])
+    expect(body["aim"]).to eq("step" => "fives", "day" => settings[:aim_day])
+    expect(get(address).body).to eq(body)
+  end
+
+  it "is refused in words, in the field where it belongs" do
+    { { last_day: (monday - 1).iso8601 } => ["last_day", /before the first/], { weekdays: {} } => ["weekdays", /days of the week/],
+      { aim_day: (monday + 100).iso8601 } => ["aim_day", /outside the term/], { aim: "chess" } => ["step", /chess/],
+      { days_off: [{ from: (monday + 3).iso8601, to: monday.iso8601, name: "" }] } => ["days_off", /before they begin/],
+      { last_day: (monday + 500).iso8601 } => ["last_day", /at most/] }
+      .each do |wrong, (field, words)|
+        expect(set(**wrong)).to be_refused(422).at(field).saying(words)
+      end
+    expect(get(address).body["term"]).to be_nil
+    expect(change("skip", monday.iso8601).status).to eq(404)
+  end
+
+  it "has no lesson on days off, and says so where none is left" do
+    expect(lessons(set(days_off: [{ from: monday.iso8601, to: (monday + 83).iso8601, name: "Flood" }]).body)).to eq([])
+    told = get("#{address}/forecast").body
+    expect(told["aim"]).to include("likely" => 0)
+    expect(get("#{address}/helps").status).to eq(200)
+  end
+
+  it "takes a term that is over, and one that has not begun" do
+    past = { first_day: (monday - 84).iso8601, last_day: (monday - 1).iso8601, aim_day: (monday - 2).iso8601 }
+    expect(set(**past).body["plan"]).to include("lessons" => [])
+    expect(get("#{address}/forecast").body["points"].length).to eq(1)
+    later = { first_day: (monday + 28).iso8601, last_day: (monday + 100).iso8601, aim_day: (monday + 90).iso8601 }
+    expect(lessons(set(**later).body).first["day"]).to eq((monday + 28).iso8601)
+  end
+
+  it "moves a lesson, has the others move up, and puts the plan before back" do
+    before = set.body
+    from, to = coming(before).values_at(1, 4).map { |lesson| lesson["day"] }
+    after = change("move", from, to:).body
+    steps = ->(body) { coming(body).map { |lesson| lesson["step"] } }
+    moved = steps[before].dup
+    moved.insert(4, moved.delete_at(1))
+    expect(steps[after].first(8)).to eq(moved.first(8))
+    expect(lessons(after).find { |lesson| lesson["day"] == to }["settled"]).to eq("moved")
+    expect(steps[post("#{address}/put-backs", {}).body]).to eq(steps[before])
+  end
+
+  it "pins, lets go, exchanges and sets lessons" do
+    days = coming(set.body).map { |lesson| lesson["day"] }
+    expect(change("pin", days[2]).status).to eq(201)
+    expect(change("move", days[1], to: days[2])).to be_refused(422).at("to").saying(/pinned/)
+    expect(change("unpin", days[2]).body["plan"]["lessons"].find { |lesson| lesson["day"] == days[2] }["settled"]).to be_nil
+    before = get(address).body
+    swapped = change("swap", days[1], to: days[3]).body
+    steps = ->(body) { lessons(body).to_h { |lesson| lesson.values_at("day", "step") } }
+    expect(steps[swapped].values_at(days[1], days[3])).to eq(steps[before].values_at(days[3], days[1]))
+    expect(steps[change("set", days[5], step: "quarters").body][days[5]]).to eq("quarters")
+    expect(change("set", days[5])).to be_refused(422).at("step").saying(/Choose a step/)
+    expect(change("skip", (monday + 1).iso8601)).to be_refused(422).at("day").saying(/no lesson/i)
+    expect(change("move", days[1], to: (monday + 1).iso8601)).to be_refused(422).at("to").saying(/no lesson/i)
+  end
+
+  it "plans a lost week anew, using lessons that were left open" do
+    before = set.body
+    days = coming(before).map { |lesson| lesson["day"] }.first(3)
+    after = days.map { |day| change("skip", day).body }.last
+    kinds = ->(body) { coming(body).map { |lesson| lesson["kind"] }.tally }
+    expect(kinds[after]["skipped"]).to eq(3)
+    expect(kinds[after]["open"]).to be < kinds[before]["open"]
+    expect(kinds[change("hold", days.first).body]["skipped"]).to eq(2)
+  end
+
+  it "is made anew once more is known, says what changed, and can be put back; nothing moves today" do
+    before = set.body
+    check = make_check(school_class)
+    item = check["items"]
+    school_class["children"].each do |child|
+      item.each { |one| answer(check, child, one, "nonsense") }
+    end
+    after = get(address).body
+    expect(after["plan"]).to include("cause" => "answers", "can_put_back" => true)
+    expect(after["plan"]["change"]).to include("code" => be_a(String), "children" => be_an(Integer))
+    todays = ->(body) { lessons(body).select { |lesson| lesson["day"] <= today.iso8601 } }
+    expect(todays[after]).to eq(todays[before])
+    back = post("#{address}/put-backs", {}).body
+    expect(lessons(back)).to eq(lessons(before))
+    expect(get(address).body).to eq(back)
+  end
+
+  it "says how likely it holds, before a change and after it, and what would help" do
+    set
+    told = get("#{address}/forecast").body
+    expect(told["points"].last).to eq(told["aim"])
+    expect(told["aim"].values_at("low", "likely", "high")).to eq(told["aim"].values_at("low", "likely", "high").sort)
+    expect(told["before"]).to be_nil
+    change("skip", coming(get(address).body).last["day"])
+    expect(get("#{address}/forecast").body["before"]).to eq(told["aim"])
+    expect(get("#{address}/helps").body["helps"].map { |help| help["id"] }).to include("more_lessons", "desks")
+  end
+
+  it "takes lessons that nobody called off as held, and one that fell out as lost" do
+    set(first_day: (monday - 14).iso8601)
+    term = store.terms.of_class(school_class["id"])
+    plan = store.terms.plan(term.id)
+    past = { day: (monday - 7).iso8601, minutes: 45, kind: "new", step: "quarters", recap: [], check: false, settled: nil }
+    store.terms.note(plan, lessons: [past, *plan.lessons])
+    standing = -> { Vantick::Server::Store::Standings.lessons(store, school_class["id"]).map { |lesson| lesson.step.id } }
+    expect(standing.call).to eq([:quarters])
+    after = change("skip", past[:day]).body
+    expect(lessons(after).first).to include("kind" => "skipped", "over" => true)
+    expect(standing.call).to eq([])
+    expect(change("skip", (monday - 6).iso8601)).to be_refused(422).at("day").saying(/No lesson was planned/)
+  end
+
+  it "is removed, with every plan of it" do
+    set
+    expect(delete(address).body["term"]).to be_nil
+    expect(store.db[:term_plans].count).to eq(0)
+    expect(get("#{address}.csv").status).to eq(404)
+  end
+
+  it "comes out as a table and as a calendar that follows" do
+    set
+    rows = CSV.parse(plain("#{address}.csv").body.delete_prefix("\uFEFF"), headers: true)
+    expect(rows.map { |row| row["day"] }).to eq(lessons(get(address).body).map { |lesson| lesson["day"] })
+    expect(rows.first.to_h).to include("step" => "The hour hand", "kind" => "new")
+    expect(rows.map { |row| row["minutes"] }.uniq).to match_array(%w[30 45])
+    first, again = Array.new(2) { |at| set(aim: at.zero? ? "fives" : "quarters") && plain("#{address}.ics").body }
+    uids = ->(text) { text.scan(/^UID:(.*?)\r$/).flatten }
+    expect(uids[first]).to eq(uids[again])
+    expect(uids[first].uniq.length).to eq(rows.count)
+    expect(first.lines.map(&:chomp)).to all(satisfy { |line| line.bytesize <= 75 })
+    # Read by another reader than the one that wrote it: RFC 5545's own grammar of folded lines, by hand.
+    unfolded = first.gsub(/\r\n[ \t]/, "").split("\r\n")
+    expect(unfolded.grep(/^DTSTART;VALUE=DATE:(\d{8})$/) { Regexp.last_match(1) }).to eq(rows.map { |row| row["day"].delete("-") })
+    expect(unfolded.count("BEGIN:VEVENT")).to eq(rows.count)
+  end
+
+  it "has its lessons planned with the recap that was chosen for them" do
+    body = set.body
+    planned = coming(body).find { |lesson| lesson["recap"].any? && lesson["step"] }
+    post("/api/classes/#{school_class['id']}/lessons", { day: planned["day"], step: planned["step"], minutes: planned["minutes"], seed: 1 })
+    expect(store.lessons.all(school_class["id"], limit: 1).first.plan[:earlier]).to eq(planned["recap"])
+    expect(lessons(get(address).body).find { |lesson| lesson["day"] == planned["day"] }["lesson_id"]).to be_an(Integer)
+  end
+end
