@@ -63,6 +63,20 @@ RSpec.describe Vantick::Core::Desk::NextTurn do
     expect(helping).to all(satisfy { |turn| turn.times.all? { |time| against.chance?(time, turn.task) } })
   end
 
+  it "asks first for what the child may be losing, of what it knows" do
+    words = task(:dial_to_words)
+    answers = %w[3:30 4:30 5:00 6:00].map do |text|
+      Vantick::Core::Marking::Marker.mark(task: words, time: time(text), text: words.write(words.right_answer(time(text))))
+    end
+    known = lambda do |*fading|
+      learner = Vantick::Core::Desk::Learner.new(step: step(:quarters), answers:, fading: fading.map { |id| step(id) })
+      learner.known.map { |_, at| at.to_s }
+    end
+    expect(known.call).to eq(%w[3:30 4:30 5:00 6:00])
+    expect(known.call(:oclock)).to eq(%w[5:00 6:00 3:30 4:30])
+    expect(known.call(:hour_hand)).to eq(%w[3:30 4:30 5:00 6:00])
+  end
+
   it "does not help twice running, and puts something known in between" do
     turns = sitting(step(:quarters), misreading: misreading(:to_with_passed_hour))
     expect(turns.each_cons(2).count { |pair| pair.all? { |turn| turn.reason == :helps } }).to eq(0)

@@ -3,6 +3,15 @@
 RSpec.describe Vantick::Core::Teaching::Step do
   let(:steps) { described_class.all }
 
+  it "has a time of its own that stands for it, with hands in sight, and no two the same" do
+    steps = described_class.with_times
+    examples = steps.map(&:example)
+    expect(steps).to all(satisfy { |step| step.holds?(step.example) && !step.example.hidden_hand? })
+    expect(examples.uniq).to eq(examples)
+    expect(described_class.find(:quarters).minute_degrees).to eq([0, 90, 180, 270])
+    expect(described_class.all.first.example).to be_nil
+  end
+
   it "stands on steps that come before it alone" do
     steps.each_with_index { |one, at| expect(one.builds_on - steps.first(at)).to be_empty, one.id.to_s }
     broken = [{ id: "fives", builds_on: ["hours"] }]

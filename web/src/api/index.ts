@@ -7,4 +7,5 @@ export * from "./questions";
 export * from "./schoolQuestions";
 export * from "./sheetQuestions";
 export * from "./paper";
+export * from "./term";
 export { fileSent } from "./sent";

@@ -37,7 +37,7 @@ onKeyStroke("?", (event) => {
 });
 
 const places = [
-  { name: "plan", text: "Plan", within: ["plan", "lesson", "run"] },
+  { name: "plan", text: "Plan", within: ["plan", "lesson", "run", "term"] },
   { name: "show", text: "Show", within: ["show"] },
   { name: "sheets", text: "Sheets", within: ["sheets"] },
   {

@@ -10,6 +10,12 @@ export const router = createRouter({
     { path: "/show", name: "show", component: () => import("@/show/ShowView.vue"), meta: { title: "Show" } },
     { path: "/plan", name: "plan", component: () => import("@/plan/PlanView.vue"), meta: { title: "Plan" } },
     {
+      path: "/plan/term",
+      name: "term",
+      component: () => import("@/plan/term/TermView.vue"),
+      meta: { title: "Term" },
+    },
+    {
       path: "/plan/:id(\\d+)",
       name: "lesson",
       component: () => import("@/plan/LessonView.vue"),

@@ -35,6 +35,19 @@ export function ticks(every: number, inner: number, outer: number): string {
     .join("");
 }
 
+/** A piece of the rim from one angle clockwise to another. */
+export function ringPart(from: number, to: number, inner: number, outer: number): string {
+  const at = (degrees: number, radius: number): string => {
+    const { x, y } = pointAt(degrees, radius);
+    return `${x.toFixed(2)} ${y.toFixed(2)}`;
+  };
+  const [low, high] = [inner, outer];
+  return (
+    `M${at(from, high)}A${high} ${high} 0 0 1 ${at(to, high)}` +
+    `L${at(to, low)}A${low} ${low} 0 0 0 ${at(from, low)}Z`
+  );
+}
+
 /** A slice of the face from one angle clockwise to another. */
 export function slice(from: number, to: number, radius: number): string {
   const start = pointAt(from, radius);

@@ -1,11 +1,13 @@
 <script setup lang="ts">
 import { computed } from "vue";
-import { listLessons, readLadder, useFacts, useAsked } from "@/api";
-import { DialFace } from "@/dial";
+import { useRouter } from "vue-router";
+import { listLessons, newSeed, planLesson, readLadder, readTerm, useAsked, useDoing, useFacts } from "@/api";
+import { StepDial } from "@/dial";
 
 import { useClasses } from "@/school";
 import StateBar from "./StateBar.vue";
 import { useNext } from "./useNext";
+import { recapWords } from "./term/words";
 import { counted, dayWords, plusDays, today } from "@/words";
 
 /**
@@ -35,12 +37,35 @@ const rungs = computed(() =>
   }),
 );
 const next = computed(() => ladder.value?.next);
+/** What the term has for today, or next, where no lesson is made yet. */
+const { data: term } = useAsked("term", ofClass, readTerm);
+const planned = computed(() => {
+  const one = term.value?.plan?.lessons.find(
+    (lesson) => !lesson.over && !lesson.given && lesson.kind !== "skipped",
+  );
+  return lesson.value || !one?.step ? undefined : one;
+});
+const router = useRouter();
+const { busy, trouble, doing } = useDoing();
+const make = (): Promise<boolean> =>
+  doing(async () => {
+    const one = planned.value;
+    if (!one?.step || !classes.current) return;
+    const body = { day: one.day, step: one.step, minutes: one.minutes, seed: newSeed() };
+    const id = one.lesson_id ?? (await planLesson(classes.current.id, body)).id;
+    await router.push({ name: "lesson", params: { id } });
+  });
+const standing = (step: string) => ladder.value?.steps.find((one) => one.id === step);
 const { rung: proposed, reason: why, names } = useNext(() => ladder.value);
-const rung = computed(() => (lesson.value ? facts.rung(lesson.value.step) : proposed.value));
-const reason = computed(() =>
-  lesson.value ? `For ${dayWords(lesson.value.day)}, ${counted(lesson.value.minutes, "minute")}.` : why.value,
-);
-const who = computed(() => (lesson.value ? [] : names.value));
+const rung = computed(() => {
+  const step = lesson.value?.step ?? planned.value?.step;
+  return step ? facts.rung(step) : proposed.value;
+});
+const reason = computed(() => {
+  const one = lesson.value ?? planned.value;
+  return one ? `For ${dayWords(one.day)}, ${counted(one.minutes, "minute")}.` : why.value;
+});
+const who = computed(() => (lesson.value || planned.value ? [] : names.value));
 </script>
 
 <template>
@@ -48,7 +73,7 @@ const who = computed(() => (lesson.value ? [] : names.value));
     <BCard class="next-lesson">
       <p v-if="!ladder || !lessons" class="quiet" aria-live="polite">Looking at the ladder…</p>
       <template v-else>
-        <DialFace v-if="rung" class="next-dial" :facts="facts.of(rung.example ?? '10:10')" />
+        <StepDial v-if="rung" class="next-dial" :step="rung.id" detail="full" />
         <div>
           <p class="eyebrow">
             {{
@@ -56,18 +81,30 @@ const who = computed(() => (lesson.value ? [] : names.value));
                 ? "Planned and not given yet"
                 : lesson
                   ? "The lesson you have planned"
-                  : `Next for ${classes.current?.name}`
+                  : planned
+                    ? planned.day === today()
+                      ? "Today's lesson"
+                      : "The next lesson"
+                    : `Next for ${classes.current?.name}`
             }}
           </p>
           <h1>{{ rung?.name ?? "The top of the ladder" }}</h1>
           <p class="why">{{ reason }}</p>
           <p v-if="who.length" class="quiet">{{ who.join(", ") }}</p>
+          <p v-if="planned?.recap[0]" class="quiet">
+            First {{ recapWords(planned.recap[0], standing(planned.recap[0]), facts) }}.
+          </p>
+          <p v-if="trouble" role="alert" class="field-error">{{ trouble }}</p>
           <div class="d-flex flex-wrap gap-2 mt-3">
             <template v-if="lesson">
               <BButton variant="primary" :to="{ name: 'run', params: { id: lesson.id } }">Give it</BButton>
               <BButton variant="outline-primary" :to="{ name: 'lesson', params: { id: lesson.id } }">
                 Look at it
               </BButton>
+            </template>
+            <template v-else-if="planned">
+              <BButton variant="primary" :disabled="busy" @click="make">Open this lesson</BButton>
+              <BButton variant="outline-primary" :to="{ name: 'term' }">The term</BButton>
             </template>
             <BButton v-else variant="primary" :to="{ name: 'plan' }">Plan a lesson</BButton>
           </div>
@@ -80,7 +117,7 @@ const who = computed(() => (lesson.value ? [] : names.value));
     <ol class="list-unstyled d-grid gap-2 m-0 p-0">
       <li v-for="one in rungs" :key="one.id" :class="{ next: one.id === next?.step }">
         <RouterLink :to="{ name: 'plan' }" :title="one.name">
-          <DialFace class="mb-1" :facts="facts.of(one.example ?? '10:10')" detail="small" />
+          <StepDial class="mb-1" :step="one.id" />
           <StateBar :step="one.standing" />
           <span class="visually-hidden">{{ one.name }}</span>
         </RouterLink>

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed } from "vue";
 import { useFacts, type Ladder } from "@/api";
-import { DialFace } from "@/dial";
+import { StepDial } from "@/dial";
 import { countsInWords } from "@/told";
 import StateBar from "./StateBar.vue";
 
@@ -28,7 +28,7 @@ const rungs = computed(() =>
         :class="{ rests: rung.rests, next: rung.id === ladder.next.step }"
         @click="$emit('select', rung.id)"
       >
-        <DialFace class="rung-dial" :facts="facts.of(rung.example ?? '10:10')" detail="small" />
+        <StepDial class="rung-dial" :step="rung.id" />
         <span class="name">{{ rung.name }}</span>
         <StateBar :step="rung.standing" />
         <span class="counts">{{ countsInWords(rung.standing) }}</span>

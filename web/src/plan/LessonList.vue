@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { useFacts, type LessonSummary } from "@/api";
-import { DialFace } from "@/dial";
+import { StepDial } from "@/dial";
 import { dayWords } from "@/words";
 
 /** Lessons planned and given. */
@@ -31,11 +31,7 @@ const facts = useFacts();
     </p>
     <ul class="list-unstyled p-0 m-0">
       <li v-for="lesson in lessons" :key="lesson.id">
-        <DialFace
-          class="row-dial"
-          :facts="facts.of(facts.rung(lesson.step).example ?? '10:10')"
-          detail="small"
-        />
+        <StepDial class="row-dial" :step="lesson.step" detail="small" />
         <RouterLink class="what d-grid" :to="{ name: 'lesson', params: { id: lesson.id } }">
           <strong>{{ facts.rung(lesson.step).name }}</strong>
           <span class="quiet">{{ dayWords(lesson.day) }} · {{ lesson.minutes }} minutes</span>

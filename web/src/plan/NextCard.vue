@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed } from "vue";
 import { useFacts, type Ladder } from "@/api";
-import { DialFace } from "@/dial";
+import { StepDial } from "@/dial";
 import { useClasses } from "@/school";
 import { useNext } from "./useNext";
 
@@ -19,7 +19,7 @@ const below = computed(() => (rung.value?.builds_on ?? []).map((id) => facts.run
 
 <template>
   <BCard class="next">
-    <DialFace v-if="rung" class="next-dial" :facts="facts.of(rung.example ?? '10:10')" />
+    <StepDial v-if="rung" class="next-dial" :step="rung.id" detail="full" />
     <div>
       <p class="eyebrow">Next for {{ classes.current?.name }}</p>
       <h1>{{ rung?.name ?? "The top of the ladder" }}</h1>

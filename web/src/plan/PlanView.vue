@@ -17,6 +17,7 @@ import LadderGrid from "./LadderGrid.vue";
 import LessonList from "./LessonList.vue";
 import NextCard from "./NextCard.vue";
 import RungDetail from "./RungDetail.vue";
+import TermLine from "./term/TermLine.vue";
 import { RemovedLately, useJustRemoved, WhichOnes } from "@/told";
 import { plusDays, today } from "@/words";
 
@@ -80,6 +81,7 @@ const remove = (lesson: LessonSummary): Promise<boolean> =>
       <RouterLink :to="{ name: 'new-class' }">Make a class first</RouterLink>
     </p>
     <template v-else-if="ladder">
+      <TermLine class="mb-3" />
       <div class="plan d-grid gap-4 align-items-start">
         <div class="d-grid gap-4">
           <NextCard

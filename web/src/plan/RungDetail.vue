@@ -3,6 +3,7 @@ import { computed } from "vue";
 import { useFacts, type Ladder } from "@/api";
 import { useClasses } from "@/school";
 import { STATES } from "@/told";
+import { recapWords } from "./term/words";
 
 /** One step of the ladder: where the class is, what it rests on, and what goes with it. */
 const props = defineProps<{ step: string; ladder: Ladder; busy: boolean }>();
@@ -34,9 +35,7 @@ const nextHere = computed(() => {
         {{ state.word }}
       </li>
     </ul>
-    <p v-if="standing?.fading" class="quiet">
-      {{ standing.fading === 1 ? "1 has" : `${standing.fading} have` }} not been asked for three weeks.
-    </p>
+    <p v-if="standing?.fading" class="quiet">{{ recapWords(step, standing, facts) }}.</p>
     <p v-if="nextHere.stumbling" class="here">
       <span class="quiet">Next step for these, who stumble here:</span>
       {{ nextHere.stumbling }}

@@ -34,6 +34,9 @@ export function dayWords(day: string): string {
   return new Intl.DateTimeFormat("en-GB", parts).format(new Date(`${day}T12:00:00Z`)).replace(",", "");
 }
 
+/** Within a term the year needs no saying: "Wed 6 Jan". */
+export const shortDay = (day: string): string => dayWords(day).replace(/ \d{4}$/, "");
+
 /** "March 2026". */
 export function monthWords(month: string): string {
   const parts = { month: "long", year: "numeric", timeZone: "UTC" } as const;

@@ -1,4 +1,15 @@
-export { clock, dayWords, isoDay, keepZone, moment, monthWords, plusDays, plusMonths, today } from "./days";
+export {
+  clock,
+  dayWords,
+  isoDay,
+  keepZone,
+  moment,
+  monthWords,
+  plusDays,
+  plusMonths,
+  shortDay,
+  today,
+} from "./days";
 
 /** A number with its noun: "1 clock", "7 clocks"; "child" needs its own plural. */
 export function counted(count: number, one: string, many = `${one}s`): string {

@@ -19,16 +19,19 @@ module Vantick
         attr_reader :turns
         # @return [Array<DayTime>] of the class's own day
         attr_reader :day_times
+        # @return [Array<Teaching::Step>] that the child was secure on and may be losing
+        attr_reader :fading
 
         # @param step [Step]
         # @param answers [Array<Marked>] first tries of earlier days and of today, oldest first
         def initialize(step:, answers: [], belief: Judging::Diagnosis.new(answers.last(Judging::Diagnosis::LOOKED_AT)), turns: [],
-                       day_times: [])
+                       day_times: [], fading: [])
           @step = step
           @answers = answers.last(KEPT).freeze
           @belief = belief
           @turns = turns.last(KEPT).freeze
           @day_times = day_times
+          @fading = fading
           freeze
         end
 
@@ -37,13 +40,13 @@ module Vantick
 
         # @param turn [Turn]
         # @return [Learner] once it was put to the child
-        def asked(turn) = Learner.new(step:, answers:, belief:, turns: turns + [turn], day_times:)
+        def asked(turn) = Learner.new(step:, answers:, belief:, turns: turns + [turn], day_times:, fading:)
 
         # @param marked [Array<Marked>] the answers of one turn, at first try
         # @return [Learner]
         def after(marked)
           believed = marked.reduce(belief) { |so_far, one| so_far.with(one) }
-          Learner.new(step:, answers: answers + marked, belief: believed, turns:, day_times:)
+          Learner.new(step:, answers: answers + marked, belief: believed, turns:, day_times:, fading:)
         end
 
         # First tries wrong one after the other from which on a child is asked something easier (judgement).
@@ -64,10 +67,18 @@ module Vantick
           !last.nil? && last.read_right?
         end
 
-        # @return [Array<Array(Task, DialTime)>] read rightly the last time they were asked, the longest ago first
+        # @return [Array<Array(Task, DialTime)>] read rightly the last time they were asked: those first that are of a step that the child
+        #   may be losing, then the longest ago
         def known
           last = answers.reverse.uniq { |marked| [marked.task, marked.time] }.reverse
-          last.select(&:read_right?).map { |marked| [marked.task, marked.time] }
+          last.select(&:read_right?).map { |marked| [marked.task, marked.time] }.partition { |task, time| fading?(task, time) }.flatten(1)
+        end
+
+        private
+
+        def fading?(task, time)
+          home = Teaching::Step.home(task)
+          fading.any? { |step| home ? step == home : step.whole? && step.holds?(time.dial_time) }
         end
       end
     end

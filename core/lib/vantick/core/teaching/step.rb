@@ -14,6 +14,11 @@ module Vantick
         # @return [Array<String>] the published standards it serves
         attr_reader :standards
 
+        # @return [DialTime, nil] the one that stands for the step; nothing where it has no times
+        attr_reader :example
+        # @return [Symbol] which hands its dial has, `:both`, `:hour` or `:minute`
+        attr_reader :hands
+
         # @return [Array<Task>] those that its times can be asked with
         attr_reader :tasks
 
@@ -76,6 +81,8 @@ module Vantick
           @whole = entry[:tasks].nil?
           @builds_on = entry[:builds_on].map(&:to_sym).freeze
           @standards = entry[:standards]
+          @example = entry[:example] && Dial::DialTime.parse(entry[:example])
+          @hands = entry.fetch(:hands, "both").to_sym
           freeze
         end
 
@@ -91,6 +98,9 @@ module Vantick
         # @param conventions [Conventions]
         # @return [Hash] its name, words, questions and openings as a class says them
         def texts_in(conventions) = Wording::ClassWords.fill(@texts, conventions)
+
+        # @return [Array<Integer>] where on the dial its minute hand points, in degrees
+        def minute_degrees = pool.map { |time| time.minute * 6 }.uniq
 
         # @return [Boolean] whether whole times are read here, and not one hand, numerals or halves of the day
         def whole? = @whole

@@ -18,9 +18,9 @@ module Vantick
           private
 
           def step(step, standing)
-            children = standing.by_child.values
-            { id: step.id, **standing.counts(step), stumbling: children.count { |one| one.stumbles.include?(step) },
-              fading: children.count { |one| one.fading.include?(step) } }
+            stumbling = standing.by_child.values.count { |one| one.stumbles.include?(step) }
+            { id: step.id, **standing.counts(step), stumbling:,
+              fading: standing.fading(step).length, last_asked: standing.last_day(step)&.then { |day| Date.jd(day).iso8601 } }
           end
 
           # What is next, and all that the reason speaks of.

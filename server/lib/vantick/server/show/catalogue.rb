@@ -51,7 +51,7 @@ module Vantick
           def rung(step, conventions)
             tasks = Core::Teaching::LessonPlan.tasks(step)
             { id: step.id, **step.texts_in(conventions), builds_on: step.builds_on.map(&:id), standards: step.standards,
-              example: step.pool[step.pool.length * 5 / 8]&.to_s,
+              example: step.example&.to_s, hands: step.hands, marks: step.whole? || step.hands == :minute ? step.minute_degrees : [],
               tasks: tasks.map { |task| { id: task.id, name: task.name } },
               misreadings: tasks.flat_map { |task| step.misreadings(task) }.uniq.reject(&:seldom?).map(&:id) }
           end

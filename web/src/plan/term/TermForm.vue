@@ -1,0 +1,216 @@
+<script setup lang="ts">
+import { ref } from "vue";
+import { readDaysOff, setTerm, useDoing, useFacts, type DaysOff, type Term, type TermSet } from "@/api";
+import { FieldGroup } from "@/parts";
+import { counted, dayWords, plusDays, today } from "@/words";
+import { WEEK, weekdayWords } from "./words";
+
+/** When the term is, on which days there are lessons, and what is to be known by when. */
+const props = defineProps<{ classId: number; term: TermSet | null; standards: string[] }>();
+const emit = defineEmits<{ set: [term: Term]; close: [] }>();
+
+const USUAL = 40;
+const WEEKS = 12;
+const facts = useFacts();
+const nextMonday = plusDays(today(), (8 - new Date(`${today()}T12:00:00Z`).getUTCDay()) % 7);
+const first = ref(props.term?.first_day ?? nextMonday);
+const last = ref(props.term?.last_day ?? plusDays(nextMonday, WEEKS * 7 - 3));
+const minutes = ref<Record<string, number>>({
+  ...(props.term?.weekdays ?? { monday: USUAL, wednesday: USUAL, friday: USUAL }),
+});
+const off = ref<DaysOff[]>(props.term?.days_off.map((one) => ({ ...one })) ?? []);
+const aim = ref(props.term?.aim ?? "fives");
+const aimDay = ref(props.term?.aim_day ?? last.value);
+const file = ref<File | null>(null);
+const unread = ref<{ name: string; why: string }[]>([]);
+const found = ref("");
+const { busy, wrong, elsewhere, doing } = useDoing();
+const reading = useDoing();
+
+function lessonOn(day: string, is: boolean): void {
+  if (is) minutes.value[day] = USUAL;
+  else minutes.value = Object.fromEntries(Object.entries(minutes.value).filter(([one]) => one !== day));
+}
+
+function addOff(): void {
+  off.value.push({ from: first.value, to: first.value, name: "" });
+}
+
+/** What is in the file comes to what was typed; nothing twice. */
+async function read(): Promise<void> {
+  if (!file.value) return;
+  const chosen = file.value;
+  await reading.doing(async () => {
+    const told = await readDaysOff(props.classId, chosen, first.value, last.value);
+    const fresh = told.days.filter(
+      (day) => !off.value.some((one) => one.from === day.from && one.to === day.to),
+    );
+    off.value = [...off.value, ...fresh].sort((one, other) => one.from.localeCompare(other.from));
+    unread.value = told.unread;
+    found.value = told.days.length
+      ? `${counted(told.days.length, "entry", "entries")} with days off in ${chosen.name}.`
+      : `There are no days off of this term in ${chosen.name}.`;
+  });
+}
+
+function set(): Promise<boolean> {
+  return doing(async () => {
+    const days_off = off.value.map(({ from, to, name }) => ({
+      from,
+      to: to || from,
+      name: name.slice(0, 80),
+    }));
+    const weekdays = Object.fromEntries(
+      Object.entries(minutes.value).map(([day, length]) => [day, length || 0]),
+    );
+    const body = {
+      first_day: first.value,
+      last_day: last.value,
+      weekdays,
+      days_off,
+      aim: aim.value,
+      aim_day: aimDay.value,
+    };
+    emit("set", await setTerm(props.classId, body));
+  });
+}
+</script>
+
+<template>
+  <BForm class="term-form d-grid gap-3" @submit.prevent="set">
+    <p
+      v-if="elsewhere('first_day', 'last_day', 'weekdays', 'days_off', 'aim', 'aim_day')"
+      role="alert"
+      class="field-error"
+    >
+      {{ elsewhere("first_day", "last_day", "weekdays", "days_off", "aim", "aim_day") }}
+    </p>
+    <div class="d-flex flex-wrap gap-3">
+      <FieldGroup id="first-day" label="First day" :wrong="wrong('first_day')">
+        <BFormInput id="first-day" v-model="first" type="date" required />
+      </FieldGroup>
+      <FieldGroup id="last-day" label="Last day" :wrong="wrong('last_day')">
+        <BFormInput id="last-day" v-model="last" type="date" required />
+      </FieldGroup>
+    </div>
+    <fieldset>
+      <legend>Lessons, and how many minutes</legend>
+      <p v-if="wrong('weekdays')" role="alert" class="field-error">{{ wrong("weekdays") }}</p>
+      <div class="d-flex flex-wrap gap-3">
+        <div v-for="day in WEEK" :key="day" class="weekday">
+          <BFormCheckbox
+            :model-value="day in minutes"
+            :unchecked-value="false"
+            @update:model-value="lessonOn(day, Boolean($event))"
+          >
+            {{ weekdayWords(day) }}
+          </BFormCheckbox>
+          <BFormInput
+            v-if="day in minutes"
+            v-model.number="minutes[day]"
+            type="number"
+            :min="facts.catalogue?.lengths.least"
+            :max="facts.catalogue?.lengths.most"
+            :aria-label="`Minutes on ${weekdayWords(day)}`"
+          />
+        </div>
+      </div>
+    </fieldset>
+    <div class="d-flex flex-wrap gap-3">
+      <FieldGroup id="aim" label="What all should know" :wrong="wrong('aim', 'step')">
+        <BFormSelect id="aim" v-model="aim">
+          <optgroup label="A step">
+            <option
+              v-for="rung in facts.catalogue?.ladder.filter((one) => one.example)"
+              :key="rung.id"
+              :value="rung.id"
+            >
+              {{ rung.name }}
+            </option>
+          </optgroup>
+          <optgroup label="A published standard">
+            <option v-for="standard in standards" :key="standard" :value="standard">{{ standard }}</option>
+          </optgroup>
+        </BFormSelect>
+      </FieldGroup>
+      <FieldGroup id="aim-day" label="By" :wrong="wrong('aim_day')">
+        <BFormInput id="aim-day" v-model="aimDay" type="date" required />
+      </FieldGroup>
+    </div>
+    <fieldset>
+      <legend>Days off</legend>
+      <p v-if="wrong('days_off')" role="alert" class="field-error">{{ wrong("days_off") }}</p>
+      <ul v-if="off.length" class="off list-unstyled d-grid gap-2 p-0">
+        <li v-for="(one, at) in off" :key="at" class="d-flex flex-wrap gap-2 align-items-center">
+          <BFormInput v-model="one.from" type="date" :aria-label="`Days off ${at + 1}, from`" />
+          <BFormInput v-model="one.to" type="date" :aria-label="`Days off ${at + 1}, to`" />
+          <BFormInput
+            v-model="one.name"
+            class="name"
+            maxlength="80"
+            placeholder="Holidays"
+            :aria-label="`Days off ${at + 1}, name`"
+          />
+          <BButton
+            variant="link"
+            size="sm"
+            :aria-label="`Remove days off ${one.name || dayWords(one.from)}`"
+            @click="off.splice(at, 1)"
+          >
+            Remove
+          </BButton>
+        </li>
+      </ul>
+      <div class="d-flex flex-wrap gap-3 align-items-end">
+        <BButton variant="outline-primary" size="sm" @click="addOff">Add days off</BButton>
+        <FieldGroup
+          id="calendar"
+          label="Or from the school's calendar file (.ics)"
+          :wrong="reading.trouble.value"
+        >
+          <BFormFile
+            id="calendar"
+            v-model="file"
+            plain
+            accept=".ics,text/calendar"
+            @update:model-value="read"
+          />
+        </FieldGroup>
+      </div>
+      <p v-if="found" role="status" class="quiet mb-0">{{ found }}</p>
+      <ul v-if="unread.length" class="quiet">
+        <li v-for="one in unread" :key="one.name">
+          Not taken: {{ one.name || "an entry without a name" }}. {{ one.why }}
+        </li>
+      </ul>
+    </fieldset>
+    <div class="d-flex flex-wrap gap-2">
+      <BButton type="submit" variant="primary" :disabled="busy">
+        {{ busy ? "Planning…" : "Plan the term" }}
+      </BButton>
+      <BButton v-if="term" variant="outline-primary" @click="$emit('close')">Leave it as it is</BButton>
+    </div>
+  </BForm>
+</template>
+
+<style scoped lang="scss">
+legend {
+  font-size: 1rem;
+}
+
+.weekday {
+  min-width: 7rem;
+}
+
+input[type="number"] {
+  width: 5.5rem;
+}
+
+input[type="date"] {
+  width: 10.5rem;
+}
+
+.name {
+  width: 14rem;
+}
+</style>

@@ -1,0 +1,248 @@
+<script setup lang="ts">
+import { computed, ref } from "vue";
+import { useDraggable } from "vue-draggable-plus";
+import { useFacts, type TermLesson } from "@/api";
+import { StepDial } from "@/dial";
+import { plusDays, shortDay } from "@/words";
+import { kindWords } from "./words";
+
+/** Weeks down, lessons across: each lesson with its step as a dial. A lesson is dragged onto the day to which it moves. */
+const props = defineProps<{ lessons: TermLesson[]; selected: string; today: string }>();
+const emit = defineEmits<{ select: [day: string]; move: [day: string, to: string] }>();
+
+const DAYS = 7;
+const facts = useFacts();
+const weekday = (day: string): number => (new Date(`${day}T12:00:00Z`).getUTCDay() + 6) % DAYS;
+const mondayOf = (day: string): string => plusDays(day, -weekday(day));
+const columns = computed(() => [...new Set(props.lessons.map((lesson) => weekday(lesson.day)))].sort());
+interface Cell {
+  key: string;
+  lesson?: TermLesson;
+  week?: string;
+}
+
+/** A row a week: its name, then a lesson for each day that has any; weeks without one are told as one gap. */
+const cells = computed<Cell[]>(() => {
+  const weeks = [...new Set(props.lessons.map((lesson) => mondayOf(lesson.day)))];
+  return weeks.flatMap((monday, at) => [
+    { key: `week ${monday}`, week: `Week ${at + 1}` },
+    ...columns.value.map((column) => {
+      const day = plusDays(monday, column);
+      return { key: day, lesson: props.lessons.find((one) => one.day === day) };
+    }),
+  ]);
+});
+
+const name = (lesson: TermLesson): string => (lesson.step ? facts.rung(lesson.step).name : kindWords(lesson));
+const spoken = (lesson: TermLesson): string =>
+  [
+    shortDay(lesson.day),
+    name(lesson),
+    kindWords(lesson),
+    lesson.check ? "with a check" : "",
+    lesson.settled ?? "",
+  ]
+    .filter(Boolean)
+    .join(", ");
+const otherwise = (lesson: TermLesson): boolean => Boolean(lesson.given && lesson.given !== lesson.step);
+
+const grid = ref<HTMLElement | null>(null);
+const over = ref("");
+
+/** The day under a pointer that is let go. */
+function dayAt(event: Event): string {
+  const point = "changedTouches" in event ? (event as TouchEvent).changedTouches[0] : (event as PointerEvent);
+  if (!point) return "";
+  const cell = document.elementFromPoint(point.clientX, point.clientY)?.closest<HTMLElement>("[data-day]");
+  return cell?.dataset.day ?? "";
+}
+
+useDraggable(grid, undefined as never, {
+  draggable: ".movable",
+  delay: 150,
+  delayOnTouchOnly: true,
+  forceFallback: true,
+  fallbackOnBody: true,
+  fallbackTolerance: 5,
+  onMove: (event) => {
+    over.value = event.related.dataset.day ?? "";
+    return false;
+  },
+  onEnd: (event) => {
+    over.value = "";
+    const day = event.item.dataset.day ?? "";
+    const to = dayAt((event as unknown as { originalEvent: Event }).originalEvent);
+    if (to && day && to !== day) emit("move", day, to);
+  },
+});
+</script>
+
+<template>
+  <div ref="grid" class="term-grid" :style="{ '--columns': columns.length }">
+    <div
+      v-for="cell in cells"
+      :key="cell.key"
+      :class="
+        cell.week ? 'week' : ['cell', { movable: cell.lesson && !cell.lesson.over && cell.lesson.step }]
+      "
+      :data-day="cell.lesson?.over === false ? cell.lesson.day : undefined"
+    >
+      <template v-if="cell.week">{{ cell.week }}</template>
+      <BButton
+        v-else-if="cell.lesson"
+        variant="bare"
+        class="lesson"
+        :class="[
+          cell.lesson.kind,
+          { over: cell.lesson.over, today: cell.lesson.day === today, target: over === cell.lesson.day },
+        ]"
+        :aria-pressed="selected === cell.lesson.day"
+        :aria-label="spoken(cell.lesson)"
+        @click="$emit('select', cell.lesson.day)"
+      >
+        <StepDial v-if="cell.lesson.step" class="lesson-dial" :step="cell.lesson.step" />
+        <span class="text">
+          <span class="day">{{ shortDay(cell.lesson.day) }}</span>
+          <span class="name">{{ name(cell.lesson) }}</span>
+          <span class="marks">
+            {{ cell.lesson.step ? kindWords(cell.lesson) : "" }}
+            <i
+              v-if="cell.lesson.check"
+              class="bi bi-ui-checks"
+              title="ends with a check"
+              aria-hidden="true"
+            ></i>
+            <i
+              v-if="cell.lesson.settled === 'pinned'"
+              class="bi bi-pin-angle-fill"
+              title="pinned"
+              aria-hidden="true"
+            ></i>
+            <i
+              v-if="cell.lesson.settled === 'moved'"
+              class="bi bi-arrows-move"
+              title="moved"
+              aria-hidden="true"
+            ></i>
+            <i v-if="cell.lesson.given" class="bi bi-check-lg" title="given" aria-hidden="true"></i>
+          </span>
+          <span v-if="otherwise(cell.lesson)" class="instead">
+            given: {{ facts.rung(cell.lesson.given ?? "").name }}
+          </span>
+        </span>
+      </BButton>
+      <span v-else class="none" aria-hidden="true"></span>
+    </div>
+  </div>
+</template>
+
+<style scoped lang="scss">
+.term-grid {
+  display: grid;
+  grid-template-columns: 4.2rem repeat(var(--columns), minmax(0, 1fr));
+  gap: 0.4rem;
+  align-items: stretch;
+}
+
+.week {
+  align-self: center;
+  font-size: 0.9rem;
+  color: var(--v-quiet);
+}
+
+.cell {
+  display: grid;
+}
+
+.lesson {
+  display: grid;
+  grid-template-columns: 3.1rem minmax(0, 1fr);
+  gap: 0.6rem;
+  align-items: center;
+  min-height: 4.1rem;
+  padding: 0.4rem 0.6rem;
+  background: var(--v-card);
+  border: 2px solid var(--v-line);
+  border-radius: 0.8rem;
+  font: inherit;
+  text-align: left;
+
+  &:hover {
+    border-color: var(--v-edge);
+  }
+
+  &.new {
+    border-left: 6px solid var(--v-hour);
+  }
+
+  &.look_back {
+    border-left: 6px solid var(--v-minute);
+  }
+
+  &.open,
+  &.skipped {
+    grid-template-columns: minmax(0, 1fr);
+    background: none;
+    border-style: dashed;
+    color: var(--v-quiet);
+  }
+
+  &.skipped .name {
+    text-decoration: line-through;
+  }
+
+  &.over {
+    background: var(--v-shade);
+    border-color: transparent;
+  }
+
+  &.today {
+    outline: 3px solid var(--v-minute);
+    outline-offset: 1px;
+  }
+
+  &[aria-pressed="true"] {
+    border-color: var(--v-hour);
+    background: var(--v-hour-tint);
+  }
+
+  &.target {
+    border-color: var(--v-minute);
+  }
+}
+
+.text {
+  display: grid;
+  line-height: 1.2;
+}
+
+.day,
+.marks,
+.instead {
+  font-size: 0.8rem;
+  color: var(--v-quiet);
+}
+
+.instead {
+  color: var(--v-slip);
+}
+
+.none {
+  border-radius: 0.8rem;
+  background: repeating-linear-gradient(135deg, transparent 0 6px, var(--v-shade) 6px 8px);
+}
+
+@media (max-width: 40rem) {
+  .term-grid {
+    grid-template-columns: minmax(0, 1fr);
+  }
+
+  .none {
+    display: none;
+  }
+
+  .week {
+    padding-top: 0.5rem;
+  }
+}
+</style>

@@ -1,0 +1,33 @@
+<script setup lang="ts">
+import { ref } from "vue";
+import { readHelps, useDoing, useFacts, type ForecastPoint, type Help } from "@/api";
+import { helpWords } from "./words";
+
+/** What would help most to reach the aim, each with what would come of it. */
+const props = defineProps<{ classId: number; aim: ForecastPoint; children: number }>();
+
+const facts = useFacts();
+const helps = ref<Help[] | null>(null);
+const { busy, trouble, doing } = useDoing();
+const look = (): Promise<boolean> => doing(async () => (helps.value = await readHelps(props.classId)));
+const more = (help: Help): string => {
+  const by = help.likely - props.aim.likely;
+  if (by > 0) return `about ${help.likely} of ${props.children}, ${by} more`;
+  return by < 0 ? `about ${help.likely} of ${props.children}, ${-by} fewer` : "as many";
+};
+</script>
+
+<template>
+  <div>
+    <p v-if="trouble" role="alert" class="field-error">{{ trouble }}</p>
+    <BButton v-if="!helps" variant="outline-primary" size="sm" :disabled="busy" @click="look">
+      {{ busy ? "Trying what would help…" : "What would help?" }}
+    </BButton>
+    <ul v-else class="list-unstyled d-grid gap-1 p-0 m-0" aria-label="What would help">
+      <li v-for="help in helps" :key="help.id + help.step">
+        <strong>{{ helpWords(help, facts) }}:</strong>
+        {{ more(help) }}
+      </li>
+    </ul>
+  </div>
+</template>

@@ -1,0 +1,187 @@
+<script setup lang="ts">
+import { computed, ref, watch } from "vue";
+import { useFacts, type Ladder, type TermChange, type TermLesson } from "@/api";
+import { StepDial } from "@/dial";
+import { shortDay } from "@/words";
+import { kindWords, recapWords } from "./words";
+
+/** One lesson of the term: what it is about, what it goes over first, and what can be done with it. */
+const props = defineProps<{
+  lesson: TermLesson;
+  lessons: TermLesson[];
+  ladder: Ladder | null;
+  busy: boolean;
+  wrong: string;
+}>();
+const emit = defineEmits<{ change: [change: TermChange]; open: [] }>();
+
+const facts = useFacts();
+const rung = computed(() => (props.lesson.step ? facts.rung(props.lesson.step) : null));
+const standing = (step: string) => props.ladder?.steps.find((one) => one.id === step);
+const others = computed(() =>
+  props.lessons.filter((one) => !one.over && one.day !== props.lesson.day && one.kind !== "skipped"),
+);
+const at = computed(() => others.value.findIndex((one) => one.day > props.lesson.day));
+const later = computed(() => (at.value < 0 ? undefined : others.value[at.value]));
+const earlier = computed(() => others.value[(at.value < 0 ? others.value.length : at.value) - 1]);
+const steps = computed(() => facts.catalogue?.ladder.filter((one) => one.tasks.length > 0) ?? []);
+const to = ref("");
+const step = ref("");
+watch(
+  () => props.lesson.day,
+  () => ([to.value, step.value] = ["", ""]),
+);
+const does = (kind: TermChange["kind"], more: Partial<TermChange> = {}): void =>
+  emit("change", { kind, day: props.lesson.day, ...more });
+</script>
+
+<template>
+  <BCard class="lesson-card">
+    <p class="eyebrow">{{ shortDay(lesson.day) }}, {{ lesson.minutes }} minutes, {{ kindWords(lesson) }}</p>
+    <div class="d-flex gap-3 align-items-center">
+      <StepDial v-if="rung" class="big" :step="rung.id" detail="full" />
+      <h2>{{ rung?.name ?? (lesson.kind === "open" ? "Left open for what comes up" : "No lesson") }}</h2>
+    </div>
+    <p v-if="wrong" role="alert" class="field-error">{{ wrong }}</p>
+    <template v-if="lesson.recap.length">
+      <p class="quiet mb-1">First it goes over</p>
+      <ul class="recap">
+        <li v-for="one in lesson.recap" :key="one">{{ recapWords(one, standing(one), facts) }}</li>
+      </ul>
+    </template>
+    <p v-if="lesson.check" class="mb-2">It ends with a check: its answers may change what comes next.</p>
+    <p v-if="lesson.over && lesson.given" class="quiet mb-2">Given: {{ facts.rung(lesson.given).name }}.</p>
+    <div v-if="lesson.over" class="d-flex flex-wrap gap-2">
+      <BButton
+        v-if="lesson.lesson_id"
+        variant="outline-primary"
+        :to="{ name: 'lesson', params: { id: lesson.lesson_id } }"
+      >
+        Look at it
+      </BButton>
+      <BButton
+        v-if="lesson.step && !lesson.given"
+        variant="outline-primary"
+        :disabled="busy"
+        @click="does('skip')"
+      >
+        It fell out
+      </BButton>
+    </div>
+    <template v-else>
+      <BButton v-if="lesson.step" variant="primary" :disabled="busy" @click="$emit('open')">
+        {{ lesson.lesson_id ? "Open this lesson" : "Make this lesson" }}
+      </BButton>
+      <div class="d-flex flex-wrap gap-2 my-3">
+        <BButton
+          v-if="lesson.kind === 'skipped'"
+          variant="outline-primary"
+          size="sm"
+          :disabled="busy"
+          @click="does('hold')"
+        >
+          Hold it after all
+        </BButton>
+        <template v-else>
+          <BButton
+            v-if="lesson.settled === 'pinned'"
+            variant="outline-primary"
+            size="sm"
+            :disabled="busy"
+            @click="does('unpin')"
+          >
+            Let it go
+          </BButton>
+          <BButton v-else variant="outline-primary" size="sm" :disabled="busy" @click="does('pin')">
+            Pin it to this day
+          </BButton>
+          <BButton
+            v-if="earlier"
+            variant="outline-primary"
+            size="sm"
+            :disabled="busy"
+            @click="does('move', { to: earlier.day })"
+          >
+            Earlier
+          </BButton>
+          <BButton
+            v-if="later"
+            variant="outline-primary"
+            size="sm"
+            :disabled="busy"
+            @click="does('move', { to: later.day })"
+          >
+            Later
+          </BButton>
+          <BButton variant="outline-primary" size="sm" :disabled="busy" @click="does('skip')">
+            No lesson that day
+          </BButton>
+        </template>
+      </div>
+      <div v-if="lesson.kind !== 'skipped'" class="d-grid gap-2">
+        <BFormGroup label="Move or exchange it" label-for="move-to">
+          <div class="d-flex flex-wrap gap-2">
+            <BFormSelect id="move-to" v-model="to">
+              <option value="">Choose a day</option>
+              <option v-for="one in others" :key="one.day" :value="one.day">
+                {{ shortDay(one.day) }}: {{ one.step ? facts.rung(one.step).name : kindWords(one) }}
+              </option>
+            </BFormSelect>
+            <BButton
+              variant="outline-primary"
+              size="sm"
+              :disabled="busy || !to"
+              @click="does('move', { to })"
+            >
+              Move
+            </BButton>
+            <BButton
+              variant="outline-primary"
+              size="sm"
+              :disabled="busy || !to"
+              @click="does('swap', { to })"
+            >
+              Exchange
+            </BButton>
+          </div>
+        </BFormGroup>
+        <BFormGroup label="Make it about" label-for="set-step">
+          <div class="d-flex flex-wrap gap-2">
+            <BFormSelect id="set-step" v-model="step">
+              <option value="">Another step</option>
+              <option v-for="one in steps" :key="one.id" :value="one.id">{{ one.name }}</option>
+            </BFormSelect>
+            <BButton
+              variant="outline-primary"
+              size="sm"
+              :disabled="busy || !step"
+              @click="does('set', { step })"
+            >
+              Set
+            </BButton>
+          </div>
+        </BFormGroup>
+      </div>
+    </template>
+  </BCard>
+</template>
+
+<style scoped lang="scss">
+.big {
+  width: 6.5rem;
+  flex: none;
+}
+
+h2 {
+  font-size: 1.6rem;
+}
+
+.recap {
+  padding-left: 1.2rem;
+}
+
+select {
+  width: auto;
+  max-width: 16rem;
+}
+</style>

@@ -1,0 +1,30 @@
+<script setup lang="ts">
+import { computed } from "vue";
+import { readTerm, useAsked, useFacts } from "@/api";
+import { useClasses } from "@/school";
+import { shortDay } from "@/words";
+
+/** The way from the next lesson to the whole term, and how far it is. */
+const facts = useFacts();
+const classes = useClasses();
+const { data } = useAsked("term", () => classes.current && [classes.current.id], readTerm);
+const left = computed(() => data.value?.plan?.lessons.filter((one) => !one.over && one.step).length ?? 0);
+</script>
+
+<template>
+  <p v-if="data" class="d-flex flex-wrap gap-3 align-items-baseline">
+    <template v-if="data.aim">
+      <span>
+        {{ facts.rung(data.aim.step).name }} by {{ shortDay(data.aim.day) }}:
+        {{ left === 1 ? "1 lesson is" : `${left} lessons are` }} still to come.
+      </span>
+      <RouterLink :to="{ name: 'term' }">The term</RouterLink>
+    </template>
+    <template v-else>
+      <span>
+        Not only the next lesson: all of them until the holidays, and how likely the class gets there.
+      </span>
+      <RouterLink :to="{ name: 'term' }">Plan a term</RouterLink>
+    </template>
+  </p>
+</template>

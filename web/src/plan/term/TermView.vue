@@ -1,0 +1,227 @@
+<script setup lang="ts">
+import { computed, ref, watch } from "vue";
+import { useRoute, useRouter } from "vue-router";
+import {
+  changeTerm,
+  newSeed,
+  planLesson,
+  putTermBack,
+  readForecast,
+  readLadder,
+  readTerm,
+  removeTerm,
+  useAsked,
+  useDoing,
+  useFacts,
+  type Forecast,
+  type Term,
+  type TermChange,
+} from "@/api";
+import { SureButton } from "@/parts";
+import { useClasses } from "@/school";
+import { dayWords } from "@/words";
+import TermForecast from "./TermForecast.vue";
+import TermForm from "./TermForm.vue";
+import TermGrid from "./TermGrid.vue";
+import TermHelps from "./TermHelps.vue";
+import TermLessonCard from "./TermLessonCard.vue";
+import { changeWords } from "./words";
+
+/** The term of a class: all its lessons, how likely they reach the aim, and what can be changed. */
+const router = useRouter();
+const route = useRoute();
+const facts = useFacts();
+const classes = useClasses();
+const classId = computed(() => classes.current?.id ?? 0);
+const ofClass = (): [number] | null => classes.current && [classes.current.id];
+const { data: read, trouble } = useAsked("term", ofClass, readTerm, { fresh: true });
+const { data: ladder } = useAsked("ladder", ofClass, readLadder);
+const term = ref<Term | null>(null);
+watch(read, (found) => (term.value = found), { immediate: true });
+const plan = computed(() => term.value?.plan ?? null);
+/** Asked anew with each plan. */
+const { data: forecast, trouble: unforeseen } = useAsked<Forecast, [number, number]>(
+  "forecast",
+  () => plan.value && [classId.value, plan.value.id],
+  readForecast,
+  { meanwhile: true },
+);
+
+const setting = ref(false);
+const selected = ref("");
+const lesson = computed(() => plan.value?.lessons.find((one) => one.day === selected.value));
+/** The lesson that was asked for, or today's, or the next one. */
+watch(plan, (now) => {
+  if (!now || now.lessons.some((one) => one.day === selected.value)) return;
+  const asked = now.lessons.find((one) => one.day === route.query.day);
+  selected.value = (asked ?? now.lessons.find((one) => !one.over) ?? now.lessons.at(-1))?.day ?? "";
+});
+const left = computed(() => plan.value?.lessons.filter((one) => !one.over && one.step).length ?? 0);
+const { busy, trouble: refused, doing } = useDoing();
+
+function set(now: Term): void {
+  term.value = now;
+  setting.value = false;
+}
+
+const change = (what: TermChange): Promise<boolean> =>
+  doing(async () => {
+    term.value = await changeTerm(classId.value, what);
+    if (what.to) selected.value = what.to;
+  });
+const back = (): Promise<boolean> => doing(async () => (term.value = await putTermBack(classId.value)));
+const remove = (): Promise<boolean> => doing(async () => (term.value = await removeTerm(classId.value)));
+
+function open(): Promise<boolean> {
+  return doing(async () => {
+    const one = lesson.value;
+    if (!one?.step) return;
+    const body = { day: one.day, step: one.step, minutes: one.minutes, seed: newSeed() };
+    const id = one.lesson_id ?? (await planLesson(classId.value, body)).id;
+    await router.push({ name: "lesson", params: { id } });
+  });
+}
+
+const print = (): void => window.print();
+const file = (ending: string): string => `/api/classes/${classId.value}/term.${ending}`;
+</script>
+
+<template>
+  <div class="page term">
+    <p v-if="trouble" role="alert" class="field-error">{{ trouble }}</p>
+    <p v-if="!classes.current">
+      A term is planned for a class.
+      <RouterLink :to="{ name: 'new-class' }">Make a class first</RouterLink>
+    </p>
+    <p v-else-if="!term && !trouble" class="quiet" aria-live="polite">Opening the term…</p>
+    <template v-else-if="term">
+      <div class="head d-flex flex-wrap justify-content-between align-items-baseline gap-2">
+        <h1>The term of {{ classes.current.name }}</h1>
+        <div v-if="plan && !setting" class="tools d-flex flex-wrap gap-2">
+          <BButton variant="outline-primary" size="sm" @click="setting = true">Days and aim</BButton>
+          <BButton variant="outline-primary" size="sm" @click="print">Print</BButton>
+          <BButton variant="outline-primary" size="sm" :href="file('ics')" download>Calendar</BButton>
+          <BButton variant="outline-primary" size="sm" :href="file('csv')" download>Table</BButton>
+        </div>
+      </div>
+      <p v-if="!plan" class="lead">
+        Say when the term is and what all should know at its end: every lesson is planned, and you see how
+        likely it holds.
+      </p>
+      <BCard v-if="!plan || setting">
+        <TermForm
+          :class-id="classId"
+          :term="term.term"
+          :standards="term.standards"
+          @set="set"
+          @close="setting = false"
+        />
+        <SureButton
+          v-if="plan"
+          class="mt-3"
+          variant="link"
+          size="sm"
+          title="Remove this term?"
+          does="Remove it"
+          :act="remove"
+          :busy="busy"
+        >
+          Remove the term
+          <template #says>Its plans go; lessons that were given, and all answers, stay.</template>
+        </SureButton>
+      </BCard>
+      <div v-else class="columns">
+        <section class="d-grid gap-3" aria-label="How likely it holds">
+          <TermForecast v-if="forecast && term.aim && left" :forecast="forecast" :step="term.aim.step" />
+          <p v-else-if="!left" class="said">
+            No lesson is left before {{ dayWords(term.aim?.day ?? plan.today) }}. Set new days, or another
+            aim.
+          </p>
+          <p v-else-if="unforeseen" role="alert" class="field-error">{{ unforeseen }}</p>
+          <p v-else class="quiet" aria-live="polite">Working out how likely it holds…</p>
+          <p v-if="plan.change" class="changed" role="status">
+            {{ changeWords(plan.change, facts) }}
+          </p>
+          <p v-if="refused && !lesson" role="alert" class="field-error">{{ refused }}</p>
+          <div class="tools d-flex flex-wrap gap-2 align-items-start">
+            <TermHelps
+              v-if="forecast && left"
+              :key="plan.id"
+              :class-id="classId"
+              :aim="forecast.aim"
+              :children="forecast.children"
+            />
+            <BButton
+              v-if="plan.can_put_back"
+              variant="outline-primary"
+              size="sm"
+              :disabled="busy"
+              @click="back"
+            >
+              Put the plan before back
+            </BButton>
+          </div>
+          <TermLessonCard
+            v-if="lesson"
+            :lesson="lesson"
+            :lessons="plan.lessons"
+            :ladder="ladder"
+            :busy="busy"
+            :wrong="refused"
+            @change="change"
+            @open="open"
+          />
+        </section>
+        <section aria-label="Its lessons">
+          <TermGrid
+            :lessons="plan.lessons"
+            :selected="selected"
+            :today="plan.today"
+            @select="selected = $event"
+            @move="(day, to) => change({ kind: 'move', day, to })"
+          />
+        </section>
+      </div>
+    </template>
+  </div>
+</template>
+
+<style scoped lang="scss">
+.columns {
+  display: grid;
+  grid-template-columns: minmax(18rem, 25rem) minmax(0, 1fr);
+  gap: 2rem;
+  align-items: start;
+}
+
+.changed {
+  margin: 0;
+  padding-left: 0.8rem;
+  border-left: 4px solid var(--v-minute);
+}
+
+.said {
+  font-size: 1.35rem;
+}
+
+.lead {
+  max-width: 40rem;
+}
+
+@media (max-width: 60rem) {
+  .columns {
+    grid-template-columns: minmax(0, 1fr);
+  }
+}
+
+@media print {
+  .columns {
+    display: block;
+  }
+
+  .tools,
+  :deep(.lesson-card) {
+    display: none !important;
+  }
+}
+</style>

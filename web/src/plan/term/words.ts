@@ -1,0 +1,79 @@
+import type { ForecastPoint, Help, LadderStep, Term, TermLesson, useFacts } from "@/api";
+import { counted, countedChildren, dayWords } from "@/words";
+
+type Facts = ReturnType<typeof useFacts>;
+type Change = NonNullable<NonNullable<Term["plan"]>["change"]>;
+
+const KINDS = {
+  new: "new",
+  again: "again",
+  recap: "going over",
+  look_back: "look back",
+  open: "left open",
+  skipped: "no lesson",
+} as const;
+
+export const kindWords = (lesson: TermLesson): string => KINDS[lesson.kind];
+
+const low = (facts: Facts, step: string): string => facts.rung(step).name.toLowerCase();
+
+/** "By Fri 12 Feb about 21 of 26 will know fives, likely 18 to 24." */
+export function forecastWords(aim: ForecastPoint, children: number, step: string, facts: Facts): string {
+  const about = `about ${aim.likely} of ${children} will know ${low(facts, step)}`;
+  const band = aim.low === aim.high ? "" : `, likely ${aim.low} to ${aim.high}`;
+  return `By ${dayWords(aim.day)} ${about}${band}.`;
+}
+
+/** Who is behind a change of the plan. */
+function why(change: Change, facts: Facts): string {
+  if (change.code === "fewer" || change.code === "dropped") {
+    return `${countedChildren(change.children)} know it by now`;
+  }
+  if (change.misreading)
+    return `${countedChildren(change.children)} do not know it yet, and some ${facts.misreading(change.misreading).does}`;
+  return `${countedChildren(change.children)} do not know it yet`;
+}
+
+/** What changed and why, in one line. */
+export function changeWords(change: Change, facts: Facts): string {
+  const name = facts.rung(change.step).name;
+  const lessons = counted(change.lessons, "lesson");
+  const what = {
+    more: `${name} takes ${lessons} more`,
+    added: `${name} comes in for ${lessons}`,
+    fewer: `${name} takes ${lessons} less`,
+    dropped: `${name} is left out`,
+    later: `${name} comes at another time`,
+  }[change.code];
+  return `${what}: ${why(change, facts)}.`;
+}
+
+/** "Half past: asked last on Mon 12 Oct, 9 children may have lost it." */
+export function recapWords(step: string, standing: LadderStep | undefined, facts: Facts): string {
+  const name = facts.rung(step).name;
+  if (!standing?.last_asked) return name;
+  const when = standing.last_asked ? `asked last ${onDay(standing.last_asked)}` : "";
+  const lost = standing.fading ? `, ${countedChildren(standing.fading)} may have lost it` : "";
+  return `${name}: ${when}${lost}`;
+}
+
+const onDay = (day: string): string => (dayWords(day) === "today" ? "today" : `on ${dayWords(day)}`);
+
+const WEEKDAYS: Record<string, string> = {
+  monday: "Monday",
+  tuesday: "Tuesday",
+  wednesday: "Wednesday",
+  thursday: "Thursday",
+  friday: "Friday",
+  saturday: "Saturday",
+  sunday: "Sunday",
+};
+export const weekdayWords = (id: string): string => WEEKDAYS[id] ?? id;
+export const WEEK = Object.keys(WEEKDAYS);
+
+/** What would help, and what would come of it. */
+export function helpWords(help: Help, facts: Facts): string {
+  if (help.id === "more_lessons") return `One lesson more a week, on ${weekdayWords(help.weekday ?? "")}s`;
+  if (help.id === "desks") return "Ten minutes at the desks twice a week";
+  return `Leaving out ${low(facts, help.step ?? "")}`;
+}
