@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { computed, ref } from "vue";
+import { useEventListener } from "@vueuse/core";
 import { useDraggable } from "vue-draggable-plus";
 import { useFacts, type TermLesson } from "@/api";
 import { StepDial } from "@/dial";
@@ -51,25 +52,29 @@ const over = ref("");
 
 /** The day under a pointer that is let go. */
 function dayAt(event: Event): string {
-  const point = "changedTouches" in event ? (event as TouchEvent).changedTouches[0] : (event as PointerEvent);
+  const point = "changedTouches" in event ? (event as TouchEvent).changedTouches[0] : (event as MouseEvent);
   if (!point) return "";
   const cell = document.elementFromPoint(point.clientX, point.clientY)?.closest<HTMLElement>("[data-day]");
   return cell?.dataset.day ?? "";
 }
 
-useDraggable(grid, undefined as never, {
+const dragged = ref(false);
+useEventListener(document, ["pointermove", "touchmove"], (event) => {
+  if (dragged.value) over.value = dayAt(event);
+});
+
+/** Nothing is moved in the page itself: where a lesson is let go is told, and what follows is shown. */
+useDraggable(grid, {
   draggable: ".movable",
+  sort: false,
   delay: 150,
   delayOnTouchOnly: true,
   forceFallback: true,
   fallbackOnBody: true,
   fallbackTolerance: 5,
-  onMove: (event) => {
-    over.value = event.related.dataset.day ?? "";
-    return false;
-  },
+  onStart: () => (dragged.value = true),
   onEnd: (event) => {
-    over.value = "";
+    [dragged.value, over.value] = [false, ""];
     const day = event.item.dataset.day ?? "";
     const to = dayAt((event as unknown as { originalEvent: Event }).originalEvent);
     if (to && day && to !== day) emit("move", day, to);

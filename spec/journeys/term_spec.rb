@@ -1,0 +1,135 @@
+# frozen_string_literal: true
+
+RSpec.describe "A term", :demo do
+  let(:today) { Date.jd(Vantick::Server::Store::SchoolDay.today) }
+  let(:monday) { today - ((today.wday - 1) % 7) + 7 }
+
+  def press(*keys) = browser.action.send_keys(*keys).perform
+
+  def set_term(aim: "Fives", weeks: 8, first: monday)
+    visit "/plan"
+    click_link "Plan a term"
+    expect(page).to have_css("h1", text: "The term of Curlew class")
+    { "First day" => first, "Last day" => first + (weeks * 7) - 3, "By" => first + (weeks * 7) - 3 }.each { |name, day| fill_in name, with: day }
+    select aim, from: "What all should know"
+    yield if block_given?
+    click_button "Plan the term"
+    expect(page).to have_css(".term-grid").and have_button("Days and aim")
+  end
+
+  def lessons = page.all(".term-grid .lesson").map { |one| one["aria-label"] }
+
+  # What each lesson is about, without its day.
+  def steps = lessons.map { |text| text.split(", ")[1] }
+
+  def lesson(at) = page.all(".term-grid .lesson")[at]
+
+  def forecast = find(".said", text: /about \d+ of 26 will know/, wait: 40).text
+
+  it "is planned at once from a calendar file, with how likely it holds and what would help" do
+    file = File.join(Dir.mktmpdir, "school.ics")
+    off = (monday + 14).strftime("%Y%m%d")
+    File.write(file, ["BEGIN:VCALENDAR", "VERSION:2.0", "PRODID:-//x//EN", "BEGIN:VEVENT", "UID:1", "DTSTART;VALUE=DATE:#{off}",
+                      "DTEND;VALUE=DATE:#{(monday + 21).strftime('%Y%m%d')}", "SUMMARY:Half-term", "END:VEVENT", "BEGIN:VEVENT", "UID:2",
+                      "DTSTART:#{off}T090000Z", "DTEND:#{off}T100000Z", "SUMMARY:Meeting", "END:VEVENT", "END:VCALENDAR", ""].join("\r\n"))
+    set_term(weeks: 8) do
+      attach_file "Or from the school's calendar file (.ics)", file
+      expect(page).to have_text("1 entry with days off in school.ics.").and have_text("Not taken: Meeting. It is an hour of a day, not a day.")
+    end
+    expect(lessons.length).to eq(21)
+    expect(steps).to include("Quarters", "left open")
+    expect(forecast).to match(/will know fives, likely \d+ to \d+\./)
+    click_button "What would help?"
+    expect(page).to have_css("[aria-label='What would help'] li", text: /Ten minutes at the desks twice a week: /, wait: 60)
+    expect(page).to have_css("h2", text: steps.first)
+    click_button "Make this lesson"
+    expect(page).to have_css("button.stage", count: 6)
+    expect(page).to be_axe_clean.according_to(*BrowserHelpers::AXE_TAGS)
+  end
+
+  it "has a lesson dragged to another day, and the plan before put back" do
+    set_term
+    before = steps
+    from, to = [lesson(1), lesson(4)].map(&:native)
+    browser.action.move_to(from).click_and_hold.move_by(8, 4).move_to(to).move_by(2, 2).release.perform
+    moved = before.dup
+    moved.insert(4, moved.delete_at(1))
+    eventually { expect(steps.first(7)).to eq(moved.first(7)) }
+    click_button "Put the plan before back"
+    eventually { expect(steps).to eq(before) }
+    expect(page).to have_no_button("Put the plan before back")
+  end
+
+  it "plans round a week of illness, using what was left open, and says what is likely before and after" do
+    set_term
+    forecast
+    open = steps.count("left open")
+    3.times do |at|
+      lesson(at).click
+      click_button "No lesson that day"
+      expect(page).to have_button("Hold it after all")
+    end
+    expect(steps.first(3).uniq).to eq(["no lesson"])
+    expect(steps.count("left open")).to be < open
+    forecast
+    lesson(0).click
+    click_button "Hold it after all"
+    eventually { expect(steps.first).not_to eq("no lesson") }
+  end
+
+  it "is changed with keys alone, which are never lost" do
+    set_term
+    before = steps
+    lesson(1).send_keys(:enter)
+    find(:button, "Later").send_keys(:enter)
+    eventually { expect(steps.first(3)).to eq(before.values_at(0, 2, 1)) }
+    expect(page).to have_css(".lesson[aria-pressed='true'][aria-label*='moved']")
+    eventually { expect(browser.execute_script("return document.activeElement === document.body")).to be(false) }
+    find(:button, "Pin it to this day").send_keys(:enter)
+    expect(page).to have_css(".lesson[aria-pressed='true'][aria-label*='pinned']")
+    eventually { expect(browser.execute_script("return document.activeElement === document.body")).to be(false) }
+    select "O'clock", from: "Make it about"
+    click_button "Set"
+    expect(page).to have_css(".lesson[aria-pressed='true'][aria-label*=\"O'clock\"]")
+  end
+
+  it "changes with a check, says why, and lets home begin with its lesson" do
+    set_term(first: today - 1)
+    before = steps
+    check = store.checks.add(class_id: 1, step: "half_past", task: "dial_to_words", times: %w[3:30 4:30 7:30 9:30 11:30],
+                             made_at: Time.now.utc.iso8601)
+    given = store.classes.find(1).children.product(check.items).map do |child, item|
+      row = { uuid: SecureRandom.uuid, item_id: item[:id], child_id: child[:id], answer: "ten past one" }
+      [row, Vantick::Server::Store::Marks.judged(item, row[:answer], Vantick::Core::Wording::Conventions.default)]
+    end
+    store.answers.add_all(given, answered_at: Time.now.utc.iso8601)
+    visit "/plan/term"
+    expect(page).to have_css(".changed", text: /: \d+ children do not know it yet/)
+    expect(steps).not_to eq(before)
+    click_button "Put the plan before back"
+    eventually { expect(steps).to eq(before) }
+    store.db[:lessons].delete
+    visit "/"
+    expect(page).to have_text(/Today's lesson|The next lesson/)
+    click_button "Open this lesson"
+    expect(page).to have_css("button.stage", count: 6)
+  end
+
+  it "says so where no lesson is left, and is removed" do
+    set_term(first: today - 70, weeks: 9)
+    expect(page).to have_text("No lesson is left before")
+    click_button "Days and aim"
+    click_button "Remove the term"
+    click_button "Remove it"
+    expect(page).to have_button("Plan the term")
+  end
+
+  it "stays quick with sixty lessons and thirty-two children" do
+    store.register.add(1, (1..6).map { |at| "Child#{at}" })
+    started = Process.clock_gettime(Process::CLOCK_MONOTONIC)
+    set_term(weeks: 22)
+    expect(lessons.length).to be > 60
+    expect(Process.clock_gettime(Process::CLOCK_MONOTONIC) - started).to be < 60
+    expect(find(".said", text: /of 32 will know/, wait: 60)).to be_visible
+  end
+end
