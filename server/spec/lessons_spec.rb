@@ -40,6 +40,19 @@ RSpec.describe Vantick::Server::Plan::Lessons do
     expect(times(longer, "show").first(times(lesson, "show").length)).to eq(times(lesson, "show"))
   end
 
+  it "take the pace of the lessons that were given, and keep it" do
+    lesson = plan.body
+    alone = stage_of(lesson, "alone")["items"].first
+    took = Array.new(20) { { kind: alone["kind"], seconds: alone["seconds"] * 2 } }
+    post("/api/lessons/#{lesson['id']}/runs", { left_out: [], seconds: took })
+    slower = plan(day: "2026-12-02").body
+    expect(stage_of(slower, "alone")["items"].first["seconds"]).to eq(alone["seconds"] * 2)
+    expect(times(slower, "alone").length).to be <= (times(lesson, "alone").length / 2) + 1
+    expect(get("/api/lessons/#{lesson['id']}").body["stages"]).to eq(lesson["stages"])
+    expect(stage_of(change(slower, minutes: 30).body, "alone")["items"].first["seconds"]).to eq(alone["seconds"] * 2)
+    expect(post("/api/lessons/#{lesson['id']}/runs", { left_out: [], seconds: [{ kind: "x", seconds: 0 }] }).status).to eq(400)
+  end
+
   it "swap a time for another, in its place" do
     lesson = plan.body
     before = times(lesson, "exit")

@@ -159,6 +159,13 @@ RSpec.describe Vantick::Core::Teaching::Lesson do
   end
 
   describe Vantick::Core::Teaching::Pacing do
+    it "keeps the pace that a lesson was planned with, and tells what was seen of a class" do
+      kept = described_class.new({}, { written_alone: 90 })
+      expect([kept.seconds(:written_alone), kept.seconds(:quick_fire)]).to eq([90, 15])
+      # Ten seen of twenty: half of the class's own median, half of what is usual.
+      expect(described_class.new(written_alone: [60] * 10, nonsense: [1]).own).to eq(written_alone: 50.0)
+    end
+
     it "mixes a class's median with the default until twenty are seen" do
       expect(described_class.new.seconds(:written_alone)).to eq(40)
       expect(described_class.new(written_alone: [60] * 5).seconds(:written_alone)).to eq(45)

@@ -215,9 +215,19 @@ export function copyLesson(id: number, body: { day: string; seed: number }): Pro
   return asked(api.POST("/api/lessons/{lesson_id}/copies", { params: { path: { lesson_id: id } }, body }));
 }
 
-export function endLesson(id: number, leftOut: string[]): Promise<Lesson> {
+/** A lesson was given: what was left out of it, and how long things took. */
+export function endLesson(
+  id: number,
+  leftOut: string[],
+  seconds: { kind: string; seconds: number }[],
+): Promise<Lesson> {
   const params = { path: { lesson_id: id } };
-  return asked(api.POST("/api/lessons/{lesson_id}/runs", { params, body: { left_out: leftOut } }));
+  return asked(
+    api.POST("/api/lessons/{lesson_id}/runs", {
+      params,
+      body: { left_out: leftOut, seconds: seconds.slice(-200) },
+    }),
+  );
 }
 
 export async function openExit(id: number): Promise<number> {

@@ -25,7 +25,7 @@ const heading = ref<HTMLElement>();
 const method = ref(false);
 const view = ref<InstanceType<typeof RunItemView>>();
 const paper = ref<InstanceType<typeof RunTogether>>();
-const { stageAt, itemAt, stage, items, item, together, used, notReached, next, back, goStage, forget } =
+const { stageAt, itemAt, stage, items, item, together, used, notReached, took, next, back, goStage, forget } =
   useRun(String(route.params.id), () => lesson.value);
 const clock = computed(() => `${stageAt.value} ${itemAt.value}`);
 const own = (): Record<string, string> => classes.current?.conventions ?? {};
@@ -74,7 +74,7 @@ const exit = (page: "slips" | "check"): Promise<boolean> =>
 const keep = (leftOut: string[]): Promise<boolean> =>
   doing(async () => {
     if (!lesson.value) return;
-    await endLesson(lesson.value.id, leftOut);
+    await endLesson(lesson.value.id, leftOut, took.value);
     forget();
     await router.push({ name: "plan" });
   });

@@ -17,6 +17,8 @@ interface Running {
   used: ComputedRef<number[]>;
   /** Times of what is new that were not shown yet. */
   notReached: ComputedRef<string[]>;
+  /** How long things took that were gone through one by one. */
+  took: ComputedRef<Took[]>;
   next: () => boolean;
   back: () => void;
   goStage: (at: number) => void;
@@ -25,10 +27,20 @@ interface Running {
 }
 
 /** Where a lesson is; kept while the browser is open, so that a look elsewhere loses nothing. */
+/** How long an item took. */
+export interface Took {
+  kind: string;
+  seconds: number;
+}
+
 interface Place {
   stageAt: number;
   itemAt: number;
   seconds: number[];
+  /** How long each item took that was gone through; the last is the one on the wall. */
+  took: Took[];
+  /** Of the item on the wall. */
+  now: number;
   reached: string[];
 }
 
@@ -36,9 +48,13 @@ const PAPER = ["alone", "exit"];
 /** Stages whose times are worth going over when they were not reached. */
 export const NEW = ["show", "together", "alone"];
 
+/** Seconds below which nobody has read a clock, and how many times what was planned a pause begins (judgement). */
+const LEAST = 3;
+const MOST = 6;
+
 /** Where in its lesson a class is, and how much of the time is used. */
 export function useRun(id: string, lesson: () => Lesson | null): Running {
-  const start: Place = { stageAt: 0, itemAt: 0, seconds: [], reached: [] };
+  const start: Place = { stageAt: 0, itemAt: 0, seconds: [], took: [], now: 0, reached: [] };
   const place = useSessionStorage<Place>(`vantick.run.${id}`, { ...start });
   const stageAt = toRef(place.value, "stageAt");
   const itemAt = toRef(place.value, "itemAt");
@@ -55,6 +71,7 @@ export function useRun(id: string, lesson: () => Lesson | null): Running {
     const next = [...place.value.seconds];
     next[stageAt.value] = (next[stageAt.value] ?? 0) + 1;
     place.value.seconds = Array.from(next, (one) => one ?? 0);
+    place.value.now += 1;
   }, 1000);
 
   function mark(): void {
@@ -67,11 +84,21 @@ export function useRun(id: string, lesson: () => Lesson | null): Running {
     if (at < 0 || at >= stages.value.length) return;
     stageAt.value = at;
     itemAt.value = 0;
+    place.value.now = 0;
     mark();
+  }
+
+  /** What was on the wall has been gone through; a press too many is no item. */
+  function done(): void {
+    const { now } = place.value;
+    place.value.now = 0;
+    if (together.value || !item.value?.seconds || now < LEAST || now > item.value.seconds * MOST) return;
+    place.value.took = [...place.value.took, { kind: item.value.kind, seconds: now }];
   }
 
   /** To the next item, or the next stage; false at the end of the lesson. */
   function next(): boolean {
+    done();
     if (!together.value && itemAt.value < items.value.length - 1) {
       itemAt.value += 1;
       mark();
@@ -101,8 +128,23 @@ export function useRun(id: string, lesson: () => Lesson | null): Running {
   );
 
   function forget(): void {
-    Object.assign(place.value, { ...start, seconds: [], reached: [] });
+    Object.assign(place.value, { ...start, seconds: [], took: [], reached: [] });
   }
 
-  return { forget, stageAt, itemAt, stage, items, item, together, used, notReached, next, back, goStage };
+  const took = computed(() => place.value.took);
+  return {
+    forget,
+    took,
+    stageAt,
+    itemAt,
+    stage,
+    items,
+    item,
+    together,
+    used,
+    notReached,
+    next,
+    back,
+    goStage,
+  };
 }

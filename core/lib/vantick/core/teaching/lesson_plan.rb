@@ -63,6 +63,7 @@ module Vantick
 
         def made(settled)
           Lesson.new(step:, task:, minutes: settled[:minutes], seed: settled[:seed], stage_minutes: settled.fetch(:stage_minutes, {}),
+                     pacing: Pacing.new({}, settled.fetch(:pace, {}).transform_keys(&:to_sym)),
                      earlier: settled.fetch(:earlier, []).map { |id| Step.find(id) },
                      avoid: settled.fetch(:swapped, []).flat_map { |text| both_kinds(text) }, kept: kept(settled),
                      exit_avoid: settled.fetch(:exit_avoid, []).map { |text| kind_of_time(:exit).parse(text) },

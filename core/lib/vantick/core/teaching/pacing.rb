@@ -15,7 +15,9 @@ module Vantick
         def self.timeless?(kind) = KINDS.fetch(kind).fetch(:timeless, false)
 
         # @param seen [Hash{Symbol => Array<Numeric>}] seconds that items took in this class, by kind
-        def initialize(seen = {})
+        # @param kept [Hash{Symbol => Numeric}] seconds that stand, by kind: a lesson that was planned keeps its pace
+        def initialize(seen = {}, kept = {})
+          @kept = kept.dup.freeze
           @seen = seen.transform_values { |seconds| seconds.dup.freeze }.freeze
           freeze
         end
@@ -23,13 +25,16 @@ module Vantick
         # @param kind [Symbol] one of {SECONDS}' keys
         # @return [Float]
         def seconds(kind)
-          default = SECONDS.fetch(kind)
+          default = @kept.fetch(kind) { SECONDS.fetch(kind) }
           own = @seen.fetch(kind, [])
           return default.to_f if own.empty?
 
           weight = [own.length / KNOWN_FROM.to_f, 1.0].min
           (weight * median(own)) + ((1 - weight) * default)
         end
+
+        # @return [Hash{Symbol => Float}] seconds of those kinds that were seen in this class, to a tenth
+        def own = (@seen.keys & SECONDS.keys).to_h { |kind| [kind, seconds(kind).round(1)] }
 
         private
 

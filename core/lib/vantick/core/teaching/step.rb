@@ -80,9 +80,7 @@ module Vantick
           @pools = @tasks.to_h { |task| [task, pool_of(task)] }.freeze
           @whole = entry[:tasks].nil?
           @builds_on = entry[:builds_on].map(&:to_sym).freeze
-          @standards = entry[:standards]
-          @example = entry[:example] && Dial::DialTime.parse(entry[:example])
-          @hands = entry.fetch(:hands, "both").to_sym
+          stands_for(entry)
           freeze
         end
 
@@ -164,6 +162,12 @@ module Vantick
         def self.showing = @showing ||= {}
 
         private
+
+        def stands_for(entry)
+          @example = entry[:example] && Dial::DialTime.parse(entry[:example])
+          @standards = entry[:standards]
+          @hands = entry.fetch(:hands, "both").to_sym
+        end
 
         def pool_of(task)
           return pool.flat_map { |time| Dial::DayTime.of(time) }.sort.freeze if task.asks == :day

@@ -20,7 +20,7 @@ module Vantick
           carried = carried(class_id)
           recap = planned_recap(class_id) || earlier(class_id, sent[:step])
           settled = { **sent.except(:day, :child_ids), earlier: recap, kept: { recap: carried }, carried:,
-                      exit_avoid: store.checks.last_times(class_id, sent[:step]) }
+                      exit_avoid: store.checks.last_times(class_id, sent[:step]), pace: store.lessons.pacing(class_id).own }
           plan = planned(settled, class_id)
           lesson = store.lessons.add(class_id:, day: sent[:day], plan: plan.settled, made_at: now, child_ids: of_class(sent[:child_ids]))
           answer_json(LessonView.lesson(lesson, plan), code: 201)
@@ -36,7 +36,8 @@ module Vantick
           same = row[:plan][:step].to_s == sent[:step]
           earlier = same ? row[:plan][:earlier] : earlier(row[:class_id], sent[:step])
           settled = JSON.parse(JSON.generate(sent.except(:day, :version)), symbolize_names: true)
-          kept = { carried: row[:plan].fetch(:carried, []), exit_avoid: store.checks.last_times(row[:class_id], sent[:step]) }
+          kept = { **row[:plan].slice(:pace), carried: row[:plan].fetch(:carried, []),
+                   exit_avoid: store.checks.last_times(row[:class_id], sent[:step]) }
           plan = planned({ **settled, earlier:, **kept }, row[:class_id])
           changed = { day: sent[:day], plan: plan.settled, changed_at: now }
           answer_json(LessonView.lesson(store.lessons.change(row[:id], version: sent[:version], **changed), plan))
@@ -61,7 +62,7 @@ module Vantick
         post "/api/lessons/:lesson_id/runs" do
           row = store.lessons.find(input[:lesson_id])
           left_out = sent[:left_out].map { |text| Core::Dial::DialTime.parse(text).to_s }.uniq
-          store.lessons.change(row[:id], left_out:, given_at: now)
+          store.lessons.change(row[:id], left_out:, given_at: now, seconds: sent.fetch(:seconds, []))
           answer_json(LessonView.lesson(store.lessons.find(row[:id]), planned(row[:plan], row[:class_id])))
         end
 
