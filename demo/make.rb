@@ -11,7 +11,7 @@ begin
   puts "Starting over; what was entered is kept in #{kept}" if kept
   store = Vantick::Server::Store::Database.open(path)
   demo = Vantick::Demo.new(store, now: Time.now)
-  puts "Made the demo class: Tern Quay School, Curlew class, 26 made-up children" if demo.seed
+  puts "Made the demo class: Tern Quay School, Curlew class, 26 made-up children" if demo.tell
   demo.hire
   demo.stack
   store.close

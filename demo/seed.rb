@@ -27,9 +27,25 @@ module Vantick
         @store.db.transaction do
           next false if @store.classes.all.any?
 
-          make_class
+          make_class(at(TABLE[:checks].map { |check| check[:days_ago] }.max + 1))
           TABLE[:checks].each { |check| give(check) }
           TABLE[:lessons].each { |lesson| plan(lesson) }
+          true
+        end
+      end
+    end
+
+    # The class with half a year behind it, as `bin/demo` shows it. Does nothing where there is a class already.
+    # @return [Boolean] whether it was made
+    def tell
+      return false if @store.classes.all.any?
+
+      @store.db.with_patience(Server::Store::Database::PATIENCE) do
+        @store.db.transaction do
+          next false if @store.classes.all.any?
+
+          make_class(at(Story::TABLE[:weeks] * 7))
+          Story.new(@store, @class, now: @now, spells: TABLE[:spells]).tell
           true
         end
       end
@@ -60,8 +76,7 @@ module Vantick
 
     def at(days_ago) = (@now - (days_ago * DAY)).utc.iso8601
 
-    def make_class
-      made_at = at(TABLE[:checks].map { |check| check[:days_ago] }.max + 1)
+    def make_class(made_at)
       @class = @store.classes.add(name: TABLE[:name], school: TABLE[:school], names: TABLE[:children], made_at:, made_up: true)
       @store.classes.change(@class[:id], day: Core::Dial::DayFacts.day(TABLE[:day]))
     end
@@ -111,3 +126,5 @@ module Vantick
     end
   end
 end
+
+require_relative "story"

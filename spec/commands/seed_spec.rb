@@ -26,6 +26,24 @@ RSpec.describe Vantick::Demo do
     school("one") { |store, _| expect(store.classes.all).to contain_exactly(include(made_up: true, school: "Tern Quay School")) }
   end
 
+  # As `bin/demo` shows it.
+  it "has half a year behind it: lessons, checks, holidays, a lost week, children who came and one who left, and a term" do
+    store = Vantick::Server::Store::Database.open(File.join(folder, "story"))
+    demo = described_class.new(store, now:)
+    expect([demo.tell, demo.tell]).to eq([true, false])
+    term = store.terms.of_class(1)
+    lessons = store.terms.plan(term.id).lessons
+    expect(store.db[:checks].count).to be > 20
+    expect(store.register.left(1).map { |child| child[:name] }).to eq(["Ivo"])
+    expect(lessons.map { |lesson| lesson[:kind] }).to include("new", "again", "skipped", "open")
+    expect(lessons.partition { |lesson| lesson[:day] < "2026-11-23" }.map(&:length)).to all(be > 15)
+    off = term.days_off.flat_map { |one| (one[:from]..one[:to]).to_a }
+    expect(lessons.map { |lesson| lesson[:day] } & off).to eq([])
+    late = store.classes.find(1).children.find { |child| child[:name] == "Yusuf" }[:id]
+    expect(store.answers.of_child(late).map { |answer| answer[:answered_at] }.min).to be > "2026-09-20"
+    store.close
+  end
+
   it "leaves a school that is there alone" do
     school("one") { |_, made| expect(made).to be(true) }
     school("one") { |store, made| expect([made, store.classes.all.length]).to eq([false, 1]) }

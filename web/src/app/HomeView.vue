@@ -10,7 +10,7 @@ import { useClasses } from "@/school";
 import FirstDays from "./FirstDays.vue";
 
 /** Where a teaching day begins: what the last check says, and what to do next. */
-const LAST = 5;
+const LAST = 1;
 const facts = useFacts();
 const classes = useClasses();
 const { data, trouble } = useAsked(
@@ -32,11 +32,16 @@ const away = computed(
   () => findings.value?.children.filter((child) => child.answered === 0).map((child) => child.name) ?? [],
 );
 const news = computed(() =>
-  (findings.value?.shared ?? []).slice(0, 3).map((one) => ({
+  (findings.value?.shared ?? []).slice(0, 2).map((one) => ({
     id: one.misreading,
     text: seem(one.child_ids.length, facts.misreading(one.misreading).does),
   })),
 );
+/** What is missing, in one line. */
+const open = computed(() => [
+  ...(away.value.length ? [`${away.value.join(", ")}: no answers yet`] : []),
+  ...(last.value?.unreadable ? [`${counted(last.value.unreadable, "answer")} could not be read`] : []),
+]);
 /** Three clocks for what most children share. */
 const clocks = computed(() => {
   const first = news.value[0] && facts.misreading(news.value[0].id);
@@ -68,29 +73,25 @@ const clocks = computed(() => {
     </BCard>
 
     <HomeLadder v-else-if="findings && last">
-      <BCard class="last-check">
-        <h2 class="eyebrow">From the check of {{ moment(last.made_at) }}</h2>
+      <section class="last-check" aria-labelledby="last-check-head">
+        <h2 id="last-check-head" class="eyebrow">From the check of {{ moment(last.made_at) }}</h2>
         <ul class="news">
           <li v-for="one in news" :key="one.id">{{ one.text }}</li>
           <li v-if="!news.length">No misreading showed.</li>
-          <li v-if="away.length">{{ away.join(", ") }}: no answers yet</li>
-          <li v-if="last.unreadable">{{ counted(last.unreadable, "answer") }} could not be read</li>
+          <li v-if="open.length">{{ open.join("; ") }}</li>
         </ul>
-        <div class="d-flex flex-wrap gap-2">
-          <BButton variant="outline-primary" :to="{ name: 'class', params: { id: last.id } }">
-            What the answers say
-          </BButton>
-          <BButton v-if="clocks" variant="outline-primary" :to="{ name: 'show', query: clocks }">
-            Show three that mend it
-          </BButton>
-        </div>
-      </BCard>
+        <p class="d-flex flex-wrap gap-3 m-0">
+          <RouterLink :to="{ name: 'class', params: { id: last.id } }">What the answers say</RouterLink>
+          <RouterLink v-if="clocks" :to="{ name: 'show', query: clocks }">Show three that mend it</RouterLink>
+        </p>
+      </section>
     </HomeLadder>
     <p v-else-if="!trouble" class="quiet" aria-live="polite">Opening the class…</p>
 
     <section v-if="checks?.length" class="checks d-grid">
-      <h2 class="eyebrow">Checks</h2>
+      <h2 class="eyebrow">The last check</h2>
       <CheckCard v-for="check in checks" :key="check.id" :check="check" />
+      <RouterLink :to="{ name: 'checks' }">All checks</RouterLink>
     </section>
     <p v-if="classes.current?.made_up" class="quiet made-up">
       {{ classes.current.school }} and everyone in it are made up.
@@ -107,6 +108,19 @@ const clocks = computed(() => {
   li {
     padding: 0.6rem 0;
     border-bottom: 1px solid var(--v-line);
+  }
+}
+
+.last-check {
+  align-self: center;
+  padding-left: 2.2rem;
+  border-left: 1px solid var(--v-line);
+}
+
+@media (max-width: 60rem) {
+  .last-check {
+    padding-left: 0;
+    border-left: 0;
   }
 }
 

@@ -1,14 +1,13 @@
 <script setup lang="ts">
 import { computed, ref } from "vue";
 import { readRecord, useFacts, useAsked } from "@/api";
-import { DialFace } from "@/dial";
+import { DialFace, StepDial } from "@/dial";
 import { useRouteNumber } from "@/route";
-import { VerdictMark, VERDICTS, STATES } from "@/told";
+import { SparkLine, VerdictMark, VERDICTS, STATES } from "@/told";
 import { useClasses } from "@/school";
 import NoClass from "./NoClass.vue";
-import ShareChart from "./ShareChart.vue";
 
-import { dayWords, counted, isoDay, moment, monthWords } from "@/words";
+import { counted, isoDay, moment, monthWords } from "@/words";
 
 /** A child's record: what lies behind the mistakes, with the very dials, what to do next, and every answer. */
 const child = useRouteNumber("child");
@@ -50,9 +49,23 @@ const next = computed(() => {
 const met = computed(() => record.value?.steps.filter((step) => step.state !== "not_met") ?? []);
 const answerOf = (id: number) => record.value?.answers.find((answer) => answer.id === id);
 const state = (id: string): (typeof STATES)[number] => STATES.find((one) => one.id === id) ?? STATES[3];
-const points = computed(() =>
-  (record.value?.checks ?? []).map((check) => ({ label: dayWords(check.day), value: check.right })),
+/** What the child reads now, and what is on the way. */
+const can = computed(() => met.value.filter((step) => ["secure", "right_so_far"].includes(step.state)));
+const onTheWay = computed(() => met.value.filter((step) => !["secure", "right_so_far"].includes(step.state)));
+/** The share of each check that was right, in hundredths. */
+const shares = computed(() =>
+  (record.value?.checks ?? [])
+    .filter((check) => check.answered > 0)
+    .map((check) => Math.round((100 * check.right) / check.answered)),
 );
+const lately = computed(() => {
+  const last = (record.value?.checks ?? []).filter((check) => check.answered > 0).slice(-3);
+  const [right, answered] = [sum(last.map((check) => check.right)), sum(last.map((check) => check.answered))];
+  return `${right} of ${answered} right in the last ${counted(last.length, "check")}.`;
+});
+const sum = (numbers: number[]): number => numbers.reduce((all, one) => all + one, 0);
+/** Dials behind a misreading that are shown at once; the others are among the answers. */
+const SHOWN = 6;
 /** The answers of one month, or those behind one misreading. */
 const month = ref("");
 const misreading = ref("");
@@ -79,10 +92,6 @@ const shown = computed(() =>
       (!misreading.value || answer.misreadings.includes(misreading.value)),
   ),
 );
-const answered = computed(() => Math.max(1, ...(record.value?.checks ?? []).map((check) => check.answered)));
-const asked = computed(() =>
-  (record.value?.checks ?? []).map((check) => ({ label: dayWords(check.day), value: check.answered })),
-);
 </script>
 
 <template>
@@ -102,6 +111,22 @@ const asked = computed(() =>
       </div>
       <p v-if="!record.answers.length">No answers yet.</p>
       <div v-else class="columns d-grid gap-4">
+        <section class="all" aria-labelledby="can-head">
+          <h2 id="can-head" class="eyebrow">Reads now</h2>
+          <p v-if="!can.length" class="mb-0">Nothing so far: {{ next }}</p>
+          <ul class="can list-unstyled d-flex flex-wrap p-0 m-0">
+            <li v-for="step in can" :key="step.id" :class="{ fading: step.fading }">
+              <StepDial :step="step.id" />
+              {{ facts.rung(step.id).name }}
+              <span class="quiet d-block">{{ step.fading ? "may be lost" : state(step.state).word }}</span>
+            </li>
+            <li v-for="step in onTheWay" :key="step.id" class="coming">
+              <StepDial :step="step.id" />
+              {{ facts.rung(step.id).name }}
+              <span class="quiet d-block">{{ state(step.state).word }}</span>
+            </li>
+          </ul>
+        </section>
         <section aria-labelledby="behind-head">
           <h2 id="behind-head" class="eyebrow">What may lie behind mistakes</h2>
           <p v-if="!record.evidence.length">Nothing was misread in any way that is known.</p>
@@ -114,7 +139,7 @@ const asked = computed(() =>
               </span>
             </p>
             <ul class="dials d-flex flex-wrap gap-3 list-unstyled p-0">
-              <li v-for="id in piece.behind" :key="id">
+              <li v-for="id in piece.behind.slice(-SHOWN)" :key="id">
                 <template v-if="answerOf(id)">
                   <DialFace class="behind" :facts="facts.of(answerOf(id)!.time)" />
                   <span>{{ answerOf(id)!.read_as || answerOf(id)!.answer }}</span>
@@ -150,25 +175,13 @@ const asked = computed(() =>
             </div>
           </BCard>
           <BCard>
-            <h2 class="eyebrow">Steps</h2>
-            <p class="next">{{ next }}</p>
-            <ul class="steps list-unstyled m-0 p-0">
-              <li v-for="step in met" :key="step.id">
-                <i class="bi" :class="state(step.state).icon" aria-hidden="true"></i>
-                {{ facts.rung(step.id).name }}
-                <span class="quiet">{{ state(step.state).word }}{{ step.fading ? ", fading" : "" }}</span>
-              </li>
-            </ul>
+            <h2 class="eyebrow">What comes next</h2>
+            <p class="mb-0">{{ next }}</p>
           </BCard>
-          <BCard v-if="points.length > 1">
-            <h2 class="eyebrow">Right, and asked, check by check</h2>
-            <ShareChart
-              :lines="[
-                { label: 'right', points },
-                { label: 'asked', points: asked },
-              ]"
-              :most="answered"
-            />
+          <BCard v-if="shares.length > 1">
+            <h2 class="eyebrow">How it went</h2>
+            <p class="mb-2">{{ lately }}</p>
+            <SparkLine :values="shares" :most="100" />
           </BCard>
         </aside>
         <section class="all" aria-labelledby="all-head">
@@ -277,10 +290,22 @@ h3 {
   grid-template-columns: 5.5rem 1fr;
 }
 
-.steps {
-  .bi {
-    color: var(--v-right);
-    margin-right: 0.4rem;
+.can {
+  gap: 1.1rem;
+
+  li {
+    width: 6.2rem;
+    text-align: center;
+    line-height: 1.2;
+    font-size: 0.95rem;
+  }
+
+  .quiet {
+    font-size: 0.82rem;
+  }
+
+  .coming .dial {
+    opacity: 0.45;
   }
 }
 

@@ -1,8 +1,10 @@
 <script setup lang="ts">
 import { computed } from "vue";
 import { listChecks, readLadder, useFacts, useAsked } from "@/api";
+import { StepDial } from "@/dial";
 import { useClasses } from "@/school";
 import { STATES } from "@/told";
+import { countedChildren } from "@/words";
 import ClassTabs from "./ClassTabs.vue";
 
 /** Children by steps, told by shape and word; a name opens the child's own record. */
@@ -17,6 +19,16 @@ const { data: last } = useAsked("last check", ofClass, (classId) =>
 const steps = computed(
   () => ladder.value?.steps.filter((step) => step.not_met < (classes.current?.children.length ?? 0)) ?? [],
 );
+/** Those who stumble somewhere come first, and in the order of the register: it is no ranking. */
+const parts = computed(() => {
+  const all = ladder.value?.children ?? [];
+  const needing = all.filter((child) => child.stumbles.length > 0);
+  const others = all.filter((child) => child.stumbles.length === 0);
+  return [
+    { id: "needing", title: `${countedChildren(needing.length)} stumble somewhere`, children: needing },
+    { id: "others", title: `${countedChildren(others.length)} go on`, children: others },
+  ].filter((part) => part.children.length > 0);
+});
 const shape = (state: string | undefined): (typeof STATES)[number] =>
   STATES.find((one) => one.id === state) ?? STATES[3];
 </script>
@@ -63,11 +75,17 @@ const shape = (state: string | undefined): (typeof STATES)[number] =>
           <BTr>
             <BTh scope="col">Child</BTh>
             <BTh scope="col" class="next text-nowrap">Next</BTh>
-            <BTh v-for="step in steps" :key="step.id" scope="col">{{ facts.rung(step.id).name }}</BTh>
+            <BTh v-for="step in steps" :key="step.id" scope="col" class="step">
+              <StepDial class="step-dial" :step="step.id" />
+              {{ facts.rung(step.id).name }}
+            </BTh>
           </BTr>
         </BThead>
-        <BTbody>
-          <BTr v-for="child in ladder.children" :key="child.child_id">
+        <BTbody v-for="part in parts" :key="part.id">
+          <BTr class="part">
+            <BTh :colspan="steps.length + 2" scope="rowgroup">{{ part.title }}</BTh>
+          </BTr>
+          <BTr v-for="child in part.children" :key="child.child_id" class="child">
             <BTh scope="row">
               <RouterLink :to="{ name: 'child', params: { child: child.child_id } }">
                 {{ classes.current.children.find((one) => one.id === child.child_id)?.name }}
@@ -139,6 +157,18 @@ thead th {
   vertical-align: bottom;
 }
 
+.step-dial {
+  width: 2.6rem;
+  margin: 0 auto 0.2rem;
+}
+
+.part th {
+  padding-top: 1.1rem;
+  font-size: 1.15rem;
+  font-weight: 700;
+  color: var(--v-ink);
+}
+
 /* Names stay where they are while the steps are scrolled. */
 tbody th {
   position: sticky;
@@ -182,6 +212,13 @@ tbody th {
 .bi.nearly,
 .bi.learning {
   color: var(--v-right);
+}
+
+/* What needs nothing is hardly there. */
+.child .bi.right_so_far,
+.child .bi.not_met {
+  font-size: 0.7rem;
+  opacity: 0.75;
 }
 
 .bi.not_met {

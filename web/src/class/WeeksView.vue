@@ -1,13 +1,15 @@
 <script setup lang="ts">
 import { computed } from "vue";
 import { readHistory, useFacts, useAsked } from "@/api";
+import { StepDial } from "@/dial";
 import { useClasses } from "@/school";
-import NoClass from "./NoClass.vue";
-import { dayWords } from "@/words";
+import { SparkLine } from "@/told";
+import { countedChildren, dayWords } from "@/words";
 import ClassTabs from "./ClassTabs.vue";
-import ShareChart from "./ShareChart.vue";
+import NoClass from "./NoClass.vue";
 
-/** The class over time: how much is secure on each step, and which misreadings come and go. */
+/** The class over time: what came and what went, a line for each step and misreading, with what it is now. */
+const LATELY = 4;
 const facts = useFacts();
 const classes = useClasses();
 const { data: weeks, trouble } = useAsked(
@@ -16,17 +18,49 @@ const { data: weeks, trouble } = useAsked(
   readHistory,
 );
 type Kind = "secure" | "misreadings";
-const keys = (kind: Kind): string[] => [
-  ...new Set((weeks.value ?? []).flatMap((week) => Object.keys(week[kind]))),
-];
-const lines = (kind: Kind, name: (id: string) => string) =>
-  keys(kind).map((id) => ({
-    label: name(id),
-    points: (weeks.value ?? []).map((week) => ({ label: dayWords(week.day), value: week[kind][id] ?? 0 })),
-  }));
-const secure = computed(() => lines("secure", (id) => facts.rung(id).name));
-const misreadings = computed(() => lines("misreadings", (id) => facts.misreading(id).name));
+interface Row {
+  id: string;
+  values: number[];
+  now: number;
+  before: number;
+}
+
+const rows = (kind: Kind): Row[] => {
+  const all = weeks.value ?? [];
+  const ids = [...new Set(all.flatMap((week) => Object.keys(week[kind])))];
+  return ids.map((id) => {
+    const values = all.map((week) => week[kind][id] ?? 0);
+    return { id, values, now: values.at(-1) ?? 0, before: values.at(-1 - LATELY) ?? values[0] ?? 0 };
+  });
+};
+const secure = computed(() => rows("secure").filter((row) => Math.max(...row.values) > 0));
+/** Those that show now first, then those that showed last. */
+const lastSeen = (row: Row): number => row.values.findLastIndex((value) => value > 0);
+const misreadings = computed(() =>
+  rows("misreadings").sort((one, other) => other.now - one.now || lastSeen(other) - lastSeen(one)),
+);
 const children = computed(() => classes.current?.children.length ?? 1);
+const since = computed(() => {
+  const all = weeks.value ?? [];
+  return all.length > LATELY ? "in four weeks" : "since the beginning";
+});
+const change = (row: Row): string => {
+  if (row.now === row.before) return "as before";
+  return row.now > row.before
+    ? `${row.now - row.before} more ${since.value}`
+    : `${row.before - row.now} fewer ${since.value}`;
+};
+/** The step that most became secure on lately, in one sentence. */
+const headline = computed(() => {
+  const best = [...secure.value].sort((one, other) => other.now - other.before - (one.now - one.before))[0];
+  if (!best || best.now <= best.before) return "";
+  const name = facts.rung(best.id).name.toLowerCase();
+  return `From ${best.before} to ${best.now} secure on ${name} ${since.value}.`;
+});
+const gone = (row: Row): string => {
+  const week = weeks.value?.[lastSeen(row)];
+  return week ? `not seen since the week to ${dayWords(week.day)}` : "";
+};
 </script>
 
 <template>
@@ -37,63 +71,102 @@ const children = computed(() => classes.current?.children.length ?? 1);
     <NoClass v-else-if="!classes.current" what="Weeks are told of a class." />
     <p v-else-if="!weeks" class="quiet" aria-live="polite">Looking back…</p>
     <p v-else-if="!weeks.length">No answers yet.</p>
-    <div v-else class="two d-grid">
-      <template
-        v-for="[title, drawn] in [
-          ['Children who are secure', secure],
-          ['Children who showed a misreading', misreadings],
-        ] as const"
-        :key="title"
-      >
-        <BCard>
-          <h2>{{ title }}</h2>
-          <ShareChart :lines="drawn" :most="children" />
-          <div class="position-relative overflow-x-auto mt-3" tabindex="0" role="region" :aria-label="title">
-            <BTableSimple>
-              <BThead>
-                <BTr>
-                  <BTh scope="col">Week to</BTh>
-                  <BTh v-for="week in weeks" :key="week.day" scope="col">{{ dayWords(week.day) }}</BTh>
-                </BTr>
-              </BThead>
-              <BTbody>
-                <BTr v-for="line in drawn" :key="line.label">
-                  <BTh scope="row">{{ line.label }}</BTh>
-                  <BTd v-for="point in line.points" :key="point.label">{{ point.value || "–" }}</BTd>
-                </BTr>
-              </BTbody>
-            </BTableSimple>
-          </div>
-        </BCard>
-      </template>
-    </div>
+    <template v-else>
+      <p v-if="headline" class="headline">{{ headline }}</p>
+      <div class="two d-grid">
+        <section aria-labelledby="secure-head">
+          <h2 id="secure-head">Who is secure</h2>
+          <ul class="rows list-unstyled p-0">
+            <li v-for="row in secure" :key="row.id">
+              <StepDial class="row-dial" :step="row.id" />
+              <span class="name">{{ facts.rung(row.id).name }}</span>
+              <SparkLine :values="row.values" :most="children" />
+              <span>
+                <strong>{{ row.now }} of {{ children }}</strong>
+                <span class="quiet d-block">{{ change(row) }}</span>
+              </span>
+            </li>
+          </ul>
+        </section>
+        <section aria-labelledby="misread-head">
+          <h2 id="misread-head">What comes and goes</h2>
+          <ul class="rows plain list-unstyled p-0">
+            <li v-for="row in misreadings" :key="row.id" :class="{ gone: row.now === 0 }">
+              <span class="name">{{ facts.misreading(row.id).name }}</span>
+              <SparkLine :values="row.values" :most="Math.max(8, ...row.values)" kind="bad" />
+              <span>
+                <template v-if="row.now">
+                  <strong>{{ countedChildren(row.now) }}</strong>
+                  <span class="quiet d-block">{{ change(row) }}</span>
+                </template>
+                <span v-else class="quiet">{{ gone(row) }}</span>
+              </span>
+            </li>
+          </ul>
+        </section>
+      </div>
+    </template>
   </div>
 </template>
 
 <style scoped lang="scss">
+.headline {
+  font-size: 1.6rem;
+  line-height: 1.25;
+  margin: 0 0 1rem;
+}
+
 .two {
-  grid-template-columns: repeat(auto-fit, minmax(24rem, 1fr));
-  gap: 1.25rem;
+  grid-template-columns: repeat(2, minmax(0, 1fr));
+  gap: 3rem;
+  align-items: start;
 }
 
-table {
-  width: 100%;
+.rows li {
+  display: grid;
+  grid-template-columns: 2.8rem minmax(7rem, 10rem) minmax(6rem, 1fr) minmax(7rem, 9rem);
+  gap: 1rem;
+  align-items: center;
+  padding: 0.5rem 0;
+  border-bottom: 1px solid var(--v-line);
+  line-height: 1.2;
 }
 
-th,
-td {
-  font-weight: 400;
-  padding: 0.15rem 0.6rem 0.15rem 0;
-  white-space: nowrap;
+.plain li {
+  grid-template-columns: minmax(8rem, 13rem) minmax(6rem, 1fr) minmax(7rem, 9rem);
+  min-height: 3.8rem;
 }
 
-thead th {
+.gone .name {
   color: var(--v-quiet);
+}
+
+.quiet {
+  font-size: 0.9rem;
 }
 
 @media (max-width: 60rem) {
   .two {
     grid-template-columns: minmax(0, 1fr);
+    gap: 1.5rem;
+  }
+}
+
+@media (max-width: 30rem) {
+  .rows li {
+    grid-template-columns: 2.8rem minmax(0, 1fr) minmax(6rem, auto);
+
+    .spark {
+      grid-column: 2 / -1;
+    }
+  }
+
+  .plain li {
+    grid-template-columns: minmax(0, 1fr) minmax(6rem, auto);
+
+    .spark {
+      grid-column: 1 / -1;
+    }
   }
 }
 </style>

@@ -69,8 +69,8 @@ const who = computed(() => (lesson.value || planned.value ? [] : names.value));
 </script>
 
 <template>
-  <div class="top d-grid gap-4">
-    <BCard class="next-lesson">
+  <BCard class="top">
+    <div class="next-lesson">
       <p v-if="!ladder || !lessons" class="quiet" aria-live="polite">Looking at the ladder…</p>
       <template v-else>
         <StepDial v-if="rung" class="next-dial" :step="rung.id" detail="full" />
@@ -110,16 +110,16 @@ const who = computed(() => (lesson.value || planned.value ? [] : names.value));
           </div>
         </div>
       </template>
-    </BCard>
+    </div>
     <slot />
-  </div>
+  </BCard>
   <section v-if="ladder" class="home-ladder mt-4" aria-label="The ladder">
     <ol class="list-unstyled d-grid gap-2 m-0 p-0">
       <li v-for="one in rungs" :key="one.id" :class="{ next: one.id === next?.step }">
-        <RouterLink :to="{ name: 'plan' }" :title="one.name">
+        <RouterLink :to="{ name: 'plan' }">
           <StepDial class="mb-1" :step="one.id" />
           <StateBar :step="one.standing" />
-          <span class="visually-hidden">{{ one.name }}</span>
+          <span class="name">{{ one.name }}</span>
         </RouterLink>
       </li>
     </ol>
@@ -127,59 +127,69 @@ const who = computed(() => (lesson.value || planned.value ? [] : names.value));
 </template>
 
 <style scoped lang="scss">
-.top {
-  grid-template-columns: minmax(0, 1.25fr) minmax(0, 1fr);
+.top :deep(.card-body) {
+  display: grid;
+  grid-template-columns: minmax(0, 1.55fr) minmax(0, 1fr);
+  gap: 2.5rem;
+  padding: 2rem;
 }
 
-.next-lesson :deep(.card-body) {
+.next-lesson {
   display: grid;
-  grid-template-columns: 12rem minmax(0, 1fr);
-  gap: 1.75rem;
+  grid-template-columns: 15rem minmax(0, 1fr);
+  gap: 2rem;
   align-items: center;
 }
 
 h1 {
-  font-size: 2rem;
+  font-size: 2.6rem;
+  line-height: 1.1;
 }
 
 .why {
   margin: 0.2rem 0;
-  font-size: 1.1rem;
-}
-
-.home-ladder {
-  padding: 1rem 1.4rem;
-  background: var(--v-card);
-  border: 1px solid var(--v-line);
-  border-radius: var(--v-radius);
+  font-size: 1.15rem;
 }
 
 ol {
-  grid-template-columns: repeat(auto-fit, minmax(2.6rem, 1fr));
+  grid-template-columns: repeat(auto-fit, minmax(4.7rem, 1fr));
 }
 
 li {
-  padding: 0.2rem;
+  padding: 0.35rem;
   border-radius: 0.6rem;
+  text-align: center;
 
   &.next {
     outline: 2px solid var(--v-minute);
   }
+
+  a {
+    color: inherit;
+    text-decoration: none;
+  }
+}
+
+.name {
+  display: block;
+  margin-top: 0.25rem;
+  font-size: 0.82rem;
+  line-height: 1.15;
 }
 
 @media (max-width: 60rem) {
-  .top {
+  .top :deep(.card-body) {
     grid-template-columns: minmax(0, 1fr);
   }
 }
 
 @media (max-width: 40rem) {
-  .next-lesson :deep(.card-body) {
+  .next-lesson {
     grid-template-columns: minmax(0, 1fr);
   }
 
   .next-dial {
-    max-width: 8rem;
+    max-width: 11rem;
   }
 }
 </style>

@@ -1,4 +1,5 @@
 export { default as RemovedLately } from "./RemovedLately.vue";
+export { default as SparkLine } from "./SparkLine.vue";
 export { default as TomorrowCard } from "./TomorrowCard.vue";
 export { default as VerdictMark } from "./VerdictMark.vue";
 export { default as WhichOnes } from "./WhichOnes.vue";

@@ -3,7 +3,7 @@
 module Vantick
   module Core
     module Reading
-      # The wrong answers of every misreading at all times of a task, worked out once and kept: they
+      # The wrong answers of every misreading at the times of a task, each worked out once and kept: they
       # never change, and a diagnosis asks for them by the thousand.
       class Predictions
         # @param task [Task]
@@ -14,25 +14,34 @@ module Vantick
         end
 
         def initialize(task)
-          @wrong = Misreading.all.to_h do |misreading|
-            [misreading.id, task.times.to_h { |time| [time.index, misreading.wrong_answers(time, task).freeze] }.freeze]
-          end.freeze
+          @task = task
+          @at = {}
+          @counts = {}
         end
 
         # @param time [DialTime]
         # @return [Integer] wrong answers that some misreading predicts there
-        def count(time) = (@counts ||= {})[time.index] ||= @wrong.each_value.flat_map { |at| at.fetch(time.index, []) }.uniq.length
+        def count(time) = @counts[time.index] ||= at(time).values.flatten(1).uniq.length
 
         # @param time [DialTime]
         # @return [Hash{Symbol => Array}] the wrong answers there, by misreading; none of those that tell nothing
-        def at(time)
-          (@at ||= {})[time.index] ||= @wrong.transform_values { |at| at.fetch(time.index, []) }.reject { |_, wrong| wrong.empty? }.freeze
-        end
+        def at(time) = @at[time.index] ||= worked_out(time)
 
         # @param misreading [Misreading]
         # @param time [DialTime]
         # @return [Array<DialTime, Saying>] empty where the misreading tells nothing
-        def wrong_answers(misreading, time) = @wrong.fetch(misreading.id).fetch(time.index, [])
+        def wrong_answers(misreading, time) = at(time).fetch(misreading.id, NOTHING)
+
+        NOTHING = [].freeze
+        private_constant :NOTHING
+
+        private
+
+        # For a time when it is asked for: a class meets a part of them, and all would take seconds.
+        def worked_out(time)
+          wrong = Misreading.all.to_h { |misreading| [misreading.id, misreading.wrong_answers(time, @task).freeze] }
+          wrong.reject { |_, answers| answers.empty? }.freeze
+        end
       end
     end
   end

@@ -27,8 +27,10 @@ module Vantick
         # @param rates [Range, nil] of the chance to learn, where not the class's
         # @param half [Range] of half-lives, in days; with a power of time they only give its pace
         # @param longest [Float] half-life, however often it is practised
+        # @param misreadings [Array<Symbol>, nil] those it begins with; by lot where left out
+        # @param unlearns [Float] how readily it gives one up in a lesson, where 1 is usual
         # @param power [Float] 0..1, how many forget by a power of time
-        def initialize(kind, random, rates: nil, half: 8..30, longest: 150.0, power: 0.4)
+        def initialize(kind, random, rates: nil, half: 8..30, longest: 150.0, power: 0.4, misreadings: nil, unlearns: 1.0)
           @random = random
           own, known = CLASSES.fetch(kind)
           @rate = random.rand(rates || own)
@@ -37,8 +39,8 @@ module Vantick
           @longest = longest
           @learned = {}
           BELOW.each_key.with_index { |one, at| learn(one, 0) if random.rand < known * (1.4 - (at * 0.12)) }
-          count = random.rand < 0.55 ? random.rand(1..2) : 0
-          @misreadings = MISREADINGS.sample(count, random:).map { |id| Reading::Misreading.find(id) }
+          @misreadings = (misreadings || by_lot).map { |id| Reading::Misreading.find(id) }
+          @unlearns = unlearns
           @own = random.rand(1..4) if random.rand < 0.15
         end
 
@@ -111,6 +113,8 @@ module Vantick
 
         private
 
+        def by_lot = MISREADINGS.sample(@random.rand < 0.55 ? @random.rand(1..2) : 0, random: @random)
+
         def learn(kind, day, half = @half) = @learned[kind] = [half, day]
 
         def practise(kind, day, chance, growth)
@@ -120,7 +124,7 @@ module Vantick
           end
         end
 
-        def unlearn(kind, chance) = @misreadings.reject! { |one| Pupil.hinders(one).include?(kind) && @random.rand < chance }
+        def unlearn(kind, chance) = @misreadings.reject! { |one| Pupil.hinders(one).include?(kind) && @random.rand < chance * @unlearns }
 
         # Some other time, of a make of its own where the child has one.
         def near(time, task)
