@@ -54,6 +54,25 @@ RSpec.describe "Every view can be used by everyone", :demo do
     expect(page).to be_accessible
   end
 
+  it "stays clean on the wall of a dark room, with larger words" do
+    visit "/show?times=7:45&lens=halves,hour_gap&board=1"
+    expect(page).to have_css(".board [role='slider']")
+    size = -> { find(".reading .name", match: :first).native.style("font-size").to_f }
+    before = size.call
+    browser.action.send_keys("e", "w", "k").perform
+    expect(page).to have_css(".board.dim.words-2 .text.big").and be_accessible
+    expect(size.call).to be > before * 1.3
+    browser.action.send_keys("w", "w", "e").perform
+    expect(page).to have_css(".board.words-1:not(.dim)")
+  end
+
+  it "a term is clean with its plan, and with nothing planned" do
+    visit "/plan/term"
+    expect(page).to have_button("Plan the term").and be_accessible
+    click_button "Plan the term"
+    expect(page).to have_css(".said", text: /of 26 will know/, wait: 40).and be_accessible
+  end
+
   it "stays clean ungeared, with the keys on their card, and stage by stage" do
     visit "/show?times=7:45"
     expect(page).to have_css("[role='slider']")

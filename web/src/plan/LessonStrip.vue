@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { useElementSize } from "@vueuse/core";
 import { computed, ref, watch } from "vue";
 import { useFacts, type Lesson } from "@/api";
 import { DialFace } from "@/dial";
@@ -24,6 +25,22 @@ watch(
   (lesson) => (minutes.value = lesson.stages.map((stage) => stage.minutes)),
   { immediate: true },
 );
+
+/** Clocks are as large as a stage has room for, so that time to spare is seen as room. */
+const { width } = useElementSize(strip);
+const ROOM = { height: 150, line: 15, padding: 24, gap: 4, least: 24, most: 62 };
+function clockSize(at: number): string {
+  const items = props.lesson.stages[at]?.items.length || 1;
+  const share = (minutes.value[at] ?? 0) / Math.max(1, total.value);
+  const room = (width.value - ROOM.line * (props.lesson.stages.length - 1)) * share - ROOM.padding;
+  const fits = (size: number): boolean => {
+    const across = Math.max(1, Math.floor((room + ROOM.gap) / (size + ROOM.gap)));
+    return Math.ceil(items / across) * (size + ROOM.gap) <= ROOM.height;
+  };
+  let size = ROOM.most;
+  while (size > ROOM.least && !fits(size)) size -= 1;
+  return `${Math.min(size, Math.max(ROOM.least, room))}px`;
+}
 
 function moved(from: readonly number[], line: number, by: number): number[] {
   const left = from[line] ?? 0;
@@ -72,7 +89,7 @@ function drop(): void {
         variant="bare"
         class="stage"
         :class="[stage.id, { narrow: (minutes[at] ?? 0) / total < 0.08 }]"
-        :style="{ flexGrow: minutes[at] }"
+        :style="{ flexGrow: minutes[at], '--clock': clockSize(at) }"
         :aria-pressed="stage.id === selected"
         @click="$emit('select', stage.id)"
       >
@@ -119,7 +136,7 @@ function drop(): void {
 <style scoped lang="scss">
 .strip {
   align-items: stretch;
-  min-height: 11rem;
+  min-height: 14rem;
 }
 
 .stage {
@@ -167,8 +184,8 @@ function drop(): void {
 
 .mini,
 .other {
-  width: 1.95rem;
-  height: 1.95rem;
+  width: var(--clock);
+  height: var(--clock);
 }
 
 .other {

@@ -19,6 +19,8 @@ const KEYS: readonly (readonly [string, string])[] = [
   ["U", "ungear the hands, gear them"],
   ["R", "put the hour hand right"],
   ["B", "board: the dial alone"],
+  ["W", "larger words on the board"],
+  ["E", "a dark room, a light one"],
   ["Esc", "back from the board"],
   ["?", "this card"],
 ];

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 /** What the dial can do besides being turned by hand. */
-defineProps<{ playing: boolean; loose: boolean; board: boolean }>();
-defineEmits<{ play: []; gears: []; board: []; help: [] }>();
+defineProps<{ playing: boolean; loose: boolean; board: boolean; dim: boolean; words: number }>();
+defineEmits<{ play: []; gears: []; board: []; help: []; dim: []; words: [] }>();
 
 const print = (): void => window.print();
 </script>
@@ -23,7 +23,19 @@ const print = (): void => window.print();
       {{ board ? "Leave the board" : "Board" }}
       <kbd class="key" aria-hidden="true">B</kbd>
     </BButton>
-    <BButton variant="bare" @click="print">
+    <template v-if="board">
+      <BButton variant="bare" :title="`Size ${words} of 3`" @click="$emit('words')">
+        <i class="bi bi-fonts" aria-hidden="true"></i>
+        {{ words < 3 ? "Larger words" : "Smaller words" }}
+        <kbd class="key" aria-hidden="true">W</kbd>
+      </BButton>
+      <BButton variant="bare" :aria-pressed="dim" @click="$emit('dim')">
+        <i class="bi" :class="dim ? 'bi-moon-fill' : 'bi-moon'" aria-hidden="true"></i>
+        {{ dim ? "Light" : "Dark room" }}
+        <kbd class="key" aria-hidden="true">E</kbd>
+      </BButton>
+    </template>
+    <BButton v-if="!board" variant="bare" @click="print">
       <i class="bi bi-printer" aria-hidden="true"></i>
       Print
     </BButton>
@@ -37,7 +49,7 @@ const print = (): void => window.print();
 
 <style scoped lang="scss">
 .tools {
-  grid-template-columns: repeat(auto-fit, minmax(8.4rem, 1fr));
+  grid-template-columns: repeat(auto-fit, minmax(10.2rem, 1fr));
   gap: 0.15rem 0.25rem;
   border-top: 1px solid var(--v-line);
 }

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { useEventListener, useIdle, useTimeoutFn } from "@vueuse/core";
+import { useEventListener, useIdle, useLocalStorage, useTimeoutFn } from "@vueuse/core";
 import { computed, reactive, ref, watch } from "vue";
 import { useRoute } from "vue-router";
 import { useFacts } from "@/api";
@@ -51,6 +51,11 @@ const uncovered = ref(0);
 const open = ref(false);
 const others = ref(false);
 const board = ref(route.query.board !== undefined);
+/** How the wall is: how large its words, and whether the room is dark. This device keeps it. */
+const SIZES = 3;
+const words = useLocalStorage("vantick.wall.words", 1);
+const dark = useLocalStorage("vantick.wall.dark", false);
+const larger = (): unknown => (words.value = (words.value % SIZES) + 1);
 const help = ref(false);
 useCovering(() => board.value);
 const { idle } = useIdle(FADING, { events: ["mousemove", "pointerdown"] });
@@ -114,6 +119,8 @@ const KEYS: Record<string, () => void> = {
   u: gears,
   r: () => hands.value && putRight(),
   b: () => (board.value = !board.value),
+  w: () => board.value && larger(),
+  e: () => board.value && (dark.value = !dark.value),
   ",": () => show(step(-1)),
   ".": () => show(step(1)),
   "?": () => (help.value = !help.value),
@@ -139,7 +146,7 @@ useEventListener("keydown", (event: KeyboardEvent) => {
 
 <template>
   <ShowOnPaper :times="times.length ? times : [shown.time]" />
-  <div class="show d-grid no-print" :class="{ board, idle }">
+  <div class="show d-grid no-print" :class="[{ board, idle, dim: board && dark }, `words-${words}`]">
     <h1 class="visually-hidden">Show a clock</h1>
     <aside class="left d-flex flex-column gap-3 min-h-0">
       <LensSwitches :lenses="lenses" @toggle="toggle" />
@@ -190,6 +197,10 @@ useEventListener("keydown", (event: KeyboardEvent) => {
         :playing="playing"
         :loose="hands !== null"
         :board="board"
+        :dim="dark"
+        :words="words"
+        @dim="dark = !dark"
+        @words="larger"
         @play="play"
         @gears="gears"
         @board="board = !board"
@@ -223,6 +234,7 @@ useEventListener("keydown", (event: KeyboardEvent) => {
 
 /* The dial fills the projector; what is not for the children fades to one edge. */
 .board {
+  --words: 1;
   position: fixed;
   inset: 0;
   z-index: 40;
@@ -264,11 +276,36 @@ useEventListener("keydown", (event: KeyboardEvent) => {
   }
 
   :deep(.text) {
-    font-size: clamp(1.5rem, 2.1vw, 3rem);
+    font-size: calc(var(--words) * clamp(1.5rem, 2.1vw, 3rem));
   }
 
   :deep(.text.big) {
-    font-size: clamp(2.2rem, 3.4vw, 5rem);
+    font-size: calc(var(--words) * clamp(2.2rem, 3.4vw, 5rem));
+  }
+
+  :deep(.reading .name),
+  :deep(.reading .cover),
+  :deep(.reading .note) {
+    font-size: calc(var(--words) * clamp(1rem, 1.15vw, 1.7rem));
+  }
+
+  &.words-2 {
+    --words: 1.35;
+    grid-template-columns: 0 minmax(0, 1fr) minmax(20rem, 33%);
+  }
+
+  &.words-3 {
+    --words: 1.7;
+    grid-template-columns: 0 minmax(0, 1fr) minmax(22rem, 40%);
+  }
+
+  &.dim :deep(.btn-primary) {
+    --bs-btn-bg: var(--v-ink);
+    --bs-btn-color: var(--v-paper);
+    --bs-btn-hover-bg: var(--v-quiet);
+    --bs-btn-hover-color: var(--v-paper);
+    --bs-btn-active-bg: var(--v-quiet);
+    --bs-btn-active-color: var(--v-paper);
   }
 
   .right {
