@@ -1,13 +1,18 @@
 /** What a page is for, for somebody in a hurry: by the page's name, a line each. */
 export const HELP: Readonly<Record<string, readonly string[]>> = {
   home: [
-    "The card on the left says what comes next: give the lesson that waits, or plan one.",
+    "Today's lesson, or the next one: from your term's plan, where there is one.",
     "Beside it stands what the last check told.",
     "Press / to look for a child, a check or a lesson.",
   ],
   plan: [
     "Vantick proposes a step and says why. Another one of the ladder can be chosen.",
     "A lesson that was removed can be brought back for thirty days.",
+  ],
+  term: [
+    "Drag a lesson to another day, or press it and use the buttons. What you settle stays; the rest is planned round it.",
+    "One lesson in eight stays empty, for what nobody foresees.",
+    "After each check the days to come are planned anew. What changed is said, and can be put back.",
   ],
   lesson: [
     "Press a stage to see its clocks. Swap one, pin it, or type another time.",

@@ -95,6 +95,12 @@ svg {
   fill: var(--v-hour);
 }
 
+@media print {
+  svg {
+    max-width: 70mm;
+  }
+}
+
 text {
   font-size: 14px;
   fill: var(--v-quiet);

@@ -9,6 +9,8 @@ import { kindWords } from "./words";
 
 /** Weeks down, lessons across: each lesson with its step as a dial. A lesson is dragged onto the day to which it moves. */
 const props = defineProps<{ lessons: TermLesson[]; selected: string; today: string }>();
+/** Whether weeks that are over are shown as well. */
+const all = defineModel<boolean>("all", { default: false });
 const emit = defineEmits<{ select: [day: string]; move: [day: string, to: string] }>();
 
 const DAYS = 7;
@@ -23,10 +25,21 @@ interface Cell {
 }
 
 /** A row a week: its name, then a lesson for each day that has any; weeks without one are told as one gap. */
+const weeks = computed(() =>
+  [...new Set(props.lessons.map((lesson) => mondayOf(lesson.day)))].map((monday, at) => ({
+    monday,
+    number: at + 1,
+    over: plusDays(monday, DAYS) <= props.today,
+  })),
+);
+/** Weeks that are over are folded but for the last one, where others follow. */
+const folded = computed(() => {
+  const over = weeks.value.filter((week) => week.over).length;
+  return all.value || over === weeks.value.length ? 0 : Math.max(0, over - 1);
+});
 const cells = computed<Cell[]>(() => {
-  const weeks = [...new Set(props.lessons.map((lesson) => mondayOf(lesson.day)))];
-  return weeks.flatMap((monday, at) => [
-    { key: `week ${monday}`, week: `Week ${at + 1}` },
+  return weeks.value.slice(folded.value).flatMap(({ monday, number }) => [
+    { key: `week ${monday}`, week: `Week ${number}` },
     ...columns.value.map((column) => {
       const day = plusDays(monday, column);
       return { key: day, lesson: props.lessons.find((one) => one.day === day) };
@@ -83,6 +96,9 @@ useDraggable(grid, {
 </script>
 
 <template>
+  <BButton v-if="folded || all" class="mb-2" variant="outline-primary" size="sm" @click="all = !all">
+    {{ all ? "Hide the weeks that are over" : `Show the ${folded} weeks before` }}
+  </BButton>
   <div ref="grid" class="term-grid" :style="{ '--columns': columns.length }">
     <div
       v-for="cell in cells"
@@ -248,6 +264,53 @@ useDraggable(grid, {
 
   .week {
     padding-top: 0.5rem;
+  }
+}
+
+/* A whole term stands on one page. */
+@media print {
+  button.mb-2 {
+    display: none;
+  }
+
+  .term-grid {
+    grid-template-columns: 13mm repeat(var(--columns), minmax(0, 1fr));
+    gap: 0.8mm;
+  }
+
+  .week {
+    font-size: 7pt;
+  }
+
+  .lesson {
+    grid-template-columns: 6.5mm minmax(0, 1fr);
+    gap: 1.5mm;
+    min-height: 0;
+    height: 7.6mm;
+    padding: 0 1.2mm;
+    border-width: 0.3mm;
+    border-radius: 1mm;
+    overflow: hidden;
+
+    &.today,
+    &[aria-pressed="true"] {
+      outline: 0;
+      background: var(--v-card);
+    }
+  }
+
+  .text {
+    display: flex;
+    gap: 1.2mm;
+    align-items: baseline;
+    font-size: 7.5pt;
+    white-space: nowrap;
+  }
+
+  .day,
+  .marks,
+  .instead {
+    font-size: 6.5pt;
   }
 }
 </style>

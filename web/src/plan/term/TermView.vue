@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed, ref, watch } from "vue";
+import { computed, nextTick, ref, watch } from "vue";
 import { useRoute, useRouter } from "vue-router";
 import {
   changeTerm,
@@ -82,7 +82,16 @@ function open(): Promise<boolean> {
   });
 }
 
-const print = (): void => window.print();
+/** On paper stands the whole term. */
+const all = ref(false);
+async function print(): Promise<void> {
+  const before = all.value;
+  all.value = true;
+  await nextTick();
+  window.print();
+  all.value = before;
+}
+
 const file = (ending: string): string => `/api/classes/${classId.value}/term.${ending}`;
 </script>
 
@@ -174,6 +183,7 @@ const file = (ending: string): string => `/api/classes/${classId.value}/term.${e
         </section>
         <section aria-label="Its lessons">
           <TermGrid
+            v-model:all="all"
             :lessons="plan.lessons"
             :selected="selected"
             :today="plan.today"
