@@ -2,8 +2,8 @@
 
 # A small file of each earlier version, as that version left it: each is opened by this one.
 RSpec.describe Vantick::Server::Store::SchoolFile do
-  folder = File.expand_path("../fixtures/versions", __dir__)
-  files = Dir[File.join(folder, "*.sql")].to_h { |file| [File.basename(file, ".sql").to_i, file] }
+  known = YAML.safe_load_file(File.expand_path("../fixtures/versions.yml", __dir__), symbolize_names: true).freeze
+  migrations = Vantick::Server::Store::Database::MIGRATIONS
 
   # What a new file has, table by table and column by column, in whatever order columns came.
   def shape(store)
@@ -14,19 +14,35 @@ RSpec.describe Vantick::Server::Store::SchoolFile do
     end
   end
 
-  def laid(sql)
+  # A file as a version left it, its name known to nothing yet.
+  define_method(:laid) do |version, digest|
     path = File.join(Dir.mktmpdir, "school.sqlite3")
-    SQLite3::Database.new(path) { |database| database.execute_batch(File.read(sql)) }
+    raw = Sequel.sqlite(path, max_connections: 1)
+    Sequel::IntegerMigrator.new(raw, migrations, target: version).run
+    expect(schema(raw)).to eq(digest)
+    raw.run("PRAGMA foreign_keys = OFF")
+    known[:rows].select { |one| one[:since] <= version }.each do |one|
+      raw[one[:table].to_sym].insert(one[:row].slice(*raw[one[:table].to_sym].columns))
+    end
+    raw.disconnect
     path
   end
 
-  it "has one of each version before the newest" do
-    expect(files.keys.sort).to eq([*1...described_class.newest])
+  def schema(raw)
+    tables = raw[:sqlite_master].exclude(Sequel.like(:name, "sqlite_%")).select_map(%i[type name sql])
+    told = tables.map { |type, name, sql| [type, name, sql.to_s.gsub(/\s+/, " ")] }.sort_by { |one| one.first(2) }
+    Digest::SHA256.hexdigest(told.inspect)[0, 12]
   end
 
-  files.sort.each do |version, sql|
+  it "knows of each version before the newest" do
+    expect(known[:schemas].keys.map { |key| key.to_s.to_i }).to eq([*1...described_class.newest])
+  end
+
+  known[:schemas].each do |key, digest|
+    version = key.to_s.to_i
+
     it "opens one of version #{version}, with all that was in it, after a copy" do
-      path = laid(sql)
+      path = laid(version, digest)
       old = Vantick::Server::Store::Database.open(path)
       expect(shape(old)).to eq(shape(store))
       expect(old.db.fetch("PRAGMA foreign_key_check").all).to eq([])
