@@ -145,6 +145,34 @@ RSpec.describe "What the pages are made of" do
     expect(done).to eq({ went: %w[0.1 1.0 1.1 1.0], found: "1.1", missed: %w[4:00], end: false, last: "3.0", together: true, out: "3.0" })
   end
 
+  it "a lesson that is given tells how long things took, but not of a press too many, a pause, or work on paper" do
+    done = lab(<<~JS)
+      sessionStorage.clear();
+      const item = (kind, time) => ({ kind, time, seconds: 4 });
+      const stages = [
+        { id: "warm_up", name: "", minutes: 5, items: [item("quick_fire", "1:00"), item("quick_fire", "2:00")] },
+        { id: "show", name: "", minutes: 5, items: [item("worked_first", "3:00"), item("worked_first", "3:30")] },
+        { id: "alone", name: "", minutes: 5, items: [item("written_alone", "4:00")] },
+      ];
+      const run = used(() => lab.useRun("4", () => ({ stages })));
+      const wait = (seconds) => new Promise((resolve) => setTimeout(resolve, seconds * 1000 + 100));
+      run.next();
+      await wait(4);
+      run.next();
+      run.next();
+      run.next();
+      const found = JSON.stringify(run.took.value);
+      run.goStage(2);
+      await wait(4);
+      run.next();
+      const after = JSON.stringify(run.took.value);
+      run.forget();
+      return { found: JSON.parse(found), same: found === after, none: run.took.value.length };
+    JS
+    expect(done[:found]).to match([{ kind: "quick_fire", seconds: be_between(3, 5) }])
+    expect(done.values_at(:same, :none)).to eq([true, 0])
+  end
+
   describe "a sequence of times" do
     def sequence = <<~JS
       sessionStorage.clear();

@@ -10,6 +10,7 @@ import { useDesk } from "@/desk/useDesk";
 import * as geometry from "@/dial/geometry";
 import * as reason from "@/plan/reason";
 import * as lesson from "@/plan/useLesson";
+import * as termWords from "@/plan/term/words";
 import { useRun } from "@/plan/useRun";
 import { useKeptFocus } from "@/route/keptFocus";
 import * as lenses from "@/show/lenses";
@@ -53,6 +54,7 @@ const lab = {
   geometry,
   reason,
   lesson,
+  termWords,
   useRun,
   useKeptFocus,
   lenses,

@@ -1,0 +1,69 @@
+# frozen_string_literal: true
+
+# What is said of a term, from what the server says of it.
+RSpec.describe "The words of a term" do
+  def facts = <<~JS
+    const facts = {
+      rung: (id) => ({ name: { fives: "Fives", half_past: "Half past", quarter_to: "Quarter to" }[id] }),
+      misreading: () => ({ does: "name the hour that has passed" }),
+    };
+    const words = lab.termWords;
+    const today = lab.words.today();
+    const year = today.slice(0, 4);
+  JS
+
+  def said(script) = lab("#{facts} return #{script}")
+
+  it "tell how many will know it, and a band where there is one" do
+    point = "{ day: `${year}-02-12`, low: 18, likely: 21, high: 24 }"
+    expect(said("words.forecastWords(#{point}, 26, 'fives', facts)"))
+      .to match(/\ABy (\w{3} 12 Feb|today) about 21 of 26 will know fives, likely 18 to 24\.\z/)
+    sure = "{ day: today, low: 26, likely: 26, high: 26 }"
+    expect(said("words.forecastWords(#{sure}, 26, 'fives', facts)")).to eq("By today about 26 of 26 will know fives.")
+  end
+
+  it "tell what changed and why, for each way in which a plan can change" do
+    change = ->(code, **more) { { code:, step: "quarter_to", lessons: 1, children: 9, misreading: nil, **more } }
+    changes = [change["more", misreading: "x"], change["more", lessons: 2], change["added"], change["fewer", children: 1],
+               change["dropped"], change["later"]]
+    expect(said("#{JSON.generate(changes)}.map((one) => words.changeWords(one, facts))")).to eq(
+      ["Quarter to takes 1 lesson more: 9 children do not know it yet, and some name the hour that has passed.",
+       "Quarter to takes 2 lessons more: 9 children do not know it yet.",
+       "Quarter to comes in for 1 lesson: 9 children do not know it yet.",
+       "Quarter to takes 1 lesson less: 1 child know it by now.", "Quarter to is left out: 9 children know it by now.",
+       "Quarter to comes at another time: 9 children do not know it yet."]
+    )
+  end
+
+  it "tell when something was asked last and who may have lost it" do
+    expect(said("words.recapWords('half_past', { last_asked: `${year}-10-12`, fading: 9 }, facts)"))
+      .to match(/\AHalf past: asked last (on \w{3} 12 Oct|today), 9 children may have lost it\z/)
+    expect(said("words.recapWords('half_past', { last_asked: today, fading: 0 }, facts)")).to eq("Half past: asked last today")
+    expect(said("words.recapWords('half_past', { last_asked: null, fading: 0 }, facts)")).to eq("Half past")
+    expect(said("words.recapWords('half_past', undefined, facts)")).to eq("Half past")
+  end
+
+  it "name each kind of lesson and each way of helping" do
+    kinds = %w[new again recap look_back open skipped]
+    expect(said("#{kinds}.map((kind) => words.kindWords({ kind }))"))
+      .to eq(["new", "again", "going over", "look back", "left open", "no lesson"])
+    helps = [{ id: "more_lessons", weekday: "tuesday", step: nil }, { id: "desks", weekday: nil, step: nil },
+             { id: "without", weekday: nil, step: "half_past" }]
+    expect(said("#{JSON.generate(helps)}.map((help) => words.helpWords(help, facts))"))
+      .to eq(["One lesson more a week, on Tuesdays", "Ten minutes at the desks twice a week", "Leaving out half past"])
+    expect(said("words.WEEK.map(words.weekdayWords)")).to eq(%w[Monday Tuesday Wednesday Thursday Friday Saturday Sunday])
+  end
+
+  it "say days within a term without their year" do
+    expect(said("lab.words.shortDay('2027-01-06')")).to eq("Wed 6 Jan")
+    expect(said("lab.words.shortDay(today)")).to eq("today")
+  end
+
+  # Rings round the rim: the outer and the inner edge lie at their distances from the middle.
+  it "have pieces of the rim drawn where a minute hand points" do
+    path = said("lab.geometry.ringPart(90 - 8, 90 + 8, 76, 97)")
+    points = path.scan(/-?\d+\.\d+/).map(&:to_f).each_slice(2).to_a
+    expect(points.map { |x, y| Math.hypot(x, y).round(1) }).to eq([97.0, 97.0, 76.0, 76.0])
+    expect(points.map { |x, _| x }).to all(be > 70)
+  end
+end
