@@ -3,7 +3,7 @@ import { computed, ref, shallowRef, watch } from "vue";
 import { useRouter } from "vue-router";
 import { findSheet, listChecks, removeCheck, useAsked, useDoing, type CheckSummary } from "@/api";
 import { useClasses } from "@/school";
-import { RemovedLately, useJustRemoved, WhichOnes } from "@/told";
+import { NothingYet, RemovedLately, useJustRemoved, WhichOnes } from "@/told";
 import CheckCard from "./CheckCard.vue";
 
 /** The checks of the class, newest first. */
@@ -102,15 +102,14 @@ const find = (): Promise<boolean> =>
       @back="reload"
     />
     <p v-if="trouble" class="field-error" role="alert">{{ trouble }}</p>
-    <p v-else-if="!classes.current">
+    <NothingYet v-else-if="!classes.current" :to="{ name: 'new-class' }" does="Make one">
       A check needs a class.
-      <RouterLink :to="{ name: 'new-class' }">Make one</RouterLink>
-    </p>
+    </NothingYet>
     <p v-else-if="!checks" class="quiet" aria-live="polite">Looking for checks…</p>
     <p v-else-if="!checks.length && (step || month)">No check is like this.</p>
-    <p v-else-if="!checks.length">
+    <NothingYet v-else-if="!checks.length" :to="{ name: 'new-check' }" does="Make a check">
       No checks yet. A check is a slip with a few well-chosen clocks: five minutes at the end of a lesson.
-    </p>
+    </NothingYet>
     <div v-else class="list d-grid">
       <CheckCard v-for="check in checks" :key="check.id" :check="check" removable @remove="remove(check)" />
       <BButton v-if="more" variant="outline-primary" class="more" :disabled="busy" @click="further">

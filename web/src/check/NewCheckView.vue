@@ -6,7 +6,7 @@ import { chooseTimes, listChecks, makeCheck, readLadder, useAsked, useDoing, use
 import { FieldGroup } from "@/parts";
 import { DialFace } from "@/dial";
 import { useClasses } from "@/school";
-import { WhatTheyTell } from "@/told";
+import { NothingYet, WhatTheyTell } from "@/told";
 import PackageFile from "./PackageFile.vue";
 
 /** Step, task and number in; times and what they can tell out. */
@@ -72,10 +72,9 @@ async function make(): Promise<void> {
       <h1>New check</h1>
       <span v-if="classes.current" class="quiet">for {{ classes.current.name }}</span>
     </div>
-    <p v-if="!classes.current">
+    <NothingYet v-if="!classes.current" :to="{ name: 'new-class' }" does="Make one">
       A check needs a class.
-      <RouterLink :to="{ name: 'new-class' }">Make one</RouterLink>
-    </p>
+    </NothingYet>
     <div v-else class="columns d-grid align-items-start">
       <form novalidate @submit.prevent="make" @change="touched = true">
         <FieldGroup id="step" v-slot="{ state }" label="Step" :wrong="wrong('step')">

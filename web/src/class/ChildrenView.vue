@@ -3,7 +3,7 @@ import { computed } from "vue";
 import { listChecks, readLadder, useFacts, useAsked } from "@/api";
 import { StepDial } from "@/dial";
 import { useClasses } from "@/school";
-import { STATES } from "@/told";
+import { NothingYet, STATES } from "@/told";
 import { countedChildren } from "@/words";
 import ClassTabs from "./ClassTabs.vue";
 
@@ -55,14 +55,12 @@ const shape = (state: string | undefined): (typeof STATES)[number] =>
     </div>
     <ClassTabs />
     <p v-if="trouble" role="alert" class="field-error">{{ trouble }}</p>
-    <p v-else-if="!classes.current">
+    <NothingYet v-else-if="!classes.current" :to="{ name: 'new-class' }" does="Make one">
       There is no class yet.
-      <RouterLink :to="{ name: 'new-class' }">Make one</RouterLink>
-    </p>
-    <p v-else-if="ladder && !steps.length">
+    </NothingYet>
+    <NothingYet v-else-if="ladder && !steps.length" :to="{ name: 'new-check' }" does="Make a check">
       No answers yet. The children stand here by steps as soon as there are some.
-      <RouterLink :to="{ name: 'new-check' }">Make a check</RouterLink>
-    </p>
+    </NothingYet>
     <div
       v-else-if="ladder"
       class="wide position-relative overflow-x-auto"

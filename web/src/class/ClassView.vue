@@ -3,7 +3,7 @@ import { computed } from "vue";
 import { useRoute, useRouter } from "vue-router";
 import { listChecks, readFindings, useFacts, useAsked } from "@/api";
 import { useClasses } from "@/school";
-import { TomorrowCard, seem } from "@/told";
+import { NothingYet, TomorrowCard, seem } from "@/told";
 import ChildFindings from "./ChildFindings.vue";
 import { moment } from "@/words";
 
@@ -63,16 +63,16 @@ function go(id: unknown): void {
     </div>
 
     <p v-if="trouble" role="alert" class="field-error">{{ trouble }}</p>
-    <p v-else-if="!classes.current">
+    <NothingYet v-else-if="!classes.current" :to="{ name: 'new-class' }" does="Make one">
       There is no class yet.
-      <RouterLink :to="{ name: 'new-class' }">Make one</RouterLink>
-    </p>
-    <p v-else-if="checks && !findings && !check">
+    </NothingYet>
+    <NothingYet
+      v-else-if="checks && !findings && !check"
+      :to="{ name: checks.length ? 'checks' : 'new-check' }"
+      :does="checks.length ? 'Choose a check to type in' : 'Make a check'"
+    >
       There are no answers yet.
-      <RouterLink :to="{ name: checks.length ? 'checks' : 'new-check' }">
-        {{ checks.length ? "Choose a check to type in" : "Make a check" }}
-      </RouterLink>
-    </p>
+    </NothingYet>
     <p v-else-if="!findings" class="quiet" aria-live="polite">Looking at the answers…</p>
     <div v-else class="columns d-grid gap-4 align-items-start">
       <div class="side d-grid">

@@ -1,11 +1,10 @@
 <script setup lang="ts">
+import { NothingYet } from "@/told";
+
 /** What stands on a page about a class where there is none yet. */
 defineProps<{ what: string }>();
 </script>
 
 <template>
-  <p>
-    {{ what }}
-    <RouterLink :to="{ name: 'new-class' }">Make a class first</RouterLink>
-  </p>
+  <NothingYet :to="{ name: 'new-class' }" does="Make a class first">{{ what }}</NothingYet>
 </template>

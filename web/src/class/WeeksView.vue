@@ -3,7 +3,7 @@ import { computed } from "vue";
 import { readHistory, useFacts, useAsked } from "@/api";
 import { StepDial } from "@/dial";
 import { useClasses } from "@/school";
-import { SparkLine } from "@/told";
+import { NothingYet, SparkLine } from "@/told";
 import { countedChildren, dayWords } from "@/words";
 import ClassTabs from "./ClassTabs.vue";
 import NoClass from "./NoClass.vue";
@@ -70,7 +70,9 @@ const gone = (row: Row): string => {
     <p v-if="trouble" role="alert" class="field-error">{{ trouble }}</p>
     <NoClass v-else-if="!classes.current" what="Weeks are told of a class." />
     <p v-else-if="!weeks" class="quiet" aria-live="polite">Looking back…</p>
-    <p v-else-if="!weeks.length">No answers yet.</p>
+    <NothingYet v-else-if="!weeks.length" :to="{ name: 'new-check' }" does="Make a check">
+      No answers yet.
+    </NothingYet>
     <template v-else>
       <p v-if="headline" class="headline">{{ headline }}</p>
       <div class="two d-grid">

@@ -281,6 +281,33 @@ onMounted(() => {
   }
 }
 
+/* Where there is room, what is asked, the answer and its button are one thing beside the clock. */
+@media (orientation: landscape) and (min-height: 40rem) {
+  .task:not(.hands, .pairs) {
+    grid-template:
+      "looks ask" minmax(3.5rem, 1fr) "looks answer" minmax(0, auto) "looks foot" minmax(5rem, 1fr) / minmax(
+        0,
+        1fr
+      )
+      minmax(0, 1fr);
+
+    .ask {
+      font-size: 2.3rem;
+      padding-bottom: 1.2rem;
+    }
+
+    .foot {
+      align-items: flex-start;
+      justify-content: center;
+    }
+
+    .told {
+      font-size: 1.5rem;
+      min-height: 3.4rem;
+    }
+  }
+}
+
 @media (orientation: landscape) and (max-height: 30rem) {
   .task {
     gap: 0.2rem 1rem;

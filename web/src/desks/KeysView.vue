@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { NothingYet } from "@/told";
 import { computed, ref } from "vue";
 import { useRoute } from "vue-router";
 import { readKeys, renewKey, useAsked, useDoing } from "@/api";
@@ -58,10 +59,9 @@ const print = (): void => window.print();
       </div>
     </div>
     <p v-if="trouble || wrong" class="field-error" role="alert">{{ trouble || wrong }}</p>
-    <p v-else-if="!classes.current">
+    <NothingYet v-else-if="!classes.current" :to="{ name: 'new-class' }" does="Make one">
       Pictures belong to the children of a class.
-      <RouterLink :to="{ name: 'new-class' }">Make one</RouterLink>
-    </p>
+    </NothingYet>
     <p v-else-if="!keys" class="quiet" aria-live="polite">Looking for them…</p>
     <RouterLink v-if="only" class="d-inline-block mb-3 no-print" :to="{ name: 'keys' }">
       The pictures of all children

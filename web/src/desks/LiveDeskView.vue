@@ -122,7 +122,10 @@ useEventListener("keydown", (event: KeyboardEvent) => {
       />
       <p v-if="stuck.length && !hidden" class="look d-flex flex-wrap">
         <strong>Look in on</strong>
-        <span v-for="child in stuck" :key="child.child_id">{{ child.name }}: {{ STUCK[child.stuck!] }}</span>
+        <span v-for="child in stuck" :key="child.child_id" class="who">
+          <b>{{ child.name }}</b>
+          : {{ STUCK[child.stuck!] }}
+        </span>
       </p>
       <ul v-if="joined || !desk.open" class="children" :inert="board">
         <ChildAtDesk
@@ -157,8 +160,20 @@ useEventListener("keydown", (event: KeyboardEvent) => {
   list-style: none;
 }
 
+/* Seen from across the room: who needs somebody now. */
 .look {
-  gap: 0.2rem 1.4rem;
+  gap: 0.4rem 2rem;
+  align-items: baseline;
   margin: 1rem 0 0;
+  padding: 0.8rem 1.4rem;
+  border-left: 10px solid var(--v-slip);
+  border-radius: 0.8rem;
+  background: var(--v-slip-tint);
+  font-size: 1.1rem;
+
+  b {
+    font-size: 2.2rem;
+    line-height: 1.1;
+  }
 }
 </style>

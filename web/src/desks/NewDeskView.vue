@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { NothingYet } from "@/told";
 import { computed, ref, watch } from "vue";
 import { useRoute, useRouter } from "vue-router";
 import {
@@ -96,10 +97,9 @@ const begin = (): Promise<boolean> =>
         <BButton variant="outline-primary" :to="{ name: 'keys' }">The children's pictures</BButton>
       </div>
     </div>
-    <p v-if="!classes.current">
+    <NothingYet v-if="!classes.current" :to="{ name: 'new-class' }" does="Make one">
       Desks need a class.
-      <RouterLink :to="{ name: 'new-class' }">Make one</RouterLink>
-    </p>
+    </NothingYet>
     <p v-else-if="trouble" class="field-error" role="alert">{{ trouble }}</p>
     <template v-else>
       <p v-for="desk in open" :key="desk.id" class="open d-flex flex-wrap align-items-center">

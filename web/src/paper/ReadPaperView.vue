@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { NothingYet } from "@/told";
 import { useDropZone } from "@vueuse/core";
 import { computed, ref } from "vue";
 import { listScans, readMadeUp, sendPaper, useAsked, useDoing } from "@/api";
@@ -52,10 +53,9 @@ const tryIt = (): Promise<boolean> =>
       <h1>Read paper</h1>
       <span v-if="classes.current" class="quiet">{{ classes.current.name }}</span>
     </div>
-    <p v-if="!classes.current">
+    <NothingYet v-if="!classes.current" :to="{ name: 'new-class' }" does="Make one first">
       Paper is read for a class.
-      <RouterLink :to="{ name: 'new-class' }">Make one first</RouterLink>
-    </p>
+    </NothingYet>
     <template v-else>
       <section
         ref="zone"

@@ -18,7 +18,7 @@ import LessonList from "./LessonList.vue";
 import NextCard from "./NextCard.vue";
 import RungDetail from "./RungDetail.vue";
 import TermLine from "./term/TermLine.vue";
-import { RemovedLately, useJustRemoved, WhichOnes } from "@/told";
+import { NothingYet, RemovedLately, useJustRemoved, WhichOnes } from "@/told";
 import { plusDays, today } from "@/words";
 
 /** The way into the class: what is next, the ladder, and the lessons there are. */
@@ -76,10 +76,9 @@ const remove = (lesson: LessonSummary): Promise<boolean> =>
 <template>
   <div class="page">
     <p v-if="trouble || refused" role="alert" class="field-error">{{ trouble || refused }}</p>
-    <p v-if="!classes.current">
+    <NothingYet v-if="!classes.current" :to="{ name: 'new-class' }" does="Make a class first">
       A lesson is planned for a class.
-      <RouterLink :to="{ name: 'new-class' }">Make a class first</RouterLink>
-    </p>
+    </NothingYet>
     <template v-else-if="ladder">
       <TermLine class="mb-3" />
       <div class="plan d-grid gap-4 align-items-start">

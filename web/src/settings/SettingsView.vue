@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { NothingYet } from "@/told";
 import { ref, watch } from "vue";
 import { setConventions, useDoing, useFacts } from "@/api";
 import { useClasses } from "@/school";
@@ -51,10 +52,9 @@ async function keep(id: string, choice: string): Promise<void> {
         }}
       </p>
     </div>
-    <p v-if="!classes.current">
+    <NothingYet v-if="!classes.current" :to="{ name: 'new-class' }" does="New class">
       Make a class first; its ways of saying a time are kept with it.
-      <RouterLink :to="{ name: 'new-class' }">New class</RouterLink>
-    </p>
+    </NothingYet>
     <p v-if="trouble" class="field-error" role="alert">{{ trouble }}</p>
     <div v-if="classes.current" class="columns d-grid">
       <form @submit.prevent>

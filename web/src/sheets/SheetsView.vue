@@ -4,7 +4,7 @@ import { computed, nextTick, ref, shallowRef, watch } from "vue";
 import { useRoute, useRouter } from "vue-router";
 import { countedChildren } from "@/words";
 import { makeSheet, previewSheet, Refused, useAsked, useDoing, useFacts, type SheetSettings } from "@/api";
-import { LeftToWrite, PagePreview, PrintHow, printed, usePrinting, WhatTheyTell } from "@/told";
+import { NothingYet, LeftToWrite, PagePreview, PrintHow, printed, usePrinting, WhatTheyTell } from "@/told";
 import { useClasses } from "@/school";
 import DialAlone from "./DialAlone.vue";
 import SheetForm from "./SheetForm.vue";
@@ -156,10 +156,9 @@ async function draw(): Promise<void> {
 
 <template>
   <div class="page">
-    <p v-if="!classes.current">
+    <NothingYet v-if="!classes.current" :to="{ name: 'new-class' }" does="Make one first">
       Sheets are made for a class.
-      <RouterLink :to="{ name: 'new-class' }">Make one first</RouterLink>
-    </p>
+    </NothingYet>
     <div v-else class="sheets d-grid align-items-start">
       <h1 class="visually-hidden">Sheets</h1>
       <SheetForm v-model="form" :refused="refused" :preview="preview" />

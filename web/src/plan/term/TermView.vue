@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { NothingYet } from "@/told";
 import { computed, nextTick, ref, watch } from "vue";
 import { useRoute, useRouter } from "vue-router";
 import {
@@ -98,10 +99,9 @@ const file = (ending: string): string => `/api/classes/${classId.value}/term.${e
 <template>
   <div class="page term">
     <p v-if="trouble" role="alert" class="field-error">{{ trouble }}</p>
-    <p v-if="!classes.current">
+    <NothingYet v-if="!classes.current" :to="{ name: 'new-class' }" does="Make a class first">
       A term is planned for a class.
-      <RouterLink :to="{ name: 'new-class' }">Make a class first</RouterLink>
-    </p>
+    </NothingYet>
     <p v-else-if="!term && !trouble" class="quiet" aria-live="polite">Opening the term…</p>
     <template v-else-if="term">
       <div class="head d-flex flex-wrap justify-content-between align-items-baseline gap-2">
