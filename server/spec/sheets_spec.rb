@@ -259,6 +259,26 @@ RSpec.describe Vantick::Server::Sheets::Sheets do
     expect(answer(check, bram, by_child[check["children"][0]["id"]].first, "x")).to be_refused(422).at("item_id").saying(/another child/)
   end
 
+  # Half past went right on two days, five and four weeks ago; it is fading by now for the one child who was asked.
+  it "has what a child may be losing on their own sheet, as an answer of that step" do
+    child = school_class["children"].first
+    [36, 28].each do |days|
+      at = (Time.now.utc - (days * 86_400)).iso8601
+      check = store.checks.add(class_id: school_class["id"], step: "half_past", task: "dial_to_words", made_at: at,
+                               times: %w[1:30 3:30 4:30 7:30 9:30])
+      right = check.items.map do |item|
+        row = { uuid: SecureRandom.uuid, item_id: item[:id], child_id: child["id"], answer: "half past #{item[:time].to_i}" }
+        [row, Vantick::Server::Store::Marks.judged(item, row[:answer], Vantick::Core::Wording::Conventions.default)]
+      end
+      store.answers.add_all(right, answered_at: at)
+    end
+    made = make(versions: "each", step: "quarter_to", count: 8)
+    rows = store.db[:items].where(check_id: made["check_id"])
+    expect(rows.where(child_id: child["id"], step: "half_past").select_map(:time)).to contain_exactly(/:30\z/, /:30\z/)
+    expect(rows.exclude(child_id: child["id"]).exclude(step: nil).count).to eq(0)
+    expect(rows.group_and_count(:child_id).map(:count).uniq).to eq([8])
+  end
+
   it "lets sheets without names go round: a child gets the letter that they worked on, as long as nothing is typed in" do
     made = make(versions: "each", names: false)
     path = "/api/checks/#{made['check_id']}"

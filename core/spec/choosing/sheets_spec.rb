@@ -34,6 +34,19 @@ RSpec.describe Vantick::Core::Choosing::SheetChoice do
     end
   end
 
+  it "takes up what a child may be losing, a quarter of its own sheet, each with the step it is of" do
+    losing = reader(again: [step(:half_past), step(:hour_hand), step(:oclock)])
+    own, other = choice(:read, :quarter_to, :dial_to_words, 8).versions([losing, reader], 5)
+    again = own.select(&:step)
+    expect(again.length).to eq(2)
+    expect(again).to all(satisfy { |item| %i[half_past oclock].include?(item.step.id) && item.step.holds?(item.time) })
+    expect((own - again).map(&:time) - step(:quarter_to).pool).to eq([])
+    expect(own.map(&:time).uniq.length).to eq(8)
+    expect(other.filter_map(&:step)).to eq([])
+    slips = choice(:slips, :quarters, :dial_to_words, 4).versions([losing], 5).first
+    expect(slips.filter_map(&:step)).to eq([])
+  end
+
   # What a class of thirty gets: neighbours are those beside each other.
   describe "for each of a class of thirty" do
     readers = Array.new(30) { described_class::Reader.new }

@@ -160,6 +160,9 @@ function climb(step: string): void {
       >
         Other times for each child
       </BFormCheckbox>
+      <p v-if="form.versions === 'each'" class="quiet mb-0">
+        Practice takes up what each child may be losing, a quarter of their clocks.
+      </p>
       <BFormCheckbox
         v-if="form.versions === 'each' || form.kind === 'slips'"
         v-model="form.names"

@@ -10,13 +10,17 @@ module Vantick
         # @!attribute said [Saying, nil] what somebody said, where a mistake is to be spotted
         # @!attribute misreading [Misreading, nil] what went wrong there
         # @!attribute level [Integer, nil] 1..3 where the sheet has levels
-        Item = Struct.new(:time, :said, :misreading, :level, keyword_init: true)
+        # @!attribute step [Teaching::Step, nil] it is of, where that is not the sheet's: what the child was losing
+        Item = Struct.new(:time, :said, :misreading, :level, :step, keyword_init: true)
         # Who gets a sheet of their own.
         # @!attribute level [Integer, nil] of this child; all levels where there is none
         # @!attribute avoid [Array<DialTime>] what this child had lately
-        Reader = Struct.new(:level, :avoid, keyword_init: true) do
-          def initialize(level: nil, avoid: []) = super
+        # @!attribute again [Array<Teaching::Step>] that this child may be losing
+        Reader = Struct.new(:level, :avoid, :again, keyword_init: true) do
+          def initialize(level: nil, avoid: [], again: []) = super
         end
+        # How much of a practice sheet is what the child may be losing, where there is any (judgement).
+        AGAIN = 0.25
         # Days for which what was asked is avoided, while there is anything else (judgement).
         LATELY_DAYS = 21
         # Choices tried for another version of a check, of which the one nearest in difficulty is taken (judgement).
@@ -80,7 +84,22 @@ module Vantick
 
         def practised(seed)
           practice = Practice.new(@step.pool_for(@task), count: @count, name: @step.name, seed:)
-          ->(reader, _) { practice.deal(avoid: reader.avoid).map { |time| item(time) } }
+          lambda do |reader, made|
+            items = practice.deal(avoid: reader.avoid).map { |time| item(time) }
+            again = again(reader, items, Random.new(seed + made.length))
+            items.first(items.length - again.length) + again
+          end
+        end
+
+        # Whole dials of the steps that the child may be losing, none of them on the sheet already.
+        def again(reader, items, random)
+          steps = (reader.again - [@step]).select { |step| step.whole? && step.tasks.include?(@task) }
+          there = items.map(&:time)
+          found = steps.flat_map do |step|
+            times = (step.pool_for(@task) - there - reader.avoid).reject(&:hidden_hand?)
+            times.map { |time| item(time, step:) }
+          end
+          found.shuffle(random:).uniq(&:time).first((items.length * AGAIN).floor)
         end
 
         def leveled(seed)

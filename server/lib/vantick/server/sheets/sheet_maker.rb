@@ -13,8 +13,9 @@ module Vantick
         # @!attribute misreadings [Array<Core::Reading::Misreading>] the class's own, the commonest first
         # @!attribute lately [Hash{Integer, nil => Array<Array(String, String)>}] task and time by child
         # @!attribute levels [Hash{Integer => Integer}] by child
-        Known = Struct.new(:misreadings, :lately, :levels, keyword_init: true) do
-          def initialize(misreadings: [], lately: {}, levels: {}) = super
+        # @!attribute fading [Hash{Integer => Array<Core::Teaching::Step>}] what each child may be losing
+        Known = Struct.new(:misreadings, :lately, :levels, :fading, keyword_init: true) do
+          def initialize(misreadings: [], lately: {}, levels: {}, fading: {}) = super
         end
 
         attr_reader :kind, :step, :task, :settings
@@ -94,8 +95,12 @@ module Vantick
         def each(choice)
           level_of = levels.to_h { |one| [one[:child_id], one[:level]] }
           ids = @printing.children.first(@few || @printing.children.length).map { |child| child[:id] }
-          readers = ids.map { |id| Core::Choosing::SheetChoice::Reader.new(level: level_of[id], avoid: lately(id)) }
+          readers = ids.map { |id| reader(id, level_of[id]) }
           ids.zip(choice.versions(readers, @settings[:seed])).to_h
+        end
+
+        def reader(id, level)
+          Core::Choosing::SheetChoice::Reader.new(level:, avoid: lately(id), again: @known.fading.fetch(id, []))
         end
 
         def one_a_level(choice)
@@ -111,7 +116,7 @@ module Vantick
 
         def row(item, child_id)
           { time: item.time.to_s, child_id:, said: item.said&.words(@printing.conventions), misreading: item.misreading&.id&.to_s,
-level: item.level }
+            level: item.level, step: item.step&.id&.to_s }
         end
 
         # No number asked for is the usual one, as far as the step has so many.
