@@ -89,6 +89,31 @@ RSpec.describe "Every view can be used by everyone", :demo do
     end
   end
 
+  # What lies outside the window, and in nothing that scrolls by itself.
+  def outside = browser.execute_script(<<~JS)
+    const width = document.documentElement.clientWidth;
+    const scrolls = (one) => one && (/auto|scroll|hidden/.test(getComputedStyle(one).overflowX) || scrolls(one.parentElement));
+    const out = [...document.querySelectorAll("#app main *")].filter((one) => {
+      const box = one.getBoundingClientRect();
+      return box.width > 0 && (box.right > width + 1 || box.left < -1) && !scrolls(one.parentElement);
+    });
+    return [document.documentElement.scrollWidth > width, ...out.slice(0, 3).map((one) => one.outerHTML.slice(0, 80))];
+  JS
+
+  { "a small phone" => [360, 640], "a tablet held upright" => [768, 1024], "the wall" => [1920, 1080] }.each do |device, (width, height)|
+    it "has nothing outside the window on #{device}" do
+      browser.execute_cdp("Emulation.setDeviceMetricsOverride", width:, height:, deviceScaleFactor: 1, mobile: width < 500)
+      %w[/ /plan /plan/term /plan/2 /plan/2/run /sheets /check /check/3 /class /class/3 /class/child/5 /class/groups /class/weeks
+         /class/register /settings].each do |address|
+        visit address
+        expect(page).to have_css("h1")
+        expect(outside).to eq([false]), "#{address}: #{outside}"
+      end
+    ensure
+      browser.execute_cdp("Emulation.clearDeviceMetricsOverride")
+    end
+  end
+
   it "does not scroll sideways on a phone" do
     browser.execute_cdp("Emulation.setDeviceMetricsOverride", width: 390, height: 844, deviceScaleFactor: 1, mobile: true)
     whole = { "/" => "article", "/show" => ".reading", "/plan" => ".lessons li", "/plan/2" => "button.stage", "/settings" => ".example",

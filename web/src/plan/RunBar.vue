@@ -69,6 +69,27 @@ button {
   background: repeating-linear-gradient(135deg, var(--v-hour) 0 6px, var(--v-gap) 6px 12px);
 }
 
+/* On a phone the name of the stage that is on is enough. */
+@media (max-width: 40rem) {
+  .bar {
+    min-width: 0;
+  }
+
+  button:not(.here) .name {
+    visibility: hidden;
+  }
+
+  .name {
+    display: block;
+    width: 0;
+    min-height: 1.5rem;
+  }
+
+  li {
+    min-width: 0.6rem;
+  }
+}
+
 @media (prefers-reduced-motion: reduce) {
   .fill {
     transition: none;
