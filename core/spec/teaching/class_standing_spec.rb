@@ -16,6 +16,16 @@ RSpec.describe Vantick::Core::Teaching::ClassStanding do
     described_class.new(answered, today: 0, lessons: [])
   end
 
+  it "tells what a child has become secure on in a week" do
+    first, more = [%w[one two three four], %w[five six seven eight]].map.with_index do |words, at|
+      words.each.with_index(1).to_h { |word, hour| ["#{hour + (4 * at)}:30", "half past #{word}"] }
+    end
+    later = { 1 => [*asked(first, day: -20), *asked(more, day: -3)], 2 => [*asked(first, day: -20), *asked(more, day: -9)], 3 => [] }
+    found = described_class.new(later, today: 0)
+    expect([1, 2].map { |key| found.by_child[key].states[step(:half_past)] }).to eq(%i[secure secure])
+    expect([1, 2, 3].map { |key| found.newly_secure(key) }).to eq([[step(:half_past)], [], []])
+  end
+
   it "names the misreading that most of the class are likely to have, where the step can show it" do
     group = standing(passed, passed, right)
     expect(group.misreading_on(step(:quarter_to))&.id).to eq(:to_with_passed_hour)

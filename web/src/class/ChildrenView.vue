@@ -29,6 +29,7 @@ const parts = computed(() => {
     { id: "others", title: `${countedChildren(others.length)} go on`, children: others },
   ].filter((part) => part.children.length > 0);
 });
+const newly = computed(() => ladder.value?.children.some((child) => child.newly_secure.length > 0) ?? false);
 const shape = (state: string | undefined): (typeof STATES)[number] =>
   STATES.find((one) => one.id === state) ?? STATES[3];
 </script>
@@ -45,6 +46,10 @@ const shape = (state: string | undefined): (typeof STATES)[number] =>
         <li>
           <i class="bi bi-flag flag ms-1" aria-hidden="true"></i>
           stumbles here
+        </li>
+        <li v-if="newly">
+          <span class="new">new</span>
+          this week
         </li>
       </ul>
       <div v-if="last?.checks[0]" class="actions">
@@ -92,7 +97,14 @@ const shape = (state: string | undefined): (typeof STATES)[number] =>
             <BTd class="next text-nowrap">
               {{ child.next_step ? facts.rung(child.next_step).name : "" }}
             </BTd>
-            <BTd v-for="step in steps" :key="step.id" :class="{ stumbles: child.stumbles.includes(step.id) }">
+            <BTd
+              v-for="step in steps"
+              :key="step.id"
+              :class="{
+                stumbles: child.stumbles.includes(step.id),
+                newly: child.newly_secure.includes(step.id),
+              }"
+            >
               <i
                 class="bi"
                 :class="[shape(child.states[step.id]).icon, child.states[step.id]]"
@@ -100,6 +112,7 @@ const shape = (state: string | undefined): (typeof STATES)[number] =>
                 aria-hidden="true"
               ></i>
               <span class="visually-hidden">{{ shape(child.states[step.id]).word }}</span>
+              <span v-if="child.newly_secure.includes(step.id)" class="new ms-1">new</span>
               <i
                 v-if="child.stumbles.includes(step.id)"
                 class="bi bi-flag flag ms-1"
@@ -153,6 +166,15 @@ thead th {
   font-size: 0.95rem;
   line-height: 1.2;
   vertical-align: bottom;
+}
+
+.newly {
+  background: var(--v-hour-tint);
+}
+
+.new {
+  font-size: 0.8rem;
+  color: var(--v-hour);
 }
 
 .step-dial {

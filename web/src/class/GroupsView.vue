@@ -14,7 +14,7 @@ import {
   useDoing,
   useFacts,
 } from "@/api";
-import { DialFace } from "@/dial";
+import { DialFace, StepDial } from "@/dial";
 import { useClasses } from "@/school";
 import NoClass from "./NoClass.vue";
 import ClassTabs from "./ClassTabs.vue";
@@ -122,10 +122,19 @@ async function lesson(group: Group): Promise<void> {
         class="d-flex flex-column"
         :aria-label="`Group ${at + 1}`"
       >
-        <h2 class="m-0">
-          <span class="quiet">Group {{ at + 1 }}</span>
-          {{ why(group) }}
-        </h2>
+        <div class="head d-flex gap-3 align-items-center">
+          <StepDial v-if="group.step && !group.misreadings[0]" class="about" :step="group.step" />
+          <DialFace
+            v-else-if="group.times[0]"
+            class="about"
+            :facts="facts.of(group.times[0])"
+            detail="small"
+          />
+          <h2 class="m-0">
+            <span class="quiet">Group {{ at + 1 }}</span>
+            {{ why(group) }}
+          </h2>
+        </div>
         <p v-if="group.misreadings[0]" class="move m-0">{{ facts.misreading(group.misreadings[0]).move }}</p>
         <!-- By pointer and touch they are drawn over; by keys the number beside a name is another. -->
         <VueDraggable
@@ -292,5 +301,11 @@ h2 {
       break-inside: avoid;
     }
   }
+}
+
+/* What a group is about is seen before it is read. */
+.about {
+  flex: none;
+  width: 4.6rem;
 }
 </style>

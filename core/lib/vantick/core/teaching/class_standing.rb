@@ -70,6 +70,16 @@ module Vantick
         # @return [Array] keys of the children who were secure on it and may have lost it
         def fading(step) = by_child.select { |_, one| one.fading.include?(step) }.keys
 
+        # Days that are told of as lately.
+        LATELY = 7
+
+        # @param key [Object] of a child
+        # @return [Array<Step>] secure by now, and not yet {LATELY} days ago
+        def newly_secure(key)
+          now = by_child.fetch(key).states.select { |_, state| state == :secure }.keys
+          now.any? ? now - secure_before(key) : []
+        end
+
         # @param step [Step]
         # @return [Integer, nil] the last day on which anybody answered on it
         def last_day(step) = by_child.values.filter_map { |one| one.keeping.last_day(step) }.max
@@ -90,6 +100,13 @@ module Vantick
         def starts(kinds) = by_child.map { |key, standing| Vantick::Core::Term::Start.of(standing, tracings.fetch(key), kinds) }
 
         private
+
+        def secure_before(key)
+          day = @today - LATELY
+          earlier = @asked.fetch(key).select { |one| one.day <= day }
+          states = Standing.new(earlier, today: day, lessons: lessons.select { |lesson| lesson.day <= day }).states
+          states.select { |_, state| state == :secure }.keys
+        end
 
         def course = @course ||= Course.new(tracings, lessons)
 

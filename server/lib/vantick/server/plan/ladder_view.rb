@@ -11,6 +11,7 @@ module Vantick
             { steps: Core::Teaching::Step.with_times.map { |step| step(step, standing) }, next: following(standing),
               children: standing.by_child.map do |id, one|
                 { child_id: id, next_step: standing.next_for(id)&.id, stumbles: one.stumbles.map(&:id),
+                  newly_secure: standing.newly_secure(id).map(&:id),
                   states: one.states.transform_keys(&:id) }
               end }
           end
