@@ -11,8 +11,10 @@ begin
   puts "Starting over; what was entered is kept in #{kept}" if kept
   store = Vantick::Server::Store::Database.open(path)
   demo = Vantick::Demo.new(store, now: Time.now)
-  puts "Made the demo class: Tern Quay School, Curlew class, 26 made-up children" if demo.tell
+  made = demo.tell
+  puts "Made the demo class: Tern Quay School, Curlew class, 26 made-up children" if made
   demo.hire
+  demo.lend if made
   demo.stack
   store.close
 rescue Vantick::Server::Store::Unusable => e

@@ -65,6 +65,14 @@ module Vantick
       end
     end
 
+    # A substitute gets the class for a week.
+    def lend
+      name, password, days = Story::TABLE[:substitute].values_at(:name, :password, :days)
+      Server::Access::SignIn.accounts(@store).create_account(login: name, password:)
+      last = Server::Store::SchoolDay.today + days
+      @store.shares.share(@class.id, @store.teachers.find(name)[:id], Date.jd(last).iso8601, @now.utc.iso8601)
+    end
+
     # The stack of paper that the class comes with lies beside the school's file, ready to be read.
     def stack
       folder = File.join(File.dirname(@store.path), "paper")

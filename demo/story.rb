@@ -14,6 +14,9 @@ module Vantick
       AWAY = 0.05
       DAY = 24 * 3600
 
+      # @param day [Integer] from the first one
+      def self.ill?(day) = day / WEEK == TABLE[:ill][:week]
+
       # @param store [Server::Store::Database]
       # @param school_class [Server::Store::Rows::SchoolClass]
       # @param now [Time]
@@ -35,7 +38,7 @@ module Vantick
         given.each_with_index { |(slot, step), at| lesson(slot, step, at) }
         last_check(TABLE[:last])
         go
-        term(given)
+        StoryTerm.new(@store, @class.id, first: @first, today: @today, now: @now).keep(given, days, holidays)
       end
 
       private
@@ -64,13 +67,11 @@ module Vantick
       def off = holidays.map { |one| one[:from].jd..one[:to].jd }
 
       def slots
-        @slots ||= days.reject { |slot| ill?(slot.day) }
+        @slots ||= days.reject { |slot| Story.ill?(slot.day - @first.jd) }
       end
 
       # All days that would have had a lesson so far.
       def days = Core::Term::Days.lessons(first: @first.jd, last: @today.jd - 1, weekdays: TABLE[:weekdays], off:)
-
-      def ill?(day) = (day - @first.jd) / WEEK == TABLE[:ill][:week]
 
       # Nine in the morning.
       def moment(date) = (Time.utc(date.year, date.month, date.day, 9) + 1).iso8601
@@ -90,7 +91,10 @@ module Vantick
         step = Core::Teaching::Step.find(step_id)
         here = present(slot.day)
         here.each_value { |pupil| pupil.lesson(step, slot.day - @first.jd) }
-        check(step, tasks(step)[at % tasks(step).length], here, date) if at % 3 != 0
+        return if (at % 3).zero?
+
+        made = check(step, tasks(step)[at % tasks(step).length], here, date)
+        at_desks(made, date) if (at % 4).zero?
       end
 
       def keep(date, settled)
@@ -108,6 +112,14 @@ module Vantick
         made = @store.checks.add(class_id: @class.id, step: step.id.to_s, task: task.id.to_s, times:, made_at: moment(date))
         rows = here.flat_map { |child, pupil| answers(made, task, child, pupil, date, **odd) }
         @store.answers.add_all(rows, answered_at: moment(date))
+        made
+      end
+
+      # Some checks were answered at the desks.
+      def at_desks(check, date)
+        at = Time.iso8601(moment(date))
+        desk = @store.desks.open({ class_id: @class.id, check_id: check[:id], kind: "exit" }, at)
+        @store.desks.close(desk.id, (at + (20 * 60)).iso8601)
       end
 
       def answers(check, task, child, pupil, date, scrawls: {})
@@ -133,37 +145,8 @@ module Vantick
         check(Core::Teaching::Step.find(last[:step]), Core::Marking::Task.find(last[:task]), here, @today - last[:days_ago],
               scrawls: last[:scrawls])
       end
-
-      # The term as it was planned and given so far, and its lessons to come.
-      def term(given)
-        term = @store.terms.set(@class.id, **settings, changed_at: moment(@first))
-        @store.terms.add(term.id, made_at: moment(@first), cause: "set", lessons: past(given), known_of: "")
-        Server::Plan::TermPlanning.new(@store, term, now: @now.utc.iso8601, today: @today.jd).set
-      end
-
-      def settings
-        last = (@today + (TABLE[:ahead] * WEEK)).iso8601
-        days_off = holidays.map { |one| { **one, from: one[:from].iso8601, to: one[:to].iso8601 } }
-        { first_day: @first.iso8601, last_day: last, weekdays: TABLE[:weekdays], days_off:, aim: TABLE[:aim], aim_day: last }
-      end
-
-      def past(given)
-        steps = given.to_h.transform_keys(&:day)
-        seen = []
-        days.map do |slot|
-          step = steps[slot.day]
-          kind = kind(slot, step, seen)
-          seen |= [step]
-          { day: Date.jd(slot.day).iso8601, minutes: slot.minutes, kind:, step:, recap: [], check: false,
-            settled: (:skipped if kind == "skipped") }
-        end
-      end
-
-      def kind(slot, step, seen)
-        return ill?(slot.day) ? "skipped" : "open" if step.nil?
-
-        seen.include?(step) ? "again" : "new"
-      end
     end
   end
 end
+
+require_relative "story_term"

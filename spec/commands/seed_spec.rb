@@ -37,6 +37,10 @@ RSpec.describe Vantick::Demo do
     expect(store.register.left(1).map { |child| child[:name] }).to eq(["Ivo"])
     expect(lessons.map { |lesson| lesson[:kind] }).to include("new", "again", "skipped", "open")
     expect(lessons.partition { |lesson| lesson[:day] < "2026-11-23" }.map(&:length)).to all(be > 15)
+    demo.hire
+    demo.lend
+    expect(store.shares.of_class(1)).to contain_exactly(include(name: "Wietske", until: String))
+    expect(store.db[:desks].where(kind: "exit").exclude(closed_at: nil).count).to be > 3
     off = term.days_off.flat_map { |one| (one[:from]..one[:to]).to_a }
     expect(lessons.map { |lesson| lesson[:day] } & off).to eq([])
     late = store.classes.find(1).children.find { |child| child[:name] == "Yusuf" }[:id]
