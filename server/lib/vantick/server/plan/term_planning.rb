@@ -102,8 +102,11 @@ module Vantick
           past.find { |lesson| lesson.day == day && lesson.taught? } ||
             raise(Core::Error.new("No lesson was planned on that day.", field: :day))
           past = past.map { |one| one.day == day ? Term::Planned.new(**one.to_h, kind: :skipped, step: nil, settled: :skipped) : one }
-          keep("change", past, nil)
-          TermPlanning.new(@store, term, now: @now, today: @today).after(past, coming)
+          # What is known of the class is worked out from the plan that lacks the lesson.
+          @store.db.transaction do
+            keep("change", past, nil)
+            TermPlanning.new(@store, term, now: @now, today: @today).after(past, coming)
+          end
         end
 
         protected
