@@ -145,7 +145,7 @@ RSpec.describe "What the pages are made of" do
     expect(done).to eq({ went: %w[0.1 1.0 1.1 1.0], found: "1.1", missed: %w[4:00], end: false, last: "3.0", together: true, out: "3.0" })
   end
 
-  it "a lesson that is given tells how long things took, but not of a press too many, a pause, or work on paper" do
+  it "a lesson that is given tells how long things took that were gone through one by one, and nothing of work on paper" do
     done = lab(<<~JS)
       sessionStorage.clear();
       const item = (kind, time) => ({ kind, time, seconds: 4 });

@@ -67,14 +67,16 @@ RSpec.describe Vantick::Core::Term::Planner do
     expect(outlook(today: monday + 200).plan).to eq([])
   end
 
-  it "goes over what is fading where all is known, and needs no children" do
-    everything = %i[half_past quarters fives].flat_map { |id| [-20, -12, -6].flat_map { |day| day_of(id, monday + day, count: 12) } }
-    numerals = [-20, -12].flat_map do |day|
-      step(:fives_facts).pool.first(6).map { |at| asked(:fives_facts, at.to_s, :right, monday + day, task(:minute_only)) }
-    end
-    lessons = core::Aim.new(:quarters).ladder.map { |one| given(one.id, monday - 25) }
-    plan = outlook({ 1 => everything + numerals }, aim: :quarters, aim_day: monday + 14, lessons:, weeks: 2).plan
-    expect(plan.select(&:taught?).map(&:kind)).to include(:again).or include(:recap).or include(:look_back)
+  it "goes over what is known where the aim is reached already, and teaches nothing beyond it" do
+    known = [-10, -6, -2].flat_map { |day| day_of(:oclock, monday + day, count: 12) }
+    lessons = core::Aim.new(:oclock).ladder.map { |one| given(one.id, monday - 2) }
+    plan = outlook({ 1 => known, 2 => known }, aim: :oclock, aim_day: monday + 10, lessons:, weeks: 2).plan
+    expect(plan.first.kind).to eq(:recap)
+    before = plan.select { |lesson| lesson.day <= monday + 10 }
+    expect(before.filter_map(&:step) - core::Aim.new(:oclock).ladder).to eq([])
+  end
+
+  it "needs no children" do
     expect(outlook({}).plan.length).to eq(36)
   end
 

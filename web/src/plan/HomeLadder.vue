@@ -1,12 +1,12 @@
 <script setup lang="ts">
 import { computed } from "vue";
-import { useRouter } from "vue-router";
-import { listLessons, newSeed, planLesson, readLadder, readTerm, useAsked, useDoing, useFacts } from "@/api";
+import { listLessons, readLadder, readTerm, useAsked, useDoing, useFacts } from "@/api";
 import { StepDial } from "@/dial";
 
 import { useClasses } from "@/school";
 import StateBar from "./StateBar.vue";
 import { useNext } from "./useNext";
+import { useOpenLesson } from "./term/useOpenLesson";
 import { recapWords } from "./term/words";
 import { counted, dayWords, plusDays, today } from "@/words";
 
@@ -45,15 +45,11 @@ const planned = computed(() => {
   );
   return lesson.value || !one?.step ? undefined : one;
 });
-const router = useRouter();
+const openLesson = useOpenLesson();
 const { busy, trouble, doing } = useDoing();
 const make = (): Promise<boolean> =>
   doing(async () => {
-    const one = planned.value;
-    if (!one?.step || !classes.current) return;
-    const body = { day: one.day, step: one.step, minutes: one.minutes, seed: newSeed() };
-    const id = one.lesson_id ?? (await planLesson(classes.current.id, body)).id;
-    await router.push({ name: "lesson", params: { id } });
+    if (planned.value && classes.current) await openLesson(classes.current.id, planned.value);
   });
 const standing = (step: string) => ladder.value?.steps.find((one) => one.id === step);
 const { rung: proposed, reason: why, names } = useNext(() => ladder.value);

@@ -48,9 +48,8 @@ const PAPER = ["alone", "exit"];
 /** Stages whose times are worth going over when they were not reached. */
 export const NEW = ["show", "together", "alone"];
 
-/** Seconds below which nobody has read a clock, and how many times what was planned a pause begins (judgement). */
-const LEAST = 3;
-const MOST = 6;
+/** A lesson that was left open over lunch has no longer item than this. */
+const AN_HOUR = 3600;
 
 /** Where in its lesson a class is, and how much of the time is used. */
 export function useRun(id: string, lesson: () => Lesson | null): Running {
@@ -88,12 +87,12 @@ export function useRun(id: string, lesson: () => Lesson | null): Running {
     mark();
   }
 
-  /** What was on the wall has been gone through; a press too many is no item. */
+  /** What was on the wall has been gone through; what of it tells of the pace, core says. */
   function done(): void {
     const { now } = place.value;
     place.value.now = 0;
-    if (together.value || !item.value?.seconds || now < LEAST || now > item.value.seconds * MOST) return;
-    place.value.took = [...place.value.took, { kind: item.value.kind, seconds: now }];
+    if (together.value || !item.value?.seconds || now < 1) return;
+    place.value.took = [...place.value.took, { kind: item.value.kind, seconds: Math.min(now, AN_HOUR) }];
   }
 
   /** To the next item, or the next stage; false at the end of the lesson. */

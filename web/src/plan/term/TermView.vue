@@ -1,11 +1,9 @@
 <script setup lang="ts">
 import { NothingYet } from "@/told";
 import { computed, nextTick, ref, watch } from "vue";
-import { useRoute, useRouter } from "vue-router";
+import { useRoute } from "vue-router";
 import {
   changeTerm,
-  newSeed,
-  planLesson,
   putTermBack,
   readForecast,
   readLadder,
@@ -26,10 +24,10 @@ import TermForm from "./TermForm.vue";
 import TermGrid from "./TermGrid.vue";
 import TermHelps from "./TermHelps.vue";
 import TermLessonCard from "./TermLessonCard.vue";
+import { useOpenLesson } from "./useOpenLesson";
 import { changeWords } from "./words";
 
 /** The term of a class: all its lessons, how likely they reach the aim, and what can be changed. */
-const router = useRouter();
 const route = useRoute();
 const facts = useFacts();
 const classes = useClasses();
@@ -73,15 +71,11 @@ const change = (what: TermChange): Promise<boolean> =>
 const back = (): Promise<boolean> => doing(async () => (term.value = await putTermBack(classId.value)));
 const remove = (): Promise<boolean> => doing(async () => (term.value = await removeTerm(classId.value)));
 
-function open(): Promise<boolean> {
-  return doing(async () => {
-    const one = lesson.value;
-    if (!one?.step) return;
-    const body = { day: one.day, step: one.step, minutes: one.minutes, seed: newSeed() };
-    const id = one.lesson_id ?? (await planLesson(classId.value, body)).id;
-    await router.push({ name: "lesson", params: { id } });
+const openLesson = useOpenLesson();
+const open = (): Promise<boolean> =>
+  doing(async () => {
+    if (lesson.value) await openLesson(classId.value, lesson.value);
   });
-}
 
 /** On paper stands the whole term. */
 const all = ref(false);

@@ -9,6 +9,9 @@ module Vantick
         SECONDS = KINDS.transform_values { |kind| kind[:seconds] }.freeze
         # Until a class has been seen so often its own median is mixed with the default (judgement).
         KNOWN_FROM = 20
+        # Seconds below which nobody has read a clock, and how many times the usual a pause begins: neither tells of the pace (judgement).
+        LEAST = 3
+        MOST = 6
 
         # @param kind [Symbol] one of {KINDS}' keys
         # @return [Boolean] whether it needs no time to be read
@@ -18,7 +21,7 @@ module Vantick
         # @param kept [Hash{Symbol => Numeric}] seconds that stand, by kind: a lesson that was planned keeps its pace
         def initialize(seen = {}, kept = {})
           @kept = kept.dup.freeze
-          @seen = seen.transform_values { |seconds| seconds.dup.freeze }.freeze
+          @seen = seen.slice(*SECONDS.keys).to_h { |kind, seconds| [kind, seconds.select { |one| telling?(kind, one) }.freeze] }.freeze
           freeze
         end
 
@@ -34,9 +37,11 @@ module Vantick
         end
 
         # @return [Hash{Symbol => Float}] seconds of those kinds that were seen in this class, to a tenth
-        def own = (@seen.keys & SECONDS.keys).to_h { |kind| [kind, seconds(kind).round(1)] }
+        def own = @seen.reject { |_, all| all.empty? }.keys.to_h { |kind| [kind, seconds(kind).round(1)] }
 
         private
+
+        def telling?(kind, seconds) = seconds.between?(LEAST, MOST * SECONDS.fetch(kind))
 
         def median(values)
           sorted = values.sort
