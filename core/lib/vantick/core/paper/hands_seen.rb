@@ -18,9 +18,9 @@ module Vantick
         # A hand reaches so far, in radii; shorter ones are tails and slips of the pencil (judgement).
         LEAST = 0.4
         LEAST_BROKEN = 0.5
-        # Directions nearer than this are one hand, in degrees; and hands as near as that are not told apart for certain.
+        # Directions nearer than this are one hand, in degrees; and where all lie as near as that, one hand may lie along the other.
         ONE_HAND = 6
-        NEAR = 8
+        TOGETHER = 20
         # A hand is the longer one for certain from this on, in lengths of the other.
         LONGER = 1.13
         # Share of a hand's rings that have ink on them.
@@ -61,7 +61,7 @@ module Vantick
           @radius = picture.width / 2.0
           @below = picture.ink_below
           @places = HandsSeen.places(picture.width)
-          @strokes = found.freeze
+          @strokes = told_apart(found).freeze
           freeze
         end
 
@@ -76,13 +76,22 @@ module Vantick
           [[short, long], [long, short]].map { |hour, minute| Dial::Hands.new(hour.degrees.round(1), minute.degrees.round(1)) }
         end
 
-        # @return [Boolean] whether both hands are there, apart from each other, and one is the longer
+        # @return [Boolean] whether both hands are there, and one is the longer
         def sure?
           long, short = strokes
-          strokes.length == 2 && strokes.all?(&:whole) && long.reach > short.reach * LONGER && apart(long.degrees, short.degrees) > NEAR
+          strokes.length == 2 && strokes.all?(&:whole) && long.reach > short.reach * LONGER
         end
 
         private
+
+        # Where one hand lies along the other there is nothing between them: the end of the short one tells of it.
+        def told_apart(strokes)
+          long = strokes.first
+          return strokes unless long && strokes.all? { |one| apart(one.degrees, long.degrees) <= TOGETHER }
+
+          short = HandsTogether.new(@picture, long).short
+          short ? [long, short] : strokes.map { |one| Stroke.new(**one.to_h, whole: false).freeze }
+        end
 
         def found
           branches = RINGS.each_with_index.reduce([]) { |so_far, (ring, at)| followed(so_far, arcs(ring), ring, at) }
