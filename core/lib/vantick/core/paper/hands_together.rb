@@ -72,7 +72,8 @@ module Vantick
         def ink?(row, aside)
           ways = [[@out[0], -@out[1]], [@out[1], @out[0]]]
           x, y = ways.map { |along, across| (@radius + (along * row) + (across * aside)).floor }
-          x.between?(0, @picture.width - 1) && y.between?(0, @picture.width - 1) && @picture.bytes.getbyte((y * @picture.width) + x) < @below
+          inside = [x, y].all? { |place| place.between?(0, @picture.width - 1) }
+          inside && @picture.bytes.getbyte((y * @picture.width) + x) < @below
         end
 
         # The long hand's line where it is alone: its breadth and, for a row, its middle.
