@@ -12,7 +12,7 @@ module Vantick
       def initialize(width, height, bytes = nil)
         @width = width
         @height = height
-        @grey = bytes ? bytes.bytes : Array.new(width * height, 255)
+        @grey = bytes ? bytes.b : "\xFF".b * (width * height)
       end
 
       # A line through points, darker where it is pressed on.
@@ -31,11 +31,11 @@ module Vantick
         each_near(center[0], center[1], radius) do |place, far|
           next if far > radius
 
-          @grey[place] = [255 - ((255 - @grey[place]) * left), 246].min.round
+          @grey.setbyte(place, [255 - ((255 - @grey.getbyte(place)) * left), 246].min.round)
         end
       end
 
-      def bytes = @grey.map { |value| value.clamp(0, 255) }.pack("C*")
+      def bytes = @grey.dup
 
       private
 
@@ -45,7 +45,7 @@ module Vantick
           next if cover.zero?
 
           dark = 255 - ((255 - grey) * cover)
-          @grey[place] = dark.round if dark < @grey[place]
+          @grey.setbyte(place, dark.round) if dark < @grey.getbyte(place)
         end
       end
 

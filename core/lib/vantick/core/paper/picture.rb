@@ -62,13 +62,10 @@ module Vantick
           across = @width / 2
           down = @height / 2
           greys = Array.new(down) do |row|
-            upper = row * 2 * @width
-            Array.new(across) do |column|
-              place = upper + (column * 2)
-              (@bytes.getbyte(place) + @bytes.getbyte(place + 1) + @bytes.getbyte(place + @width) + @bytes.getbyte(place + @width + 1)) / 4
-            end
+            upper, lower = [0, 1].map { |way| @bytes.byteslice(((row * 2) + way) * @width, across * 2).bytes }
+            Array.new(across) { |column| (upper[column *= 2] + upper[column + 1] + lower[column] + lower[column + 1]) / 4 }
           end
-          Picture.new(across, down, greys.flatten.pack("C*"))
+          Picture.new(across, down, greys.map { |row| row.pack("C*") }.join)
         end
 
         # @return [Integer] grey of the paper
@@ -82,15 +79,28 @@ module Vantick
 
         private
 
-        # Places of a row lie on a line in the picture too: what changes from one to the next is added up.
+        # Places of a row lie on a line in the picture too: what changes from one to the next is added up. Where both of its ends are in
+        # the picture all of it is.
         def add_row(bytes, across, place, step)
+          ends = [place, place.zip(step).map { |from, by| from + (by * (across - 1)) }]
+          return add_inside(bytes, across, place, step) if ends.all? { |u, v, depth| inside?(u / depth, v / depth) }
+
+          across.times do |at|
+            u, v, depth = place.zip(step).map { |from, by| from + (by * at) }
+            bytes << (inside?(u / depth, v / depth) ? @bytes.getbyte(((v / depth).to_i * @width) + (u / depth).to_i) : 255)
+          end
+        end
+
+        # A small way in from the edge, as sums of many steps are not quite exact.
+        def inside?(column, row) = column >= 0.01 && row >= 0.01 && column < @width - 0.01 && row < @height - 0.01
+
+        def add_inside(bytes, across, place, step)
           u, v, depth = place
           du, dv, ddepth = step
+          from = @bytes
+          width = @width
           across.times do
-            column = (u / depth).to_i
-            row = (v / depth).to_i
-            inside = column >= 0 && row >= 0 && column < @width && row < @height
-            bytes << (inside ? @bytes.getbyte((row * @width) + column) : 255)
+            bytes << from.getbyte(((v / depth).to_i * width) + (u / depth).to_i)
             u += du
             v += dv
             depth += ddepth

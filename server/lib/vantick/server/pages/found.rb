@@ -10,7 +10,8 @@ module Vantick
       module Found
         # A code is cut out in several ways, as one may be read where the others are not: points for each point of the page, and how often
         # it is halved then, so that grain goes (of 70 scans the first alone read 70 and the second 69; of others one in thirty was lost).
-        WAYS = [[6, 2], [4, 1], [5, 1], [8, 2], [6, 1], [3, 0]].freeze
+        # The first is tried alone, as cutting takes longer than anything else that is done with a page; the others where it fails.
+        WAYS = [[[6, 2]], [[4, 1], [5, 1], [8, 2], [6, 1], [3, 0]]].freeze
         # White round it, which is what the two papers differ by, and more.
         WHITE = 8
         # What is said of a file that has a code on it.
@@ -30,20 +31,27 @@ module Vantick
             quads = Core::Paper::Corners.of(picture).sort_by { |corners| corners.sum(&:last) }
             return [] if quads.empty?
 
-            names = named(quads.map { |corners| codes(picture, corners) })
-            quads.zip(names).map { |corners, name| Piece.new(corners:, name:) }
+            quads.zip(names(picture, quads)).map { |corners, name| Piece.new(corners:, name:) }
           end
 
           private
 
+          # @return [Array<Documents::Finder::Name, nil>]
+          def names(picture, quads)
+            WAYS.reduce(quads.map { nil }) do |known, ways|
+              sets = quads.zip(known).map { |corners, name| name ? [] : codes(picture, corners, ways) }
+              known.zip(read(sets)).map { |before, name| before || name }
+            end
+          end
+
           # Where the code may be: on a page at the top, on a slip at the foot. Its place follows from how broad the piece is.
-          def codes(picture, corners)
+          def codes(picture, corners, ways)
             height = WIDTH / shape(corners)
             warp = Core::Paper::Warp.new([[0, 0], [WIDTH, 0], [WIDTH, height], [0, height]], corners)
             mark = Documents::Finder::MARK
             area = [-mark / 2, -mark / 2, WIDTH + mark, height + mark]
             side = Documents::Finder::CODE + (2 * WHITE)
-            [Documents::Finder.on_page(area), Documents::Finder.on_slip(area)].product(WAYS).map do |(x, y), (scale, halved)|
+            [Documents::Finder.on_page(area), Documents::Finder.on_slip(area)].product(ways).map do |(x, y), (scale, halved)|
               (1..halved).reduce(picture.piece(warp, [x - WHITE, y - WHITE, side, side], scale)) { |code, _| code.halved }
             end
           end
@@ -60,15 +68,22 @@ module Vantick
 
           # @param sets [Array<Array<Core::Paper::Picture>>]
           # @return [Array<Documents::Finder::Name, nil>]
-          def named(sets)
+          def read(sets)
+            return [] if sets.all?(&:empty?)
+
             Dir.mktmpdir do |folder|
               files = sets.each_with_index.flat_map do |pictures, set|
                 pictures.each_with_index.map { |picture, at| kept(File.join(folder, "#{set}-#{at}.png"), picture) }
               end
-              told, = Open3.capture2("zbarimg", "--quiet", "--xml", "--nodbus", *files, err: File::NULL)
-              names = told.split("<source ").filter_map { |source| source.match(CODED)&.captures }
-              sets.each_index.map { |set| names.filter_map { |of, text| Documents::Finder.read(text) if of.to_i == set }.first }
+              found = told(files)
+              sets.each_index.map { |set| found.filter_map { |of, text| Documents::Finder.read(text) if of.to_i == set }.first }
             end
+          end
+
+          # @return [Array<Array(String, String)>] the set of each picture that has a code, and what it says
+          def told(files)
+            said, = Open3.capture2("zbarimg", "--quiet", "--xml", "--nodbus", *files, err: File::NULL)
+            said.split("<source ").filter_map { |source| source.match(CODED)&.captures }
           end
         end
       end
