@@ -86,12 +86,24 @@ module Vantick
 
       def write(canvas, fields, answer, hand)
         boxes = fields.map { |field| [field, field.box.map { |place| place * SCALE }] }
-        case fields.first.kind
-        when :hands then hands(canvas, boxes.first.last, answer, hand)
-        when :digit then digits(canvas, boxes, answer, hand)
-        when :tick then boxes.select { |field, _| field.part == answer }.each { |one| hand.tick(canvas, one.last, PER_MM) }
-        else words(canvas, boxes, answer, hand)
+        case fields.map(&:kind).uniq
+        when %i[hands] then hands(canvas, boxes.first.last, answer, hand)
+        when %i[tick words] then cause(canvas, boxes, answer, hand)
+        when %i[tick] then ticks(canvas, boxes, answer, hand)
+        when %i[words] then words(canvas, boxes, answer, hand)
+        else digits(canvas, boxes, answer, hand)
         end
+      end
+
+      # What went wrong, and after a semicolon the right time.
+      def cause(canvas, boxes, answer, hand)
+        cause, time = answer.split(/\s*;\s*/)
+        ticks(canvas, boxes, cause, hand)
+        words(canvas, boxes, time, hand) if time
+      end
+
+      def ticks(canvas, boxes, part, hand)
+        boxes.each { |field, box| hand.tick(canvas, box, PER_MM) if field.part == part }
       end
 
       def words(canvas, boxes, answer, hand)

@@ -99,6 +99,21 @@ RSpec.describe "Paper that is read" do
     expect(put("/api/pieces/#{pieces[1]['id']}", { answer: "half\u0000past" }).status).to eq(200)
   end
 
+  it "takes the cause that is ticked, of three, and leaves the time beside it to a person" do
+    check = check_of(make(kind: "spot", task: "spot_mistake", count: 4))
+    answers = check.items.map { |item| "#{item[:misreading]}; #{Vantick::Core::Dial::DialTime.parse(item[:time])}" }
+    read(Vantick::Copier.pdf(paper(check, ids.first, [*answers.first(3), nil])))
+    pieces = get("/api/checks/#{check.id}/pieces?waiting=true").body["pieces"]
+    ticked = check.items.first(3).map { |item| ["cause", item[:misreading]] }
+    expect(pieces.map { |piece| piece.values_at("kind", "seen") }).to match_array(ticked)
+    expect(standing(check).map(&:verdict)).to eq(["blank"])
+    told = get("/api/checks/#{check.id}").body["items"].to_h { |item| [item["id"], item["options"].map { |one| one["id"] }] }
+    expect(check.items.map { |item| told.fetch(item[:id]).count(item[:misreading]) }).to eq([1] * 4)
+    first = check.items.find { |item| item[:id] == pieces.first["item_id"] }
+    put("/api/pieces/#{pieces.first['id']}", { answer: "#{pieces.first['seen']}; #{first[:time]}" })
+    expect(standing(check).map(&:verdict)).to contain_exactly("blank", "right")
+  end
+
   it "never changes what a person typed" do
     check = check_of(make(count: 2))
     item = check.items.first

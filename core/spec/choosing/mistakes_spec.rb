@@ -17,6 +17,21 @@ RSpec.describe Vantick::Core::Choosing::Mistakes do
     end
   end
 
+  (Vantick::Core::Teaching::Step.reading - [Vantick::Core::Teaching::Step.find(:oclock)]).each do |one|
+    it "come with three causes on #{one.id}, of which one alone is right, and it never stands in the same place nearly always" do
+      places = (1..20).flat_map do |seed|
+        described_class.choose(step: one, count: 3, seed:).map.with_index do |mistake, at|
+          options = described_class.options(one, mistake.misreading, mistake.time, at)
+          expect(options).to eq(options.uniq).and eq(described_class.options(one, mistake.misreading, mistake.time, at))
+          right = options.select { |option| mark(mistake, "#{option.id}; #{mistake.time}").verdict == :right }
+          expect([options.length, right]).to eq([3, [mistake.misreading]])
+          options.index(mistake.misreading)
+        end
+      end
+      expect(places.tally.values).to all be_between(6, 36)
+    end
+  end
+
   it "takes a class's own misreadings in turn" do
     own = [misreading(:to_with_passed_hour), misreading(:counts_wrong_way)]
     chosen = described_class.choose(step: step(:fives), count: 4, seed: 1, misreadings: own)

@@ -20,6 +20,16 @@ RSpec.describe Vantick::Core::Paper::FieldReader do
     expect(reader.ticks({ "am" => ticked, "pm" => ticked })).to have_attributes(text: "", sure: false, guesses: %w[a.m. p.m.])
   end
 
+  it "name a cause where one is ticked, offer both where two are, and are blank with an empty line alone" do
+    line = picture(300, 60) { |rows| line(rows, [2, 54], [297, 54]) }
+    written = picture(300, 60) { |rows| line(rows, [20, 40], [120, 15]) }
+    boxes = ->(*marked) { { "sides_swapped" => marked[0], "next_hour_early" => marked[1] } }
+    expect(reader.cause(boxes.call(empty, ticked), line)).to have_attributes(text: "next_hour_early", sure: false)
+    expect(reader.cause(boxes.call(ticked, ticked), line)).to have_attributes(text: "", guesses: %w[sides_swapped next_hour_early])
+    expect(reader.cause(boxes.call(empty, empty), line)).to eq(described_class::BLANK)
+    expect(reader.cause(boxes.call(empty, empty), written)).to have_attributes(text: "", sure: false)
+  end
+
   it "for digits are empty or not, and words are never read" do
     boxes = Array.new(4) { picture(39, 55) { |rows| frame(rows) } }
     expect(reader.digits(boxes)).to eq(described_class::BLANK)

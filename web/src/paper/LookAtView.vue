@@ -19,6 +19,8 @@ const at = ref(0);
 /** What was settled here, by piece: going back shows it again. */
 const settled = ref(new Map<number, string>());
 const text = ref("");
+/** What went wrong, where that is asked: the box that was ticked, until another is chosen. */
+const cause = ref("");
 const input = ref<{ focus: () => void }>();
 const { busy, trouble: refused, doing } = useDoing();
 const piece = computed<Piece | undefined>(() => pieces.value?.[at.value]);
@@ -41,6 +43,7 @@ function handsOf(answer: string): Guess["hands"] {
 
 /** What the reader takes it for; of hands also what may have been drawn. */
 const guesses = computed<Guess[]>(() => {
+  if (piece.value?.kind === "cause") return [];
   const seen = (piece.value?.guesses ?? []).map((answer) => ({
     answer,
     words: HANDS.test(answer) ? "as it is drawn" : answer,
@@ -57,7 +60,10 @@ const guesses = computed<Guess[]>(() => {
 watch(
   piece,
   async (now) => {
-    text.value = now ? (settled.value.get(now.id) ?? "") : "";
+    const before = now ? (settled.value.get(now.id) ?? "") : "";
+    const [named, time] = before.includes(";") ? before.split(/\s*;\s*/) : [now?.seen, before];
+    cause.value = now?.kind === "cause" ? (named ?? "") : "";
+    text.value = now?.kind === "cause" ? (time ?? "") : before;
     await nextTick();
     input.value?.focus();
   },
@@ -76,8 +82,10 @@ async function take(answer: string): Promise<void> {
 function enter(): void {
   const typed = text.value.trim();
   const guess =
-    piece.value?.kind !== "words" && /^\d$/.test(typed) ? guesses.value[Number(typed) - 1] : undefined;
-  void take(guess?.answer ?? typed);
+    !["words", "cause"].includes(piece.value?.kind ?? "") && /^\d$/.test(typed)
+      ? guesses.value[Number(typed) - 1]
+      : undefined;
+  void take(guess?.answer ?? [cause.value, typed].filter(Boolean).join("; "));
 }
 
 /** Of hands nothing is typed: the number is the answer. */
@@ -128,6 +136,13 @@ onKeyStroke("Escape", () => at.value > 0 && (at.value -= 1));
           </BButton>
         </li>
       </ol>
+      <BFormGroup v-if="piece.kind === 'cause'" label="What went wrong, they say" class="mb-2">
+        <BFormRadioGroup
+          v-model="cause"
+          :options="item.options.map((one) => ({ value: one.id, text: one.name }))"
+          stacked
+        />
+      </BFormGroup>
       <form class="d-flex gap-2" @submit.prevent="enter">
         <BFormInput
           ref="input"
@@ -135,7 +150,7 @@ onKeyStroke("Escape", () => at.value > 0 && (at.value -= 1));
           maxlength="200"
           autocomplete="off"
           :aria-label="`What ${child?.name} wrote`"
-          :placeholder="guesses.length ? 'A number, or type it' : 'Type it, in full or short: qt8'"
+          :placeholder="guesses.length ? 'A number, or type it' : 'Type the time, in full or short: qt8'"
         />
         <BButton type="submit" variant="primary">Next</BButton>
         <BButton variant="outline-primary" @click="take('-')">Empty</BButton>

@@ -11,7 +11,23 @@ module Vantick
         # @!attribute misreading [Misreading] what went wrong
         Mistake = Struct.new(:time, :said, :misreading, keyword_init: true)
 
+        # What can be named as the cause: the right one among others, in an order that says nothing (common practice, no source).
+        OPTIONS = 3
+
         class << self
+          # @param step [Step]
+          # @param misreading [Misreading] what went wrong
+          # @param time [DialTime] what the dial shows
+          # @param at [Integer] which of a sheet's exercises, from 0: where the same place would be right most often, a child finds out
+          # @return [Array<Misreading>] what is offered as the cause, the right one among them; fewer on steps with few misreadings
+          # @example
+          #   Mistakes.options(Teaching::Step.find(:quarters), Reading::Misreading.find(:sides_swapped), time, 0).length # 3
+          def options(step, misreading, time, at)
+            others = step.misreadings(Marking::Task.find(:dial_to_words)).reject(&:seldom?) - [misreading]
+            offered = others.sample(OPTIONS - 1, random: Random.new(time.index))
+            offered.insert((time.hour + at) % (offered.length + 1), misreading)
+          end
+
           # @param step [Step]
           # @param count [Integer] 1 or more
           # @param seed [Integer]

@@ -61,13 +61,21 @@ module Vantick
         # @param pictures [Hash{String => Picture}] of the boxes, by what each stands for
         # @return [Seen]
         def ticks(pictures)
-          ink = pictures.transform_values { |picture| FieldReader.ink_within(picture, RIM) }
-          marked = ink.reject { |_, share| share < EMPTY }.sort_by { |_, share| -share }
+          marked, one = marked(pictures)
           return BLANK if marked.empty?
 
-          names = marked.map { |half, _| Wording::PartReader.day_half_name(half.to_sym) }
-          one = marked.length == 1 && marked.first.last > TICKED
+          names = marked.map { |half| Wording::PartReader.day_half_name(half.to_sym) }
           Seen.new(text: one ? names.first : "", sure: one, guesses: names).freeze
+        end
+
+        # @param pictures [Hash{String => Picture}] of the boxes, by the misreading that each stands for
+        # @param line [Picture] where the right time is written
+        # @return [Seen] the cause that was ticked, if one was; never sure but where nothing was ticked or written
+        def cause(pictures, line)
+          marked, one = marked(pictures)
+          return words(line) if marked.empty?
+
+          Seen.new(text: one ? marked.first : "", guesses: marked).freeze
         end
 
         # @param picture [Picture] of a line and the space above it
@@ -116,6 +124,13 @@ module Vantick
         end
 
         private
+
+        # What is ticked, the darkest first, and whether that is one and clear.
+        def marked(pictures)
+          ink = pictures.transform_values { |picture| FieldReader.ink_within(picture, RIM) }
+          marked = ink.reject { |_, share| share < EMPTY }.sort_by { |_, share| -share }
+          [marked.map(&:first), marked.length == 1 && marked.first.last > TICKED]
+        end
 
         # Whether a little more or less of each hand is marked alike.
         def settled?(hands)

@@ -9,6 +9,10 @@ module Vantick
         # Chance of learning, at most.
         SUREST = 0.95
         WEEK = 7
+        # Looked up millions of times.
+        RECAP, DESK, ALONE = ROW.fetch_values(:recap, :desk, :alone)
+        FIRST = Strength::ROW.fetch(:begin)
+        KNOWS = NUMBERS[:knows] - 1e-9
 
         # @param random [Random]
         # @param learning [Learning]
@@ -63,7 +67,7 @@ module Vantick
         end
 
         def happens(event)
-          event.recap.each { |kind| touch(kind, event.day, ROW[:recap]) }
+          event.recap.each { |kind| touch(kind, event.day, RECAP) }
           return at_desk(event) if event.desk
 
           event.taught.each { |kind, share, below| touch(kind, event.day, @rates[kind] * share * ready(below)) }
@@ -72,38 +76,36 @@ module Vantick
         # The first that is not known, as far as what it rests on is; and what was known and is the longest ago.
         def at_desk(event)
           others, known = event.desk.partition { |place, _, _| !@known[place] }
-          known.map(&:first).min_by { |place| @last[place] }&.then { |place| touch(place, event.day, ROW[:desk]) }
-          others.first&.then { |place, _, below| touch(place, event.day, ROW[:desk] * ready(below)) }
+          known.map(&:first).min_by { |place| @last[place] }&.then { |place| touch(place, event.day, DESK) }
+          others.first&.then { |place, _, below| touch(place, event.day, DESK * ready(below)) }
         end
 
-        def ready(below) = below.all? { |place| @known[place] } ? 1.0 : ROW[:alone]
+        def ready(below) = below.all? { |place| @known[place] } ? 1.0 : ALONE
 
         # What is known and was kept is kept longer; what was not is learned anew with the chance given.
         def touch(kind, day, chance)
-          if @known[kind]
-            kept = 2.0**((@last[kind] - day) / @half[kind])
-            return kept(kind, day, kept) if @random.rand < kept
+          return (learn(kind, day) if @random.rand < chance) unless @known[kind]
 
+          kept = 2.0**((@last[kind] - day) / @half[kind])
+          if @random.rand < kept
+            @half[kind] = Strength.longer(@half[kind], kept)
+            @last[kind] = day
+          else
             @known[kind] = false
+            learn(kind, day) if @random.rand < chance
           end
-          learn(kind, day) if @random.rand < chance
-        end
-
-        def kept(kind, day, chance)
-          @half[kind] = Strength.longer(@half[kind], chance)
-          @last[kind] = day
         end
 
         def learn(kind, day)
           @known[kind] = true
-          @half[kind] = Strength::ROW[:begin] * @longer
+          @half[kind] = FIRST * @longer
           @last[kind] = day
         end
 
         # @return [Integer] 1 for a child who reads enough of the aim's times
         def knows(shares, day)
           there = shares.sum { |kind, share| @known[kind] && @random.rand < 2.0**((@last[kind] - day) / @half[kind]) ? share : 0.0 }
-          there >= NUMBERS[:knows] - 1e-9 ? 1 : 0
+          there >= KNOWS ? 1 : 0
         end
       end
     end

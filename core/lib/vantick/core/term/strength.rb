@@ -9,6 +9,8 @@ module Vantick
       #   Strength.of(answers).days #=> 35.7
       class Strength
         ROW = NUMBERS[:strength].freeze
+        GROWS = ROW[:grows].to_f
+        MOST = ROW[:most].to_f
         FADING = NUMBERS[:fading]
 
         # @return [Float] the half-life, in days
@@ -65,7 +67,7 @@ module Vantick
         # @param days [Float] a half-life
         # @param chance [Float] 0..1 that it was still there when it went right
         # @return [Float] the half-life from then on
-        def self.longer(days, chance) = [days * ROW[:grows] * (2 - chance), ROW[:most].to_f].min
+        def self.longer(days, chance) = [days * GROWS * (2 - chance), MOST].min
       end
     end
   end

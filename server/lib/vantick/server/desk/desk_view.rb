@@ -124,14 +124,7 @@ module Vantick
         end
 
         # The cause among others that could be.
-        def options(item)
-          return [] unless item[:misreading]
-
-          step = Core::Teaching::Step.find(item[:step])
-          others = step.misreadings(Core::Marking::Task.find(:dial_to_words)).reject(&:seldom?).map(&:id) - [item[:misreading].to_sym]
-          chosen = [item[:misreading].to_sym, *others.sample(2, random: Random.new(item[:id]))].shuffle(random: Random.new(item[:id]))
-          chosen.map { |id| { id:, name: Core::Reading::Misreading.find(id).texts_in(@conventions)[:they] } }
-        end
+        def options(item) = Views::CheckView.options(item, @conventions, item[:id])
       end
     end
   end

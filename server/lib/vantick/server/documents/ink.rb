@@ -52,11 +52,17 @@ module Vantick
         # @param choices [Hash{String => String}] what each stands for, and what it says
         def ticks(item, x, y, choices)
           choices.each do |part, label|
-            @page.box(x, y - TICK + 3, TICK, TICK)
-            @page.field(:tick, item, part, x, y - TICK + 3, TICK, TICK)
+            tick(item, part, x, y)
             @page.text(label, x + TICK + 4, y, size: 11)
             x += Ink.tick_width(label)
           end
+        end
+
+        # A box to tick.
+        # @param y [Float] where the letters beside it stand
+        def tick(item, part, x, y)
+          @page.box(x, y - TICK + 3, TICK, TICK)
+          @page.field(:tick, item, part, x, y - TICK + 3, TICK, TICK)
         end
 
         # @return [Float]

@@ -91,22 +91,35 @@ module Vantick
         end
 
         def piece(picture, warp, item, fields, child_id)
-          kind = fields.map(&:kind).include?(:words) ? :words : fields.first.kind
-          fields = fields.select { |field| field.kind == kind }
+          kind = kind_of(fields)
+          fields = fields.select { |field| field.kind == kind } unless kind == :cause
           seen = seen(picture, warp, item, kind, fields)
           { item_id: item[:id], child_id:, kind: kind.to_s, seen: seen.text, sure: seen.sure ? 1 : 0, guesses: JSON.generate(seen.guesses),
             answer_uuid: (SecureRandom.uuid if seen.sure), settled_at: (Time.now.utc.iso8601 if seen.sure),
             picture: Sequel.blob(GreyPng.write(picture.piece(warp, around(fields), SCALE))) }
         end
 
+        # A dial that is read in digits and in words is read in words; boxes with a line are a cause, and the right time.
+        def kind_of(fields)
+          kinds = fields.map(&:kind).uniq
+          return :cause if kinds.sort == %i[tick words]
+
+          kinds.include?(:words) ? :words : kinds.first
+        end
+
         def seen(picture, warp, item, kind, fields)
           task = Core::Marking::Task.find(item[:task])
           reader = Core::Paper::FieldReader.new(task, task.parse_time(item[:time]))
-          cut = fields.map { |field| picture.piece(warp, field.box, SCALE) }
+          read_as(reader, kind, fields.map { |field| [field.part, picture.piece(warp, field.box, SCALE)] })
+        end
+
+        def read_as(reader, kind, parts)
+          cut = parts.map(&:last)
           case kind
           when :hands then reader.hands(cut.first)
           when :digit then reader.digits(cut)
-          when :tick then reader.ticks(fields.map(&:part).zip(cut).to_h)
+          when :tick then reader.ticks(parts.to_h)
+          when :cause then reader.cause(parts[0...-1].to_h, cut.last)
           else cut.map { |one| reader.words(one) }.min_by { |one| one.sure ? 1 : 0 }
           end
         end

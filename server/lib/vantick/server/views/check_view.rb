@@ -30,7 +30,17 @@ module Vantick
             conventions = school_class.wording
             { **about(check), children: school_class[:children], letters: letters(check),
               answers: answers.map { |one| answer(one, conventions) }, choice: check_choice(check, step, task),
-              items: check[:items].map { |item| item(item, conventions) } }
+              items: numbered(check[:items]).map { |item, at| { **item(item, conventions), options: options(item, conventions, at) } } }
+          end
+
+          # @return [Array<Hash>] what can be named as the cause of a mistake, in a child's words; none where there is no mistake
+          def options(item, conventions, at)
+            return [] unless item[:misreading]
+
+            mistake = Core::Reading::Misreading.find(item[:misreading])
+            step = Core::Teaching::Step.find(item[:step])
+            offered = Core::Choosing::Mistakes.options(step, mistake, Core::Dial::DialTime.parse(item[:time]), at)
+            offered.map { |one| { id: one.id, name: one.texts_in(conventions)[:they] } }
           end
 
           # @return [Hash] an answer, and whether it counts as right in the class
@@ -67,6 +77,12 @@ module Vantick
             choice(Core::Choosing::Choice.new(Core::Choosing::Telling.for(step, task), first.map do |item|
               task.parse_time(item[:time])
             end & step.pool_for(task)))
+          end
+
+          # Each with its place on the sheet that it is on.
+          def numbered(items)
+            seen = Hash.new(-1)
+            items.map { |item| [item, seen[item[:child_id]] += 1] }
           end
 
           def item(item, conventions)
