@@ -48,17 +48,20 @@ const cells = computed<Cell[]>(() => {
 });
 
 const name = (lesson: TermLesson): string => (lesson.step ? facts.rung(lesson.step).name : kindWords(lesson));
+const otherwise = (lesson: TermLesson): boolean => Boolean(lesson.given && lesson.given !== lesson.step);
+const instead = (lesson: TermLesson): string => `given: ${facts.rung(lesson.given ?? "").name}`;
+/** First what is seen, in its order, so that who speaks to the page can say what they see; then what small signs say. */
 const spoken = (lesson: TermLesson): string =>
   [
     shortDay(lesson.day),
     name(lesson),
-    kindWords(lesson),
+    lesson.step ? kindWords(lesson) : "",
+    otherwise(lesson) ? instead(lesson) : "",
     lesson.check ? "with a check" : "",
     lesson.settled ?? "",
   ]
     .filter(Boolean)
     .join(", ");
-const otherwise = (lesson: TermLesson): boolean => Boolean(lesson.given && lesson.given !== lesson.step);
 
 const grid = ref<HTMLElement | null>(null);
 const over = ref("");
@@ -124,7 +127,9 @@ useDraggable(grid, {
         <StepDial v-if="cell.lesson.step" class="lesson-dial" :step="cell.lesson.step" />
         <span class="text">
           <span class="day">{{ shortDay(cell.lesson.day) }}</span>
+          {{ " " }}
           <span class="name">{{ name(cell.lesson) }}</span>
+          {{ " " }}
           <span class="marks">
             {{ cell.lesson.step ? kindWords(cell.lesson) : "" }}
             <i
@@ -147,9 +152,7 @@ useDraggable(grid, {
             ></i>
             <i v-if="cell.lesson.given" class="bi bi-check-lg" title="given" aria-hidden="true"></i>
           </span>
-          <span v-if="otherwise(cell.lesson)" class="instead">
-            given: {{ facts.rung(cell.lesson.given ?? "").name }}
-          </span>
+          <span v-if="otherwise(cell.lesson)" class="instead">{{ instead(cell.lesson) }}</span>
         </span>
       </BButton>
       <span v-else class="none" aria-hidden="true"></span>
