@@ -1,5 +1,7 @@
 # frozen_string_literal: true
 
+require_relative "../../demo/copier/copier"
+
 RSpec.describe "Paper", :demo do
   before { Vantick::Demo.new(store, now: Time.now).stack }
 
@@ -27,6 +29,42 @@ RSpec.describe "Paper", :demo do
     expect(page).to have_text("All looked at.")
     click_link "What the answers say", match: :first
     expect(page).to have_text("No answers yet: Kofi")
+  end
+
+  # A child's sheet as it comes from the copier, everything right on it.
+  def scanned(check, child_id)
+    sheet = Vantick::Server::Pages::Printing.of_check(check, store.classes.find(1)).kept(check, only: child_id)
+    answers = check.items.map { |item| "#{item[:misreading]}; half past three" }
+    written = Vantick::Copier.written(sheet.pages, answers, Vantick::Copier::ChildHand.new(Random.new(3)))
+    scanner = Vantick::Copier::Scanner.new(Random.new(4))
+    File.join(Dir.mktmpdir, "sheet.pdf").tap { |file| File.binwrite(file, Vantick::Copier.pdf(written.map { |page| scanner.scan(page) })) }
+  end
+
+  it "has the cause that a child ticked chosen already, so that the time alone is typed" do
+    made = ask_as_teacher("/api/classes/1/sheets", kind: "spot", task: "spot_mistake", step: "quarters", count: 3)
+    check = store.checks.find(made["check_id"])
+    visit "/check/paper"
+    attach_file "Files from the copier or a phone", scanned(check, 1)
+    click_link "Look at 3", wait: 120
+    by_time = check.items.sort_by { |item| item[:id] }
+    by_time.each_with_index do |item, at|
+      expect(page).to have_text("#{at + 1} of 3")
+      ticked = Vantick::Core::Reading::Misreading.find(item[:misreading]).texts_in(Vantick::Core::Wording::Conventions.default)[:they]
+      expect(page).to have_checked_field(ticked).and have_css("input[type='radio']", count: 3, visible: :all)
+      expect(page).to be_accessible if at.zero?
+      browser.action.send_keys(at.zero? ? "half past nothing" : item[:time], :enter).perform
+    end
+    expect(page).to have_text("All looked at.")
+    browser.action.send_keys(:escape).perform
+    expect(page).to have_field("What Anneke wrote", with: by_time.last[:time])
+    browser.action.send_keys(:escape, :escape).perform
+    other = all("input[type='radio']", visible: :all).find { |one| !one.checked? }
+    other.sibling("label").click
+    fill_in "What Anneke wrote", with: by_time.first[:time]
+    click_button "Next"
+    expect(page).to have_text("2 of 3")
+    standing = store.answers.standing([check.id])[check.id].sort_by(&:item_id)
+    expect(standing.map(&:verdict)).to eq(%w[right_time_only right right])
   end
 
   it "is refused in words where a file is none, and stays until it is removed" do

@@ -57,8 +57,9 @@ const guesses = computed<Guess[]>(() => {
   return [...seen, ...drawn].slice(0, 9);
 });
 
+/** Once it is there to be written in: its clock may come after it. */
 watch(
-  piece,
+  () => item.value && piece.value,
   async (now) => {
     const before = now ? (settled.value.get(now.id) ?? "") : "";
     const [named, time] = before.includes(";") ? before.split(/\s*;\s*/) : [now?.seen, before];
