@@ -1,10 +1,13 @@
 <script setup lang="ts">
 import { BButton } from "bootstrap-vue-next/components/BButton";
+import { useTimeout } from "@vueuse/core";
 import { computed, nextTick, onMounted, ref, watch } from "vue";
 import type { Told } from "@/api/client";
 import DialFace from "@/dial/DialFace.vue";
 import DialLenses from "@/dial/DialLenses.vue";
 import DialLights from "@/dial/DialLights.vue";
+import type { Loose } from "@/dial/useLooseHands";
+import { useMoving } from "@/dial/useMoving";
 import type { useVoice } from "./useVoice";
 
 /** The reading in steps, one sentence after the other, each lit up on the dial. */
@@ -12,11 +15,18 @@ const props = defineProps<{
   help: NonNullable<Told["help"]>;
   sign: string;
   voice: ReturnType<typeof useVoice>;
+  /** Hands that the child set: they are put right before its eyes. */
+  from?: Loose;
 }>();
 const emit = defineEmits<{ next: [] }>();
 
 const NO_LENSES: ReadonlySet<string> = new Set();
+/** Milliseconds in which a child sees its own hands once more, and in which they go where they belong (judgement). */
+const SEEN = 700;
+const PUT_RIGHT = 1200;
 const at = ref(0);
+const { ready } = useTimeout(SEEN, { controls: true });
+const hands = useMoving(() => (ready.value || !props.from ? props.help : props.from), undefined, PUT_RIGHT);
 const forward = ref<InstanceType<typeof BButton>>();
 const step = computed(() => props.help.steps[at.value]);
 const lights = computed(() => step.value?.lights ?? []);
@@ -39,7 +49,7 @@ onMounted(() => {
 <template>
   <main class="help">
     <div class="face">
-      <DialFace :facts="help" :margin="16" :lit="lit" label="The same clock">
+      <DialFace :facts="hands" :margin="16" :lit="lit" label="The same clock">
         <template #under>
           <DialLenses :lenses="NO_LENSES" :lights="lights" past-word="" to-word="" />
         </template>

@@ -3,6 +3,7 @@ import { BButton } from "bootstrap-vue-next/components/BButton";
 import { useEventListener, useTimeout } from "@vueuse/core";
 import { computed, nextTick, onMounted, ref, watch, type Component } from "vue";
 import type { DeskTurn, Told } from "@/api/client";
+import { handsIn } from "@/dial/useLooseHands";
 import ChoicePad from "./ChoicePad.vue";
 import DigitPad from "./DigitPad.vue";
 import HelpSteps from "./HelpSteps.vue";
@@ -104,7 +105,14 @@ onMounted(() => {
 </script>
 
 <template>
-  <HelpSteps v-if="help" :help="help" :sign="turn.sign" :voice="voice" @next="emit('next')" />
+  <HelpSteps
+    v-if="help"
+    :help="help"
+    :sign="turn.sign"
+    :voice="voice"
+    :from="turn.entry === 'hands' ? handsIn(texts[0] ?? '') : undefined"
+    @next="emit('next')"
+  />
   <main v-else class="task" :class="turn.entry">
     <h1 ref="heading" class="ask" tabindex="-1">{{ turn.ask }}</h1>
     <LooksAt v-if="turn.entry !== 'pairs'" class="looks" :turn="turn" />

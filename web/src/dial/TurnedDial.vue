@@ -6,6 +6,7 @@ import DialLenses from "./DialLenses.vue";
 import DialLights from "./DialLights.vue";
 import { marksMoved, ray } from "./geometry";
 import MinuteNumbers from "./MinuteNumbers.vue";
+import { useMoving } from "./useMoving";
 import { loosened, pressed, spokenHands, useDragging, type Loose } from "./useLooseHands";
 
 /**
@@ -39,6 +40,11 @@ const shown = computed(() => facts.at(place.value));
 const drawn = computed(() => props.loose ?? shown.value);
 const root = ref<HTMLElement>();
 const { dragging, take, angle, drop: letGo } = useDragging(root);
+/** Where the hands are seen: a finger has them at once, keys and what goes by itself let them travel. */
+const moving = useMoving(
+  () => drawn.value,
+  () => dragging.value !== null,
+);
 const hands = computed(() =>
   props.lenses.has("hour_alone") ? "hour" : props.lenses.has("minute_alone") ? "minute" : "both",
 );
@@ -114,7 +120,7 @@ defineExpose({ press, focus: () => root.value?.focus({ preventScroll: true }) })
     @pointercancel="drop"
   >
     <DialFace
-      :facts="drawn"
+      :facts="{ ...moving, time: loose ? undefined : shown.time }"
       :margin="16"
       :hands="hands"
       :lit="litHands"

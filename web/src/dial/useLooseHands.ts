@@ -29,6 +29,14 @@ export function pressed(hands: Loose, event: KeyboardEvent): Loose | undefined {
   return loosened(hands, hand, hands[`${hand}_hand_degrees`] + way * STEPS[hand] * (event.shiftKey ? 5 : 1));
 }
 
+const WRITTEN = /hour=([\d.]+) minute=([\d.]+)/;
+
+/** Hands in an answer, as the server and the desks write them; nothing where it holds none. */
+export function handsIn(answer: string): Loose | undefined {
+  const found = WRITTEN.exec(answer);
+  return found ? { hour_hand_degrees: Number(found[1]), minute_hand_degrees: Number(found[2]) } : undefined;
+}
+
 export function spokenHands(hands: Loose): string {
   return `Short hand at ${Math.round(hands.hour_hand_degrees)} degrees, long hand at ${Math.round(hands.minute_hand_degrees)}`;
 }

@@ -2,7 +2,7 @@
 import { onKeyStroke } from "@vueuse/core";
 import { computed, nextTick, ref, watch } from "vue";
 import { listPieces, readCheck, settlePiece, useAsked, useDoing, useFacts, type Piece } from "@/api";
-import { DialFace } from "@/dial";
+import { DialFace, handsIn, type Loose } from "@/dial";
 import { useRouteNumber } from "@/route";
 import { useOwnClass } from "@/school";
 
@@ -31,14 +31,7 @@ const left = computed(() => (pieces.value?.length ?? 0) - settled.value.size);
 interface Guess {
   answer: string;
   words: string;
-  hands?: { hour_hand_degrees: number; minute_hand_degrees: number };
-}
-
-const HANDS = /hour=([\d.]+) minute=([\d.]+)/;
-
-function handsOf(answer: string): Guess["hands"] {
-  const found = HANDS.exec(answer);
-  return found ? { hour_hand_degrees: Number(found[1]), minute_hand_degrees: Number(found[2]) } : undefined;
+  hands?: Loose;
 }
 
 /** What the reader takes it for; of hands also what may have been drawn. */
@@ -46,8 +39,8 @@ const guesses = computed<Guess[]>(() => {
   if (piece.value?.kind === "cause") return [];
   const seen = (piece.value?.guesses ?? []).map((answer) => ({
     answer,
-    words: HANDS.test(answer) ? "as it is drawn" : answer,
-    hands: handsOf(answer),
+    words: handsIn(answer) ? "as it is drawn" : answer,
+    hands: handsIn(answer),
   }));
   const drawn = (item.value?.drawings ?? []).map((one) => ({
     answer: one.answer,
