@@ -110,6 +110,22 @@ RSpec.describe "The children's desk" do
     expect(answers.first).to include(verdict: "right", child_id: child_of(desk, "Bram")[:id])
   end
 
+  it "puts the hands that a child set right before its eyes" do
+    desk = open_desk(school_class[:id], step: "quarters")
+    join(desk, "Anneke")
+    say(usual(asked(desk, "Anneke")[:time]))
+    click_button "Next"
+    expect(page).to have_css("h1.ask", text: "Set both hands.")
+    wanted = Vantick::Core::Dial::DialTime.parse(asked(desk, "Anneke")[:time]).hands
+    2.times do
+      find("[role='slider']").send_keys(:arrow_right)
+      send_it
+    end
+    expect(page).to have_css("h1", text: "Look, step by step").and have_css(".face path.minute[transform='rotate(12)']")
+    expect(page).to have_css(".face path.minute[transform='rotate(#{wanted.minute_degrees.to_i})']")
+    expect(page).to have_css(".face path.hour[transform='rotate(#{format('%g', wanted.hour_degrees)})']")
+  end
+
   # A finger from one place on the dial to another.
   def turn(dial, from:, to:, radius:)
     box = dial.rect

@@ -8,6 +8,8 @@ import * as machine from "@/desk/machine";
 import * as outbox from "@/desk/outbox";
 import { useDesk } from "@/desk/useDesk";
 import * as geometry from "@/dial/geometry";
+import * as hands from "@/dial/useLooseHands";
+import { useMoving } from "@/dial/useMoving";
 import * as reason from "@/plan/reason";
 import * as lesson from "@/plan/useLesson";
 import * as termWords from "@/plan/term/words";
@@ -52,6 +54,8 @@ const lab = {
   outbox,
   useDesk,
   geometry,
+  hands,
+  useMoving,
   reason,
   lesson,
   termWords,
