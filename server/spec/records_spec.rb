@@ -30,7 +30,8 @@ RSpec.describe Vantick::Server::Classes::Records do
     expect(bram["answers"].length).to eq(8)
     expect(bram["checks"]).to eq(["day" => Time.now.utc.strftime("%F"), "answered" => 8, "right" => 6])
     expect(record(0)).to include("verdict" => "secure", "evidence" => [])
-    expect(record(2)).to include("verdict" => "not enough to say", "answers" => [])
+    expect(record(0)).to include("leans" => "secure")
+    expect(record(2)).to include("verdict" => "not enough to say", "leans" => nil, "answers" => [])
   end
 
   it "put children into groups for tomorrow, with what they need and three times" do

@@ -65,6 +65,17 @@ RSpec.describe Vantick::Core::Judging::Diagnosis do
     expect(diagnose(*right).probability(misreading(:stops_at_five))).to eq(0)
   end
 
+  it "leans to secure weeks after answers that were right, and to unsure after mistakes that nothing explains" do
+    right = [["7:45", "qt8"], ["3:30", "hp3"], ["1:15", "qp1"], ["12:45", "qt1"], ["5:00", "5o"]]
+    given = diagnose(*right).answers
+    later = (0..40).step(5).to_h { |days| [days, described_class.new(given, days: given.map { 1 }, today: 1 + days)] }
+    expect(later.values.map(&:leans).uniq).to eq([:secure])
+    expect(later.values_at(0, 40).map(&:verdict)).to eq(["secure", "not enough to say"])
+    expect(diagnose(["7:45", "ten past two"], ["3:30", "four o'clock"], ["1:15", "twenty to nine"]).leans).to eq(:unsure)
+    expect(diagnose(["7:45", "quarter to seven"], ["10:45", "quarter to ten"]).leans).to eq(:misreading)
+    expect(diagnose.leans).to be_nil
+  end
+
   it "tells unsure from mistakes that nothing explains" do
     found = diagnose(["7:45", "ten past two"], ["3:30", "four o'clock"], ["1:15", "twenty to nine"])
     expect([found.top, found.verdict]).to eq([Vantick::Core::Judging::State::UNSURE, "not enough to say"])

@@ -18,6 +18,13 @@ const { data: record, trouble } = useAsked(
   () => classes.current && child.value && [classes.current.id, child.value],
   readRecord,
 );
+/** What it looks like where there is not enough to say so, and what a time that is read aloud would be for. */
+const LEANS = {
+  secure: ["Nothing points to a misreading.", "to be sure of it"],
+  unsure: ["Wrong in different ways: nothing known lies behind them.", "and hear where it goes wrong"],
+  misreading: ["Not enough to say.", "and hear where it goes wrong"],
+} as const;
+const leans = computed(() => LEANS[record.value?.leans ?? "misreading"]);
 const verdict = computed(() => {
   const found = record.value;
   if (!found) return "";
@@ -26,7 +33,7 @@ const verdict = computed(() => {
   if (found.verdict === "possible") return `Possible: ${names}.`;
   return found.verdict === "secure"
     ? "No misreading: the answers are those of a child who is secure."
-    : "Not enough to say.";
+    : leans.value[0];
 });
 const advice = computed(() => {
   const best = record.value?.next_best;
@@ -35,7 +42,7 @@ const advice = computed(() => {
   if (record.value?.verdict === "likely")
     return `When it has been worked on, ask ${time} to see whether it has gone.`;
   if (record.value?.verdict === "possible") return `Ask ${time}: its answer would tell most.`;
-  return `Wrong in different ways, or too little yet: let them read ${time} aloud.`;
+  return `Let them read ${time} aloud, ${leans.value[1]}.`;
 });
 /** What is next for the child, and why. */
 const next = computed(() => {

@@ -96,6 +96,7 @@ function drop(): void {
         <span class="head d-grid mb-2">
           <span class="name fw-bold">{{ stage.name }}</span>
           <span class="minutes">{{ minutes[at] }} min</span>
+          <span class="aim">{{ stage.aim }}</span>
         </span>
         <span class="dials flex-wrap gap-1 align-content-start" aria-hidden="true">
           <template v-for="(item, place) in stage.items" :key="place">
@@ -166,6 +167,16 @@ function drop(): void {
 .minutes {
   color: var(--v-quiet);
   font-size: 0.95rem;
+}
+
+.aim {
+  margin-top: 0.2rem;
+  font-size: 0.9rem;
+  overflow-wrap: anywhere;
+}
+
+.narrow .aim {
+  display: none;
 }
 
 .narrow .head {

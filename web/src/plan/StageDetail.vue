@@ -43,7 +43,7 @@ function put(at: number): void {
 <template>
   <section :aria-label="stage.name">
     <p class="eyebrow">
-      {{ stage.name }}, {{ counted(stage.minutes, "minute") }}:
+      {{ stage.name }}: {{ stage.aim }} · {{ counted(stage.minutes, "minute") }},
       {{ stage.spare_seconds >= 30 ? `${stage.spare_seconds} seconds to spare` : "full" }}
     </p>
     <p v-if="stage.missing" class="note">

@@ -70,6 +70,15 @@ module Vantick
         # @return [Array<Misreading>] the likely ones, and those that are possible
         def possible = @possible ||= told_from(POSSIBLE, 1)
 
+        # What it looks like where there is not enough to say so: what was shown weeks ago counts less, and a child whose answers were all
+        # right is not told as one who is wrong in many ways.
+        # @return [Symbol, nil] `:secure`, `:unsure` or `:misreading`, whichever is the most probable; nothing without answers
+        def leans
+          return if answers.empty?
+
+          states.group_by { |state, _| state.name }.transform_values { |shares| shares.sum(&:last) }.max_by(&:last).first
+        end
+
         # @return [State] the most probable one
         def top = states.max_by(&:last).first
 

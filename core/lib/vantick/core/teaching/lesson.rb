@@ -14,12 +14,13 @@ module Vantick
 
         # @!attribute id [Symbol] such as `:warm_up`
         # @!attribute name [String]
+        # @!attribute aim [String] what it is for, in a few words
         # @!attribute minutes [Integer]
         # @!attribute items [Array<Item>] what fits, in order
         # @!attribute spare_seconds [Float] what is left for going over and handing out
         # @!attribute missing [Integer] items for which there was no time left
         # @!attribute left_out [Array<DialTime, DayTime>] times asked for that do not fit any more
-        Stage = Struct.new(:id, :name, :minutes, :items, :spare_seconds, :missing, :left_out, keyword_init: true)
+        Stage = Struct.new(:id, :name, :aim, :minutes, :items, :spare_seconds, :missing, :left_out, keyword_init: true)
         # @!attribute kind [Symbol] one of {Pacing::SECONDS}' keys
         # @!attribute seconds [Float]
         # @!attribute time [DialTime, DayTime, nil] where the item has one
@@ -95,7 +96,7 @@ module Vantick
 
         def stage(id, minutes, found)
           items = items(@kinds.fetch(id), found)
-          Stage.new(id:, name: StageMinutes::STAGES.fetch(id)[:name], minutes:, items:,
+          Stage.new(id:, **StageMinutes::STAGES.fetch(id).slice(:name, :aim), minutes:, items:,
                     spare_seconds: (minutes * 60) - items.sum(&:seconds),
                     missing: places.fetch(id) - found.length, left_out: kept(id).drop(places.fetch(id)).compact.freeze).freeze
         end

@@ -6,7 +6,7 @@ module Vantick
       # How many minutes each stage of a lesson has.
       module StageMinutes
         # By id, in the order of the lesson.
-        STAGES = Facts::DataFile.entries("stages", required: %i[id name share then]).to_h { |stage| [stage[:id].to_sym, stage] }.freeze
+        STAGES = Facts::DataFile.entries("stages", required: %i[id name aim share then]).to_h { |stage| [stage[:id].to_sym, stage] }.freeze
         LEAST = 1
 
         class << self

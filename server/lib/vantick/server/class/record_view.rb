@@ -20,7 +20,7 @@ module Vantick
             marked = answers.map { |answer| Store::Marks.asked(answer, conventions) }
             own = standing.by_child.fetch(child[:id])
             diagnosis = own.diagnosis
-            { child: child.slice(:id, :name), verdict: diagnosis.verdict, likely: diagnosis.possible.map(&:id),
+            { child: child.slice(:id, :name), verdict: diagnosis.verdict, leans: diagnosis.leans, likely: diagnosis.possible.map(&:id),
               next_step: standing.next_for(child[:id])&.id, stumbles: own.stumbles.map(&:id),
               next_best: next_best(diagnosis, answers), evidence: diagnosis.evidence.map { |piece| piece(piece, diagnosis, answers) },
               steps: steps(own), checks: checks(answers, marked),

@@ -24,7 +24,7 @@ module Vantick
           private
 
           def stage(stage, plan)
-            { id: stage.id, name: stage.name, minutes: stage.minutes, spare_seconds: stage.spare_seconds.round, missing: stage.missing,
+            { **stage.to_h.slice(:id, :name, :aim, :minutes, :missing), spare_seconds: stage.spare_seconds.round,
               left_out: stage.left_out.map(&:to_s), items: stage.items.map { |item| item(item, stage, plan) } }
           end
 
