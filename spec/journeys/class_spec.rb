@@ -56,7 +56,7 @@ RSpec.describe "A class and what its answers say", :demo do
     expect(page).to have_css(".how-far", text: "1 of 4 done. Missing: Anneke, Bram, Dara.")
     expect(browser.switch_to.active_element.attribute("id")).to eq("whose")
     browser.switch_to.active_element.send_keys("q", :enter)
-    expect(page).to have_css("[role=alert]", text: "Nobody here is called so.")
+    expect(page).to have_css("[role=alert]", text: "Nobody here has that name.")
   end
 
   it "finds a check again, its slips and its answers, from the list" do

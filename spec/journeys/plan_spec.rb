@@ -175,7 +175,7 @@ RSpec.describe "Planning a lesson and giving it", :demo do
     select "Fives", from: "Which step"
     expect(page).to have_css(".lessons li", count: 4).and have_no_css(".lessons li", text: "Quarter")
     select Date.today.prev_month(2).strftime("%B %Y"), from: "Which month"
-    expect(page).to have_text("No lesson is like this.")
+    expect(page).to have_text("No lesson matches.")
     visit "/check"
     expect(page).to have_css("article", count: 3)
   end

@@ -14,7 +14,7 @@ RSpec.describe "Where one looks for something" do
     fill_in "Search", with: "half past"
     expect(page).to have_css("[aria-label='Found'] a", text: "Check: Half past")
     fill_in "Search", with: "qqq"
-    expect(page).to have_text("Nothing is called so.")
+    expect(page).to have_text("Nothing has that name.")
     find_field("Search").send_keys(:escape)
     expect(page).to have_no_css(".modal")
   end

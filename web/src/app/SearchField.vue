@@ -76,7 +76,7 @@ function close(): void {
       </li>
     </ul>
     <p v-else-if="settled.trim() && settled === text && data" class="quiet mt-3 mb-0" role="status">
-      Nothing is called so. Try a first name, a step, a code or a month.
+      Nothing has that name. Try a first name, a step, a code or a month.
     </p>
   </BModal>
 </template>

@@ -50,7 +50,7 @@ export const HELP: Readonly<Record<string, readonly string[]>> = {
   children: ["A ring is filled by how far a child is on a step. Press a name for the record."],
   child: ["What may lie behind mistakes, with the very dials. Ask the one on the right to settle it."],
   groups: [
-    "Draw a name to another group, or choose its number. It stays so until you go back to what is proposed.",
+    "Drag a name to another group, or choose its number. It stays so until you go back to what is proposed.",
     "A sheet, a lesson or desks are for exactly those children.",
   ],
   register: [

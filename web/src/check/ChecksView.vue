@@ -106,7 +106,7 @@ const find = (): Promise<boolean> =>
       A check needs a class.
     </NothingYet>
     <p v-else-if="!checks" class="quiet" aria-live="polite">Looking for checks…</p>
-    <p v-else-if="!checks.length && (step || month)">No check is like this.</p>
+    <p v-else-if="!checks.length && (step || month)">No check matches.</p>
     <NothingYet v-else-if="!checks.length" :to="{ name: 'new-check' }" does="Make a check">
       No checks yet. A check is a slip with a few well-chosen clocks: five minutes at the end of a lesson.
     </NothingYet>

@@ -63,7 +63,9 @@ defineExpose({ focus: () => field.value?.focus() });
     <kbd class="key" aria-hidden="true">@</kbd>
     <p v-if="none" class="field-error m-0" role="alert">
       {{
-        found.length ? `${found.length} names begin like this: type more of it.` : "Nobody here is called so."
+        found.length
+          ? `${found.length} names begin like this: type more of it.`
+          : "Nobody here has that name."
       }}
     </p>
     <p id="how-far" class="how-far m-0">

@@ -211,7 +211,7 @@ const shown = computed(() =>
               aria-label="Which misreading"
             />
           </div>
-          <p v-if="!shown.length" class="quiet">No answer is like this.</p>
+          <p v-if="!shown.length" class="quiet">No answer matches.</p>
           <div
             class="position-relative overflow-x-auto"
             tabindex="0"

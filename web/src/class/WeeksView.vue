@@ -68,7 +68,7 @@ const gone = (row: Row): string => {
     <div class="page-head"><h1>Week by week</h1></div>
     <ClassTabs />
     <p v-if="trouble" role="alert" class="field-error">{{ trouble }}</p>
-    <NoClass v-else-if="!classes.current" what="Weeks are told of a class." />
+    <NoClass v-else-if="!classes.current" what="Week by week needs a class." />
     <p v-else-if="!weeks" class="quiet" aria-live="polite">Looking back…</p>
     <NothingYet v-else-if="!weeks.length" :to="{ name: 'new-check' }" does="Make a check">
       No answers yet.

@@ -42,7 +42,7 @@ const print = (): void => window.print();
   <div class="page">
     <div class="page-head no-print">
       <h1>The children's pictures</h1>
-      <p class="quiet">Three in their order let a child in at the desk. Show each child their own only.</p>
+      <p class="quiet">Three in their order let a child in at the desk. Show each child only their own.</p>
       <div class="actions">
         <BButton
           v-if="keys?.length"

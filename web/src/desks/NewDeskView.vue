@@ -144,7 +144,7 @@ const begin = (): Promise<boolean> =>
             <BFormRadio v-model="kind" name="kind" value="stage" :disabled="!lessons?.length">
               <span>
                 <strong>A stage of a lesson</strong>
-                <span class="quiet">All have the lesson's own times, and hear of each answer.</span>
+                <span class="quiet">All have the lesson's own times, and are told about each answer.</span>
               </span>
             </BFormRadio>
           </div>

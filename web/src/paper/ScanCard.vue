@@ -16,7 +16,7 @@ const pages = computed(() => Math.max(props.scan.pages, 1));
 const told = computed(() => {
   const { state, done } = props.scan;
   if (state === "waiting") return "Waits for its turn…";
-  return state === "coming" ? "Coming in…" : `Page ${done} of ${pages.value} is read…`;
+  return state === "coming" ? "Coming in…" : `Reading page ${done} of ${pages.value}…`;
 });
 const said = computed(() => {
   const { answers, alone } = props.scan;

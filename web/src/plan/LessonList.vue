@@ -25,9 +25,7 @@ const facts = useFacts();
       </BButton>
     </div>
     <p v-if="!lessons.length" class="quiet">
-      {{
-        sought ? "No lesson is like this." : "None yet. Plan the one above, or choose a step of the ladder."
-      }}
+      {{ sought ? "No lesson matches." : "None yet. Plan the one above, or choose a step of the ladder." }}
     </p>
     <ul class="list-unstyled p-0 m-0">
       <li v-for="lesson in lessons" :key="lesson.id">

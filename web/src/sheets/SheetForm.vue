@@ -83,7 +83,7 @@ function climb(step: string): void {
     </label>
     <div v-if="kind?.tasks.length" class="two d-grid gap-2">
       <label>
-        {{ form.kind === "levels" ? "How many a level" : "How many" }}
+        {{ form.kind === "levels" ? "How many on each level" : "How many" }}
         <BFormInput
           v-model.number="count"
           size="sm"

@@ -5,6 +5,7 @@ defineProps<{ names: readonly string[] }>();
 
 <template>
   <p v-if="names.length" class="quiet" role="note">
-    The sheets' letters have none for {{ names.join(", ") }}: there is a line instead, to write the name on.
+    The typeface on sheets lacks letters for {{ names.join(", ") }}: there is a line instead, to write the
+    name on.
   </p>
 </template>
