@@ -30,7 +30,7 @@ RSpec.describe "The words of a term" do
       ["Quarter to takes 1 lesson more: 9 children do not know it yet, and some name the hour that has passed.",
        "Quarter to takes 2 lessons more: 9 children do not know it yet.",
        "Quarter to comes in for 1 lesson: 9 children do not know it yet.",
-       "Quarter to takes 1 lesson less: 1 child know it by now.", "Quarter to is left out: 9 children know it by now.",
+       "Quarter to takes 1 lesson less: 1 child knows it by now.", "Quarter to is left out: 9 children know it by now.",
        "Quarter to comes at another time: 9 children do not know it yet."]
     )
   end

@@ -13,11 +13,15 @@ import { useMoving } from "@/dial/useMoving";
 import * as reason from "@/plan/reason";
 import * as lesson from "@/plan/useLesson";
 import * as termWords from "@/plan/term/words";
+import * as pictures from "@/pictures/pictures";
 import { useRun } from "@/plan/useRun";
+import { HELP } from "@/app/help";
 import { useKeptFocus } from "@/route/keptFocus";
 import * as lenses from "@/show/lenses";
 import { useSequence } from "@/show/useSequence";
 import { useTurning } from "@/show/useTurning";
+import * as states from "@/told/states";
+import * as verdicts from "@/told/verdicts";
 import * as words from "@/words";
 
 /**
@@ -55,6 +59,10 @@ const lab = {
   useDesk,
   geometry,
   hands,
+  help: HELP,
+  pictures,
+  states,
+  verdicts,
   useMoving,
   reason,
   lesson,

@@ -61,4 +61,24 @@ export const HELP: Readonly<Record<string, readonly string[]>> = {
   "live-desk": ["Who needs you has a broad edge. N hides the names, B shows the board."],
   settings: ["How your class says, writes and counts. The example below shows it at once."],
   account: ["Passwords, colleagues, and a safe copy of everything for whoever made the school."],
+  weeks: [
+    "Who was secure at the end of each week, and which misreadings came and went.",
+    "A line begins where the class met the step.",
+  ],
+  parents: [
+    "What a child can read by now, for the parents: no counts, and no other child.",
+    "Print puts it on a page.",
+  ],
+  slips: [
+    "Print has a slip for each child, and the answers on paper of their own.",
+    "One to spare is a slip without a name.",
+  ],
+  keys: [
+    "Three pictures in their order let a child in at a desk.",
+    "Print the cards and cut them. A child who lost theirs gets others; the old ones open nothing then.",
+  ],
+  "new-class": [
+    "One name on each line, or a list from another program.",
+    "Names can be added and changed at any time.",
+  ],
 };

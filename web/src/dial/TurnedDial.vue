@@ -40,10 +40,10 @@ const shown = computed(() => facts.at(place.value));
 const drawn = computed(() => props.loose ?? shown.value);
 const root = ref<HTMLElement>();
 const { dragging, take, angle, drop: letGo } = useDragging(root);
-/** Where the hands are seen: a finger has them at once, keys and what goes by itself let them travel. */
+/** Where the hands are seen: a finger has them at once, and so has whoever turns each by itself; keys and time going on let them travel. */
 const moving = useMoving(
   () => drawn.value,
-  () => dragging.value !== null,
+  () => dragging.value !== null || props.loose !== null,
 );
 const hands = computed(() =>
   props.lenses.has("hour_alone") ? "hour" : props.lenses.has("minute_alone") ? "minute" : "both",

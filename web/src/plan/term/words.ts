@@ -26,12 +26,12 @@ export function forecastWords(aim: ForecastPoint, children: number, step: string
 
 /** Who is behind a change of the plan. */
 function why(change: Change, facts: Facts): string {
-  if (change.code === "fewer" || change.code === "dropped") {
-    return `${countedChildren(change.children)} know it by now`;
-  }
-  if (change.misreading)
-    return `${countedChildren(change.children)} do not know it yet, and some ${facts.misreading(change.misreading).does}`;
-  return `${countedChildren(change.children)} do not know it yet`;
+  const one = change.children === 1;
+  const who = countedChildren(change.children);
+  if (change.code === "fewer" || change.code === "dropped")
+    return `${who} ${one ? "knows" : "know"} it by now`;
+  const some = change.misreading ? `, and some ${facts.misreading(change.misreading).does}` : "";
+  return `${who} ${one ? "does" : "do"} not know it yet${some}`;
 }
 
 /** What changed and why, in one line. */
