@@ -1,0 +1,34 @@
+# frozen_string_literal: true
+
+require_relative "drawn_pages"
+
+# Pieces of paper in pictures: their codes are read by zbar.
+RSpec.describe Vantick::Server::Pages::Found do
+  include DrawnPages
+
+  def names(image) = described_class.of(picture(image)).map { |piece| piece.name.to_s }
+
+  it "are found and named as they lie: straight, turned, upside down, from aslant, in a dark corner, blurred a little" do
+    white = { background: [246] }
+    ways = { straight: sheet, turned: sheet.similarity(angle: 4, **white), upside_down: sheet.rot180, small: sheet.resize(0.8),
+             aslant: sheet.affine([1, 0.03, -0.02, 1], **white), dark: (sheet * 0.5) + 20, blurred: sheet.gaussblur(0.8) }
+    expect(ways.transform_values { |one| names(one.cast("uchar")) }).to eq(ways.transform_values { ["K7RDX/26/2"] })
+  end
+
+  it "are told from each other in one picture, from the top" do
+    sheets = printed(page({ code: "K7RDX", child: "3", page: 1 }), page({ code: "M4NQT", child: "4", page: 1 }))
+    two = sheets.map { |one| one.resize(0.7) }
+    expect(names(two[0].join(two[1], :vertical))).to eq(["K7RDX/3/1", "M4NQT/4/1"])
+  end
+
+  it "have no name where their code is scribbled over, and are none without marks" do
+    left, top = documents::Finder.on_page([28, 28, 539, 785]).map { |place| (place * Vantick::Copier::SCALE).round }
+    scribbled = sheet.mutate do |drawn|
+      12.times { |at| drawn.draw_line!([20], left - 20, top + (at * 7), left + 140, top + 80 - (at * 6)) }
+    end
+    found = described_class.of(picture(scribbled))
+    expect(found.map(&:name)).to eq([nil])
+    expect(found.first.corners.length).to eq(4)
+    expect(names(Vips::Image.black(1240, 1754) + 240)).to eq([])
+  end
+end
