@@ -9,6 +9,9 @@ require "yaml"
 module Vantick
   # Made-up children at a desk of the running demo, who answer as they are simulated to.
   class Crowd
+    # Answers at the end that are somebody's who needs somebody; minutes that they are off.
+    ASTRAY = 3
+    OFF = 145
     TABLE = YAML.safe_load_file(File.join(__dir__, "curlew.yml"), symbolize_names: true).freeze
 
     # @return [Hash] the desk
@@ -23,8 +26,10 @@ module Vantick
     # Opens a desk for practice and lets so many children answer so many tasks.
     # @param step [String]
     # @param tasks [Array<Integer>] for each child that comes, in the order of the register
+    # @param astray [Array<String>] who is wrong at the end, in no way that is known
     # @return [Crowd]
-    def sit(step:, tasks:)
+    def sit(step:, tasks:, astray: [])
+      @astray = astray
       ask(:Post, "/api/session/login", ask(:Get, "/api/session")["demo"])
       @class = ask(:Get, "/api/classes")["classes"].last
       @desk = ask(:Post, "/api/classes/#{@class['id']}/desks", { kind: "practice", step: })
@@ -49,13 +54,18 @@ module Vantick
       who = child["id"]
       ask(:Post, "/api/desk/seats", { code: desk["code"], child_id: who, pictures: pictures_of(child) }, who)
       state = ask(:Get, "/api/desk/state", nil, who)
-      count.times { state = ask(:Post, "/api/desk/answers", answers(state["turn"], child), who) }
+      count.times do |at|
+        astray = @astray.include?(child["name"]) && at >= count - ASTRAY
+        state = ask(:Post, "/api/desk/answers", answers(state["turn"], child, astray), who)
+      end
     end
 
-    def answers(turn, child)
+    def answers(turn, child, astray)
       task = Core::Marking::Task.find(turn["task"])
       times = times_of(turn["items"].map { |item| item["id"] })
-      given = times.map { |id, time| { id: SecureRandom.uuid, item_id: id, answer: said(child, id, time, task) } }
+      given = times.map do |id, time|
+        { id: SecureRandom.uuid, item_id: id, answer: astray ? off(time, task) : said(child, id, time, task) }
+      end
       { turn_id: turn["id"], answers: given }
     end
 
@@ -63,6 +73,11 @@ module Vantick
     def times_of(ids)
       items = ask(:Get, "/api/checks/#{desk['check_id']}")["items"].to_h { |item| [item["id"], item["time"]] }
       ids.zip(items.values_at(*ids)).to_h
+    end
+
+    def off(text, task)
+      other = Core::Dial::DialTime.from_index(task.parse_time(text).dial_time.index + OFF)
+      task.write(task.right_answer(other))
     end
 
     def said(child, id, text, task)
