@@ -19,6 +19,7 @@ import { HELP } from "@/app/help";
 import { useKeptFocus } from "@/route/keptFocus";
 import * as lenses from "@/show/lenses";
 import { useSequence } from "@/show/useSequence";
+import { useLoose } from "@/show/useLoose";
 import { useTurning } from "@/show/useTurning";
 import * as states from "@/told/states";
 import * as verdicts from "@/told/verdicts";
@@ -71,6 +72,7 @@ const lab = {
   useKeptFocus,
   lenses,
   useSequence,
+  useLoose,
   useTurning,
   words,
 };

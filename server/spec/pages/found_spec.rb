@@ -15,6 +15,20 @@ RSpec.describe Vantick::Server::Pages::Found do
     expect(ways.transform_values { |one| names(one.cast("uchar")) }).to eq(ways.transform_values { ["K7RDX/26/2"] })
   end
 
+  # Where the corners of the whole sheet lie in a photograph of 1,300 by 1,800 points.
+  { "from above" => [[60, 60], [1240, 62], [1238, 1740], [58, 1738]],
+    "from its foot" => [[190, 110], [1110, 112], [1270, 1760], [40, 1762]],
+    "from its head" => [[40, 60], [1270, 62], [1120, 1700], [180, 1698]],
+    "from the left" => [[70, 40], [1210, 180], [1200, 1620], [60, 1770]],
+    "held askew" => [[230, 60], [1270, 250], [1090, 1760], [30, 1540]] }.each do |how, corners|
+    it "are found and named in a photograph taken #{how}" do
+      flat = picture(sheet)
+      there = [[0, 0], [flat.width, 0], [flat.width, flat.height], [0, flat.height]]
+      photo = flat.piece(Vantick::Core::Paper::Warp.new(corners, there), [0, 0, 1300, 1800], 1)
+      expect(described_class.of(photo).map { |piece| piece.name.to_s }).to eq(["K7RDX/26/2"])
+    end
+  end
+
   it "are told from each other in one picture, from the top" do
     sheets = printed(page({ code: "K7RDX", child: "3", page: 1 }), page({ code: "M4NQT", child: "4", page: 1 }))
     two = sheets.map { |one| one.resize(0.7) }

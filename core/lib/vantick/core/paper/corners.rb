@@ -7,12 +7,14 @@ module Vantick
       # three are looked for, so that pieces are found however they lie, also upside down, and several in one picture.
       class Corners
         # How far a corner may be from where three others would have it, in parts of the longer side; and how oblique a corner may be.
-        SKEW = 0.09
+        SKEW = 0.22
         OBLIQUE = 0.22
+        # How large a mark may be seen beside another of the same piece: what is nearer to the lens is larger.
+        SIZES = (0.62..1.62)
         # Pieces that are as oblique as each other are told apart by their size.
         ALIKE_OBLIQUE = 0.07
         # Sides of a piece: width by height.
-        SHAPES = (0.55..3.4)
+        SHAPES = (0.42..3.4)
         # @param picture [Picture]
         # @return [Array<Array<Array(Float, Float)>>] of each piece the middles of its marks: upper left and right, lower right and left
         def self.of(picture) = new(Marks.new(picture).all).pieces
@@ -29,7 +31,7 @@ module Vantick
 
         # The smallest piece of which the open mark is the upper left corner.
         def piece(open, closed)
-          alike = closed.select { |mark| mark.side.fdiv(open.side).between?(0.72, 1.4) }
+          alike = closed.select { |mark| SIZES.cover?(mark.side.fdiv(open.side)) }
           pairs = alike.permutation(2).select { |right, below| corner?(open, right, below) }
           quads = pairs.filter_map { |right, below| completed(open, right, below, alike) }
           quads.min_by { |quad| [(oblique(quad) / ALIKE_OBLIQUE).floor, area(quad)] }&.map { |mark| [mark.x, mark.y] }
