@@ -176,4 +176,11 @@ RSpec.describe Vantick::Core::Teaching::Lesson do
       expect(described_class.new(quick_fire: [10, 12, 80, 14] * 5).seconds(:quick_fire)).to eq(13)
     end
   end
+
+  it "says of each stage what it is for, in a few words, another for each" do
+    stages = described_class.new(step: step(:quarters), task: task(:dial_to_words), minutes: 45).stages
+    expect(stages.map(&:aim).uniq.length).to eq(stages.length)
+    expect(stages.map { |stage| stage.aim.split.length }).to all(be_between(2, 6))
+    expect(stages.map(&:aim)).to all(satisfy { |aim| aim.length <= 24 })
+  end
 end
