@@ -214,4 +214,36 @@ RSpec.describe Vantick::Server::Documents::PdfWriter do
     lines = drawn.map { |svg| svg.scan("<line").length }
     expect(lines.reduce(:-)).to be > 15
   end
+
+  it "shades half of a dial in a grey that a copier keeps" do
+    shaded, plain = [true, false].map { |halves| greys(file(count: 1, halves:).bytes) }
+    share = ->(found) { found.count { |grey| grey.between?(200, 220) }.fdiv(found.length) }
+    expect(share[shaded]).to be > share[plain] + 0.004
+  end
+
+  # Values of all points of the first page, drawn small.
+  def greys(bytes)
+    drawn, = Open3.capture2("pdftoppm", "-r", "60", "-gray", "-f", "1", "-singlefile", "-", stdin_data: bytes, binmode: true)
+    drawn.b.split("\n", 4).last.bytes
+  end
+
+  it "asks the class's own day in the problems of the third level" do
+    put("#{address}/day", { day: [{ time: "12:15", what: "the trampoline" }, { time: "15:30", what: "choir" }] })
+    words = file(kind: "levels", step: "quarters", count: 8, levels: "all").words.last.map(&:first)
+    expect(words & %w[trampoline choir]).not_to be_empty
+  end
+
+  %w[a4 letter].each do |paper|
+    it "fills a page of #{paper} with the usual number, and has names of thirty wide letters on it whole" do
+      wide = "W" * 30
+      own = make_class([wide])
+      %w[read draw slips rewrite].each do |kind|
+        made = post("/api/classes/#{own['id']}/sheets", { kind:, step: "fives", paper:, versions: "each" }).body
+        printed = Printed.new(plain("/api/checks/#{made['check_id']}/sheet.pdf?part=sheets&sides=one").body)
+        expect(printed.pages.length).to eq(1), kind
+        box = printed.words.first.find { |word, *| word == wide }
+        expect(box[3]).to be <= printed.pages.first.width - (8 * mm), kind
+      end
+    end
+  end
 end
