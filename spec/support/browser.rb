@@ -33,6 +33,8 @@ module BrowserHelpers
     options = Selenium::WebDriver::Chrome::Options.new(args: CHROME + ["--user-data-dir=#{Dir.mktmpdir('chrome')}"])
     service = Selenium::WebDriver::Service.chrome(path: "/usr/bin/chromedriver")
     driver = Capybara::Selenium::Driver.new(app, browser: :chrome, options:, service:)
+    # Each window has the keys, whichever another browser or session left in front.
+    driver.browser.execute_cdp("Emulation.setFocusEmulationEnabled", enabled: true)
     WebCoverage.begin(driver.browser) if WebCoverage.on?
     driver
   end
