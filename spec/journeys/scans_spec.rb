@@ -52,6 +52,8 @@ RSpec.describe "Paper", :demo do
       ticked = Vantick::Core::Reading::Misreading.find(item[:misreading]).texts_in(Vantick::Core::Wording::Conventions.default)[:they]
       expect(page).to have_checked_field(ticked).and have_css("input[type='radio']", count: 3, visible: :all)
       expect(page).to be_accessible if at.zero?
+      browser.action.send_keys(:enter).perform
+      expect(page).to have_text("#{at + 1} of 3")
       browser.action.send_keys(at.zero? ? "half past nothing" : item[:time], :enter).perform
     end
     expect(page).to have_text("All looked at.")
@@ -63,6 +65,7 @@ RSpec.describe "Paper", :demo do
     fill_in "What Anneke wrote", with: by_time.first[:time]
     click_button "Next"
     expect(page).to have_text("2 of 3")
+    expect(store.db[:answers].where(item_id: check.items.map { |item| item[:id] }).count).to eq(4)
     standing = store.answers.standing([check.id])[check.id].sort_by(&:item_id)
     expect(standing.map(&:verdict)).to eq(%w[right_time_only right right])
   end

@@ -75,6 +75,8 @@ async function take(answer: string): Promise<void> {
 /** A number alone is the guess with that number. */
 function enter(): void {
   const typed = text.value.trim();
+  // A cause alone, as it was read, is no answer yet.
+  if (!typed) return;
   const guess =
     !["words", "cause"].includes(piece.value?.kind ?? "") && /^\d$/.test(typed)
       ? guesses.value[Number(typed) - 1]
