@@ -160,10 +160,8 @@ module Vantick
         def towards_tip(outer)
           from = outer.first[1]
           turns = outer.map { |ring, degrees, _| [ring, Dial::Hands.apart(degrees, from)] }
-          ring, turn = [0, 1].map { |way| turns.sum { |point| point[way] }.fdiv(turns.length) }
-          spread = turns.sum { |at, _| (at - ring)**2 }
-          slope = spread.zero? ? 0 : turns.sum { |at, degrees| (at - ring) * (degrees - turn) } / spread
-          from + turn + (slope * (outer.last[0] - ring) * FOLLOWED)
+          middle = turns.sum(&:first) / turns.length
+          from + Line.through(turns).at(middle + ((outer.last[0] - middle) * FOLLOWED))
         end
 
         def apart(one, other) = Dial::Hands.apart(one, other).abs

@@ -22,19 +22,6 @@ module Vantick
         # The rows that the short hand's direction is taken from, counted inwards from its end.
         AT_END = (2..4)
 
-        # A straight line of least squares.
-        Line = Struct.new(:start, :slope) do
-          def self.through(points)
-            row, aside = [0, 1].map { |way| points.sum { |point| point[way] }.fdiv(points.length) }
-            spread = points.sum { |at, _| (at - row)**2 }
-            slope = spread.zero? ? 0 : points.sum { |at, off| (at - row) * (off - aside) } / spread
-            new(aside - (slope * row), slope)
-          end
-
-          def at(row) = start + (slope * row)
-        end
-        private_constant :Line
-
         # @param picture [Picture] square, its middle the dial's
         # @param long [HandsSeen::Stroke]
         def initialize(picture, long)
