@@ -5,12 +5,7 @@ ENV["RACK_ENV"] = "test" # passwords are quick to make here
 ROOT = File.expand_path("..", __dir__)
 $LOAD_PATH.unshift(*%w[core server cli].map { |room| File.join(ROOT, room, "lib") })
 
-require_relative "measured"
 require_relative "measured_web"
-
-# Commands and journeys are two runs, each with what it reached.
-Measured.start("whole-#{Process.pid}")
-Measured.follow_children
 
 require "fileutils"
 require "json"

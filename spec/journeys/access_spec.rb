@@ -2,19 +2,44 @@
 
 # WCAG 2.2 AA, through axe-core, on every view.
 RSpec.describe "Every view can be used by everyone", :demo do
+  # What lies outside the window, and in nothing that scrolls by itself.
+  def outside = browser.execute_script(<<~JS)
+    const width = document.documentElement.clientWidth;
+    const scrolls = (one) => one && (/auto|scroll|hidden/.test(getComputedStyle(one).overflowX) || scrolls(one.parentElement));
+    const out = [...document.querySelectorAll("#app main *")].filter((one) => {
+      const box = one.getBoundingClientRect();
+      return box.width > 0 && (box.right > width + 1 || box.left < -1) && !scrolls(one.parentElement);
+    });
+    return [document.documentElement.scrollWidth > width, ...out.slice(0, 3).map((one) => one.outerHTML.slice(0, 80))];
+  JS
+
+  def windows
+    { "a small phone" => [360, 640], "a phone" => [390, 844], "a tablet held upright" => [768, 1024], "the wall" => [1920, 1080] }
+  end
+
+  def keep_within_every_window(address)
+    windows.each do |device, (width, height)|
+      browser.execute_cdp("Emulation.setDeviceMetricsOverride", width:, height:, deviceScaleFactor: 1, mobile: width < 500)
+      expect(outside).to eq([false]), "#{address} on #{device}: #{outside}"
+    end
+  ensure
+    browser.execute_cdp("Emulation.clearDeviceMetricsOverride")
+  end
+
   # Some to an example, so that the browser is begun anew less often.
-  { "of the class" => %w[/ /class /class/3 /class/child/5 /class/groups /class/weeks /class/new],
-    "of a lesson" => %w[/plan /plan/2 /plan/2/run],
+  { "of the class" => %w[/ /class /class/3 /class/child/5 /class/groups /class/weeks /class/register /class/new],
+    "of a lesson" => %w[/plan /plan/term /plan/2 /plan/2/run],
     "in front of the class" => %w[/show?times=7:45,8:23&lens=halves,hour_gap,minute_numbers /show?lens=day,sweep,quarters,hand_lines
                                   /show?lens=two_dials /show?board=1],
     "on paper" => %w[/sheets /check /check/new /check/3 /check/3/slips],
     "of desks and accounts" => %w[/desks/new /desks/keys /account /settings /nothing/here] }.each do |name, addresses|
-    it "the pages #{name} are clean" do
+    it "the pages #{name} are clean, and have nothing outside any window" do
       addresses.each do |address|
         visit address
         expect(page).to have_css("h1")
         expect(page).to have_no_text("Opening Vantick")
         expect(page).to be_accessible, address
+        keep_within_every_window(address)
       end
     end
   end
@@ -87,44 +112,5 @@ RSpec.describe "Every view can be used by everyone", :demo do
       browser.action.send_keys(key, " ").perform
       expect(page).to be_accessible
     end
-  end
-
-  # What lies outside the window, and in nothing that scrolls by itself.
-  def outside = browser.execute_script(<<~JS)
-    const width = document.documentElement.clientWidth;
-    const scrolls = (one) => one && (/auto|scroll|hidden/.test(getComputedStyle(one).overflowX) || scrolls(one.parentElement));
-    const out = [...document.querySelectorAll("#app main *")].filter((one) => {
-      const box = one.getBoundingClientRect();
-      return box.width > 0 && (box.right > width + 1 || box.left < -1) && !scrolls(one.parentElement);
-    });
-    return [document.documentElement.scrollWidth > width, ...out.slice(0, 3).map((one) => one.outerHTML.slice(0, 80))];
-  JS
-
-  { "a small phone" => [360, 640], "a tablet held upright" => [768, 1024], "the wall" => [1920, 1080] }.each do |device, (width, height)|
-    it "has nothing outside the window on #{device}" do
-      browser.execute_cdp("Emulation.setDeviceMetricsOverride", width:, height:, deviceScaleFactor: 1, mobile: width < 500)
-      %w[/ /plan /plan/term /plan/2 /plan/2/run /sheets /check /check/3 /class /class/3 /class/child/5 /class/groups /class/weeks
-         /class/register /settings].each do |address|
-        visit address
-        expect(page).to have_css("h1")
-        expect(outside).to eq([false]), "#{address}: #{outside}"
-      end
-    ensure
-      browser.execute_cdp("Emulation.clearDeviceMetricsOverride")
-    end
-  end
-
-  it "does not scroll sideways on a phone" do
-    browser.execute_cdp("Emulation.setDeviceMetricsOverride", width: 390, height: 844, deviceScaleFactor: 1, mobile: true)
-    whole = { "/" => "article", "/show" => ".reading", "/plan" => ".lessons li", "/plan/2" => "button.stage", "/settings" => ".example",
-              "/check" => "article", "/check/new" => "figure", "/check/3" => "aside h2",
-              "/class/3" => "tbody th" }
-    whole.each do |address, last|
-      visit address
-      expect(page).to have_css(last)
-      expect(browser.execute_script("return document.documentElement.scrollWidth")).to be <= 390, address
-    end
-  ensure
-    browser.execute_cdp("Emulation.clearDeviceMetricsOverride")
   end
 end

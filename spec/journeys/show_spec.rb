@@ -9,7 +9,7 @@ RSpec.describe "Showing a clock" do
   def point(degrees, share: 0.3)
     box = browser.execute_script(<<~JS, dial.native)
       const box = arguments[0].getBoundingClientRect();
-      return [box.x + box.width / 2, box.y + box.height / 2, box.width];
+      return [box.x + box.width / 2, box.y + box.height / 2, Math.min(box.width, box.height)];
     JS
     turn = degrees * Math::PI / 180
     [(box[0] + (box[2] * share * Math.sin(turn))).round, (box[1] - (box[2] * share * Math.cos(turn))).round]

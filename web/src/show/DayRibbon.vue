@@ -28,6 +28,8 @@ const marks = computed(() =>
     place: facts.dayTimes.findIndex((row) => row.time === event.time.padStart(5, "0")),
   })),
 );
+/** Late in the day, words end at their time instead of beginning there: a phone has no room behind it. */
+const late = (at: number): boolean => at > length.value / 2;
 const share = (at: number): string => `${(100 * at) / length.value}%`;
 </script>
 
@@ -37,8 +39,8 @@ const share = (at: number): string => `${(100 * at) / length.value}%`;
       <li
         v-for="mark in marks"
         :key="mark.time + mark.what"
-        :class="{ low: mark.low }"
-        :style="{ left: share(mark.place) }"
+        :class="{ low: mark.low, late: late(mark.place) }"
+        :style="late(mark.place) ? { right: share(length - mark.place) } : { left: share(mark.place) }"
       >
         <BButton variant="bare" @click="place = mark.place">{{ mark.what }}</BButton>
       </li>
@@ -139,8 +141,13 @@ input {
     position: absolute;
     bottom: 0;
     padding-bottom: 1.75rem;
-    border-left: 2px solid var(--v-minute);
+    border: 0 solid var(--v-minute);
+    border-left-width: 2px;
     line-height: 1;
+
+    &.late {
+      border-width: 0 2px 0 0;
+    }
 
     &.low {
       padding-bottom: 0.1rem;

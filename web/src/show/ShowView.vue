@@ -299,15 +299,6 @@ useEventListener("keydown", (event: KeyboardEvent) => {
     grid-template-columns: 0 minmax(0, 1fr) minmax(22rem, 40%);
   }
 
-  &.dim :deep(.btn-primary) {
-    --bs-btn-bg: var(--v-ink);
-    --bs-btn-color: var(--v-paper);
-    --bs-btn-hover-bg: var(--v-quiet);
-    --bs-btn-hover-color: var(--v-paper);
-    --bs-btn-active-bg: var(--v-quiet);
-    --bs-btn-active-color: var(--v-paper);
-  }
-
   .right {
     grid-column: 3;
   }
