@@ -197,6 +197,7 @@ RSpec.describe "The children's desk" do
     desk = open_desk(school_class[:id], step: "fives")
     join(desk, "Anneke")
     skip_to("pairs")
+    expect(outgrown).to eq([])
     turn = store.db[:turns].where(done_at: nil, ahead: 0).first
     JSON.parse(turn[:item_ids]).each_with_index do |id, place|
       all("button[aria-label^='Clock']")[place].click
@@ -210,6 +211,14 @@ RSpec.describe "The children's desk" do
     say usual(item[:time])
     expect(page).to have_css("[role='status']", text: "Yes: #{usual(item[:time])}")
   end
+
+  # Clocks that are larger than the card they lie on.
+  def outgrown = page.evaluate_script(<<~JS)
+    [...document.querySelectorAll("button[aria-label^='Clock']")].filter((card) => {
+      const [one, other] = [card, card.querySelector("svg")].map((part) => part.getBoundingClientRect());
+      return other.width > one.width || other.height > one.height;
+    }).map((card) => card.ariaLabel)
+  JS
 
   # Answers whatever comes with nothing that is right, until there is a task of the kind.
   def skip_to(entry)

@@ -52,7 +52,7 @@ async function add(): Promise<void> {
     </div>
     <div class="columns d-grid">
       <form novalidate @submit.prevent="change">
-        <h2>Change the password</h2>
+        <h2 class="mb-06">Change the password</h2>
         <FieldGroup id="now" v-slot="{ state }" label="Present password" :wrong="own.wrong('password')">
           <BFormInput id="now" v-model="now" :state="state" type="password" autocomplete="current-password" />
         </FieldGroup>
@@ -62,13 +62,13 @@ async function add(): Promise<void> {
         <BButton type="submit" variant="primary" :disabled="busy || !now || !next">Change it</BButton>
       </form>
       <section>
-        <h2>Signing out</h2>
+        <h2 class="mb-06">Signing out</h2>
         <p>After four hours without use you are signed out.</p>
         <div class="d-flex flex-wrap gap-2">
           <BButton variant="outline-primary" @click="session.leave(false)">Sign out here</BButton>
           <BButton variant="outline-primary" @click="session.leave(true)">Sign out everywhere</BButton>
         </div>
-        <h2>What is kept, and where</h2>
+        <h2 class="mb-06">What is kept, and where</h2>
         <p>
           First names or aliases, what was asked and what was answered: all in one file on this machine. No
           birth dates, no photos, nothing of anybody's health. Your school's own data-protection rules come
@@ -76,7 +76,7 @@ async function add(): Promise<void> {
         </p>
       </section>
       <form novalidate @submit.prevent="add">
-        <h2>An account for a colleague</h2>
+        <h2 class="mb-06">An account for a colleague</h2>
         <p>They have classes of their own; neither of you sees the other's, unless it is shared.</p>
         <FieldGroup id="colleague" v-slot="{ state }" label="Name" :wrong="other.wrong('name')">
           <BFormInput
@@ -125,10 +125,6 @@ async function add(): Promise<void> {
 .columns {
   grid-template-columns: repeat(auto-fit, minmax(18rem, 1fr));
   gap: 2rem 3.5rem;
-}
-
-h2 {
-  margin: 0 0 0.6rem;
 }
 
 section h2:nth-of-type(2) {

@@ -32,11 +32,11 @@ function takeDemo(): void {
 </script>
 
 <template>
-  <div class="sign-in d-grid align-items-center">
-    <div class="picture"><DialFace :facts="PICTURE" /></div>
+  <div class="sign-in d-grid align-items-center cols-2 mx-auto my-0 p-20">
+    <div class="picture justify-self-end"><DialFace :facts="PICTURE" /></div>
     <form novalidate @submit.prevent="enter">
-      <h1>{{ first ? "Welcome to Vantick" : "Sign in" }}</h1>
-      <p v-if="session.ended && !first" class="ended" role="status">
+      <h1 class="mb-3">{{ first ? "Welcome to Vantick" : "Sign in" }}</h1>
+      <p v-if="session.ended && !first" class="ended px-11 py-07 on-shade" role="status">
         Your session has ended: for a while nothing was done here, or you signed out on another device. Sign
         in, and you are back where you were.
       </p>
@@ -76,13 +76,13 @@ function takeDemo(): void {
       <p v-if="elsewhere('name', 'password')" class="field-error" role="alert">
         {{ elsewhere("name", "password") }}
       </p>
-      <div class="ways d-flex align-items-center gap-4">
+      <div class="ways d-flex align-items-center gap-4 mt-12">
         <BButton type="submit" variant="primary" :disabled="busy || !name.trim() || !password">
           {{ first ? "Make the account" : "Sign in" }}
         </BButton>
         <a class="quiet" href="/desk">To the children's desk</a>
       </div>
-      <p v-if="session.demo" class="demo">
+      <p v-if="session.demo" class="demo mt-20 mb-0 px-11 py-09">
         This is the demo: sign in as
         <strong>{{ session.demo.name }}</strong>
         with the password
@@ -95,25 +95,17 @@ function takeDemo(): void {
 
 <style scoped>
 .sign-in {
-  grid-template-columns: minmax(0, 1fr) minmax(0, 1fr);
   gap: 4rem;
   min-height: 100vh;
   max-width: 72rem;
-  margin: 0 auto;
-  padding: 2rem;
 }
 
 .picture {
   width: min(26rem, 100%);
-  justify-self: end;
 }
 
 form {
   max-width: 24rem;
-}
-
-h1 {
-  margin-bottom: 1rem;
 }
 
 label {
@@ -127,19 +119,11 @@ label {
   font-size: 0.95rem;
 }
 
-.ways {
-  margin-top: 1.2rem;
-}
-
 .ended {
-  padding: 0.7rem 1.1rem;
   border-left: 4px solid var(--v-hour);
-  background: var(--v-shade);
 }
 
 .demo {
-  margin: 2rem 0 0;
-  padding: 0.9rem 1.1rem;
   border: 1px dashed var(--v-edge);
   border-radius: var(--v-radius);
 }

@@ -67,9 +67,11 @@ void start();
 
 <template>
   <BApp>
-    <a class="skip position-absolute no-print" href="#main" :inert="overlay.covered">To the page</a>
+    <a class="skip position-absolute no-print on-card px-3 py-2" href="#main" :inert="overlay.covered">
+      To the page
+    </a>
     <AppBar v-if="state === 'ready'" class="no-print" :inert="overlay.covered" />
-    <p v-if="unreached" class="unreached m-0 no-print" role="alert">
+    <p v-if="unreached" class="unreached m-0 no-print on-shade" role="alert">
       Vantick does not answer just now. The page opens as soon as it does.
       <BButton variant="link" @click="stay">Stay here</BButton>
     </p>
@@ -89,14 +91,11 @@ void start();
 <style scoped>
 .unreached {
   padding: 0.5rem 1.75rem;
-  background: var(--v-shade);
 }
 
 .skip {
   left: -99rem;
   z-index: 30;
-  background: var(--v-card);
-  padding: 0.5rem 1rem;
 }
 
 .skip:focus {

@@ -54,9 +54,9 @@ const places = [
 </script>
 
 <template>
-  <header class="bar d-grid align-items-center">
+  <header class="bar d-grid align-items-center gap-3 border-bottom">
     <RouterLink
-      class="brand d-inline-flex align-items-center fw-bold text-decoration-none"
+      class="brand d-inline-flex align-items-center fw-bold text-decoration-none gap-06 fs-135"
       :to="{ name: 'home' }"
     >
       <img src="/favicon.svg" alt="" width="26" height="26" />
@@ -86,10 +86,12 @@ const places = [
       >
         <i class="bi bi-search" aria-hidden="true"></i>
       </BButton>
-      <BDropdown variant="link" class="class-menu" placement="bottom-end">
+      <BDropdown variant="link" class="class-menu justify-self-end mw-100" placement="bottom-end">
         <template #button-content>
-          <strong class="name">{{ classes.current?.name ?? session.name }}</strong>
-          <span v-if="classes.current?.school" class="school min-w-0 overflow-hidden">
+          <strong class="name overflow-hidden text-ellipsis">
+            {{ classes.current?.name ?? session.name }}
+          </strong>
+          <span v-if="classes.current?.school" class="school min-w-0 overflow-hidden text-ellipsis ps-03">
             · {{ classes.current.school }}
           </span>
         </template>
@@ -139,15 +141,8 @@ const places = [
 <style scoped lang="scss">
 .bar {
   grid-template-columns: minmax(0, 1fr) auto minmax(0, 1fr);
-  gap: 1rem;
   height: var(--v-bar);
   padding: 0 1.75rem;
-  border-bottom: 1px solid var(--v-line);
-}
-
-.brand {
-  gap: 0.6rem;
-  font-size: 1.35rem;
 }
 
 .parts {
@@ -165,23 +160,17 @@ const places = [
 }
 
 .class-menu {
-  justify-self: end;
   min-width: 0;
-  max-width: 100%;
   display: flex;
 }
 
 /* A long name gives way, never the navigation; the school's is there where there is room for it. */
 .name {
   min-width: 2.5rem;
-  overflow: hidden;
-  text-overflow: ellipsis;
 }
 
 .school {
   flex: 0 1000 auto;
-  text-overflow: ellipsis;
-  padding-left: 0.3rem;
 }
 
 .class-menu :deep(.btn) {

@@ -48,8 +48,14 @@ const next = computed(() => stages.value.find((stage) => !stage.done));
       <BButton variant="link" size="sm" @click="away = true">Put away</BButton>
     </div>
     <ol class="list-unstyled d-flex flex-wrap m-0">
-      <li v-for="stage in stages" :key="stage.text" :aria-current="stage === next ? 'step' : undefined">
+      <li
+        v-for="stage in stages"
+        :key="stage.text"
+        class="py-035"
+        :aria-current="stage === next ? 'step' : undefined"
+      >
         <i
+          class="me-04"
           :class="['bi', stage.done ? 'bi-check-circle-fill done' : 'bi-circle']"
           :aria-label="stage.done ? 'done' : 'to do'"
           role="img"
@@ -64,14 +70,6 @@ const next = computed(() => stages.value.find((stage) => !stage.done));
 <style scoped>
 ol {
   gap: 0.25rem 1.75rem;
-}
-
-li {
-  padding: 0.35rem 0;
-}
-
-i {
-  margin-right: 0.4rem;
 }
 
 .done {

@@ -73,12 +73,12 @@ const clocks = computed(() => {
     </BCard>
 
     <HomeLadder v-else-if="findings && last">
-      <section class="last-check" aria-labelledby="last-check-head">
+      <section class="last-check align-self-center" aria-labelledby="last-check-head">
         <h2 id="last-check-head" class="eyebrow">From the check of {{ moment(last.made_at) }}</h2>
-        <ul class="news">
-          <li v-for="one in news" :key="one.id">{{ one.text }}</li>
-          <li v-if="!news.length">No misreading showed.</li>
-          <li v-if="open.length">{{ open.join("; ") }}</li>
+        <ul class="news list-none p-0 fs-110">
+          <li v-for="one in news" :key="one.id" class="py-06 border-bottom">{{ one.text }}</li>
+          <li v-if="!news.length" class="py-06 border-bottom">No misreading showed.</li>
+          <li v-if="open.length" class="py-06 border-bottom">{{ open.join("; ") }}</li>
         </ul>
         <p class="d-flex flex-wrap gap-3 m-0">
           <RouterLink :to="{ name: 'class', params: { id: last.id } }">What the answers say</RouterLink>
@@ -88,31 +88,19 @@ const clocks = computed(() => {
     </HomeLadder>
     <p v-else-if="!trouble" class="quiet" aria-live="polite">Opening the class…</p>
 
-    <section v-if="checks?.length" class="checks d-grid">
+    <section v-if="checks?.length" class="checks d-grid gap-075 mt-20">
       <h2 class="eyebrow">The last check</h2>
       <CheckCard v-for="check in checks" :key="check.id" :check="check" />
       <RouterLink :to="{ name: 'checks' }">All checks</RouterLink>
     </section>
-    <p v-if="classes.current?.made_up" class="quiet made-up">
+    <p v-if="classes.current?.made_up" class="quiet made-up mt-4 mb-0 fs-90">
       {{ classes.current.school }} and everyone in it are made up.
     </p>
   </div>
 </template>
 
 <style scoped lang="scss">
-.news {
-  list-style: none;
-  padding: 0;
-  font-size: 1.1rem;
-
-  li {
-    padding: 0.6rem 0;
-    border-bottom: 1px solid var(--v-line);
-  }
-}
-
 .last-check {
-  align-self: center;
   padding-left: 2.2rem;
   border-left: 1px solid var(--v-line);
 }
@@ -122,11 +110,6 @@ const clocks = computed(() => {
     padding-left: 0;
     border-left: 0;
   }
-}
-
-.checks {
-  gap: 0.75rem;
-  margin-top: 2rem;
 }
 
 .start :deep(.card-body) {
@@ -140,10 +123,5 @@ const clocks = computed(() => {
 .start-dial {
   width: 15rem;
   height: 15rem;
-}
-
-.made-up {
-  margin: 1.5rem 0 0;
-  font-size: 0.9rem;
 }
 </style>

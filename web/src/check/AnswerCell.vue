@@ -87,12 +87,13 @@ function press(event: KeyboardEvent): void {
 </script>
 
 <template>
-  <div class="cell" :class="[tone, { held }]">
+  <div class="cell position-relative" :class="[tone, { held }]">
     <VerdictMark v-if="judged && !held" :verdict="judged.verdict" quiet class="shape" />
     <i v-else-if="waits && !held" class="bi bi-hourglass-split shape quiet" aria-hidden="true"></i>
     <!-- By hand: one of hundreds in a grid with keys of its own. -->
     <input
       ref="input"
+      class="w-100 text-ellipsis"
       :value="text"
       :aria-label="label"
       :aria-description="told"
@@ -110,26 +111,34 @@ function press(event: KeyboardEvent): void {
     />
     <i
       v-if="judged && judged.verdict !== judged.first_verdict && !held"
-      class="bi bi-person-check ruled position-absolute"
+      class="bi bi-person-check ruled position-absolute pe-none"
       title="Judged by you"
       aria-hidden="true"
     ></i>
-    <figure v-if="held && piece" class="piece position-absolute m-0">
-      <img :src="`/api/pieces/${piece.id}/picture`" :alt="`On paper: ${label}`" />
+    <figure v-if="held && piece" class="piece position-absolute m-0 start-0 p-03 on-card">
+      <img class="d-block" :src="`/api/pieces/${piece.id}/picture`" :alt="`On paper: ${label}`" />
       <figcaption v-if="stored" class="quiet">{{ reader }}</figcaption>
     </figure>
     <DrawingPicker v-if="held && drawings.length" :drawings="drawings" @pick="pick" />
-    <p v-if="held && right" class="own-right position-absolute text-nowrap">{{ right }}</p>
-    <p v-if="wrong" class="wrong position-absolute" role="alert">{{ wrong }}</p>
+    <p
+      v-if="held && right"
+      class="own-right position-absolute text-nowrap top-100 start-0 mt-015 mb-0 px-06 py-01"
+    >
+      {{ right }}
+    </p>
+    <p
+      v-if="wrong"
+      class="wrong position-absolute top-100 start-0 mt-02 mb-0 px-07 py-04 rounded-05"
+      role="alert"
+    >
+      {{ wrong }}
+    </p>
   </div>
 </template>
 
 <style scoped lang="scss">
 .cell {
-  position: relative;
-
   input {
-    width: 100%;
     min-width: 5rem;
     scroll-margin: 3rem 0 7rem;
     height: 2.1rem;
@@ -140,20 +149,15 @@ function press(event: KeyboardEvent): void {
     font: inherit;
     color: var(--v-ink);
     font-size: 0.93rem;
-    text-overflow: ellipsis;
   }
 
   .piece {
     z-index: 7;
     bottom: calc(100% + 0.2rem);
-    left: 0;
-    padding: 0.3rem;
-    background: var(--v-card);
     border: 1px solid var(--v-edge);
     border-radius: 0.6rem;
 
     img {
-      display: block;
       max-width: 16rem;
       max-height: 9rem;
     }
@@ -192,15 +196,10 @@ function press(event: KeyboardEvent): void {
 .ruled {
   right: 0.35rem;
   top: 0.25rem;
-  pointer-events: none;
 }
 
 .own-right {
   z-index: 4;
-  top: 100%;
-  left: 0;
-  margin: 0.15rem 0 0;
-  padding: 0.1rem 0.6rem;
   border-radius: 0.5rem;
   background: var(--v-ink);
   color: var(--v-card);
@@ -209,12 +208,7 @@ function press(event: KeyboardEvent): void {
 
 .wrong {
   z-index: 5;
-  top: 100%;
-  left: 0;
   width: 16rem;
-  margin: 0.2rem 0 0;
-  padding: 0.4rem 0.7rem;
-  border-radius: 0.5rem;
   background: var(--v-misread);
   color: var(--v-card);
   font-size: 0.9rem;

@@ -78,7 +78,7 @@ function press(event: KeyboardEvent): void {
 
 <template>
   <PileBar ref="pile" :check="check" :answers="answers" @jump="jump" />
-  <div class="room position-relative overflow-x-auto">
+  <div class="room position-relative overflow-x-auto p-2">
     <!-- By hand: keys go from cell to cell, and its head and names stay where they are. -->
     <table ref="table" class="grid w-100" @keydown="press">
       <caption class="visually-hidden">Answers: children down, clocks across</caption>
@@ -88,11 +88,11 @@ function press(event: KeyboardEvent): void {
           <th v-for="(item, at) in heads" :key="item.id" scope="col">
             <template v-if="own">Clock {{ at + 1 }}</template>
             <template v-else>
-              <div class="clock">
+              <div class="clock mx-auto mt-0 mb-02">
                 <DialFace :facts="facts.of(item.dial)" detail="small" :label="`Clock at ${item.time}`" />
               </div>
-              <span v-if="item.said" class="right-answer d-block">“{{ item.said }}”</span>
-              <span class="right-answer d-block">{{ item.right }}</span>
+              <span v-if="item.said" class="d-block fs-85 lh-115 tone-quiet">“{{ item.said }}”</span>
+              <span class="d-block fs-85 lh-115 tone-quiet">{{ item.right }}</span>
             </template>
           </th>
           <td></td>
@@ -100,7 +100,7 @@ function press(event: KeyboardEvent): void {
       </thead>
       <tbody>
         <tr v-for="(child, row) in check.children" :key="child.id">
-          <th scope="row">
+          <th class="text-nowrap position-sticky" scope="row">
             {{ child.name }}
             <SheetLetter
               v-if="own && check.letters.length"
@@ -121,7 +121,7 @@ function press(event: KeyboardEvent): void {
               @down="go(row * across + column, $event * across)"
             />
           </td>
-          <td class="lead text-nowrap">
+          <td class="lead text-nowrap fs-85 lh-120">
             <template v-if="leads.get(child.id)">
               <span>{{ facts.misreading(leads.get(child.id)!.misreading).name }}</span>
               {{ leads.get(child.id)!.hits }} of {{ counted(leads.get(child.id)!.chances, "chance") }}
@@ -136,7 +136,6 @@ function press(event: KeyboardEvent): void {
 <style scoped lang="scss">
 .room {
   margin: -0.5rem;
-  padding: 0.5rem;
 }
 
 .grid {
@@ -155,8 +154,6 @@ function press(event: KeyboardEvent): void {
   tbody th {
     font-weight: 700;
     padding-right: 0.75rem;
-    white-space: nowrap;
-    position: sticky;
     left: -0.5rem;
     background: var(--v-paper);
   }
@@ -176,18 +173,9 @@ function press(event: KeyboardEvent): void {
 .clock {
   width: 4.75rem;
   height: 4.75rem;
-  margin: 0 auto 0.2rem;
-}
-
-.right-answer {
-  font-size: 0.85rem;
-  line-height: 1.15;
-  color: var(--v-quiet);
 }
 
 .lead {
-  font-size: 0.85rem;
-  line-height: 1.2;
   color: var(--v-quiet);
   width: 8.5rem;
 

@@ -16,9 +16,9 @@ const practice = computed(() => props.check.desk?.kind === "practice");
 </script>
 
 <template>
-  <article class="check d-grid align-items-center">
+  <article class="check d-grid align-items-center row-gap-2 column-gap-4 on-card">
     <div class="what">
-      <h3 class="m-0">
+      <h3 class="m-0 fs-110">
         <RouterLink :to="{ name: 'check', params: { id: check.id } }">{{ facts.titleOf(check) }}</RouterLink>
       </h3>
       <span class="quiet">
@@ -34,12 +34,12 @@ const practice = computed(() => props.check.desk?.kind === "practice");
     <div class="how-far">
       <strong>{{ check.answered }} of {{ check.children }}</strong>
       {{ practice ? "at the desks" : check.desk ? "answered" : "typed in" }}
-      <span v-if="check.unreadable" class="unreadable d-block">
+      <span v-if="check.unreadable" class="unreadable d-block tone-slip">
         <i class="bi bi-question-diamond" aria-hidden="true"></i>
         {{ check.unreadable }} could not be read
       </span>
     </div>
-    <div class="ways d-flex flex-wrap gap-2">
+    <div class="ways d-flex flex-wrap gap-2 justify-self-end">
       <BButton
         v-if="check.desk"
         variant="outline-primary"
@@ -93,27 +93,15 @@ const practice = computed(() => props.check.desk?.kind === "practice");
 <style scoped lang="scss">
 .check {
   grid-template-columns: minmax(0, 1.3fr) minmax(0, 1fr) auto;
-  gap: 0.5rem 1.5rem;
   padding: 0.85rem 1.4rem;
-  background: var(--v-card);
   border: 1px solid var(--v-line);
   border-radius: var(--v-radius);
 }
 
 h3 {
-  font-size: 1.1rem;
-
   a {
     text-decoration: none;
   }
-}
-
-.unreadable {
-  color: var(--v-slip);
-}
-
-.ways {
-  justify-self: end;
 }
 
 @media (max-width: 48rem) {

@@ -110,9 +110,15 @@ const find = (): Promise<boolean> =>
     <NothingYet v-else-if="!checks.length" :to="{ name: 'new-check' }" does="Make a check">
       No checks yet. A check is a slip with a few well-chosen clocks: five minutes at the end of a lesson.
     </NothingYet>
-    <div v-else class="list d-grid">
+    <div v-else class="list d-grid gap-075">
       <CheckCard v-for="check in checks" :key="check.id" :check="check" removable @remove="remove(check)" />
-      <BButton v-if="more" variant="outline-primary" class="more" :disabled="busy" @click="further">
+      <BButton
+        v-if="more"
+        variant="outline-primary"
+        class="more justify-self-center"
+        :disabled="busy"
+        @click="further"
+      >
         {{ busy ? "Looking…" : "Earlier checks" }}
       </BButton>
     </div>
@@ -122,13 +128,5 @@ const find = (): Promise<boolean> =>
 <style scoped>
 .code input {
   width: 11rem;
-}
-
-.more {
-  justify-self: center;
-}
-
-.list {
-  gap: 0.75rem;
 }
 </style>

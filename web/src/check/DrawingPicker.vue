@@ -19,8 +19,8 @@ function take(): void {
 </script>
 
 <template>
-  <div class="picker position-absolute d-grid gap-2" @mousedown.prevent>
-    <ul class="drawings">
+  <div class="picker position-absolute d-grid gap-2 start-0 p-2 on-card" @mousedown.prevent>
+    <ul class="drawings d-flex flex-wrap align-content-start gap-03 list-none m-0 p-0">
       <li v-for="(drawing, at) in drawings" :key="drawing.answer">
         <BButton variant="bare" tabindex="-1" @click="$emit('pick', drawing.answer)">
           <span class="number position-absolute fw-bold">{{ at + 1 }}</span>
@@ -29,7 +29,7 @@ function take(): void {
         </BButton>
       </li>
     </ul>
-    <div class="as-drawn d-grid gap-1">
+    <div class="as-drawn d-grid gap-1 justify-items-center">
       <TurnedDial :model-value="0" :loose="hands" @loosen="hands = $event" />
       <BButton size="sm" variant="outline-primary" tabindex="-1" @click="take">As drawn here</BButton>
     </div>
@@ -40,24 +40,11 @@ function take(): void {
 .picker {
   z-index: 6;
   top: calc(100% + 0.2rem);
-  left: 0;
   grid-template-columns: minmax(0, 1fr) 11rem;
   width: 46rem;
   max-width: 80vw;
-  padding: 0.5rem;
-  background: var(--v-card);
   border: 1px solid var(--v-edge);
   border-radius: 0.8rem;
-}
-
-.drawings {
-  display: flex;
-  flex-wrap: wrap;
-  align-content: start;
-  gap: 0.3rem;
-  list-style: none;
-  margin: 0;
-  padding: 0;
 }
 
 .drawings button {
@@ -88,7 +75,6 @@ function take(): void {
 }
 
 .as-drawn {
-  justify-items: center;
   height: 13rem;
   grid-template-rows: minmax(0, 1fr) auto;
 }

@@ -28,12 +28,12 @@ const last = computed(() => {
 </script>
 
 <template>
-  <div class="last mt-2">
-    <p v-if="answers.offline.value" role="alert" class="offline fw-bold">
+  <div class="last mt-2 position-sticky bottom-0 px-2 pt-075 pb-2 on-paper border-top">
+    <p v-if="answers.offline.value" role="alert" class="offline fw-bold tone-slip mb-035">
       <i class="bi bi-hourglass-split" aria-hidden="true"></i>
       Vantick does not answer. {{ answers.waiting.value.length }} kept here, and sent as soon as it is back.
     </p>
-    <p aria-live="polite" class="read-back">
+    <p aria-live="polite" class="read-back mb-035">
       <template v-if="last">
         {{ last.child }}, clock {{ last.clock }}:
         <strong>{{ last.answer }}</strong>
@@ -49,7 +49,7 @@ const last = computed(() => {
       </template>
       <template v-else>Type what a child wrote. Short codes work too:</template>
     </p>
-    <p class="keys m-0 quiet">
+    <p class="keys m-0 quiet fs-90">
       <kbd class="key">qp7</kbd>
       quarter past
       <kbd class="key">hp7</kbd>
@@ -80,30 +80,15 @@ const last = computed(() => {
 
 <style scoped>
 .last {
-  position: sticky;
-  bottom: 0;
   z-index: 2;
   margin-inline: -0.5rem;
-  padding: 0.75rem 0.5rem 0.5rem;
-  background: var(--v-paper);
-  border-top: 1px solid var(--v-line);
 }
 
 .read-back {
-  margin: 0 0 0.35rem;
   min-height: 1.5rem;
-}
-
-.keys {
-  font-size: 0.9rem;
 }
 
 .gap {
   width: 1rem;
-}
-
-.offline {
-  color: var(--v-slip);
-  margin: 0 0 0.35rem;
 }
 </style>

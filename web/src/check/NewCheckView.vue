@@ -75,7 +75,7 @@ async function make(): Promise<void> {
     <NothingYet v-if="!classes.current" :to="{ name: 'new-class' }" does="Make one">
       A check needs a class.
     </NothingYet>
-    <div v-else class="columns d-grid align-items-start">
+    <div v-else class="columns d-grid align-items-start gap-20">
       <form novalidate @submit.prevent="make" @change="touched = true">
         <FieldGroup id="step" v-slot="{ state }" label="Step" :wrong="wrong('step')">
           <BFormSelect id="step" v-model="form.step" :state="state" :options="steps" />
@@ -112,7 +112,7 @@ async function make(): Promise<void> {
         <div v-if="choice" class="clocks d-grid gap-3">
           <figure v-for="time in choice.times" :key="time" class="m-0">
             <DialFace :facts="facts.of(time)" :label="`A dial at ${time}`" />
-            <figcaption class="text-center mt-2">
+            <figcaption class="text-center mt-2 lh-120">
               {{ notation === "digits" ? facts.of(time).digital : facts.of(time).usual }}
             </figcaption>
           </figure>
@@ -127,7 +127,6 @@ async function make(): Promise<void> {
 <style scoped lang="scss">
 .columns {
   grid-template-columns: 19rem minmax(0, 1fr);
-  gap: 2rem;
 }
 
 .field {
@@ -150,10 +149,6 @@ legend {
 
 .clocks {
   grid-template-columns: repeat(auto-fill, minmax(8.5rem, 1fr));
-}
-
-figcaption {
-  line-height: 1.2;
 }
 
 @media (max-width: 60rem) {

@@ -46,7 +46,7 @@ const take = (): Promise<boolean> =>
       />
     </FieldGroup>
     <div v-if="found" role="status">
-      <div class="read d-grid gap-2">
+      <div class="read d-grid gap-2 mb-075">
         <figure v-for="time in found.times" :key="time" class="m-0 text-center">
           <DialFace :facts="facts.of(time)" :label="`A dial at ${time}`" detail="small" />
           <figcaption>{{ time }}</figcaption>
@@ -65,6 +65,5 @@ const take = (): Promise<boolean> =>
 <style scoped>
 .read {
   grid-template-columns: repeat(auto-fill, minmax(4.5rem, 1fr));
-  margin-bottom: 0.75rem;
 }
 </style>

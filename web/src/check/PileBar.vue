@@ -44,7 +44,7 @@ defineExpose({ focus: () => field.value?.focus() });
 </script>
 
 <template>
-  <form class="pile d-flex flex-wrap align-items-center" @submit.prevent="go">
+  <form class="pile d-flex flex-wrap align-items-center row-gap-03 column-gap-07 mb-08" @submit.prevent="go">
     <label for="whose">Whose slip?</label>
     <BFormInput
       id="whose"
@@ -68,8 +68,8 @@ defineExpose({ focus: () => field.value?.focus() });
           : "Nobody here has that name."
       }}
     </p>
-    <p id="how-far" class="how-far m-0">
-      <strong>{{ done.length }} of {{ far.length }} done.</strong>
+    <p id="how-far" class="how-far m-0 fs-95 tone-quiet">
+      <strong class="tone-ink">{{ done.length }} of {{ far.length }} done.</strong>
       <template v-if="begun.length">
         Begun:
         {{ begun.map((child) => `${child.name} (${child.given} of ${child.of})`).join(", ") }}.
@@ -82,23 +82,12 @@ defineExpose({ focus: () => field.value?.focus() });
 </template>
 
 <style scoped>
-.pile {
-  gap: 0.3rem 0.7rem;
-  margin-bottom: 0.8rem;
-}
-
 .pile .form-control {
   width: 12rem;
 }
 
 .how-far {
   flex: 1 1 18rem;
-  font-size: 0.95rem;
-  color: var(--v-quiet);
-}
-
-.how-far strong {
-  color: var(--v-ink);
 }
 
 .field-error {

@@ -52,7 +52,7 @@ const lookSoon = useDebounceFn(reload, 250);
       <LastAnswer :check="check" :answers="answers" />
       <TablePanel :check="check" @taken="shown = $event" />
     </div>
-    <aside class="d-grid">
+    <aside class="d-grid gap-125 position-sticky">
       <TomorrowCard v-if="findings?.shared.length" :shared="findings.shared" heading="So far" />
       <BCard v-else>
         <p class="eyebrow">So far</p>
@@ -82,8 +82,6 @@ const lookSoon = useDebounceFn(reload, 250);
 }
 
 aside {
-  gap: 1.25rem;
-  position: sticky;
   top: 1rem;
 }
 

@@ -108,7 +108,7 @@ const shown = computed(() =>
     <template v-else-if="record">
       <div class="page-head">
         <h1>{{ record.child.name }}</h1>
-        <span class="verdict">{{ verdict }}</span>
+        <span class="verdict fs-120">{{ verdict }}</span>
         <div class="actions">
           <BButton variant="outline-primary" :to="{ name: 'parents', params: { child } }">
             For the parents
@@ -118,16 +118,21 @@ const shown = computed(() =>
       </div>
       <p v-if="!record.answers.length">No answers yet.</p>
       <div v-else class="columns d-grid gap-4">
-        <section class="all" aria-labelledby="can-head">
+        <section class="all col-all" aria-labelledby="can-head">
           <h2 id="can-head" class="eyebrow">Reads now</h2>
           <p v-if="!can.length" class="mb-0">Nothing so far: {{ next }}</p>
-          <ul class="can list-unstyled d-flex flex-wrap p-0 m-0">
-            <li v-for="step in can" :key="step.id" :class="{ fading: step.fading }">
+          <ul class="can list-unstyled d-flex flex-wrap p-0 m-0 gap-11">
+            <li
+              v-for="step in can"
+              :key="step.id"
+              class="text-center lh-120 fs-95"
+              :class="{ fading: step.fading }"
+            >
               <StepDial :step="step.id" />
               {{ facts.rung(step.id).name }}
               <span class="quiet d-block">{{ step.fading ? "may be lost" : state(step.state).word }}</span>
             </li>
-            <li v-for="step in onTheWay" :key="step.id" class="coming">
+            <li v-for="step in onTheWay" :key="step.id" class="coming text-center lh-120 fs-95">
               <StepDial :step="step.id" />
               {{ facts.rung(step.id).name }}
               <span class="quiet d-block">{{ state(step.state).word }}</span>
@@ -138,22 +143,22 @@ const shown = computed(() =>
           <h2 id="behind-head" class="eyebrow">What may lie behind mistakes</h2>
           <p v-if="!record.evidence.length">Nothing was misread in any way that is known.</p>
           <BCard v-for="piece in record.evidence" :key="piece.misreading" :class="{ faint: !piece.shown }">
-            <h3 class="m-0">{{ facts.misreading(piece.misreading).name }}</h3>
-            <p class="hits">
+            <h3 class="m-0 fs-130">{{ facts.misreading(piece.misreading).name }}</h3>
+            <p class="hits mb-2">
               <strong>{{ piece.hits }} of {{ counted(piece.chances, "chance") }}</strong>
               <span v-if="piece.own_hits < piece.hits" class="quiet">
                 , {{ piece.own_hits }} of them its own
               </span>
             </p>
-            <ul class="dials d-flex flex-wrap gap-3 list-unstyled p-0">
-              <li v-for="id in piece.behind.slice(-SHOWN)" :key="id">
+            <ul class="dials d-flex flex-wrap gap-3 list-unstyled p-0 mb-07">
+              <li v-for="id in piece.behind.slice(-SHOWN)" :key="id" class="text-center fs-90 lh-120">
                 <template v-if="answerOf(id)">
                   <DialFace class="behind" :facts="facts.of(answerOf(id)!.time)" />
                   <span>{{ answerOf(id)!.read_as || answerOf(id)!.answer }}</span>
                 </template>
               </li>
             </ul>
-            <p v-if="piece.shown" class="move">{{ facts.misreading(piece.misreading).move }}</p>
+            <p v-if="piece.shown" class="move mb-07">{{ facts.misreading(piece.misreading).move }}</p>
             <BButton
               v-if="piece.shown"
               variant="outline-primary"
@@ -191,7 +196,7 @@ const shown = computed(() =>
             <SparkLine :values="shares" :most="100" />
           </BCard>
         </aside>
-        <section class="all" aria-labelledby="all-head">
+        <section class="all col-all" aria-labelledby="all-head">
           <div class="d-flex flex-wrap align-items-center gap-3 mb-2">
             <h2 id="all-head" class="eyebrow m-0">Every answer, the newest first</h2>
             <BFormSelect
@@ -250,10 +255,6 @@ const shown = computed(() =>
   width: auto;
 }
 
-.verdict {
-  font-size: 1.2rem;
-}
-
 .columns {
   grid-template-columns: minmax(0, 1fr) minmax(17rem, 22rem);
 }
@@ -265,32 +266,15 @@ aside {
   align-content: start;
 }
 
-h3 {
-  font-size: 1.3rem;
-}
-
-.hits {
-  margin: 0 0 0.5rem;
-}
-
 .faint {
   opacity: 1;
   border-style: dashed;
 }
 
 .dials {
-  margin: 0 0 0.7rem;
-
   li {
     width: 7.5rem;
-    text-align: center;
-    font-size: 0.9rem;
-    line-height: 1.2;
   }
-}
-
-.move {
-  margin-bottom: 0.7rem;
 }
 
 .settle {
@@ -298,13 +282,8 @@ h3 {
 }
 
 .can {
-  gap: 1.1rem;
-
   li {
     width: 6.2rem;
-    text-align: center;
-    line-height: 1.2;
-    font-size: 0.95rem;
   }
 
   .quiet {
@@ -314,10 +293,6 @@ h3 {
   .coming .dial {
     opacity: 0.45;
   }
-}
-
-.all {
-  grid-column: 1 / -1;
 }
 
 table {

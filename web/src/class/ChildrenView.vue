@@ -38,13 +38,16 @@ const shape = (state: string | undefined): (typeof STATES)[number] =>
   <div class="page by-steps">
     <div class="page-head">
       <h1>{{ classes.current?.name ?? "Class" }}</h1>
-      <ul class="legend d-flex flex-wrap list-unstyled m-0 p-0" aria-label="What the shapes say">
+      <ul
+        class="d-flex flex-wrap list-unstyled m-0 p-0 row-gap-02 column-gap-12"
+        aria-label="What the shapes say"
+      >
         <li v-for="state in STATES" :key="state.id">
           <i class="bi" :class="[state.icon, state.id]" aria-hidden="true"></i>
           {{ state.word }}
         </li>
         <li>
-          <i class="bi bi-flag flag ms-1" aria-hidden="true"></i>
+          <i class="bi bi-flag flag ms-1 fs-80 tone-misread" aria-hidden="true"></i>
           stumbles here
         </li>
         <li v-if="newly">
@@ -115,7 +118,7 @@ const shape = (state: string | undefined): (typeof STATES)[number] =>
               <span v-if="child.newly_secure.includes(step.id)" class="new ms-1">new</span>
               <i
                 v-if="child.stumbles.includes(step.id)"
-                class="bi bi-flag flag ms-1"
+                class="bi bi-flag flag ms-1 fs-80 tone-misread"
                 title="stumbles here"
                 aria-hidden="true"
               ></i>
@@ -130,10 +133,6 @@ const shape = (state: string | undefined): (typeof STATES)[number] =>
 </template>
 
 <style scoped lang="scss">
-.legend {
-  gap: 0.2rem 1.2rem;
-}
-
 table {
   border-collapse: collapse;
   width: 100%;
@@ -215,11 +214,6 @@ tbody th {
 
 .stumbles {
   background: var(--v-misread-tint);
-}
-
-.flag {
-  font-size: 0.8rem;
-  color: var(--v-misread);
 }
 
 .next {

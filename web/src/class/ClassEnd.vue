@@ -43,11 +43,11 @@ const erase = (typed: string): Promise<boolean> =>
       <FieldGroup id="next-name" v-slot="{ state }" label="The new class" :wrong="wrong('name', 'child_ids')">
         <BFormInput id="next-name" v-model="name" maxlength="60" :state="state" />
       </FieldGroup>
-      <details>
+      <details class="mb-3">
         <summary>{{ countedChildren(going.length) }} move up; who stays?</summary>
         <BFormCheckboxGroup
           v-model="staying"
-          class="stay"
+          class="stay mx-0 mt-2 mb-3"
           :options="schoolClass.children.map((child) => ({ value: child.id, text: child.name }))"
           aria-label="Who stays"
         />
@@ -89,10 +89,5 @@ const erase = (typed: string): Promise<boolean> =>
 .stay {
   display: grid;
   grid-template-columns: repeat(auto-fill, minmax(8rem, 1fr));
-  margin: 0.5rem 0 1rem;
-}
-
-details {
-  margin-bottom: 1rem;
 }
 </style>

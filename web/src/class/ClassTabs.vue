@@ -10,7 +10,7 @@ const TABS = [
 
 <template>
   <nav aria-label="Parts of Class" class="no-print">
-    <BNav underline class="tabs">
+    <BNav underline class="tabs mb-125">
       <BNavItem
         v-for="tab in TABS"
         :key="tab.name"
@@ -29,8 +29,6 @@ const TABS = [
   --bs-nav-link-padding-y: 0.35rem;
   --bs-nav-underline-border-width: 3px;
   --bs-nav-underline-gap: 1.25rem;
-
-  margin-bottom: 1.25rem;
   border-bottom: 1px solid var(--v-line);
 
   :deep(.active) {

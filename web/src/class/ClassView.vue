@@ -49,7 +49,7 @@ function go(id: unknown): void {
   <div class="page">
     <div class="page-head">
       <h1>What the answers say</h1>
-      <div v-if="options.length" class="actions">
+      <div v-if="options.length" class="actions mw-100">
         <label class="visually-hidden" for="which">Check</label>
         <BFormSelect id="which" :model-value="check?.id" :options="options" @update:model-value="go" />
         <BButton
@@ -75,7 +75,7 @@ function go(id: unknown): void {
     </NothingYet>
     <p v-else-if="!findings" class="quiet" aria-live="polite">Looking at the answers…</p>
     <div v-else class="columns d-grid gap-4 align-items-start">
-      <div class="side d-grid">
+      <div class="side d-grid gap-125">
         <TomorrowCard v-if="findings.shared.length" :shared="findings.shared" />
         <BCard v-else>
           <h2>No misreading shows in these answers.</h2>
@@ -103,10 +103,6 @@ function go(id: unknown): void {
 </template>
 
 <style scoped lang="scss">
-.actions {
-  max-width: 100%;
-}
-
 .actions select {
   width: auto;
   max-width: 100%;
@@ -115,10 +111,6 @@ function go(id: unknown): void {
 /* A wide table scrolls by itself, never the page. */
 .columns {
   grid-template-columns: minmax(20rem, 27rem) minmax(0, 1fr);
-}
-
-.side {
-  gap: 1.25rem;
 }
 
 .also {

@@ -115,11 +115,11 @@ async function lesson(group: Group): Promise<void> {
     <p v-if="trouble || refused" role="alert" class="field-error">{{ trouble || refused }}</p>
     <NoClass v-else-if="!classes.current" what="Groups are made of the children of a class." />
     <p v-else-if="!data" class="quiet" aria-live="polite">Putting the groups together…</p>
-    <div class="groups">
+    <div class="groups d-grid gap-3">
       <section
         v-for="(group, at) in groups"
         :key="at"
-        class="d-flex flex-column"
+        class="d-flex flex-column gap-07 px-12 py-11 on-card"
         :aria-label="`Group ${at + 1}`"
       >
         <div class="head d-flex gap-3 align-items-center">
@@ -130,12 +130,14 @@ async function lesson(group: Group): Promise<void> {
             :facts="facts.of(group.times[0])"
             detail="small"
           />
-          <h2 class="m-0">
-            <span class="quiet">Group {{ at + 1 }}</span>
+          <h2 class="m-0 fs-125 lh-sm">
+            <span class="quiet d-block fs-95 fw-normal">Group {{ at + 1 }}</span>
             {{ why(group) }}
           </h2>
         </div>
-        <p v-if="group.misreadings[0]" class="move m-0">{{ facts.misreading(group.misreadings[0]).move }}</p>
+        <p v-if="group.misreadings[0]" class="move m-0 lh-135">
+          {{ facts.misreading(group.misreadings[0]).move }}
+        </p>
         <!-- By pointer and touch they are drawn over; by keys the number beside a name is another. -->
         <VueDraggable
           v-model="group.child_ids"
@@ -150,7 +152,11 @@ async function lesson(group: Group): Promise<void> {
           :force-fallback="true"
           @end="keep"
         >
-          <li v-for="child in group.child_ids" :key="child">
+          <li
+            v-for="child in group.child_ids"
+            :key="child"
+            class="d-flex align-items-center gap-03 pe-03 ps-08 py-015 rounded-20 on-shade"
+          >
             <RouterLink :to="{ name: 'child', params: { child } }" draggable="false">
               {{ names.get(child) }}
             </RouterLink>
@@ -218,32 +224,12 @@ async function lesson(group: Group): Promise<void> {
 
 <style scoped lang="scss">
 .groups {
-  display: grid;
   grid-template-columns: repeat(auto-fit, minmax(17rem, 1fr));
-  gap: 1rem;
 }
 
 section {
-  gap: 0.7rem;
-  padding: 1.1rem 1.2rem;
-  background: var(--v-card);
   border: 1px solid var(--v-line);
   border-radius: var(--v-radius);
-}
-
-h2 {
-  font-size: 1.25rem;
-  line-height: 1.25;
-
-  .quiet {
-    display: block;
-    font-size: 0.95rem;
-    font-weight: 400;
-  }
-}
-
-.move {
-  line-height: 1.35;
 }
 
 .children {
@@ -252,12 +238,6 @@ h2 {
   padding: 0;
 
   li {
-    display: flex;
-    align-items: center;
-    gap: 0.3rem;
-    padding: 0.15rem 0.3rem 0.15rem 0.8rem;
-    border-radius: 2rem;
-    background: var(--v-shade);
     cursor: grab;
   }
 

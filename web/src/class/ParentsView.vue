@@ -48,18 +48,18 @@ const print = (): void => window.print();
       </div>
       <p v-if="!record.answers.length">Nothing was asked yet: there is nothing to tell.</p>
       <template v-else>
-        <section v-if="can.length" aria-labelledby="can-head">
+        <section v-if="can.length" class="mb-4 break-avoid" aria-labelledby="can-head">
           <h2 id="can-head">{{ record.child.name }} can read</h2>
-          <ul class="list-unstyled dials">
+          <ul class="list-unstyled dials d-grid gap-3 text-center">
             <li v-for="rung in can" :key="rung.id">
               <DialFace :facts="facts.of(rung.example ?? '10:10')" />
               {{ rung.name }}
             </li>
           </ul>
         </section>
-        <section v-if="learning || nearly.length" aria-labelledby="learning-head">
+        <section v-if="learning || nearly.length" class="mb-4 break-avoid" aria-labelledby="learning-head">
           <h2 id="learning-head">Is learning now</h2>
-          <ul class="list-unstyled dials">
+          <ul class="list-unstyled dials d-grid gap-3 text-center">
             <li v-for="rung in nearly" :key="rung.id">
               <DialFace :facts="facts.of(rung.example ?? '10:10')" />
               {{ rung.name }}
@@ -71,7 +71,7 @@ const print = (): void => window.print();
           </ul>
           <p v-if="learning?.words.length">Words for it: {{ learning.words.join(", ") }}.</p>
         </section>
-        <section aria-labelledby="helps-head">
+        <section class="mb-4 break-avoid" aria-labelledby="helps-head">
           <h2 id="helps-head">What helps</h2>
           <p v-for="one in helps" :key="one.id">{{ one.move }}</p>
           <p>
@@ -91,15 +91,7 @@ const print = (): void => window.print();
 }
 
 .dials {
-  display: grid;
   grid-template-columns: repeat(auto-fill, minmax(8rem, 1fr));
-  gap: 1rem;
-  text-align: center;
-}
-
-section {
-  margin-bottom: 1.5rem;
-  break-inside: avoid;
 }
 
 p {

@@ -45,7 +45,7 @@ const file = (ending: string): string =>
 </script>
 
 <template>
-  <li>
+  <li class="d-flex flex-wrap align-items-center row-gap-1 column-gap-3 py-02 border-bottom">
     <form v-if="naming" class="d-flex gap-2 align-items-start" @submit.prevent="rename">
       <BFormInput
         ref="field"
@@ -59,7 +59,7 @@ const file = (ending: string): string =>
       <BButton type="submit" size="sm" variant="primary" :disabled="busy || !name.trim()">Keep</BButton>
       <BButton size="sm" variant="link" @click="naming = false">As it was</BButton>
     </form>
-    <RouterLink v-else class="name" :to="{ name: 'child', params: { child: child.id } }">
+    <RouterLink v-else class="name fw-bold" :to="{ name: 'child', params: { child: child.id } }">
       {{ child.name }}
     </RouterLink>
     <span v-if="!naming" class="ways d-flex flex-wrap align-items-center">
@@ -126,18 +126,8 @@ const file = (ending: string): string =>
 </template>
 
 <style scoped lang="scss">
-li {
-  display: flex;
-  flex-wrap: wrap;
-  align-items: center;
-  gap: 0.25rem 1rem;
-  padding: 0.2rem 0;
-  border-bottom: 1px solid var(--v-line);
-}
-
 .name {
   min-width: 9rem;
-  font-weight: 700;
 }
 
 .ways {

@@ -74,9 +74,9 @@ async function rename(): Promise<void> {
       </p>
       <p class="quiet">{{ classes.current.children.map((child) => child.name).join(", ") }}</p>
     </template>
-    <div v-else class="columns">
+    <div v-else class="columns d-grid gap-20 align-items-start">
       <section aria-label="Children">
-        <form class="add" novalidate @submit.prevent="add">
+        <form class="add d-grid cols-1-auto gap-06 align-items-end" novalidate @submit.prevent="add">
           <FieldGroup
             id="new-names"
             v-slot="{ state }"
@@ -102,7 +102,7 @@ async function rename(): Promise<void> {
           />
         </ul>
         <template v-if="register?.left.length">
-          <h2 class="eyebrow left">Left</h2>
+          <h2 class="eyebrow left mb-06">Left</h2>
           <ul class="list-unstyled m-0">
             <RegisterChild
               v-for="child in register.left"
@@ -117,9 +117,9 @@ async function rename(): Promise<void> {
           </ul>
         </template>
       </section>
-      <aside>
+      <aside class="d-grid gap-3">
         <BCard>
-          <h2>The class</h2>
+          <h2 class="mb-06">The class</h2>
           <form novalidate @submit.prevent="rename">
             <FieldGroup
               id="class-name"
@@ -167,30 +167,13 @@ async function rename(): Promise<void> {
 
 <style scoped lang="scss">
 .columns {
-  display: grid;
   grid-template-columns: minmax(0, 1fr) minmax(17rem, 24rem);
-  gap: 2rem;
-  align-items: start;
-}
-
-aside {
-  display: grid;
-  gap: 1rem;
 }
 
 .add {
-  display: grid;
-  grid-template-columns: minmax(0, 1fr) auto;
-  gap: 0.6rem;
-  align-items: end;
-
   .btn {
     margin-bottom: 1.1rem;
   }
-}
-
-h2 {
-  margin: 0 0 0.6rem;
 }
 
 .left {

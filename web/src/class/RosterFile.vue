@@ -128,7 +128,7 @@ async function take(): Promise<void> {
         </FieldGroup>
       </template>
       <div v-if="change" role="status">
-        <dl class="change">
+        <dl class="change d-grid cols-auto-1 row-gap-1 column-gap-075">
           <template v-if="change.added.length">
             <dt>New</dt>
             <dd>{{ change.added.join(", ") }}</dd>
@@ -203,12 +203,6 @@ async function take(): Promise<void> {
 <style scoped>
 h2 {
   margin: 0 0 0.6rem;
-}
-
-.change {
-  display: grid;
-  grid-template-columns: auto minmax(0, 1fr);
-  gap: 0.25rem 0.75rem;
 }
 
 dd {

@@ -69,23 +69,27 @@ const gone = (row: Row): string => {
     <ClassTabs />
     <p v-if="trouble" role="alert" class="field-error">{{ trouble }}</p>
     <NoClass v-else-if="!classes.current" what="Week by week needs a class." />
-    <p v-else-if="!weeks" class="quiet" aria-live="polite">Looking back…</p>
+    <p v-else-if="!weeks" class="quiet fs-90" aria-live="polite">Looking back…</p>
     <NothingYet v-else-if="!weeks.length" :to="{ name: 'new-check' }" does="Make a check">
       No answers yet.
     </NothingYet>
     <template v-else>
-      <p v-if="headline" class="headline">{{ headline }}</p>
-      <div class="two d-grid">
+      <p v-if="headline" class="fs-160 lh-sm mb-3">{{ headline }}</p>
+      <div class="two d-grid gap-5 align-items-start">
         <section aria-labelledby="secure-head">
           <h2 id="secure-head">Who is secure</h2>
           <ul class="rows list-unstyled p-0">
-            <li v-for="row in secure" :key="row.id">
+            <li
+              v-for="row in secure"
+              :key="row.id"
+              class="d-grid gap-3 align-items-center py-2 border-bottom lh-120"
+            >
               <StepDial class="row-dial" :step="row.id" />
               <span class="name">{{ facts.rung(row.id).name }}</span>
               <SparkLine :values="row.values" :most="children" />
               <span>
                 <strong>{{ row.now }} of {{ children }}</strong>
-                <span class="quiet d-block">{{ change(row) }}</span>
+                <span class="quiet d-block fs-90">{{ change(row) }}</span>
               </span>
             </li>
           </ul>
@@ -93,15 +97,20 @@ const gone = (row: Row): string => {
         <section aria-labelledby="misread-head">
           <h2 id="misread-head">What comes and goes</h2>
           <ul class="rows plain list-unstyled p-0">
-            <li v-for="row in misreadings" :key="row.id" :class="{ gone: row.now === 0 }">
+            <li
+              v-for="row in misreadings"
+              :key="row.id"
+              class="d-grid gap-3 align-items-center py-2 border-bottom lh-120"
+              :class="{ gone: row.now === 0 }"
+            >
               <span class="name">{{ facts.misreading(row.id).name }}</span>
               <SparkLine :values="row.values" :most="Math.max(8, ...row.values)" kind="bad" />
               <span>
                 <template v-if="row.now">
                   <strong>{{ countedChildren(row.now) }}</strong>
-                  <span class="quiet d-block">{{ change(row) }}</span>
+                  <span class="quiet d-block fs-90">{{ change(row) }}</span>
                 </template>
-                <span v-else class="quiet">{{ gone(row) }}</span>
+                <span v-else class="quiet fs-90">{{ gone(row) }}</span>
               </span>
             </li>
           </ul>
@@ -112,26 +121,12 @@ const gone = (row: Row): string => {
 </template>
 
 <style scoped lang="scss">
-.headline {
-  font-size: 1.6rem;
-  line-height: 1.25;
-  margin: 0 0 1rem;
-}
-
 .two {
   grid-template-columns: repeat(2, minmax(0, 1fr));
-  gap: 3rem;
-  align-items: start;
 }
 
 .rows li {
-  display: grid;
   grid-template-columns: 2.8rem minmax(7rem, 10rem) minmax(6rem, 1fr) minmax(7rem, 9rem);
-  gap: 1rem;
-  align-items: center;
-  padding: 0.5rem 0;
-  border-bottom: 1px solid var(--v-line);
-  line-height: 1.2;
 }
 
 .plain li {
@@ -141,10 +136,6 @@ const gone = (row: Row): string => {
 
 .gone .name {
   color: var(--v-quiet);
-}
-
-.quiet {
-  font-size: 0.9rem;
 }
 
 @media (max-width: 60rem) {

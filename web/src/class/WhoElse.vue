@@ -44,7 +44,7 @@ const give = (): Promise<boolean> =>
 
 <template>
   <BCard v-if="data">
-    <h2>Who else has this class</h2>
+    <h2 class="mb-06">Who else has this class</h2>
     <ul v-if="data.shares.length" class="list-unstyled">
       <li
         v-for="one in data.shares"
@@ -123,9 +123,3 @@ const give = (): Promise<boolean> =>
     </p>
   </BCard>
 </template>
-
-<style scoped>
-h2 {
-  margin: 0 0 0.6rem;
-}
-</style>

@@ -15,12 +15,17 @@ const choices = computed(() => {
 </script>
 
 <template>
-  <div ref="root" class="pad" :class="{ few: choices.length < 6 }" @keydown="rove($event, root)">
+  <div
+    ref="root"
+    class="pad align-self-center justify-self-center d-grid gap-06"
+    :class="{ few: choices.length < 6 }"
+    @keydown="rove($event, root)"
+  >
     <BButton
       v-for="choice in choices"
       :key="choice"
       variant="bare"
-      class="key"
+      class="key fs-150"
       :class="{ chosen: texts[0] === choice }"
       :aria-pressed="texts[0] === choice"
       :disabled="over"
@@ -33,11 +38,7 @@ const choices = computed(() => {
 
 <style scoped>
 .pad {
-  align-self: center;
-  justify-self: center;
-  display: grid;
   grid-template-columns: repeat(4, 1fr);
-  gap: 0.6rem;
   width: min(26rem, 100%);
 }
 
@@ -47,7 +48,6 @@ const choices = computed(() => {
 
 .key {
   min-height: 3.6rem;
-  font-size: 1.5rem;
 }
 
 @media (max-height: 28rem) {

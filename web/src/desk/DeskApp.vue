@@ -29,7 +29,7 @@ async function leaveFor(): Promise<void> {
 </script>
 
 <template>
-  <div class="desk">
+  <div class="desk d-flex flex-column overflow-hidden">
     <DeskBar
       v-if="here.state"
       :name="here.state.child.name"
@@ -39,7 +39,7 @@ async function leaveFor(): Promise<void> {
       :counting="here.phase !== 'ended' && !own"
       @leave="leaveFor"
     />
-    <p class="news" :class="{ shown: notice }" role="status">
+    <p class="news d-none m-0 px-3 py-035 on-slip-tint text-center" :class="{ shown: notice }" role="status">
       {{ notice }}
     </p>
     <JoinDesk v-if="here.phase === 'joining'" @joined="open" />
@@ -65,44 +65,27 @@ async function leaveFor(): Promise<void> {
       @own="own = true"
       @leave="leaveFor"
     />
-    <main v-else-if="here.phase === 'waiting'" class="middle">
-      <h1>You have done all that is on this device.</h1>
+    <main v-else-if="here.phase === 'waiting'" class="middle m-auto p-4 text-center fs-125">
+      <h1 class="fs-160">You have done all that is on this device.</h1>
       <p>Your answers are kept. It goes on when the network is back.</p>
     </main>
-    <main v-else class="middle" aria-live="polite"><p>One moment…</p></main>
+    <main v-else class="middle m-auto p-4 text-center fs-125" aria-live="polite"><p>One moment…</p></main>
   </div>
 </template>
 
 <style scoped lang="scss">
 .desk {
-  display: flex;
-  flex-direction: column;
   height: 100vh;
   height: 100dvh;
-  overflow: hidden;
 }
 
 .news {
-  display: none;
-  margin: 0;
-  padding: 0.35rem 1rem;
-  background: var(--v-slip-tint);
-  text-align: center;
-
   &.shown {
     display: block;
   }
 }
 
 .middle {
-  margin: auto;
-  padding: 1.5rem;
   max-width: 34rem;
-  text-align: center;
-  font-size: 1.25rem;
-
-  h1 {
-    font-size: 1.6rem;
-  }
 }
 </style>

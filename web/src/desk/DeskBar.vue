@@ -26,9 +26,9 @@ const DOTS = 14;
 </script>
 
 <template>
-  <header class="bar">
-    <strong class="name">{{ name }}</strong>
-    <p class="far" :class="{ asked: sure }">
+  <header class="bar d-grid align-items-center gap-2 border-bottom">
+    <strong class="name fs-115 overflow-hidden text-ellipsis text-nowrap">{{ name }}</strong>
+    <p class="far d-flex gap-035 m-0" :class="{ asked: sure }">
       <template v-if="counting">
         <span class="visually-hidden">{{ done }} of {{ of }} done</span>
         <template v-if="of <= DOTS">
@@ -43,7 +43,7 @@ const DOTS = 14;
         <span v-else aria-hidden="true">{{ done }} of {{ of }}</span>
       </template>
     </p>
-    <span class="tools">
+    <span class="tools justify-self-end d-flex align-items-center">
       <BButton
         v-if="voice.has.value"
         variant="bare"
@@ -84,25 +84,8 @@ const DOTS = 14;
 
 <style scoped>
 .bar {
-  display: grid;
   grid-template-columns: 1fr auto 1fr;
-  align-items: center;
-  gap: 0.5rem;
   padding: 0.3rem max(0.75rem, env(safe-area-inset-right)) 0.3rem max(1rem, env(safe-area-inset-left));
-  border-bottom: 1px solid var(--v-line);
-}
-
-.name {
-  font-size: 1.15rem;
-  overflow: hidden;
-  text-overflow: ellipsis;
-  white-space: nowrap;
-}
-
-.far {
-  display: flex;
-  gap: 0.35rem;
-  margin: 0;
 }
 
 .sure {
@@ -120,12 +103,6 @@ const DOTS = 14;
 .dot.full {
   background: var(--v-ink);
   border-color: var(--v-ink);
-}
-
-.tools {
-  justify-self: end;
-  display: flex;
-  align-items: center;
 }
 
 @media (max-height: 30rem) {

@@ -29,16 +29,18 @@ defineExpose({ type });
 </script>
 
 <template>
-  <div class="digits-entry">
-    <p class="line" aria-live="polite">
+  <div class="digits-entry d-flex flex-column align-items-center justify-content-center gap-06 min-h-0">
+    <p class="line m-0 fw-bold text-center" aria-live="polite">
       <span class="visually-hidden">Your answer:</span>
       {{ text }}
     </p>
-    <div v-if="!over" ref="root" class="pad" @keydown="rove($event, root)">
-      <BButton v-for="key in keys" :key="key" variant="bare" class="key" @click="add(key)">{{ key }}</BButton>
+    <div v-if="!over" ref="root" class="pad d-grid gap-2" @keydown="rove($event, root)">
+      <BButton v-for="key in keys" :key="key" variant="bare" class="key fs-160" @click="add(key)">
+        {{ key }}
+      </BButton>
       <BButton
         variant="bare"
-        class="key"
+        class="key fs-160"
         :disabled="!text"
         aria-label="Take the last one back"
         @click="takeBack"
@@ -50,36 +52,21 @@ defineExpose({ type });
 </template>
 
 <style scoped>
-.digits-entry {
-  display: flex;
-  flex-direction: column;
-  align-items: center;
-  justify-content: center;
-  gap: 0.6rem;
-  min-height: 0;
-}
-
 .line {
   min-width: 9rem;
   min-height: 3.4rem;
-  margin: 0;
   border-bottom: 3px solid var(--v-ink);
   font-size: 2.2rem;
-  font-weight: 700;
   line-height: 3.4rem;
-  text-align: center;
 }
 
 .pad {
-  display: grid;
   grid-template-columns: repeat(3, 1fr);
-  gap: 0.5rem;
   width: min(24rem, 100%);
 }
 
 .key {
   min-height: clamp(2.9rem, 7vh, 4.6rem);
-  font-size: 1.6rem;
 }
 
 @media (orientation: landscape) and (max-height: 34rem) {

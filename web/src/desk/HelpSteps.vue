@@ -47,8 +47,8 @@ onMounted(() => {
 </script>
 
 <template>
-  <main class="help">
-    <div class="face">
+  <main class="help flex-1 min-h-0 d-grid row-gap-06 column-gap-20 px-3 pt-06 pb-09">
+    <div class="face min-h-0 d-flex align-items-center justify-content-center">
       <DialFace :facts="hands" :margin="16" :lit="lit" label="The same clock">
         <template #under>
           <DialLenses :lenses="NO_LENSES" :lights="lights" past-word="" to-word="" />
@@ -56,34 +56,32 @@ onMounted(() => {
         <template #over><DialLights :lights="lights" /></template>
       </DialFace>
     </div>
-    <section class="said">
-      <h1>Look, step by step</h1>
-      <ol aria-live="polite">
-        <li v-for="(one, place) in help.steps.slice(0, at + 1)" :key="place" :class="{ now: place === at }">
+    <section class="said align-self-center">
+      <h1 class="mb-2 fs-130 tone-quiet">Look, step by step</h1>
+      <ol class="d-grid gap-2 m-0 p-0 list-none lh-130" aria-live="polite">
+        <li
+          v-for="(one, place) in help.steps.slice(0, at + 1)"
+          :key="place"
+          class="tone-quiet"
+          :class="{ now: place === at }"
+        >
           {{ one.sentence }}
         </li>
       </ol>
     </section>
-    <BButton ref="forward" variant="bare" class="go" @click="go">{{ last ? "Go on" : "Next step" }}</BButton>
+    <BButton ref="forward" variant="bare" class="go justify-self-end" @click="go">
+      {{ last ? "Go on" : "Next step" }}
+    </BButton>
   </main>
 </template>
 
 <style scoped lang="scss">
 .help {
-  flex: 1;
-  min-height: 0;
-  display: grid;
   grid-template: "face" minmax(0, 1fr) "said" auto "go" auto / minmax(0, 1fr);
-  gap: 0.6rem 2rem;
-  padding: 0.6rem 1rem 0.9rem;
 }
 
 .face {
   grid-area: face;
-  min-height: 0;
-  display: flex;
-  align-items: center;
-  justify-content: center;
 }
 
 .face :deep(.dial) {
@@ -94,28 +92,11 @@ onMounted(() => {
 
 .said {
   grid-area: said;
-  align-self: center;
   min-height: 8.5rem;
 }
 
-h1 {
-  margin: 0 0 0.5rem;
-  font-size: 1.3rem;
-  color: var(--v-quiet);
-}
-
 ol {
-  display: grid;
-  gap: 0.5rem;
-  margin: 0;
-  padding: 0;
-  list-style: none;
   font-size: clamp(1.1rem, 1.4vw + 0.7rem, 1.5rem);
-  line-height: 1.3;
-}
-
-li {
-  color: var(--v-quiet);
 }
 
 .now {
@@ -125,7 +106,6 @@ li {
 
 .go {
   grid-area: go;
-  justify-self: end;
 }
 
 @media (orientation: landscape) {

@@ -93,16 +93,18 @@ onMounted(() => (code.value ? void enterKept() : field.value?.focus()));
 </script>
 
 <template>
-  <main class="join">
+  <main class="join min-h-0 overflow-y-auto d-flex align-items-center p-3">
     <template v-if="!door">
       <img src="/favicon.svg" alt="" width="56" height="56" />
-      <h1 ref="heading" tabindex="-1"><label for="code">Class code</label></h1>
-      <form @submit.prevent="enter">
+      <h1 ref="heading" class="fs-160 my-075 text-center" tabindex="-1">
+        <label for="code">Class code</label>
+      </h1>
+      <form class="d-flex flex-wrap justify-content-center gap-075" @submit.prevent="enter">
         <BFormInput
           id="code"
           ref="field"
           v-model="code"
-          class="code"
+          class="code text-center"
           maxlength="12"
           autocomplete="off"
           autocapitalize="characters"
@@ -112,34 +114,40 @@ onMounted(() => (code.value ? void enterKept() : field.value?.focus()));
         />
         <BButton variant="bare" type="submit" class="go" :disabled="busy || !code.trim()">Go</BButton>
       </form>
-      <p id="join-trouble" role="alert" class="trouble">{{ trouble }}</p>
-      <p v-if="!trouble" class="hint">It is on the board.</p>
+      <p id="join-trouble" role="alert" class="trouble my-04 tone-misread fw-bold text-center">
+        {{ trouble }}
+      </p>
+      <p v-if="!trouble" class="hint tone-quiet">It is on the board.</p>
     </template>
 
     <template v-else-if="!child">
-      <h1 ref="heading" tabindex="-1">{{ door.class_name }}: who are you?</h1>
-      <ul class="names">
+      <h1 ref="heading" class="fs-160 my-075 text-center" tabindex="-1">
+        {{ door.class_name }}: who are you?
+      </h1>
+      <ul class="names d-grid gap-06 mb-075 p-0 list-none">
         <li v-for="one in door.children" :key="one.id">
-          <BButton variant="bare" class="key" @click="pick(one)">{{ one.name }}</BButton>
+          <BButton variant="bare" class="key w-100 text-anywhere" @click="pick(one)">{{ one.name }}</BButton>
         </li>
       </ul>
       <BButton variant="bare" class="plain" @click="back">Another code</BButton>
     </template>
 
     <template v-else>
-      <h1 ref="heading" tabindex="-1">{{ child.name }}: your three pictures</h1>
-      <p class="places" aria-live="polite">
-        <span v-for="(picture, place) in places" :key="place" class="place" :class="{ full: picture }">
+      <h1 ref="heading" class="fs-160 my-075 text-center" tabindex="-1">
+        {{ child.name }}: your three pictures
+      </h1>
+      <p class="places d-flex gap-08 m-0" aria-live="polite">
+        <span v-for="(picture, place) in places" :key="place" class="place p-2" :class="{ full: picture }">
           <PictureMark v-if="picture" :id="picture" label />
         </span>
       </p>
-      <p role="alert" class="trouble">{{ trouble }}</p>
-      <div class="pictures" :class="{ busy }">
+      <p role="alert" class="trouble my-04 tone-misread fw-bold text-center">{{ trouble }}</p>
+      <div class="pictures d-grid gap-06" :class="{ busy }">
         <BButton
           v-for="picture in door.pictures"
           :key="picture"
           variant="bare"
-          class="key"
+          class="key square p-06"
           :disabled="busy"
           :aria-disabled="chosen.includes(picture)"
           :aria-label="PICTURES[picture]?.name"
@@ -148,7 +156,7 @@ onMounted(() => (code.value ? void enterKept() : field.value?.focus()));
           <PictureMark :id="picture" />
         </BButton>
       </div>
-      <p class="ways">
+      <p class="ways d-flex gap-3 mt-06 mb-0">
         <BButton variant="bare" class="plain" @click="back">Not {{ child.name }}</BButton>
         <BButton
           variant="bare"
@@ -166,12 +174,7 @@ onMounted(() => (code.value ? void enterKept() : field.value?.focus()));
 <style scoped lang="scss">
 .join {
   flex: 1;
-  min-height: 0;
-  overflow-y: auto;
-  display: flex;
   flex-direction: column;
-  align-items: center;
-  padding: 1rem;
 
   &::before,
   &::after {
@@ -181,20 +184,9 @@ onMounted(() => (code.value ? void enterKept() : field.value?.focus()));
 }
 
 h1 {
-  font-size: 1.6rem;
-  margin: 0.75rem 0;
-  text-align: center;
-
   &:focus {
     outline: none;
   }
-}
-
-form {
-  display: flex;
-  flex-wrap: wrap;
-  justify-content: center;
-  gap: 0.75rem;
 }
 
 .code {
@@ -205,49 +197,26 @@ form {
   background: var(--v-card);
   font: inherit;
   font-size: 2.2rem;
-  text-align: center;
   text-transform: uppercase;
   letter-spacing: 0.12em;
 }
 
 .trouble {
   min-height: 1.6em;
-  margin: 0.4rem 0;
-  color: var(--v-misread);
-  font-weight: 700;
-  text-align: center;
-}
-
-.hint {
-  color: var(--v-quiet);
 }
 
 .names {
-  display: grid;
   grid-template-columns: repeat(auto-fill, minmax(8.5rem, 1fr));
-  gap: 0.6rem;
   width: min(60rem, 100%);
-  margin: 0 0 0.75rem;
-  padding: 0;
-  list-style: none;
 
   .key {
-    width: 100%;
     min-height: 3.4rem;
-    overflow-wrap: anywhere;
   }
-}
-
-.places {
-  display: flex;
-  gap: 0.8rem;
-  margin: 0;
 }
 
 .place {
   width: 4.5rem;
   height: 4.5rem;
-  padding: 0.5rem;
   border: 2px dashed var(--v-edge);
   border-radius: 0.8rem;
 
@@ -258,24 +227,11 @@ form {
 }
 
 .pictures {
-  display: grid;
   grid-template-columns: repeat(4, minmax(4rem, 5.6rem));
-  gap: 0.6rem;
-
-  .key {
-    aspect-ratio: 1;
-    padding: 0.6rem;
-  }
 
   .key[aria-disabled="true"] {
     opacity: 0.35;
   }
-}
-
-.ways {
-  display: flex;
-  gap: 1rem;
-  margin: 0.6rem 0 0;
 }
 
 @media (min-width: 48rem) and (max-height: 50rem) {

@@ -37,67 +37,41 @@ const when = computed(() => {
 </script>
 
 <template>
-  <div v-if="item" class="looks-at" :class="{ dialled: dial }">
-    <p v-if="item.said" class="said">
+  <div
+    v-if="item"
+    class="d-flex flex-column align-items-center justify-content-center gap-04 min-h-0"
+    :class="{ dialled: dial }"
+  >
+    <p v-if="item.said" class="said m-0 text-center px-12 py-04 on-card fs-125">
       Somebody said:
       <strong>{{ item.said }}</strong>
     </p>
-    <div v-if="dial" class="face">
+    <div v-if="dial" class="face flex-1 min-h-0 w-100 d-flex align-items-center justify-content-center">
       <DialFace :facts="facts" :hands="hands" :numerals="!bare" :marks="!bare" :label="label" :margin="3">
         <template v-if="lights.length" #over><DialLights :lights="lights" /></template>
       </DialFace>
     </div>
-    <p v-if="numerals.length" class="when">From the {{ numerals[0] }} to the {{ numerals[1] }}.</p>
-    <p v-if="!dial" class="shown">{{ item.shown }}</p>
-    <p v-if="when" class="when">{{ when }}</p>
+    <p v-if="numerals.length" class="when m-0 text-center fs-125">
+      From the {{ numerals[0] }} to the {{ numerals[1] }}.
+    </p>
+    <p v-if="!dial" class="shown m-0 text-center fw-bold lh-120">{{ item.shown }}</p>
+    <p v-if="when" class="when m-0 text-center fs-125">{{ when }}</p>
   </div>
 </template>
 
 <style scoped>
-.looks-at {
-  display: flex;
-  flex-direction: column;
-  align-items: center;
-  justify-content: center;
-  gap: 0.4rem;
-  min-height: 0;
-}
-
-.face {
-  flex: 1;
-  min-height: 0;
-  width: 100%;
-  display: flex;
-  align-items: center;
-  justify-content: center;
-}
-
 .face > :deep(.dial) {
   height: 100%;
   width: auto;
   max-width: 100%;
 }
 
-p {
-  margin: 0;
-  text-align: center;
-}
-
 .said {
-  padding: 0.4rem 1.2rem;
   border: 2px solid var(--v-line);
   border-radius: 1.2rem 1.2rem 1.2rem 0.2rem;
-  background: var(--v-card);
-  font-size: 1.25rem;
 }
 
 .shown {
   font-size: clamp(1.9rem, 7vmin, 3.6rem);
-  font-weight: 700;
-  line-height: 1.2;
-}
-
-.when {
-  font-size: 1.25rem;
 }
 </style>

@@ -33,14 +33,19 @@ defineExpose({
 </script>
 
 <template>
-  <div class="mistake">
-    <div v-if="!cause" ref="root" class="causes" @keydown="rove($event, root)">
+  <div class="mistake d-flex flex-column justify-content-center gap-04 min-h-0">
+    <div
+      v-if="!cause"
+      ref="root"
+      class="causes d-grid gap-07 align-self-center"
+      @keydown="rove($event, root)"
+    >
       <BButton v-for="one in options" :key="one.id" variant="bare" class="key" @click="cause = one.id">
         {{ one.name }}
       </BButton>
     </div>
     <template v-else>
-      <p class="cause">
+      <p class="d-flex align-items-center justify-content-center gap-2 m-0">
         <span>
           <strong>{{ named }}.</strong>
           And what time is it?
@@ -53,30 +58,11 @@ defineExpose({
 </template>
 
 <style scoped>
-.mistake {
-  display: flex;
-  flex-direction: column;
-  justify-content: center;
-  gap: 0.4rem;
-  min-height: 0;
-}
-
 .causes {
-  display: grid;
-  gap: 0.7rem;
   width: min(28rem, 100%);
-  align-self: center;
 }
 
 .causes .key {
   min-height: 3.6rem;
-}
-
-.cause {
-  display: flex;
-  align-items: center;
-  justify-content: center;
-  gap: 0.5rem;
-  margin: 0;
 }
 </style>

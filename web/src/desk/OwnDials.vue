@@ -20,55 +20,26 @@ onMounted(async () => {
 </script>
 
 <template>
-  <main class="own">
-    <header>
-      <h1>{{ dials?.length ? `The clocks I can read: ${dials.length}` : "The clocks I can read" }}</h1>
+  <main class="own flex-1 min-h-0 overflow-y-auto px-12 py-08">
+    <header class="d-flex align-items-center justify-content-between gap-3 mb-3">
+      <h1 class="m-0 fs-150">
+        {{ dials?.length ? `The clocks I can read: ${dials.length}` : "The clocks I can read" }}
+      </h1>
       <BButton variant="bare" class="key" @click="$emit('back')">Back</BButton>
     </header>
     <p v-if="trouble" role="alert">{{ trouble }}</p>
     <p v-else-if="dials && !dials.length">Here comes every clock that you read rightly.</p>
-    <ul v-else-if="dials">
+    <ul v-else-if="dials" class="d-grid gap-12 m-0 p-0 list-none text-center">
       <li v-for="dial in dials" :key="dial.words">
         <DialFace :facts="dial" :margin="3" />
-        <span>{{ dial.words }}</span>
+        <span class="d-block mt-03">{{ dial.words }}</span>
       </li>
     </ul>
   </main>
 </template>
 
 <style scoped>
-.own {
-  flex: 1;
-  min-height: 0;
-  overflow-y: auto;
-  padding: 0.8rem 1.2rem;
-}
-
-header {
-  display: flex;
-  align-items: center;
-  justify-content: space-between;
-  gap: 1rem;
-  margin-bottom: 1rem;
-}
-
-h1 {
-  margin: 0;
-  font-size: 1.5rem;
-}
-
 ul {
-  display: grid;
   grid-template-columns: repeat(auto-fill, minmax(7.5rem, 1fr));
-  gap: 1.2rem;
-  margin: 0;
-  padding: 0;
-  list-style: none;
-  text-align: center;
-}
-
-li span {
-  display: block;
-  margin-top: 0.3rem;
 }
 </style>

@@ -38,12 +38,12 @@ function pressCard(text: string): void {
 </script>
 
 <template>
-  <div class="pairs-entry">
-    <ul class="clocks">
-      <li v-for="(item, at) in turn.items" :key="item.id">
+  <div class="pairs-entry d-grid gap-3 min-h-0 justify-self-center">
+    <ul class="clocks m-0">
+      <li v-for="(item, at) in turn.items" :key="item.id" class="min-h-0">
         <BButton
           variant="bare"
-          class="key"
+          class="key position-relative w-100 h-100 p-2"
           :class="{ chosen: clock === at, joined: texts[at] }"
           :aria-pressed="clock === at"
           :aria-label="`Clock ${LETTERS[at]}${texts[at] ? `, with ${texts[at]}` : ''}`"
@@ -51,22 +51,27 @@ function pressCard(text: string): void {
           @click="pressClock(at)"
         >
           <DialFace :facts="handsOf(item)" :margin="3" />
-          <span class="badge" aria-hidden="true">{{ LETTERS[at] }}</span>
+          <span class="badge position-absolute rounded-05 on-shade fs-110 text-center" aria-hidden="true">
+            {{ LETTERS[at] }}
+          </span>
         </BButton>
       </li>
     </ul>
-    <ul class="cards">
-      <li v-for="text in turn.cards" :key="text">
+    <ul class="cards m-0">
+      <li v-for="text in turn.cards" :key="text" class="min-h-0">
         <BButton
           variant="bare"
-          class="key"
+          class="key position-relative w-100 h-100 p-2 fw-bold"
           :class="{ chosen: card === text, joined: letterOf.get(text) }"
           :aria-pressed="card === text"
           :disabled="over"
           @click="pressCard(text)"
         >
           {{ text }}
-          <span v-if="letterOf.get(text)" class="badge">
+          <span
+            v-if="letterOf.get(text)"
+            class="badge position-absolute rounded-05 on-shade fs-110 text-center"
+          >
             <span class="visually-hidden">with clock</span>
             {{ letterOf.get(text) }}
           </span>
@@ -78,12 +83,8 @@ function pressCard(text: string): void {
 
 <style scoped lang="scss">
 .pairs-entry {
-  display: grid;
   grid-template-rows: minmax(0, 1fr) auto;
-  gap: 1rem;
-  min-height: 0;
   width: min(70rem, 100%);
-  justify-self: center;
 }
 
 ul {
@@ -92,26 +93,13 @@ ul {
   grid-auto-columns: minmax(0, 1fr);
   gap: 0.8rem;
   min-height: 0;
-  margin: 0;
   padding: 0;
   list-style: none;
-}
-
-li {
-  min-height: 0;
-}
-
-.key {
-  position: relative;
-  width: 100%;
-  height: 100%;
-  padding: 0.5rem;
 }
 
 .cards .key {
   min-height: 4rem;
   font-size: 1.7rem;
-  font-weight: 700;
 }
 
 .key.joined {
@@ -128,15 +116,10 @@ li {
 }
 
 .badge {
-  position: absolute;
   top: 0.35rem;
   left: 0.35rem;
   min-width: 1.7rem;
-  border-radius: 0.5rem;
-  background: var(--v-shade);
-  font-size: 1.1rem;
   line-height: 1.7rem;
-  text-align: center;
 }
 
 .joined .badge {

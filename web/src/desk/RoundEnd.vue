@@ -20,11 +20,11 @@ onMounted(() => {
 </script>
 
 <template>
-  <main class="end">
+  <main class="end m-auto p-4 text-center">
     <h1 ref="heading" tabindex="-1">{{ open ? "That was the last one." : "The desk is closed." }}</h1>
-    <p v-if="end" class="well">{{ end.well }}</p>
-    <p v-if="end?.watch" class="watch">{{ end.watch }}</p>
-    <div class="ways">
+    <p v-if="end" class="well mt-4 mb-3 fs-150 lh-140 tone-right fw-bold">{{ end.well }}</p>
+    <p v-if="end?.watch" class="watch mb-4 fs-130 lh-140">{{ end.watch }}</p>
+    <div class="ways d-flex flex-wrap justify-content-center gap-08">
       <BButton v-if="open && kind === 'practice'" variant="bare" class="go" @click="$emit('again')">
         Once more
       </BButton>
@@ -38,10 +38,7 @@ onMounted(() => {
 
 <style scoped>
 .end {
-  margin: auto;
-  padding: 1.5rem;
   max-width: 40rem;
-  text-align: center;
 }
 
 h1 {
@@ -50,27 +47,6 @@ h1 {
 
 h1:focus {
   outline: none;
-}
-
-.well {
-  margin: 1.5rem 0 1rem;
-  font-size: 1.5rem;
-  line-height: 1.4;
-  color: var(--v-right);
-  font-weight: 700;
-}
-
-.watch {
-  margin: 0 0 1.5rem;
-  font-size: 1.3rem;
-  line-height: 1.4;
-}
-
-.ways {
-  display: flex;
-  flex-wrap: wrap;
-  justify-content: center;
-  gap: 0.8rem;
 }
 
 .ways .key {

@@ -68,10 +68,10 @@ defineExpose({ type });
 </script>
 
 <template>
-  <div class="set">
+  <div class="set d-flex align-items-center justify-content-center min-h-0 min-w-0">
     <div
       ref="root"
-      class="turning"
+      class="turning square rounded-circle touch-none user-select-none"
       :class="{ dragging }"
       role="slider"
       tabindex="0"
@@ -94,20 +94,11 @@ defineExpose({ type });
 
 <style scoped>
 .set {
-  display: flex;
-  align-items: center;
-  justify-content: center;
-  min-height: 0;
-  min-width: 0;
   container-type: size;
 }
 
 .turning {
   width: min(100cqw, 100cqh);
-  aspect-ratio: 1;
-  border-radius: 50%;
-  touch-action: none;
-  user-select: none;
   cursor: grab;
 }
 

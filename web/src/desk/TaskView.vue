@@ -113,10 +113,10 @@ onMounted(() => {
     :from="turn.entry === 'hands' ? handsIn(texts[0] ?? '') : undefined"
     @next="emit('next')"
   />
-  <main v-else class="task" :class="turn.entry">
-    <h1 ref="heading" class="ask" tabindex="-1">{{ turn.ask }}</h1>
+  <main v-else class="task flex-1 min-h-0 d-grid row-gap-2 column-gap-125" :class="turn.entry">
+    <h1 ref="heading" class="ask m-0 text-center" tabindex="-1">{{ turn.ask }}</h1>
     <LooksAt v-if="turn.entry !== 'pairs'" class="looks" :turn="turn" />
-    <section class="answer" :aria-label="over ? 'Your answer' : 'Answer'">
+    <section class="answer min-h-0 d-grid" :aria-label="over ? 'Your answer' : 'Answer'">
       <component
         :is="ENTRIES[turn.entry]"
         ref="entry"
@@ -125,7 +125,11 @@ onMounted(() => {
         :turn="turn"
         :over="over"
       />
-      <p class="told" :class="[tone, { said: sentence }]" role="status">
+      <p
+        class="told d-flex align-items-center justify-content-center gap-07 m-0 lh-130"
+        :class="[tone, { said: sentence }]"
+        role="status"
+      >
         <svg
           v-if="sentence && tone !== 'plain'"
           viewBox="0 0 24 24"
@@ -140,7 +144,7 @@ onMounted(() => {
         <span>{{ sentence }}</span>
       </p>
     </section>
-    <footer class="foot">
+    <footer class="foot d-flex align-items-center justify-content-end gap-3 justify-self-center">
       <BButton
         v-if="over"
         ref="forward"
@@ -160,10 +164,6 @@ onMounted(() => {
 
 <style scoped lang="scss">
 .task {
-  flex: 1;
-  min-height: 0;
-  display: grid;
-  gap: 0.5rem 1.25rem;
   padding: 0.6rem max(1rem, env(safe-area-inset-right)) max(0.8rem, env(safe-area-inset-bottom))
     max(1rem, env(safe-area-inset-left));
   grid-template: "ask" auto "looks" minmax(10rem, 1fr) "answer" auto "foot" auto / minmax(0, 1fr);
@@ -179,9 +179,7 @@ onMounted(() => {
 
 .ask {
   grid-area: ask;
-  margin: 0;
   font-size: clamp(1.25rem, 3.2vmin + 0.5rem, 1.9rem);
-  text-align: center;
 }
 
 .looks {
@@ -191,31 +189,18 @@ onMounted(() => {
 
 .answer {
   grid-area: answer;
-  min-height: 0;
-  display: grid;
   grid-template-rows: minmax(0, 1fr) auto;
 }
 
 .foot {
   grid-area: foot;
-  display: flex;
-  align-items: center;
-  justify-content: flex-end;
-  gap: 1rem;
   min-height: 4.2rem;
   width: min(70rem, 100%);
-  justify-self: center;
 }
 
 .told {
-  display: flex;
-  align-items: center;
-  justify-content: center;
-  gap: 0.7rem;
   min-height: 2.8rem;
-  margin: 0;
   font-size: clamp(1.05rem, 1.2vw + 0.7rem, 1.3rem);
-  line-height: 1.3;
 
   svg {
     flex: none;

@@ -102,14 +102,18 @@ defineExpose({ type });
 </script>
 
 <template>
-  <div ref="root" class="sentence-entry">
-    <p class="sentence" :class="{ over }" aria-live="polite">
+  <div ref="root" class="sentence-entry d-flex flex-column justify-content-center min-h-0">
+    <p
+      class="sentence d-flex flex-wrap justify-content-center row-gap-03 column-gap-09 m-0"
+      :class="{ over }"
+      aria-live="polite"
+    >
       <span class="visually-hidden">Your answer: {{ said }}</span>
       <BButton
         v-for="part in order"
         :key="part"
         variant="bare"
-        class="place"
+        class="place d-grid px-04 py-0 text-center"
         :class="{ open: part === at && !over, filled: chosen[part].length }"
         :aria-pressed="part === at"
         :disabled="over"
@@ -117,16 +121,16 @@ defineExpose({ type });
         @click="open(part)"
       >
         <span class="word">{{ chosen[part].join(" ") || "\u00a0" }}</span>
-        <span class="label">{{ labelOf(part) }}</span>
+        <span class="label tone-quiet fs-85 lh-120">{{ labelOf(part) }}</span>
       </BButton>
     </p>
     <div
       v-if="!over && strip"
-      class="strip"
+      class="strip d-flex align-items-stretch mw-100 mx-auto my-0 on-card"
       :class="{ many: strip.words.length > MANY }"
       @keydown="rove($event, root)"
     >
-      <div class="choices" role="group" :aria-label="strip.label">
+      <div class="choices d-flex flex-wrap justify-content-center" role="group" :aria-label="strip.label">
         <BButton
           v-for="word in strip.words"
           :key="word"
@@ -139,7 +143,7 @@ defineExpose({ type });
       </div>
       <BButton
         variant="bare"
-        class="back"
+        class="back min-h-finger"
         :disabled="!said"
         aria-label="Take the last word back"
         @click="takeBack"
@@ -152,19 +156,7 @@ defineExpose({ type });
 
 <style scoped lang="scss">
 .sentence-entry {
-  display: flex;
-  flex-direction: column;
-  justify-content: center;
   gap: clamp(0.4rem, 2vh, 1.6rem);
-  min-height: 0;
-}
-
-.sentence {
-  display: flex;
-  flex-wrap: wrap;
-  justify-content: center;
-  gap: 0.3rem 0.9rem;
-  margin: 0;
 }
 
 button {
@@ -177,11 +169,8 @@ button {
 }
 
 .place {
-  display: grid;
   min-width: 4.2rem;
   min-height: 2.9rem;
-  padding: 0 0.4rem;
-  text-align: center;
 
   &:disabled {
     color: inherit;
@@ -206,10 +195,6 @@ button {
 }
 
 .label {
-  color: var(--v-quiet);
-  font-size: 0.85rem;
-  line-height: 1.2;
-
   .over & {
     display: none;
   }
@@ -217,20 +202,11 @@ button {
 
 /* A strip of paper with the words along it. */
 .strip {
-  display: flex;
-  align-items: stretch;
   width: fit-content;
-  max-width: 100%;
-  margin: 0 auto;
-  background: var(--v-card);
   box-shadow: 0 0 0 1px var(--v-line);
 }
 
 .choices {
-  display: flex;
-  flex-wrap: wrap;
-  justify-content: center;
-
   button {
     flex: 1 0 auto;
     min-width: 2.75rem;
@@ -251,7 +227,6 @@ button {
 
 .back {
   min-width: 2.75rem;
-  min-height: 2.75rem;
   color: var(--v-quiet);
   font-size: 1.25rem;
 

@@ -37,17 +37,22 @@ const told = (one: LiveChild["answers"][number]): string => {
 </script>
 
 <template>
-  <li class="child" :class="{ stuck: child.stuck, gone: presence }">
+  <li class="child on-card min-w-0" :class="{ stuck: child.stuck, gone: presence }">
     <BButton variant="bare" :aria-expanded="open" @click="$emit('toggle')">
-      <span class="name overflow-hidden text-nowrap">
+      <span class="name overflow-hidden text-nowrap fw-bold text-ellipsis">
         {{ hidden ? "" : child.name }}
         <span v-if="hidden" class="visually-hidden">Name hidden</span>
-        <span v-if="notes.length" class="note d-block fw-normal overflow-hidden">{{ notes.join(", ") }}</span>
+        <span
+          v-if="notes.length"
+          class="note d-block fw-normal overflow-hidden fs-85 tone-misread text-ellipsis"
+        >
+          {{ notes.join(", ") }}
+        </span>
       </span>
-      <span class="marks d-flex gap-1">
+      <span class="marks d-flex gap-1 fs-85">
         <VerdictMark v-for="one in child.answers" :key="one.item_id" :verdict="verdict(one.verdict)" />
       </span>
-      <span class="where text-nowrap text-end" :class="{ quiet: presence }">
+      <span class="where text-nowrap text-end fs-95" :class="{ quiet: presence }">
         {{ where }}
         <span v-if="child.stuck" class="visually-hidden">, {{ STUCK[child.stuck] }}</span>
       </span>
@@ -56,7 +61,7 @@ const told = (one: LiveChild["answers"][number]): string => {
       </span>
       <span v-else class="now"></span>
     </BButton>
-    <div v-if="open" class="detail">
+    <div v-if="open" class="detail px-09 pt-02 pb-07">
       <p v-if="child.asked" class="quiet">
         Now: {{ child.asked.time }}, {{ whyAsked(child.asked, facts) }}
         <template v-if="child.step">· {{ facts.rung(child.step).name }}</template>
@@ -76,21 +81,25 @@ const told = (one: LiveChild["answers"][number]): string => {
       </p>
       <p v-if="child.joined && desk.open" class="quiet">
         <BButton variant="outline-primary" size="sm" @click="$emit('away')">Send away</BButton>
-        <span class="after ms-2">Whoever knows the pictures comes in again.</span>
+        <span class="after ms-2 fs-90">Whoever knows the pictures comes in again.</span>
       </p>
       <p v-if="!child.joined && desk.open" class="quiet">
         Not at a desk yet.
         <RouterLink :to="{ name: 'keys', query: { child: child.child_id } }">Show their pictures</RouterLink>
       </p>
       <p v-else-if="!child.answers.length" class="quiet">No answers yet.</p>
-      <ul v-else>
-        <li v-for="one in [...child.answers].reverse()" :key="one.item_id">
+      <ul v-else class="d-grid gap-03 m-0 p-0 list-none fs-95">
+        <li
+          v-for="one in [...child.answers].reverse()"
+          :key="one.item_id"
+          class="d-grid align-items-center gap-2"
+        >
           <span class="dial"><DialFace :facts="facts.of(one.time)" detail="small" /></span>
           <span>{{ one.time }}</span>
           <span v-if="one.hands" class="dial set">
             <DialFace :facts="one.hands" detail="small" label="as it was set" />
           </span>
-          <span v-else class="said">{{ one.read_as || one.answer }}</span>
+          <span v-else class="said text-anywhere">{{ one.read_as || one.answer }}</span>
           <VerdictMark :verdict="verdict(one.verdict)" quiet />
           <span class="quiet">{{ told(one) }}</span>
         </li>
@@ -104,8 +113,6 @@ const told = (one: LiveChild["answers"][number]): string => {
   border: 1px solid var(--v-line);
   border-left-width: 6px;
   border-radius: 0.7rem;
-  background: var(--v-card);
-  min-width: 0;
 
   &.stuck {
     border-left-color: var(--v-slip);
@@ -132,27 +139,8 @@ const told = (one: LiveChild["answers"][number]): string => {
   text-align: left;
 }
 
-.name {
-  font-weight: 700;
-  text-overflow: ellipsis;
-}
-
-.note {
-  font-size: 0.85rem;
-  color: var(--v-misread);
-  text-overflow: ellipsis;
-}
-
 .gone .name {
   font-weight: 400;
-}
-
-.marks {
-  font-size: 0.85rem;
-}
-
-.where {
-  font-size: 0.95rem;
 }
 
 .now {
@@ -160,38 +148,16 @@ const told = (one: LiveChild["answers"][number]): string => {
 }
 
 .detail {
-  padding: 0.2rem 0.9rem 0.7rem;
-
   p {
     margin: 0 0 0.4rem;
   }
 
-  ul {
-    display: grid;
-    gap: 0.3rem;
-    margin: 0;
-    padding: 0;
-    list-style: none;
-    font-size: 0.95rem;
-  }
-
   li {
-    display: grid;
     grid-template-columns: 1.6rem 3rem minmax(0, 1fr) auto minmax(0, 1.4fr);
-    align-items: center;
-    gap: 0.5rem;
   }
 }
 
 .dial.set {
   width: 2.4rem;
-}
-
-.after {
-  font-size: 0.9rem;
-}
-
-.said {
-  overflow-wrap: anywhere;
 }
 </style>

@@ -21,23 +21,27 @@ const view = computed(() => `${-QUIET} ${-QUIET} ${side.value + 2 * QUIET} ${sid
 </script>
 
 <template>
-  <section class="join d-flex align-items-center" :class="{ large, board }" aria-label="How to join">
+  <section
+    class="join d-flex align-items-center gap-4 px-12 py-04 on-card"
+    :class="{ large, board }"
+    aria-label="How to join"
+  >
     <svg class="qr flex-none" :viewBox="view" role="img" aria-label="The address with the code, as a QR code">
       <rect x="-4" y="-4" :width="side + 8" :height="side + 8" fill="#fff" />
       <path :d="desk.qr" fill="#000" />
     </svg>
     <div>
-      <p class="line m-0">
+      <p class="line m-0 fs-115 text-anywhere">
         Go to
         <strong>{{ address }}</strong>
       </p>
-      <p class="line m-0">
+      <p class="line m-0 fs-115 text-anywhere">
         Code
-        <strong class="code">{{ desk.code }}</strong>
+        <strong class="code fs-150">{{ desk.code }}</strong>
       </p>
-      <p v-if="large && !desk.reachable" class="quiet note">
+      <p v-if="large && !desk.reachable" class="quiet note mt-04 mb-0">
         Only this machine can reach that address. For devices in the room, start Vantick with
-        <code>--host 0.0.0.0</code>
+        <code class="fw-bold text-nowrap">--host 0.0.0.0</code>
         .
       </p>
     </div>
@@ -50,35 +54,20 @@ const view = computed(() => `${-QUIET} ${-QUIET} ${side.value + 2 * QUIET} ${sid
 
 <style scoped lang="scss">
 .join {
-  gap: 1.5rem;
-  padding: 0.4rem 1.2rem;
   border: 1px solid var(--v-line);
   border-radius: var(--v-radius);
-  background: var(--v-card);
 }
 
 .qr {
   width: 4.6rem;
 }
 
-.line {
-  font-size: 1.15rem;
-  overflow-wrap: anywhere;
-}
-
 .code {
-  font-size: 1.5rem;
   letter-spacing: 0.12em;
 }
 
 .note code {
   color: inherit;
-  font-weight: 700;
-  white-space: nowrap;
-}
-
-.note {
-  margin: 0.4rem 0 0;
 }
 
 .large {

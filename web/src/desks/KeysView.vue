@@ -67,10 +67,10 @@ const print = (): void => window.print();
       The pictures of all children
     </RouterLink>
     <ul v-if="keys" class="cards m-0 list-unstyled" :class="{ only }">
-      <li v-for="key in keys" :key="key.child_id">
+      <li v-for="key in keys" :key="key.child_id" class="d-grid gap-03 px-11 py-08 on-card break-avoid">
         <strong>{{ nameOf(key.child_id) }}</strong>
         <span
-          class="three d-flex"
+          class="three d-flex gap-08"
           :class="{ covered: !uncovered(key.child_id) }"
           role="img"
           :aria-label="uncovered(key.child_id) ? spoken(key.pictures) : 'covered'"
@@ -79,7 +79,7 @@ const print = (): void => window.print();
             <PictureMark :id="picture" />
           </span>
         </span>
-        <span class="ways d-flex flex-wrap align-items-center gap-2 no-print">
+        <span class="ways d-flex flex-wrap align-items-center gap-2 no-print fs-95">
           <BButton
             v-if="shown !== 'all'"
             size="sm"
@@ -117,19 +117,12 @@ const print = (): void => window.print();
   padding: 0;
 
   li {
-    display: grid;
-    gap: 0.3rem;
-    padding: 0.8rem 1.1rem;
     border: 1px solid var(--v-line);
     border-radius: var(--v-radius);
-    background: var(--v-card);
-    break-inside: avoid;
   }
 }
 
 .three {
-  gap: 0.8rem;
-
   span {
     width: 3.2rem;
     height: 3.2rem;
@@ -162,8 +155,6 @@ const print = (): void => window.print();
 }
 
 .ways {
-  font-size: 0.95rem;
-
   .btn-link {
     color: var(--v-quiet);
   }

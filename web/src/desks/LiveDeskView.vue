@@ -120,14 +120,21 @@ useEventListener("keydown", (event: KeyboardEvent) => {
         :board="board"
         @close="board = false"
       />
-      <p v-if="stuck.length && !hidden" class="look d-flex flex-wrap">
+      <p
+        v-if="stuck.length && !hidden"
+        class="look d-flex flex-wrap row-gap-04 column-gap-20 align-items-baseline mt-3 mb-0 rounded-08"
+      >
         <strong>Look in on</strong>
         <span v-for="child in stuck" :key="child.child_id" class="who">
-          <b>{{ child.name }}</b>
+          <b class="lh-110">{{ child.name }}</b>
           : {{ STUCK[child.stuck!] }}
         </span>
       </p>
-      <ul v-if="joined || !desk.open" class="children" :inert="board">
+      <ul
+        v-if="joined || !desk.open"
+        class="children d-grid align-items-start row-gap-2 column-gap-3 mt-3 mb-0 p-0 list-none"
+        :inert="board"
+      >
         <ChildAtDesk
           v-for="child in children"
           :key="child.child_id"
@@ -151,29 +158,18 @@ useEventListener("keydown", (event: KeyboardEvent) => {
 
 <style scoped lang="scss">
 .children {
-  display: grid;
   grid-template-columns: repeat(auto-fill, minmax(21rem, 1fr));
-  align-items: start;
-  gap: 0.5rem 1rem;
-  margin: 1rem 0 0;
-  padding: 0;
-  list-style: none;
 }
 
 /* Seen from across the room: who needs somebody now. */
 .look {
-  gap: 0.4rem 2rem;
-  align-items: baseline;
-  margin: 1rem 0 0;
   padding: 0.8rem 1.4rem;
   border-left: 10px solid var(--v-slip);
-  border-radius: 0.8rem;
   background: var(--v-slip-tint);
   font-size: 1.1rem;
 
   b {
     font-size: 2.2rem;
-    line-height: 1.1;
   }
 }
 </style>

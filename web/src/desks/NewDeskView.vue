@@ -102,7 +102,11 @@ const begin = (): Promise<boolean> =>
     </NothingYet>
     <p v-else-if="trouble" class="field-error" role="alert">{{ trouble }}</p>
     <template v-else>
-      <p v-for="desk in open" :key="desk.id" class="open d-flex flex-wrap align-items-center">
+      <p
+        v-for="desk in open"
+        :key="desk.id"
+        class="open d-flex flex-wrap align-items-center row-gap-04 column-gap-3 px-11 py-06 rounded-10 on-past"
+      >
         {{ titleOfDesk(desk, facts) }}, code
         <strong>{{ desk.code }}</strong>
         <span class="quiet">
@@ -122,10 +126,13 @@ const begin = (): Promise<boolean> =>
           <template #says>What was answered is kept; nothing more is asked.</template>
         </SureButton>
       </p>
-      <form class="columns d-grid" @submit.prevent="begin">
+      <form class="columns d-grid cols-2 row-gap-4 column-gap-5" @submit.prevent="begin">
         <fieldset>
           <legend class="fw-bold">What the children do</legend>
-          <div class="way gap-3 mb-2" :class="{ on: kind === 'practice' }">
+          <div
+            class="way gap-3 mb-2 d-flex px-11 py-08 on-card cursor-pointer"
+            :class="{ on: kind === 'practice' }"
+          >
             <BFormRadio v-model="kind" name="kind" value="practice">
               <span>
                 <strong>Free practice</strong>
@@ -133,14 +140,20 @@ const begin = (): Promise<boolean> =>
               </span>
             </BFormRadio>
           </div>
-          <div v-if="kind === 'practice'" class="more d-grid align-items-center">
+          <div
+            v-if="kind === 'practice'"
+            class="more d-grid align-items-center cols-auto-1 row-gap-2 column-gap-3"
+          >
             <label for="step">Step</label>
             <BFormSelect id="step" v-model="step">
               <option value="">Each child at their own</option>
               <option v-for="one in steps" :key="one.id" :value="one.id">{{ one.name }}</option>
             </BFormSelect>
           </div>
-          <div class="way gap-3 mb-2" :class="{ on: kind === 'stage' }">
+          <div
+            class="way gap-3 mb-2 d-flex px-11 py-08 on-card cursor-pointer"
+            :class="{ on: kind === 'stage' }"
+          >
             <BFormRadio v-model="kind" name="kind" value="stage" :disabled="!lessons?.length">
               <span>
                 <strong>A stage of a lesson</strong>
@@ -148,7 +161,10 @@ const begin = (): Promise<boolean> =>
               </span>
             </BFormRadio>
           </div>
-          <div class="way gap-3 mb-2" :class="{ on: kind === 'exit' }">
+          <div
+            class="way gap-3 mb-2 d-flex px-11 py-08 on-card cursor-pointer"
+            :class="{ on: kind === 'exit' }"
+          >
             <BFormRadio v-model="kind" name="kind" value="exit" :disabled="!checkId && !lessons?.length">
               <span>
                 <strong>An exit check</strong>
@@ -158,7 +174,7 @@ const begin = (): Promise<boolean> =>
           </div>
           <div
             v-if="kind === 'stage' || (kind === 'exit' && !checkId)"
-            class="more d-grid align-items-center"
+            class="more d-grid align-items-center cols-auto-1 row-gap-2 column-gap-3"
           >
             <label for="lesson">Lesson</label>
             <BFormSelect id="lesson" v-model="lessonId">
@@ -179,12 +195,14 @@ const begin = (): Promise<boolean> =>
           </p>
         </fieldset>
         <WhoFor v-model="chosen" :children="children" :groups="groups ?? []" />
-        <div class="go">
+        <div class="go col-all">
           <p v-if="refused" class="field-error" role="alert">{{ refused }}</p>
           <BButton type="submit" variant="primary" size="lg" :disabled="busy || chosen?.length === 0">
             Open the desks
           </BButton>
-          <p class="quiet">Children come with a class code, their name and three pictures of their own.</p>
+          <p class="quiet mt-06 mb-0">
+            Children come with a class code, their name and three pictures of their own.
+          </p>
         </div>
       </form>
     </template>
@@ -192,22 +210,13 @@ const begin = (): Promise<boolean> =>
 </template>
 
 <style scoped lang="scss">
-.columns {
-  grid-template-columns: minmax(0, 1fr) minmax(0, 1fr);
-  gap: 1.5rem 3rem;
-}
-
 legend {
   font-size: 1.15rem;
 }
 
 .way {
-  display: flex;
-  padding: 0.8rem 1.1rem;
   border: 1px solid var(--v-line);
   border-radius: var(--v-radius);
-  background: var(--v-card);
-  cursor: pointer;
 
   span span {
     display: block;
@@ -220,24 +229,7 @@ legend {
 }
 
 .more {
-  grid-template-columns: auto minmax(0, 1fr);
-  gap: 0.5rem 1rem;
   margin: 0 0 1rem 2.2rem;
-}
-
-.go {
-  grid-column: 1 / -1;
-}
-
-.go .quiet {
-  margin: 0.6rem 0 0;
-}
-
-.open {
-  gap: 0.4rem 1rem;
-  padding: 0.6rem 1.1rem;
-  border-radius: var(--v-radius);
-  background: var(--v-past);
 }
 
 @media (max-width: 60rem) {

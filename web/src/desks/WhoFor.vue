@@ -33,7 +33,7 @@ const picked = computed(() => {
 <template>
   <fieldset>
     <legend class="fw-bold">Who</legend>
-    <div class="who">
+    <div class="who d-flex flex-wrap gap-2 mb-09">
       <div v-for="way in ways" :key="way.id" class="pill" :class="{ on: picked === way.id }">
         <BFormRadio
           name="who"
@@ -45,7 +45,7 @@ const picked = computed(() => {
         </BFormRadio>
       </div>
     </div>
-    <div v-if="chosen" class="children">
+    <div v-if="chosen" class="children d-flex flex-wrap gap-2 mb-09">
       <div v-for="child in children" :key="child.id" class="pill" :class="{ on: chosen.includes(child.id) }">
         <BFormCheckbox :model-value="chosen.includes(child.id)" @update:model-value="toggle(child.id)">
           {{ child.name }}
@@ -58,13 +58,5 @@ const picked = computed(() => {
 <style scoped lang="scss">
 legend {
   font-size: 1.15rem;
-}
-
-.who,
-.children {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 0.5rem;
-  margin-bottom: 0.9rem;
 }
 </style>

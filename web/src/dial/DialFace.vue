@@ -40,7 +40,7 @@ const fiveTicks = computed(() => (props.detail === "full" ? FIVES : FIVES_SMALL)
 
 <template>
   <svg
-    class="dial d-block w-100"
+    class="dial d-block w-100 mh-100 square"
     :class="detail"
     :viewBox="view"
     :role="label ? 'img' : undefined"
@@ -80,8 +80,6 @@ const fiveTicks = computed(() => (props.detail === "full" ? FIVES : FIVES_SMALL)
 
 <style scoped lang="scss">
 .dial {
-  max-height: 100%;
-  aspect-ratio: 1;
   overflow: visible;
 }
 

@@ -22,14 +22,14 @@ const action = computed(() =>
 <template>
   <section class="reading d-flex flex-column align-items-start min-w-0" aria-label="The reading">
     <p class="eyebrow">Say it</p>
-    <ol class="list-unstyled p-0 w-100" aria-live="polite">
+    <ol class="list-unstyled p-0 w-100 mb-3" aria-live="polite">
       <li
         v-for="(line, at) in lines"
         :key="at"
         :class="{ now: at === uncovered - 1, covered: at >= uncovered, more: line.name === '' }"
       >
         <p v-if="line.name" class="name">{{ line.name }}</p>
-        <p v-if="at < uncovered" class="text m-0" :class="{ big: line.big }">
+        <p v-if="at < uncovered" class="text m-0 lh-130" :class="{ big: line.big }">
           <template v-for="(word, place) in line.text.split(' ')" :key="place">
             <span>{{ word }}</span>
             {{ " " }}
@@ -55,22 +55,18 @@ const action = computed(() =>
     <BButton
       v-if="otherWays.length"
       variant="bare"
-      class="others"
+      class="others px-0 py-03 font-inherit"
       :aria-expanded="others"
       @click="$emit('others')"
     >
       Someone at home may say
       <kbd class="key" aria-hidden="true">O</kbd>
     </BButton>
-    <p v-if="others && otherWays.length" class="ways m-0">{{ otherWays.join(" · ") }}</p>
+    <p v-if="others && otherWays.length" class="ways m-0 lh-135">{{ otherWays.join(" · ") }}</p>
   </section>
 </template>
 
 <style scoped lang="scss">
-ol {
-  margin: 0 0 1rem;
-}
-
 li {
   border-left: 4px solid var(--v-line);
   padding: 0.1rem 0 0.55rem 1.1rem;
@@ -93,7 +89,6 @@ li {
 
 .text {
   font-size: clamp(1.2rem, 1.5vw, 2rem);
-  line-height: 1.3;
 
   &.big {
     font-size: clamp(1.7rem, 2.3vw, 3.5rem);
@@ -119,13 +114,7 @@ li {
 .others {
   border: 0;
   background: none;
-  padding: 0.3rem 0;
-  font: inherit;
   text-decoration: underline;
   text-underline-offset: 0.2em;
-}
-
-.ways {
-  line-height: 1.35;
 }
 </style>

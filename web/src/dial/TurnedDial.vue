@@ -105,7 +105,7 @@ defineExpose({ press, focus: () => root.value?.focus({ preventScroll: true }) })
 <template>
   <div
     ref="root"
-    class="turned h-100"
+    class="turned h-100 square mw-100 rounded-20 touch-none user-select-none"
     :class="{ dragging }"
     role="slider"
     tabindex="0"
@@ -172,14 +172,6 @@ defineExpose({ press, focus: () => root.value?.focus({ preventScroll: true }) })
 </template>
 
 <style scoped>
-.turned {
-  aspect-ratio: 1;
-  max-width: 100%;
-  border-radius: 2rem;
-  touch-action: none;
-  user-select: none;
-}
-
 .grip {
   stroke: transparent;
   stroke-width: 24;

@@ -122,7 +122,11 @@ onKeyStroke("Escape", () => at.value > 0 && (at.value -= 1));
           <span class="quiet d-block" role="status">{{ at + 1 }} of {{ pieces.length }}</span>
         </span>
       </p>
-      <img class="piece" :src="`/api/pieces/${piece.id}/picture`" :alt="`What ${child?.name} wrote`" />
+      <img
+        class="piece d-block mw-100 object-fit-contain on-card mb-3"
+        :src="`/api/pieces/${piece.id}/picture`"
+        :alt="`What ${child?.name} wrote`"
+      />
       <ol v-if="guesses.length" class="guesses list-unstyled d-flex flex-wrap gap-2">
         <li v-for="(guess, place) in guesses" :key="`${piece.id} ${place}`">
           <BButton variant="outline-primary" class="guess" @click="take(guess.answer)">
@@ -169,16 +173,11 @@ onKeyStroke("Escape", () => at.value > 0 && (at.value -= 1));
 }
 
 .piece {
-  display: block;
-  max-width: 100%;
   min-height: 9rem;
   max-height: 22rem;
   min-width: min(100%, 22rem);
-  object-fit: contain;
-  background: var(--v-card);
   border: 1px solid var(--v-line);
   border-radius: 0.6rem;
-  margin-bottom: 1rem;
 }
 
 .guess {

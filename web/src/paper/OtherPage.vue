@@ -31,7 +31,12 @@ const name = (): Promise<boolean> =>
 <template>
   <li class="d-flex gap-3 align-items-start">
     <a :href="`/api/scan-pages/${page.id}/picture`" target="_blank" rel="noopener">
-      <img :src="`/api/scan-pages/${page.id}/picture`" :alt="`Page ${page.number}`" loading="lazy" />
+      <img
+        class="border on-card"
+        :src="`/api/scan-pages/${page.id}/picture`"
+        :alt="`Page ${page.number}`"
+        loading="lazy"
+      />
     </a>
     <div>
       <p class="mb-2">
@@ -58,7 +63,5 @@ const name = (): Promise<boolean> =>
 <style scoped>
 img {
   width: 7rem;
-  border: 1px solid var(--v-line);
-  background: var(--v-card);
 }
 </style>

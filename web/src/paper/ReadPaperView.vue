@@ -59,7 +59,7 @@ const tryIt = (): Promise<boolean> =>
     <template v-else>
       <section
         ref="zone"
-        class="zone text-center"
+        class="zone text-center on-card px-4 py-20 mb-125"
         :class="{ over: isOverDropZone }"
         aria-label="Files to read"
       >
@@ -105,9 +105,6 @@ const tryIt = (): Promise<boolean> =>
 .zone {
   border: 2px dashed var(--v-edge);
   border-radius: var(--v-radius);
-  background: var(--v-card);
-  padding: 2rem 1.5rem;
-  margin-bottom: 1.25rem;
 
   &.over {
     background: var(--v-hour-tint);

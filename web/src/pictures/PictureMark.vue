@@ -10,7 +10,7 @@ const drawn = computed(() => PICTURES[props.id]);
 <template>
   <svg
     v-if="drawn"
-    class="picture d-block w-100 h-100"
+    class="picture d-block w-100 h-100 mh-100"
     viewBox="0 0 48 48"
     :role="label ? 'img' : undefined"
     :aria-label="label ? drawn.name : undefined"
@@ -22,10 +22,6 @@ const drawn = computed(() => PICTURES[props.id]);
 </template>
 
 <style scoped>
-.picture {
-  max-height: 100%;
-}
-
 .body,
 .lines {
   stroke: var(--v-ink);

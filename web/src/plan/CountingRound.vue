@@ -22,29 +22,23 @@ defineExpose({ next });
 </script>
 
 <template>
-  <div class="counting">
+  <div class="counting d-grid gap-4 h-100 min-h-0">
     <div class="d-flex justify-content-center align-items-center min-h-0 hopping">
       <TurnedDial :model-value="place" :lenses="lenses" :lights="hop?.lights ?? []" />
     </div>
     <div class="align-self-center">
       <p class="eyebrow">{{ hop?.direction === "back" ? "And back again" : "Count on in fives" }}</p>
-      <p class="said fw-bold m-0" aria-live="polite">{{ hop?.said }}</p>
+      <p class="said fw-bold m-0 lh-1 tone-minute" aria-live="polite">{{ hop?.said }}</p>
     </div>
   </div>
 </template>
 
 <style scoped lang="scss">
 .counting {
-  display: grid;
   grid-template-columns: minmax(0, 1fr) minmax(15rem, 27%);
-  gap: 1.5rem;
-  height: 100%;
-  min-height: 0;
 }
 
 .said {
   font-size: clamp(5rem, 10vw, 12rem);
-  line-height: 1;
-  color: var(--v-minute);
 }
 </style>

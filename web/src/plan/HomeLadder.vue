@@ -66,7 +66,7 @@ const who = computed(() => (lesson.value || planned.value ? [] : names.value));
 
 <template>
   <BCard class="top">
-    <div class="next-lesson">
+    <div class="next-lesson d-grid gap-20 align-items-center">
       <p v-if="!ladder || !lessons" class="quiet" aria-live="polite">Looking at the ladder…</p>
       <template v-else>
         <StepDial v-if="rung" class="next-dial" :step="rung.id" detail="full" />
@@ -85,7 +85,7 @@ const who = computed(() => (lesson.value || planned.value ? [] : names.value));
             }}
           </p>
           <h1>{{ rung?.name ?? "The top of the ladder" }}</h1>
-          <p class="why">{{ reason }}</p>
+          <p class="why my-02 fs-115">{{ reason }}</p>
           <p v-if="who.length" class="quiet">{{ who.join(", ") }}</p>
           <p v-if="planned?.recap[0]" class="quiet">
             First {{ recapWords(planned.recap[0], standing(planned.recap[0]), facts) }}.
@@ -115,7 +115,7 @@ const who = computed(() => (lesson.value || planned.value ? [] : names.value));
         <RouterLink :to="{ name: 'plan' }">
           <StepDial class="mb-1" :step="one.id" />
           <StateBar :step="one.standing" />
-          <span class="name">{{ one.name }}</span>
+          <span class="name d-block mt-1 lh-115">{{ one.name }}</span>
         </RouterLink>
       </li>
     </ol>
@@ -131,20 +131,12 @@ const who = computed(() => (lesson.value || planned.value ? [] : names.value));
 }
 
 .next-lesson {
-  display: grid;
   grid-template-columns: 15rem minmax(0, 1fr);
-  gap: 2rem;
-  align-items: center;
 }
 
 h1 {
   font-size: 2.6rem;
   line-height: 1.1;
-}
-
-.why {
-  margin: 0.2rem 0;
-  font-size: 1.15rem;
 }
 
 ol {
@@ -167,10 +159,7 @@ li {
 }
 
 .name {
-  display: block;
-  margin-top: 0.25rem;
   font-size: 0.82rem;
-  line-height: 1.15;
 }
 
 @media (max-width: 60rem) {

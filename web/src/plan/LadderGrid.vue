@@ -29,11 +29,11 @@ const rungs = computed(() =>
         @click="$emit('select', rung.id)"
       >
         <StepDial class="rung-dial" :step="rung.id" />
-        <span class="name">{{ rung.name }}</span>
+        <span class="name lh-120">{{ rung.name }}</span>
         <StateBar :step="rung.standing" />
-        <span class="counts">{{ countsInWords(rung.standing) }}</span>
-        <span v-if="rung.id === ladder.next.step" class="flag position-absolute">next</span>
-        <span v-else-if="rung.rests" class="flag position-absolute">below</span>
+        <span class="counts fs-80 lh-120 tone-quiet">{{ countsInWords(rung.standing) }}</span>
+        <span v-if="rung.id === ladder.next.step" class="flag position-absolute fs-80 on-shade">next</span>
+        <span v-else-if="rung.rests" class="flag position-absolute fs-80 on-shade">below</span>
       </BButton>
     </li>
   </ol>
@@ -87,23 +87,11 @@ button {
   width: 3.6rem;
 }
 
-.name {
-  line-height: 1.2;
-}
-
-.counts {
-  font-size: 0.8rem;
-  line-height: 1.2;
-  color: var(--v-quiet);
-}
-
 .flag {
   top: 0.35rem;
   right: 0.45rem;
-  font-size: 0.8rem;
   padding: 0 0.45rem;
   border-radius: 1rem;
-  background: var(--v-shade);
 }
 
 .next .flag {

@@ -63,7 +63,7 @@ function minutes(event: Event): void {
 </script>
 
 <template>
-  <div class="form d-flex flex-wrap mb-3">
+  <div class="form d-flex flex-wrap mb-3 row-gap-06 column-gap-09">
     <label>
       Step
       <BFormSelect
@@ -115,10 +115,6 @@ function minutes(event: Event): void {
 </template>
 
 <style scoped lang="scss">
-.form {
-  gap: 0.6rem 0.9rem;
-}
-
 label {
   flex: 1 1 10rem;
   font-size: 0.9rem;

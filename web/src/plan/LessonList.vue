@@ -28,9 +28,13 @@ const facts = useFacts();
       {{ sought ? "No lesson matches." : "None yet. Plan the one above, or choose a step of the ladder." }}
     </p>
     <ul class="list-unstyled p-0 m-0">
-      <li v-for="lesson in lessons" :key="lesson.id">
+      <li
+        v-for="lesson in lessons"
+        :key="lesson.id"
+        class="d-flex flex-wrap align-items-center row-gap-1 column-gap-3 py-04 border-bottom"
+      >
         <StepDial class="row-dial" :step="lesson.step" detail="small" />
-        <RouterLink class="what d-grid" :to="{ name: 'lesson', params: { id: lesson.id } }">
+        <RouterLink class="what d-grid flex-1 lh-130" :to="{ name: 'lesson', params: { id: lesson.id } }">
           <strong>{{ facts.rung(lesson.step).name }}</strong>
           <span class="quiet">{{ dayWords(lesson.day) }} · {{ lesson.minutes }} minutes</span>
         </RouterLink>
@@ -49,24 +53,13 @@ const facts = useFacts();
 </template>
 
 <style scoped lang="scss">
-li {
-  display: flex;
-  flex-wrap: wrap;
-  align-items: center;
-  gap: 0.25rem 1rem;
-  padding: 0.4rem 0;
-  border-bottom: 1px solid var(--v-line);
-}
-
 .row-dial {
   width: 2.6rem;
 }
 
 .what {
-  flex: 1;
   min-width: 12rem;
   text-decoration: none;
-  line-height: 1.3;
 
   &:hover strong {
     text-decoration: underline;

@@ -19,7 +19,7 @@ const cannot = computed(() => named(shown.value.filter(([, count]) => count === 
   <div class="d-grid gap-3 align-content-start">
     <section>
       <p class="eyebrow">To begin</p>
-      <p class="opening">{{ opening }}</p>
+      <p class="opening fs-120">{{ opening }}</p>
       <BButton
         v-if="rung.openings.length > 1"
         variant="link"
@@ -37,13 +37,13 @@ const cannot = computed(() => named(shown.value.filter(([, count]) => count === 
     <section>
       <p class="eyebrow">On the board</p>
       <ul class="words list-unstyled d-flex flex-wrap gap-1 m-0">
-        <li v-for="word in rung.words" :key="word">{{ word }}</li>
+        <li v-for="word in rung.words" :key="word" class="px-08 py-01 rounded-20 on-shade">{{ word }}</li>
       </ul>
     </section>
     <section>
       <p class="eyebrow">The class's method, to tick off</p>
       <ul class="method list-unstyled m-0">
-        <li v-for="line in lesson.method_lines" :key="line">
+        <li v-for="line in lesson.method_lines" :key="line" class="d-grid py-015">
           <i class="bi bi-square" aria-hidden="true"></i>
           {{ line }}
         </li>
@@ -63,27 +63,15 @@ p {
   line-height: 1.4;
 }
 
-.opening {
-  font-size: 1.2rem;
-}
-
 .words {
   padding: 0;
-
-  li {
-    padding: 0.1rem 0.8rem;
-    border-radius: 2rem;
-    background: var(--v-shade);
-  }
 }
 
 .method {
   padding: 0;
 
   li {
-    display: grid;
     grid-template-columns: 1.5rem 1fr;
-    padding: 0.15rem 0;
   }
 }
 </style>

@@ -10,7 +10,7 @@ const facts = useFacts();
 </script>
 
 <template>
-  <section class="paper" aria-hidden="true">
+  <section class="paper d-none" aria-hidden="true">
     <h1>{{ facts.rung(lesson.step).name }}</h1>
     <p>{{ dayWords(lesson.day) }}, {{ lesson.minutes }} minutes{{ whose ? `, for ${whose}` : "" }}</p>
     <p v-if="lesson.opening">{{ lesson.opening }}</p>
@@ -33,10 +33,6 @@ const facts = useFacts();
 </template>
 
 <style scoped lang="scss">
-.paper {
-  display: none;
-}
-
 @media print {
   .paper {
     display: block;

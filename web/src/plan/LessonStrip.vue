@@ -83,22 +83,27 @@ function drop(): void {
 </script>
 
 <template>
-  <div ref="strip" class="strip d-flex" role="group" aria-label="The lesson in six stages">
+  <div
+    ref="strip"
+    class="strip d-flex align-items-stretch"
+    role="group"
+    aria-label="The lesson in six stages"
+  >
     <template v-for="(stage, at) in lesson.stages" :key="stage.id">
       <BButton
         variant="bare"
-        class="stage"
+        class="stage min-w-0 overflow-hidden d-flex text-start font-inherit"
         :class="[stage.id, { narrow: (minutes[at] ?? 0) / total < 0.08 }]"
         :style="{ flexGrow: minutes[at], '--clock': clockSize(at) }"
         :aria-pressed="stage.id === selected"
         @click="$emit('select', stage.id)"
       >
-        <span class="head d-grid mb-2">
+        <span class="head d-grid mb-2 lh-120">
           <span class="name fw-bold">{{ stage.name }}</span>
           <span class="minutes">{{ minutes[at] }} min</span>
-          <span class="aim">{{ stage.aim }}</span>
+          <span class="aim mt-02 fs-90 text-anywhere">{{ stage.aim }}</span>
         </span>
-        <span class="dials flex-wrap gap-1 align-content-start" aria-hidden="true">
+        <span class="dials flex-wrap gap-1 align-content-start d-flex" aria-hidden="true">
           <template v-for="(item, place) in stage.items" :key="place">
             <DialFace
               v-if="item.dial"
@@ -107,7 +112,7 @@ function drop(): void {
               detail="small"
               :hands="item.sees === 'hour_hand' ? 'hour' : item.sees === 'minute_hand' ? 'minute' : 'both'"
             />
-            <span v-else class="other d-grid" :title="facts.kindName(item.kind)">
+            <span v-else class="other d-grid rounded-circle on-shade" :title="facts.kindName(item.kind)">
               <i class="bi" :class="item.kind === 'question' ? 'bi-chat-square' : 'bi-arrow-clockwise'"></i>
             </span>
           </template>
@@ -115,7 +120,7 @@ function drop(): void {
       </BButton>
       <div
         v-if="at < lesson.stages.length - 1"
-        class="line flex-none"
+        class="line flex-none position-relative touch-none"
         role="separator"
         tabindex="0"
         aria-orientation="vertical"
@@ -136,19 +141,13 @@ function drop(): void {
 
 <style scoped lang="scss">
 .strip {
-  align-items: stretch;
   min-height: 14rem;
 }
 
 .stage {
   flex: 1 1 0;
-  min-width: 0;
-  overflow: hidden;
-  display: flex;
   flex-direction: column;
   padding: 0.6rem 0.55rem 0.7rem;
-  text-align: left;
-  font: inherit;
   background: var(--v-card);
   border: 1px solid var(--v-line);
   border-top: 4px solid var(--v-edge);
@@ -160,19 +159,9 @@ function drop(): void {
   }
 }
 
-.head {
-  line-height: 1.2;
-}
-
 .minutes {
   color: var(--v-quiet);
   font-size: 0.95rem;
-}
-
-.aim {
-  margin-top: 0.2rem;
-  font-size: 0.9rem;
-  overflow-wrap: anywhere;
 }
 
 .narrow .aim {
@@ -189,10 +178,6 @@ function drop(): void {
   display: none;
 }
 
-.dials {
-  display: flex;
-}
-
 .mini,
 .other {
   width: var(--clock);
@@ -201,15 +186,11 @@ function drop(): void {
 
 .other {
   place-items: center;
-  border-radius: 50%;
-  background: var(--v-shade);
 }
 
 .line {
   width: 0.9rem;
-  position: relative;
   cursor: col-resize;
-  touch-action: none;
 
   &::after {
     content: "";

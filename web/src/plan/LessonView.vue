@@ -125,7 +125,7 @@ useEventListener("keydown", (event: KeyboardEvent) => {
         @select="selected = $event"
         @move="settle({ stage_minutes: $event })"
       />
-      <div class="below d-grid">
+      <div class="below d-grid gap-20 mt-125">
         <StageDetail
           :stage="stage"
           :busy="busy"
@@ -149,8 +149,6 @@ useEventListener("keydown", (event: KeyboardEvent) => {
 <style scoped lang="scss">
 .below {
   grid-template-columns: minmax(0, 1fr) minmax(16rem, 22rem);
-  gap: 2rem;
-  margin-top: 1.25rem;
 }
 
 .left-out {

@@ -16,7 +16,7 @@ function tick(at: number): void {
 </script>
 
 <template>
-  <ul class="method list-unstyled m-0" aria-label="The method">
+  <ul class="method list-unstyled m-0 on-card" aria-label="The method">
     <li v-for="(line, at) in lines" :key="line">
       <BButton variant="bare" role="checkbox" :aria-checked="ticked.has(at)" @click="tick(at)">
         <i class="bi" :class="ticked.has(at) ? 'bi-check-square-fill' : 'bi-square'" aria-hidden="true"></i>
@@ -29,7 +29,6 @@ function tick(at: number): void {
 <style scoped lang="scss">
 .method {
   padding: 0.6rem 0.9rem;
-  background: var(--v-card);
   border: 1px solid var(--v-line);
   border-radius: 0.9rem;
 }

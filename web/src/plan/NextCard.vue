@@ -23,11 +23,15 @@ const below = computed(() => (rung.value?.builds_on ?? []).map((id) => facts.run
     <div>
       <p class="eyebrow">Next for {{ classes.current?.name }}</p>
       <h1>{{ rung?.name ?? "The top of the ladder" }}</h1>
-      <p class="reason">{{ reason }}</p>
-      <p v-if="names.length" class="quiet names">{{ names.join(", ") }}</p>
-      <p v-if="below.length" class="quiet">It rests on {{ below.join(" and ") }}.</p>
-      <form v-if="rung" class="make d-flex flex-wrap align-items-end" @submit.prevent="$emit('plan')">
-        <label>
+      <p class="reason fs-110 my-02">{{ reason }}</p>
+      <p v-if="names.length" class="quiet names m-0">{{ names.join(", ") }}</p>
+      <p v-if="below.length" class="quiet m-0">It rests on {{ below.join(" and ") }}.</p>
+      <form
+        v-if="rung"
+        class="make d-flex flex-wrap align-items-end gap-075 mt-08"
+        @submit.prevent="$emit('plan')"
+      >
+        <label class="fs-95 tone-quiet">
           Minutes
           <BFormInput
             v-model.number="minutes"
@@ -36,7 +40,7 @@ const below = computed(() => (rung.value?.builds_on ?? []).map((id) => facts.run
             :max="facts.catalogue?.lengths.most"
           />
         </label>
-        <label>
+        <label class="fs-95 tone-quiet">
           Day
           <BFormInput v-model="day" type="date" />
         </label>
@@ -56,26 +60,6 @@ const below = computed(() => (rung.value?.builds_on ?? []).map((id) => facts.run
 
 h1 {
   font-size: 2rem;
-}
-
-.reason {
-  font-size: 1.1rem;
-  margin: 0.2rem 0;
-}
-
-.names,
-.quiet {
-  margin: 0;
-}
-
-.make {
-  gap: 0.75rem;
-  margin-top: 0.8rem;
-}
-
-label {
-  font-size: 0.95rem;
-  color: var(--v-quiet);
 }
 
 input[type="number"] {

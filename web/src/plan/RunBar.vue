@@ -7,8 +7,13 @@ defineEmits<{ go: [at: number] }>();
 </script>
 
 <template>
-  <ol class="bar d-flex gap-2 list-unstyled m-0 p-0" aria-label="The stages of the lesson">
-    <li v-for="(stage, at) in lesson.stages" :key="stage.id" :style="{ flexGrow: stage.minutes }">
+  <ol class="bar d-flex gap-2 list-unstyled m-0 p-0 flex-1" aria-label="The stages of the lesson">
+    <li
+      v-for="(stage, at) in lesson.stages"
+      :key="stage.id"
+      class="min-w-0"
+      :style="{ flexGrow: stage.minutes }"
+    >
       <BButton
         variant="bare"
         :class="{ here: at === stageAt, over: (used[at] ?? 0) > 1 }"
@@ -16,7 +21,7 @@ defineEmits<{ go: [at: number] }>();
         @click="$emit('go', at)"
       >
         <span class="name">{{ stage.name }}</span>
-        <span class="track d-block overflow-hidden">
+        <span class="track d-block overflow-hidden on-shade">
           <span class="fill d-block h-100" :style="{ width: `${Math.min(1, used[at] ?? 0) * 100}%` }"></span>
         </span>
       </BButton>
@@ -25,13 +30,8 @@ defineEmits<{ go: [at: number] }>();
 </template>
 
 <style scoped lang="scss">
-.bar {
-  flex: 1;
-}
-
 li {
   flex: 1 1 0;
-  min-width: 0;
 }
 
 button {
@@ -53,7 +53,6 @@ button {
 .track {
   height: 0.5rem;
   border-radius: 0.25rem;
-  background: var(--v-shade);
 }
 
 .fill {

@@ -26,7 +26,7 @@ function toggle(time: string): void {
 </script>
 
 <template>
-  <section class="end align-self-center" aria-labelledby="end-head">
+  <section class="end align-self-center mx-auto my-0" aria-labelledby="end-head">
     <h2 id="end-head" ref="head" tabindex="-1">The lesson ends here</h2>
     <p>
       Clocks marked below go into the recap of the next lesson. Those that were never shown are marked
@@ -40,7 +40,7 @@ function toggle(time: string): void {
       <BButton variant="outline-primary" @click="$emit('back')">Go on with it</BButton>
     </div>
     <p v-if="trouble" class="field-error" role="alert">{{ trouble }}</p>
-    <div v-for="stage in stages" :key="stage.id" class="stage">
+    <div v-for="stage in stages" :key="stage.id" class="stage mt-08">
       <p class="eyebrow">{{ stage.name }}</p>
       <div class="clocks d-flex flex-wrap gap-1">
         <template v-for="(item, at) in stage.items" :key="at">
@@ -52,7 +52,11 @@ function toggle(time: string): void {
             @click="toggle(item.time)"
           >
             <DialFace :facts="facts.of(item.dial)" detail="small" />
-            <i v-if="chosen.has(item.time)" class="bi bi-bookmark-fill" aria-hidden="true"></i>
+            <i
+              v-if="chosen.has(item.time)"
+              class="bi bi-bookmark-fill position-absolute tone-minute"
+              aria-hidden="true"
+            ></i>
           </BButton>
         </template>
       </div>
@@ -63,11 +67,6 @@ function toggle(time: string): void {
 <style scoped lang="scss">
 .end {
   max-width: 70rem;
-  margin: 0 auto;
-}
-
-.stage {
-  margin-top: 0.8rem;
 }
 
 .clocks {
@@ -85,10 +84,8 @@ function toggle(time: string): void {
   }
 
   .bi {
-    position: absolute;
     right: 0.1rem;
     top: -0.2rem;
-    color: var(--v-minute);
   }
 }
 </style>

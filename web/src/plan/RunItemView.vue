@@ -66,9 +66,9 @@ defineExpose({ advance, cover });
 
 <template>
   <CountingRound v-if="item.kind === 'counting_round'" ref="counting" />
-  <div v-else-if="!dial" class="text align-self-center">
+  <div v-else-if="!dial" class="text align-self-center mx-auto my-0 px-3 py-0">
     <p class="eyebrow">{{ item.kind === "opening" ? "To begin" : "To talk about" }}</p>
-    <p class="large">
+    <p class="large lh-130 mb-4 text-balance">
       {{ item.kind === "opening" ? rung.openings[lesson.opening % rung.openings.length] : question }}
     </p>
     <ul
@@ -76,10 +76,10 @@ defineExpose({ advance, cover });
       class="words list-unstyled d-flex flex-wrap gap-2"
       aria-label="Words for the board"
     >
-      <li v-for="word in rung.words" :key="word">{{ word }}</li>
+      <li v-for="word in rung.words" :key="word" class="fs-150 px-11 py-02 on-card">{{ word }}</li>
     </ul>
   </div>
-  <div v-else class="item">
+  <div v-else class="item d-grid gap-4 h-100 min-h-0">
     <div class="dial-room d-flex justify-content-center align-items-center min-h-0">
       <TurnedDial v-model="place" :lenses="lenses" :lights="lights" />
     </div>
@@ -96,9 +96,11 @@ defineExpose({ advance, cover });
     />
     <div v-else class="align-self-center try">
       <p class="eyebrow">{{ facts.kindName(item.kind) }}</p>
-      <p v-if="prompt" class="prompt">{{ prompt }}</p>
-      <p v-if="uncovered > 0" class="answer" aria-live="polite">{{ answer }}</p>
-      <p v-else class="cover m-0">covered</p>
+      <p v-if="prompt" class="prompt lh-sm">{{ prompt }}</p>
+      <p v-if="uncovered > 0" class="answer fw-bold lh-115 m-0 text-balance" aria-live="polite">
+        {{ answer }}
+      </p>
+      <p v-else class="cover m-0 rounded-09 tone-quiet">covered</p>
     </div>
     <BButton v-if="turned" variant="outline-primary" class="back" @click="place = start">
       <i class="bi bi-arrow-counterclockwise" aria-hidden="true"></i>
@@ -109,55 +111,36 @@ defineExpose({ advance, cover });
 
 <style scoped lang="scss">
 .item {
-  display: grid;
   grid-template-columns: minmax(0, 1fr) minmax(15rem, 27%);
-  gap: 1.5rem;
-  height: 100%;
-  min-height: 0;
 }
 
 .text {
   max-width: 60rem;
-  margin: 0 auto;
-  padding: 0 1rem;
 }
 
 .large {
   font-size: clamp(1.9rem, 3.6vw, 4.5rem);
-  line-height: 1.3;
-  margin: 0 0 1.5rem;
-  text-wrap: balance;
 }
 
 .words {
   padding: 0;
 
   li {
-    font-size: 1.5rem;
-    padding: 0.2rem 1.1rem;
     border-radius: 3rem;
-    background: var(--v-card);
     border: 1px solid var(--v-line);
   }
 }
 
 .prompt {
   font-size: clamp(1.5rem, 2vw, 2.6rem);
-  line-height: 1.25;
 }
 
 .answer {
   font-size: clamp(2.2rem, 3.6vw, 5rem);
-  font-weight: 700;
-  line-height: 1.15;
-  margin: 0;
-  text-wrap: balance;
 }
 
 .cover {
   padding: 1.4rem;
-  border-radius: 0.9rem;
-  color: var(--v-quiet);
   background: repeating-linear-gradient(135deg, var(--v-shade) 0 10px, var(--v-cover) 10px 20px);
 }
 

@@ -24,19 +24,19 @@ defineExpose({ toggle });
 </script>
 
 <template>
-  <div class="together h-100 min-h-0 d-flex flex-column">
+  <div class="together h-100 min-h-0 d-flex flex-column gap-075">
     <ol class="min-h-0 list-unstyled m-0 p-0" :class="{ many: stage.items.length > 12 }" :style="grid">
       <template v-for="(item, at) in stage.items" :key="at">
         <li v-if="item.dial">
-          <span class="number position-absolute">{{ at + 1 }}</span>
+          <span class="number position-absolute start-0 top-0 tone-quiet">{{ at + 1 }}</span>
           <DialFace
             class="paper-dial min-h-0"
             :facts="facts.of(item.dial)"
             :hands="item.sees === 'hour_hand' ? 'hour' : item.sees === 'minute_hand' ? 'minute' : 'both'"
           />
-          <span v-if="item.prompt" class="prompt text-center">{{ item.prompt }}</span>
-          <span v-if="uncovered" class="answer fw-bold text-center">{{ item.answer }}</span>
-          <span v-else class="cover"><span class="visually-hidden">covered</span></span>
+          <span v-if="item.prompt" class="prompt text-center fs-95 lh-120">{{ item.prompt }}</span>
+          <span v-if="uncovered" class="answer fw-bold text-center fs-115 lh-120">{{ item.answer }}</span>
+          <span v-else class="cover rounded-05"><span class="visually-hidden">covered</span></span>
         </li>
       </template>
     </ol>
@@ -51,10 +51,6 @@ defineExpose({ toggle });
 </template>
 
 <style scoped lang="scss">
-.together {
-  gap: 0.75rem;
-}
-
 ol {
   flex: 1;
   display: grid;
@@ -75,15 +71,7 @@ li {
   flex: 0 1 auto;
 }
 
-.number {
-  left: 0;
-  top: 0;
-  color: var(--v-quiet);
-}
-
 .answer {
-  font-size: 1.15rem;
-  line-height: 1.2;
   min-height: 1.4rem;
 }
 
@@ -91,15 +79,9 @@ li {
   font-size: 1rem;
 }
 
-.prompt {
-  font-size: 0.95rem;
-  line-height: 1.2;
-}
-
 .cover {
   width: 80%;
   height: 1.4rem;
-  border-radius: 0.5rem;
   background: repeating-linear-gradient(135deg, var(--v-shade) 0 10px, var(--v-cover) 10px 20px);
 }
 

@@ -115,7 +115,7 @@ useEventListener(
 </script>
 
 <template>
-  <div class="run d-flex flex-column gap-2">
+  <div class="run d-flex flex-column gap-2 position-fixed inset-0 px-4 pt-06 pb-2 on-paper">
     <template v-if="lesson && stage">
       <h1 ref="heading" class="visually-hidden" tabindex="-1">
         {{ facts.rung(lesson.step).name }}: {{ stage.name }}
@@ -127,7 +127,10 @@ useEventListener(
         </BButton>
         <RunBar :lesson="lesson" :stage-at="stageAt" :used="used" @go="goStage" />
       </header>
-      <div class="stage position-relative min-h-0 d-grid" :class="{ 'with-method': method && !ending }">
+      <div
+        class="stage position-relative min-h-0 d-grid flex-1"
+        :class="{ 'with-method': method && !ending }"
+      >
         <RunEnd
           v-if="ending"
           :lesson="lesson"
@@ -165,7 +168,10 @@ useEventListener(
         />
       </div>
       <p v-if="trouble && !ending" class="field-error" role="alert">{{ trouble }}</p>
-      <footer v-if="!ending" class="flex-wrap justify-content-center">
+      <footer
+        v-if="!ending"
+        class="flex-wrap justify-content-center d-flex align-items-center row-gap-01 column-gap-2 tone-quiet"
+      >
         <span v-if="!together && items.length > 1" class="quiet">{{ itemAt + 1 }} of {{ items.length }}</span>
         <BButton variant="bare" class="uncover" @click="together ? paper?.toggle() : view?.advance()">
           Uncover
@@ -208,11 +214,7 @@ useEventListener(
 
 <style scoped lang="scss">
 .run {
-  position: fixed;
-  inset: 0;
   z-index: 40;
-  padding: 0.6rem 1.5rem 0.5rem;
-  background: var(--v-paper);
 }
 
 .leave {
@@ -228,7 +230,6 @@ useEventListener(
 }
 
 .stage {
-  flex: 1;
   grid-template-rows: minmax(0, 1fr);
 }
 
@@ -238,11 +239,6 @@ useEventListener(
 }
 
 footer {
-  display: flex;
-  align-items: center;
-  gap: 0.1rem 0.5rem;
-  color: var(--v-quiet);
-
   button {
     display: inline-flex;
     align-items: center;

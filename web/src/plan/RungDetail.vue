@@ -27,8 +27,11 @@ const nextHere = computed(() => {
 
 <template>
   <BCard class="rung">
-    <h2>{{ rung.name }}</h2>
-    <ul v-if="standing" class="states list-unstyled d-flex flex-wrap p-0">
+    <h2 class="fs-160">{{ rung.name }}</h2>
+    <ul
+      v-if="standing"
+      class="states list-unstyled d-flex flex-wrap p-0 row-gap-02 column-gap-11 mt-03 mb-06"
+    >
       <li v-for="state in STATES" :key="state.id" :class="{ none: standing[state.id] === 0 }">
         <i class="bi" :class="state.icon" aria-hidden="true"></i>
         <strong>{{ standing[state.id] }}</strong>
@@ -50,7 +53,7 @@ const nextHere = computed(() => {
     <BButton v-else variant="primary" :to="{ name: 'show', query: { lens: 'two_dials' } }">
       Show the two hands
     </BButton>
-    <dl>
+    <dl class="mt-3 mb-0">
       <template v-if="rung.builds_on.length">
         <dt>Rests on</dt>
         <dd>
@@ -58,7 +61,7 @@ const nextHere = computed(() => {
             v-for="below in rung.builds_on"
             :key="below"
             variant="bare"
-            class="below"
+            class="below font-inherit px-08 py-01 me-04 ms-0 mt-0 mb-03"
             @click="$emit('select', below)"
           >
             {{ facts.rung(below).name }}
@@ -73,7 +76,7 @@ const nextHere = computed(() => {
       </template>
       <dt>To talk about</dt>
       <dd>
-        <p v-for="question in rung.questions" :key="question">{{ question }}</p>
+        <p v-for="question in rung.questions" :key="question" class="mb-02">{{ question }}</p>
       </dd>
       <dt>Standards</dt>
       <dd>{{ rung.standards.join(", ") }}</dd>
@@ -82,14 +85,7 @@ const nextHere = computed(() => {
 </template>
 
 <style scoped lang="scss">
-h2 {
-  font-size: 1.6rem;
-}
-
 .states {
-  gap: 0.2rem 1.1rem;
-  margin: 0.3rem 0 0.6rem;
-
   .none {
     color: var(--v-quiet);
   }
@@ -103,10 +99,6 @@ h2 {
   margin: 0 0 0.8rem;
 }
 
-dl {
-  margin: 1rem 0 0;
-}
-
 dt {
   font-weight: 400;
   font-size: 0.95rem;
@@ -118,16 +110,9 @@ dd {
   line-height: 1.35;
 }
 
-dd p {
-  margin: 0 0 0.2rem;
-}
-
 .below {
   border: 1px dashed var(--v-hour);
   border-radius: 2rem;
   background: none;
-  font: inherit;
-  padding: 0.1rem 0.8rem;
-  margin: 0 0.4rem 0.3rem 0;
 }
 </style>

@@ -46,13 +46,18 @@ function put(at: number): void {
       {{ stage.name }}: {{ stage.aim }} · {{ counted(stage.minutes, "minute") }},
       {{ stage.spare_seconds >= 30 ? `${stage.spare_seconds} seconds to spare` : "full" }}
     </p>
-    <p v-if="stage.missing" class="note">
+    <p v-if="stage.missing" class="note tone-quiet">
       <i class="bi bi-info-circle" aria-hidden="true"></i>
       There is room for {{ stage.missing }} more, but no time comes twice so soon: go over some of these
       again.
     </p>
     <ul class="list-unstyled p-0 m-0 d-grid gap-2">
-      <li v-for="(item, place) in items" :key="place" :class="{ pinned: item.pinned, plain: !item.time }">
+      <li
+        v-for="(item, place) in items"
+        :key="place"
+        class="d-grid align-items-center gap-07 on-card"
+        :class="{ pinned: item.pinned, plain: !item.time }"
+      >
         <template v-if="item.time && item.dial">
           <DialFace
             class="item-dial"
@@ -107,7 +112,7 @@ function put(at: number): void {
             </BButton>
           </div>
         </template>
-        <p v-else class="without m-0">
+        <p v-else class="without m-0 lh-130">
           <i
             class="bi"
             :class="item.kind === 'question' ? 'bi-chat-square' : 'bi-arrow-clockwise'"
@@ -126,12 +131,8 @@ ul {
 }
 
 li {
-  display: grid;
   grid-template-columns: 4.6rem minmax(0, 1fr) auto;
-  align-items: center;
-  gap: 0.7rem;
   padding: 0.55rem;
-  background: var(--v-card);
   border: 1px solid var(--v-line);
   border-radius: 0.8rem;
 
@@ -198,13 +199,5 @@ li {
       color: var(--v-hour);
     }
   }
-}
-
-.without {
-  line-height: 1.3;
-}
-
-.note {
-  color: var(--v-quiet);
 }
 </style>

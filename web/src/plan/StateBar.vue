@@ -7,7 +7,7 @@ defineProps<{ step: LadderStep | undefined }>();
 </script>
 
 <template>
-  <span class="bar d-flex w-100 overflow-hidden" role="img" :aria-label="countsInWords(step)">
+  <span class="bar d-flex w-100 overflow-hidden on-shade" role="img" :aria-label="countsInWords(step)">
     <template v-if="step">
       <span
         v-for="state in STATES"
@@ -23,7 +23,6 @@ defineProps<{ step: LadderStep | undefined }>();
 .bar {
   height: 0.7rem;
   border-radius: 0.35rem;
-  background: var(--v-shade);
 }
 
 .bar > span {

@@ -45,7 +45,7 @@ async function keep(): Promise<void> {
   <BCard>
     <h2 class="eyebrow">The class's own day, for a.m. and p.m.</h2>
     <form novalidate @submit.prevent="keep">
-      <div v-for="(event, at) in events" :key="at" class="event">
+      <div v-for="(event, at) in events" :key="at" class="event d-grid gap-2 mb-04">
         <BFormInput v-model="event.time" :aria-label="`Time ${at + 1}`" placeholder="15:30" maxlength="5" />
         <BFormInput
           v-model="event.what"
@@ -65,7 +65,7 @@ async function keep(): Promise<void> {
         Nothing yet. The ribbon shows an ordinary school day until you write down your own.
       </p>
       <p v-if="trouble" class="field-error" role="alert">{{ trouble }}</p>
-      <div class="ways d-flex flex-wrap align-items-center gap-2">
+      <div class="ways d-flex flex-wrap align-items-center gap-2 mt-08">
         <BButton variant="primary" type="submit" :disabled="busy || !changed">Keep the day</BButton>
         <BButton
           v-if="events.length < MOST"
@@ -85,13 +85,6 @@ async function keep(): Promise<void> {
 
 <style scoped lang="scss">
 .event {
-  display: grid;
   grid-template-columns: 6rem minmax(0, 1fr) auto;
-  gap: 0.5rem;
-  margin-bottom: 0.4rem;
-}
-
-.ways {
-  margin-top: 0.8rem;
 }
 </style>

@@ -16,11 +16,11 @@ const shown = computed(() => facts.of(time.value));
     <div class="row-of d-grid align-items-center gap-4">
       <DialFace class="example-dial" :facts="shown" :label="shown.usual" />
       <div aria-live="polite">
-        <p class="said fw-bold m-0">{{ shown.usual }}</p>
-        <p class="digital">{{ shown.digital }}</p>
+        <p class="said fw-bold m-0 lh-120">{{ shown.usual }}</p>
+        <p class="digital mt-02 mb-0">{{ shown.digital }}</p>
       </div>
     </div>
-    <ol>
+    <ol class="my-3">
       <li v-for="step in shown.steps" :key="step.sentence">{{ step.sentence }}</li>
     </ol>
     <div class="times d-flex gap-2" role="group" aria-label="Another example">
@@ -45,16 +45,13 @@ const shown = computed(() => facts.of(time.value));
 
 .said {
   font-size: 1.8rem;
-  line-height: 1.2;
 }
 
 .digital {
   font-size: 1.4rem;
-  margin: 0.2rem 0 0;
 }
 
 ol {
-  margin: 1rem 0;
   padding-left: 1.3rem;
 }
 

@@ -42,7 +42,7 @@ async function keep(id: string, choice: string): Promise<void> {
   <div class="page">
     <div class="page-head">
       <h1>How {{ classes.current?.name ?? "your class" }} says the time</h1>
-      <p class="quiet saved" role="status">
+      <p class="quiet saved m-0" role="status">
         {{
           state === "saving"
             ? "Keeping it…"
@@ -56,12 +56,16 @@ async function keep(id: string, choice: string): Promise<void> {
       Make a class first; its ways of saying a time are kept with it.
     </NothingYet>
     <p v-if="trouble" class="field-error" role="alert">{{ trouble }}</p>
-    <div v-if="classes.current" class="columns d-grid">
+    <div v-if="classes.current" class="columns d-grid row-gap-20 column-gap-5">
       <form @submit.prevent>
-        <fieldset v-for="one in facts.catalogue?.conventions" :key="one.id" class="d-grid">
+        <fieldset
+          v-for="one in facts.catalogue?.conventions"
+          :key="one.id"
+          class="d-grid border-bottom px-0 pt-06 pb-07 cols-1-auto"
+        >
           <legend class="fw-bold m-0">{{ one.name }}</legend>
-          <p class="why m-0 quiet">{{ one.why }}</p>
-          <div class="choices d-flex flex-wrap gap-2 mt-2">
+          <p class="why m-0 quiet col-all fs-95">{{ one.why }}</p>
+          <div class="choices d-flex flex-wrap gap-2 mt-2 col-all">
             <div
               v-for="choice in one.choices"
               :key="choice.id"
@@ -91,32 +95,15 @@ async function keep(id: string, choice: string): Promise<void> {
 <style scoped lang="scss">
 .columns {
   grid-template-columns: minmax(0, 1.1fr) minmax(0, 1fr);
-  gap: 2rem 3rem;
 }
 
 fieldset {
-  border-bottom: 1px solid var(--v-line);
-  padding: 0.6rem 0 0.7rem;
-  grid-template-columns: minmax(0, 1fr) auto;
   column-gap: 1rem;
 }
 
 legend {
   font-size: 1.05rem;
   float: left;
-}
-
-.why {
-  grid-column: 1 / -1;
-  font-size: 0.95rem;
-}
-
-.choices {
-  grid-column: 1 / -1;
-}
-
-.saved {
-  margin: 0;
 }
 
 @media (max-width: 60rem) {

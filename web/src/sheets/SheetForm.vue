@@ -61,7 +61,7 @@ function climb(step: string): void {
       <div
         v-for="one in facts.catalogue?.sheets"
         :key="one.id"
-        class="kind"
+        class="kind d-flex align-items-center rounded-06 tone-ink fs-100 cursor-pointer"
         :class="{ on: one.id === form.kind }"
       >
         <BFormRadio name="kind" :model-value="form.kind" :value="one.id" @update:model-value="choose(one.id)">
@@ -222,14 +222,8 @@ label {
 }
 
 .kind {
-  display: flex;
-  align-items: center;
   gap: 0.55rem;
   padding: 0.12rem 0.55rem;
-  border-radius: 0.6rem;
-  color: var(--v-ink);
-  font-size: 1rem;
-  cursor: pointer;
 
   &.on {
     background: var(--v-hour-tint);

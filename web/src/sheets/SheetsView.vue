@@ -188,7 +188,7 @@ async function draw(): Promise<void> {
           </BButton>
           <BButton v-else variant="primary" :href="material" target="_blank" rel="noopener">Print</BButton>
         </div>
-        <p v-if="part" class="part d-flex align-items-center" role="status">
+        <p v-if="part" class="part d-flex align-items-center gap-08" role="status">
           <BProgress class="bar" :value="part === 'choosing' ? 0.5 : 1.5" :max="2" :aria-label="told" />
           {{ told }}
         </p>
@@ -199,7 +199,7 @@ async function draw(): Promise<void> {
         <p v-if="refused && refused.field !== 'count'" class="field-error" role="alert">
           {{ refused.message }}
         </p>
-        <p v-if="made && again" class="made" role="status">
+        <p v-if="made && again" class="made on-past rounded-07 px-3 py-2" role="status">
           Made, with the code
           <strong>{{ made.code }}</strong>
           on it.
@@ -216,7 +216,7 @@ async function draw(): Promise<void> {
           <template v-if="form.versions === 'one'">·</template>
           <RouterLink :to="{ name: 'check', params: { id: made.check_id } }">Type its answers in</RouterLink>
         </p>
-        <div class="pages d-grid gap-3">
+        <div class="pages d-grid gap-3 mx-auto my-0">
           <PagePreview
             v-for="(svg, at) in pages"
             :key="at"
@@ -270,21 +270,10 @@ async function draw(): Promise<void> {
 
 .pages {
   max-width: 44rem;
-  margin: 0 auto;
 }
 
 .bar {
   width: 12rem;
-}
-
-.part {
-  gap: 0.8rem;
-}
-
-.made {
-  background: var(--v-past);
-  border-radius: 0.7rem;
-  padding: 0.5rem 1rem;
 }
 
 .alone {

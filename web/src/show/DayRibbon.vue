@@ -34,21 +34,23 @@ const share = (at: number): string => `${(100 * at) / length.value}%`;
 </script>
 
 <template>
-  <div v-if="length" class="day position-relative" data-lens="day">
-    <ul class="events list-unstyled m-0" aria-label="The class's day">
+  <div v-if="length" class="day position-relative px-1 py-0" data-lens="day">
+    <ul class="events list-unstyled m-0 position-relative" aria-label="The class's day">
       <li
         v-for="mark in marks"
         :key="mark.time + mark.what"
+        class="position-absolute bottom-0 lh-1"
         :class="{ low: mark.low, late: late(mark.place) }"
         :style="late(mark.place) ? { right: share(length - mark.place) } : { left: share(mark.place) }"
       >
         <BButton variant="bare" @click="place = mark.place">{{ mark.what }}</BButton>
       </li>
     </ul>
-    <div class="parts d-flex" aria-hidden="true">
+    <div class="parts d-flex overflow-hidden" aria-hidden="true">
       <span
         v-for="part in parts"
         :key="part.from"
+        class="text-center fs-90 text-nowrap overflow-hidden"
         :class="part.part"
         :style="{ width: share(part.to - part.from) }"
       >
@@ -63,7 +65,7 @@ const share = (at: number): string => `${(100 * at) / length.value}%`;
       aria-label="Go to a time of the day"
       :aria-valuetext="facts.dayTimes[place]?.words"
     />
-    <div class="ends d-flex justify-content-between" aria-hidden="true">
+    <div class="ends d-flex justify-content-between fs-85 tone-quiet" aria-hidden="true">
       <span>midnight</span>
       <span>noon</span>
       <span>midnight</span>
@@ -72,22 +74,13 @@ const share = (at: number): string => `${(100 * at) / length.value}%`;
 </template>
 
 <style scoped lang="scss">
-.day {
-  padding: 0 0.25rem;
-}
-
 .parts {
   height: 1.9rem;
   border-radius: 0.6rem;
-  overflow: hidden;
   border: 1px solid var(--v-line);
 
   span {
-    text-align: center;
-    font-size: 0.9rem;
     line-height: 1.8rem;
-    white-space: nowrap;
-    overflow: hidden;
   }
 
   .night {
@@ -127,23 +120,17 @@ input {
 }
 
 .ends {
-  font-size: 0.85rem;
-  color: var(--v-quiet);
   margin-top: -0.2rem;
 }
 
 .events {
-  position: relative;
   height: 3.4rem;
   padding: 0;
 
   li {
-    position: absolute;
-    bottom: 0;
     padding-bottom: 1.75rem;
     border: 0 solid var(--v-minute);
     border-left-width: 2px;
-    line-height: 1;
 
     &.late {
       border-width: 0 2px 0 0;

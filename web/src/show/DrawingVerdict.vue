@@ -29,7 +29,7 @@ const invites = computed(() => props.drawing?.invites.map((id) => facts.misreadi
         <i class="bi" :class="words.icon" aria-hidden="true"></i>
         {{ words.title }}
       </h2>
-      <p class="reason m-0">{{ drawing.reason }}</p>
+      <p class="reason m-0 lh-135">{{ drawing.reason }}</p>
       <div v-if="invites.length" class="invites">
         <p class="eyebrow m-0">It invites children to</p>
         <p v-for="one in invites" :key="one.id">{{ one.does }}</p>
@@ -66,7 +66,6 @@ h2 {
 
 .reason {
   font-size: clamp(1.2rem, 1.5vw, 2rem);
-  line-height: 1.35;
 }
 
 .invites p {

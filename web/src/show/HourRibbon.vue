@@ -9,7 +9,7 @@ const shown = computed(() => facts.at(place.value));
 </script>
 
 <template>
-  <div class="ribbon">
+  <div class="ribbon px-2 pt-1 pb-0">
     <BFormInput
       v-model.number="place"
       type="range"
@@ -18,16 +18,14 @@ const shown = computed(() => facts.at(place.value));
       aria-label="Go to a time in the twelve hours"
       :aria-valuetext="shown.digital"
     />
-    <div class="hours d-flex justify-content-between" aria-hidden="true">
-      <span v-for="hour in 13" :key="hour">{{ hour === 1 ? 12 : hour - 1 }}</span>
+    <div class="hours d-flex justify-content-between px-01 py-0 fs-85 tone-quiet" aria-hidden="true">
+      <span v-for="hour in 13" :key="hour" class="text-center">{{ hour === 1 ? 12 : hour - 1 }}</span>
     </div>
   </div>
 </template>
 
 <style scoped lang="scss">
 .ribbon {
-  padding: 0.25rem 0.5rem 0;
-
   input {
     appearance: none;
     display: block;
@@ -61,13 +59,8 @@ const shown = computed(() => facts.at(place.value));
 }
 
 .hours {
-  padding: 0 0.1rem;
-  font-size: 0.85rem;
-  color: var(--v-quiet);
-
   span {
     width: 1rem;
-    text-align: center;
   }
 }
 </style>

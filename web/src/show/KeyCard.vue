@@ -38,18 +38,18 @@ const KEYS: readonly (readonly [string, string])[] = [
     ok-title="Close"
     ok-variant="primary"
   >
-    <dl>
+    <dl class="mb-3">
       <div v-for="[key, what] in KEYS" :key="key">
-        <dt>
-          <kbd class="key">{{ key }}</kbd>
+        <dt class="m-0 fw-normal">
+          <kbd class="key fs-100">{{ key }}</kbd>
         </dt>
-        <dd>{{ what }}</dd>
+        <dd class="m-0 fw-normal">{{ what }}</dd>
       </div>
       <div v-for="lens in facts.catalogue?.lenses" :key="lens.id">
-        <dt>
-          <kbd class="key">{{ LENS_KEYS[lens.id]?.toUpperCase() }}</kbd>
+        <dt class="m-0 fw-normal">
+          <kbd class="key fs-100">{{ LENS_KEYS[lens.id]?.toUpperCase() }}</kbd>
         </dt>
-        <dd>{{ lens.name.toLowerCase() }}</dd>
+        <dd class="m-0 fw-normal">{{ lens.name.toLowerCase() }}</dd>
       </div>
     </dl>
     <p class="quiet">Ungeared, ← → turn the long hand and ↑ ↓ the short one.</p>
@@ -60,7 +60,6 @@ const KEYS: readonly (readonly [string, string])[] = [
 dl {
   columns: 2 18rem;
   column-gap: 2.5rem;
-  margin: 0 0 1rem;
 
   div {
     display: grid;
@@ -69,15 +68,5 @@ dl {
     padding: 0.15rem 0;
     break-inside: avoid;
   }
-}
-
-dt,
-dd {
-  margin: 0;
-  font-weight: 400;
-}
-
-.key {
-  font-size: 1rem;
 }
 </style>

@@ -12,7 +12,7 @@ const facts = useFacts();
 <template>
   <section aria-label="Lenses">
     <p class="eyebrow">Lenses</p>
-    <ul class="list-unstyled p-0 m-0 d-grid">
+    <ul class="list-unstyled p-0 m-0 d-grid cols-1">
       <li
         v-for="(lens, at) in facts.catalogue?.lenses"
         :key="lens.id"
@@ -39,10 +39,6 @@ const facts = useFacts();
 </template>
 
 <style scoped lang="scss">
-ul {
-  grid-template-columns: minmax(0, 1fr);
-}
-
 .first {
   border-top: 1px solid var(--v-line);
   margin-top: 0.25rem;

@@ -95,7 +95,7 @@ async function choose(): Promise<void> {
         <i class="bi bi-x-lg" aria-hidden="true"></i>
       </BButton>
     </div>
-    <form class="add d-flex gap-1" @submit.prevent="enter">
+    <form class="add d-flex gap-1 my-04" @submit.prevent="enter">
       <BFormInput
         v-model="typed"
         size="sm"
@@ -106,7 +106,7 @@ async function choose(): Promise<void> {
       />
       <BButton type="submit" size="sm" variant="outline-primary">Add</BButton>
     </form>
-    <p v-if="trouble || refused" id="times-wrong" class="field-error" role="alert">
+    <p v-if="trouble || refused" id="times-wrong" class="field-error mb-04" role="alert">
       {{ trouble || refused }}
     </p>
     <BFormSelect v-model="step" size="sm" aria-label="Choose times for a step" @change="choose">
@@ -150,8 +150,6 @@ async function choose(): Promise<void> {
 }
 
 .add {
-  margin: 0.4rem 0;
-
   .btn {
     min-height: 0;
   }
@@ -163,7 +161,6 @@ async function choose(): Promise<void> {
 
 .field-error {
   font-size: 0.95rem;
-  margin: 0 0 0.4rem;
   line-height: 1.25;
 }
 </style>

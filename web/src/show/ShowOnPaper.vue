@@ -9,7 +9,7 @@ const facts = useFacts();
 </script>
 
 <template>
-  <div class="paper" aria-hidden="true">
+  <div class="paper d-none" aria-hidden="true">
     <figure v-for="time in times" :key="time" class="m-0">
       <DialFace :facts="facts.of(time)" />
       <figcaption>{{ facts.of(time).usual }}</figcaption>
@@ -18,10 +18,6 @@ const facts = useFacts();
 </template>
 
 <style scoped lang="scss">
-.paper {
-  display: none;
-}
-
 @media print {
   .paper {
     display: grid;

@@ -7,7 +7,7 @@ const print = (): void => window.print();
 </script>
 
 <template>
-  <div class="tools d-grid pt-2" role="toolbar" aria-label="The dial">
+  <div class="tools d-grid pt-2 row-gap-015 column-gap-1 border-top" role="toolbar" aria-label="The dial">
     <BButton variant="bare" :disabled="loose" :aria-pressed="playing" @click="$emit('play')">
       <i class="bi" :class="playing ? 'bi-stop-fill' : 'bi-play-fill'" aria-hidden="true"></i>
       {{ playing ? "Stop" : "On by fives" }}
@@ -50,8 +50,6 @@ const print = (): void => window.print();
 <style scoped lang="scss">
 .tools {
   grid-template-columns: repeat(auto-fit, minmax(10.2rem, 1fr));
-  gap: 0.15rem 0.25rem;
-  border-top: 1px solid var(--v-line);
 }
 
 button {

@@ -146,9 +146,9 @@ useEventListener("keydown", (event: KeyboardEvent) => {
 
 <template>
   <ShowOnPaper :times="times.length ? times : [shown.time]" />
-  <div class="show d-grid no-print" :class="[{ board, idle, dim: board && dark }, `words-${words}`]">
+  <div class="show d-grid no-print gap-125" :class="[{ board, idle, dim: board && dark }, `words-${words}`]">
     <h1 class="visually-hidden">Show a clock</h1>
-    <aside class="left d-flex flex-column gap-3 min-h-0">
+    <aside class="left d-flex flex-column gap-3 min-h-0 overflow-y-auto">
       <LensSwitches :lenses="lenses" @toggle="toggle" />
       <SequencePanel
         :times="times"
@@ -162,7 +162,7 @@ useEventListener("keydown", (event: KeyboardEvent) => {
       />
     </aside>
     <div class="middle d-flex flex-column min-h-0">
-      <div class="dial-room min-h-0 d-flex justify-content-center align-items-center">
+      <div class="dial-room min-h-0 d-flex justify-content-center align-items-center flex-1">
         <TwoDials v-if="two && !hands" :facts="shown" :joining="joining" />
         <TurnedDial
           v-else
@@ -180,7 +180,7 @@ useEventListener("keydown", (event: KeyboardEvent) => {
       <DayRibbon v-if="day" v-model="dayPlace" :events="events" />
       <HourRibbon v-else-if="!hands" v-model="place" />
     </div>
-    <div class="right d-flex flex-column justify-content-between gap-3 min-h-0">
+    <div class="right d-flex flex-column justify-content-between gap-3 min-h-0 overflow-y-auto">
       <DrawingVerdict v-if="hands" :drawing="drawing" :trouble="trouble" @mend="putRight" @gear="gears" />
       <ReadingSteps
         v-else
@@ -214,22 +214,9 @@ useEventListener("keydown", (event: KeyboardEvent) => {
 <style scoped lang="scss">
 .show {
   grid-template-columns: 13.5rem minmax(0, 1fr) minmax(15rem, 24%);
-  gap: 1.25rem;
   height: calc(100vh - var(--v-bar));
   min-height: 32rem;
   padding: 0.75rem 1.75rem 0.75rem;
-}
-
-.left {
-  overflow-y: auto;
-}
-
-.right {
-  overflow-y: auto;
-}
-
-.dial-room {
-  flex: 1;
 }
 
 /* The dial fills the projector; what is not for the children fades to one edge. */

@@ -13,31 +13,21 @@ const shown = computed(() => facts.of("10:10"));
 </script>
 
 <template>
-  <div class="nothing-yet">
+  <div class="nothing-yet d-grid justify-items-center gap-3 text-center">
     <DialFace class="waiting" :facts="shown" :numerals="false" :margin="2" />
-    <p class="said"><slot /></p>
+    <p class="said m-0 fs-125 lh-135"><slot /></p>
     <BButton v-if="to" variant="primary" :to="to">{{ does }}</BButton>
   </div>
 </template>
 
 <style scoped lang="scss">
 .nothing-yet {
-  display: grid;
-  justify-items: center;
-  gap: 1rem;
   max-width: 34rem;
   margin: 3.5rem auto;
-  text-align: center;
 }
 
 .waiting {
   width: 9rem;
   opacity: 0.55;
-}
-
-.said {
-  margin: 0;
-  font-size: 1.25rem;
-  line-height: 1.35;
 }
 </style>

@@ -19,13 +19,11 @@ watch(() => props.svg, draw);
 </script>
 
 <template>
-  <div ref="host" class="sheet-page"></div>
+  <div ref="host" class="sheet-page on-card border"></div>
 </template>
 
 <style scoped lang="scss">
 .sheet-page {
-  background: var(--v-card);
-  border: 1px solid var(--v-line);
   box-shadow: 0 2px 10px rgb(0 0 0 / 6%);
 
   :deep(svg) {

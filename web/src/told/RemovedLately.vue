@@ -41,7 +41,7 @@ const back = async (one: Removed): Promise<boolean> =>
 <template>
   <!-- Gone and not hidden when it is over: keys that were in it go on from there. -->
   <div role="status">
-    <BAlert v-if="now" model-value variant="light" class="now d-flex align-items-center">
+    <BAlert v-if="now" model-value variant="light" class="now d-flex align-items-center mx-0 mt-0 mb-3">
       Removed: {{ says(now) }}.
       <BButton variant="link" @click="back(now)">
         <i class="bi bi-arrow-counterclockwise" aria-hidden="true"></i>
@@ -66,7 +66,6 @@ const back = async (one: Removed): Promise<boolean> =>
 
 <style scoped lang="scss">
 .now {
-  margin: 0 0 1rem;
   padding: 0.25rem 1rem;
   background: var(--v-shade);
   border-color: var(--v-line);

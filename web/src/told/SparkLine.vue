@@ -19,7 +19,7 @@ const last = computed(() => at.value.at(-1));
 
 <template>
   <svg
-    class="spark"
+    class="spark d-block w-100"
     :class="kind ?? 'good'"
     :viewBox="`-2 -6 ${WIDTH + 10} ${HEIGHT + 8}`"
     aria-hidden="true"
@@ -33,8 +33,6 @@ const last = computed(() => at.value.at(-1));
 
 <style scoped lang="scss">
 .spark {
-  display: block;
-  width: 100%;
   max-width: 15rem;
   min-width: 6rem;
 }

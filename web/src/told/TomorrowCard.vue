@@ -15,15 +15,15 @@ const texts = computed(() => commonest.value && facts.misreading(commonest.value
 <template>
   <BCard v-if="commonest && texts" class="tomorrow">
     <p class="eyebrow">{{ heading ?? "For tomorrow" }}</p>
-    <h2 class="what mb-2">{{ seem(commonest.child_ids.length, texts.does) }}.</h2>
+    <h2 class="what mb-2 lh-sm text-balance">{{ seem(commonest.child_ids.length, texts.does) }}.</h2>
     <p class="move">
       {{ texts.move }}
       <span class="quiet">Lens: {{ facts.lensName(texts.lens).toLowerCase() }}.</span>
     </p>
-    <div class="times d-grid gap-3">
+    <div class="times d-grid gap-3 mt-1 mb-3">
       <figure v-for="time in texts.times" :key="time" class="m-0">
         <DialFace :facts="facts.of(time)" :label="`A dial at ${time}`" detail="small" />
-        <figcaption class="mt-2 text-center">{{ facts.of(time).usual }}</figcaption>
+        <figcaption class="mt-2 text-center fs-90 lh-120 tone-quiet">{{ facts.of(time).usual }}</figcaption>
       </figure>
     </div>
     <BButton
@@ -38,18 +38,9 @@ const texts = computed(() => commonest.value && facts.misreading(commonest.value
 <style scoped lang="scss">
 .what {
   font-size: 1.45rem;
-  line-height: 1.25;
-  text-wrap: balance;
 }
 
 .times {
   grid-template-columns: repeat(3, minmax(0, 8.5rem));
-  margin: 0.25rem 0 1rem;
-}
-
-figcaption {
-  font-size: 0.9rem;
-  line-height: 1.2;
-  color: var(--v-quiet);
 }
 </style>

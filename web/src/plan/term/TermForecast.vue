@@ -33,10 +33,11 @@ const before = computed(() => {
 
 <template>
   <div>
-    <p class="said">{{ text }}</p>
+    <p class="said fs-135 lh-130 mb-04">{{ text }}</p>
     <p v-if="before" class="quiet mb-2">{{ before }}</p>
     <svg
       v-if="forecast.points.length > 1"
+      class="w-100"
       :viewBox="`-6 -10 ${WIDTH + 60} ${HEIGHT + 40}`"
       role="img"
       :aria-label="text"
@@ -59,14 +60,7 @@ const before = computed(() => {
 </template>
 
 <style scoped lang="scss">
-.said {
-  font-size: 1.35rem;
-  line-height: 1.3;
-  margin: 0 0 0.4rem;
-}
-
 svg {
-  width: 100%;
   max-width: 30rem;
 }
 

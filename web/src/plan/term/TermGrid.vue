@@ -102,7 +102,11 @@ useDraggable(grid, {
   <BButton v-if="folded || all" class="mb-2" variant="outline-primary" size="sm" @click="all = !all">
     {{ all ? "Hide the weeks that are over" : `Show the ${folded} weeks before` }}
   </BButton>
-  <div ref="grid" class="term-grid" :style="{ '--columns': columns.length }">
+  <div
+    ref="grid"
+    class="term-grid d-grid gap-04 align-items-stretch"
+    :style="{ '--columns': columns.length }"
+  >
     <div
       v-for="cell in cells"
       :key="cell.key"
@@ -125,7 +129,7 @@ useDraggable(grid, {
         @click="$emit('select', cell.lesson.day)"
       >
         <StepDial v-if="cell.lesson.step" class="lesson-dial" :step="cell.lesson.step" />
-        <span class="text">
+        <span class="text d-grid lh-120">
           <span class="day">{{ shortDay(cell.lesson.day) }}</span>
           {{ " " }}
           <span class="name">{{ name(cell.lesson) }}</span>
@@ -155,17 +159,14 @@ useDraggable(grid, {
           <span v-if="otherwise(cell.lesson)" class="instead">{{ instead(cell.lesson) }}</span>
         </span>
       </BButton>
-      <span v-else class="none" aria-hidden="true"></span>
+      <span v-else class="none rounded-08" aria-hidden="true"></span>
     </div>
   </div>
 </template>
 
 <style scoped lang="scss">
 .term-grid {
-  display: grid;
   grid-template-columns: 4.2rem repeat(var(--columns), minmax(0, 1fr));
-  gap: 0.4rem;
-  align-items: stretch;
 }
 
 .week {
@@ -235,11 +236,6 @@ useDraggable(grid, {
   }
 }
 
-.text {
-  display: grid;
-  line-height: 1.2;
-}
-
 .day,
 .marks,
 .instead {
@@ -252,7 +248,6 @@ useDraggable(grid, {
 }
 
 .none {
-  border-radius: 0.8rem;
   background: repeating-linear-gradient(135deg, transparent 0 6px, var(--v-shade) 6px 8px);
 }
 

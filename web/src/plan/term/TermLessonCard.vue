@@ -40,12 +40,14 @@ const does = (kind: TermChange["kind"], more: Partial<TermChange> = {}): void =>
     <p class="eyebrow">{{ shortDay(lesson.day) }}, {{ lesson.minutes }} minutes, {{ kindWords(lesson) }}</p>
     <div class="d-flex gap-3 align-items-center">
       <StepDial v-if="rung" class="big" :step="rung.id" detail="full" />
-      <h2>{{ rung?.name ?? (lesson.kind === "open" ? "Left open for what comes up" : "No lesson") }}</h2>
+      <h2 class="fs-160">
+        {{ rung?.name ?? (lesson.kind === "open" ? "Left open for what comes up" : "No lesson") }}
+      </h2>
     </div>
     <p v-if="wrong" role="alert" class="field-error">{{ wrong }}</p>
     <template v-if="lesson.recap.length">
       <p class="quiet mb-1">First it goes over</p>
-      <ul class="recap">
+      <ul class="recap ps-12">
         <li v-for="one in lesson.recap" :key="one">{{ recapWords(one, standing(one), facts) }}</li>
       </ul>
     </template>
@@ -170,14 +172,6 @@ const does = (kind: TermChange["kind"], more: Partial<TermChange> = {}): void =>
 .big {
   width: 6.5rem;
   flex: none;
-}
-
-h2 {
-  font-size: 1.6rem;
-}
-
-.recap {
-  padding-left: 1.2rem;
 }
 
 select {

@@ -133,16 +133,16 @@ const file = (ending: string): string => `/api/classes/${classId.value}/term.${e
           <template #says>Its plans go; lessons that were given, and all answers, stay.</template>
         </SureButton>
       </BCard>
-      <div v-else class="columns">
+      <div v-else class="columns d-grid gap-20 align-items-start">
         <section class="d-grid gap-3" aria-label="How likely it holds">
           <TermForecast v-if="forecast && term.aim && left" :forecast="forecast" :step="term.aim.step" />
-          <p v-else-if="!left" class="said">
+          <p v-else-if="!left" class="said fs-135">
             No lesson is left before {{ dayWords(term.aim?.day ?? plan.today) }}. Set new days, or another
             aim.
           </p>
           <p v-else-if="unforeseen" role="alert" class="field-error">{{ unforeseen }}</p>
           <p v-else class="quiet" aria-live="polite">Working out how likely it holds…</p>
-          <p v-if="plan.change" class="changed" role="status">
+          <p v-if="plan.change" class="changed m-0 ps-08" role="status">
             {{ changeWords(plan.change, facts) }}
           </p>
           <p v-if="refused && !lesson" role="alert" class="field-error">{{ refused }}</p>
@@ -192,20 +192,11 @@ const file = (ending: string): string => `/api/classes/${classId.value}/term.${e
 
 <style scoped lang="scss">
 .columns {
-  display: grid;
   grid-template-columns: minmax(18rem, 25rem) minmax(0, 1fr);
-  gap: 2rem;
-  align-items: start;
 }
 
 .changed {
-  margin: 0;
-  padding-left: 0.8rem;
   border-left: 4px solid var(--v-minute);
-}
-
-.said {
-  font-size: 1.35rem;
 }
 
 .lead {

@@ -1,0 +1,20 @@
+# frozen_string_literal: true
+
+# A part that teacher and child share is laid out by the same names: what the teacher's sheet has and the desk's has not is lost
+# on children alone, without a word.
+RSpec.describe "The sheets of styles" do
+  def built(kind, name) = File.read(Dir[File.join(ROOT, "web/dist/assets", "#{name}-*.#{kind}")].max_by { |file| File.size(file) })
+
+  # Names that a sheet lays out by themselves, at every width.
+  def laid_out(sheet) = sheet.scan(/(?<=[{}])\.([\w-]+)(?=\{)/).flatten.uniq
+
+  # What parts are written with: class:"one two", and the fixed part of class:[...].
+  def written(script) = script.scan(/class:(?:[\w$]+\(\[?)?["`]([\w -]+)["`]/).flat_map { |names| names.first.split }.uniq
+
+  it "have at the desk whatever its parts are laid out with" do
+    at_desk = written(built("js", "desk"))
+    expect(at_desk).to include("key", "w-100")
+    # Buttons there have a look of their own.
+    expect((at_desk & laid_out(built("css", "index"))) - laid_out(built("css", "desk"))).to eq(%w[btn])
+  end
+end
