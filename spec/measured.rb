@@ -27,7 +27,9 @@ module Measured
     SimpleCov.start do
       root Measured::ROOT
       coverage_dir File.join(Measured::FOLDER, part)
-      command_name part
+      # A room's specs may be run in parts, side by side.
+      command_name "#{part} #{Process.pid}"
+      merge_timeout 7200
       enable_coverage :branch
       add_filter { |file| !file.filename.match?(Measured::OURS) }
       formatter SimpleCov::Formatter::SimpleFormatter

@@ -28,7 +28,7 @@ const marks = computed(() =>
     place: facts.dayTimes.findIndex((row) => row.time === event.time.padStart(5, "0")),
   })),
 );
-/** Late in the day, words end at their time instead of beginning there: a phone has no room behind it. */
+/** Late in the day, words end at their time instead of beginning there: there may be no room behind it. */
 const late = (at: number): boolean => at > length.value / 2;
 const share = (at: number): string => `${(100 * at) / length.value}%`;
 </script>
@@ -150,6 +150,25 @@ input {
     font-size: 0.9rem;
     line-height: 1.1;
     white-space: nowrap;
+  }
+}
+
+/* On a phone there is no room for words over their times: they stand in the order of the day. */
+@media (max-width: 40rem) {
+  .events {
+    display: flex;
+    flex-wrap: wrap;
+    gap: 0.25rem 0.6rem;
+    height: auto;
+    padding-bottom: 0.5rem;
+
+    li,
+    li.low,
+    li.late {
+      position: static;
+      padding: 0;
+      border-width: 0 0 2px;
+    }
   }
 }
 </style>
