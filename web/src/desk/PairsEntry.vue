@@ -83,7 +83,8 @@ function pressCard(text: string): void {
 
 <style scoped lang="scss">
 .pairs-entry {
-  grid-template-rows: minmax(0, 1fr) auto;
+  grid-template-rows: minmax(0, 17rem) auto;
+  align-content: center;
   width: min(70rem, 100%);
 }
 
