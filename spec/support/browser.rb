@@ -9,7 +9,7 @@ require "selenium-webdriver"
 # A real browser without a monitor, on a school of its own for each example.
 module BrowserHelpers
   CHROME = %w[--headless=new --no-sandbox --disable-gpu --disable-quic --no-first-run --disable-background-networking
-              --disable-component-update --disable-sync --disable-dev-shm-usage --window-size=1280,800
+              --disable-component-update --disable-sync --disable-dev-shm-usage
               --disable-renderer-backgrounding --disable-backgrounding-occluded-windows --disable-background-timer-throttling].freeze
   AXE_TAGS = %i[wcag2a wcag2aa wcag21a wcag21aa wcag22aa].freeze
 
@@ -30,10 +30,15 @@ module BrowserHelpers
   end
 
   # Chromium without what only a monitor needs works a third less; where Debian has none, Chromium itself.
-  BINARY = system("command -v chromium-headless-shell >/dev/null") ? File.join(__dir__, "headless") : "/usr/bin/chromium"
+  # Its window is as large as its page; Chromium's own has a bar of 143 points.
+  BINARY, WINDOW = if system("command -v chromium-headless-shell >/dev/null")
+                     [File.join(__dir__, "headless"), "1280,800"]
+                   else
+                     ["/usr/bin/chromium", "1280,943"]
+                   end
 
   def self.driver(app)
-    args = CHROME + ["--user-data-dir=#{Dir.mktmpdir('chrome')}"]
+    args = CHROME + ["--window-size=#{WINDOW}", "--user-data-dir=#{Dir.mktmpdir('chrome')}"]
     options = Selenium::WebDriver::Chrome::Options.new(binary: BINARY, args:)
     service = Selenium::WebDriver::Service.chrome(path: "/usr/bin/chromedriver")
     driver = Capybara::Selenium::Driver.new(app, browser: :chrome, options:, service:)
