@@ -35,8 +35,10 @@ class CoverageReport
 
   # By file, added up over the parts that a room's specs were run in.
   def reached(room)
-    parts = JSON.parse(File.read(File.join(Measured::FOLDER, room, ".resultset.json"))).values.map { |result| result["coverage"] }
-    SimpleCov::Combine::ResultsCombiner.combine(*parts).select { |file, _| file.include?("/#{room}/lib/") }
+    file = File.join(Measured::FOLDER, room, ".resultset.json")
+    abort "Nothing is counted yet: run bin/test." unless File.exist?(file)
+    parts = JSON.parse(File.read(file)).values.map { |result| result["coverage"] }
+    SimpleCov::Combine::ResultsCombiner.combine(*parts).select { |path, _| path.include?("/#{room}/lib/") }
   end
 
   def share(hits) = hits.empty? ? 0.0 : 100.0 * hits.count(&:positive?) / hits.length

@@ -13,6 +13,9 @@ RSpec.describe "Every view can be used by everyone", :demo do
     return [document.documentElement.scrollWidth > width, ...out.slice(0, 3).map((one) => one.outerHTML.slice(0, 80))];
   JS
 
+  # "Opening the class…": what is looked at is the page, not the wait for it.
+  def waiting = /\b[A-Z]\w+ing\b[^\n…]*…/
+
   def windows
     { "a small phone" => [360, 640], "a phone" => [390, 844], "a tablet held upright" => [768, 1024], "the wall" => [1920, 1080] }
   end
@@ -20,7 +23,8 @@ RSpec.describe "Every view can be used by everyone", :demo do
   def keep_within_every_window(address)
     windows.each do |device, (width, height)|
       browser.execute_cdp("Emulation.setDeviceMetricsOverride", width:, height:, deviceScaleFactor: 1, mobile: width < 500)
-      expect(outside).to eq([false]), "#{address} on #{device}: #{outside}"
+      # Some parts lay themselves out anew when they hear of the window.
+      page.document.synchronize { raise Capybara::ExpectationNotMet, "#{address} on #{device}: #{outside}" unless outside == [false] }
     end
   ensure
     browser.execute_cdp("Emulation.clearDeviceMetricsOverride")
@@ -37,7 +41,7 @@ RSpec.describe "Every view can be used by everyone", :demo do
       addresses.each do |address|
         visit address
         expect(page).to have_css("h1")
-        expect(page).to have_no_text("Opening Vantick")
+        expect(page).to have_no_text(waiting)
         expect(page).to be_accessible, address
         keep_within_every_window(address)
       end

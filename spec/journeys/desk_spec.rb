@@ -197,8 +197,9 @@ RSpec.describe "The children's desk" do
     desk = open_desk(school_class[:id], step: "fives")
     join(desk, "Anneke")
     skip_to("pairs")
-    expect(outgrown).to eq([])
     turn = store.db[:turns].where(done_at: nil, ahead: 0).first
+    expect(page).to have_css("button[aria-label^='Clock'] svg", count: JSON.parse(turn[:item_ids]).length)
+    expect(outgrown).to eq([])
     JSON.parse(turn[:item_ids]).each_with_index do |id, place|
       all("button[aria-label^='Clock']")[place].click
       click_button store.db[:items].first(id:)[:time], exact: true

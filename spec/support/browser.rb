@@ -29,7 +29,7 @@ module BrowserHelpers
     end
   end
 
-  # Chromium without what only a monitor needs works a third less; where Debian has none, Chromium itself.
+  # Chromium without what only a monitor needs works a sixth less; where Debian has none, Chromium itself.
   # Its window is as large as its page; Chromium's own has a bar of 143 points.
   BINARY, WINDOW = if system("command -v chromium-headless-shell >/dev/null")
                      [File.join(__dir__, "headless"), "1280,800"]
