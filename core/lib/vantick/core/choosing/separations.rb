@@ -3,8 +3,11 @@
 module Vantick
   module Core
     module Choosing
-      # Which pairs of {right, misreadings} each time of a task keeps apart, worked out once a task.
+      # Which pairs of {right, misreadings} each time of a task keeps apart, worked out once for each time that is asked for.
       class Separations
+        # @return [Array<Array(Misreading, Misreading)>] the pairs, by number; the right reading is nil
+        attr_reader :pairs
+
         # @param task [Task]
         # @return [Separations]
         def self.of(task)
@@ -13,22 +16,33 @@ module Vantick
         end
 
         def initialize(task)
-          @readings = [nil, *Reading::Misreading.for(task)]
-          @apart = task.times.to_h { |time| [time.index, pairs(time, task).freeze] }.freeze
-          freeze
+          @task = task
+          @readings = [nil, *Reading::Misreading.for(task)].freeze
+          @pairs = @readings.combination(2).map(&:freeze).freeze
+          @places = @readings.each_index.to_a.combination(2).to_a.freeze
+          @apart = {}
         end
 
         # @param time [DialTime]
-        # @return [Array<Array(Misreading, Misreading)>] pairs; the right reading is nil
-        def at(time) = @apart.fetch(time.index)
+        # @return [Array<Integer>] numbers of {#pairs} whose answers share nothing there
+        def at(time) = @apart[time.index] ||= apart(answers(time))
 
         private
 
-        # The right reading predicts the right answer; so does a misreading where it does not show.
-        def pairs(time, task)
-          predicted = @readings.to_h { |one| [one, one ? one.predicted(time, task) : [task.right_answer(time)]] }
-          @pairs ||= @readings.combination(2).map(&:freeze)
-          @pairs.reject { |one, other| predicted[one].intersect?(predicted[other]) }
+        def apart(answers)
+          @places.each_index.select do |number|
+            one, other = @places[number]
+            answers[one].nobits?(answers[other])
+          end.freeze
+        end
+
+        # What each reading predicts, as a set of bits, one for each answer: pairs are many, answers few. The right reading
+        # predicts the right answer; so does a misreading where it does not show.
+        def answers(time)
+          bits = Hash.new { |known, answer| known[answer] = 1 << known.length }
+          @readings.map do |one|
+            (one ? one.predicted(time, @task) : [@task.right_answer(time)]).reduce(0) { |set, answer| set | bits[answer] }
+          end
         end
       end
     end

@@ -19,16 +19,18 @@ module Vantick
         # @return [Telling] kept once made, as it costs a walk over the pool
         def self.for(step, task)
           @made ||= {}
-          @made[[step.id, task.id]] ||= new(step.pool_for(task), task)
+          @made[[step.id, task.id]] ||= new(step.pool_for(task), task, step.misreadings(task))
         end
 
         # @param pool [Array<DialTime>]
         # @param task [Task]
-        def initialize(pool, task)
+        # @param misreadings [Array<Misreading>] those that can show there
+        def initialize(pool, task, misreadings = Reading::Misreading.showing(pool, task))
           @task = task
-          @misreadings = Reading::Misreading.for(task).select { |misreading| pool.any? { |time| misreading.chance?(time, task) } }.freeze
-          @pairs = [nil, *misreadings].combination(2).each_with_index.to_h.freeze
-          @weights = @pairs.keys.map { |pair| weight(pair) }.freeze
+          @misreadings = misreadings
+          pairs = [nil, *misreadings].combination(2).to_a
+          @weights = pairs.map { |pair| weight(pair) }.freeze
+          @own = Separations.of(task).pairs.map { |pair| pairs.index(pair) }.freeze
           sort_into_kinds(pool)
           @pairs_possible = @kinds.flatten.uniq.length
           freeze
@@ -83,7 +85,7 @@ module Vantick
           @kind_of = apart.each_with_object([]) { |(place, pairs), kinds| kinds[place] = numbers[pairs] }.freeze
         end
 
-        def pairs_apart(time) = Separations.of(@task).at(time).filter_map { |pair| @pairs[pair] }.freeze
+        def pairs_apart(time) = Separations.of(@task).at(time).filter_map { |number| @own[number] }.freeze
       end
     end
   end

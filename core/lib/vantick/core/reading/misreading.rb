@@ -25,6 +25,11 @@ module Vantick
         # @return [Array<Misreading>] those that can show in its answers
         def self.for(task) = all.select { |misreading| misreading.shows_in?(task) }
 
+        # @param times [Array<DialTime, DayTime>]
+        # @param task [Task] they are asked with
+        # @return [Array<Misreading>] those that can show at some of the times
+        def self.showing(times, task) = self.for(task).select { |one| times.any? { |time| one.chance?(time, task) } }
+
         # Of several causes of one answer, seldom ones stand back behind those that many children have.
         # @param ids [Array<Symbol>]
         # @return [Array<Symbol>] those that are told

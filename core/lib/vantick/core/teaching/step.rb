@@ -140,25 +140,13 @@ module Vantick
         end
 
         # @param task [Task]
-        # @return [Array<Misreading>] those that its times can show
-        def misreadings(task) = Choosing::Telling.for(self, task).misreadings
+        # @return [Array<Misreading>] those that its times can show; looked up by the thousand, so kept
+        def misreadings(task) = Step.showing[[id, task.id]] ||= Reading::Misreading.showing(pool_for(task), task).freeze
 
         # @param misreading [Misreading]
         # @return [Boolean] whether it can show in what is asked here
-        def shows?(misreading)
-          Step.showing[[id, misreading.id]] ||= if tasks.any? do |task|
-            pool_for(task).any? do |time|
-              misreading.chance?(time, task)
-            end
-          end
-                                                  :yes
-                                                else
-                                                  :no
-                                                end
-          Step.showing[[id, misreading.id]] == :yes
-        end
+        def shows?(misreading) = tasks.any? { |task| misreadings(task).include?(misreading) }
 
-        # Looked up by the thousand, so kept.
         def self.showing = @showing ||= {}
 
         private
