@@ -186,5 +186,8 @@ RSpec.describe "A class and what its answers say", :demo do
   it "looks back week by week" do
     visit "/class/weeks"
     expect(page).to have_css("h2", text: "Who is secure").and have_css("li", text: /hour passed, with to\s+5 children/)
+    beside = "return [...document.querySelectorAll('.rows li')].map((row) => [row.querySelector('.name'), row.querySelector('strong')])" \
+             ".filter(([, now]) => now).map(([name, now]) => now.getBoundingClientRect().top < name.getBoundingClientRect().bottom)"
+    on_a_phone { eventually { expect(browser.execute_script(beside)).to include(true).and all(be(true)) } }
   end
 end

@@ -16,10 +16,14 @@ const practice = computed(() => props.check.desk?.kind === "practice");
 </script>
 
 <template>
-  <article class="check d-grid align-items-center row-gap-2 column-gap-4 on-card">
+  <article
+    class="check border rounded-10 px-125 py-08 d-grid align-items-center row-gap-2 column-gap-4 on-card"
+  >
     <div class="what">
       <h3 class="m-0 fs-110">
-        <RouterLink :to="{ name: 'check', params: { id: check.id } }">{{ facts.titleOf(check) }}</RouterLink>
+        <RouterLink class="text-decoration-none" :to="{ name: 'check', params: { id: check.id } }">
+          {{ facts.titleOf(check) }}
+        </RouterLink>
       </h3>
       <span class="quiet">
         {{ moment(check.made_at) }} ·
@@ -93,15 +97,6 @@ const practice = computed(() => props.check.desk?.kind === "practice");
 <style scoped lang="scss">
 .check {
   grid-template-columns: minmax(0, 1.3fr) minmax(0, 1fr) auto;
-  padding: 0.85rem 1.4rem;
-  border: 1px solid var(--v-line);
-  border-radius: var(--v-radius);
-}
-
-h3 {
-  a {
-    text-decoration: none;
-  }
 }
 
 @media (max-width: 48rem) {

@@ -22,7 +22,12 @@ function take(): void {
   <div class="picker position-absolute d-grid gap-2 start-0 p-2 on-card" @mousedown.prevent>
     <ul class="drawings d-flex flex-wrap align-content-start gap-03 list-none m-0 p-0">
       <li v-for="(drawing, at) in drawings" :key="drawing.answer">
-        <BButton variant="bare" tabindex="-1" @click="$emit('pick', drawing.answer)">
+        <BButton
+          variant="bare"
+          class="position-relative d-grid justify-items-center p-02 rounded-06 lh-115"
+          tabindex="-1"
+          @click="$emit('pick', drawing.answer)"
+        >
           <span class="number position-absolute fw-bold">{{ at + 1 }}</span>
           <DialFace class="drawn" :facts="drawing" :label="drawing.name" />
           <span>{{ drawing.name }}</span>
@@ -48,17 +53,8 @@ function take(): void {
 }
 
 .drawings button {
-  position: relative;
-  display: grid;
-  justify-items: center;
   width: 6.2rem;
-  padding: 0.2rem;
-  border: 0;
-  border-radius: 0.6rem;
-  background: none;
-  font: inherit;
   font-size: 0.78rem;
-  line-height: 1.15;
 
   &:hover {
     background: var(--v-shade);

@@ -75,7 +75,7 @@ async function make(): Promise<void> {
     <NothingYet v-if="!classes.current" :to="{ name: 'new-class' }" does="Make one">
       A check needs a class.
     </NothingYet>
-    <div v-else class="columns d-grid align-items-start gap-20">
+    <div v-else class="abreast d-grid align-items-start gap-20">
       <form novalidate @submit.prevent="make" @change="touched = true">
         <FieldGroup id="step" v-slot="{ state }" label="Step" :wrong="wrong('step')">
           <BFormSelect id="step" v-model="form.step" :state="state" :options="steps" />
@@ -125,8 +125,8 @@ async function make(): Promise<void> {
 </template>
 
 <style scoped lang="scss">
-.columns {
-  grid-template-columns: 19rem minmax(0, 1fr);
+.abreast {
+  --abreast: 19rem minmax(0, 1fr);
 }
 
 .field {
@@ -149,11 +149,5 @@ legend {
 
 .clocks {
   grid-template-columns: repeat(auto-fill, minmax(8.5rem, 1fr));
-}
-
-@media (max-width: 60rem) {
-  .columns {
-    grid-template-columns: minmax(0, 1fr);
-  }
 }
 </style>

@@ -40,7 +40,7 @@ const lookSoon = useDebounceFn(reload, 250);
 </script>
 
 <template>
-  <div class="type-in d-grid gap-4 align-items-start">
+  <div class="type-in abreast d-grid gap-4 align-items-start">
     <div>
       <AnswerGrid
         :check="check"
@@ -52,7 +52,7 @@ const lookSoon = useDebounceFn(reload, 250);
       <LastAnswer :check="check" :answers="answers" />
       <TablePanel :check="check" @taken="shown = $event" />
     </div>
-    <aside class="d-grid gap-125 position-sticky">
+    <aside class="d-grid gap-125 stays">
       <TomorrowCard v-if="findings?.shared.length" :shared="findings.shared" heading="So far" />
       <BCard v-else>
         <p class="eyebrow">So far</p>
@@ -62,9 +62,13 @@ const lookSoon = useDebounceFn(reload, 250);
       </BCard>
       <BCard v-if="waiting.length">
         <h2 class="eyebrow">Could not be read</h2>
-        <ul class="waiting list-unstyled m-0">
+        <ul class="list-unstyled m-0">
           <li v-for="one in waiting" :key="one.id">
-            <BButton variant="bare" @click="goTo(one.child, one.clock)">
+            <BButton
+              variant="bare"
+              class="py-015 text-decoration-underline"
+              @click="goTo(one.child, one.clock)"
+            >
               {{ one.child }}, clock {{ one.clock }}
             </BButton>
             “{{ one.text }}”
@@ -78,32 +82,6 @@ const lookSoon = useDebounceFn(reload, 250);
 
 <style scoped>
 .type-in {
-  grid-template-columns: minmax(0, 1fr) 17.5rem;
-}
-
-aside {
-  top: 1rem;
-}
-
-.waiting {
-  padding: 0;
-}
-
-.waiting button {
-  border: 0;
-  background: none;
-  padding: 0.15rem 0;
-  font: inherit;
-  text-decoration: underline;
-}
-
-@media (max-width: 60rem) {
-  .type-in {
-    grid-template-columns: minmax(0, 1fr);
-  }
-
-  aside {
-    position: static;
-  }
+  --abreast: minmax(0, 1fr) 17.5rem;
 }
 </style>

@@ -31,7 +31,7 @@ function told({ answered, right, unreadable }: Findings["children"][number]): st
       </BTr>
     </BThead>
     <BTbody>
-      <BTr v-for="child in findings.children" :key="child.child_id" :class="{ away: child.answered === 0 }">
+      <BTr v-for="child in findings.children" :key="child.child_id" :class="{ quiet: child.answered === 0 }">
         <BTh scope="row">{{ child.name }}</BTh>
         <BTd class="right text-nowrap">
           <template v-if="child.answered">{{ child.right }} of {{ child.answered }}</template>
@@ -42,7 +42,7 @@ function told({ answered, right, unreadable }: Findings["children"][number]): st
             <div
               v-for="(piece, at) in child.evidence"
               :key="piece.misreading"
-              :class="at === 0 && piece.shown ? 'lead' : 'rest'"
+              :class="at === 0 && piece.shown ? 'fw-bold' : 'quiet'"
             >
               {{ facts.misreading(piece.misreading).name }}
             </div>
@@ -51,7 +51,7 @@ function told({ answered, right, unreadable }: Findings["children"][number]): st
             <div
               v-for="(piece, at) in child.evidence"
               :key="piece.misreading"
-              :class="at === 0 && piece.shown ? 'lead' : 'rest'"
+              :class="at === 0 && piece.shown ? 'fw-bold' : 'quiet'"
             >
               {{ piece.hits }} of {{ counted(piece.chances, "chance") }}
               <span v-if="piece.own_hits < piece.hits" class="quiet">
@@ -94,17 +94,5 @@ function told({ answered, right, unreadable }: Findings["children"][number]): st
   tbody tr > * {
     border-top: 1px solid var(--v-line);
   }
-}
-
-.lead {
-  font-weight: 700;
-}
-
-.rest {
-  color: var(--v-quiet);
-}
-
-.away {
-  color: var(--v-quiet);
 }
 </style>

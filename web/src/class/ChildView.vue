@@ -117,8 +117,8 @@ const shown = computed(() =>
         </div>
       </div>
       <p v-if="!record.answers.length">No answers yet.</p>
-      <div v-else class="columns d-grid gap-4">
-        <section class="all col-all" aria-labelledby="can-head">
+      <div v-else class="abreast d-grid gap-4">
+        <section class="col-all d-grid gap-09 align-content-start" aria-labelledby="can-head">
           <h2 id="can-head" class="eyebrow">Reads now</h2>
           <p v-if="!can.length" class="mb-0">Nothing so far: {{ next }}</p>
           <ul class="can list-unstyled d-flex flex-wrap p-0 m-0 gap-11">
@@ -139,7 +139,7 @@ const shown = computed(() =>
             </li>
           </ul>
         </section>
-        <section aria-labelledby="behind-head">
+        <section class="d-grid gap-09 align-content-start" aria-labelledby="behind-head">
           <h2 id="behind-head" class="eyebrow">What may lie behind mistakes</h2>
           <p v-if="!record.evidence.length">Nothing was misread in any way that is known.</p>
           <BCard v-for="piece in record.evidence" :key="piece.misreading" :class="{ faint: !piece.shown }">
@@ -174,7 +174,7 @@ const shown = computed(() =>
             </BButton>
           </BCard>
         </section>
-        <aside>
+        <aside class="d-grid gap-09 align-content-start">
           <BCard v-if="record.next_best">
             <div class="settle d-grid gap-3 align-items-center">
               <DialFace class="settle-dial" :facts="facts.of(record.next_best.time)" />
@@ -196,7 +196,7 @@ const shown = computed(() =>
             <SparkLine :values="shares" :most="100" />
           </BCard>
         </aside>
-        <section class="all col-all" aria-labelledby="all-head">
+        <section class="col-all d-grid gap-09 align-content-start" aria-labelledby="all-head">
           <div class="d-flex flex-wrap align-items-center gap-3 mb-2">
             <h2 id="all-head" class="eyebrow m-0">Every answer, the newest first</h2>
             <BFormSelect
@@ -204,7 +204,7 @@ const shown = computed(() =>
               v-model="month"
               :options="months"
               size="sm"
-              class="pick"
+              class="w-auto"
               aria-label="Which month"
             />
             <BFormSelect
@@ -212,7 +212,7 @@ const shown = computed(() =>
               v-model="misreading"
               :options="misreadings"
               size="sm"
-              class="pick"
+              class="w-auto"
               aria-label="Which misreading"
             />
           </div>
@@ -251,21 +251,6 @@ const shown = computed(() =>
 </template>
 
 <style scoped lang="scss">
-.pick {
-  width: auto;
-}
-
-.columns {
-  grid-template-columns: minmax(0, 1fr) minmax(17rem, 22rem);
-}
-
-section,
-aside {
-  display: grid;
-  gap: 0.9rem;
-  align-content: start;
-}
-
 .faint {
   opacity: 1;
   border-style: dashed;
@@ -308,11 +293,5 @@ td {
 
 .row-dial {
   width: 2.4rem;
-}
-
-@media (max-width: 60rem) {
-  .columns {
-    grid-template-columns: minmax(0, 1fr);
-  }
 }
 </style>

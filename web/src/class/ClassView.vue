@@ -51,7 +51,13 @@ function go(id: unknown): void {
       <h1>What the answers say</h1>
       <div v-if="options.length" class="actions mw-100">
         <label class="visually-hidden" for="which">Check</label>
-        <BFormSelect id="which" :model-value="check?.id" :options="options" @update:model-value="go" />
+        <BFormSelect
+          id="which"
+          class="w-auto mw-100"
+          :model-value="check?.id"
+          :options="options"
+          @update:model-value="go"
+        />
         <BButton
           v-if="check && check.desk?.kind !== 'practice'"
           variant="outline-primary"
@@ -74,7 +80,7 @@ function go(id: unknown): void {
       There are no answers yet.
     </NothingYet>
     <p v-else-if="!findings" class="quiet" aria-live="polite">Looking at the answers…</p>
-    <div v-else class="columns d-grid gap-4 align-items-start">
+    <div v-else class="abreast abreast-lead d-grid gap-4 align-items-start">
       <div class="side d-grid gap-125">
         <TomorrowCard v-if="findings.shared.length" :shared="findings.shared" />
         <BCard v-else>
@@ -103,27 +109,11 @@ function go(id: unknown): void {
 </template>
 
 <style scoped lang="scss">
-.actions select {
-  width: auto;
-  max-width: 100%;
-}
-
-/* A wide table scrolls by itself, never the page. */
-.columns {
-  grid-template-columns: minmax(20rem, 27rem) minmax(0, 1fr);
-}
-
 .also {
   li + li {
     border-top: 1px solid var(--v-line);
     margin-top: 0.6rem;
     padding-top: 0.6rem;
-  }
-}
-
-@media (max-width: 60rem) {
-  .columns {
-    grid-template-columns: minmax(0, 1fr);
   }
 }
 </style>

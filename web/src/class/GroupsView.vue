@@ -104,7 +104,7 @@ async function lesson(group: Group): Promise<void> {
           <i class="bi bi-printer" aria-hidden="true"></i>
           Print
         </BButton>
-        <label class="most d-flex align-items-center gap-2">
+        <label class="most d-print-none d-flex align-items-center gap-2">
           At most
           <BFormInput v-model.number="most" type="number" min="1" max="12" />
           groups
@@ -119,7 +119,7 @@ async function lesson(group: Group): Promise<void> {
       <section
         v-for="(group, at) in groups"
         :key="at"
-        class="d-flex flex-column gap-07 px-12 py-11 on-card"
+        class="d-flex flex-column gap-07 px-12 py-11 border rounded-10 on-card break-avoid"
         :aria-label="`Group ${at + 1}`"
       >
         <div class="head d-flex gap-3 align-items-center">
@@ -142,7 +142,7 @@ async function lesson(group: Group): Promise<void> {
         <VueDraggable
           v-model="group.child_ids"
           tag="ul"
-          class="children list-unstyled flex-wrap m-0"
+          class="children list-unstyled d-flex flex-wrap gap-04 m-0 p-0"
           group="children"
           filter="select"
           :prevent-on-filter="false"
@@ -227,16 +227,7 @@ async function lesson(group: Group): Promise<void> {
   grid-template-columns: repeat(auto-fit, minmax(17rem, 1fr));
 }
 
-section {
-  border: 1px solid var(--v-line);
-  border-radius: var(--v-radius);
-}
-
 .children {
-  display: flex;
-  gap: 0.4rem;
-  padding: 0;
-
   li {
     cursor: grab;
   }
@@ -269,17 +260,12 @@ section {
 
 @media print {
   .btn,
-  .to,
-  .most {
+  .to {
     display: none;
   }
 
   .groups {
     grid-template-columns: repeat(2, minmax(0, 1fr));
-
-    section {
-      break-inside: avoid;
-    }
   }
 }
 

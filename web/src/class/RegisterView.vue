@@ -74,7 +74,7 @@ async function rename(): Promise<void> {
       </p>
       <p class="quiet">{{ classes.current.children.map((child) => child.name).join(", ") }}</p>
     </template>
-    <div v-else class="columns d-grid gap-20 align-items-start">
+    <div v-else class="abreast d-grid gap-20 align-items-start">
       <section aria-label="Children">
         <form class="add d-grid cols-1-auto gap-06 align-items-end" novalidate @submit.prevent="add">
           <FieldGroup
@@ -102,7 +102,7 @@ async function rename(): Promise<void> {
           />
         </ul>
         <template v-if="register?.left.length">
-          <h2 class="eyebrow left mb-06">Left</h2>
+          <h2 class="eyebrow mt-4 mb-06">Left</h2>
           <ul class="list-unstyled m-0">
             <RegisterChild
               v-for="child in register.left"
@@ -166,23 +166,9 @@ async function rename(): Promise<void> {
 </template>
 
 <style scoped lang="scss">
-.columns {
-  grid-template-columns: minmax(0, 1fr) minmax(17rem, 24rem);
-}
-
 .add {
   .btn {
     margin-bottom: 1.1rem;
-  }
-}
-
-.left {
-  margin-top: 1.5rem;
-}
-
-@media (max-width: 60rem) {
-  .columns {
-    grid-template-columns: minmax(0, 1fr);
   }
 }
 </style>

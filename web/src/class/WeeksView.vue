@@ -75,7 +75,7 @@ const gone = (row: Row): string => {
     </NothingYet>
     <template v-else>
       <p v-if="headline" class="fs-160 lh-sm mb-3">{{ headline }}</p>
-      <div class="two d-grid gap-5 align-items-start">
+      <div class="abreast abreast-two d-grid gap-5 align-items-start">
         <section aria-labelledby="secure-head">
           <h2 id="secure-head">Who is secure</h2>
           <ul class="rows list-unstyled p-0">
@@ -101,9 +101,10 @@ const gone = (row: Row): string => {
               v-for="row in misreadings"
               :key="row.id"
               class="d-grid gap-3 align-items-center py-2 border-bottom lh-120"
-              :class="{ gone: row.now === 0 }"
             >
-              <span class="name">{{ facts.misreading(row.id).name }}</span>
+              <span class="name" :class="{ quiet: row.now === 0 }">
+                {{ facts.misreading(row.id).name }}
+              </span>
               <SparkLine :values="row.values" :most="Math.max(8, ...row.values)" kind="bad" />
               <span>
                 <template v-if="row.now">
@@ -121,10 +122,6 @@ const gone = (row: Row): string => {
 </template>
 
 <style scoped lang="scss">
-.two {
-  grid-template-columns: repeat(2, minmax(0, 1fr));
-}
-
 .rows li {
   grid-template-columns: 2.8rem minmax(7rem, 10rem) minmax(6rem, 1fr) minmax(7rem, 9rem);
 }
@@ -134,23 +131,12 @@ const gone = (row: Row): string => {
   min-height: 3.8rem;
 }
 
-.gone .name {
-  color: var(--v-quiet);
-}
-
-@media (max-width: 60rem) {
-  .two {
-    grid-template-columns: minmax(0, 1fr);
-    gap: 1.5rem;
-  }
-}
-
 @media (max-width: 30rem) {
   .rows li {
     grid-template-columns: 2.8rem minmax(0, 1fr) minmax(6rem, auto);
 
     .spark {
-      grid-column: 2 / -1;
+      grid-area: 2 / 2 / 3 / -1;
     }
   }
 
@@ -158,7 +144,7 @@ const gone = (row: Row): string => {
     grid-template-columns: minmax(0, 1fr) minmax(6rem, auto);
 
     .spark {
-      grid-column: 1 / -1;
+      grid-area: 2 / 1 / 3 / -1;
     }
   }
 }

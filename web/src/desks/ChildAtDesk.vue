@@ -37,9 +37,14 @@ const told = (one: LiveChild["answers"][number]): string => {
 </script>
 
 <template>
-  <li class="child on-card min-w-0" :class="{ stuck: child.stuck, gone: presence }">
-    <BButton variant="bare" :aria-expanded="open" @click="$emit('toggle')">
-      <span class="name overflow-hidden text-nowrap fw-bold text-ellipsis">
+  <li class="child rounded-07 on-card min-w-0" :class="{ stuck: child.stuck, gone: presence }">
+    <BButton
+      variant="bare"
+      class="d-grid align-items-center gap-07 w-100 min-h-finger px-07 py-02 text-start"
+      :aria-expanded="open"
+      @click="$emit('toggle')"
+    >
+      <span class="name overflow-hidden text-nowrap text-ellipsis" :class="{ 'fw-bold': !presence }">
         {{ hidden ? "" : child.name }}
         <span v-if="hidden" class="visually-hidden">Name hidden</span>
         <span
@@ -112,7 +117,6 @@ const told = (one: LiveChild["answers"][number]): string => {
 .child {
   border: 1px solid var(--v-line);
   border-left-width: 6px;
-  border-radius: 0.7rem;
 
   &.stuck {
     border-left-color: var(--v-slip);
@@ -125,22 +129,7 @@ const told = (one: LiveChild["answers"][number]): string => {
 }
 
 .child > button {
-  display: grid;
   grid-template-columns: minmax(5rem, 1fr) auto minmax(4rem, auto) 1.9rem;
-  align-items: center;
-  gap: 0.7rem;
-  width: 100%;
-  min-height: 2.75rem;
-  padding: 0.2rem 0.7rem;
-  border: 0;
-  background: none;
-  font: inherit;
-  color: inherit;
-  text-align: left;
-}
-
-.gone .name {
-  font-weight: 400;
 }
 
 .now {

@@ -22,7 +22,7 @@ const view = computed(() => `${-QUIET} ${-QUIET} ${side.value + 2 * QUIET} ${sid
 
 <template>
   <section
-    class="join d-flex align-items-center gap-4 px-12 py-04 on-card"
+    class="join border rounded-10 d-flex align-items-center gap-4 px-12 py-04 on-card"
     :class="{ large, board }"
     aria-label="How to join"
   >
@@ -53,11 +53,6 @@ const view = computed(() => `${-QUIET} ${-QUIET} ${side.value + 2 * QUIET} ${sid
 </template>
 
 <style scoped lang="scss">
-.join {
-  border: 1px solid var(--v-line);
-  border-radius: var(--v-radius);
-}
-
 .qr {
   width: 4.6rem;
 }

@@ -66,8 +66,12 @@ const print = (): void => window.print();
     <RouterLink v-if="only" class="d-inline-block mb-3 no-print" :to="{ name: 'keys' }">
       The pictures of all children
     </RouterLink>
-    <ul v-if="keys" class="cards m-0 list-unstyled" :class="{ only }">
-      <li v-for="key in keys" :key="key.child_id" class="d-grid gap-03 px-11 py-08 on-card break-avoid">
+    <ul v-if="keys" class="cards d-grid gap-3 m-0 p-0 list-unstyled" :class="{ only }">
+      <li
+        v-for="key in keys"
+        :key="key.child_id"
+        class="d-grid gap-03 px-11 py-08 border rounded-10 on-card break-avoid"
+      >
         <strong>{{ nameOf(key.child_id) }}</strong>
         <span
           class="three d-flex gap-08"
@@ -111,15 +115,7 @@ const print = (): void => window.print();
 
 <style scoped lang="scss">
 .cards {
-  display: grid;
   grid-template-columns: repeat(auto-fill, minmax(15rem, 1fr));
-  gap: 1rem;
-  padding: 0;
-
-  li {
-    border: 1px solid var(--v-line);
-    border-radius: var(--v-radius);
-  }
 }
 
 .three {

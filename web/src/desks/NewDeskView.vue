@@ -126,23 +126,23 @@ const begin = (): Promise<boolean> =>
           <template #says>What was answered is kept; nothing more is asked.</template>
         </SureButton>
       </p>
-      <form class="columns d-grid cols-2 row-gap-4 column-gap-5" @submit.prevent="begin">
+      <form class="abreast abreast-two d-grid row-gap-4 column-gap-5" @submit.prevent="begin">
         <fieldset>
           <legend class="fw-bold">What the children do</legend>
           <div
-            class="way gap-3 mb-2 d-flex px-11 py-08 on-card cursor-pointer"
+            class="way border rounded-10 gap-3 mb-2 d-flex px-11 py-08 on-card cursor-pointer"
             :class="{ on: kind === 'practice' }"
           >
             <BFormRadio v-model="kind" name="kind" value="practice">
               <span>
                 <strong>Free practice</strong>
-                <span class="quiet">Ten tasks at a time; Vantick chooses each for the child.</span>
+                <span class="quiet d-block">Ten tasks at a time; Vantick chooses each for the child.</span>
               </span>
             </BFormRadio>
           </div>
           <div
             v-if="kind === 'practice'"
-            class="more d-grid align-items-center cols-auto-1 row-gap-2 column-gap-3"
+            class="mb-3 ms-20 d-grid align-items-center cols-auto-1 row-gap-2 column-gap-3"
           >
             <label for="step">Step</label>
             <BFormSelect id="step" v-model="step">
@@ -151,30 +151,32 @@ const begin = (): Promise<boolean> =>
             </BFormSelect>
           </div>
           <div
-            class="way gap-3 mb-2 d-flex px-11 py-08 on-card cursor-pointer"
+            class="way border rounded-10 gap-3 mb-2 d-flex px-11 py-08 on-card cursor-pointer"
             :class="{ on: kind === 'stage' }"
           >
             <BFormRadio v-model="kind" name="kind" value="stage" :disabled="!lessons?.length">
               <span>
                 <strong>A stage of a lesson</strong>
-                <span class="quiet">All have the lesson's own times, and are told about each answer.</span>
+                <span class="quiet d-block">
+                  All have the lesson's own times, and are told about each answer.
+                </span>
               </span>
             </BFormRadio>
           </div>
           <div
-            class="way gap-3 mb-2 d-flex px-11 py-08 on-card cursor-pointer"
+            class="way border rounded-10 gap-3 mb-2 d-flex px-11 py-08 on-card cursor-pointer"
             :class="{ on: kind === 'exit' }"
           >
             <BFormRadio v-model="kind" name="kind" value="exit" :disabled="!checkId && !lessons?.length">
               <span>
                 <strong>An exit check</strong>
-                <span class="quiet">The same clocks for all; nothing is said before the end.</span>
+                <span class="quiet d-block">The same clocks for all; nothing is said before the end.</span>
               </span>
             </BFormRadio>
           </div>
           <div
             v-if="kind === 'stage' || (kind === 'exit' && !checkId)"
-            class="more d-grid align-items-center cols-auto-1 row-gap-2 column-gap-3"
+            class="mb-3 ms-20 d-grid align-items-center cols-auto-1 row-gap-2 column-gap-3"
           >
             <label for="lesson">Lesson</label>
             <BFormSelect id="lesson" v-model="lessonId">
@@ -212,29 +214,5 @@ const begin = (): Promise<boolean> =>
 <style scoped lang="scss">
 legend {
   font-size: 1.15rem;
-}
-
-.way {
-  border: 1px solid var(--v-line);
-  border-radius: var(--v-radius);
-
-  span span {
-    display: block;
-  }
-
-  &.on {
-    border-color: var(--v-hour);
-    background: var(--v-hour-tint);
-  }
-}
-
-.more {
-  margin: 0 0 1rem 2.2rem;
-}
-
-@media (max-width: 60rem) {
-  .columns {
-    grid-template-columns: minmax(0, 1fr);
-  }
 }
 </style>

@@ -35,7 +35,7 @@ const action = computed(() =>
             {{ " " }}
           </template>
         </p>
-        <p v-else class="cover">covered</p>
+        <p v-else class="cover under-paper rounded-07 quiet">covered</p>
         <p v-if="line.note && at < uncovered" class="note">{{ line.note }}</p>
       </li>
     </ol>
@@ -55,7 +55,7 @@ const action = computed(() =>
     <BButton
       v-if="otherWays.length"
       variant="bare"
-      class="others px-0 py-03 font-inherit"
+      class="py-03 text-decoration-underline"
       :aria-expanded="others"
       @click="$emit('others')"
     >
@@ -106,15 +106,5 @@ li {
 .cover {
   margin: 0.15rem 0 0;
   padding: 0.3rem 1rem;
-  border-radius: 0.7rem;
-  color: var(--v-quiet);
-  background: repeating-linear-gradient(135deg, var(--v-shade) 0 10px, var(--v-cover) 10px 20px);
-}
-
-.others {
-  border: 0;
-  background: none;
-  text-decoration: underline;
-  text-underline-offset: 0.2em;
 }
 </style>

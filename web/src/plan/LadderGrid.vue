@@ -20,10 +20,11 @@ const rungs = computed(() =>
 </script>
 
 <template>
-  <ol class="ladder" aria-label="The ladder">
+  <ol class="ladder list-unstyled d-grid gap-06 m-0 p-0" aria-label="The ladder">
     <li v-for="rung in rungs" :key="rung.id">
       <BButton
         variant="bare"
+        class="choice position-relative d-grid justify-items-center align-content-start gap-1 w-100 h-100 text-center"
         :aria-pressed="rung.id === selected"
         :class="{ rests: rung.rests, next: rung.id === ladder.next.step }"
         @click="$emit('select', rung.id)"
@@ -41,45 +42,19 @@ const rungs = computed(() =>
 
 <style scoped lang="scss">
 .ladder {
-  list-style: none;
-  padding: 0;
-  margin: 0;
-  display: grid;
   grid-template-columns: repeat(auto-fill, minmax(9.4rem, 1fr));
-  gap: 0.6rem;
 }
 
 button {
-  position: relative;
-  display: grid;
-  justify-items: center;
-  align-content: start;
-  gap: 0.25rem;
-  width: 100%;
-  height: 100%;
   padding: 0.7rem 0.6rem 0.6rem;
-  background: var(--v-card);
-  border: 2px solid var(--v-line);
-  border-radius: 0.9rem;
-  font: inherit;
-  text-align: center;
-
-  &:hover {
-    border-color: var(--v-edge);
-  }
 
   &.rests {
     border-style: dashed;
     border-color: var(--v-hour);
   }
 
-  &.next {
+  &.next:not([aria-pressed="true"]) {
     border-color: var(--v-minute);
-  }
-
-  &[aria-pressed="true"] {
-    border-color: var(--v-hour);
-    background: var(--v-hour-tint);
   }
 }
 

@@ -10,7 +10,7 @@ const facts = useFacts();
 </script>
 
 <template>
-  <section class="paper d-none" aria-hidden="true">
+  <section class="d-none d-print-block" aria-hidden="true">
     <h1>{{ facts.rung(lesson.step).name }}</h1>
     <p>{{ dayWords(lesson.day) }}, {{ lesson.minutes }} minutes{{ whose ? `, for ${whose}` : "" }}</p>
     <p v-if="lesson.opening">{{ lesson.opening }}</p>
@@ -34,10 +34,6 @@ const facts = useFacts();
 
 <style scoped lang="scss">
 @media print {
-  .paper {
-    display: block;
-  }
-
   h1 {
     font-size: 18pt;
   }

@@ -125,7 +125,7 @@ useEventListener("keydown", (event: KeyboardEvent) => {
         @select="selected = $event"
         @move="settle({ stage_minutes: $event })"
       />
-      <div class="below d-grid gap-20 mt-125">
+      <div class="abreast d-grid gap-20 mt-125">
         <StageDetail
           :stage="stage"
           :busy="busy"
@@ -147,22 +147,12 @@ useEventListener("keydown", (event: KeyboardEvent) => {
 </template>
 
 <style scoped lang="scss">
-.below {
-  grid-template-columns: minmax(0, 1fr) minmax(16rem, 22rem);
-}
-
 .left-out {
   padding: 0.5rem 1rem;
 
   .btn {
     min-height: 0;
     padding: 0 0.4rem;
-  }
-}
-
-@media (max-width: 60rem) {
-  .below {
-    grid-template-columns: minmax(0, 1fr);
   }
 }
 </style>

@@ -16,9 +16,15 @@ function tick(at: number): void {
 </script>
 
 <template>
-  <ul class="method list-unstyled m-0 on-card" aria-label="The method">
+  <ul class="border rounded-09 list-unstyled m-0 px-09 py-06 on-card" aria-label="The method">
     <li v-for="(line, at) in lines" :key="line">
-      <BButton variant="bare" role="checkbox" :aria-checked="ticked.has(at)" @click="tick(at)">
+      <BButton
+        variant="bare"
+        class="d-grid align-items-center w-100 text-start fs-115"
+        role="checkbox"
+        :aria-checked="ticked.has(at)"
+        @click="tick(at)"
+      >
         <i class="bi" :class="ticked.has(at) ? 'bi-check-square-fill' : 'bi-square'" aria-hidden="true"></i>
         {{ line }}
       </BButton>
@@ -27,23 +33,9 @@ function tick(at: number): void {
 </template>
 
 <style scoped lang="scss">
-.method {
-  padding: 0.6rem 0.9rem;
-  border: 1px solid var(--v-line);
-  border-radius: 0.9rem;
-}
-
 button {
-  display: grid;
   grid-template-columns: 1.6rem 1fr;
-  align-items: center;
-  width: 100%;
   min-height: 2.4rem;
-  border: 0;
-  background: none;
-  font: inherit;
-  font-size: 1.15rem;
-  text-align: left;
 
   &[aria-checked="true"] {
     color: var(--v-quiet);

@@ -81,7 +81,7 @@ const remove = (lesson: LessonSummary): Promise<boolean> =>
     </NothingYet>
     <template v-else-if="ladder">
       <TermLine class="mb-3" />
-      <div class="plan d-grid gap-4 align-items-start">
+      <div class="abreast d-grid gap-4 align-items-start">
         <div class="d-grid gap-4">
           <NextCard
             v-model:minutes="minutes"
@@ -111,7 +111,7 @@ const remove = (lesson: LessonSummary): Promise<boolean> =>
         </div>
         <RungDetail
           v-if="selected"
-          class="detail"
+          class="stays"
           :step="selected"
           :ladder="ladder"
           :busy="busy"
@@ -123,24 +123,3 @@ const remove = (lesson: LessonSummary): Promise<boolean> =>
     <p v-else-if="!trouble" class="quiet" aria-live="polite">Opening the ladder…</p>
   </div>
 </template>
-
-<style scoped lang="scss">
-.plan {
-  grid-template-columns: minmax(0, 1fr) minmax(18rem, 24rem);
-}
-
-.detail {
-  position: sticky;
-  top: 1rem;
-}
-
-@media (max-width: 60rem) {
-  .plan {
-    grid-template-columns: minmax(0, 1fr);
-  }
-
-  .detail {
-    position: static;
-  }
-}
-</style>

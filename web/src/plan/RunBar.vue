@@ -16,6 +16,7 @@ defineEmits<{ go: [at: number] }>();
     >
       <BButton
         variant="bare"
+        class="w-100 py-01 text-start text-nowrap"
         :class="{ here: at === stageAt, over: (used[at] ?? 0) > 1 }"
         :aria-current="at === stageAt ? 'step' : undefined"
         @click="$emit('go', at)"
@@ -35,14 +36,7 @@ li {
 }
 
 button {
-  width: 100%;
-  border: 0;
-  background: none;
-  padding: 0.1rem 0;
-  font: inherit;
-  text-align: left;
   color: var(--v-quiet);
-  white-space: nowrap;
 
   &.here {
     color: var(--v-ink);

@@ -66,7 +66,7 @@ defineExpose({ advance, cover });
 
 <template>
   <CountingRound v-if="item.kind === 'counting_round'" ref="counting" />
-  <div v-else-if="!dial" class="text align-self-center mx-auto my-0 px-3 py-0">
+  <div v-else-if="!dial" class="measure align-self-center mx-auto my-0 px-3 py-0">
     <p class="eyebrow">{{ item.kind === "opening" ? "To begin" : "To talk about" }}</p>
     <p class="large lh-130 mb-4 text-balance">
       {{ item.kind === "opening" ? rung.openings[lesson.opening % rung.openings.length] : question }}
@@ -79,7 +79,7 @@ defineExpose({ advance, cover });
       <li v-for="word in rung.words" :key="word" class="fs-150 px-11 py-02 on-card">{{ word }}</li>
     </ul>
   </div>
-  <div v-else class="item d-grid gap-4 h-100 min-h-0">
+  <div v-else class="item abreast d-grid gap-4 h-100 min-h-0">
     <div class="dial-room d-flex justify-content-center align-items-center min-h-0">
       <TurnedDial v-model="place" :lenses="lenses" :lights="lights" />
     </div>
@@ -100,7 +100,7 @@ defineExpose({ advance, cover });
       <p v-if="uncovered > 0" class="answer fw-bold lh-115 m-0 text-balance" aria-live="polite">
         {{ answer }}
       </p>
-      <p v-else class="cover m-0 rounded-09 tone-quiet">covered</p>
+      <p v-else class="cover under-paper m-0 rounded-09 tone-quiet">covered</p>
     </div>
     <BButton v-if="turned" variant="outline-primary" class="back" @click="place = start">
       <i class="bi bi-arrow-counterclockwise" aria-hidden="true"></i>
@@ -111,11 +111,7 @@ defineExpose({ advance, cover });
 
 <style scoped lang="scss">
 .item {
-  grid-template-columns: minmax(0, 1fr) minmax(15rem, 27%);
-}
-
-.text {
-  max-width: 60rem;
+  --abreast: minmax(0, 1fr) minmax(15rem, 27%);
 }
 
 .large {
@@ -141,14 +137,9 @@ defineExpose({ advance, cover });
 
 .cover {
   padding: 1.4rem;
-  background: repeating-linear-gradient(135deg, var(--v-shade) 0 10px, var(--v-cover) 10px 20px);
 }
 
 @media (max-width: 60rem) {
-  .item {
-    grid-template-columns: minmax(0, 1fr);
-  }
-
   .dial-room {
     height: 60vh;
   }

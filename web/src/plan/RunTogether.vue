@@ -27,7 +27,10 @@ defineExpose({ toggle });
   <div class="together h-100 min-h-0 d-flex flex-column gap-075">
     <ol class="min-h-0 list-unstyled m-0 p-0" :class="{ many: stage.items.length > 12 }" :style="grid">
       <template v-for="(item, at) in stage.items" :key="at">
-        <li v-if="item.dial">
+        <li
+          v-if="item.dial"
+          class="position-relative d-flex flex-column align-items-center justify-content-center gap-03 min-h-0"
+        >
           <span class="number position-absolute start-0 top-0 tone-quiet">{{ at + 1 }}</span>
           <DialFace
             class="paper-dial min-h-0"
@@ -36,7 +39,9 @@ defineExpose({ toggle });
           />
           <span v-if="item.prompt" class="prompt text-center fs-95 lh-120">{{ item.prompt }}</span>
           <span v-if="uncovered" class="answer fw-bold text-center fs-115 lh-120">{{ item.answer }}</span>
-          <span v-else class="cover rounded-05"><span class="visually-hidden">covered</span></span>
+          <span v-else class="cover under-paper rounded-05">
+            <span class="visually-hidden">covered</span>
+          </span>
         </li>
       </template>
     </ol>
@@ -57,16 +62,6 @@ ol {
   gap: 0.75rem 1.25rem;
 }
 
-li {
-  position: relative;
-  display: flex;
-  flex-direction: column;
-  align-items: center;
-  justify-content: center;
-  gap: 0.3rem;
-  min-height: 0;
-}
-
 .paper-dial {
   flex: 0 1 auto;
 }
@@ -82,7 +77,6 @@ li {
 .cover {
   width: 80%;
   height: 1.4rem;
-  background: repeating-linear-gradient(135deg, var(--v-shade) 0 10px, var(--v-cover) 10px 20px);
 }
 
 @media (max-width: 60rem) {

@@ -121,7 +121,7 @@ useEventListener(
         {{ facts.rung(lesson.step).name }}: {{ stage.name }}
       </h1>
       <header class="d-flex align-items-center gap-3" :inert="ending">
-        <BButton variant="bare" class="leave" title="Back to the plan (Esc)" @click="leave">
+        <BButton variant="bare" class="leave rounded-circle" title="Back to the plan (Esc)" @click="leave">
           <i class="bi bi-x-lg" aria-hidden="true"></i>
           <span class="visually-hidden">Back to the plan</span>
         </BButton>
@@ -170,7 +170,7 @@ useEventListener(
       <p v-if="trouble && !ending" class="field-error" role="alert">{{ trouble }}</p>
       <footer
         v-if="!ending"
-        class="flex-wrap justify-content-center d-flex align-items-center row-gap-01 column-gap-2 tone-quiet"
+        class="flats flex-wrap justify-content-center d-flex align-items-center row-gap-01 column-gap-2 tone-quiet"
       >
         <span v-if="!together && items.length > 1" class="quiet">{{ itemAt + 1 }} of {{ items.length }}</span>
         <BButton variant="bare" class="uncover" @click="together ? paper?.toggle() : view?.advance()">
@@ -220,9 +220,6 @@ useEventListener(
 .leave {
   width: 2.75rem;
   height: 2.75rem;
-  border: 0;
-  border-radius: 50%;
-  background: none;
 
   &:hover {
     background: var(--v-shade);
@@ -236,33 +233,5 @@ useEventListener(
 .with-method {
   grid-template-columns: minmax(0, 1fr) 20rem;
   gap: 1.25rem;
-}
-
-footer {
-  button {
-    display: inline-flex;
-    align-items: center;
-    gap: 0.5rem;
-    min-height: 2.4rem;
-    padding: 0 0.9rem;
-    border: 0;
-    border-radius: 2rem;
-    background: none;
-    color: inherit;
-    font: inherit;
-
-    &:hover:not(:disabled) {
-      color: var(--v-ink);
-      background: var(--v-shade);
-    }
-
-    &[aria-pressed="true"] {
-      background: var(--v-hour-tint);
-    }
-
-    &:disabled {
-      opacity: 0.4;
-    }
-  }
 }
 </style>

@@ -39,11 +39,11 @@ const nextHere = computed(() => {
       </li>
     </ul>
     <p v-if="standing?.fading" class="quiet">{{ recapWords(step, standing, facts) }}.</p>
-    <p v-if="nextHere.stumbling" class="here">
+    <p v-if="nextHere.stumbling" class="mb-08">
       <span class="quiet">Next step for these, who stumble here:</span>
       {{ nextHere.stumbling }}
     </p>
-    <p v-if="nextHere.ready" class="here">
+    <p v-if="nextHere.ready" class="mb-08">
       <span class="quiet">Next step for these, who read all below it well:</span>
       {{ nextHere.ready }}
     </p>
@@ -55,31 +55,31 @@ const nextHere = computed(() => {
     </BButton>
     <dl class="mt-3 mb-0">
       <template v-if="rung.builds_on.length">
-        <dt>Rests on</dt>
-        <dd>
+        <dt class="fw-normal fs-95 quiet">Rests on</dt>
+        <dd class="mb-06 lh-135">
           <BButton
             v-for="below in rung.builds_on"
             :key="below"
             variant="bare"
-            class="below font-inherit px-08 py-01 me-04 ms-0 mt-0 mb-03"
+            class="below rounded-20 font-inherit px-08 py-01 me-04 ms-0 mt-0 mb-03"
             @click="$emit('select', below)"
           >
             {{ facts.rung(below).name }}
           </BButton>
         </dd>
       </template>
-      <dt>Words</dt>
-      <dd>{{ rung.words.join(", ") }}</dd>
+      <dt class="fw-normal fs-95 quiet">Words</dt>
+      <dd class="mb-06 lh-135">{{ rung.words.join(", ") }}</dd>
       <template v-if="rung.misreadings.length">
-        <dt>Misreadings</dt>
-        <dd>{{ rung.misreadings.map((id) => facts.misreading(id).name).join(", ") }}</dd>
+        <dt class="fw-normal fs-95 quiet">Misreadings</dt>
+        <dd class="mb-06 lh-135">{{ rung.misreadings.map((id) => facts.misreading(id).name).join(", ") }}</dd>
       </template>
-      <dt>To talk about</dt>
-      <dd>
+      <dt class="fw-normal fs-95 quiet">To talk about</dt>
+      <dd class="mb-06 lh-135">
         <p v-for="question in rung.questions" :key="question" class="mb-02">{{ question }}</p>
       </dd>
-      <dt>Standards</dt>
-      <dd>{{ rung.standards.join(", ") }}</dd>
+      <dt class="fw-normal fs-95 quiet">Standards</dt>
+      <dd class="mb-06 lh-135">{{ rung.standards.join(", ") }}</dd>
     </dl>
   </BCard>
 </template>
@@ -95,24 +95,7 @@ const nextHere = computed(() => {
   }
 }
 
-.here {
-  margin: 0 0 0.8rem;
-}
-
-dt {
-  font-weight: 400;
-  font-size: 0.95rem;
-  color: var(--v-quiet);
-}
-
-dd {
-  margin: 0 0 0.6rem;
-  line-height: 1.35;
-}
-
 .below {
   border: 1px dashed var(--v-hour);
-  border-radius: 2rem;
-  background: none;
 }
 </style>

@@ -80,17 +80,21 @@ function put(at: number): void {
             <BButton
               v-else
               variant="bare"
-              class="time"
+              class="time fs-135 fw-bold lh-120"
               title="Type another time"
               @click="type(item.at, item.time)"
             >
               {{ item.time }}
             </BButton>
-            <p v-if="typing === item.at && wrong" class="field-error" role="alert">{{ wrong }}</p>
-            <p class="kind">{{ facts.kindName(item.kind) }}</p>
-            <p v-if="item.from_step" class="kind">from {{ item.from_step.toLowerCase() }}</p>
+            <p v-if="typing === item.at && wrong" class="field-error fs-85 lh-120" role="alert">
+              {{ wrong }}
+            </p>
+            <p class="m-0 fs-85 lh-120 quiet">{{ facts.kindName(item.kind) }}</p>
+            <p v-if="item.from_step" class="m-0 fs-85 lh-120 quiet">
+              from {{ item.from_step.toLowerCase() }}
+            </p>
           </div>
-          <div class="tools d-grid gap-1">
+          <div class="small-tools d-grid gap-1">
             <BButton
               variant="bare"
               :aria-label="`Another time instead of ${item.time}`"
@@ -148,21 +152,7 @@ li {
 }
 
 .time {
-  border: 0;
-  background: none;
-  padding: 0;
-  font: inherit;
-  font-size: 1.35rem;
-  font-weight: 700;
-  line-height: 1.2;
   border-bottom: 1px dashed var(--v-edge);
-}
-
-.kind {
-  margin: 0;
-  font-size: 0.85rem;
-  line-height: 1.2;
-  color: var(--v-quiet);
 }
 
 .typing {
@@ -174,30 +164,6 @@ li {
 
   .btn {
     min-height: 0;
-  }
-}
-
-.field-error {
-  font-size: 0.85rem;
-  line-height: 1.2;
-}
-
-.tools {
-  button {
-    width: 2.2rem;
-    height: 2.2rem;
-    border: 0;
-    border-radius: 0.5rem;
-    background: var(--v-shade);
-
-    &:disabled {
-      opacity: 0.4;
-    }
-
-    &[aria-pressed="true"] {
-      background: var(--v-hour-tint);
-      color: var(--v-hour);
-    }
   }
 }
 </style>

@@ -17,13 +17,13 @@ const shown = computed(() => facts.of(time.value));
       <DialFace class="example-dial" :facts="shown" :label="shown.usual" />
       <div aria-live="polite">
         <p class="said fw-bold m-0 lh-120">{{ shown.usual }}</p>
-        <p class="digital mt-02 mb-0">{{ shown.digital }}</p>
+        <p class="fs-135 mt-02 mb-0">{{ shown.digital }}</p>
       </div>
     </div>
     <ol class="my-3">
       <li v-for="step in shown.steps" :key="step.sentence">{{ step.sentence }}</li>
     </ol>
-    <div class="times d-flex gap-2" role="group" aria-label="Another example">
+    <div class="dial-choices d-flex gap-2" role="group" aria-label="Another example">
       <BButton
         v-for="one in EXAMPLES"
         :key="one"
@@ -47,26 +47,7 @@ const shown = computed(() => facts.of(time.value));
   font-size: 1.8rem;
 }
 
-.digital {
-  font-size: 1.4rem;
-}
-
 ol {
   padding-left: 1.3rem;
-}
-
-.times {
-  button {
-    width: 3.4rem;
-    padding: 0.3rem;
-    background: none;
-    border: 2px solid transparent;
-    border-radius: 0.8rem;
-
-    &[aria-pressed="true"] {
-      border-color: var(--v-hour);
-      background: var(--v-hour-tint);
-    }
-  }
 }
 </style>

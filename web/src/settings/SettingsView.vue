@@ -56,7 +56,7 @@ async function keep(id: string, choice: string): Promise<void> {
       Make a class first; its ways of saying a time are kept with it.
     </NothingYet>
     <p v-if="trouble" class="field-error" role="alert">{{ trouble }}</p>
-    <div v-if="classes.current" class="columns d-grid row-gap-20 column-gap-5">
+    <div v-if="classes.current" class="abreast abreast-two d-grid row-gap-20 column-gap-5">
       <form @submit.prevent>
         <fieldset
           v-for="one in facts.catalogue?.conventions"
@@ -93,10 +93,6 @@ async function keep(id: string, choice: string): Promise<void> {
 </template>
 
 <style scoped lang="scss">
-.columns {
-  grid-template-columns: minmax(0, 1.1fr) minmax(0, 1fr);
-}
-
 fieldset {
   column-gap: 1rem;
 }
@@ -107,10 +103,6 @@ legend {
 }
 
 @media (max-width: 60rem) {
-  .columns {
-    grid-template-columns: minmax(0, 1fr);
-  }
-
   .beside {
     order: -1;
   }

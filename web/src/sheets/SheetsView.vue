@@ -159,7 +159,7 @@ async function draw(): Promise<void> {
     <NothingYet v-if="!classes.current" :to="{ name: 'new-class' }" does="Make one first">
       Sheets are made for a class.
     </NothingYet>
-    <div v-else class="sheets d-grid align-items-start">
+    <div v-else class="sheets abreast d-grid align-items-start">
       <h1 class="visually-hidden">Sheets</h1>
       <SheetForm v-model="form" :refused="refused" :preview="preview" />
       <section class="middle" aria-label="The page as it will print">
@@ -231,7 +231,7 @@ async function draw(): Promise<void> {
           <p class="eyebrow">What this sheet can tell you</p>
           <p class="mb-0">Nothing by itself: it is for doing, not for checking.</p>
         </BCard>
-        <DialAlone class="alone" :look="form" />
+        <DialAlone class="mt-125" :look="form" />
         <p v-if="form.versions === 'each' && kind?.answered" class="quiet">
           The page shown is the first child's. Every child gets other times, about as hard.
         </p>
@@ -242,7 +242,8 @@ async function draw(): Promise<void> {
 
 <style scoped lang="scss">
 .sheets {
-  grid-template-columns: 15.5rem minmax(0, 1fr) 17rem;
+  --abreast: 15.5rem minmax(0, 1fr) 17rem;
+
   gap: 1.75rem;
 }
 
@@ -274,15 +275,5 @@ async function draw(): Promise<void> {
 
 .bar {
   width: 12rem;
-}
-
-.alone {
-  margin-top: 1.25rem;
-}
-
-@media (max-width: 60rem) {
-  .sheets {
-    grid-template-columns: minmax(0, 1fr);
-  }
 }
 </style>

@@ -12,7 +12,7 @@ const facts = useFacts();
 <template>
   <section aria-label="Lenses">
     <p class="eyebrow">Lenses</p>
-    <ul class="list-unstyled p-0 m-0 d-grid cols-1">
+    <ul class="flats list-unstyled p-0 m-0 d-grid cols-1">
       <li
         v-for="(lens, at) in facts.catalogue?.lenses"
         :key="lens.id"
@@ -48,34 +48,12 @@ const facts = useFacts();
 button {
   display: grid;
   grid-template-columns: 1.1rem 1fr auto;
-  align-items: center;
-  gap: 0.6rem;
   width: 100%;
   min-height: 2.1rem;
-  padding: 0.1rem 0.6rem;
-  text-align: left;
-  background: none;
-  border: 0;
   border-radius: 0.6rem;
-  font: inherit;
-  white-space: nowrap;
 
-  &:hover {
-    background: var(--v-shade);
-  }
-
-  &[aria-checked="true"] {
-    background: var(--v-hour-tint);
-
-    .bi {
-      color: var(--v-hour);
-    }
-  }
-}
-
-@media (pointer: coarse) {
-  button {
-    min-height: 2.75rem;
+  &[aria-checked="true"] .bi {
+    color: var(--v-hour);
   }
 }
 </style>

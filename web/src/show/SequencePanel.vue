@@ -45,7 +45,7 @@ async function choose(): Promise<void> {
   <section aria-label="Times to show">
     <p class="eyebrow">
       To show
-      <span v-if="times.length > 1" class="keys">
+      <span v-if="times.length > 1" class="float-end">
         <kbd class="key">,</kbd>
         <kbd class="key">.</kbd>
       </span>
@@ -54,7 +54,7 @@ async function choose(): Promise<void> {
     <VueDraggable
       v-if="times.length"
       :model-value="[...times]"
-      class="sequence d-flex flex-wrap gap-1"
+      class="sequence dial-choices d-flex flex-wrap gap-1"
       :animation="150"
       :delay="120"
       :delay-on-touch-only="true"
@@ -72,7 +72,7 @@ async function choose(): Promise<void> {
         <DialFace :facts="facts.of(time)" detail="small" />
       </BButton>
     </VueDraggable>
-    <div v-if="at >= 0" class="order d-flex gap-1 mt-1">
+    <div v-if="at >= 0" class="small-tools d-flex gap-1 mt-1">
       <BButton
         variant="bare"
         title="Earlier"
@@ -106,7 +106,7 @@ async function choose(): Promise<void> {
       />
       <BButton type="submit" size="sm" variant="outline-primary">Add</BButton>
     </form>
-    <p v-if="trouble || refused" id="times-wrong" class="field-error mb-04" role="alert">
+    <p v-if="trouble || refused" id="times-wrong" class="field-error fs-95 lh-sm mb-04" role="alert">
       {{ trouble || refused }}
     </p>
     <BFormSelect v-model="step" size="sm" aria-label="Choose times for a step" @change="choose">
@@ -120,47 +120,11 @@ async function choose(): Promise<void> {
 .sequence {
   max-height: 8.6rem;
   overflow-y: auto;
-
-  button {
-    width: 3.1rem;
-    padding: 0.25rem;
-    background: none;
-    border: 2px solid transparent;
-    border-radius: 0.8rem;
-
-    &[aria-pressed="true"] {
-      background: var(--v-hour-tint);
-      border-color: var(--v-hour);
-    }
-  }
-}
-
-.order {
-  button {
-    width: 2.2rem;
-    height: 1.9rem;
-    border: 0;
-    border-radius: 0.5rem;
-    background: var(--v-shade);
-
-    &:disabled {
-      opacity: 0.4;
-    }
-  }
 }
 
 .add {
   .btn {
     min-height: 0;
   }
-}
-
-.keys {
-  float: right;
-}
-
-.field-error {
-  font-size: 0.95rem;
-  line-height: 1.25;
 }
 </style>

@@ -7,7 +7,11 @@ const print = (): void => window.print();
 </script>
 
 <template>
-  <div class="tools d-grid pt-2 row-gap-015 column-gap-1 border-top" role="toolbar" aria-label="The dial">
+  <div
+    class="tools flats d-grid pt-2 row-gap-015 column-gap-1 border-top"
+    role="toolbar"
+    aria-label="The dial"
+  >
     <BButton variant="bare" :disabled="loose" :aria-pressed="playing" @click="$emit('play')">
       <i class="bi" :class="playing ? 'bi-stop-fill' : 'bi-play-fill'" aria-hidden="true"></i>
       {{ playing ? "Stop" : "On by fives" }}
@@ -50,36 +54,5 @@ const print = (): void => window.print();
 <style scoped lang="scss">
 .tools {
   grid-template-columns: repeat(auto-fit, minmax(10.2rem, 1fr));
-}
-
-button {
-  display: inline-flex;
-  align-items: center;
-  gap: 0.5rem;
-  min-height: 2.25rem;
-  padding: 0.1rem 0.6rem;
-  white-space: nowrap;
-  border: 0;
-  border-radius: 2rem;
-  background: none;
-  font: inherit;
-
-  &:hover {
-    background: var(--v-shade);
-  }
-
-  &[aria-pressed="true"] {
-    background: var(--v-hour-tint);
-  }
-
-  &:disabled {
-    opacity: 0.4;
-  }
-}
-
-@media (pointer: coarse) {
-  button {
-    min-height: 2.75rem;
-  }
 }
 </style>

@@ -111,7 +111,9 @@ useDraggable(grid, {
       v-for="cell in cells"
       :key="cell.key"
       :class="
-        cell.week ? 'week' : ['cell', { movable: cell.lesson && !cell.lesson.over && cell.lesson.step }]
+        cell.week
+          ? 'week align-self-center fs-90 quiet'
+          : ['cell', { movable: cell.lesson && !cell.lesson.over && cell.lesson.step }]
       "
       :data-day="cell.lesson?.over === false ? cell.lesson.day : undefined"
     >
@@ -119,7 +121,7 @@ useDraggable(grid, {
       <BButton
         v-else-if="cell.lesson"
         variant="bare"
-        class="lesson"
+        class="lesson choice d-grid gap-06 align-items-center px-06 py-04 rounded-08 text-start"
         :class="[
           cell.lesson.kind,
           { over: cell.lesson.over, today: cell.lesson.day === today, target: over === cell.lesson.day },
@@ -169,32 +171,13 @@ useDraggable(grid, {
   grid-template-columns: 4.2rem repeat(var(--columns), minmax(0, 1fr));
 }
 
-.week {
-  align-self: center;
-  font-size: 0.9rem;
-  color: var(--v-quiet);
-}
-
 .cell {
   display: grid;
 }
 
 .lesson {
-  display: grid;
   grid-template-columns: 3.1rem minmax(0, 1fr);
-  gap: 0.6rem;
-  align-items: center;
   min-height: 4.1rem;
-  padding: 0.4rem 0.6rem;
-  background: var(--v-card);
-  border: 2px solid var(--v-line);
-  border-radius: 0.8rem;
-  font: inherit;
-  text-align: left;
-
-  &:hover {
-    border-color: var(--v-edge);
-  }
 
   &.new {
     border-left: 6px solid var(--v-hour);
@@ -207,16 +190,19 @@ useDraggable(grid, {
   &.open,
   &.skipped {
     grid-template-columns: minmax(0, 1fr);
-    background: none;
     border-style: dashed;
     color: var(--v-quiet);
+
+    &:not([aria-pressed="true"]) {
+      background: none;
+    }
   }
 
   &.skipped .name {
     text-decoration: line-through;
   }
 
-  &.over {
+  &.over:not([aria-pressed="true"]) {
     background: var(--v-shade);
     border-color: transparent;
   }
@@ -224,11 +210,6 @@ useDraggable(grid, {
   &.today {
     outline: 3px solid var(--v-minute);
     outline-offset: 1px;
-  }
-
-  &[aria-pressed="true"] {
-    border-color: var(--v-hour);
-    background: var(--v-hour-tint);
   }
 
   &.target {

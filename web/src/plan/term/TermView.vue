@@ -133,7 +133,7 @@ const file = (ending: string): string => `/api/classes/${classId.value}/term.${e
           <template #says>Its plans go; lessons that were given, and all answers, stay.</template>
         </SureButton>
       </BCard>
-      <div v-else class="columns d-grid gap-20 align-items-start">
+      <div v-else class="abreast abreast-lead d-grid gap-20 align-items-start">
         <section class="d-grid gap-3" aria-label="How likely it holds">
           <TermForecast v-if="forecast && term.aim && left" :forecast="forecast" :step="term.aim.step" />
           <p v-else-if="!left" class="said fs-135">
@@ -191,10 +191,6 @@ const file = (ending: string): string => `/api/classes/${classId.value}/term.${e
 </template>
 
 <style scoped lang="scss">
-.columns {
-  grid-template-columns: minmax(18rem, 25rem) minmax(0, 1fr);
-}
-
 .changed {
   border-left: 4px solid var(--v-minute);
 }
@@ -203,14 +199,8 @@ const file = (ending: string): string => `/api/classes/${classId.value}/term.${e
   max-width: 40rem;
 }
 
-@media (max-width: 60rem) {
-  .columns {
-    grid-template-columns: minmax(0, 1fr);
-  }
-}
-
 @media print {
-  .columns {
+  .abreast {
     display: block;
   }
 
