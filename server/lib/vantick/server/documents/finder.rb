@@ -1,5 +1,6 @@
 # frozen_string_literal: true
 
+require "lru_redux"
 require "rqrcode"
 
 module Vantick
@@ -13,6 +14,9 @@ module Vantick
         CODE = 37
         # Of the open mark, what is white.
         OPEN = 0.3
+
+        # A code is worked out for ten milliseconds; a class's sheet is looked at, printed and read with the same ones.
+        CODES = LruRedux::ThreadSafeCache.new(256)
 
         # Of the code from the right margin of a page, and from its upper one; on a slip above the lower mark.
         BESIDE = 8
@@ -73,7 +77,7 @@ module Vantick
 
           # One outline for the dark squares that lie side by side.
           def code(page, text, place)
-            modules = RQRCode::QRCode.new(text, level: :m, mode: :alphanumeric).modules
+            modules = CODES.getset(text) { RQRCode::QRCode.new(text, level: :m, mode: :alphanumeric).modules }
             side = CODE.fdiv(modules.length)
             steps = modules.each_with_index.flat_map do |row, down|
               runs(row).flat_map { |from, to| square(place[0] + (from * side), place[1] + (down * side), (to - from) * side, side) }

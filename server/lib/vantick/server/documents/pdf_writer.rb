@@ -11,6 +11,8 @@ module Vantick
         SUBSET = %r{(?<=/)\h{6}(?=\+Andika)}
         CAPITALS = %w[0-9a-f A-P].freeze
         AUTHOR = "Vantick"
+        # Of paths (ISO 32000-1, table 59, from memory).
+        OPERATORS = { move: "m", line: "l", curve: "c" }.freeze
 
         class << self
           # @param pages [Array<Page>]
@@ -71,7 +73,7 @@ module Vantick
           pen(:stroke_color, mark.color)
           pen(:line_width, mark.width)
           @pdf.dash(mark.dash) if mark.dash
-          @pdf.stroke_line(flip(*mark.from), flip(*mark.to))
+          say("#{place(mark.from)} m #{place(mark.to)} l S")
           @pdf.undash if mark.dash
         end
 
@@ -86,15 +88,15 @@ module Vantick
         end
 
         def steps(steps)
-          steps.each do |kind, *places|
-            points = places.each_slice(2).map { |x, y| flip(x, y) }
-            case kind
-            when :move then @pdf.move_to(points[0])
-            when :line then @pdf.line_to(points[0])
-            else @pdf.curve_to(points[2], bounds: points[0, 2])
-            end
-          end
+          said = steps.map { |kind, *places| [*places.each_slice(2).map { |one| place(one) }, OPERATORS.fetch(kind)].join(" ") }
+          say(said.join("\n"))
         end
+
+        # Dials are thousands of lines: they are written as what a page is made of, without asking the library for each.
+        def say(content) = @pdf.renderer.add_content(content)
+
+        # To a thousandth of a point.
+        def place((x, y)) = format("%.3f %.3f", x, @page.height - y) # rubocop:disable Style/FormatStringToken -- two numbers
 
         def text(mark)
           width = mark.align == :left ? 0 : Letters.of(mark.bold).width(mark.text, mark.points)
