@@ -111,10 +111,9 @@ RSpec.describe "Sheets", :demo do
   describe "typing in" do
     it "undoes, judges by hand with one key, and lists what could not be read" do
       visit "/check/3"
-      expect(page).to have_css(".waiting button", text: "Goran, clock 4")
-      find(".waiting button").click
+      click_button "Goran, clock 4"
       browser.action.send_keys("!").perform
-      expect(page).to have_css(".read-back", text: "judged by you").and have_no_css(".waiting button")
+      expect(page).to have_css(".read-back", text: "judged by you").and have_no_button("Goran, clock 4")
       cell("Hana", 1).click
       browser.action.send_keys("3o", :enter).perform
       expect(page).to have_css("input[aria-label='Hana, clock 1'][data-verdict]")
