@@ -158,16 +158,17 @@ RSpec.describe "A class and what its answers say", :demo do
   it "shows a child's answers of one month, or those behind one misreading" do
     id = store.db[:children].where(name: "Elio").get(:id)
     visit "/class/child/#{id}"
-    all_rows = find_all("section.all tr").length
+    rows = -> { find_all("section[aria-labelledby='all-head'] tr") }
+    all_rows = rows.call.length
     months = find("select[aria-label='Which month']").all("option").map(&:text)
     counts = months.drop(1).map do |month|
       select month, from: "Which month"
-      find_all("section.all tr").length
+      rows.call.length
     end
-    expect(counts.sum).to eq(all_rows)
+    expect([counts.length, counts.sum]).to match([be > 1, all_rows])
     select "All months", from: "Which month"
     select "past and to mixed up", from: "Which misreading"
-    expect(find_all("section.all tr")).to all(have_text("past and to mixed up"))
+    expect(rows.call).to include(have_text("past and to mixed up")).and all(have_text("past and to mixed up"))
   end
 
   it "prints a lesson, groups and the clocks shown on a page each, without what is only for the screen" do
