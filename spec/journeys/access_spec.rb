@@ -65,7 +65,13 @@ RSpec.describe "Every view can be used by everyone", :demo do
       say "ten"
       expect(page).to have_css("h1", text: "Look, step by step").and be_accessible
     end
+    answer_rightly(desk, "Bram", 10)
     visit "/desks/#{desk['id']}"
+    expect(page).to have_css(".child", text: "Bram")
+    out = "return [...document.querySelectorAll('.child > button > *')].filter((part) => " \
+          "part.getBoundingClientRect().right > part.parentElement.getBoundingClientRect().right).map((part) => part.className)"
+    expect(find(".child", text: "Bram").all(".marks > *").length).to eq(10)
+    expect(browser.execute_script(out)).to eq([])
     click_button(text: "Anneke")
     expect(page).to have_css(".detail").and be_accessible
     click_button "Board"

@@ -54,8 +54,13 @@ const told = (one: LiveChild["answers"][number]): string => {
           {{ notes.join(", ") }}
         </span>
       </span>
-      <span class="marks d-flex gap-1 fs-85">
-        <VerdictMark v-for="one in child.answers" :key="one.item_id" :verdict="verdict(one.verdict)" />
+      <!-- From the right: where there is no room for all, the oldest are out of sight. -->
+      <span class="marks d-flex flex-row-reverse flex-wrap overflow-hidden gap-1 fs-85">
+        <VerdictMark
+          v-for="one in [...child.answers].reverse()"
+          :key="one.item_id"
+          :verdict="verdict(one.verdict)"
+        />
       </span>
       <span class="where text-nowrap text-end fs-95" :class="{ quiet: presence }">
         {{ where }}
@@ -130,6 +135,10 @@ const told = (one: LiveChild["answers"][number]): string => {
 
 .child > button {
   grid-template-columns: minmax(5rem, 1fr) auto minmax(4rem, auto) 1.9rem;
+}
+
+.marks {
+  height: 1.3rem;
 }
 
 .now {
