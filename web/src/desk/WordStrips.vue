@@ -117,10 +117,11 @@ defineExpose({ type });
         :class="{ open: part === at && !over, filled: chosen[part].length }"
         :aria-pressed="part === at"
         :disabled="over"
-        :aria-label="`${labelOf(part)}: ${chosen[part].join(' ') || 'empty'}`"
+        :aria-label="`${chosen[part].join(' ') || 'empty'}, ${labelOf(part)}`"
         @click="open(part)"
       >
         <span class="word">{{ chosen[part].join(" ") || "\u00a0" }}</span>
+        {{ " " }}
         <span class="label tone-quiet fs-85 lh-120">{{ labelOf(part) }}</span>
       </BButton>
     </p>
