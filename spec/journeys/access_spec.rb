@@ -60,6 +60,9 @@ RSpec.describe "Every view can be used by everyone", :demo do
       expect(page).to be_accessible
       pictures_of(desk, "Anneke").each { |picture| click_button picture }
       expect(page).to have_css("h1.ask").and be_accessible
+      # What can be pressed has a look of its own at the desk, and nothing else has it.
+      keys = "return [...document.querySelectorAll('.plain, .key')].map((one) => one.localName)"
+      expect(browser.execute_script(keys)).to all(eq("button"))
       put("which hour", "five")
       expect(page).to have_css(".place.filled").and be_accessible
       send_it

@@ -60,7 +60,7 @@ const goForward = (): void => void nextTick(() => (forward.value?.$el as HTMLEle
 const rightAll = computed(() => props.told?.results.every((one) => one.right) ?? false);
 const tone = computed(() => {
   if (props.kept) return "kept";
-  if (!props.told || props.told.results.some((one) => one.right === null)) return "plain";
+  if (!props.told || props.told.results.some((one) => one.right === null)) return "untold";
   return rightAll.value ? "right" : "again";
 });
 const sentence = computed(() => {
@@ -127,11 +127,11 @@ onMounted(() => {
       />
       <p
         class="told d-flex align-items-center justify-content-center gap-07 m-0 lh-130"
-        :class="[tone, { said: sentence }]"
+        :class="[tone, { said: sentence, 'tone-quiet': tone === 'untold' }]"
         role="status"
       >
         <svg
-          v-if="sentence && tone !== 'plain'"
+          v-if="sentence && tone !== 'untold'"
           viewBox="0 0 24 24"
           width="28"
           height="28"
