@@ -10,7 +10,7 @@ begin
   kept = ARGV.first == "--fresh" && Vantick::Server::Store::SafeCopy.move_aside(path)
   puts "Starting over; what was entered is kept in #{kept}" if kept
   store = Vantick::Server::Store::Database.open(path)
-  demo = Vantick::Demo.new(store, now: Time.now)
+  demo = Vantick::Demo.new(store, now: Vantick::Server::Clock.now)
   made = demo.tell
   puts "Made the demo class: Tern Quay School, Curlew class, 26 made-up children" if made
   demo.hire

@@ -10,17 +10,18 @@ require_relative "copier"
 
 Dir.mktmpdir do |folder| # rubocop:disable Metrics/BlockLength
   store = Vantick::Server::Store::Database.open(File.join(folder, "school.sqlite3"))
-  demo = Vantick::Demo.new(store, now: Time.now)
+  demo = Vantick::Demo.new(store, now: Vantick::Server::Clock.now)
   demo.seed
   school_class = store.classes.all.first
   core = Vantick::Core
+  made_at = Vantick::Server::Clock.iso8601
   task = core::Marking::Task.find(:digital_to_dial)
   step = core::Teaching::Step.find(:quarters)
   choice = core::Choosing::SheetChoice.new(kind: core::Choosing::SheetKind.find(:draw), step:, task:, count: 6)
   times = choice.items(Vantick::Demo::TABLE[:seed]).map { |item| item.time.to_s }
   sheet = { kind: "draw", step: step.id.to_s, task: task.id.to_s, count: 6, paper: "a4", versions: "one", names: true }
   about = { code: Vantick::Server::Store::Codes.checked("F7RX"), step: step.id.to_s, task: task.id.to_s, sheet:, times: }
-  check = store.checks.add(class_id: school_class.id, **about.slice(:step, :task, :sheet, :times, :code), made_at: Time.now.utc.iso8601)
+  check = store.checks.add(class_id: school_class.id, **about.slice(:step, :task, :sheet, :times, :code), made_at:)
   random = Random.new(Vantick::Demo::TABLE[:seed])
   scanner = Vantick::Copier::Scanner.new(random, quality: 30, grain: 1.2)
   pages = school_class.children.to_h do |child|

@@ -243,7 +243,7 @@ RSpec.describe "The children's desk" do
     say(usual(asked(desk, "Anneke")[:time]))
     click_button "Next"
     expect(page).to have_css("h1.ask", text: "Set both hands.")
-    store.db[:turns].exclude(done_at: nil).update(done_at: (Time.now.utc - 400).iso8601)
+    store.db[:turns].exclude(done_at: nil).update(done_at: (Vantick::Server::Clock.now - 400).iso8601)
     find("[role='slider']").send_keys(:arrow_right)
     send_it
     # The same again is no second try.
@@ -291,7 +291,7 @@ RSpec.describe "The children's desk" do
 
   it "is opened for a check and some children only, from the check itself" do
     school = school_class(%w[Anneke Bram Celyn])
-    store.checks.add(class_id: school[:id], step: "quarters", task: "dial_to_digital", times: %w[7:45], made_at: Time.now.utc.iso8601)
+    store.checks.add(class_id: school[:id], step: "quarters", task: "dial_to_digital", times: %w[7:45], made_at: now)
     visit "/check"
     click_link "To the desks"
     expect(page).to have_checked_field("An exit check", visible: :all)

@@ -169,12 +169,12 @@ RSpec.describe "Planning a lesson and giving it", :demo do
   end
 
   it "is found by its step and its month, once there are many" do
-    4.times { |week| ask_as_teacher("/api/classes/1/lessons", day: (Date.today + (7 * week)).iso8601, step: "fives", minutes: 40, seed: 1) }
+    4.times { |week| ask_as_teacher("/api/classes/1/lessons", day: (today + (7 * week)).iso8601, step: "fives", minutes: 40, seed: 1) }
     visit "/plan"
     expect(page).to have_css(".lessons li", count: 6)
     select "Fives", from: "Which step"
     expect(page).to have_css(".lessons li", count: 4).and have_no_css(".lessons li", text: "Quarter")
-    select Date.today.prev_month(2).strftime("%B %Y"), from: "Which month"
+    select today.prev_month(2).strftime("%B %Y"), from: "Which month"
     expect(page).to have_text("No lesson matches.")
     visit "/check"
     expect(page).to have_css("article", count: 3)

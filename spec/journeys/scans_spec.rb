@@ -3,7 +3,7 @@
 require_relative "../../demo/copier/copier"
 
 RSpec.describe "Paper", :demo do
-  before { Vantick::Demo.new(store, now: Time.now).stack }
+  before { Vantick::Demo.new(store, now: Vantick::Server::Clock.now).stack }
 
   it "goes from the copier's file to findings, with few keys for what is not sure" do
     visit "/check"

@@ -47,10 +47,10 @@ RSpec.describe "Where one looks for something" do
   end
 
   it "offers a lesson again that was planned for yesterday and not given", :demo do
-    store.db[:lessons].where(given_at: nil).update(day: (Date.today - 1).iso8601)
+    store.db[:lessons].where(given_at: nil).update(day: (today - 1).iso8601)
     visit "/"
     expect(page).to have_text("Planned and not given yet")
-    store.db[:lessons].where(given_at: nil).update(day: (Date.today - 9).iso8601)
+    store.db[:lessons].where(given_at: nil).update(day: (today - 9).iso8601)
     visit "/"
     expect(page).to have_text("Next for Curlew class")
   end

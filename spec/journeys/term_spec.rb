@@ -1,7 +1,6 @@
 # frozen_string_literal: true
 
 RSpec.describe "A term", :demo do
-  let(:today) { Date.jd(Vantick::Server::Store::SchoolDay.today) }
   let(:monday) { today - ((today.wday - 1) % 7) + 7 }
 
   def press(*keys) = browser.action.send_keys(*keys).perform
@@ -99,12 +98,12 @@ RSpec.describe "A term", :demo do
     set_term(first: today - 1)
     before = steps
     check = store.checks.add(class_id: 1, step: "half_past", task: "dial_to_words", times: %w[3:30 4:30 7:30 9:30 11:30],
-                             made_at: Time.now.utc.iso8601)
+                             made_at: now)
     given = store.classes.find(1).children.product(check.items).map do |child, item|
       row = { uuid: SecureRandom.uuid, item_id: item[:id], child_id: child[:id], answer: "ten past one" }
       [row, Vantick::Server::Store::Marks.judged(item, row[:answer], Vantick::Core::Wording::Conventions.default)]
     end
-    store.answers.add_all(given, answered_at: Time.now.utc.iso8601)
+    store.answers.add_all(given, answered_at: now)
     visit "/plan/term"
     expect(page).to have_css(".changed", text: /: \d+ children do not know it yet/)
     expect(steps).not_to eq(before)

@@ -5,6 +5,7 @@ require "rspec/expectations"
 require "axe-rspec"
 require "capybara/rspec"
 require "selenium-webdriver"
+require_relative "moment"
 
 # A real browser without a monitor, on a school of its own for each example.
 module BrowserHelpers
@@ -45,6 +46,7 @@ module BrowserHelpers
     # Each window has the keys, whichever another browser or session left in front.
     driver.browser.execute_cdp("Emulation.setFocusEmulationEnabled", enabled: true)
     WebCoverage.begin(driver.browser) if WebCoverage.on?
+    Moment.tell(driver.browser)
     driver
   end
 
@@ -56,16 +58,17 @@ module BrowserHelpers
 
   TEACHER = Vantick::Demo::TABLE[:teacher].transform_values(&:to_s).freeze
 
-  # Schools are made once and copied for each example: with the demo's class, with a teacher alone, with nobody.
+  # Schools are made once a day and copied for each example: with the demo's class, with a teacher alone, with nobody.
   def self.school(kind)
-    (@schools ||= {})[kind] ||= File.join(Dir.mktmpdir("school"), "#{kind}.sqlite3").tap do |file|
-      store = Vantick::Server::Store::Database.open(file)
-      demo = Vantick::Demo.new(store, now: Time.now)
-      demo.seed if kind == :demo
-      demo.hire unless kind == :empty
-      store.db.run("PRAGMA wal_checkpoint(TRUNCATE)")
-      store.close
-    end
+    (@schools ||= {})[[kind,
+                       Vantick::Server::Store::SchoolDay.today]] ||= File.join(Dir.mktmpdir("school"), "#{kind}.sqlite3").tap do |file|
+                                                                       store = Vantick::Server::Store::Database.open(file)
+                                                                       demo = Vantick::Demo.new(store, now: Vantick::Server::Clock.now)
+                                                                       demo.seed if kind == :demo
+                                                                       demo.hire unless kind == :empty
+                                                                       store.db.run("PRAGMA wal_checkpoint(TRUNCATE)")
+                                                                       store.close
+                                                                     end
   end
 
   def open_school(kind)
@@ -107,7 +110,7 @@ module BrowserHelpers
 
   # A class and a check made beforehand, for examples that begin at the grid.
   def make_check(names: %w[Anneke Bram], times: %w[3:30 7:45 12:45], step: "quarters", task: "dial_to_words")
-    made_at = Time.now.utc.iso8601
+    made_at = now
     account_id = @store.db[:accounts].get(:id)
     school_class = @store.classes.add(name: "Curlew class", school: "Tern Quay School", names:, made_at:, account_id:)
     @store.checks.add(class_id: school_class[:id], step:, task:, times:, made_at:)[:id]
@@ -145,6 +148,7 @@ Capybara.enable_aria_label = true
 
 RSpec.configure do |config|
   config.before(type: :feature) do |example|
+    Moment.begin(example.metadata[:moment])
     stub_const("Vantick::Core::Term::Forecast::ROW", BrowserHelpers::FORECAST)
     open_school(%i[demo empty].find { |kind| example.metadata[kind] } || :new)
     sign_in unless example.metadata[:empty] || example.metadata[:stranger]
@@ -153,5 +157,6 @@ RSpec.configure do |config|
   config.after(type: :feature) do |example|
     page.quit if example.exception
     close_school
+    Moment.end
   end
 end

@@ -5,7 +5,7 @@ module AtDesk
   PHONE = { width: 390, height: 780, deviceScaleFactor: 1, mobile: true }.freeze
 
   def school_class(names = %w[Anneke Bram])
-    made_at = Time.now.utc.iso8601
+    made_at = now
     store.classes.add(name: "Curlew class", school: "Tern Quay School", names:, made_at:, account_id: store.db[:accounts].get(:id))
   end
 
@@ -14,7 +14,7 @@ module AtDesk
 
   # A desk at which all have the same times, in order, and nothing is told.
   def open_exit(school_class, task:, times:, step: "quarters")
-    check = store.checks.add(class_id: school_class[:id], step:, task:, times:, made_at: Time.now.utc.iso8601)
+    check = store.checks.add(class_id: school_class[:id], step:, task:, times:, made_at: now)
     open_desk(school_class[:id], kind: "exit", check_id: check[:id])
   end
 

@@ -14,7 +14,7 @@ module Vantick
           # @return [Hash, nil]
           def of(env)
             token = Rack::Utils.parse_cookies(env)[COOKIE]
-            token && env.fetch(Access::WithStore::KEY).desks.seat(token, Time.now.utc)
+            token && env.fetch(Access::WithStore::KEY).desks.seat(token, Clock.now)
           end
 
           # Gives the device its key, until the browser is closed.

@@ -72,7 +72,7 @@ module Vantick
 
         def room = env.fetch(Access::Room::KEY)
 
-        def time = @time ||= Time.now.utc
+        def time = @time ||= Clock.now
 
         def sitting = @sitting ||= Server::Desk::Sitting.new(seat, store:, room:, now: time)
 

@@ -18,18 +18,18 @@ module Vantick
         end
 
         post "/api/classes/:class_id/desks" do
-          opening = Opening.new(store, store.classes.find(input[:class_id]), Time.now.utc)
+          opening = Opening.new(store, store.classes.find(input[:class_id]), Clock.now)
           answer_json(desk(opening.open(sent)), code: 201)
         end
 
         get "/api/desks/:desk_id" do
           desk = store.desks.find(input[:desk_id])
-          answer_json(LiveView.new(desk, store, room, Time.now.utc).to_h(desk(desk)))
+          answer_json(LiveView.new(desk, store, room, Clock.now).to_h(desk(desk)))
         end
 
         delete "/api/desks/:desk_id" do
           desk = store.desks.find(input[:desk_id])
-          store.desks.seats(desk, Time.now.utc).each { |seat| room.forget(seat) }
+          store.desks.seats(desk, Clock.now).each { |seat| room.forget(seat) }
           answer_json(Store::Removing.desk(store, desk, now))
         end
 

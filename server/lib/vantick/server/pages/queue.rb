@@ -65,7 +65,7 @@ module Vantick
         # @return [Boolean] whether it is to go on: a person may have stopped it
         def kept?(scan, pages)
           answers = without_typed(pages.flat_map { |page| page.delete(:answers) || [] })
-          @store.scans.add_pages(scan.id, pages) { @store.answers.add_all(answers, answered_at: Time.now.utc.iso8601) if answers.any? }.any?
+          @store.scans.add_pages(scan.id, pages) { @store.answers.add_all(answers, answered_at: Clock.iso8601) if answers.any? }.any?
         end
 
         # What a person typed stands.

@@ -95,7 +95,7 @@ module Vantick
           fields = fields.select { |field| field.kind == kind } unless kind == :cause
           seen = seen(picture, warp, item, kind, fields)
           { item_id: item[:id], child_id:, kind: kind.to_s, seen: seen.text, sure: seen.sure ? 1 : 0, guesses: JSON.generate(seen.guesses),
-            answer_uuid: (SecureRandom.uuid if seen.sure), settled_at: (Time.now.utc.iso8601 if seen.sure),
+            answer_uuid: (SecureRandom.uuid if seen.sure), settled_at: (Clock.iso8601 if seen.sure),
             picture: Sequel.blob(GreyPng.write(picture.piece(warp, around(fields), SCALE))) }
         end
 

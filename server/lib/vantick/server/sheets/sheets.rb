@@ -58,7 +58,7 @@ module Vantick
 
         def known(school_class, settings)
           kind, step = settings.transform_keys(&:to_s).values_at("kind", "step")
-          since = (Time.now.utc - (Core::Choosing::SheetChoice::LATELY_DAYS * 86_400)).iso8601
+          since = (Clock.now - (Core::Choosing::SheetChoice::LATELY_DAYS * 86_400)).iso8601
           SheetMaker::Known.new(misreadings: kind == "spot" ? own_misreadings(school_class) : [],
                                 lately: store.checks.lately(school_class[:id], since),
                                 levels: kind == "levels" ? levels(school_class, step) : {}, fading: fading(school_class, settings))

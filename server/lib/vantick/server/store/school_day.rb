@@ -24,7 +24,7 @@ module Vantick
           def date(moment) = Date.jd(jd(moment)).iso8601
 
           # @return [Integer] the Julian day of today
-          def today = Time.now.getlocal.to_date.jd
+          def today = Clock.now.getlocal.to_date.jd
 
           # @return [String, nil] the zone that was named; nothing where it is the machine's
           def zone = (@zone if ENV["TZ"] == @zone)

@@ -18,7 +18,7 @@ module Vantick
         def self.after_erasure(store)
           folder = File.dirname(Store::SafeCopy.in_folder(store.path, "x"))
           Dir[File.join(folder, "day-*.sqlite3")].each { |copy| File.delete(copy) }
-          new(store).make(Date.today)
+          new(store).make(Date.jd(Store::SchoolDay.today))
         end
 
         # @param store [Store::Database]
@@ -39,7 +39,7 @@ module Vantick
         def start
           Thread.new do
             loop do
-              make(Date.today)
+              make(Date.jd(Store::SchoolDay.today))
               sleep PAUSE
             end
           end
@@ -48,8 +48,8 @@ module Vantick
         # @param day [Date]
         # @return [String, nil] where the copy lies, where one was made
         def make(day)
-          @store.removed.forget_old(Time.now)
-          @store.scans.forget_old(Time.now)
+          @store.removed.forget_old(Clock.now)
+          @store.scans.forget_old(Clock.now)
           @store.fold_in
           to = Store::SafeCopy.in_folder(@store.path, format(NAME, day: day.iso8601))
           return if File.exist?(to)
