@@ -4,10 +4,10 @@
 RSpec.describe "The rooms" do
   lib = File.expand_path("../lib/vantick/server", __dir__)
   # Each room with those it may use; what two features need stands in core, store or views.
-  shared = %w[Http Access Store Documents Formats Views Work Pages].freeze
+  shared = %w[Http Access Store Documents Formats Views Work Pages Outside].freeze
   features = %w[Plan Show Sheets Paper Check Classes Desk Desks Account].freeze
-  may = { "Http" => [], "Store" => [], "Documents" => [], "Formats" => %w[Documents],
-          "Work" => %w[Store], "Access" => %w[Http Store], "Views" => %w[Store], "Pages" => %w[Store Documents Views],
+  may = { "Http" => [], "Store" => [], "Documents" => [], "Formats" => %w[Documents Outside], "Outside" => [],
+          "Work" => %w[Store], "Access" => %w[Http Store], "Views" => %w[Store], "Pages" => %w[Store Documents Views Outside],
           **features.to_h { |feature| [feature, shared] } }.freeze
   names = { "class" => "Classes" }
 

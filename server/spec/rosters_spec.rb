@@ -59,29 +59,178 @@ RSpec.describe Vantick::Server::Classes::Rosters do
     expect(found).to eq([{ "id" => "c1", "title" => "Curlew", "children" => ["Bo", "Ida B.", "Ida C."] },
                          { "id" => "c2", "title" => "Dunlin", "children" => ["Bo"] }])
     expect(preview(bundle)).to be_refused(422).at("of").saying(/2 classes/)
-    expect(preview(bundle, of: "c2").body).to include("same" => 1, "added" => [])
+    expect(preview(bundle, of: "c2").body["doubts"].map { |one| one["name"] }).to eq(["Bo"])
+  end
+
+  # What a teacher says who finds that all are the same children.
+  def all_the_same(text, **more)
+    preview(text, **more).body["doubts"].map { |one| { at: one["at"], child_id: one["children"].first["id"] } }
   end
 
   it "says what would change, then changes it, and knows the children again by their ids" do
-    expect(preview(bundle, of: "c1").body).to eq("added" => ["Ida B.", "Ida C."], "renamed" => [], "back" => [], "same" => 1,
-                                                 "gone" => school_class["children"].drop(1))
+    same = all_the_same(bundle, of: "c1").first(1)
+    expect(preview(bundle, of: "c1", same:).body)
+      .to include("added" => ["Ida B.", "Ida C."], "renamed" => [], "back" => [], "same" => 1, "gone" => school_class["children"].drop(1))
     expect(names).to eq(%w[Bo Ida Tom])
-    take(bundle, of: "c1")
+    take(bundle, of: "c1", same:)
     expect(names).to eq(["Bo", "Ida B.", "Ida C."])
     later = bundle(users: "sourcedId,givenName,familyName\nu1,Boris,Ash\nu2,Ida,Birk\nu3,Ada,Crane\n")
+    expect(preview(later, of: "c1").body).to include("doubts" => [], "added" => [])
     expect(preview(later, of: "c1").body["renamed"].map { |one| one.values_at("from", "to") })
       .to eq([%w[Bo Boris], ["Ida C.", "Ada"]])
     take(later, of: "c1")
     expect(names).to eq(["Boris", "Ida B.", "Ada"]), "the Ida who left keeps her name"
   end
 
-  it "lets two children change their names with each other, and brings back who is on the list again" do
+  it "lets two children change their names with each other, and brings back who is on the list again, where it is the same child" do
     ids = "id,name\n1,Bo\n2,Ida\n"
-    take(ids)
+    take(ids, same: all_the_same(ids))
     expect(names).to eq(%w[Bo Ida])
-    take("id,name\n1,Ida\n2,Bo\n3,Tom\n")
+    again = "id,name\n1,Ida\n2,Bo\n3,Tom\n"
+    expect(preview(again).body["doubts"]).to match([include("name" => "Tom", "children" => [include("left_at" => String, "last" => nil)])])
+    take(again, same: all_the_same(again))
     expect(names).to eq(%w[Ida Bo Tom])
     expect(get("#{path}/register").body["left"]).to eq([])
+  end
+
+  describe "a child with a record" do
+    before do
+      check = make_check(school_class)
+      school_class["children"].each { |child| answer(check, child, check["items"].first, "quarter to eight") }
+    end
+
+    def answers_of(name)
+      child = get("#{path}/register").body["children"].find { |one| one["name"] == name }
+      get("#{path}/children/#{child['id']}/record").body["answers"].length
+    end
+
+    def left = get("#{path}/register").body["left"].map { |child| child["name"] }
+
+    # A class of three with ids, and next year's in the same class: three who share a first name with them, and one more.
+    it "keeps it to itself when next year's bundle comes into the same class" do
+      ids = "id,first name\n1,Bo\n2,Ida\n3,Tom\n"
+      take(ids, same: all_the_same(ids))
+      next_year = "id,first name\n11,Bo\n12,Ida\n13,Tom\n14,Una\n"
+      expect(preview(next_year).body).to include("doubts" => [], "same" => 0)
+      take(next_year)
+      expect(names).to eq(%w[Bo Ida Tom Una])
+      expect(names.map { |name| answers_of(name) }).to eq([0, 0, 0, 0])
+      expect(left).to contain_exactly("Bo (earlier)", "Ida (earlier)", "Tom (earlier)")
+    end
+
+    it "is shown with the last clock it answered where a name is all there is, and is another unless a teacher says so" do
+      list = "Bo\nIda\nTom\n"
+      doubts = preview(list).body["doubts"]
+      expect(doubts.map { |one| one.values_at("at", "name") }).to eq([[0, "Bo"], [1, "Ida"], [2, "Tom"]])
+      expect(doubts.first["children"].first["last"]).to match("time" => /\A\d+:\d\d\z/, "at" => String)
+      take(list, same: all_the_same(list).first(1))
+      expect(names).to eq(%w[Bo Ida Tom])
+      expect(names.map { |name| answers_of(name) }).to eq([1, 0, 0])
+    end
+
+    it "is not taken for one of the same first name: one Mia leaves as another comes" do
+      put("#{path}/children/#{school_class['children'].first['id']}", { name: "Mia B." })
+      put("#{path}/children/#{school_class['children'][1]['id']}", { name: "Mia K." })
+      list = "First name,Last name\nMia,Krol\nTom,Ash\n"
+      %w[first initial full].each do |kept|
+        found = preview(list, names: kept).body["doubts"].to_h { |one| [one["at"], one["children"].map { |child| child["name"] }] }
+        expect(found).to eq({ 0 => ["Mia K."], 1 => ["Tom"] }), kept
+      end
+      take(list, same: all_the_same(list))
+      expect(names.length).to eq(2)
+      expect(names.map { |name| answers_of(name) }).to eq([1, 1])
+      expect(left).to eq(["Mia B."])
+    end
+
+    it "is nobody's but one child's of the list, and of no child whom a teacher could not mean" do
+      twice = "First name,Last name\nBo,Ash\nBo,Birk\n"
+      bo, ida = school_class["children"]
+      expect(preview(twice).body["doubts"].map { |one| one["children"].map { |child| child["id"] } }).to eq([[bo["id"]], [bo["id"]]])
+      said = ->(*pairs) { pairs.map { |at, child| { at:, child_id: child["id"] } } }
+      expect(take(twice, same: said[[0, bo], [1, bo]])).to be_refused(422).at("same").saying(/cannot be two children/)
+      expect(take(twice, same: said[[0, ida]])).to be_refused(422).at("same").saying(/Bo A\. on the list cannot be that child/)
+    end
+
+    it "comes back as it was when the list is taken back, and who answered since leaves with the answers" do
+      before = get("#{path}/register").body
+      take("Zoe\nUna\n")
+      zoe = get("#{path}/register").body["children"].first
+      check = make_check(get("/api/classes").body["classes"].first)
+      answer(check, zoe, check["items"].first, "x")
+      lists = get("#{path}/rosters").body["lists"]
+      expect(lists).to match([include("added" => 2, "last" => true)])
+      post("#{path}/rosters/#{lists.first['id']}/return", {})
+      expect(get("#{path}/register").body["children"]).to eq(before["children"])
+      expect(left).to eq(["Zoe (from a list #{zoe['id']})"])
+      expect(get("#{path}/rosters").body["lists"]).to eq([])
+    end
+
+    it "is as before however many lists are taken back, the last one first, and whatever was typed since" do
+      before = get("#{path}/register").body
+      take("Zoe\nUna\n")
+      post("#{path}/children", { names: ["Bo K"] })
+      take("Xara\n", gone: "stay")
+      ids = get("#{path}/rosters").body["lists"].map { |one| one["id"] }
+      expect(post("#{path}/rosters/#{ids.last}/return", {})).to be_refused(422).at("list_id").saying(/after this one/)
+      put("#{path}/children/#{get("#{path}/register").body['children'].last['id']}", { name: "Bo" })
+      ids.each { |id| expect(post("#{path}/rosters/#{id}/return", {}).status).to eq(200) }
+      expect(names).to include("Bo", "Ida", "Tom")
+      expect(get("#{path}/register").body["children"].map { |child| child["id"] }).to include(*before["children"].map { |one| one["id"] })
+    end
+
+    it "can be had back for thirty days" do
+      take("Zoe\n")
+      store.lists_taken.forget_old(Time.now + (29 * 86_400))
+      expect(get("#{path}/rosters").body["lists"].length).to eq(1)
+      store.lists_taken.forget_old(Time.now + (31 * 86_400))
+      expect(get("#{path}/rosters").body["lists"]).to eq([])
+    end
+  end
+
+  # Classes and lists drawn by lot: without a teacher's word nobody is anybody else's, and every child of the list is in the class.
+  describe Vantick::Server::Classes::RosterChange do
+    let(:random) { Random.new(27) }
+    let(:first) { %w[Mia Bo Ida Zoë Tom Ana] }
+
+    def folded(names) = names.map { |name| Vantick::Core::Wording::ChildNames.folded(name) }
+
+    def class_drawn
+      names = first.product(["", " A.", " Birk"]).map(&:join).sample(random.rand(0..8), random:)
+      names.each.with_index(1).map do |name, id|
+        { id:, name:, source_id: [id.to_s, nil].sample(random:), left_at: ["2026", nil].sample(random:) }
+      end
+    end
+
+    def list_drawn
+      rows = first.product(%w[Ash Birk Krol]).sample(random.rand(1..8), random:).map do |row|
+        [[random.rand(1..12).to_s, nil].sample(random:), *row]
+      end
+      listed = rows.map { |row| Vantick::Server::Formats::Roster::Listed.new(*row) }.uniq { |one| one.source_id || one }
+      names = Vantick::Server::Formats::ListedNames.of(listed, %w[first initial full].sample(random:))
+      listed.zip(names).map { |one, name| described_class::Listed.new(one.source_id, name, one.given, one.family) }
+    end
+
+    # Who is known for certain: in the class, by the same id.
+    def known(present, listed)
+      ids = listed.map(&:source_id)
+      present.select { |child| child[:left_at].nil? && child[:source_id] && ids.include?(child[:source_id]) }
+    end
+
+    it "gives nobody another's record, and nobody another's name, whatever comes after whatever" do
+      300.times do
+        present = class_drawn
+        listed = list_drawn
+        change = described_class.new(present, listed, {}, gone: %w[stay left].sample(random:))
+        same = known(present, listed)
+        expect(change.told).to include(same: same.length - change.renamed.length, back: [])
+        expect(change.added.length).to eq(listed.length - same.length)
+        names = present.to_h { |child| [child, child[:name]] }.merge(change.renamed, change.giving_way).values + change.added.map(&:last)
+        expect(folded(names)).to match_array(folded(names).uniq)
+        change.doubts.each do |at, children|
+          expect(children).to all(satisfy { |child| child[:left_at] || child[:source_id].nil? || listed[at].source_id.nil? })
+        end
+      end
+    end
   end
 
   it "takes nothing where anything is wrong, and says in which line" do
@@ -97,6 +246,8 @@ RSpec.describe Vantick::Server::Classes::Rosters do
       expect(take(file, of: "c1")).to be_refused(422).at("file").saying(words), words.inspect
     end
     expect(take((1..41).map { |at| "Child #{at}" }.join("\n"))).to be_refused(422).at("file").saying(/at most 40/)
+    many = (["first name,last name"] + (["Mia,Roe"] * 20_000)).join("\n")
+    expect(reading(many)).to be_refused(422).at("file").saying(/20000 on this list/)
     expect(names).to eq(%w[Bo Ida Tom])
   end
 
@@ -149,7 +300,7 @@ RSpec.describe Vantick::Server::Classes::Rosters do
     it "comes in again without changing anything, and without doubling anybody" do
       before = get("#{path}/register").body
       out = bundle_out
-      expect(preview(out).body).to eq("added" => [], "renamed" => [], "back" => [], "gone" => [], "same" => 3)
+      expect(preview(out).body).to eq("added" => [], "renamed" => [], "back" => [], "gone" => [], "same" => 3, "doubts" => [])
       take(out)
       expect(get("#{path}/register").body).to eq(before)
       other = make_class(%w[Ada])

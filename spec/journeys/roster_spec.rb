@@ -27,10 +27,16 @@ RSpec.describe "A class and other programs", :demo do
 
     names = store.classes.all.first.children.map { |child| child[:name] } - ["Bram"] + ["Zilla"]
     attach_file "File", file("list.csv", "First name;Last name\n#{names.map { |name| "#{name};Roe" }.join("\n")}\n")
-    expect(page).to have_css("dd", text: "Zilla").and have_css("dd", text: "Bram").and have_css("dd", text: "25 children")
+    expect(page).to have_css("legend", text: "Is it the same child?")
+    expect(page).to have_select("Anneke", selected: "Another child")
+    expect(find_field("Anneke").text).to match(/The same child as Anneke \(last clock \d+:\d\d, /)
+    click_button "All of them are the same"
+    expect(page).to have_css("dd", text: /\AZilla\z/).and have_css("dd", text: /\ABram\z/).and have_css("dd", text: "25 children")
     check "Mark who is not on it as left"
     click_button "Take the list"
     expect(page).to have_text("The list is taken.").and have_link("Zilla").and have_button("Bring back Bram")
+    click_button "Take this list back"
+    expect(page).to have_link("Bram").and have_no_link("Zilla").and have_no_button("Take this list back")
   end
 
   it "says in which line a list is wrong, and takes nothing of it" do

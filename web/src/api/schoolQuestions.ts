@@ -5,6 +5,7 @@ import {
   type Found,
   type Account,
   type ListedClass,
+  type ListTaken,
   type PackageFound,
   type RosterChange,
   type School,
@@ -61,6 +62,19 @@ export interface Roster {
   names: NamesTaken;
   of?: string | null;
   gone: "stay" | "left";
+  /** Who on the list is which child of the class. */
+  same: { at: number; child_id: number }[];
+}
+
+/** Lists that were taken and can be taken back yet. */
+export async function listRosters(classId: number): Promise<ListTaken[]> {
+  const params = { path: { class_id: classId } };
+  return (await asked(api.GET("/api/classes/{class_id}/rosters", { params }))).lists;
+}
+
+export function returnRoster(classId: number, listId: number): Promise<SchoolClass> {
+  const params = { path: { class_id: classId, list_id: listId } };
+  return asked(api.POST("/api/classes/{class_id}/rosters/{list_id}/return", { params }));
 }
 
 /** The classes in a list from another program; nothing of it is kept. */

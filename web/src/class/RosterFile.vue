@@ -15,6 +15,8 @@ import {
 } from "@/api";
 import { FieldGroup } from "@/parts";
 import { countedChildren } from "@/words";
+import RosterDoubts from "./RosterDoubts.vue";
+import RosterLists from "./RosterLists.vue";
 
 /** A list of children from another program: shown first, then taken whole or not at all. */
 const props = defineProps<{ schoolClass: SchoolClass }>();
@@ -33,8 +35,16 @@ const gone = ref<Roster["gone"]>("stay");
 const listed = shallowRef<ListedClass[]>([]);
 const change = shallowRef<RosterChange | null>(null);
 const told = ref("");
+/** What the teacher said of who is who, by place on the list: a child of the class, or nobody of it. */
+const same = ref<Record<number, number | null>>({});
 const { busy, wrong, elsewhere, doing } = useDoing();
-const body = computed(() => ({ file: sent.value, names: names.value, of: of.value, gone: gone.value }));
+const body = computed(() => ({
+  file: sent.value,
+  names: names.value,
+  of: of.value,
+  gone: gone.value,
+  same: Object.entries(same.value).flatMap(([at, child]) => (child ? [{ at: +at, child_id: child }] : [])),
+}));
 const several = computed(() => listed.value.length > 1);
 const options = computed(() => [
   { value: null as string | null, text: "Choose a class…" },
@@ -52,6 +62,8 @@ const nothing = computed(
     (gone.value === "stay" || !change.value.gone.length),
 );
 
+/** How many lists were taken on this page. */
+const taken = ref(0);
 const childFile = ref<File | null>(null);
 const one = useDoing();
 
@@ -67,6 +79,7 @@ async function takeChild(): Promise<void> {
 
 function clear(): void {
   listed.value = [];
+  same.value = {};
   change.value = null;
   of.value = null;
 }
@@ -76,6 +89,7 @@ async function look(): Promise<void> {
   const file = chosen.value;
   told.value = "";
   change.value = null;
+  same.value = {};
   if (!file) return clear();
   await doing(async () => {
     sent.value = await fileSent(file);
@@ -89,10 +103,17 @@ async function preview(): Promise<void> {
   change.value = several.value && !of.value ? null : await previewRoster(props.schoolClass.id, body.value);
 }
 
+/** Another class of the file has other children in the same places. */
+function choose(): void {
+  same.value = {};
+  void doing(preview);
+}
+
 async function take(): Promise<void> {
   const done = await doing(async () => emit("taken", await takeRoster(props.schoolClass.id, body.value)));
   if (!done) return;
   told.value = "The list is taken.";
+  taken.value += 1;
   chosen.value = null;
   clear();
 }
@@ -119,7 +140,7 @@ async function take(): Promise<void> {
           v-model="of"
           :options="options"
           :state="state"
-          @update:model-value="doing(preview)"
+          @update:model-value="choose"
         />
       </FieldGroup>
       <template v-if="listed.length">
@@ -148,12 +169,14 @@ async function take(): Promise<void> {
           <dt>As before</dt>
           <dd>{{ countedChildren(change.same) }}</dd>
         </dl>
+        <RosterDoubts v-model="same" :doubts="change.doubts" @update:model-value="doing(preview)" />
         <BFormCheckbox
           v-if="change.gone.length"
           v-model="gone"
           value="left"
           unchecked-value="stay"
           class="mb-3"
+          @update:model-value="doing(preview)"
         >
           Mark who is not on it as left
         </BFormCheckbox>
@@ -164,6 +187,11 @@ async function take(): Promise<void> {
       <p v-if="elsewhere('file', 'of', 'names')" class="field-error" role="alert">
         {{ elsewhere("file", "of", "names") }}
       </p>
+      <RosterLists
+        :key="taken"
+        :class-id="schoolClass.id"
+        @returned="(back: SchoolClass) => ((told = ''), emit('taken', back))"
+      />
       <p v-if="told" class="quiet m-0" role="status">{{ told }}</p>
     </form>
     <details class="mt-3">

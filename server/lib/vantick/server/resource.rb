@@ -1,5 +1,7 @@
 # frozen_string_literal: true
 
+require "base64"
+
 module Vantick
   module Server
     # What the parts of the API share: typed input, JSON out, and errors as problem details.
@@ -40,7 +42,14 @@ module Vantick
 
       def sent = env[OpenapiFirst::REQUEST].body.transform_keys(&:to_sym)
 
-      def now = Time.now.utc.iso8601
+      # @return [String] the bytes of a file that came along
+      def file_sent
+        Base64.strict_decode64(sent[:file])
+      rescue ArgumentError
+        unfit("The file did not arrive whole: choose it again.", :file)
+      end
+
+      def now = Clock.iso8601
 
       def answer_json(object, code: 200)
         content_type :json

@@ -1,7 +1,5 @@
 # frozen_string_literal: true
 
-require "base64"
-
 module Vantick
   module Server
     module Check
@@ -25,7 +23,7 @@ module Vantick
 
         private
 
-        def read = Formats::QtiTimes.read(Base64.strict_decode64(sent[:file]))
+        def read = Formats::Foreign.qti(file_sent)
 
         def task(found) = Core::Marking::Task.find(found.words ? :dial_to_words : :dial_to_digital)
 

@@ -1,7 +1,5 @@
 # frozen_string_literal: true
 
-require "base64"
-
 module Vantick
   module Server
     module Classes
@@ -11,7 +9,7 @@ module Vantick
 
         post "/api/classes/:class_id/child-files" do
           school_class = store.classes.find(input[:class_id])
-          file = Formats::ChildFile.new(Base64.strict_decode64(sent[:file]))
+          file = Formats::ChildFile.new(file_sent)
           name = tidy(file.name)
           check_names([name], :file, beside: store.register.named(school_class.id).values.map { |row| row[:name] })
           unfit("A class has at most #{Children::MOST} children.", :file) if school_class.children.length >= Children::MOST

@@ -1,46 +1,78 @@
 # frozen_string_literal: true
 
-require "base64"
-
 module Vantick
   module Server
     module Classes
-      # Lists of children from elsewhere: shown before they are taken, and taken whole or not at all.
+      # Lists of children from elsewhere: shown before they are taken, taken whole or not at all, and taken back at one press.
       class Rosters < Resource
         include Names
 
         post "/api/roster-readings" do
-          classes = Formats::Roster.read(file).map do |one|
+          read = Formats::Foreign.roster(file_sent)
+          check_length(read.first) if read.length == 1
+          classes = read.map do |one|
             { id: one.source_id, title: one.title, children: Formats::ListedNames.of(one.children, sent[:names]) }
           end
           answer_json({ classes: })
         end
 
-        post("/api/classes/:class_id/roster-previews") { answer_json(change.told) }
+        post "/api/classes/:class_id/roster-previews" do
+          found = change
+          answer_json({ **found.told, doubts: doubts(found) })
+        end
 
         post "/api/classes/:class_id/rosters" do
           found = change
           check_room(found)
-          store.db.transaction { apply(found) }
+          take(found)
+          answer_json(store.classes.find(input[:class_id]))
+        end
+
+        get "/api/classes/:class_id/rosters" do
+          store.classes.plain(input[:class_id])
+          answer_json({ lists: store.lists_taken.all(input[:class_id]) })
+        end
+
+        post "/api/classes/:class_id/rosters/:list_id/return" do
+          store.lists_taken.take_back(input[:class_id], input[:list_id], now)
           answer_json(store.classes.find(input[:class_id]))
         end
 
         private
 
-        def file = Base64.strict_decode64(sent[:file])
-
         def change
-          listed = chosen
-          names = Formats::ListedNames.of(listed.children, sent[:names]).map { |name| tidy(name) }
+          same = sent.fetch(:same, []).to_h { |one| one.values_at("at", "child_id") }
+          RosterChange.new(store.register.everybody(input[:class_id]), listed, own_ids, same:, gone: sent[:gone])
+        end
+
+        # @return [Array<RosterChange::Listed>]
+        def listed
+          children = chosen.tap { |one| check_length(one) }.children
+          names = Formats::ListedNames.of(children, sent[:names]).map { |name| tidy(name) }
           check_names(names, :file)
-          RosterChange.new(store.register.everybody(input[:class_id]), listed.children.map(&:source_id).zip(names), own_ids)
+          children.zip(names).map { |one, name| RosterChange::Listed.new(one.source_id, name, one.given, one.family) }
         end
 
         def chosen
-          classes = Formats::Roster.read(file)
+          classes = Formats::Foreign.roster(file_sent)
           return classes.first if classes.length == 1
 
           classes.find { |one| one.source_id == sent[:of] } || unfit("There are #{classes.length} classes in this file: choose one.", :of)
+        end
+
+        # Before anything is worked out with so many names.
+        def check_length(listed)
+          many = listed.children.length
+          unfit("A class has at most #{Children::MOST} children: there are #{many} on this list.", :file) if many > Children::MOST
+        end
+
+        # With what each was last asked, so that a teacher knows who it is.
+        def doubts(found)
+          last = store.register.last_clocks(found.doubts.values.flatten.map { |child| child[:id] })
+          found.doubts.sort.map do |at, children|
+            { at:, name: found.name_at(at),
+              children: children.map { |child| { **child.slice(:id, :name, :left_at), last: last[child[:id]] } } }
+          end
         end
 
         # Ids that went out with this school's own lists.
@@ -49,26 +81,19 @@ module Vantick
           store.register.everybody(input[:class_id]).to_h { |child| [roster.id(:child, child[:id]), child[:id]] }
         end
 
+        def take(found)
+          ids = ->(children) { children.map { |child| child[:id] } }
+          names = found.renamed.merge(found.giving_way).transform_keys { |child| child[:id] }
+          gone = sent[:gone] == "left" ? found.gone : []
+          store.lists_taken.take(input[:class_id], { names:, back: ids[found.back], gone: ids[gone], ids: found.ids, added: found.added },
+                                 now)
+        end
+
         def check_room(found)
           stay = store.classes.find(input[:class_id]).children.length + found.added.length + found.back.length
           stay -= found.gone.length if sent[:gone] == "left"
           unfit("A class has at most #{Children::MOST} children: with this list there would be #{stay}.", :file) if stay > Children::MOST
         end
-
-        def apply(found)
-          store.register.rename_all(found.renamed.transform_keys { |child| child[:id] })
-          leave(found.back, nil)
-          leave(found.gone, now) if sent[:gone] == "left"
-          add(found.added)
-          store.register.keep_ids(input[:class_id], {}, found.ids)
-        end
-
-        def add(added)
-          store.register.add(input[:class_id], added.map(&:last))
-          store.register.keep_ids(input[:class_id], added.to_h(&:reverse), {})
-        end
-
-        def leave(children, at) = children.each { |child| store.register.leave(child[:id], at) }
       end
     end
   end

@@ -32,8 +32,16 @@ module Vantick
           def read(bytes)
             entries = Zip::File.open_buffer(StringIO.new(bytes)).select(&:file?)
             refuse("The file holds far more than a school's lists.") if entries.sum(&:size) > MOST || entries.length > FILES
-            entries.to_h { |entry| [File.basename(entry.name), unpack(entry)] }
-          rescue Zip::Error, Zlib::Error, EOFError
+            left = MOST
+            entries.to_h do |entry|
+              text = unpack(entry, left)
+              left -= text.bytesize
+              [File.basename(entry.name), text]
+            end
+          rescue Core::Error
+            raise
+          rescue StandardError
+            # The package that opens zips stumbles over damaged ones in many ways.
             refuse("The file is no zip that can be opened: save it once more where it comes from.")
           end
 
@@ -50,10 +58,10 @@ module Vantick
 
           private
 
-          # What a file says of its size is not believed.
-          def unpack(entry)
-            found = entry.get_input_stream { |stream| stream.read(MOST + 1) }.to_s
-            found.bytesize > MOST ? refuse("The file holds far more than a school's lists.") : found
+          # What a file says of its size is not believed: all of them together have so much room.
+          def unpack(entry, left)
+            found = entry.get_input_stream { |stream| stream.read(left + 1) }.to_s
+            found.bytesize > left ? refuse("The file holds far more than a school's lists.") : found
           end
 
           def refuse(words) = raise(Core::Error.new(words, field: :file))

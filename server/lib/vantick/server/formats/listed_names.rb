@@ -15,23 +15,24 @@ module Vantick
           # @return [Array<String>] in the same order
           def of(listed, how)
             letters = { "first" => 0, "initial" => 1, "full" => MOST }.fetch(how)
-            found = listed.map { |one| named(one, letters) }
-            found.each_with_index.map { |name, at| twin?(found, at) ? apart(listed, found, at, letters) : name }
+            names = listed.map { |one| named(one, letters) }
+            alike = names.each_index.group_by { |at| folded(names[at]) }.values.reject(&:one?)
+            alike.each { |twins| apart(listed, twins, letters).each { |at, name| names[at] = name } }
+            names
           end
 
           private
 
           def folded(name) = Core::Wording::ChildNames.folded(name)
 
-          def twin?(names, at) = names.count { |name| folded(name) == folded(names[at]) } > 1
-
           # With as many letters of the family name as it takes.
-          def apart(listed, names, at, letters)
-            twins = listed.each_index.select { |other| folded(names[other]) == folded(names[at]) }
-            more = ((letters + 1)..MOST).find do |count|
-              twins.map { |other| folded(named(listed[other], count)) }.uniq.length == twins.length
-            end
-            named(listed[at], more || MOST)
+          # @param twins [Array<Integer>] places on the list
+          # @return [Hash{Integer => String}] names by place
+          def apart(listed, twins, letters)
+            longest = twins.map { |at| listed[at].family.to_s.length }.max.clamp(letters, MOST)
+            tries = ((letters + 1)..longest).lazy.map { |count| twins.to_h { |at| [at, named(listed[at], count)] } }
+            tries.find { |names| names.values.map { |name| folded(name) }.uniq.length == twins.length } ||
+              twins.to_h { |at| [at, named(listed[at], MOST)] }
           end
 
           def named(one, letters)

@@ -8,12 +8,9 @@ require "tmpdir"
 module Vantick
   module Server
     module Pages
-      # The pages of a file, one after the other, from a process of its own that has only so much memory and time.
+      # The pages of a file, one after the other, from a locked room.
       class Unpacked
         PROGRAM = File.join(ROOT, "unpack.rb")
-        # Bytes of memory, and seconds for a page (judgement: a page takes half of one).
-        MEMORY = 2_000_000_000
-        PATIENCE = 40
         # What is said of a file that cannot be read.
         WORDS = { "encrypted" => "This PDF is locked with a password: save it without one, then read it again.",
                   "unreadable" => "This file is damaged or no picture of paper: scan it again.",
@@ -47,26 +44,24 @@ module Vantick
           packages = Tools.missing
           raise Unreadable.new("missing", packages: packages.join(", ")) if packages.any?
 
-          Dir.mktmpdir { |folder| read(folder, &) }
+          Outside::LockedRoom.open(:paper) { |room| read(room, &) }
+        rescue Outside::LockedRoom::TooMuch
+          raise Unreadable, "failed"
         end
 
         private
 
-        def read(folder)
-          output, input = IO.pipe
-          pid = spawn(RbConfig.ruby, "-rbundler/setup", PROGRAM, @path, folder, @from.to_s, out: input, err: File::NULL, rlimit_as: MEMORY)
-          input.close
+        def read(room)
+          room.start_ruby(PROGRAM, @path, room.folder, @from.to_s)
           pages = 0
-          while (line = patiently { output.gets })
+          while (line = room.gets)
             told = JSON.parse(line, symbolize_names: true)
             raise Unreadable, told[:trouble] if told[:trouble] && !told[:number]
 
             pages = told[:pages] || pages
-            yield pages, (page(told, folder) if told[:number])
+            yield pages, (page(told, room.folder) if told[:number])
           end
           raise Unreadable, "failed" if pages.zero?
-        ensure
-          finish(pid, output)
         end
 
         def page(told, folder)
@@ -76,22 +71,6 @@ module Vantick
           grey, jpeg = names.map { |name| File.binread(name) }
           names.each { |name| File.delete(name) }
           Page.new(number: told[:number], picture: Core::Paper::Picture.new(told[:width], told[:height], grey), jpeg:)
-        end
-
-        def patiently(&)
-          Timeout.timeout(PATIENCE, &)
-        rescue Timeout::Error
-          raise Unreadable, "failed"
-        end
-
-        def finish(pid, output)
-          output&.close
-          return unless pid
-
-          Process.kill("KILL", pid)
-          Process.wait(pid)
-        rescue Errno::ESRCH, Errno::ECHILD
-          nil
         end
       end
     end

@@ -48,7 +48,7 @@ module Vantick
         # Days off from a calendar file: nothing is kept of it.
         post "/api/classes/:class_id/term/days-off" do
           school_class
-          answer_json(Formats::DaysOff.read(sent[:content], from: sent[:first_day], to: sent[:last_day]))
+          answer_json(Formats::Foreign.days_off(sent[:content], from: sent[:first_day], to: sent[:last_day]))
         end
 
         private

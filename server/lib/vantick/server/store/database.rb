@@ -117,6 +117,9 @@ module Vantick
         # @return [Removed]
         def removed = Removed.new(db)
 
+        # @return [ListsTaken]
+        def lists_taken = ListsTaken.new(db)
+
         # @return [Desks]
         def desks = Desks.new(db)
 

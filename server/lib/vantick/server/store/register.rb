@@ -63,11 +63,21 @@ module Vantick
         # @return [Hash{Integer => String}] by child, the id it came with
         def source_ids(class_id) = @db[:children].where(class_id:).exclude(source_id: nil).select_hash(:id, :source_id)
 
-        # @param named [Hash{String => String}] ids by name, of those who have just come
-        # @param known [Hash{Integer => String}] ids by child
-        def keep_ids(class_id, named, known)
-          named.compact.each { |name, source_id| @db[:children].where(class_id:, name:).update(source_id:) }
-          known.each { |id, source_id| @db[:children].where(id:).update(source_id:) }
+        # @param ids [Hash{Integer => String, nil}] by child, the id it has in the school's system
+        def keep_ids(ids)
+          @db.transaction do
+            @db[:children].where(id: ids.keys).update(source_id: nil)
+            ids.compact.each { |id, source_id| @db[:children].where(id:).update(source_id:) }
+          end
+        end
+
+        # What each was last asked: a teacher knows a child by it.
+        # @param child_ids [Array<Integer>]
+        # @return [Hash{Integer => Hash}] by child `time` and `at`; nothing of who was never asked
+        def last_clocks(child_ids)
+          last = @db[:answers].where(child_id: child_ids).group(:child_id).select { max(:id) }
+          rows = @db[:answers].where(Sequel[:answers][:id] => last).join(:items, id: :item_id)
+          rows.select_map([Sequel[:answers][:child_id], :time, :answered_at]).to_h { |id, time, at| [id, { time:, at: }] }
         end
 
         # @return [Array<Hash>] those who left, the last one first

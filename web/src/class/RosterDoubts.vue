@@ -1,0 +1,67 @@
+<script setup lang="ts">
+import { computed } from "vue";
+import type { RosterChange } from "@/api";
+import { moment } from "@/words";
+
+/** Who on the list may be a child of the class: the teacher says whether it is. Nobody gets a record unasked. */
+type Doubt = RosterChange["doubts"][number];
+type Candidate = Doubt["children"][number];
+const props = defineProps<{ doubts: readonly Doubt[] }>();
+/** By place on the list the child of the class, or nothing for another child. */
+const same = defineModel<Record<number, number | null>>({ required: true });
+
+const first = ({ children }: Doubt): Candidate | undefined =>
+  children.find(({ id }) => !chosen.value.has(id));
+const chosen = computed(() => new Set(Object.values(same.value)));
+const open = computed(() => props.doubts.filter(({ at }) => !same.value[at]));
+
+const last = (child: Candidate): string =>
+  child.last ? `last clock ${child.last.time}, ${moment(child.last.at)}` : "no answers yet";
+const left = (child: Candidate): string => (child.left_at ? `, left on ${moment(child.left_at)}` : "");
+
+function options(doubt: Doubt) {
+  return [
+    { value: null as number | null, text: "Another child" },
+    ...doubt.children.map((child) => ({
+      value: child.id as number | null,
+      text: `The same child as ${child.name} (${last(child)}${left(child)})`,
+    })),
+  ];
+}
+
+const say = (at: number, child: number | null): void => void (same.value = { ...same.value, [at]: child });
+
+/** Each with the child that fits best, none twice. */
+function all(): void {
+  const taken = new Set(Object.values(same.value));
+  const found = { ...same.value };
+  for (const doubt of open.value) {
+    const child = doubt.children.find(({ id }) => !taken.has(id));
+    if (!child) continue;
+    found[doubt.at] = child.id;
+    taken.add(child.id);
+  }
+  same.value = found;
+}
+</script>
+
+<template>
+  <fieldset v-if="doubts.length" class="mb-3">
+    <legend class="fs-6 fw-bold mb-1">Is it the same child?</legend>
+    <p class="quiet mb-2">The same child keeps the answers so far. Another child begins with none.</p>
+    <BButton v-if="open.some(first)" variant="outline-primary" size="sm" class="mb-2" @click="all">
+      All of them are the same
+    </BButton>
+    <ul class="list-unstyled m-0 d-grid gap-2">
+      <li v-for="doubt in doubts" :key="doubt.at" class="d-grid gap-1">
+        <label :for="`same-${doubt.at}`" class="fw-bold">{{ doubt.name }}</label>
+        <BFormSelect
+          :id="`same-${doubt.at}`"
+          :model-value="same[doubt.at] ?? null"
+          :options="options(doubt)"
+          @update:model-value="say(doubt.at, $event as number | null)"
+        />
+      </li>
+    </ul>
+  </fieldset>
+</template>

@@ -1,0 +1,34 @@
+<script setup lang="ts">
+import { computed } from "vue";
+import { listRosters, returnRoster, useAsked, useDoing, type SchoolClass } from "@/api";
+import { countedChildren, moment } from "@/words";
+
+/** The list that was taken last, and the way back: names and children as they were before. */
+const props = defineProps<{ classId: number }>();
+const emit = defineEmits<{ returned: [schoolClass: SchoolClass] }>();
+
+const { data, reload } = useAsked("lists", () => [props.classId], listRosters);
+const last = computed(() => data.value?.find((one) => one.last));
+const { busy, trouble, doing } = useDoing();
+
+const back = (id: number): Promise<boolean> =>
+  doing(async () => {
+    const schoolClass = await returnRoster(props.classId, id);
+    await reload();
+    emit("returned", schoolClass);
+  });
+</script>
+
+<template>
+  <p v-if="last" class="m-0">
+    <span class="quiet">
+      List taken {{ moment(last.taken_at) }}: {{ countedChildren(last.added) }} new. It can be taken back for
+      thirty days.
+    </span>
+    <BButton variant="link" :disabled="busy" @click="back(last.id)">
+      <i class="bi bi-arrow-counterclockwise" aria-hidden="true"></i>
+      Take this list back
+    </BButton>
+  </p>
+  <p v-if="trouble" class="field-error" role="alert">{{ trouble }}</p>
+</template>
