@@ -46,7 +46,7 @@ RSpec.describe "Paper that is read" do
     (0...file.bytesize).step(part) do |at|
       put("/api/scans/#{scan['id']}/parts", { at:, data: [file.byteslice(at, part)].pack("m0") })
     end
-    Vantick::Server::Pages::Queue.wake(store).join
+    Vantick::Server::Work::Runner.wake(store).join
     get("/api/scans/#{scan['id']}").body
   end
 
@@ -150,7 +150,8 @@ RSpec.describe "Paper that is read" do
     store.scans.receive(scan.id, 0, stack)
     store.scans.update(scan.id, state: "reading")
     store.scans.add_pages(scan.id, [{ number: 1, state: "unfound", words: "", picture: nil }])
-    Vantick::Server::Pages::Queue.wake(store).join
+    store.jobs.add("paper", {})
+    Vantick::Server::Work::Runner.wake(store).join
     expect(store.scans.pages(scan.id).map(&:number)).to eq([1, 2, 3])
     expect(File.exist?(store.scans.file(scan.id))).to be(false)
   end

@@ -7,7 +7,7 @@ RSpec.describe "The rooms" do
   shared = %w[Http Access Store Documents Formats Views Work Pages Outside].freeze
   features = %w[Plan Show Sheets Paper Check Classes Desk Desks Account].freeze
   may = { "Http" => [], "Store" => [], "Documents" => [], "Formats" => %w[Documents Outside], "Outside" => [],
-          "Work" => %w[Store], "Access" => %w[Http Store], "Views" => %w[Store], "Pages" => %w[Store Documents Views Outside],
+          "Work" => %w[Store Pages Outside], "Access" => %w[Http Store], "Views" => %w[Store], "Pages" => %w[Store Documents Views Outside],
           **features.to_h { |feature| [feature, shared] } }.freeze
   names = { "class" => "Classes" }
 

@@ -44,6 +44,19 @@ module ApiHelpers
   # Asked as whoever is signed in: a teacher called Marit, unless an example says otherwise.
   def get(path, headers = {}) = told(app.get(path, "HTTP_COOKIE" => cookie, **headers))
 
+  # What is worked on beside requests comes to its end.
+  def work = Vantick::Server::Work::Runner.wake(store)&.join
+
+  # What is worked out beside requests: asked for until it is there.
+  def worked(path)
+    loop do
+      found = get(path)
+      return found unless found.status == 202
+
+      work
+    end
+  end
+
   # The same as it comes: a file, a picture.
   def plain(path) = app.get(path, "HTTP_COOKIE" => cookie)
 
@@ -183,6 +196,7 @@ RSpec.configure do |config|
   config.include ApiHelpers
   config.disable_monkey_patching!
   config.after do
+    work if @store
     @store&.close
     FileUtils.rm_rf(@folder) if @folder
   end

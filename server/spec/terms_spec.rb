@@ -41,15 +41,15 @@ RSpec.describe Vantick::Server::Plan::Terms do
 
   it "has no lesson on days off, and says so where none is left" do
     expect(lessons(set(days_off: [{ from: monday.iso8601, to: (monday + 83).iso8601, name: "Flood" }]).body)).to eq([])
-    told = get("#{address}/forecast").body
+    told = worked("#{address}/forecast").body
     expect(told["aim"]).to include("likely" => 0)
-    expect(get("#{address}/helps").status).to eq(200)
+    expect(worked("#{address}/helps").status).to eq(200)
   end
 
   it "takes a term that is over, and one that has not begun" do
     past = { first_day: (monday - 84).iso8601, last_day: (monday - 1).iso8601, aim_day: (monday - 2).iso8601 }
     expect(set(**past).body["plan"]).to include("lessons" => [])
-    expect(get("#{address}/forecast").body["points"].length).to eq(1)
+    expect(worked("#{address}/forecast").body["points"].length).to eq(1)
     later = { first_day: (monday + 28).iso8601, last_day: (monday + 100).iso8601, aim_day: (monday + 90).iso8601 }
     expect(lessons(set(**later).body).first["day"]).to eq((monday + 28).iso8601)
   end
@@ -110,13 +110,13 @@ RSpec.describe Vantick::Server::Plan::Terms do
 
   it "says how likely it holds, before a change and after it, and what would help" do
     set
-    told = get("#{address}/forecast").body
+    told = worked("#{address}/forecast").body
     expect(told["points"].last).to eq(told["aim"])
     expect(told["aim"].values_at("low", "likely", "high")).to eq(told["aim"].values_at("low", "likely", "high").sort)
     expect(told["before"]).to be_nil
     change("skip", coming(get(address).body).last["day"])
-    expect(get("#{address}/forecast").body["before"]).to eq(told["aim"])
-    expect(get("#{address}/helps").body["helps"].map { |help| help["id"] }).to include("more_lessons", "desks")
+    expect(worked("#{address}/forecast").body["before"]).to eq(told["aim"])
+    expect(worked("#{address}/helps").body["helps"].map { |help| help["id"] }).to include("more_lessons", "desks")
   end
 
   it "takes lessons that nobody called off as held, and one that fell out as lost" do

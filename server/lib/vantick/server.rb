@@ -39,6 +39,20 @@ module Vantick
        Check::Checks, Check::Packages, Sheets::Sheets, Paper::Scans, Paper::Pieces, Plan::Terms, Plan::Lessons]
     end
 
+    # Jobs that a teacher waits for: a second worker does these alone.
+    WAITED_FOR = %w[forecast helps].freeze
+
+    # What is done beside requests, each kind of job by what does it.
+    # @return [Hash{String => Proc}] of a store and a job; it gives the result
+    def self.work
+      @work ||= {
+        Work::Erasure::KIND => ->(store, job) { Work::Erasure.new(store, job).run },
+        Pages::Queue::KIND => ->(store, _) { Pages::Queue.new(store).run },
+        Plan::TermJobs::FORECAST => ->(store, job) { Plan::TermJobs.forecast(store, job) },
+        Plan::TermJobs::HELPS => ->(store, job) { Plan::TermJobs.helps(store, job) }
+      }.freeze
+    end
+
     # @param store [Store::Database]
     # @param web [String] the folder of the built front end
     # What never changes, and what a whole class waits for at once, is checked against the contract by the specs, all else at
@@ -70,6 +84,7 @@ module Vantick
         use Http::WellFormed
         use Http::WebFiles, web
         use Http::Throttle.middleware
+        use Http::Lanes
         use Http::SameOrigin
         use OpenapiFirst::Middlewares::RequestValidation, spec: Http::Contract.definition, error_response: Http::Refusal
       end

@@ -23,7 +23,7 @@ module Doors
     lesson = post("/api/classes/#{id}/lessons", { day: "2026-03-02", step: "quarters", minutes: 40, seed: 1 }).body
     term(id)
     { "class_id" => id, "check_id" => check["id"], "child_id" => school_class["children"].first["id"], "answer_id" => uuid,
-      "other_id" => school_class["children"].last["id"],
+      "other_id" => school_class["children"].last["id"], "list_id" => list_taken(id),
       "account_id" => colleague, **paper(id, check),
       "lesson_id" => lesson["id"], "removed_id" => removed(id)["id"], "code" => check["code"], "desk_id" => desk_of(school_class)["id"] }
   end
@@ -42,6 +42,12 @@ module Doors
     page = { number: 1, state: "read", words: "", check_id: check["id"], child_id: child["id"], page: 1, picture: "x", pieces: [piece] }
     pages = store.scans.add_pages(scan.id, [page])
     { "scan_id" => scan.id, "scan_page_id" => pages.first, "piece_id" => store.scans.pieces(check["id"]).first.id }
+  end
+
+  # A list of nobody new.
+  def list_taken(class_id)
+    store.lists_taken.take(class_id, { names: {}, back: [], gone: [], ids: {}, added: [] }, "2026-03-02T08:00:00Z")
+    store.lists_taken.all(class_id).first[:id]
   end
 
   # A colleague who shares the first class.

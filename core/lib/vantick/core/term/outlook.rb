@@ -49,9 +49,15 @@ module Vantick
                                desks:).told
         end
 
+        # @yieldparam done [Integer] how many were worked out: each takes a forecast of its own
+        # @yieldparam all [Integer] of so many
         # @return [Array<Help>] what would help, the most first
         def helps
-          [more_lessons, at_desks, *left_out].compact.sort_by { |help| -help.told.likely }
+          ways = [-> { more_lessons }, -> { at_desks }, *spare.map { |step| -> { left_out(step) } }]
+          found = ways.each.with_index(1).filter_map do |way, done|
+            way.call.tap { yield done, ways.length if block_given? }
+          end
+          found.sort_by { |help| -help.told.likely }
         end
 
         private
@@ -72,12 +78,13 @@ module Vantick
         end
 
         # Steps that the aim does not ask for itself, as far as lessons are planned for them.
-        def left_out
+        def spare
           asked = @aim.shares.keys
           planned = plan.filter_map(&:step).uniq
-          spare = planned.select { |step| step != @aim.step && !Teaching::KindsOfTime.of_step(step).intersect?(asked) }
-          spare.map { |step| Help.new(id: :without, step:, told: forecast(plan(without: [step])).aim) }
+          planned.select { |step| step != @aim.step && !Teaching::KindsOfTime.of_step(step).intersect?(asked) }
         end
+
+        def left_out(step) = Help.new(id: :without, step:, told: forecast(plan(without: [step])).aim)
       end
     end
   end

@@ -9,32 +9,43 @@ module Vantick
 
         post "/api/classes/:class_id/child-files" do
           school_class = store.classes.find(input[:class_id])
-          file = Formats::ChildFile.new(file_sent)
+          file = Formats::ChildFile.new(file_sent, now: Clock.now)
           name = tidy(file.name)
           check_names([name], :file, beside: store.register.named(school_class.id).values.map { |row| row[:name] })
           unfit("A class has at most #{Children::MOST} children.", :file) if school_class.children.length >= Children::MOST
-          store.db.transaction { take(school_class, name, file.answers) }
+          store.db.transaction { take(school_class, name, file) }
           answer_json(store.classes.find(school_class.id), code: 201)
         end
 
         private
 
-        def take(school_class, name, answers)
+        def take(school_class, name, file)
           store.register.add(school_class.id, [name])
           child_id = store.register.named(school_class.id).fetch(Core::Wording::ChildNames.folded(name))[:id]
-          return if answers.empty?
+          keep_id(school_class, child_id, file.source_id)
+          return if file.answers.empty?
 
-          items = answers.map { |one| { **one.item, child_id: } }
-          about = answers.last.item.slice(:step, :task)
-          check = store.checks.add(class_id: school_class.id, **about, items:, made_at: answers.last.at)
-          keep(check, answers, child_id, school_class.wording)
+          items = file.answers.map { |one| { **one.item, child_id: } }
+          about = file.answers.last.item.slice(:step, :task)
+          check = store.checks.add(class_id: school_class.id, **about, items:, made_at: file.answers.last.at)
+          check.items.zip(file.answers).each { |item, one| keep(item, one, child_id, school_class.wording) }
         end
 
-        def keep(check, answers, child_id, conventions)
-          check.items.zip(answers).each do |item, one|
-            marked = Core::Marking::Marker.mark(task: one.task, time: one.time, text: one.text, said: one.said, conventions:)
-            store.answers.add_first({ uuid: SecureRandom.uuid, item_id: item.id, child_id:, answer: one.text }, marked, answered_at: one.at)
-          end
+        # The school's own id goes along, where nobody of the class has it.
+        def keep_id(school_class, child_id, source_id)
+          return if source_id.to_s.empty? || store.register.source_ids(school_class.id).value?(source_id)
+
+          store.register.keep_ids({ child_id => source_id })
+        end
+
+        # Marked anew by the class's ways; the teacher's ruling stays, and so does what was tried second.
+        def keep(item, one, child_id, conventions)
+          mark = ->(text) { Core::Marking::Marker.mark(task: one.task, time: one.time, text:, said: one.said, conventions:) }
+          given = ->(text) { { uuid: SecureRandom.uuid, item_id: item.id, child_id:, answer: text } }
+          first = given[one.text]
+          store.answers.add_first(first, mark[one.text], answered_at: one.at)
+          one.tries.each { |tried| store.turns.add_try(given[tried[:answer]], mark[tried[:answer]], answered_at: tried[:answered_at]) }
+          store.answers.overrule(first[:uuid], one.ruling[:verdict], ruled_at: one.ruling[:ruled_at]) if one.ruling
         end
       end
     end

@@ -46,36 +46,56 @@ module Vantick
 
           check_room(to, 1, :to_class_id)
           check_names([child.name], :to_class_id, beside: names_in(to.id))
+          check_owner(to)
           store.register.move(child.id, to.id)
           answer_json(store.classes.find(child.class_id))
         end
 
         get "/api/classes/:class_id/children/:child_id/file.json" do
           attachment "child.json"
-          answer_json({ **Formats::ChildFile::MARK, **store.register.everything(child.id) })
+          answer_json({ **Formats::ChildFile::MARK, **copy.to_h })
         end
 
         get "/api/classes/:class_id/children/:child_id/file.csv" do
           content_type "text/csv", charset: "utf-8"
           attachment "child.csv"
-          Documents::AnswerTables.rows(COLUMNS, store.register.everything(child.id)[:answers])
+          Documents::AnswerTables.rows(COLUMNS, copy.answers)
+        end
+
+        get "/api/classes/:class_id/children/:child_id/file.pdf" do
+          content_type "application/pdf"
+          attachment "child.pdf"
+          Documents::ChildPages.write(copy.to_h, copy.pictures, day: Date.jd(Store::SchoolDay.today).iso8601)
         end
 
         post "/api/classes/:class_id/children/:child_id/erasure" do
           unfit("Type the child's name as it stands here: #{child.name}.", :name) unless tidy(sent[:name]) == child.name
 
-          store.register.erase(child.id)
-          Work::DailyCopies.after_erasure(store)
-          answer_json({ erased: true })
+          answer_json({ erased: true, job: Work::Erasure.begin(store, "child", child.id, class_id: child.class_id) })
+        end
+
+        get "/api/classes/:class_id/erasures" do
+          store.classes.plain(input[:class_id])
+          answer_json(Views::JobView.jobs(store, Work::Erasure::KIND, class_id: input[:class_id]))
         end
 
         private
+
+        def copy = @copy ||= Store::ChildCopy.new(store.db, child.id)
 
         # Of this class, also one who left.
         def child
           @child ||= store.classes.child(input[:child_id]).tap do |found|
             raise Store::Missing.new("child", found.id) unless found.class_id == input[:class_id]
           end
+        end
+
+        # A shared child goes into a colleague's own class where the owner says so.
+        def check_owner(to)
+          owner = store.shares.owner(child.class_id)
+          return if [teacher, store.shares.owner(to.id)].include?(owner)
+
+          refuse(403, "This class is a colleague's: only they can move a child into another teacher's class.", :to_class_id)
         end
 
         def check_room(school_class, more, field)

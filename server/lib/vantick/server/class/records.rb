@@ -12,7 +12,8 @@ module Vantick
           child = child_of(school_class, input[:child_id])
           standing = child.left_at ? Store::Standings.of_child(child, school_class, store, today:) : standing_of(school_class)
           answers = store.answers.of_child(child[:id])
-          answer_json(RecordView.record(child, answers, school_class.wording, standing))
+          record = RecordView.record(child, answers, school_class.wording, standing)
+          answer_json({ **record, unreadable: store.answers.unreadable(child[:id]) })
         end
 
         # As they were put together by hand, or as the answers propose.

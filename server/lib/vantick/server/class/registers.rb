@@ -56,9 +56,7 @@ module Vantick
           school_class = store.classes.find(input[:class_id])
           unfit("Type the class's name as it stands here: #{school_class.name}.", :name) unless tidy(sent[:name]) == school_class.name
 
-          store.classes.erase(school_class.id)
-          Work::DailyCopies.after_erasure(store)
-          answer_json({ erased: true })
+          answer_json({ erased: true, job: Work::Erasure.begin(store, "class", school_class.id) })
         end
       end
     end

@@ -9,24 +9,35 @@ module Vantick
       class ChildFile
         SCHEMA = JSON.parse(File.read(File.join(__dir__, "child.schema.json"))).freeze
         MARK = { format: "vantick-child", version: 1 }.freeze
+        # No answer is older (judgement: no school has had this file before).
+        FIRST_YEAR = 2000
+        # Seconds by which another machine's clock may be ahead of this one's (judgement).
+        AHEAD = 86_400
         # An answer of the file with what it was asked.
-        Asked = Struct.new(:step, :task, :time, :text, :at, :said, :mistake) do
+        # @!attribute ruling [Hash, nil] `verdict` and `ruled_at`
+        # @!attribute tries [Array<Hash>] `answer` and `answered_at`
+        Asked = Struct.new(:step, :task, :time, :text, :at, :said, :mistake, :ruling, :tries) do
           # @return [Hash] the item that was asked
           def item = { time: time.to_s, step: step.id.to_s, task: task.id.to_s, said:, misreading: mistake }
         end
 
         # @return [String] the child's name
         attr_reader :name
+        # @return [String, nil] the id in the school's own system
+        attr_reader :source_id
         # @return [Array<Asked>] oldest first
         attr_reader :answers
 
         # @param bytes [String]
+        # @param now [Time] what lies ahead of it is refused
         # @raise [Core::Error] naming the place
-        def initialize(bytes)
+        def initialize(bytes, now:)
           found = JSON.parse(Bundle.text(bytes))
           error = JSONSchemer.schema(SCHEMA).validate(found).first
           refuse("#{place(error['data_pointer'])} is not as it should be in a child's file.") if error
+          @now = now
           @name = found["name"]
+          @source_id = found["source_id"]
           @answers = found["answers"].each.with_index(1).map { |answer, number| asked(answer, number) }.sort_by(&:at)
         rescue JSON::ParserError
           refuse("This is no child's file: save it once more where it comes from, as JSON.")
@@ -36,11 +47,39 @@ module Vantick
 
         def asked(answer, number)
           mistake = answer["mistake"]&.then { |id| Core::Reading::Misreading.find(id).id.to_s }
-          step = Core::Teaching::Step.find(answer["step"])
           task = Core::Marking::Task.find(answer["task"])
-          Asked.new(step, task, task.parse_time(answer["time"]), *answer.values_at("answer", "answered_at", "said"), mistake)
+          check_moment(answer["answered_at"])
+          Asked.new(Core::Teaching::Step.find(answer["step"]), task, task.parse_time(answer["time"]),
+                    *answer.values_at("answer", "answered_at", "said"), mistake, ruling(answer["ruling"]), tries(answer))
         rescue Core::Error => e
           refuse("Answer #{number}: #{e.message}")
+        end
+
+        def ruling(ruling)
+          return unless ruling
+
+          check_moment(ruling["ruled_at"])
+          known = Core::Marking::Marked::VERDICTS.map(&:to_s)
+          refuse("#{ruling['verdict'][0, 40]} is no verdict.") unless known.include?(ruling["verdict"])
+
+          { verdict: ruling["verdict"], ruled_at: ruling["ruled_at"] }
+        end
+
+        def tries(answer)
+          answer.fetch("tries", []).map do |one|
+            check_moment(one["answered_at"])
+            { answer: one["answer"], answered_at: one["answered_at"] }
+          end
+        end
+
+        # A day that is none, or that has not come, would stand in the way of every page that counts days.
+        def check_moment(text)
+          moment = Time.iso8601(text)
+          refuse("#{text[0, 10]} has not come yet.") if moment > @now + AHEAD
+          # Ruby takes the 31st of April for the first of May.
+          raise ArgumentError unless moment.year >= FIRST_YEAR && moment.utc.iso8601 == text
+        rescue ArgumentError
+          refuse("#{text[0, 20]} is no day and time.")
         end
 
         def place(pointer)

@@ -5,22 +5,8 @@ module Vantick
     module Pages
       # Files read beside the requests, one at a time. Each page is kept as it is read, so that after a fall reading goes on with the next.
       class Queue
-        TURN = Mutex.new
-        private_constant :TURN
-
-        # Reads what waits, in a thread of its own, unless one does so already.
-        # @param store [Store::Database]
-        # @param log [#puts]
-        # @return [Thread]
-        def self.wake(store, log: $stderr)
-          TURN.synchronize do
-            @threads ||= {}
-            running = @threads[store.path]
-            return running if running&.alive? && !running[:ended]
-
-            @threads[store.path] = Thread.new { new(store, log:).run }
-          end
-        end
+        # What a job of it is called.
+        KIND = "paper"
 
         def initialize(store, log: $stderr)
           @store = store
@@ -29,17 +15,12 @@ module Vantick
 
         # Until nothing waits any more.
         def run
-          while (scan = following)
+          while (scan = @store.scans.next_waiting)
             read(scan)
           end
         end
 
         private
-
-        # Whoever wakes the queue between the last look and its end gets a thread anew.
-        def following
-          TURN.synchronize { @store.scans.next_waiting.tap { |scan| Thread.current[:ended] = true unless scan } }
-        end
 
         def read(scan)
           finish(scan, "read", "") if whole?(scan)

@@ -13,7 +13,8 @@ module Vantick
         ROUND = 6
         WORDS = { "unfound" => "No code was found on this page.", "unnamed" => "Nobody's name is on this page.",
                   "unknown" => "The code %<code>s belongs to no sheet here: it may be another school's.",
-                  "other" => "This page is of another class: %<name>s.", "gone" => "The child of this page is not in the class any more.",
+                  "other" => "This page is of another class: %<name>s.", "anothers" => "This page is another class's.",
+                  "gone" => "The child of this page is not in the class any more.",
                   "twice" => "%<name>s's page was read before: this one changes nothing." }.freeze
 
         # @param store [Store::Database]
@@ -31,7 +32,9 @@ module Vantick
 
           found = Found.of(page.picture)
           found = [Found::Piece.new(corners: nil, name: nil)] if found.empty?
-          found.map { |piece| { number: page.number, corners: piece.corners, picture: page.jpeg, **of_piece(page.picture, piece) } }
+          found.zip(pictures(page, found)).map do |piece, picture|
+            { number: page.number, corners: piece.corners, picture:, **of_piece(page.picture, piece) }
+          end
         end
 
         # @param picture [Core::Paper::Picture]
@@ -48,13 +51,22 @@ module Vantick
 
         private
 
+        # Where several pieces lie on a page each keeps its own alone: one child's paper is in no other's picture.
+        def pictures(page, found)
+          return [page.jpeg] if found.one?
+
+          Cut.apart(page.jpeg, found.map(&:corners))
+        rescue Outside::LockedRoom::TooMuch
+          found.map { nil }
+        end
+
         def of_piece(picture, piece)
           return refused("unfound", WORDS["unfound"]) unless piece.name
 
           check = @store.checks.coded(piece.name.code)
-          return of_other(check) if check[:class_id] != @class[:id]
-
           child_id = whose(piece.name.child, check)
+          return of_other(check, child_id) if check[:class_id] != @class[:id]
+
           known = { check_id: check[:id], child_id:, page: piece.name.page }
           return { **refused("unnamed", WORDS["unnamed"]), **known } unless child_id
 
@@ -63,7 +75,18 @@ module Vantick
           refused("refused", format(WORDS["unknown"], code: piece.name.code))
         end
 
-        def of_other(check) = refused("refused", format(WORDS["other"], name: @store.classes.find(check[:class_id])[:name]))
+        # Whose it is stays with the picture, so that it goes where the child is erased. Another teacher's class has no name here.
+        def of_other(check, child_id)
+          mine, theirs = [@class.id, check[:class_id]].map { |id| @store.shares.owner(id) }
+          words = mine == theirs ? format(WORDS["other"], name: @store.classes.find(check[:class_id])[:name]) : WORDS["anothers"]
+          { **refused("refused", words), child_id: child_of(check, child_id) }
+        end
+
+        def child_of(check, child_id)
+          @store.classes.child(child_id).then { |child| child.id if child.class_id == check[:class_id] } if child_id
+        rescue Store::Missing
+          nil
+        end
 
         def of_child(picture, piece, check, known)
           child = @class[:children].find { |one| one[:id] == known[:child_id] }

@@ -20,7 +20,7 @@ module Vantick
           sheet = made_up(input[:class_id]) || unfit("There is no made-up stack for this class.", :class_id)
           made(sheet)
           scan = store.scans.take_made_up(input[:class_id], now)
-          Pages::Queue.wake(store)
+          read
           answer_json(told(scan), code: 201)
         end
 
@@ -34,7 +34,7 @@ module Vantick
 
         put "/api/scans/:scan_id/parts" do
           scan = store.scans.receive(input[:scan_id], sent[:at], sent[:data].unpack1("m"))
-          Pages::Queue.wake(store) if scan.state == "waiting"
+          read if scan.state == "waiting"
           answer_json(told(scan))
         end
 
@@ -59,6 +59,12 @@ module Vantick
         end
 
         private
+
+        # The worker reads it, beside the requests.
+        def read
+          store.jobs.add(Pages::Queue::KIND, {})
+          Work::Runner.wake(store)
+        end
 
         def made_up(class_id) = (store.scans.made_up if store.classes.find(class_id)[:made_up])
 
@@ -111,7 +117,7 @@ module Vantick
           pages = store.scans.pages(scan.id)
           read = pages.select { |page| page.state == "read" }
           { scan: told(scan), read: read.length, check_ids: read.map(&:check_id).uniq, missing: missing(scan, read),
-            others: (pages - read).map { |page| page.to_hash.except(:scan_id) } }
+            others: (pages - read).map { |page| { **page.to_hash.except(:scan_id), child_id: (page.child_id if page.check_id) } } }
         end
 
         # Children of the checks whose paper is not here.

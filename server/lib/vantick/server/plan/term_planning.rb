@@ -12,6 +12,8 @@ module Vantick
         attr_reader :term
         # @return [Core::Teaching::ClassStanding]
         attr_reader :standing
+        # @return [Integer] the Julian day of today
+        attr_reader :today
 
         # @param store [Store::Database]
         # @param term [Store::Rows::Term]
@@ -64,10 +66,12 @@ module Vantick
           plan.forecast || @store.terms.note(plan, forecast: told(plan)).forecast
         end
 
+        # @yieldparam done [Integer] how many were worked out
+        # @yieldparam all [Integer] of so many
         # @return [Array<Core::Term::Outlook::Help>]
-        def helps
+        def helps(&)
           past, coming = parted(lessons(current), @today)
-          outlook(@today, past, settled(coming)).helps
+          outlook(@today, past, settled(coming)).helps(&)
         end
 
         # @param plan [Store::Rows::TermPlan]

@@ -38,11 +38,12 @@ module Vantick
           planning = term!
           planning.current
           plan, before = store.terms.plans(planning.term.id, 2)
-          answer_json(TermView.forecast(planning.forecast(plan), before&.forecast))
+          plan = store.terms.note(plan, forecast: work(TermJobs::FORECAST, plan).result) unless plan.forecast
+          answer_json(TermView.forecast(plan.forecast, before&.forecast))
         end
 
         get "/api/classes/:class_id/term/helps" do
-          answer_json({ helps: term!.helps.map { |help| TermView.help(help) } })
+          answer_json({ helps: work(TermJobs::HELPS, term!.current).result.to_a })
         end
 
         # Days off from a calendar file: nothing is kept of it.
@@ -53,11 +54,24 @@ module Vantick
 
         private
 
+        # What is not worked out yet comes later: how far it is, and how much is before it.
+        # @return [Store::Rows::Job] one that is done
+        def work(kind, plan)
+          job = TermJobs.ask(store, kind, planning, plan)
+          return job if job.state == "done"
+
+          refuse(503, "This could not be worked out: try again in a minute.", nil) if job.state == "failed"
+          Work::Runner.wake(store)
+          halt answer_json({ working: true, done: job.done, of: job.of, ahead: store.jobs.ahead_of(job) }, code: 202)
+        end
+
         def school_class = store.classes.find(input[:class_id])
 
         def planning
+          return @planning if @planning
+
           term = store.terms.of_class(input[:class_id])
-          term && TermPlanning.new(store, term, now:)
+          @planning = term && TermPlanning.new(store, term, now:)
         end
 
         def term!

@@ -61,7 +61,7 @@ module Vantick
         def standing(check_ids)
           rows = @db[:answers].join(:items, id: :item_id).where(check_id: check_ids).select_all(:answers).select_append(:check_id)
           corrected = rows.exclude(corrects_id: nil).select_map(:corrects_id).to_set
-          found = rows.order(Sequel[:answers][:id]).all.reject { |row| corrected.include?(row[:id]) }
+          found = readable(rows.order(Sequel[:answers][:id]).all.reject { |row| corrected.include?(row[:id]) })
           by_check(found, rulings(found.map { |row| row[:id] }))
         end
 
@@ -80,7 +80,7 @@ module Vantick
           place = Sequel.function(:row_number).over(partition: Sequel[:answers][:child_id], order: Sequel.desc(Sequel[:answers][:id]))
           numbered = of_check(check_id).select_all(:answers).select_append(place.as(:place))
           rows = @db.from(numbered.as(:answers)).where(Sequel[:place] <= most).order(Sequel[:answers][:id])
-          with_second(asked(rows).all).group_by(&:child_id)
+          with_second(readable(asked(rows).all)).group_by(&:child_id)
         end
 
         # @param item_ids [Array<Integer>]
@@ -115,6 +115,15 @@ module Vantick
         # @return [Array<Rows::Asked>] the same of one child
         def of_child(child_id) = ruled(recent(child_id, RECENT).all)
 
+        # @param child_id [Integer]
+        # @return [Array<Hash>] answers that cannot be read and count nowhere: `id`, and `why` in words
+        def unreadable(child_id)
+          asked(standing_rows.where(Sequel[:answers][:child_id] => child_id)).all.filter_map do |row|
+            why = Unreadable.why(row)
+            { id: row[:uuid], why: } if why
+          end
+        end
+
         # @param row [Hash]
         # @return [Rows::Answer] as the rules judged it, whoever judged otherwise
         def self.first_said(row)
@@ -123,6 +132,9 @@ module Vantick
         end
 
         private
+
+        # One bad row takes no page with it: it is left out, and said in the log and on the child's page.
+        def readable(rows) = rows.reject { |row| Unreadable.told?(row) }
 
         # Those that no other corrects.
         def standing_rows
@@ -155,6 +167,7 @@ module Vantick
         end
 
         def ruled(found)
+          found = readable(found)
           ruled = rulings(found.map { |row| row[:id] })
           found.map do |row|
             verdict = ruled.fetch(row[:id], row[:verdict])

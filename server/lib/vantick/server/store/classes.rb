@@ -95,37 +95,6 @@ module Vantick
           end
         end
 
-        # Everything that belongs to a class and to its children, those who left among them.
-        def erase(id)
-          children = @db[:children].where(class_id: id).select_map(:id)
-          @db.transaction do
-            Register.new(@db).forget(children)
-            OF_CLASS.each { |rows| rows.call(@db, id).delete }
-            # What children answered here who moved on is theirs: the class is nobody's and has no name.
-            @db[:classes].where(id:).update(name: "-", school: "", day: "[]", account_id: nil)
-          end
-          Register.rewrite(@db)
-        end
-
-        # What is a class's own, the farthest first. Answers of children who moved on are theirs: they keep what was asked.
-        OF_CLASS = [
-          *(0..2).map { |at| ->(db, id) { Scans.rows(db, db[:scans].where(class_id: id))[at] } },
-          ->(db, id) { db[:removed].where(class_id: id) },
-          ->(db, id) { db[:shares].where(class_id: id) },
-          *(0..1).map { |at| ->(db, id) { Terms.rows(db, db[:terms].where(class_id: id))[at] } },
-          ->(db, id) { db[:kept_groups].where(class_id: id) },
-          ->(db, id) { db[:turns].where(desk_id: db[:desks].where(class_id: id).select(:id)) },
-          ->(db, id) { db[:seats].where(desk_id: db[:desks].where(class_id: id).select(:id)) },
-          ->(db, id) { db[:desks].where(class_id: id) },
-          ->(db, id) { db[:lessons].where(class_id: id) },
-          lambda do |db, id|
-            checks = db[:checks].where(class_id: id).select(:id)
-            db[:items].where(check_id: checks).exclude(id: db[:answers].select(:item_id))
-          end,
-          ->(db, id) { db[:checks].where(class_id: id).exclude(id: db[:items].select(:check_id)) },
-          ->(db, id) { db[:classes].where(id:).exclude(id: db[:checks].select(:class_id)) }
-        ].freeze
-
         private
 
         def present = @db[:children].where(left_at: nil)

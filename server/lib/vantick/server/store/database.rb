@@ -12,7 +12,7 @@ module Vantick
         # Seconds that one start waits for another's migrations (judgement).
         PATIENCE = 20
         # Connections: as many as there are threads, and some for what runs beside requests.
-        CONNECTIONS = 12
+        CONNECTIONS = 18
 
         # @return [Sequel::Database]
         attr_reader :db
@@ -116,6 +116,9 @@ module Vantick
 
         # @return [Removed]
         def removed = Removed.new(db)
+
+        # @return [Jobs]
+        def jobs = Jobs.new(db)
 
         # @return [ListsTaken]
         def lists_taken = ListsTaken.new(db)

@@ -56,15 +56,6 @@ module Vantick
           @db[:lists_taken].where { taken_at < oldest }.delete
         end
 
-        # @param child_ids [Array<Integer>] who is erased is in no list any more
-        def forget_children(child_ids)
-          @db[:lists_taken].all.each do |row|
-            before = JSON.parse(row[:before]).reject { |child| child_ids.include?(child["id"]) }
-            added = JSON.parse(row[:added]) - child_ids
-            @db[:lists_taken].where(id: row[:id]).update(before: JSON.generate(before), added: JSON.generate(added))
-          end
-        end
-
         private
 
         # @return [Array<Integer>] the ids of who has come
@@ -77,7 +68,7 @@ module Vantick
 
         def send_away(ids, at)
           answered = @db[:answers].where(child_id: ids).distinct.select_map(:child_id)
-          @register.forget(ids - answered)
+          ChildPlaces.erase(@db, ids - answered)
           names = @db[:children].where(id: answered).select_hash(:id, :name)
           @register.rename_all(names.to_h { |id, name| [id, "#{name[0, 14]} (from a list #{id})"] })
           answered.each { |id| @register.leave(id, at) }

@@ -84,62 +84,6 @@ module Vantick
         def left(class_id)
           @db[:children].where(class_id:).exclude(left_at: nil).reverse(:left_at, :id).select(:id, :name, :left_at).all
         end
-
-        # Everything that is kept of a child, as plain data.
-        # @param child_id [Integer]
-        # @return [Hash]
-        def everything(child_id)
-          child = @db[:children].first(id: child_id) || raise(Missing.new("child", child_id))
-          school_class = @db[:classes].first(id: child[:class_id])
-          { name: child[:name], class: school_class[:name], school: school_class[:school], left_at: child[:left_at],
-            answers: answers(child_id), practice: practice(child_id), removed: Removed.new(@db).of_child(child_id) }
-        end
-
-        # All rows of a child, and then the file is written anew, so that nothing of them lies in what was given free.
-        def erase(child_id)
-          @db.transaction { forget([child_id]) }
-          Register.rewrite(@db)
-        end
-
-        # @param child_ids [Array<Integer>] all rows of these
-        def forget(child_ids)
-          Removed.new(@db).forget_children(child_ids)
-          TABLES.each { |rows| rows.call(@db, child_ids).delete }
-        end
-
-        # So that nothing of what was erased lies in what it left free.
-        def self.rewrite(database)
-          database.run("VACUUM")
-          database.run("PRAGMA wal_checkpoint(TRUNCATE)")
-        end
-
-        # What is a child's, the farthest from the child first.
-        TABLES = [
-          ->(db, id) { db[:scan_pieces].where(child_id: id) },
-          ->(db, id) { db[:scan_pieces].where(scan_page_id: db[:scan_pages].where(child_id: id).select(:id)) },
-          ->(db, id) { db[:scan_pages].where(child_id: id) },
-          ->(db, id) { db[:tries].where(answer_id: db[:answers].where(child_id: id).select(:id)) },
-          ->(db, id) { db[:overrules].where(answer_id: db[:answers].where(child_id: id).select(:id)) },
-          ->(db, id) { db[:turns].where(child_id: id) },
-          ->(db, id) { db[:seats].where(child_id: id) },
-          ->(db, id) { db[:answers].where(child_id: id) },
-          ->(db, id) { db[:items].where(child_id: id) },
-          ->(db, id) { db[:children].where(id:) }
-        ].freeze
-
-        private
-
-        def answers(child_id)
-          rows = @db[:answers].join(:items, id: :item_id).join(:checks, id: Sequel[:items][:check_id])
-          rows = rows.where(Sequel[:answers][:child_id] => child_id).order(Sequel[:answers][:id])
-          rows = rows.select(:answered_at, :time, *Answers::ASKED, :said, Sequel[:items][:misreading].as(:mistake), :answer, :verdict,
-                             :read_as, Sequel[:answers][:misreadings])
-          rows.map { |row| { **row.compact, misreadings: row[:misreadings].split } }
-        end
-
-        def practice(child_id)
-          @db[:turns].where(child_id:).order(:id).select(:asked_at, :done_at, :step, :task, :reason, :tries).all
-        end
       end
     end
   end

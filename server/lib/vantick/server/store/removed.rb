@@ -79,26 +79,6 @@ module Vantick
           @db[:removed].where { removed_at < oldest }.delete
         end
 
-        # What was removed of a child is erased with the child.
-        # @param child_ids [Array<Integer>]
-        def forget_children(child_ids)
-          @db[:removed].select(:id, :rows).each do |row|
-            kept = JSON.parse(row[:rows], symbolize_names: true)
-            left = without(kept[:tables], child_ids)
-            @db[:removed].where(id: row[:id]).update(rows: JSON.generate({ **kept, tables: left })) unless left == kept[:tables]
-          end
-        end
-
-        # What was removed of a child and can be brought back yet, as plain data.
-        # @return [Array<Hash>] answers
-        def of_child(child_id)
-          @db[:removed].order(:id).select(:removed_at, :rows).flat_map do |row|
-            answers = JSON.parse(row[:rows], symbolize_names: true)[:tables].fetch(:answers, [])
-            answers.select { |answer| answer[:child_id] == child_id }
-                   .map { |answer| { removed_at: row[:removed_at], **answer.slice(:answered_at, :answer, :verdict, :read_as) } }
-          end
-        end
-
         private
 
         # @return [Array] what pointed at it and points nowhere now
@@ -122,14 +102,6 @@ module Vantick
         def point_again(pointing, id)
           pointing.each do |table, column, ids|
             @db[table.to_sym].where(id: ids, column.to_sym => nil).update(column.to_sym => id)
-          end
-        end
-
-        def without(tables, child_ids)
-          left = tables.transform_values { |rows| rows.reject { |row| child_ids.include?(row[:child_id]) } }
-          answers = left.fetch(:answers, []).map { |row| row[:id] }
-          left.transform_values do |rows|
-            rows.select { |row| !row.key?(:answer_id) || answers.include?(row[:answer_id]) }
           end
         end
 

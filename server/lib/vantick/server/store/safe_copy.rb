@@ -13,6 +13,8 @@ module Vantick
         class Failed < StandardError; end
 
         FOLDER = "copies"
+        # What the name of a copy that is being made ends in, before the process that makes it.
+        PART = ".part-"
 
         class << self
           # Copies while others read and write.
@@ -38,13 +40,14 @@ module Vantick
             raise Failed, "There is no file #{copy}." unless File.file?(copy)
 
             hold = Hold.alone(path)
-            fresh = "#{path}.part-#{Process.pid}"
+            fresh = part_of(path)
             open_for(copy) do |database|
               raise Unusable.new(:foreign, copy) unless SchoolFile.checked_version(database, copy).positive?
               raise Failed, "#{copy} is of another school. Say --other-school if you mean it." unless other || same_school?(database, path)
 
               write(database, fresh)
             end
+            Replayed.erase(fresh, path) unless other
             replace(path, fresh, "#{path}.before-restore-#{stamp}")
           ensure
             hold&.close
@@ -92,7 +95,7 @@ module Vantick
           def write(database, to)
             FileUtils.mkdir_p(File.dirname(to), mode: 0o700)
             check_room(database, to)
-            part = "#{to}.part-#{Process.pid}-#{Thread.current.object_id}"
+            part = part_of(to)
             File.open(part, File::CREAT | File::TRUNC | File::WRONLY, SchoolFile::OWN_ALONE).close
             database.run("VACUUM INTO #{database.literal(part)}")
             wanted = open_for(part) { |copy| whole?(copy) && (!block_given? || yield(copy)) }
@@ -102,6 +105,53 @@ module Vantick
             raise Unusable.new(SchoolFile.why(e) || raise, to)
           ensure
             FileUtils.rm_f(part) if part
+          end
+
+          # Reads in a copy.
+          # @param path [String]
+          # @yieldparam copy [Sequel::Database]
+          # @return [Object] what the block gives
+          # @raise [Unusable]
+          def look(path, &) = open_for(path, &)
+
+          # Changes a copy: in a part beside it, which then takes its place. There is a whole one at every moment, and nothing of what it
+          # was is left.
+          # @param path [String]
+          # @yieldparam copy [Sequel::Database]
+          # @raise [Unusable]
+          def change(path)
+            part = part_of(path)
+            open_for(path) do |database|
+              check_room(database, part)
+              database.run("VACUUM INTO #{database.literal(part)}")
+            end
+            File.chmod(SchoolFile::OWN_ALONE, part)
+            open_for(part) { |copy| changed(copy) { yield copy } }
+            settle(part, path)
+            SchoolFile::BESIDE.drop(1).each { |ending| FileUtils.rm_f("#{path}#{ending}") }
+          rescue Sequel::DatabaseError, SQLite3::Exception, SystemCallError => e
+            raise Unusable.new(SchoolFile.why(e) || raise, path)
+          ensure
+            FileUtils.rm_f(Dir["#{part}*"]) if part
+          end
+
+          # Told by what sessions are sealed with, which every school makes for itself; a file that cannot be read is no objection.
+          def same_school?(database, path)
+            return true unless File.exist?(path)
+
+            secrets = [secret(database), open_for(path) { |there| secret(there) }].compact
+            secrets.uniq.length < 2
+          rescue Unusable
+            true
+          end
+
+          # Parts of copies that were left when Vantick was stopped in the midst of one.
+          # @param folder [String]
+          def sweep(folder)
+            Dir[File.join(folder, "*#{PART}*")].each do |part|
+              pid = part[/#{PART}(\d+)/, 1].to_i
+              FileUtils.rm_f(part) unless File.exist?("/proc/#{pid}")
+            end
           end
 
           # @param folder [String]
@@ -115,21 +165,20 @@ module Vantick
 
           private
 
+          def part_of(path) = "#{path}#{PART}#{Process.pid}-#{Thread.current.object_id}"
+
+          # Written anew after the change, so that nothing of what went lies in what it left free.
+          def changed(copy)
+            yield
+            copy.run("VACUUM")
+            raise SQLite3::CorruptException, "the changed copy is damaged" unless whole?(copy)
+          end
+
           # A copy must not take the room that the school's own file needs: there has to be as much again.
           def check_room(database, to)
             pages, size = %w[page_count page_size].map { |name| database.fetch("PRAGMA #{name}").single_value }
             left = free(File.dirname(to))
             raise Unusable.new(:full, to) if left && left < pages * size * 2
-          end
-
-          # Told by what sessions are sealed with, which every school makes for itself; a file that cannot be read is no objection.
-          def same_school?(database, path)
-            return true unless File.exist?(path)
-
-            secrets = [secret(database), open_for(path) { |there| secret(there) }].compact
-            secrets.uniq.length < 2
-          rescue Unusable
-            true
           end
 
           def secret(database) = database.table_exists?(:secrets) ? database[:secrets].get(:secret) : nil

@@ -11,6 +11,8 @@ module Vantick
         PAGE_STATES = %w[read twice unfound refused unnamed].freeze
         # Days for which pictures of pages are kept (rules of the house: no longer than they are needed).
         DAYS = 30
+        # Days after which a file counts as given up that did not come whole.
+        DAYS_COMING = 1
         PAGE = %i[id scan_id number state words check_id child_id page corners].freeze
         PIECE = %i[id scan_page_id item_id child_id kind seen sure guesses answer_uuid settled_at].freeze
 
@@ -76,6 +78,9 @@ module Vantick
           row = @db[:scans].where(state: %w[reading waiting]).order(:state, :id).first
           row && update(row[:id], state: "reading")
         end
+
+        # @return [Boolean] whether there is one to read
+        def waiting? = !@db[:scans].where(state: %w[reading waiting]).empty?
 
         # @return [Integer] pages of a file that are done
         def done(id) = @db[:scan_pages].where(scan_id: id).max(:number).to_i
@@ -158,10 +163,20 @@ module Vantick
           FileUtils.rm_f(file(id))
         end
 
+        # Pictures that were kept long enough, and files that never came whole.
         # @param now [Time]
         def forget_old(now)
-          old = @db[:scans].where { made_at < (now.utc - (DAYS * 86_400)).iso8601 }
-          old.select_map(:id).each { |id| remove(id) }
+          before = ->(days) { (now.utc - (days * 86_400)).iso8601 }
+          old = @db[:scans].where { made_at < before[DAYS] }.select_map(:id)
+          half = @db[:scans].where(state: "coming").where { made_at < before[DAYS_COMING] }.select_map(:id)
+          (old | half).each { |id| remove(id) }
+        end
+
+        # Files that no row knows of any more.
+        def sweep
+          known = @db[:scans].select_map(:id).map(&:to_s)
+          files = File.directory?(@folder) ? Dir.children(@folder).grep(/\A\d+\z/) : []
+          (files - known).each { |name| FileUtils.rm_f(File.join(@folder, name)) }
         end
 
         # @return [Array<Sequel::Dataset>] what belongs to files, the farthest first

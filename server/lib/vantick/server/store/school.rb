@@ -8,6 +8,7 @@ module Vantick
       # The school as a whole: who has an account in it, who keeps it, and when it was copied.
       class School
         COPIED = "copied_at"
+        PROVED = "copy_proved"
 
         def initialize(database)
           @db = database
@@ -43,8 +44,21 @@ module Vantick
         # @return [String, nil] when a copy was taken away last
         def copied_at = @db[:facts].where(name: COPIED).get(:value)
 
-        def copied(at)
-          @db[:facts].insert_conflict(target: :name, update: { value: at }).insert(name: COPIED, value: at)
+        def copied(at) = note(COPIED, at)
+
+        # The last copy that was opened, checked and counted after it was made.
+        # @return [Hash, nil] `at`, and how many `children` are in it
+        def proved_copy
+          found = @db[:facts].where(name: PROVED).get(:value)
+          found && JSON.parse(found, symbolize_names: true)
+        end
+
+        def copy_proved(at, children) = note(PROVED, JSON.generate({ at:, children: }))
+
+        private
+
+        def note(name, value)
+          @db[:facts].insert_conflict(target: :name, update: { value: }).insert(name:, value:)
         end
       end
     end

@@ -32,6 +32,10 @@ module Vantick
         # @return [Array<Sequel::Dataset>] all rows of terms, those first that refer to others
         def self.rows(database, terms) = [database[:term_plans].where(term_id: terms.select(:id)), terms]
 
+        # @return [Rows::Term]
+        # @raise [Missing]
+        def find(id) = Rows::Term.of(@db[:terms].first(id:) || raise(Missing.new("term", id)))
+
         # @return [Rows::TermPlan, nil] the one that holds
         def plan(term_id) = plans(term_id, 1).first
 
@@ -39,6 +43,10 @@ module Vantick
         def plans(term_id, limit)
           @db[:term_plans].where(term_id:, put_back_at: nil).reverse(:id).limit(limit).map { |row| Rows::TermPlan.of(row) }
         end
+
+        # @return [Rows::TermPlan]
+        # @raise [Missing]
+        def find_plan(id) = Rows::TermPlan.of(@db[:term_plans].first(id:) || raise(Missing.new("plan", id)))
 
         # @param instead_of [Rows::TermPlan, nil] one that it takes the place of
         # @return [Rows::TermPlan]
