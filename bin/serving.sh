@@ -2,6 +2,7 @@
 port=4567
 host=127.0.0.1
 fresh=no
+new=no
 
 usage() { sed -n '2s/^# //p' "$0"; }
 stop() {
@@ -13,6 +14,7 @@ stop() {
 read_options() {
   while [ "$#" -gt 0 ]; do
     case "$1" in
+      --new) [ "${can_be_new:-no}" = yes ] || stop "There is no option $1."; new=yes ;;
       --fresh) [ "${can_be_fresh:-no}" = yes ] || stop "There is no option $1."; fresh=yes ;;
       --port | --host)
         [ "$#" -gt 1 ] || stop "$1 needs a value."
@@ -38,5 +40,5 @@ serve() {
   local compiled="--yjit --yjit-exec-mem-size=32"
   # shellcheck disable=SC2086 -- two options
   if ruby $compiled -e "" 2>/dev/null; then export RUBYOPT="$compiled ${RUBYOPT:-}"; fi
-  VANTICK_HOST="$host" VANTICK_PORT="$port" VANTICK_COMMAND="$0" exec ruby server/start.rb
+  VANTICK_NEW="$new" VANTICK_HOST="$host" VANTICK_PORT="$port" VANTICK_COMMAND="$0" exec ruby server/start.rb
 }

@@ -147,13 +147,69 @@ RSpec.describe "Paper that is read" do
     found = read(paper(check, ids.last).first, name: "photo.jpg")
     expect(found).to include("read" => 1)
     scan = store.scans.add(class_id: school_class["id"], name: "x", bytes: stack.bytesize, made_at: "2026-03-02T08:00:00Z")
-    store.scans.receive(scan.id, 0, stack)
+    store.uploads.receive(scan.id, 0, stack)
     store.scans.update(scan.id, state: "reading")
     store.scans.add_pages(scan.id, [{ number: 1, state: "unfound", words: "", picture: nil }])
     store.jobs.add("paper", {})
     Vantick::Server::Work::Runner.wake(store).join
     expect(store.scans.pages(scan.id).map(&:number)).to eq([1, 2, 3])
     expect(File.exist?(store.scans.file(scan.id))).to be(false)
+  end
+
+  it "takes the same part sent four times at once for one, and gives up files that never come whole" do
+    bytes = Random.new(1).bytes(900_000)
+    scan = post("#{address}/scans", { name: "a\u0000b\n.pdf", bytes: bytes.bytesize }).body
+    expect(scan["name"]).to eq("a b .pdf")
+    parts = [0, 300_000].map { |at| { at:, data: [bytes.byteslice(at, 300_000)].pack("m0") } }
+    parts.each do |part|
+      four = Array.new(4) { Thread.new { put("/api/scans/#{scan['id']}/parts", part).status } }
+      expect(four.map(&:value)).to eq([200] * 4)
+    end
+    expect(File.binread(store.scans.file(scan["id"]))).to eq(bytes.byteslice(0, 600_000))
+    expect(get("/api/scans/#{scan['id']}").body["scan"]["received"]).to eq(600_000)
+    stub_const("Vantick::Server::Paper::Scans::COMING", 2)
+    post("#{address}/scans", { name: "y.pdf", bytes: 10 })
+    expect(post("#{address}/scans", { name: "z.pdf", bytes: 10 })).to be_refused(422).at("bytes").saying(/files are on their way/)
+    store.scans.forget_old(Time.now + (2 * 86_400))
+    expect(get("#{address}/scans").body["scans"]).to eq([])
+    expect(File.exist?(store.scans.file(scan["id"]))).to be(false)
+  end
+
+  # Two slips in one photograph.
+  it "keeps each child's own paper alone where several lie in one picture, also where one is erased of a picture of before" do
+    check = check_of(make(kind: "slips", task: "dial_to_digital", count: 5))
+    slips = ids.first(2).map { |id| paper(check, id).first }
+    found = read(both(slips))
+    expect(found["read"]).to eq(2)
+    rows = store.db[:scan_pages].order(:child_id).all
+    whole = rows.map { |row| darkness(row[:picture].to_s, JSON.parse(row[:corners])) }
+    others = rows.map { |row| darkness(row[:picture].to_s, JSON.parse(rows.find { |one| one != row }[:corners])) }
+    expect(whole).to all(be > 0.005)
+    expect(others).to eq([0.0, 0.0])
+    store.db[:scan_pages].update(picture: Sequel.blob(both(slips)))
+    child = school_class["children"].first
+    post("#{address}/children/#{child['id']}/erasure", { name: child["name"] })
+    work
+    left = store.db[:scan_pages].all
+    expect(left.map { |row| row[:child_id] }).to eq([ids[1]])
+    expect(darkness(left.first[:picture].to_s, JSON.parse(rows.first[:corners]))).to eq(0.0)
+    expect(darkness(left.first[:picture].to_s, JSON.parse(rows.last[:corners]))).to be > 0.005
+  end
+
+  # @return [String] a JPEG with one sheet above the other, as large as a page is read
+  def both(sheets)
+    above, below = sheets.map { |jpeg| Vips::Image.new_from_buffer(jpeg, "") }
+    half = ->(image) { image.thumbnail_image(1240, height: 877).gravity(:north, 1240, 877, extend: :white) }
+    half[above].join(half[below], :vertical).jpegsave_buffer(Q: 80)
+  end
+
+  # @return [Float] the share of dark points within four corners
+  def darkness(jpeg, corners)
+    image = Vips::Image.new_from_buffer(jpeg, "").colourspace("b-w")[0]
+    left, right = corners.map(&:first).minmax.map(&:round)
+    top, below = corners.map(&:last).minmax.map(&:round)
+    inner = image.extract_area(left + 20, top + 20, right - left - 40, below - top - 40)
+    (inner < 100).avg / 255
   end
 
   describe "a file that cannot be read" do
@@ -188,7 +244,9 @@ RSpec.describe "Paper that is read" do
   it "is gone when it is removed, stopped when it is stopped, and erased with a child" do
     check = check_of(make(count: 2))
     found = read(Vantick::Copier.pdf(ids.first(2).flat_map { |id| paper(check, id) }))
-    store.register.erase(ids.first)
+    child = school_class["children"].first
+    post("#{address}/children/#{child['id']}/erasure", { name: child["name"] })
+    work
     expect(store.db[:scan_pages].select_map(:child_id)).to eq([ids[1]])
     expect(store.db[:scan_pieces].select_map(:child_id).uniq).to eq([ids[1]])
     expect(delete("/api/scans/#{found['scan']['id']}").body).to eq("removed" => true)

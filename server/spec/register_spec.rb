@@ -117,8 +117,8 @@ RSpec.describe Vantick::Server::Classes::Children do
       answer(check, ida, check["items"].first, "quarter to eight")
       made = post("#{path}/next-year", { name: "Next", child_ids: [ida["id"]] }).body
       put(path, { name: "Zyphelclass" })
-      expect(post("#{path}/erasure", { name: "Next" })).to be_refused(422).at("name")
-      expect(post("#{path}/erasure", { name: "Zyphelclass" }).body).to include("erased" => true)
+      expect(post("#{path}/erasure", { name: "Next", present_password: ApiHelpers::PASSWORD })).to be_refused(422).at("name")
+      expect(post("#{path}/erasure", { name: "Zyphelclass", present_password: ApiHelpers::PASSWORD }).body).to include("erased" => true)
       work
       expect(get("/api/classes").body["classes"].map { |one| one["id"] }).to eq([made["id"]])
       expect(get("/api/classes/#{made['id']}/children/#{ida['id']}/record").body["answers"].length).to eq(1)

@@ -81,7 +81,9 @@ RSpec.describe Vantick::Server::Store::Removed do
   it "gives no answers back of a child who was erased meanwhile, and keeps none of them while it is away" do
     answered
     gone = delete("/api/checks/#{check['id']}").body
-    expect(get("#{path}/children/#{bo['id']}/file.json").body["kept"]["what was deleted"].map { |one| one["answer"] }).to eq(["quarter to eight", "qt8"])
+    expect(get("#{path}/children/#{bo['id']}/file.json").body["kept"]["what was deleted"].map do |one|
+      one["answer"]
+    end).to eq(["quarter to eight", "qt8"])
     post("#{path}/children/#{bo['id']}/erasure", { name: "Bo" })
     expect(store.db[:removed].get(:rows)).not_to include("qt8")
     post("/api/removed/#{gone['id']}/return", {})

@@ -15,6 +15,14 @@ RSpec.describe Vantick::Server::Store::Shares do
 
   def classes = get("/api/classes").body["classes"].map { |one| one.values_at("name", "of", "right", "until") }
 
+  # The present password, where it is wanted once more.
+  def own = { present_password: ApiHelpers::PASSWORD }
+
+  def copy(password = ApiHelpers::PASSWORD)
+    app.post("/api/school/copies", "CONTENT_TYPE" => "application/json", "HTTP_COOKIE" => cookie,
+input: JSON.generate(present_password: password))
+  end
+
   def in_days(days) = (Date.today + days).iso8601
 
   it "gives a colleague the same rights, but to give the class away" do
@@ -25,7 +33,7 @@ RSpec.describe Vantick::Server::Store::Shares do
       expect(post("#{path}/children", { names: ["Una"] }).status).to eq(201)
       expect(put("#{path}/conventions", { conventions: { to_word: "of" } }).status).to eq(200)
       expect(make_check(school_class)["items"].length).to eq(5)
-      [["erasure", { name: "Curlew" }], ["owner", { account_id: joris_id }], ["shares", { account_id: joris_id, until: nil }],
+      [["erasure", { name: "Curlew", **own }], ["owner", { account_id: joris_id }], ["shares", { account_id: joris_id, until: nil }],
        ["next-year", { name: "X", child_ids: [1] }]].each do |door, body|
         expect(post("#{path}/#{door}", body)).to be_refused(403).at(nil).saying(/only they can/), door
       end
@@ -87,10 +95,11 @@ RSpec.describe Vantick::Server::Store::Shares do
       school_class
       expect(accounts).to eq([["Joris", 0], ["Marit", 1]])
       as(joris) do
-        expect(get("/api/school").body).to eq("keeper" => false, "accounts" => [], "copied_at" => nil, "copies" => [])
-        expect(post("/api/accounts/#{id_of('Marit')}/password", { password: "another lamp is lit" })).to be_refused(404).at("account_id")
-        expect(post("/api/accounts/#{id_of('Marit')}/removal", { classes_to: nil })).to be_refused(404).at("account_id")
-        expect(plain("/api/school/copy.sqlite3").status).to eq(403)
+        expect(get("/api/school").body).to include("keeper" => false, "accounts" => [], "copied_at" => nil, "copies" => [], "journal" => [])
+        expect(post("/api/accounts/#{id_of('Marit')}/password",
+                    { password: "another lamp is lit", **own })).to be_refused(404).at("account_id")
+        expect(post("/api/accounts/#{id_of('Marit')}/removal", { classes_to: nil, **own })).to be_refused(404).at("account_id")
+        expect(copy.status).to eq(403)
       end
     end
 
@@ -98,26 +107,26 @@ RSpec.describe Vantick::Server::Store::Shares do
       as(joris) { make_class(%w[Eva]) }
       share
       removal = "/api/accounts/#{joris_id}/removal"
-      expect(post(removal, { classes_to: nil })).to be_refused(422).at("classes_to")
-      expect(post(removal, { classes_to: joris_id })).to be_refused(422).at("classes_to")
-      expect(post(removal, { classes_to: id_of("Marit") }).body["accounts"].map { |one| one["name"] }).to eq(["Marit"])
+      expect(post(removal, { classes_to: nil, **own })).to be_refused(422).at("classes_to")
+      expect(post(removal, { classes_to: joris_id, **own })).to be_refused(422).at("classes_to")
+      expect(post(removal, { classes_to: id_of("Marit"), **own }).body["accounts"].map { |one| one["name"] }).to eq(["Marit"])
       expect(as(joris) { get("/api/classes").status }).to eq(401)
       expect(classes.map(&:first)).to eq(%w[Curlew Curlew])
       expect(store.db.fetch("PRAGMA foreign_key_check").all).to eq([])
-      expect(post("/api/accounts/#{id_of('Marit')}/removal", { classes_to: nil })).to be_refused(422).at("account_id")
+      expect(post("/api/accounts/#{id_of('Marit')}/removal", { classes_to: nil, **own })).to be_refused(422).at("account_id")
     end
 
     it "gives an account another password, and signs it out everywhere" do
       setting = "/api/accounts/#{joris_id}/password"
-      expect(post(setting, { password: "short" })).to be_refused(422).at("password")
-      expect(post(setting, { password: "a new lamp is lit" }).status).to eq(200)
+      expect(post(setting, { password: "short", **own })).to be_refused(422).at("password")
+      expect(post(setting, { password: "a new lamp is lit", **own }).status).to eq(200)
       expect(as(joris) { get("/api/classes").status }).to eq(401)
       as("") { expect(post("/api/session/login", { name: "Joris", password: "a new lamp is lit" }).status).to eq(200) }
     end
 
     it "is taken away as a copy that opens as the school it was, and says when that was" do
       school_class
-      got = plain("/api/school/copy.sqlite3")
+      got = copy
       expect(got.headers["content-disposition"]).to match(/attachment; filename="vantick-\d{4}-\d\d-\d\d\.sqlite3"/)
       file = File.join(folder, "away.sqlite3")
       File.binwrite(file, got.body)
@@ -128,9 +137,37 @@ RSpec.describe Vantick::Server::Store::Shares do
       expect(Dir.children(File.join(folder, "copies"))).to eq([])
     end
 
+    it "wants the present password for what cannot be taken back or gives away everything, and makes whoever guesses wait" do
+      wrong = { present_password: "the lamp is out" }
+      { "#{path}/erasure" => { name: "Curlew" }, "/api/accounts/#{joris_id}/removal" => { classes_to: nil }, "/api/school/copies" => {},
+        "/api/accounts/#{joris_id}/password" => { password: "a new lamp is lit" },
+        "/api/accounts/#{id_of('Marit')}/password" => { password: "a new lamp is lit" } }.each do |door, body|
+        expect(post(door, { **body, **wrong })).to be_refused(422).at("present_password").saying(/not your present password/), door
+        expect(post(door, body)).to be_refused(400).at("present_password")
+      end
+      expect(post("#{path}/erasure", { name: "Curlew", **own })).to be_refused(429).at("present_password").saying(/wait/)
+      expect(classes.length).to eq(1)
+    end
+
+    it "keeps a journal of what it has to be able to tell, without children and answers, for whoever made it" do
+      bo = school_class["children"].first
+      plain("#{path}/oneroster.zip")
+      share
+      post("#{path}/children/#{bo['id']}/erasure", { name: bo["name"] })
+      as(joris) { plain("#{path}/children/#{school_class['children'].last['id']}/file.json") }
+      post("/api/accounts/#{joris_id}/password", { password: "a new lamp is lit", **own })
+      post("#{path}/children/#{bo['id']}/erasure", { name: "nobody" })
+      lines = get("/api/school").body["journal"]
+      expect(lines.map { |line| line.values_at("event", "by", "to", "class_name") }).to eq(
+        [["password_set", "Marit", "Joris", nil], ["exported", "Joris", nil, "Curlew"], ["child_erased", "Marit", nil, "Curlew"],
+         %w[class_shared Marit Joris Curlew], ["exported", "Marit", nil, "Curlew"]]
+      )
+      expect(JSON.generate(lines)).not_to include(bo["name"])
+    end
+
     it "says so where the disk has no room for a copy" do
       allow(Vantick::Server::Store::SafeCopy).to receive(:free).and_return(0)
-      expect(told(plain("/api/school/copy.sqlite3"))).to be_refused(503).at(nil).saying(/no room/)
+      expect(told(copy)).to be_refused(503).at(nil).saying(/no room/)
       expect(get("/api/school").body["copied_at"]).to be_nil
     end
   end

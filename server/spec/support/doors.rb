@@ -24,6 +24,7 @@ module Doors
     term(id)
     { "class_id" => id, "check_id" => check["id"], "child_id" => school_class["children"].first["id"], "answer_id" => uuid,
       "other_id" => school_class["children"].last["id"], "list_id" => list_taken(id),
+      "present_password" => ApiHelpers::PASSWORD,
       "account_id" => colleague, **paper(id, check),
       "lesson_id" => lesson["id"], "removed_id" => removed(id)["id"], "code" => check["code"], "desk_id" => desk_of(school_class)["id"] }
   end

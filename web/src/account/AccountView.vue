@@ -4,6 +4,7 @@ import { changePassword, makeTeacher, readSchool, useAsked, useDoing } from "@/a
 import { FieldGroup } from "@/parts";
 import SafeCopies from "./SafeCopies.vue";
 import SchoolAccounts from "./SchoolAccounts.vue";
+import SchoolJournal from "./SchoolJournal.vue";
 import { useSession } from "./session";
 
 /** A teacher's own account: the password, signing out everywhere, and an account for a colleague. */
@@ -116,6 +117,7 @@ async function add(): Promise<void> {
         @changed="changed"
       />
       <SafeCopies v-if="school?.keeper" :school="school" @taken="reload" />
+      <SchoolJournal v-if="school?.keeper" :lines="school.journal" />
     </div>
     <p v-if="elsewhere" class="field-error" role="alert">{{ elsewhere }}</p>
   </div>

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, ref } from "vue";
 import { removeAccount, setPassword, useDoing, type Account } from "@/api";
-import { FieldGroup } from "@/parts";
+import { FieldGroup, PresentPassword } from "@/parts";
 import { counted } from "@/words";
 
 /** The accounts of the school, for whoever made it: a new password, and the end of an account. */
@@ -11,6 +11,7 @@ const emit = defineEmits<{ changed: [words: string] }>();
 const { busy, wrong, elsewhere, doing } = useDoing();
 const chosen = ref<{ account: Account; what: "password" | "removal" } | null>(null);
 const password = ref("");
+const present = ref("");
 const heir = ref<number | null>(null);
 const heirs = computed(() =>
   props.accounts
@@ -20,7 +21,7 @@ const heirs = computed(() =>
 
 function open(account: Account, what: "password" | "removal"): void {
   chosen.value = { account, what };
-  password.value = "";
+  password.value = present.value = "";
   heir.value = account.classes ? (heirs.value.find((one) => one.text === props.own)?.value ?? null) : null;
 }
 
@@ -29,8 +30,8 @@ async function act(): Promise<void> {
   const { account, what } = chosen.value;
   const done = await doing(() =>
     what === "password"
-      ? setPassword(account.id, password.value)
-      : removeAccount(account.id, account.classes ? heir.value : null),
+      ? setPassword(account.id, password.value, present.value)
+      : removeAccount(account.id, account.classes ? heir.value : null, present.value),
   );
   if (!done) return;
   chosen.value = null;
@@ -86,7 +87,7 @@ async function act(): Promise<void> {
       :ok-title="chosen?.what === 'password' ? 'Set it' : 'Remove it'"
       cancel-title="Not yet"
       cancel-variant="outline-primary"
-      :ok-disabled="busy || (chosen?.what === 'password' && !password)"
+      :ok-disabled="busy || !present || (chosen?.what === 'password' && !password)"
       centered
       no-animation
       no-header-close
@@ -104,6 +105,7 @@ async function act(): Promise<void> {
             autocomplete="new-password"
           />
         </FieldGroup>
+        <PresentPassword id="present-set" v-model="present" :wrong="wrong('present_password')" />
         <p class="m-0">They are signed out everywhere, and change it when they are in.</p>
       </form>
       <template v-else-if="chosen">
@@ -117,9 +119,10 @@ async function act(): Promise<void> {
         >
           <BFormSelect id="heir" v-model="heir" :options="heirs" :state="state" />
         </FieldGroup>
+        <PresentPassword id="present-removal" v-model="present" :wrong="wrong('present_password')" />
       </template>
-      <p v-if="elsewhere('password', 'classes_to')" class="field-error" role="alert">
-        {{ elsewhere("password", "classes_to") }}
+      <p v-if="elsewhere('password', 'classes_to', 'present_password')" class="field-error" role="alert">
+        {{ elsewhere("password", "classes_to", "present_password") }}
       </p>
     </BModal>
   </section>

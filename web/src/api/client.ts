@@ -15,6 +15,8 @@ export type Shares = JsonOf<paths["/api/classes/{class_id}/shares"]["get"]>;
 /** A class with what the teacher may do in it. */
 export type OwnClass = components["schemas"]["ClassOfTeacher"];
 export type RosterChange = JsonOf<paths["/api/classes/{class_id}/roster-previews"]["post"]>;
+export type Jobs = Schemas["Jobs"];
+export type JournalLine = School["journal"][number];
 export type ListTaken = JsonOf<paths["/api/classes/{class_id}/rosters"]["get"]>["lists"][number];
 export type ListedClass = JsonOf<paths["/api/roster-readings"]["post"]>["classes"][number];
 export type PackageFound = JsonOf<paths["/api/classes/{class_id}/package-previews"]["post"]>;

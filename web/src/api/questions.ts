@@ -24,6 +24,7 @@ import {
   type Removed,
   type SchoolClass,
   type Session,
+  type Jobs,
 } from "./client";
 
 /** What the pages ask of the server, by name. */
@@ -92,9 +93,15 @@ export function nextYear(classId: number, body: { name: string; child_ids: numbe
   );
 }
 
-export function eraseClass(classId: number, name: string): Promise<unknown> {
+/** Erasures of the class's children: what goes on yet, and what came to its end last. */
+export function listErasures(classId: number): Promise<Jobs> {
+  return asked(api.GET("/api/classes/{class_id}/erasures", { params: { path: { class_id: classId } } }));
+}
+
+export function eraseClass(classId: number, name: string, present: string): Promise<unknown> {
   const params = { path: { class_id: classId } };
-  return asked(api.POST("/api/classes/{class_id}/erasure", { params, body: { name } }));
+  const body = { name, present_password: present };
+  return asked(api.POST("/api/classes/{class_id}/erasure", { params, body }));
 }
 
 /** Without practice that nobody came to. */

@@ -19,16 +19,26 @@ export function readSchool(): Promise<School> {
 }
 
 /** Removes an account; its classes go to somebody else. */
-export async function removeAccount(id: number, classesTo: number | null): Promise<Account[]> {
+export async function removeAccount(
+  id: number,
+  classesTo: number | null,
+  present: string,
+): Promise<Account[]> {
   const params = { path: { account_id: id } };
-  const body = { classes_to: classesTo };
+  const body = { classes_to: classesTo, present_password: present };
   return (await asked(api.POST("/api/accounts/{account_id}/removal", { params, body }))).accounts;
 }
 
-export async function setPassword(id: number, password: string): Promise<Account[]> {
+export async function setPassword(id: number, password: string, present: string): Promise<Account[]> {
   const params = { path: { account_id: id } };
-  return (await asked(api.POST("/api/accounts/{account_id}/password", { params, body: { password } })))
-    .accounts;
+  const body = { password, present_password: present };
+  return (await asked(api.POST("/api/accounts/{account_id}/password", { params, body }))).accounts;
+}
+
+/** The school's file, whole. */
+export function takeCopy(present: string): Promise<Blob> {
+  const body = { present_password: present };
+  return asked(api.POST("/api/school/copies", { body, parseAs: "blob" })) as unknown as Promise<Blob>;
 }
 
 export function listShares(classId: number): Promise<Shares> {

@@ -1,11 +1,14 @@
 <script setup lang="ts">
 import { ref } from "vue";
 import { takeTable, useDoing, type Check } from "@/api";
+import { useClasses } from "@/school";
 
 /** Answers from a spreadsheet, and back to one. */
 const props = defineProps<{ check: Check }>();
 const emit = defineEmits<{ taken: [check: Check] }>();
 
+/** A substitute takes no answers away. */
+const classes = useClasses();
 const table = ref("");
 const { busy, trouble, doing } = useDoing();
 const told = ref("");
@@ -35,7 +38,12 @@ const take = (): Promise<boolean> =>
     <p v-if="told" class="quiet" role="status">{{ told }}</p>
     <div class="d-flex gap-2 mt-2">
       <BButton variant="primary" :disabled="busy || !table.trim()" @click="take">Take them in</BButton>
-      <BButton variant="outline-primary" :href="`/api/checks/${check.id}/answers.csv`" download>
+      <BButton
+        v-if="classes.current?.right !== 'teaching'"
+        variant="outline-primary"
+        :href="`/api/checks/${check.id}/answers.csv`"
+        download
+      >
         Save as CSV
       </BButton>
       <BButton variant="outline-primary" :href="`/api/checks/${check.id}/qti.zip`" download>

@@ -199,6 +199,10 @@ const shown = computed(() =>
         <section class="col-all d-grid gap-09 align-content-start" aria-labelledby="all-head">
           <div class="d-flex flex-wrap align-items-center gap-3 mb-2">
             <h2 id="all-head" class="eyebrow m-0">Every answer, the newest first</h2>
+            <p v-if="record.unreadable.length" class="quiet m-0" role="status">
+              {{ counted(record.unreadable.length, "answer") }} cannot be read and count nowhere.
+              {{ record.unreadable[0]?.why }}
+            </p>
             <BFormSelect
               v-if="months.length > 2"
               v-model="month"

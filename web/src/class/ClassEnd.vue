@@ -28,9 +28,9 @@ const moveUp = (): Promise<boolean> =>
 const putAway = (archived: boolean): Promise<boolean> =>
   doing(async () => classes.renew(await archiveClass(props.schoolClass.id, archived)));
 
-const erase = (typed: string): Promise<boolean> =>
+const erase = (typed: string, present: string): Promise<boolean> =>
   doing(async () => {
-    await eraseClass(props.schoolClass.id, typed);
+    await eraseClass(props.schoolClass.id, typed, present);
     await classes.load();
     await router.push({ name: "home", query: {} });
   });
@@ -68,19 +68,21 @@ const erase = (typed: string): Promise<boolean> =>
         :title="`Erase ${schoolClass.name}?`"
         :act="erase"
         :wrong="wrong('name')"
+        confirm
+        :wrong-password="wrong('present_password')"
         :busy="busy"
       >
         Erase this class…
         <template #says>
           <p>
-            The class goes with its children, checks, lessons and desks, in this file and in its daily copies.
-            Who moved into another class keeps their record. It cannot be undone.
+            The class goes with its children, checks, lessons and desks, in this file and in all copies that
+            Vantick has made. Who moved into another class keeps their record. It cannot be undone.
           </p>
         </template>
       </EraseButton>
     </div>
-    <p v-if="elsewhere('name', 'child_ids')" class="field-error" role="alert">
-      {{ elsewhere("name", "child_ids") }}
+    <p v-if="elsewhere('name', 'child_ids', 'present_password')" class="field-error" role="alert">
+      {{ elsewhere("name", "child_ids", "present_password") }}
     </p>
   </BCard>
 </template>

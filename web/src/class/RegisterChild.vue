@@ -106,15 +106,22 @@ const file = (ending: string): string =>
         <template #says>
           <p>
             Everything that is kept of {{ child.name }} goes: answers, practice, pictures, in this file and in
-            its daily copies. Copies that you made yourself stay as they are. It cannot be undone.
+            all copies that Vantick has made. Copies that you made yourself stay as they are. It cannot be
+            undone.
           </p>
-          <p class="d-flex gap-2">
+          <p>
+            Files that are not read to the end yet, and pages of which nobody knows whose they are, go as
+            well: read them again afterwards.
+          </p>
+          <p class="mb-1">Save a copy first?</p>
+          <p class="d-flex flex-wrap gap-2">
+            <BButton variant="outline-primary" size="sm" :href="file('pdf')" download>
+              All, to read (PDF)
+            </BButton>
             <BButton variant="outline-primary" size="sm" :href="file('json')" download>
-              Save all as JSON
+              For another Vantick (JSON)
             </BButton>
-            <BButton variant="outline-primary" size="sm" :href="file('csv')" download>
-              Save the answers as CSV
-            </BButton>
+            <BButton variant="outline-primary" size="sm" :href="file('csv')" download>Answers (CSV)</BButton>
           </p>
         </template>
       </EraseButton>

@@ -5,6 +5,7 @@ import { FieldGroup } from "@/parts";
 import { useClasses } from "@/school";
 import { countedChildren, dayWords, moment } from "@/words";
 import ClassEnd from "./ClassEnd.vue";
+import ErasuresLine from "./ErasuresLine.vue";
 import ClassTabs from "./ClassTabs.vue";
 import NoClass from "./NoClass.vue";
 import RegisterChild from "./RegisterChild.vue";
@@ -21,6 +22,8 @@ const { data: register, reload } = useAsked(
 const right = computed(() => classes.current?.right);
 const adding = useDoing();
 const naming = useDoing();
+/** How often the register was changed here: what goes on because of it is looked at anew. */
+const changes = ref(0);
 const names = ref("");
 const named = ref(false);
 const form = ref({ name: "", school: "" });
@@ -41,6 +44,7 @@ async function changed(schoolClass: SchoolClass | null): Promise<void> {
   if (schoolClass) classes.renew(schoolClass);
   await classes.load();
   await reload();
+  changes.value += 1;
 }
 
 async function add(): Promise<void> {
@@ -89,6 +93,7 @@ async function rename(): Promise<void> {
             Add
           </BButton>
         </form>
+        <ErasuresLine :key="changes" :class-id="classes.current.id" />
         <p v-if="!register" class="quiet" aria-live="polite">Opening the register…</p>
         <p v-else-if="!register.children.length" class="quiet">Nobody is in this class now.</p>
         <ul v-else class="list-unstyled m-0">

@@ -4,9 +4,11 @@ import { readScan, removeScan, stopScan, useAsked, useDoing, type Scan } from "@
 import { SureButton } from "@/parts";
 import { counted, moment } from "@/words";
 import OtherPage from "./OtherPage.vue";
+import { useClasses } from "@/school";
 
 /** A file: how far it is read, and what a person has to do. */
 const props = defineProps<{ scan: Scan }>();
+const classes = useClasses();
 const emit = defineEmits<{ changed: [] }>();
 
 const running = computed(() => ["coming", "waiting", "reading"].includes(props.scan.state));
@@ -64,6 +66,7 @@ const change = (what: () => Promise<unknown>): Promise<boolean> =>
           What the answers say
         </BButton>
         <SureButton
+          v-if="classes.current?.right !== 'teaching'"
           title="Remove this file?"
           does="Remove it"
           size="sm"

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { ref } from "vue";
 import FieldGroup from "./FieldGroup.vue";
+import PresentPassword from "./PresentPassword.vue";
 
 /** A button for what can never be taken back: the name has to be typed once more, after a copy was offered. */
 const props = defineProps<{
@@ -8,15 +9,24 @@ const props = defineProps<{
   name: string;
   title: string;
   /** Erases it; false where it was refused. */
-  act: (typed: string) => Promise<boolean>;
+  act: (typed: string, present: string) => Promise<boolean>;
   wrong: string;
   busy: boolean;
+  /** Whether the present password is wanted as well. */
+  confirm?: boolean;
+  wrongPassword?: string;
 }>();
 const open = ref(false);
 const typed = ref("");
+const present = ref("");
 
 async function erase(): Promise<void> {
-  if (await props.act(typed.value)) open.value = false;
+  if (await props.act(typed.value, present.value)) open.value = false;
+}
+
+function forget(): void {
+  typed.value = "";
+  present.value = "";
 }
 </script>
 
@@ -27,7 +37,7 @@ async function erase(): Promise<void> {
     :title="title"
     ok-title="Erase for good"
     ok-variant="danger"
-    :ok-disabled="busy || typed.trim() !== name"
+    :ok-disabled="busy || typed.trim() !== name || (confirm && !present)"
     cancel-title="Keep"
     cancel-variant="outline-primary"
     focus="cancel"
@@ -35,13 +45,14 @@ async function erase(): Promise<void> {
     no-animation
     no-header-close
     teleport-to="body"
-    @hidden="typed = ''"
+    @hidden="forget"
     @ok.prevent="erase"
   >
     <slot name="says" />
     <FieldGroup :id="`erase-${name}`" v-slot="{ state }" :label="`Type ${name} to erase`" :wrong="wrong">
       <BFormInput :id="`erase-${name}`" v-model="typed" autocomplete="off" :state="state" />
     </FieldGroup>
+    <PresentPassword v-if="confirm" :id="`present-${name}`" v-model="present" :wrong="wrongPassword" />
   </BModal>
 </template>
 

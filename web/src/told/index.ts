@@ -9,6 +9,7 @@ export { countsInWords, STATES } from "./states";
 export { SLIPS, VERDICTS } from "./verdicts";
 export { seem } from "./wording";
 export { useJustRemoved } from "./removed";
+export { erasureWords, sinceToday } from "./erasures";
 export { default as LeftToWrite } from "./LeftToWrite.vue";
 export { default as PagePreview } from "./PagePreview.vue";
 export { default as PrintHow } from "./PrintHow.vue";

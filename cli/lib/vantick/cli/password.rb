@@ -14,7 +14,7 @@ module Vantick
 
         store = Server::Store::Database.open(path)
         account = store.teachers.find(name)
-        Server::Access::SignIn.set_password(store, account[:id], asked(account[:login]))
+        Server::Access::Passwords.set(store, account[:id], asked(account[:login]))
         @output.puts "#{account[:login]} signs in with the new password from now on, and is signed out everywhere."
       ensure
         store&.close

@@ -22,6 +22,11 @@ module Vantick
       # Seconds for what still runs when it is stopped.
       LAST_ANSWERS = 5
       PORTS = (1..65_535)
+      LEFT_BEHIND = <<~WORDS.chomp
+        There is no school in %<path>s, but there are copies of one. The newest has %<children>d children: %<copy>s
+        To go on with it:    bin/vantick restore %<copy>s
+        To start a new school beside it:    %<command>s --new
+      WORDS
 
       # @param environment [Hash{String => String}] `VANTICK_HOST`, `VANTICK_PORT`, `VANTICK_DB`, `VANTICK_ADDRESS`,
       #   `VANTICK_PROXY`, `VANTICK_TIME_ZONE` and `VANTICK_COMMAND`, as there are
@@ -42,7 +47,7 @@ module Vantick
         File.umask(0o077)
         Store::SchoolDay.zone = @environment["VANTICK_TIME_ZONE"]
         proxies = Http::Caller.proxies(@environment["VANTICK_PROXY"])
-        check_free
+        check
         ENV["VANTICK_ADDRESS"] ||= room if room
         store = Store::Database.open(@path)
         workers = Work::WorkerProcess.start(store)
@@ -57,6 +62,11 @@ module Vantick
 
       private
 
+      def check
+        check_free
+        check_school
+      end
+
       def port(text)
         number = Integer(text, 10, exception: false)
         return number if PORTS.cover?(number)
@@ -64,10 +74,20 @@ module Vantick
         raise Refused, "The port must be a number from #{PORTS.min} to #{PORTS.max}, such as 4567: #{text.inspect} is none."
       end
 
+      # Copies without the file that they are of: it was moved, or the disk is another. Nobody's school begins anew by mistake.
+      def check_school
+        return if @environment["VANTICK_NEW"] == "yes"
+
+        copy, children = Work::Copies.left_behind(@path)
+        raise Refused, format(LEFT_BEHIND, path: @path, copy:, children:, command:) if copy
+      end
+
+      def command = @environment.fetch("VANTICK_COMMAND", "bin/start")
+
       def check_free
         TCPServer.new(@host, @port).close
       rescue SystemCallError, SocketError => e
-        again = "#{@environment.fetch('VANTICK_COMMAND', 'bin/start')} --port 4568"
+        again = "#{command} --port 4568"
         raise Refused, "Vantick cannot listen on #{@host}, port #{@port} (#{e.class.name.split('::').last}). " \
                        "Try another, such as: #{again}"
       end

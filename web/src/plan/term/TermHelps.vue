@@ -1,6 +1,6 @@
 <script setup lang="ts">
-import { ref } from "vue";
-import { readHelps, useDoing, useFacts, type ForecastPoint, type Help } from "@/api";
+import { computed, ref } from "vue";
+import { readHelps, useDoing, useFacts, type ForecastPoint, type Help, type Working } from "@/api";
 import { helpWords } from "./words";
 
 /** What would help most to reach the aim, each with what would come of it. */
@@ -9,7 +9,14 @@ const props = defineProps<{ classId: number; aim: ForecastPoint; children: numbe
 const facts = useFacts();
 const helps = ref<Help[] | null>(null);
 const { busy, trouble, doing } = useDoing();
-const look = (): Promise<boolean> => doing(async () => (helps.value = await readHelps(props.classId)));
+const now = ref<Working | null>(null);
+const look = (): Promise<boolean> =>
+  doing(async () => (helps.value = await readHelps(props.classId, (told) => (now.value = told))));
+/** How far it is: each way is a forecast of its own. */
+const far = computed(() => {
+  if (now.value?.of) return `Trying what would help: ${now.value.done} of ${now.value.of}`;
+  return now.value?.ahead ? `Waiting for ${now.value.ahead} before this…` : "Trying what would help…";
+});
 const more = (help: Help): string => {
   const by = help.likely - props.aim.likely;
   if (by > 0) return `about ${help.likely} of ${props.children}, ${by} more`;
@@ -21,7 +28,7 @@ const more = (help: Help): string => {
   <div>
     <p v-if="trouble" role="alert" class="field-error">{{ trouble }}</p>
     <BButton v-if="!helps" variant="outline-primary" size="sm" :disabled="busy" @click="look">
-      {{ busy ? "Trying what would help…" : "What would help?" }}
+      {{ busy ? far : "What would help?" }}
     </BButton>
     <ul v-else class="list-unstyled d-grid gap-1 p-0 m-0" aria-label="What would help">
       <li v-for="help in helps" :key="help.id + help.step">

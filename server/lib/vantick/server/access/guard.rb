@@ -8,6 +8,8 @@ module Vantick
       class Guard
         SIGN_IN = "Sign in first."
         SIT_DOWN = "Join with the class code first."
+        # The field for the password of who asks.
+        PRESENT = "present_password"
         # What a device is told that had a seat.
         LOST = { moved: "You sit at another device now. Was that not you? Tell your teacher.",
                  away: "Your teacher has ended your seat here. You can join again." }.freeze
@@ -53,10 +55,32 @@ module Vantick
           right = env.fetch(Access::WithStore::KEY).teachers.check_owned(account, named(request))
           return refuse(403, TOO_LITTLE.fetch(right)) unless enough?(right, request.operation)
 
-          @app.call(env)
+          confirmed(env, account, request) || noted(env, account, request)
         rescue Store::Missing => e
           Http::Problem.new(404, e.message, field: e.field).to_a
         end
+
+        # What cannot be taken back, or gives away everything, wants the present password once more (`x-confirm`).
+        # @return [Array, nil] the refusal
+        def confirmed(env, account, request)
+          return unless request.operation["x-confirm"]
+
+          status, words = Passwords.confirm(env, account, request.body[PRESENT])
+          Http::Problem.new(status, words, field: PRESENT).to_a if words
+        end
+
+        # What a school has to be able to tell is written down where it was done (`x-journal`).
+        def noted(env, account, request)
+          event = request.operation["x-journal"] or return @app.call(env)
+          store = env.fetch(Access::WithStore::KEY)
+          class_id = named(request)["class_id"] || of_check(store, named(request)["check_id"])
+          answer = @app.call(env)
+          told = named(request)
+          store.journal.add(event, account_id: account, class_id:, to_account_id: told["account_id"]) if answer.first < 300
+          answer
+        end
+
+        def of_check(store, check_id) = check_id && store.db[:checks].where(id: check_id).get(:class_id)
 
         # All that a request names, wherever it names it: in its path, its query or its body.
         def named(request)

@@ -15,6 +15,8 @@ module Vantick
         TEACHER = "vantick.teacher"
         # The account's class, for what is done with it outside a request.
         ACCOUNTS = "vantick.accounts"
+        # The wrong passwords so far.
+        GUESSES = "vantick.guesses"
 
         # Wrong passwords for one name from one device, and from one device for any: so many are free, then come seconds of
         # rest that grow up to the last number (judgement: a slip costs nothing, guessing does). Nobody can lock another out.
@@ -50,6 +52,7 @@ module Vantick
 
           def pass(request, rodauth, env, guesses)
             env[ACCOUNTS] = rodauth.class
+            env[GUESSES] = guesses
             env[TEACHER] = rodauth.session_value if rodauth.logged_in? && rodauth.currently_active_session?
             request.on(PREFIX) { request.rodauth } if ROUTES.include?(request.path)
           rescue Sequel::Error, Store::Busy
@@ -124,22 +127,6 @@ module Vantick
               end
             end
           end
-        end
-
-        # Another password, without the one there was; every session of the account ends.
-        # @param store [Store::Database]
-        # @param account_id [Integer]
-        # @param password [String]
-        # @raise [Core::Error] where it is none that could be chosen on screen
-        def self.set_password(store, account_id, password)
-          wrong = accounts(store).internal_request_eval(account_id:) do
-            next password_requirement_message.to_s unless password_meets_requirements?(password)
-
-            set_password(password)
-            remove_all_active_sessions
-            nil
-          end
-          raise Core::Error.new(wrong, field: :password) if wrong
         end
 
         # @param wait [Integer] seconds

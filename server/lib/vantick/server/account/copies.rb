@@ -7,7 +7,7 @@ module Vantick
     module Account
       # A copy of the school's file, to be kept somewhere else. It holds everybody's classes: only whoever made the school gets it.
       class Copies < Resource
-        get "/api/school/copy.sqlite3" do
+        post "/api/school/copies" do
           refuse(403, "Only whoever made the school here can take a copy of all of it.", nil) unless store.school.keeper == teacher
 
           content_type "application/vnd.sqlite3"

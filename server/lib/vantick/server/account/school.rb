@@ -6,9 +6,7 @@ module Vantick
       # The school as a whole, for whoever made it: who has an account, and its copies.
       class School < Resource
         get "/api/school" do
-          found = { keeper: keeper?, accounts: [], copied_at: nil, copies: [] }
-          found.update(accounts: store.school.accounts, copied_at: store.school.copied_at, copies: Work::DailyCopies.all(store)) if keeper?
-          answer_json(found)
+          answer_json({ keeper: keeper?, **(keeper? ? whole : NOTHING) })
         end
 
         post "/api/accounts/:account_id/removal" do
@@ -21,11 +19,20 @@ module Vantick
         end
 
         post "/api/accounts/:account_id/password" do
-          Access::SignIn.set_password(store, known, sent[:password])
+          Access::Passwords.set(store, known, sent[:password])
           accounts
         end
 
+        # What everybody else is told.
+        NOTHING = { accounts: [], copied_at: nil, copies: [], proved: nil, journal: [], erasures: nil }.freeze
+
         private
+
+        def whole
+          { accounts: store.school.accounts, copied_at: store.school.copied_at, copies: Work::DailyCopies.all(store),
+            proved: store.school.proved_copy, journal: store.journal.last,
+            erasures: Views::JobView.jobs(store, Work::Erasure::KIND, class_id: nil) }
+        end
 
         def keeper? = store.school.keeper == teacher
 

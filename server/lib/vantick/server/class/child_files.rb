@@ -25,10 +25,15 @@ module Vantick
           keep_id(school_class, child_id, file.source_id)
           return if file.answers.empty?
 
-          items = file.answers.map { |one| { **one.item, child_id: } }
-          about = file.answers.last.item.slice(:step, :task)
-          check = store.checks.add(class_id: school_class.id, **about, items:, made_at: file.answers.last.at)
+          check = made(school_class, child_id, file.answers)
           check.items.zip(file.answers).each { |item, one| keep(item, one, child_id, school_class.wording) }
+        end
+
+        # What was asked then, as one check.
+        def made(school_class, child_id, answers)
+          items = answers.map { |one| { **one.item, child_id: } }
+          last = answers.last
+          store.checks.add(class_id: school_class.id, **last.item.slice(:step, :task), items:, made_at: last.at)
         end
 
         # The school's own id goes along, where nobody of the class has it.
@@ -41,12 +46,15 @@ module Vantick
         # Marked anew by the class's ways; the teacher's ruling stays, and so does what was tried second.
         def keep(item, one, child_id, conventions)
           mark = ->(text) { Core::Marking::Marker.mark(task: one.task, time: one.time, text:, said: one.said, conventions:) }
-          given = ->(text) { { uuid: SecureRandom.uuid, item_id: item.id, child_id:, answer: text } }
-          first = given[one.text]
+          first = given(item, child_id, one.text)
           store.answers.add_first(first, mark[one.text], answered_at: one.at)
-          one.tries.each { |tried| store.turns.add_try(given[tried[:answer]], mark[tried[:answer]], answered_at: tried[:answered_at]) }
-          store.answers.overrule(first[:uuid], one.ruling[:verdict], ruled_at: one.ruling[:ruled_at]) if one.ruling
+          one.tries.each { |text, answered_at| store.turns.add_try(given(item, child_id, text), mark[text], answered_at:) }
+          rule(first[:uuid], one.ruling)
         end
+
+        def given(item, child_id, answer) = { uuid: SecureRandom.uuid, item_id: item.id, child_id:, answer: }
+
+        def rule(uuid, ruling) = ruling && store.answers.overrule(uuid, ruling[:verdict], ruled_at: ruling[:ruled_at])
       end
     end
   end

@@ -5,6 +5,9 @@ module Vantick
     module Classes
       # Names of children and classes as they were typed: made tidy, and none too like another.
       module Names
+        # Hidden signs by which letters are read in another direction than they are typed (Unicode, UAX 9).
+        TURNS = /[\u061C\u200E\u200F\u202A-\u202E\u2066-\u2069]/
+
         private
 
         def tidy(text) = text.scrub("").gsub(/[[:space:][:cntrl:]]+/, " ").strip
@@ -15,6 +18,8 @@ module Vantick
         # @raise [Core::Error]
         def check_names(names, field, beside: [])
           unfit("Name number #{names.index('') + 1} is empty.", field) if names.include?("")
+          turned = names.find { |name| name.match?(TURNS) }
+          unfit("#{turned.gsub(TURNS, '')} holds hidden signs that turn the direction of letters: type the name again.", field) if turned
 
           same = (beside + names).group_by { |name| Core::Wording::ChildNames.folded(name) }.values
           same = same.find { |some| some.length > 1 && names.include?(some.last) } or return
@@ -23,7 +28,10 @@ module Vantick
         end
 
         def class_name(text)
-          tidy(text).tap { |name| unfit("Give the class a name.", :name) if name.empty? }
+          name = tidy(text)
+          unfit("Give the class a name.", :name) if name.empty?
+          unfit("The name holds hidden signs that turn the direction of letters: type it again.", :name) if name.match?(TURNS)
+          name
         end
       end
     end

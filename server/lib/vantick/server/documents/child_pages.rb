@@ -30,7 +30,8 @@ module Vantick
 
         def write
           title = format(TEXT[:title], name: @copy[:name])
-          @pdf = Prawn::Document.new(page_size: "A4", margin: 48, compress: true, info: { Title: title, Author: "Vantick", Creator: "Vantick" })
+          @pdf = Prawn::Document.new(page_size: "A4", margin: 48, compress: true,
+                                     info: { Title: title, Author: "Vantick", Creator: "Vantick" })
           @pdf.font_families.update("Andika" => { normal: Letters::FILES.fetch(false), bold: Letters::FILES.fetch(true) })
           @pdf.font "Andika"
           heading(title, 18)

@@ -15,7 +15,7 @@ module Vantick
         AHEAD = 86_400
         # An answer of the file with what it was asked.
         # @!attribute ruling [Hash, nil] `verdict` and `ruled_at`
-        # @!attribute tries [Array<Hash>] `answer` and `answered_at`
+        # @!attribute tries [Array<Array(String, String)>] an answer, and when
         Asked = Struct.new(:step, :task, :time, :text, :at, :said, :mistake, :ruling, :tries) do
           # @return [Hash] the item that was asked
           def item = { time: time.to_s, step: step.id.to_s, task: task.id.to_s, said:, misreading: mistake }
@@ -68,7 +68,7 @@ module Vantick
         def tries(answer)
           answer.fetch("tries", []).map do |one|
             check_moment(one["answered_at"])
-            { answer: one["answer"], answered_at: one["answered_at"] }
+            one.values_at("answer", "answered_at")
           end
         end
 

@@ -11,6 +11,8 @@ module Vantick
       module DaysOff
         # Bytes of a file, and repetitions that are looked at (judgement).
         LONGEST = 2_000_000
+        # Days that are left out of repeated events, in all (judgement: ten years of two a week).
+        MOST_LEFT_OUT = 1000
         MOST = 500
         # Days that one event lasts at most, to look for those that began before the term.
         LONGEST_SPAN = 92
@@ -33,12 +35,21 @@ module Vantick
           # A calendar begins with its own line, so that nothing else is taken for an empty one.
           def events(text)
             plain = text.encode("UTF-8", invalid: :replace).delete_prefix("\uFEFF")
+            check_left_out(plain)
             calendars = plain.match?(/^BEGIN:VCALENDAR/i) ? Icalendar::Calendar.parse(plain) : []
             raise Core::Error.new("This is no calendar file: choose one that ends in .ics.", field: :content) if calendars.empty?
 
             calendars.flat_map(&:events)
           rescue ArgumentError, NoMethodError, Icalendar::Parser::ParseError
             raise Core::Error.new("This calendar file is damaged: save it anew, then choose it again.", field: :content)
+          end
+
+          # The package takes as long as there are pairs of these.
+          def check_left_out(plain)
+            days = plain.gsub(/\r?\n[ \t]/, "").scan(/^EXDATE[^\r\n]*/i).sum { |line| line.count(",") + 1 }
+            return if days <= MOST_LEFT_OUT
+
+            raise Core::Error.new("This calendar leaves out #{days} days of repeated events: export fewer years of it.", field: :content)
           end
 
           def sorted(event, wanted, found, unread)

@@ -19,7 +19,7 @@ module Vantick
         end
 
         def call(env)
-          most = most(env["PATH_INFO"])
+          most = most(env["PATH_INFO"].to_s.b)
           return @app.call(env) if env["CONTENT_LENGTH"].to_i <= most
 
           Problem.new(413, "The request has #{env['CONTENT_LENGTH']} bytes: at most #{most} can be taken.", field: :body).to_a

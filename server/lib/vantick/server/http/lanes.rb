@@ -3,10 +3,10 @@
 module Vantick
   module Server
     module Http
-      # Children at desks come first. Whatever else is asked has a few places at a time, waits for one of them no longer than a moment, and
-      # gives way while it is worked on.
+      # Children at desks come first, and whoever signs in. Whatever else is asked has a few places at a time, waits for one of them no
+      # longer than a moment, and gives way while it is worked on.
       class Lanes
-        DESK = "/api/desk/"
+        FIRST = %r{\A/api/(desk|session|health)(/|\z)}
         # Pages and their files are sent, and work out nothing.
         API = "/api/"
         # Requests of teachers that are worked on at once, and those that wait for it; what comes beyond is asked to come again.
@@ -28,7 +28,7 @@ module Vantick
 
         def call(env)
           path = env["PATH_INFO"].to_s
-          return @app.call(env) if path.start_with?(DESK) || !path.start_with?(API)
+          return @app.call(env) if path.match?(FIRST) || !path.start_with?(API)
 
           take ? beside(env) : Problem.new(503, FULL).to_a.tap { |_, headers, _| headers["retry-after"] = "1" }
         end

@@ -57,7 +57,7 @@ module Vantick
         end
 
         def check_query(query)
-          decoded(query.tr("+", " ")) || refuse("What comes after the ? in the address cannot be read: open the page again.", :query)
+          decoded(query.b.tr("+", " ")) || refuse("What comes after the ? in the address cannot be read: open the page again.", :query)
           Rack::Utils.parse_nested_query(query)
         rescue Rack::QueryParser::ParameterTypeError, Rack::QueryParser::InvalidParameterError, Rack::QueryParser::QueryLimitError,
                RangeError
@@ -66,9 +66,11 @@ module Vantick
 
         # @return [String, nil] nothing where it is not in UTF-8, or holds what is no text
         def decoded(text)
+          # As bytes: a raw one that is no letter is no reason to fall.
+          text = text.b
           return if text.match?(ESCAPES)
 
-          plain = URI::DEFAULT_PARSER.unescape(text.b).force_encoding(Encoding::UTF_8)
+          plain = URI::DEFAULT_PARSER.unescape(text).force_encoding(Encoding::UTF_8)
           plain if plain.valid_encoding? && !plain.include?("\u0000")
         end
 

@@ -17,6 +17,9 @@ module Vantick
         # What a program needs to be found.
         KEPT = %w[PATH].freeze
 
+        # How much it gives way to everything else.
+        NICE = 10
+
         # It took too long, or too much.
         class TooMuch < StandardError; end
 
@@ -60,6 +63,7 @@ module Vantick
           @pid = spawn(environment, *command, in: File::NULL, out: input, err: File::NULL, chdir: folder, pgroup: true,
                                               unsetenv_others: true, umask: 0o077, rlimit_core: 0, rlimit_as: @limits[:memory],
                                               rlimit_cpu: @limits[:seconds], rlimit_fsize: @limits[:files])
+          Process.setpriority(Process::PRIO_PROCESS, @pid, NICE)
         ensure
           input&.close
         end
@@ -82,7 +86,7 @@ module Vantick
         def well?
           pid = @pid
           @pid = nil
-          patiently { Process.wait2(pid).last.success? }
+          patiently { Process.wait2(pid).last.exitstatus&.zero? || false }
         ensure
           end_group(pid)
         end

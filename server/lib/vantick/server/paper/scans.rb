@@ -8,8 +8,11 @@ module Vantick
     module Paper
       # Files from a copier or a phone: they come in by parts, are read beside the requests, and say how far that is.
       class Scans < Resource
-        # Bytes of a file.
+        # Bytes of a file; and files that are not whole yet, with their bytes (judgement: what a school's copiers send in a minute).
         MOST = 100_000_000
+        COMING = 12
+        MOST_COMING = 400_000_000
+        BUSY = "Many files are on their way just now: wait until they are in, or remove one that stands still."
 
         get "/api/classes/:class_id/scans" do
           scans = store.scans.of_class(input[:class_id]).map { |scan| told(scan) }
@@ -29,11 +32,13 @@ module Vantick
           packages = Pages::Tools.missing
           unfit(format(Pages::Unpacked::WORDS["missing"], packages: packages.join(", ")), :name) if packages.any?
 
-          answer_json(told(store.scans.add(class_id: input[:class_id], **sent.slice(:name, :bytes), made_at: now)), code: 201)
+          check_room
+          name = sent[:name].gsub(/[[:cntrl:]]/, " ").strip
+          answer_json(told(store.scans.add(class_id: input[:class_id], name:, bytes: sent[:bytes], made_at: now)), code: 201)
         end
 
         put "/api/scans/:scan_id/parts" do
-          scan = store.scans.receive(input[:scan_id], sent[:at], sent[:data].unpack1("m"))
+          scan = store.uploads.receive(input[:scan_id], sent[:at], sent[:data].unpack1("m"))
           read if scan.state == "waiting"
           answer_json(told(scan))
         end
@@ -59,6 +64,11 @@ module Vantick
         end
 
         private
+
+        def check_room
+          files, bytes = store.uploads.coming
+          unfit(BUSY, :bytes) if files >= COMING || bytes + sent[:bytes] > MOST_COMING
+        end
 
         # The worker reads it, beside the requests.
         def read

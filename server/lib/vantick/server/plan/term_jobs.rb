@@ -5,8 +5,8 @@ require "digest"
 module Vantick
   module Server
     module Plan
-      # Forecasts of a term, and what would help: seconds of work, which the worker does beside the requests. What came of it is kept by what
-      # it depends on.
+      # Forecasts of a term, and what would help: seconds of work, which the worker does beside the requests. What came of it is kept
+      # by what it depends on.
       module TermJobs
         FORECAST = "forecast"
         HELPS = "helps"

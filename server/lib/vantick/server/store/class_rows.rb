@@ -7,12 +7,12 @@ module Vantick
       # asked, and the class of it has no name any more.
       module ClassRows
         # @!attribute tables [Hash{Symbol => Array<Symbol>}] tables and columns that it needs
-        # @!attribute find [Proc] of a database and the class's id: the rows
-        Place = Struct.new(:tables, :find) do
+        # @!attribute rows [Proc] of a database and the class's id: the rows
+        Place = Struct.new(:tables, :rows) do
           # @return [Boolean] whether a database has it: one of an older Vantick may not
           def in?(database) = tables.all? { |table, names| database.table_exists?(table) && (names - database[table].columns).empty? }
 
-          def delete(database, id) = find.call(database, id).delete
+          def delete(database, id) = rows.call(database, id).delete
         end
 
         OF_DESKS = ->(table) { ->(db, id) { db[table].where(desk_id: db[:desks].where(class_id: id).select(:id)) } }

@@ -108,6 +108,9 @@ module Vantick
         # @return [Scans]
         def scans = Scans.new(db, path)
 
+        # @return [Uploads]
+        def uploads = Uploads.new(db, scans)
+
         # @return [School]
         def school = School.new(db)
 
@@ -116,6 +119,9 @@ module Vantick
 
         # @return [Removed]
         def removed = Removed.new(db)
+
+        # @return [Journal]
+        def journal = Journal.new(db)
 
         # @return [Jobs]
         def jobs = Jobs.new(db)

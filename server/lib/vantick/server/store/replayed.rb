@@ -29,7 +29,7 @@ module Vantick
             return [{}, {}] unless File.exist?(path)
 
             SafeCopy.look(path) do |database|
-              [Erasing.new(database).erased, COUNTED.to_h { |kind, table| [kind, last(database, table)] }]
+              [Erasing.new(database).erased, COUNTED.transform_values { |table| last(database, table) }]
             end
           rescue Unusable
             [{}, {}]

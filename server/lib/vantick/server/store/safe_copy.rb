@@ -43,7 +43,8 @@ module Vantick
             fresh = part_of(path)
             open_for(copy) do |database|
               raise Unusable.new(:foreign, copy) unless SchoolFile.checked_version(database, copy).positive?
-              raise Failed, "#{copy} is of another school. Say --other-school if you mean it." unless other || same_school?(database, path)
+              raise Failed, "#{copy} is of another school. Say --other-school if you mean it." unless other || SameSchool.of?(database,
+                                                                                                                              path)
 
               write(database, fresh)
             end
@@ -69,14 +70,6 @@ module Vantick
             before
           ensure
             hold&.close
-          end
-
-          # @param database [Sequel::Database]
-          # @param path [String]
-          # @param version [Integer] that it is at
-          def before_upgrade(database, path, version)
-            to = in_folder(path, "before-upgrade-from-#{version}.sqlite3")
-            write(database, to) { |copy| copy[:schema_info].get(:version) == version } unless File.exist?(to)
           end
 
           # @param path [String] of the school's file
@@ -135,21 +128,11 @@ module Vantick
             FileUtils.rm_f(Dir["#{part}*"]) if part
           end
 
-          # Told by what sessions are sealed with, which every school makes for itself; a file that cannot be read is no objection.
-          def same_school?(database, path)
-            return true unless File.exist?(path)
-
-            secrets = [secret(database), open_for(path) { |there| secret(there) }].compact
-            secrets.uniq.length < 2
-          rescue Unusable
-            true
-          end
-
           # Parts of copies that were left when Vantick was stopped in the midst of one.
           # @param folder [String]
           def sweep(folder)
             Dir[File.join(folder, "*#{PART}*")].each do |part|
-              pid = part[/#{PART}(\d+)/, 1].to_i
+              pid = part[/#{PART}(\d+)/o, 1].to_i
               FileUtils.rm_f(part) unless File.exist?("/proc/#{pid}")
             end
           end
@@ -180,8 +163,6 @@ module Vantick
             left = free(File.dirname(to))
             raise Unusable.new(:full, to) if left && left < pages * size * 2
           end
-
-          def secret(database) = database.table_exists?(:secrets) ? database[:secrets].get(:secret) : nil
 
           def whole?(copy) = copy.fetch("PRAGMA integrity_check(1)").single_value == "ok"
 

@@ -35,22 +35,11 @@ module Vantick
         # @return [Array<Rows::Scan>] the last one first
         def of_class(class_id) = @db[:scans].where(class_id:).reverse(:id).map { |row| Rows::Scan.of(row) }
 
+        # @return [String] where files lie until they are read
+        attr_reader :folder
+
         # @return [String] where the file lies
         def file(id) = File.join(@folder, id.to_s)
-
-        # Another part of a file; once all is there it waits for its turn.
-        # @param data [String]
-        # @return [Rows::Scan]
-        def receive(id, from, data)
-          scan = find(id)
-          refuse("This part of the file does not follow the last one: send the file again.", :at) if from != scan.received
-          refuse("This is more than the file was said to have: send it again.", :data) if from + data.bytesize > scan.bytes
-
-          FileUtils.mkdir_p(@folder)
-          File.open(file(id), from.zero? ? "wb" : "ab") { |kept| kept.write(data) }
-          received = from + data.bytesize
-          update(id, received:, state: received == scan.bytes ? "waiting" : "coming")
-        end
 
         # @return [Hash, nil] the sheet of the stack that the demo class comes with, where there is one
         def made_up
@@ -172,13 +161,6 @@ module Vantick
           (old | half).each { |id| remove(id) }
         end
 
-        # Files that no row knows of any more.
-        def sweep
-          known = @db[:scans].select_map(:id).map(&:to_s)
-          files = File.directory?(@folder) ? Dir.children(@folder).grep(/\A\d+\z/) : []
-          (files - known).each { |name| FileUtils.rm_f(File.join(@folder, name)) }
-        end
-
         # @return [Array<Sequel::Dataset>] what belongs to files, the farthest first
         def self.rows(database, scans)
           pages = database[:scan_pages].where(scan_id: scans.select(:id))
@@ -186,8 +168,6 @@ module Vantick
         end
 
         private
-
-        def refuse(words, field) = raise(Core::Error.new(words, field:))
 
         def add_page(scan_id, page)
           row = page.slice(:number, :state, :words, :check_id, :child_id, :page, :picture)

@@ -41,7 +41,7 @@ module Vantick
             version = checked_version(database, path)
             return if version == newest
 
-            SafeCopy.before_upgrade(database, path, version) if version.positive?
+            copy_first(database, path, version) if version.positive?
             database.transaction do
               Sequel::IntegerMigrator.new(database, Database::MIGRATIONS, use_transactions: false).run
             end
@@ -67,6 +67,12 @@ module Vantick
           end
 
           private
+
+          # @param version [Integer] that the file is at
+          def copy_first(database, path, version)
+            to = SafeCopy.in_folder(path, "before-upgrade-from-#{version}.sqlite3")
+            SafeCopy.write(database, to) { |copy| copy[:schema_info].get(:version) == version } unless File.exist?(to)
+          end
 
           def version(database) = database.table_exists?(:schema_info) ? database[:schema_info].get(:version) : nil
         end

@@ -44,6 +44,7 @@ module Vantick
           @store.removed.forget_old(now)
           @store.lists_taken.forget_old(now)
           @store.jobs.forget_old(now)
+          @store.journal.forget_old(now)
           @store.scans.forget_old(now)
         end
 

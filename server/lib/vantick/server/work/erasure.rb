@@ -3,8 +3,8 @@
 module Vantick
   module Server
     module Work
-      # A child or a class is erased. Its rows go at once; everything else is a job, which is begun again at each start until nothing is left
-      # in any place: the file is written anew, and the child is taken out of each copy.
+      # A child or a class is erased. Its rows go at once; everything else is a job, which is begun again at each start until nothing is
+      # left in any place: the file is written anew, and the child is taken out of each copy.
       class Erasure
         KIND = "erasure"
         # Of what is looked through beside the places in the file: its log, files on their way, and temporary folders.
@@ -67,11 +67,13 @@ module Vantick
         def own_file
           Pages::Cut.pages(@store.db, @job.about.fetch(:cut, []))
           Store::Erasing.new(@store.db).rewrite || raise(Stopped, WORDS[:busy])
-          Copies.folders(@store).each { |folder| Store::ErasedList.new(folder, @store.school.sign).add(Store::Erasing.new(@store.db).erased) }
+          Copies.folders(@store).each do |folder|
+            Store::ErasedList.new(folder, @store.school.sign).add(Store::Erasing.new(@store.db).erased)
+          end
         end
 
         def files_beside
-          @store.scans.sweep
+          @store.uploads.sweep
           Copies.sweep(@store)
           Outside::LockedRoom.sweep
         end

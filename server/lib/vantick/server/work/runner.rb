@@ -55,7 +55,7 @@ module Vantick
         # Whoever wakes it between the last look and its end gets a thread anew.
         def following
           TURN.synchronize { @store.jobs.take(@kinds.keys).tap { |job| yield job.nil? } }
-        rescue Sequel::DatabaseError, Store::Busy
+        rescue Sequel::Error, Store::Busy
           @log.puts "Vantick: the school's file cannot be worked with, so work beside requests ends for now."
           nil
         end

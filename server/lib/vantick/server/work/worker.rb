@@ -40,7 +40,7 @@ module Vantick
         def watch
           Thread.new do
             loop { woken(@input.readpartial(64)) }
-          rescue EOFError, IOError
+          rescue IOError
             exit!(0)
           end
         end
@@ -70,7 +70,7 @@ module Vantick
           @store.jobs.resume
           @store.jobs.add(Pages::Queue::KIND, {}) if @store.scans.waiting?
           Copies.sweep(@store)
-          @store.scans.sweep
+          @store.uploads.sweep
           Outside::LockedRoom.sweep
         end
 

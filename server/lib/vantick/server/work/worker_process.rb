@@ -32,7 +32,7 @@ module Vantick
 
         # Something has come.
         def wake
-          @lock.synchronize { @inputs.values.each { |input| tell(input) } }
+          @lock.synchronize { @inputs.each_value { |input| tell(input) } }
           nil
         end
 

@@ -8,7 +8,7 @@ module Vantick
         module Held
           # Their ids, one after the other.
           module Ids
-            def self.any?(held, ids) = (held & ids).any?
+            def self.any?(held, ids) = held.intersect?(ids)
             def self.without(held, ids) = held - ids
             def self.of(_held, _id) = [{}]
           end
@@ -22,14 +22,14 @@ module Vantick
 
           # Groups, each with the ids of its children.
           module Groups
-            def self.any?(held, ids) = held.any? { |group| (group[:child_ids] & ids).any? }
+            def self.any?(held, ids) = held.any? { |group| group[:child_ids].intersect?(ids) }
             def self.without(held, ids) = held.map { |group| { **group, child_ids: group[:child_ids] - ids } }
             def self.of(held, id) = held.select { |group| group[:child_ids].include?(id) }.map { |group| group.except(:child_ids) }
           end
 
           # A sheet's settings, which may name those for whom it is.
           module Settings
-            def self.any?(held, ids) = (held[:child_ids].to_a & ids).any?
+            def self.any?(held, ids) = held[:child_ids].to_a.intersect?(ids)
             def self.without(held, ids) = { **held, child_ids: held[:child_ids] - ids }
             def self.of(held, _id) = [held.except(:child_ids)]
           end
@@ -43,8 +43,7 @@ module Vantick
               def without(held, ids)
                 left = held[:tables].transform_values { |rows| rows.reject { |row| ids.include?(row[:child_id]) } }
                 answers = left.fetch(:answers, []).map { |row| row[:id] }
-                left = left.transform_values { |rows| rows.select { |row| !row.key?(:answer_id) || answers.include?(row[:answer_id]) } }
-                { **held, tables: left.transform_values { |rows| rows.map { |row| row.key?(:child_ids) ? unnamed(row, ids) : row } } }
+                { **held, tables: left.transform_values { |rows| hanging(rows, answers).map { |row| unnamed(row, ids) } } }
               end
 
               def of(held, id)
@@ -53,6 +52,8 @@ module Vantick
               end
 
               private
+
+              def hanging(rows, answers) = rows.select { |row| !row.key?(:answer_id) || answers.include?(row[:answer_id]) }
 
               # Of a desk or a lesson for some of the class.
               def unnamed(row, ids)

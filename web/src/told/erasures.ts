@@ -1,0 +1,14 @@
+import type { Jobs } from "@/api";
+import { isoDay, today } from "@/words";
+
+type Job = Jobs["open"][number];
+
+/** How far an erasure is: "Erased: looked in 22 places, nothing left." */
+export function erasureWords(job: Job): string {
+  if (job.state === "done") return `Erased: looked in ${job.places ?? 0} places, nothing left.`;
+  if (job.trouble) return `Erased here; copies are not clean yet. ${job.trouble}`;
+  return job.of ? `Erasing from copies: ${job.done} of ${job.of}…` : "Erased here. Copies follow…";
+}
+
+/** What was done today is said yet. */
+export const sinceToday = (job: Job): boolean => isoDay(new Date(job.changed_at)) === today();
