@@ -87,7 +87,9 @@ RSpec.describe Vantick::Server::Check::Answers do
           item, child, = jobs.pop(true)
           body = JSON.generate(id: SecureRandom.uuid, item_id: item["id"], child_id: child["id"], answer: "qt8")
           headers = { "CONTENT_TYPE" => "application/json", "HTTP_COOKIE" => mine }
-          Rack::MockRequest.new(server).post("/api/checks/#{check['id']}/answers", **headers, input: body)
+          # As a page does: what Vantick has no time for is sent again, the same.
+          said = nil
+          said = Rack::MockRequest.new(server).post("/api/checks/#{check['id']}/answers", **headers, input: body) until said&.status == 201
         end
       rescue ThreadError
         nil

@@ -196,11 +196,10 @@ RSpec.describe "Paper that is read" do
     expect(darkness(left.first[:picture].to_s, JSON.parse(rows.last[:corners]))).to be > 0.005
   end
 
-  # @return [String] a JPEG with one sheet above the other, as large as a page is read
+  # @return [String] a JPEG with one sheet beside the other, as large as a page is read
   def both(sheets)
-    above, below = sheets.map { |jpeg| Vips::Image.new_from_buffer(jpeg, "") }
-    half = ->(image) { image.thumbnail_image(1240, height: 877).gravity(:north, 1240, 877, extend: :white) }
-    half[above].join(half[below], :vertical).jpegsave_buffer(Q: 80)
+    left, right = sheets.map { |jpeg| Vips::Image.new_from_buffer(jpeg, "") }
+    left.join(right, :horizontal).thumbnail_image(1754).jpegsave_buffer(Q: 95)
   end
 
   # @return [Float] the share of dark points within four corners

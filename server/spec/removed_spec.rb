@@ -97,7 +97,7 @@ RSpec.describe Vantick::Server::Store::Removed do
     store.removed.forget_old(Time.now + (31 * 86_400))
     expect(removed).to eq([])
     delete("/api/checks/#{make_check(school_class)['id']}")
-    post("#{path}/erasure", { name: school_class["name"] })
+    post("#{path}/erasure", { name: school_class["name"], present_password: ApiHelpers::PASSWORD })
     expect(store.db[:removed].count).to eq(0)
   end
 

@@ -53,6 +53,10 @@ module Vantick
       }.freeze
     end
 
+    # What is made before anybody asks, at the start and as a day begins.
+    # @param store [Store::Database]
+    def self.make_ready(store) = Plan::Ladders.make_all(store)
+
     # @param store [Store::Database]
     # @param web [String] the folder of the built front end
     # What never changes, and what a whole class waits for at once, is checked against the contract by the specs, all else at

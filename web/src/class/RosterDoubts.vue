@@ -19,12 +19,14 @@ const last = (child: Candidate): string =>
   child.last ? `last clock ${child.last.time}, ${moment(child.last.at)}` : "no answers yet";
 const left = (child: Candidate): string => (child.left_at ? `, left on ${moment(child.left_at)}` : "");
 
+/** One child may be it, or one of several: then each is named. */
 function options(doubt: Doubt) {
+  const named = doubt.children.length > 1;
   return [
     { value: null as number | null, text: "Another child" },
     ...doubt.children.map((child) => ({
       value: child.id as number | null,
-      text: `The same child as ${child.name} (${last(child)}${left(child)})`,
+      text: named ? `The same as ${child.name}` : "The same child",
     })),
   ];
 }
@@ -53,12 +55,15 @@ function all(): void {
       All of them are the same
     </BButton>
     <ul class="list-unstyled m-0 d-grid gap-2">
-      <li v-for="doubt in doubts" :key="doubt.at" class="d-grid gap-1">
-        <label :for="`same-${doubt.at}`" class="fw-bold">{{ doubt.name }}</label>
-        <BFormSelect
-          :id="`same-${doubt.at}`"
+      <li v-for="doubt in doubts" :key="doubt.at" class="d-grid">
+        <strong :id="`same-${doubt.at}`">{{ doubt.name }}</strong>
+        <span v-for="child in doubt.children" :key="child.id" class="quiet">
+          {{ child.name }} here: {{ last(child) }}{{ left(child) }}
+        </span>
+        <BFormRadioGroup
           :model-value="same[doubt.at] ?? null"
           :options="options(doubt)"
+          :aria-labelledby="`same-${doubt.at}`"
           @update:model-value="say(doubt.at, $event as number | null)"
         />
       </li>

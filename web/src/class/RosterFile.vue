@@ -121,7 +121,7 @@ async function take(): Promise<void> {
 
 <template>
   <BCard>
-    <h2>A list from another program</h2>
+    <h2 class="mt-0">A list from another program</h2>
     <p class="quiet">A OneRoster bundle, a table (CSV), or names one under the other.</p>
     <form novalidate @submit.prevent="take">
       <FieldGroup id="roster" v-slot="{ state }" label="File" :wrong="wrong('file')">
@@ -148,6 +148,12 @@ async function take(): Promise<void> {
           <BFormSelect id="roster-names" v-model="names" :options="NAMES" @update:model-value="look" />
         </FieldGroup>
       </template>
+      <RosterDoubts
+        v-if="change"
+        v-model="same"
+        :doubts="change.doubts"
+        @update:model-value="doing(preview)"
+      />
       <div v-if="change" role="status">
         <dl class="change d-grid cols-auto-1 row-gap-1 column-gap-075">
           <template v-if="change.added.length">
@@ -169,7 +175,6 @@ async function take(): Promise<void> {
           <dt>As before</dt>
           <dd>{{ countedChildren(change.same) }}</dd>
         </dl>
-        <RosterDoubts v-model="same" :doubts="change.doubts" @update:model-value="doing(preview)" />
         <BFormCheckbox
           v-if="change.gone.length"
           v-model="gone"
@@ -230,7 +235,7 @@ async function take(): Promise<void> {
 
 <style scoped>
 h2 {
-  margin: 0 0 0.6rem;
+  margin-bottom: 0.6rem;
 }
 
 dd {

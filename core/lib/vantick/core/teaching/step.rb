@@ -141,11 +141,17 @@ module Vantick
 
         # @param task [Task]
         # @return [Array<Misreading>] those that its times can show; looked up by the thousand, so kept
-        def misreadings(task) = Step.showing[[id, task.id]] ||= Reading::Misreading.showing(pool_for(task), task).freeze
+        # @raise [UnknownName] where the task is not for this step
+        def misreadings(task)
+          Step.showing[[id, task.id]] ||= (pool_for(task) && SHOWING.dig(id, task.id).map { |one| Reading::Misreading.find(one) }).freeze
+        end
 
         # @param misreading [Misreading]
         # @return [Boolean] whether it can show in what is asked here
         def shows?(misreading) = tasks.any? { |task| misreadings(task).include?(misreading) }
+
+        # Which misreadings the times of a step can show, by step and task: made by `bin/tables`, as it takes a second to work out.
+        SHOWING = Facts::DataFile.load("showing")
 
         def self.showing = @showing ||= {}
 

@@ -9,9 +9,10 @@ module Vantick
         FIRST = %r{\A/api/(desk|session|health)(/|\z)}
         # Pages and their files are sent, and work out nothing.
         API = "/api/"
-        # Requests of teachers that are worked on at once, and those that wait for it; what comes beyond is asked to come again.
+        # Requests of teachers that are worked on at once, and those that wait for it (judgement: four pages that open at once, six each);
+        # what comes beyond is asked to come again.
         PLACES = 2
-        WAITING = 6
+        WAITING = 24
         # Seconds that one waits (judgement: a page asks again by itself).
         PATIENCE = 10
         # How much a teacher's request gives way: a desk's turn comes after a quarter of the time.

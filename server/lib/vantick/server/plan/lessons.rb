@@ -6,7 +6,7 @@ module Vantick
       # Lessons of a class: planned, changed, copied, given.
       class Lessons < Resource
         get "/api/classes/:class_id/ladder" do
-          answer_json(LadderView.ladder(standing(input[:class_id])))
+          answer_json(Ladders.of(store, store.classes.find(input[:class_id])))
         end
 
         get "/api/classes/:class_id/lessons" do

@@ -10,8 +10,6 @@ module Vantick
 
         # @return [Store::Rows::Term]
         attr_reader :term
-        # @return [Core::Teaching::ClassStanding]
-        attr_reader :standing
         # @return [Integer] the Julian day of today
         attr_reader :today
 
@@ -24,8 +22,11 @@ module Vantick
           @term = term
           @now = now
           @today = today
-          @standing = Store::Standings.of(store.classes.find(term.class_id), store, today:)
         end
+
+        # Worked out where it is asked for: a plan that holds is shown without it.
+        # @return [Core::Teaching::ClassStanding]
+        def standing = @standing ||= Store::Standings.of(@store.classes.find(term.class_id), @store, today: @today)
 
         # @return [Store::Rows::TermPlan] the one that holds, made anew where more is known of the class; not within a day that has begun
         def current

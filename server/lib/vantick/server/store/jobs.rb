@@ -51,6 +51,20 @@ module Vantick
           row && Rows::Job.of(row)
         end
 
+        # What was worked out before of the same, by what it depends on.
+        # @param key [String]
+        # @return [Object, nil] plain data
+        def result(key) = @db[:jobs].where(key:, state: "done").get(:result)&.then { |text| JSON.parse(text, symbolize_names: true) }
+
+        # Keeps what was worked out, in the place of the last of its kind.
+        # @param result [Object] plain data
+        def keep(kind, key, result, class_id:)
+          @db.transaction do
+            @db[:jobs].where(kind:, class_id:).delete
+            finish(add(kind, {}, key:, class_id:).id, result)
+          end
+        end
+
         # @param job [Rows::Job]
         # @return [Integer] how many are before it
         def ahead_of(job)

@@ -128,15 +128,6 @@ module Vantick
             FileUtils.rm_f(Dir["#{part}*"]) if part
           end
 
-          # Parts of copies that were left when Vantick was stopped in the midst of one.
-          # @param folder [String]
-          def sweep(folder)
-            Dir[File.join(folder, "*#{PART}*")].each do |part|
-              pid = part[/#{PART}(\d+)/o, 1].to_i
-              FileUtils.rm_f(part) unless File.exist?("/proc/#{pid}")
-            end
-          end
-
           # @param folder [String]
           # @return [Integer, nil] bytes that are free there; nothing where it cannot be told
           def free(folder)

@@ -1,5 +1,7 @@
 # frozen_string_literal: true
 
+require "digest"
+
 module Vantick
   module Server
     module Store
@@ -15,6 +17,18 @@ module Vantick
           lessons = lessons(store, school_class[:id])
           made_of = [answers, lessons, today, school_class.slice(:children, :conventions)]
           KEPT.of([store.object_id, school_class[:id]], made_of) { made(school_class, answers, lessons, today) }
+        end
+
+        # What all that is said of a class depends on; it costs hardly anything to ask.
+        # @param school_class [Rows::SchoolClass]
+        # @return [String]
+        def self.key(kind, school_class, store, today:)
+          ids = school_class.children.map { |child| child[:id] }
+          answers = store.db[:answers].where(child_id: ids)
+          rulings = store.db[:overrules].where(answer_id: answers.select(:id)).max(:id)
+          known = [kind, school_class.id, ids, school_class.conventions, today, answers.count, answers.max(:id), rulings,
+                   lessons(store, school_class.id).map { |lesson| [lesson.step.id, lesson.day] }]
+          Digest::SHA256.hexdigest(known.inspect)
         end
 
         # Of one child alone, also one who left the class.

@@ -23,9 +23,12 @@ module Vantick
             (found + beside).sort.select { |file| Store::SameSchool.of?(store.db, file) }
           end
 
-          # Takes away what was left half made.
+          # Takes away the parts of copies that were left when Vantick was stopped in the midst of one.
           # @param store [Store::Database]
-          def sweep(store) = [*folders(store), File.dirname(store.path)].each { |folder| Store::SafeCopy.sweep(folder) }
+          def sweep(store)
+            parts = [*folders(store), File.dirname(store.path)].flat_map { |folder| Dir[File.join(folder, "*#{Store::SafeCopy::PART}*")] }
+            parts.each { |part| FileUtils.rm_f(part) unless File.exist?("/proc/#{maker(part)}") }
+          end
 
           # A school's file that is not there, or holds nothing, beside copies of it is no new school.
           # @param path [String]
@@ -42,6 +45,9 @@ module Vantick
           end
 
           private
+
+          # @return [Integer] the process that made a part
+          def maker(part) = part[/#{Regexp.escape(Store::SafeCopy::PART)}(\d+)/o, 1].to_i
 
           def folders_of(path) = [File.dirname(Store::SafeCopy.in_folder(path, "x")), another].compact
 

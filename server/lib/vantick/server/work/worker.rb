@@ -92,6 +92,7 @@ module Vantick
           return if @copied && @copied > Store::OneWriter.now - DAY
 
           @copied = Store::OneWriter.now
+          Server.make_ready(@store)
           DailyCopies.new(@store, log: @log).make(Date.jd(Store::SchoolDay.today))
         end
       end
