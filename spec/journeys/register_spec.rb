@@ -29,10 +29,11 @@ RSpec.describe "The register in the first week of a school", :demo do
     expect(page).to have_no_css("h2", text: "Left")
 
     within(row("Elio")) { click_button "Erase… Elio" }
-    expect(page).to have_link("Save all as JSON").and have_button("Erase for good", disabled: true)
+    expect(page).to have_link("All, to read (PDF)").and have_button("Erase for good", disabled: true)
     fill_in "Type Elio to erase", with: "Elio"
     click_button "Erase for good"
     expect(page).to have_no_css(".modal").and have_no_link("Elio").and have_text("27 children")
+    expect(page).to have_css("[role='status']", text: /\AErased: looked in \d+ places, nothing left\.\z/)
     expect(store.db[:children].where(name: "Elio").count).to eq(0)
   end
 

@@ -82,7 +82,7 @@ RSpec.describe "A class and other programs", :demo do
   it "lets a child go to another class of another school with the record" do
     visit "/class/register"
     within("section[aria-label='Children'] li", text: "Elio", match: :first) { click_button "Erase… Elio" }
-    saved = taken("Save all as JSON", "child*.json")
+    saved = taken("For another Vantick (JSON)", "child*.json")
     answers = store.db[:answers].where(child_id: store.db[:children].where(name: "Elio").get(:id)).count
     fill_in "Type Elio to erase", with: "Elio"
     click_button "Erase for good"

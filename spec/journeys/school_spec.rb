@@ -47,13 +47,19 @@ RSpec.describe "A school with colleagues", :demo do
     visit "/account"
     click_button "New password for Joris"
     fill_in "Password", with: "short", match: :prefer_exact
+    expect(page).to have_button("Set it", disabled: true)
+    fill_in "Your own password", with: "not mine"
     click_button "Set it"
-    expect(page).to have_css(".modal [role='alert']")
+    expect(page).to have_css(".modal [role='alert']", text: "not your present password")
+    fill_in "Your own password", with: BrowserHelpers::TEACHER[:password]
+    click_button "Set it"
+    expect(page).to have_css(".modal [role='alert']", text: /at least 10 characters/)
     fill_in "Password", with: "a boat in the bay", match: :prefer_exact
     click_button "Set it"
     expect(page).to have_css("[role='status']", text: "Joris has a new password").and have_no_css(".modal")
     click_button "Remove the account of Joris"
     expect(page).to have_select("Who gets their 1 class?", selected: "Marit")
+    fill_in "Your own password", with: BrowserHelpers::TEACHER[:password]
     click_button "Remove it"
     expect(page).to have_css("[role='status']", text: "The account of Joris is removed").and have_no_button("Remove the account of Joris")
     visit "/"
@@ -65,10 +71,12 @@ RSpec.describe "A school with colleagues", :demo do
     browser.execute_cdp("Browser.setDownloadBehavior", behavior: "allow", downloadPath: folder)
     visit "/account"
     expect(page).to have_text("None was taken yet.")
-    click_link "Safe copy"
+    click_button "Safe copy"
+    fill_in "Your own password", with: BrowserHelpers::TEACHER[:password]
+    click_button "Save the copy"
     copy = nil
     eventually { expect(copy = Dir[File.join(folder, "vantick-*.sqlite3")].first).not_to be_nil }
-    expect(page).to have_text("Last taken today")
+    expect(page).to have_text("Last taken today").and have_css("li", text: "Marit took a copy of everything")
 
     damaged = File.join(folder, "school", "vantick.sqlite3")
     FileUtils.mkdir_p(File.dirname(damaged))

@@ -43,6 +43,8 @@ module BrowserHelpers
     options = Selenium::WebDriver::Chrome::Options.new(binary: BINARY, args:)
     service = Selenium::WebDriver::Service.chrome(path: "/usr/bin/chromedriver")
     driver = Capybara::Selenium::Driver.new(app, browser: :chrome, options:, service:)
+    # What a page saves or prints goes into a folder of its own, and not to where the tests are run.
+    driver.browser.execute_cdp("Browser.setDownloadBehavior", behavior: "allow", downloadPath: Dir.mktmpdir("downloads"))
     # Each window has the keys, whichever another browser or session left in front.
     driver.browser.execute_cdp("Emulation.setFocusEmulationEnabled", enabled: true)
     WebCoverage.begin(driver.browser) if WebCoverage.on?
