@@ -24,6 +24,8 @@ RSpec.describe Vantick::Server::Classes::Registers do
     "an endless name" => [{ name: "x" * 61, children: ["Bo"] }, 400, "name", /at most 60/],
     "an empty name" => [{ name: " ", children: ["Bo"] }, 422, "name", /name/],
     "a number for a name" => [{ name: 7, children: ["Bo"] }, 400, "name", /The name must be text/],
+    "a child's name that turns the letters" => [{ name: "x", children: ["Bo\u202E"] }, 422, "children", /Bo holds hidden signs/],
+    "a name that turns the letters" => [{ name: "x\u2066", children: ["Bo"] }, 422, "name", /hidden signs/],
     "a birthday" => [{ name: "x", children: ["Bo"], born: "2018-01-01" }, 400, "born", /not known/],
     "broken JSON" => ['{"name": ', 400, "body", /not JSON/],
     "a list for a body" => [[], 400, "body", /object/]

@@ -112,6 +112,17 @@ busy: [Vantick::Server::Store::Busy]).call(Rack::MockRequest.env_for("/x?name=An
     end
   end
 
+  it "marks cookies as secure behind a named proxy with https, and nowhere else" do
+    named = Vantick::Server.app(store:, web: folder, proxies: described_class::Caller.proxies("10.0.0.2"))
+    cookie
+    sent = { "CONTENT_TYPE" => "application/json", "HTTP_X_FORWARDED_PROTO" => "https", "HTTP_X_FORWARDED_FOR" => "192.168.1.7",
+             input: JSON.generate(name: "Marit", password: ApiHelpers::PASSWORD) }
+    { "10.0.0.2" => true, "10.0.0.9" => false }.each do |address, secure|
+      told = Rack::MockRequest.new(named).post("/api/session/login", { **sent, "REMOTE_ADDR" => address })
+      expect(told["set-cookie"].to_s.match?(/; secure/i)).to be(secure), address
+    end
+  end
+
   it "says that it is there, also while nothing can be looked up" do
     app
     allow(store.db).to receive(:synchronize).and_raise(Sequel::PoolTimeout)

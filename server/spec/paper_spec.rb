@@ -64,6 +64,10 @@ RSpec.describe "Paper that is read" do
     expect(found.values_at("read", "missing", "check_ids")).to eq([5, ["Freya"], [check.id]])
     expect(found["others"].map { |page| page["state"] }).to contain_exactly("twice", "refused", "unfound")
     expect(found["others"].map { |page| page["words"] }).to include(/Anneke's page was read before/, /another class: Curlew/)
+    store.db[:classes].where(id: others["id"]).update(account_id: nil)
+    again = read(Vantick::Copier.pdf(paper(other, others["children"].first["id"])), name: "theirs.pdf")
+    expect(again["others"].map { |page| page.values_at("words", "child_id") }).to eq([["This page is another class's.", nil]])
+    expect(store.db[:scan_pages].where(state: "refused").select_map(:child_id).uniq).to eq([others["children"].first["id"]])
     expect(found["scan"]["alone"]).to be >= 16
     expect(standing(check).map(&:verdict).tally.keys).to eq(["right"])
     expect(standing(check).length).to eq(found["scan"]["alone"])

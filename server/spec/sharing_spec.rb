@@ -48,6 +48,12 @@ input: JSON.generate(present_password: password))
       expect(answer(check, school_class["children"].first, check["items"].first, "qt8").status).to eq(201)
       expect(post("#{path}/lessons", { day: "2026-03-02", step: "quarters", minutes: 40, seed: 1 }).status).to eq(201)
       expect(desk_of(school_class)["open"]).to be(true)
+      # Nothing is taken away, and no paper is deleted.
+      scan = store.scans.add(class_id: school_class["id"], name: "x.pdf", bytes: 3, made_at: "2026-03-02T08:00:00Z")
+      ["#{path}/oneroster.zip", "#{path}/answers.csv", "#{path}/answers.jsonl", "/api/checks/#{check['id']}/answers.csv"].each do |file|
+        expect(plain(file).status).to eq(403), file
+      end
+      expect(delete("/api/scans/#{scan.id}")).to be_refused(403).at(nil).saying(/lent to you/)
       child = "#{path}/children/#{school_class['children'].first['id']}"
       [post("#{path}/children", { names: ["Una"] }), put(child, { name: "B" }), post("#{child}/erasure", { name: "Bo" }),
        put("#{path}/conventions", { conventions: {} }), put(path, { name: "Mine" }), get("#{child}/file.json")].each do |refused|

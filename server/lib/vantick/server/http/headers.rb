@@ -22,7 +22,17 @@ module Vantick
         def call(env)
           status, headers, body = @app.call(env)
           own = env["PATH_INFO"].start_with?("/api/") ? { "cache-control" => "no-store", **headers } : headers
-          [status, { **own, **SENT }, body]
+          [status, { **own, **SENT, **secured(env, headers) }, body]
+        end
+
+        private
+
+        # Behind a named proxy with https no cookie goes out on a line that anybody can read.
+        def secured(env, headers)
+          return {} unless env["HTTPS"] == "on" && headers["set-cookie"]
+
+          cookies = Array(headers["set-cookie"]).flat_map { |one| one.split("\n") }
+          { "set-cookie" => cookies.map { |one| one.match?(/;\s*secure/i) ? one : "#{one}; secure" } }
         end
       end
     end

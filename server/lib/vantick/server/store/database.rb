@@ -39,6 +39,8 @@ module Vantick
           database = nil
           database = Sequel.connect(adapter: "sqlite", database: path, max_connections: CONNECTIONS, loggers:, test: false,
                                     after_connect: ->(connection) { prepare(connection, database) })
+          # By itself the package keeps moments of sign-ins as clocks on the wall show them, which go back once a year.
+          database.current_timestamp_utc = true
           database.extend(OneWriter)
         end
         private_class_method :connect
