@@ -1,11 +1,10 @@
 # frozen_string_literal: true
 
-# Whether everybody is answered, and how soon, while many children answer at once and keep their connections.
+require_relative "../serving"
+
 module Bench
-  FLAT_OUT = 60
-  SCHOOL = 200
   # Seconds of each kind of load, and after which a request counts as unanswered.
-  LOAD_SECONDS = 12
+  LOAD_SECONDS = Sizes[:load_seconds]
   LOAD_PATIENCE = 15
 
   # Children at their desks for some seconds, each on a connection of its own; what they waited, and what never came.
@@ -78,96 +77,71 @@ module Bench
     end
   end
 
-  module_function
+  # Whether everybody is answered, and how soon, while many children answer at once and keep their connections.
+  class Loads < Family
+    include Serving
 
-  def school_server(folder, port)
-    environment = { "VANTICK_DB" => File.join(folder, "school.sqlite3"), "VANTICK_PORT" => port.to_s }
-    Running.new(port, environment, *ruby_as_started, File.join(HERE, "server/start.rb"))
-  end
-
-  def bare_server(folder, port)
-    Running.new(port, {}, *ruby_as_started, File.join(HERE, "bench/bare_server.rb"), File.join(folder, "bare.sqlite3"), port.to_s)
-  end
-
-  # As bin/start has it.
-  def ruby_as_started
-    compiled = %w[--yjit --yjit-exec-mem-size=32]
-    ["ruby", *(compiled if system("ruby", *compiled, "-e", "", err: File::NULL))]
-  end
-
-  # @yieldparam port [Integer] of a server of a school that is new
-  def with_school
-    Dir.mktmpdir do |folder|
-      port = free_port
-      server = school_server(folder, port)
-      yield port, folder, server
-    ensure
-      server&.stop
+    def load_unanswered
+      with_school do |port, _folder, server|
+        flat = Load.new(joined(port, Sizes[:flat_out]), every: 0).run
+        many = Load.new(joined(port, Sizes[:school]), every: Sizes[:seldom]).run
+        details = { "megabytes afterwards" => server.megabytes, "60 flat out: answered" => flat.waits.length.to_f,
+                    "60 flat out: p95 seconds" => flat.p95,
+                    "200 every 5 s: answered" => many.waits.length.to_f, "200 every 5 s: p95 seconds" => many.p95 }
+        Taken.new((flat.unanswered + many.unanswered).to_f, details)
+      end
     end
-  end
 
-  def joined(port, many) = seats(port, classes: many / 20, each: 20)
-
-  def load_unanswered
-    with_school do |port, _folder, server|
-      flat = Load.new(joined(port, FLAT_OUT), every: 0).run
-      many = Load.new(joined(port, SCHOOL), every: 5).run
-      details = { "megabytes afterwards" => server.megabytes, "60 flat out: answered" => flat.waits.length.to_f,
-                  "60 flat out: p95 seconds" => flat.p95,
-                  "200 every 5 s: answered" => many.waits.length.to_f, "200 every 5 s: p95 seconds" => many.p95 }
-      Taken.new((flat.unanswered + many.unanswered).to_f, details)
+    def load_p95
+      with_school do |port, folder, _server|
+        bare_port = free_port
+        bare = bare_server(folder, bare_port)
+        ours = Load.new(joined(port, Sizes[:flat_out]), every: Sizes[:every]).run
+        theirs = BareLoad.new(Array.new(Sizes[:flat_out]) { Device.new(bare_port) }, every: Sizes[:every]).run
+        bare.stop
+        Taken.new(ours.p95 / theirs.p95, { "p95 of an answer, seconds" => ours.p95, "p95 of a bare row, seconds" => theirs.p95,
+                                           "unanswered" => ours.unanswered.to_f })
+      end
     end
-  end
 
-  def load_p95
-    with_school do |port, folder, _server|
-      bare_port = free_port
-      bare = bare_server(folder, bare_port)
-      ours = Load.new(joined(port, FLAT_OUT), every: 3).run
-      theirs = BareLoad.new(Array.new(FLAT_OUT) { Device.new(bare_port) }, every: 3).run
-      bare.stop
-      Taken.new(ours.p95 / theirs.p95, { "p95 of an answer, seconds" => ours.p95, "p95 of a bare row, seconds" => theirs.p95,
-                                         "unanswered" => ours.unanswered.to_f })
+    # Killed while 60 children answer flat out, and started again with all of them waiting at the door.
+    def restart_under_load
+      with_school do |port, folder, server|
+        devices = joined(port, Sizes[:flat_out])
+        load = Thread.new { Load.new(devices, every: 0, seconds: 2 * LOAD_SECONDS).run }
+        sleep LOAD_SECONDS / 3
+        server.stop
+        began = Process.clock_gettime(Process::CLOCK_MONOTONIC)
+        again = school_server(folder, port)
+        back = healthy_after(port, began)
+        ends = stopped_after(again) { load.join }
+        Taken.new(back, { "seconds until health answers under load" => back, "seconds until Ctrl-C ended it" => ends })
+      end
     end
-  end
 
-  # Killed while 60 children answer flat out, and started again with all of them waiting at the door.
-  def restart_under_load
-    with_school do |port, folder, server|
-      devices = joined(port, FLAT_OUT)
-      load = Thread.new { Load.new(devices, every: 0, seconds: 2 * LOAD_SECONDS).run }
-      sleep LOAD_SECONDS / 3
-      server.stop
-      began = Process.clock_gettime(Process::CLOCK_MONOTONIC)
-      again = school_server(folder, port)
-      back = healthy_after(port, began)
-      ends = stopped_after(again) { load.join }
-      Taken.new(back, { "seconds until health answers under load" => back, "seconds until Ctrl-C ended it" => ends })
+    def healthy_after(port, began)
+      loop do
+        response = Net::HTTP.start("127.0.0.1", port, open_timeout: 2, read_timeout: 5) { |http| http.get("/api/health") }
+        return Process.clock_gettime(Process::CLOCK_MONOTONIC) - began if response.code == "200"
+      rescue StandardError
+        sleep 0.05
+      end
     end
-  end
 
-  def healthy_after(port, began)
-    loop do
-      response = Net::HTTP.start("127.0.0.1", port, open_timeout: 2, read_timeout: 5) { |http| http.get("/api/health") }
-      return Process.clock_gettime(Process::CLOCK_MONOTONIC) - began if response.code == "200"
-    rescue StandardError
-      sleep 0.05
+    # Ctrl-C in the middle of the load.
+    def stopped_after(server)
+      sleep 2
+      seconds = Benchmark.realtime { server.interrupt }
+      yield
+      seconds
     end
-  end
 
-  # Ctrl-C in the middle of the load.
-  def stopped_after(server)
-    sleep 2
-    seconds = Benchmark.realtime { server.interrupt }
-    yield
-    seconds
-  end
-
-  measure(:load_unanswered, "requests without an answer: 60 children flat out, then 200 with an answer in 5 s", "0") do |_seed|
-    load_unanswered
-  end
-  measure(:load_p95, "95th of 100 waits, 60 children with an answer in 3 s, over a bare route", "<= 2") { |_seed| load_p95 }
-  measure(:restart_under_load, "seconds until a killed server answers again with 60 children at its door", "<= 10") do |_seed|
-    restart_under_load
+    measure(:load_unanswered, "requests without an answer: 60 children flat out, then 200 with an answer in 5 s", "0") do |_seed|
+      load_unanswered
+    end
+    measure(:load_p95, "95th of 100 waits, 60 children with an answer in 3 s, over a bare route", "<= 2") { |_seed| load_p95 }
+    measure(:restart_under_load, "seconds until a killed server answers again with 60 children at its door", "<= 10") do |_seed|
+      restart_under_load
+    end
   end
 end

@@ -4,7 +4,6 @@ require "vantick/server"
 require_relative "../digits/open_set"
 require_relative "../../demo/copier/copier"
 
-# Paper that is read: how much without a person, how rightly, and what it costs.
 module Bench
   # Dials that made-up children drew hands on.
   class DrawnDials
@@ -91,73 +90,78 @@ module Bench
     end
   end
 
-  module_function
+  # Paper that is read: how much without a person, how rightly, and what it costs.
+  class PaperRead < Family
+    def drawn_dials(seed) = (@drawn_dials ||= {})[seed] ||= DrawnDials.new(seed).take(Sizes[:drawn_dials])
 
-  def drawn_dials(seed) = (@drawn_dials ||= {})[seed] ||= DrawnDials.new(seed).take(2_000)
-
-  def hands(seed)
-    read, total = drawn_dials(seed).then { |all| [all.select(&:sure), all.length] }
-    yield read, { "dials" => total.to_f, "read alone" => read.length.to_f }
-  end
-
-  measure(:hands_read, "of 2,000 drawn dials the share read alone", ">= 0.93") do |seed|
-    hands(seed) { |read, parts| Taken.new(read.length.fdiv(2_000), parts) }
-  end
-
-  measure(:hands_wrong, "of those read alone, the share whose mark is not the one of the angles drawn", "<= 0.005") do |seed|
-    hands(seed) { |read, parts| Taken.new(read.count { |one| !one.alike }.fdiv(read.length), parts) }
-  end
-
-  measure(:hands_error, "middle error of a hand, in degrees", "<= 1.5") do |seed|
-    hands(seed) { |read, parts| Taken.new(read.flat_map(&:off).sort.then { |all| all[all.length / 2] }, parts) }
-  end
-
-  def digits
-    raise "npm ci --prefix bench/digits brings the open set of digits, which is not here" unless Digits.there?
-
-    reader = Vantick::Core::Paper::DigitReader.standard
-    @digits ||= Digits.part(:test).map do |ink, digit|
-      chances = reader.chances(Vantick::Core::Paper::DigitFeatures.of(ink))
-      [chances.max >= Vantick::Core::Paper::DigitReader::SURE, chances.index(chances.max) == digit]
+    def hands(seed)
+      read, total = drawn_dials(seed).then { |all| [all.select(&:sure), all.length] }
+      yield read, { "dials" => total.to_f, "read alone" => read.length.to_f }
     end
-  end
 
-  measure(:digits_error, "errors on the open set's test split, over all digits", "<= 0.02") do |_seed|
-    sure = digits.select(&:first)
-    Taken.new(digits.count { |_, right| !right }.fdiv(digits.length),
-              { "sure" => sure.length.fdiv(digits.length), "wrong of the sure" => sure.count { |_, right| !right }.fdiv(sure.length) })
-  end
+    measure(:hands_read, "of 2,000 drawn dials the share read alone", ">= 0.93") do |seed|
+      hands(seed) { |read, parts| Taken.new(read.length.fdiv(parts["dials"]), parts) }
+    end
 
-  measure(:pages_found, "of scanned pages the share whose sheet and child are found, none wrongly", ">= 0.99") do |seed|
-    found = (1..10).flat_map { |at| ScannedPages.make((seed * 100) + at, 10).map { |name, jpeg| [name, ScannedPages.names(jpeg)] } }
-    wrong = found.count { |name, names| (names - [name, ""]).any? }
-    right = found.count { |name, names| names == [name] }
-    Taken.new(wrong.positive? ? 0.0 : right.fdiv(found.length), { "pages" => found.length.to_f, "wrong" => wrong.to_f })
-  end
+    measure(:hands_wrong, "of those read alone, the share whose mark is not the one of the angles drawn", "<= 0.005") do |seed|
+      hands(seed) { |read, parts| Taken.new(read.count { |one| !one.alike }.fdiv(read.length), parts) }
+    end
 
-  measure(:page_cost, "seconds to read a page of eight dials, over those that libvips takes to load, turn and write it", "<= 4") do |seed|
-    jpegs = ScannedPages.make(seed, 6).map(&:last)
-    ours = quickest(3) { jpegs.each { |jpeg| read_dials(ScannedPages.decoded(jpeg)) } }
-    theirs = quickest(3) { jpegs.each { |jpeg| Vips::Image.new_from_buffer(jpeg, "").similarity(angle: 1.5).pngsave_buffer } }
-    Taken.new(ours / theirs, { "seconds a page" => ours / jpegs.length })
-  end
+    measure(:hands_error, "middle error of a hand, in degrees", "<= 1.5") do |seed|
+      hands(seed) { |read, parts| Taken.new(read.flat_map(&:off).sort.then { |all| all[all.length / 2] }, parts) }
+    end
 
-  # All that is done with a page of dials.
-  def read_dials(picture)
-    scale = Vantick::Server::Pages::ReadPage::SCALE
-    Vantick::Server::Pages::Found.of(picture).each do |piece|
-      warp = Vantick::Core::Paper::Warp.new([[31, 31], [564, 31], [564, 811], [31, 811]], piece.corners)
-      8.times do |at|
-        box = [160 + ((at % 2) * 270) - 39, 190 + ((at / 2) * 165) - 39, 78, 78]
-        Vantick::Core::Paper::HandsSeen.new(picture.piece(warp, box, scale))
+    def digits
+      raise "npm ci --prefix bench/digits brings the open set of digits, which is not here" unless Digits.there?
+
+      reader = Vantick::Core::Paper::DigitReader.standard
+      @digits ||= Digits.part(:test).first(Sizes[:digits]).map do |ink, digit|
+        chances = reader.chances(Vantick::Core::Paper::DigitFeatures.of(ink))
+        [chances.max >= Vantick::Core::Paper::DigitReader::SURE, chances.index(chances.max) == digit]
       end
     end
-  end
 
-  # By hand a number and Enter for each dial; of those to look at a number alone.
-  measure(:teacher_keys, "keys for a class of 26 by 6 drawn dials, over typing all of it by hand", "<= 0.1") do |seed|
-    dials = drawn_dials(seed).first(156)
-    looked_at = dials.count { |one| !one.sure }
-    Taken.new(looked_at.fdiv(156 * 2), { "to look at" => looked_at.to_f })
+    measure(:digits_error, "errors on the open set's test split, over all digits", "<= 0.02") do |_seed|
+      sure = digits.select(&:first)
+      Taken.new(digits.count { |_, right| !right }.fdiv(digits.length),
+                { "sure" => sure.length.fdiv(digits.length), "wrong of the sure" => sure.count { |_, right| !right }.fdiv(sure.length) })
+    end
+
+    measure(:pages_found, "of scanned pages the share whose sheet and child are found, none wrongly", ">= 0.99") do |seed|
+      found = (1..Sizes[:scanned_stacks]).flat_map do |at|
+        ScannedPages.make((seed * 100) + at, Sizes[:scanned_pages]).map do |name, jpeg|
+          [name, ScannedPages.names(jpeg)]
+        end
+      end
+      wrong = found.count { |name, names| (names - [name, ""]).any? }
+      right = found.count { |name, names| names == [name] }
+      Taken.new(wrong.positive? ? 0.0 : right.fdiv(found.length), { "pages" => found.length.to_f, "wrong" => wrong.to_f })
+    end
+
+    measure(:page_cost, "seconds to read a page of eight dials, over those that libvips takes to load, turn and write it", "<= 4") do |seed|
+      jpegs = ScannedPages.make(seed, Sizes[:cost_pages]).map(&:last)
+      ours = quickest(3) { jpegs.each { |jpeg| read_dials(ScannedPages.decoded(jpeg)) } }
+      theirs = quickest(3) { jpegs.each { |jpeg| Vips::Image.new_from_buffer(jpeg, "").similarity(angle: 1.5).pngsave_buffer } }
+      Taken.new(ours / theirs, { "seconds a page" => ours / jpegs.length })
+    end
+
+    # All that is done with a page of dials.
+    def read_dials(picture)
+      scale = Vantick::Server::Pages::ReadPage::SCALE
+      Vantick::Server::Pages::Found.of(picture).each do |piece|
+        warp = Vantick::Core::Paper::Warp.new([[31, 31], [564, 31], [564, 811], [31, 811]], piece.corners)
+        8.times do |at|
+          box = [160 + ((at % 2) * 270) - 39, 190 + ((at / 2) * 165) - 39, 78, 78]
+          Vantick::Core::Paper::HandsSeen.new(picture.piece(warp, box, scale))
+        end
+      end
+    end
+
+    # By hand a number and Enter for each dial; of those to look at a number alone.
+    measure(:teacher_keys, "keys for a class of 26 by 6 drawn dials, over typing all of it by hand", "<= 0.1") do |seed|
+      dials = drawn_dials(seed).first(156)
+      looked_at = dials.count { |one| !one.sure }
+      Taken.new(looked_at.fdiv(dials.length * 2), { "to look at" => looked_at.to_f })
+    end
   end
 end

@@ -2,11 +2,10 @@
 
 require_relative "../term/term"
 
-# How good what is proposed over a term is: with classes of made-up children of another make than the rules assume.
 module Bench
   # Six seeds of each kind of class without desks, two with them: these take longer.
-  TERM_SEEDS = { false => 6, true => 2 }.freeze
-  KINDS = Pupil::CLASSES.keys.freeze
+  TERM_SEEDS = { false => Sizes[:term_seeds], true => Sizes[:term_seeds_with_desks] }.freeze
+  KINDS = Pupil::CLASSES.keys.first(Sizes[:class_kinds]).freeze
   # A plain scheme of two or three lessons a step; what is left over goes over the steps again.
   PLAIN = { half_past: 3, quarter_to: 3, fives_to: 3 }.freeze
   SCHEME = lambda do |term|
@@ -24,37 +23,38 @@ module Bench
     end
   end
 
-  module_function
-
-  # Terms are long; each is gone through once for all measures.
-  def terms(seed, teacher, desks: false, recap: :chosen)
-    (@terms ||= {})[[seed, teacher, desks, recap]] ||= KINDS.product((1..TERM_SEEDS.fetch(desks)).to_a).map do |kind, more|
-      Term.new(kind, (seed * 100) + more, teacher, desks:, recap:).run
+  # How good what is proposed over a term is: with classes of made-up children of another make than the rules assume.
+  class Terms < Family
+    # Terms are long; each is gone through once for all measures.
+    def terms(seed, teacher, desks: false, recap: :chosen)
+      (@terms ||= {})[[seed, teacher, desks, recap]] ||= KINDS.product((1..TERM_SEEDS.fetch(desks)).to_a).map do |kind, more|
+        Term.new(kind, (seed * 100) + more, teacher, desks:, recap:).run
+      end
     end
-  end
 
-  def at_end(terms) = terms.sum { |term| term.weeks.last } / terms.length
+    def at_end(terms) = terms.sum { |term| term.weeks.last } / terms.length
 
-  def over_weeks(terms) = terms.sum { |term| term.weeks.sum / term.weeks.length } / terms.length
+    def over_weeks(terms) = terms.sum { |term| term.weeks.sum / term.weeks.length } / terms.length
 
-  def against_scheme(seed, oracle: false)
-    ratios = [false, true].to_h do |desks|
-      [desks, yield(terms(seed, PROPOSED, desks:)) / yield(terms(seed, SCHEME, desks:))]
+    def against_scheme(seed, oracle: false)
+      ratios = [false, true].to_h do |desks|
+        [desks, yield(terms(seed, PROPOSED, desks:)) / yield(terms(seed, SCHEME, desks:))]
+      end
+      details = { "without desks" => ratios[false], "with desks" => ratios[true] }
+      details["an oracle without desks"] = yield(terms(seed, ORACLE)) / yield(terms(seed, SCHEME)) if oracle
+      Taken.new(ratios.values.min, details)
     end
-    details = { "without desks" => ratios[false], "with desks" => ratios[true] }
-    details["an oracle without desks"] = yield(terms(seed, ORACLE)) / yield(terms(seed, SCHEME)) if oracle
-    Taken.new(ratios.values.min, details)
-  end
 
-  measure(:term_known, "known at the end of a term as proposed over a plain scheme, the lesser of with and without desks",
-          ">= 1.00") do |seed|
-    against_scheme(seed, oracle: true) { |terms| at_end(terms) }
-  end
-  measure(:term_mean, "the same, averaged over the weeks", ">= 1.05") { |seed| against_scheme(seed) { |terms| over_weeks(terms) } }
-  measure(:recap_worth, "known at the end with the recap chosen over one of all that a step rests on", ">= 1.05") do |seed|
-    at_end(terms(seed, PROPOSED)) / at_end(terms(seed, PROPOSED, recap: :all))
-  end
-  measure(:term_longest, "most lessons running on one step", "<= 4") do |seed|
-    [false, true].flat_map { |desks| terms(seed, PROPOSED, desks:).map(&:longest) }.max.to_f
+    measure(:term_known, "known at the end of a term as proposed over a plain scheme, the lesser of with and without desks",
+            ">= 1.00") do |seed|
+      against_scheme(seed, oracle: true) { |terms| at_end(terms) }
+    end
+    measure(:term_mean, "the same, averaged over the weeks", ">= 1.05") { |seed| against_scheme(seed) { |terms| over_weeks(terms) } }
+    measure(:recap_worth, "known at the end with the recap chosen over one of all that a step rests on", ">= 1.05") do |seed|
+      at_end(terms(seed, PROPOSED)) / at_end(terms(seed, PROPOSED, recap: :all))
+    end
+    measure(:term_longest, "most lessons running on one step", "<= 4") do |seed|
+      [false, true].flat_map { |desks| terms(seed, PROPOSED, desks:).map(&:longest) }.max.to_f
+    end
   end
 end

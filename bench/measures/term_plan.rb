@@ -2,7 +2,6 @@
 
 require_relative "../term/planned_term"
 
-# How good a term's plan and its forecast are, with classes of made-up children of another make than the planner assumes.
 module Bench
   # A plan made anew before each lesson, after the check of the last; a lesson that stays open takes what has most to gain.
   PLANNED = lambda do |term|
@@ -14,107 +13,108 @@ module Bench
     plan = term.aim.ladder.flat_map { |step| [step] * PLAIN.fetch(step.id, 2) }
     plan[term.lessons.length] || term.aim.ladder[(term.lessons.length * 5) % term.aim.ladder.length]
   end
-  PLANNED_SEEDS = 4
-  FORECAST_LESSON = 12
 
-  module_function
-
-  def planned_terms(seed, teacher, recap: :chosen)
-    (@planned_terms ||= {})[[seed, teacher, recap]] ||= planned_makes(seed).to_h do |make|
-      [make, PlannedTerm.new(make[0], make[1], teacher, lost: make[2], recap:).run]
+  # How good a term's plan and its forecast are, with classes of made-up children of another make than the planner assumes.
+  class TermPlans < Family
+    def planned_terms(seed, teacher, recap: :chosen)
+      (@planned_terms ||= {})[[seed, teacher, recap]] ||= planned_makes(seed).to_h do |make|
+        [make, PlannedTerm.new(make[0], make[1], teacher, lost: make[2], recap:).run]
+      end
     end
-  end
 
-  def planned_makes(seed) = KINDS.product((1..PLANNED_SEEDS).map { |more| (seed * 100) + more }).map { |kind, one| [kind, one, one.even?] }
-
-  # The same lessons once more, with another recap.
-  def with_recap(seed, teacher, recap)
-    planned_terms(seed, teacher).map do |make, term|
-      PlannedTerm.new(make[0], make[1], nil, lost: make[2], recap:, steps: term.lessons.map(&:step)).run
+    def planned_makes(seed)
+      KINDS.product((1..Sizes[:planned_seeds]).map do |more|
+        (seed * 100) + more
+      end).map { |kind, one| [kind, one, one.even?] }
     end
-  end
 
-  # @param after [Integer] days after the last lesson
-  def kept_by_recap(seed, teacher, without, after: 0)
-    both = [planned_terms(seed, teacher).values, with_recap(seed, teacher, without)]
-    both.map { |terms| mean(terms.map { |term| term.kept(after) }) }.reduce(:/)
-  end
-
-  def mean(values) = values.sum / values.length.to_f
-
-  measure(:plan_against_fixed, "share known of the aim on its day, as planned over a fixed scheme with the same recap",
-          "at least 1.02") do |seed|
-    planned = planned_terms(seed, PLANNED)
-    fixed = planned_terms(seed, FIXED)
-    details = KINDS.to_h do |kind|
-      own = planned.keys.select { |make| make.first == kind }
-      [kind.to_s, mean(own.map { |make| planned[make].aim_known }) / mean(own.map { |make| fixed[make].aim_known })]
+    # The same lessons once more, with another recap.
+    def with_recap(seed, teacher, recap)
+      planned_terms(seed, teacher).map do |make, term|
+        PlannedTerm.new(make[0], make[1], nil, lost: make[2], recap:, steps: term.lessons.map(&:step)).run
+      end
     end
-    Taken.new(mean(planned.values.map(&:aim_known)) / mean(fixed.values.map(&:aim_known)), details)
-  end
 
-  # Lessons of the fixed scheme, as the planned ones go back to what is being lost by themselves.
-  measure(:kept_at_end, "share of what was ever known that is known at the end, over the same lessons without chosen recap",
-          "at least 1.15") do |seed|
-    Taken.new(kept_by_recap(seed, FIXED, :none),
-              { "over a recap of all that the step rests on" => kept_by_recap(seed, FIXED, :all),
-                "three weeks after the last lesson" => kept_by_recap(seed, FIXED, :none, after: 21),
-                "in the planned lessons" => kept_by_recap(seed, PLANNED, :none),
-                "three weeks after the planned lessons" => kept_by_recap(seed, PLANNED, :none, after: 21) })
-  end
-
-  def starts(term)
-    term.answers.map do |_, asked|
-      standing = Teaching::Standing.new(asked, today: term.day, lessons: term.lessons)
-      tracing = Teaching::Tracing.new(asked, lessons: term.lessons, today: term.day, parts: true)
-      Vantick::Core::Term::Start.of(standing, tracing, term.aim.kinds)
+    # @param after [Integer] days after the last lesson
+    def kept_by_recap(seed, teacher, without, after: 0)
+      both = [planned_terms(seed, teacher).values, with_recap(seed, teacher, without)]
+      both.map { |terms| mean(terms.map { |term| term.kept(after) }) }.reduce(:/)
     end
-  end
 
-  def told_at(term)
-    Vantick::Core::Term::Forecast.new(starts(term), lessons: term.planner.plan, aim: term.aim, today: term.day, aim_day: term.aim_day,
-                                           learning: Vantick::Core::Term::Learning.of(term.answers, term.lessons)).told
-  end
-
-  def forecasts(seed)
-    planned_makes(seed).map do |kind, own, lost|
-      told = nil
-      term = PlannedTerm.new(kind, own, PLANNED, lost:)
-      term.run { |so_far| told ||= told_at(so_far) if so_far.lessons.length == FORECAST_LESSON }
-      [told.aim, term.children_knowing]
+    measure(:plan_against_fixed, "share known of the aim on its day, as planned over a fixed scheme with the same recap",
+            "at least 1.02") do |seed|
+      planned = planned_terms(seed, PLANNED)
+      fixed = planned_terms(seed, FIXED)
+      details = KINDS.to_h do |kind|
+        own = planned.keys.select { |make| make.first == kind }
+        [kind.to_s, mean(own.map { |make| planned[make].aim_known }) / mean(own.map { |make| fixed[make].aim_known })]
+      end
+      Taken.new(mean(planned.values.map(&:aim_known)) / mean(fixed.values.map(&:aim_known)), details)
     end
-  end
 
-  measure(:forecast_honest, "terms whose end lies within the band of four in five told at week 4", "0.7 to 0.9") do |seed|
-    found = forecasts(seed)
-    Taken.new(share(found) { |band, truth| truth.between?(band.low, band.high) },
-              { "below it" => share(found) { |band, truth| truth < band.low },
-                "above it" => share(found) { |band, truth| truth > band.high },
-                "breadth of the band, children" => mean(found.map { |band, _| band.high - band.low }) })
-  end
-
-  # A school year of three lessons a week, planned for a class that stands in its fifth week.
-  YEAR = { lessons: 110, weekdays: { monday: 45, wednesday: 45, friday: 30 } }.freeze
-
-  def year_ahead(seed)
-    term = PlannedTerm.new(:usual, seed, PLANNED, lost: false)
-    term.run { |so_far| break if so_far.lessons.length == FORECAST_LESSON }
-    slots = Vantick::Core::Term::Days.lessons(first: term.day, last: term.day + 300, weekdays: YEAR[:weekdays]).first(YEAR[:lessons])
-    planner = lambda do
-      Vantick::Core::Term::Planner.new(tracings: term.tracings, lessons: term.lessons, slots:, from: term.day, aim: term.aim,
-                                       aim_day: slots.last.day).plan
+    # Lessons of the fixed scheme, as the planned ones go back to what is being lost by themselves.
+    measure(:kept_at_end, "share of what was ever known that is known at the end, over the same lessons without chosen recap",
+            "at least 1.15") do |seed|
+      Taken.new(kept_by_recap(seed, FIXED, :none),
+                { "over a recap of all that the step rests on" => kept_by_recap(seed, FIXED, :all),
+                  "three weeks after the last lesson" => kept_by_recap(seed, FIXED, :none, after: 21),
+                  "in the planned lessons" => kept_by_recap(seed, PLANNED, :none),
+                  "three weeks after the planned lessons" => kept_by_recap(seed, PLANNED, :none, after: 21) })
     end
-    [term, planner, slots.last.day]
-  end
 
-  measure(:plan_time, "seconds to plan a year and forecast it, over 300 bare runs of the same simulation", "at most 2") do |seed|
-    term, planner, aim_day = year_ahead(seed)
-    plan = planner.call
-    forecast = Vantick::Core::Term::Forecast.new(starts(term), lessons: plan, aim: term.aim, today: term.day, aim_day:)
-    bare = quickest(2) { forecast.counts }
-    planned = quickest(2) { planner.call }
-    whole = quickest(2) { forecast.told }
-    Taken.new((planned + whole) / bare, { "planning alone" => planned / bare,
-                                           "seconds of planning" => planned, "seconds of the forecast" => whole })
+    def starts(term)
+      term.answers.map do |_, asked|
+        standing = Teaching::Standing.new(asked, today: term.day, lessons: term.lessons)
+        tracing = Teaching::Tracing.new(asked, lessons: term.lessons, today: term.day, parts: true)
+        Vantick::Core::Term::Start.of(standing, tracing, term.aim.kinds)
+      end
+    end
+
+    def told_at(term)
+      Vantick::Core::Term::Forecast.new(starts(term), lessons: term.planner.plan, aim: term.aim, today: term.day, aim_day: term.aim_day,
+                                             learning: Vantick::Core::Term::Learning.of(term.answers, term.lessons)).told
+    end
+
+    def forecasts(seed)
+      planned_makes(seed).map do |kind, own, lost|
+        told = nil
+        term = PlannedTerm.new(kind, own, PLANNED, lost:)
+        term.run { |so_far| told ||= told_at(so_far) if so_far.lessons.length == Sizes[:forecast_lesson] }
+        [told.aim, term.children_knowing]
+      end
+    end
+
+    measure(:forecast_honest, "terms whose end lies within the band of four in five told at week 4", "0.7 to 0.9") do |seed|
+      found = forecasts(seed)
+      Taken.new(share(found) { |band, truth| truth.between?(band.low, band.high) },
+                { "below it" => share(found) { |band, truth| truth < band.low },
+                  "above it" => share(found) { |band, truth| truth > band.high },
+                  "breadth of the band, children" => mean(found.map { |band, _| band.high - band.low }) })
+    end
+
+    # A school year of three lessons a week, planned for a class that stands in its fifth week.
+    YEAR = { lessons: 110, weekdays: { monday: 45, wednesday: 45, friday: 30 } }.freeze
+
+    def year_ahead(seed)
+      term = PlannedTerm.new(:usual, seed, PLANNED, lost: false)
+      term.run { |so_far| break if so_far.lessons.length == Sizes[:forecast_lesson] }
+      slots = Vantick::Core::Term::Days.lessons(first: term.day, last: term.day + 300, weekdays: YEAR[:weekdays]).first(YEAR[:lessons])
+      planner = lambda do
+        Vantick::Core::Term::Planner.new(tracings: term.tracings, lessons: term.lessons, slots:, from: term.day, aim: term.aim,
+                                         aim_day: slots.last.day).plan
+      end
+      [term, planner, slots.last.day]
+    end
+
+    measure(:plan_time, "seconds to plan a year and forecast it, over 300 bare runs of the same simulation", "at most 2") do |seed|
+      term, planner, aim_day = year_ahead(seed)
+      plan = planner.call
+      forecast = Vantick::Core::Term::Forecast.new(starts(term), lessons: plan, aim: term.aim, today: term.day, aim_day:)
+      bare = quickest(2) { forecast.counts }
+      planned = quickest(2) { planner.call }
+      whole = quickest(2) { forecast.told }
+      Taken.new((planned + whole) / bare, { "planning alone" => planned / bare,
+                                             "seconds of planning" => planned, "seconds of the forecast" => whole })
+    end
   end
 end

@@ -25,25 +25,29 @@ module Bench
     def knows?(step) = pupil.knows?(step, day)
   end
 
-  module_function
+  # What measures of several families look at.
+  module Looks
+    include Vantick::Core
 
-  def looks(seed)
-    (@looks ||= {})[seed] ||= [false, true].product(KINDS).flat_map { |desks, kind| looks_at(kind, seed, desks) }
-  end
+    # Terms are long: they are gone through once.
+    def self.kept = @kept ||= {}
 
-  def looks_at(kind, seed, desks)
-    found = []
-    Term.new(kind, seed, PROPOSED, desks:).run do |term|
-      next unless LOOKS.include?(term.lessons.length)
-
-      found << term.answers.map do |pupil, asked|
-        standing = Teaching::Standing.new(asked, today: term.day, lessons: term.lessons)
-        Look.new(pupil: Frozen.new(pupil, term.day, pupil.misreadings.map(&:id)),
-                 standing:, limit: term.limit, day: term.day)
-      end
+    def looks(seed)
+      Looks.kept[seed] ||= [false, true].product(KINDS).flat_map { |desks, kind| looks_at(kind, seed, desks) }
     end
-    found.flatten
-  end
 
-  def share(list, &) = list.empty? ? 0.0 : list.count(&) / list.length.to_f
+    def looks_at(kind, seed, desks)
+      found = []
+      Term.new(kind, seed, PROPOSED, desks:).run do |term|
+        next unless LOOKS.include?(term.lessons.length)
+
+        found << term.answers.map do |pupil, asked|
+          standing = Teaching::Standing.new(asked, today: term.day, lessons: term.lessons)
+          Look.new(pupil: Frozen.new(pupil, term.day, pupil.misreadings.map(&:id)),
+                   standing:, limit: term.limit, day: term.day)
+        end
+      end
+      found.flatten
+    end
+  end
 end

@@ -7,8 +7,8 @@ module Bench
   # week at them.
   class Term
     Core = Vantick::Core
-    CHILDREN = 26
-    LESSONS = 36
+    CHILDREN = Sizes[:term_children]
+    LESSONS = Sizes[:term_lessons]
     AWAY = 0.06
     EXIT = 5
     RECAP = 8
