@@ -2,7 +2,7 @@
 
 source "https://rubygems.org"
 
-ruby ">= 3.1"
+ruby ">= 3.1", "< 3.4"
 
 gem "zeitwerk", "~> 2.6"
 
