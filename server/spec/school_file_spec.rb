@@ -172,6 +172,27 @@ RSpec.describe Vantick::Server::Store::SchoolFile do
       expect(Dir.children(File.join(folder, "copies")).sort).to eq(kept.map { |day| "day-#{day.iso8601}.sqlite3" })
     end
 
+    it "is proved by opening and counting it, lies in a second folder as well, and loses pictures that are past their days" do
+      another = Dir.mktmpdir
+      ENV["VANTICK_COPIES"] = another
+      made = school
+      scan = store.scans.add(class_id: made.id, name: "x.pdf", bytes: 3, made_at: (Time.now.utc - (29 * 86_400)).iso8601)
+      store.scans.update(scan.id, state: "reading")
+      store.scans.add_pages(scan.id, [{ number: 1, state: "unfound", words: "", picture: "zyphers of a page" }])
+      work = Vantick::Server::Work::DailyCopies.new(store)
+      work.make(Date.new(2026, 3, 2))
+      expect(store.school.proved_copy).to include(children: 1)
+      copies = [File.join(folder, "copies"), another].map { |to| File.join(to, "day-2026-03-02.sqlite3") }
+      expect(copies.map { |copy| File.binread(copy).include?("zyphers") }).to eq([true, true])
+      Vantick::Server::Clock.set(Time.now + (2 * 86_400))
+      work.make(Date.new(2026, 3, 3))
+      expect(copies.map { |copy| File.binread(copy).include?("zyphers") }).to eq([false, false])
+      copies.each { |copy| connected(copy) { |raw| expect([raw[:children].get(:name), raw[:scans].count]).to eq(["Bo", 0]) } }
+    ensure
+      ENV.delete("VANTICK_COPIES")
+      Vantick::Server::Clock.set(nil)
+    end
+
     it "wants as much room again as the file takes, and says so where there is none" do
       school
       allow(described_class).to receive(:free).and_return(1024)

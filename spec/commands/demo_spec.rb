@@ -20,8 +20,7 @@ RSpec.describe "bin/demo" do
   def start(*options)
     environment = { "VANTICK_DB" => File.join(folder, "demo.sqlite3") }
     self.pid = spawn(environment, File.join(ROOT, "bin/demo"), "--port", port.to_s, *options, out: [log, "a"], err: %i[child out])
-    160.times { ready? ? return : sleep(0.5) }
-    raise "bin/demo did not start: #{File.read(log)}"
+    wait_for_server(pid, log)
   end
 
   def stop(signal)

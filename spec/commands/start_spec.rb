@@ -21,8 +21,7 @@ RSpec.describe "The server" do
   def start(**environment)
     environment = { "VANTICK_DB" => file, "VANTICK_PORT" => port.to_s, **environment }
     self.pid = spawn(environment, "ruby", File.join(ROOT, "server/start.rb"), out: [log, "a"], err: %i[child out])
-    200.times { ready? ? return : sleep(0.1) }
-    raise "did not start: #{File.read(log)}"
+    wait_for_server(pid, log)
   end
 
   def kill
@@ -187,5 +186,30 @@ RSpec.describe "The server" do
     start("VANTICK_HOST" => "0.0.0.0", "VANTICK_ADDRESS" => "http://tern-quay:#{port}")
     expect(File.read(log)).to include("Vantick is ready: http://localhost:#{port}")
     expect(File.read(log)).to include("For devices in the room: http://tern-quay:#{port}/desk")
+  end
+
+  # A file that is missing beside its copies: the disk is another, or somebody moved it.
+  it "begins no new school by itself where copies of one are there, and offers the newest; a copy is known again" do
+    school = Vantick::Server::Store::Database.open(file)
+    school.teachers.secret
+    school.classes.add(name: "Curlew", school: "", names: %w[Bo Ida], made_at: "2026-01-01T00:00:00Z")
+    copy = Vantick::Server::Work::DailyCopies.new(school).make(Date.new(2026, 3, 2))
+    school.close
+    [nil, ""].each do |left|
+      FileUtils.rm_f(Dir["#{file}*"])
+      File.write(file, left) if left
+      said, status = Open3.capture2e({ "VANTICK_DB" => file, "VANTICK_PORT" => port.to_s }, "ruby", File.join(ROOT, "server/start.rb"))
+      expect(status).not_to be_success
+      expect(said).to include("no school in #{file}").and include("2 children: #{copy}").and include("bin/start --new")
+      expect(File.exist?(file) ? File.size(file) : 0).to eq(0)
+    end
+    said, status = Open3.capture2e({ "VANTICK_DB" => file, "RACK_ENV" => "test" }, File.join(ROOT, "bin/vantick"), "restore", copy)
+    expect(status).to be_success, said
+    FileUtils.rm_f(Dir["#{file}*"])
+    start("VANTICK_NEW" => "yes")
+    expect(JSON.parse(Net::HTTP.get(URI("http://127.0.0.1:#{port}/api/session")))).to include("first_start" => true)
+    kill
+    said, status = Open3.capture2e({ "VANTICK_DB" => file, "RACK_ENV" => "test" }, File.join(ROOT, "bin/vantick"), "restore", copy)
+    expect(status).to be_success, said
   end
 end

@@ -142,8 +142,10 @@ Capybara.register_driver(:chrome) { |app| BrowserHelpers.driver(app) }
 Capybara.default_driver = :chrome
 Capybara.app = BrowserHelpers::School
 Capybara.server = :puma, { Silent: true, Threads: "1:4" }
-# Long, for machines that are busy: only what fails waits as long as this.
-Capybara.default_max_wait_time = 40
+# Long, for machines that are busy: only what fails waits as long as this. Axe took two seconds for granted, and what it is asked while it
+# still works it answers with nothing.
+Capybara.default_max_wait_time = 90
+WebDriverScriptAdapter.max_wait_time = 300
 # Asking again costs more of the machine than what is asked for.
 Capybara.default_retry_interval = 0.05
 Capybara.enable_aria_label = true

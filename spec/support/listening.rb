@@ -5,7 +5,23 @@ require "socket"
 
 # Servers in processes of their own.
 module Listening
+  # Seconds after which a start counts as failed.
+  LONGEST = 600
+
   def free_port = TCPServer.open("127.0.0.1", 0) { |free| free.addr[1] }
+
+  # Waits until a server answers, however busy the machine is; what has ended by itself is not waited for.
+  # @param pid [Integer]
+  # @param log [String] what it says of itself
+  def wait_for_server(pid, log)
+    ends = Process.clock_gettime(Process::CLOCK_MONOTONIC) + LONGEST
+    until ready?
+      ended = Process.wait(pid, Process::WNOHANG)
+      raise "did not start: #{File.read(log)}" if ended || Process.clock_gettime(Process::CLOCK_MONOTONIC) > ends
+
+      sleep 0.1
+    end
+  end
 
   # @return [Boolean] whether Vantick answers at the example's `port`
   def ready?

@@ -26,7 +26,7 @@ module Vantick
           # Of the file that is there, where it can be read and is the same school's.
           # @return [Array(Hash, Hash)] what was erased, and the last ids that were given out, by kind
           def known(path)
-            return [{}, {}] unless File.exist?(path)
+            return [{}, {}] if SameSchool.nothing?(path)
 
             SafeCopy.look(path) do |database|
               [Erasing.new(database).erased, COUNTED.transform_values { |table| last(database, table) }]
@@ -41,7 +41,9 @@ module Vantick
             secret ? ErasedList.new(File.join(File.dirname(path), SafeCopy::FOLDER), School.new(database).sign).read : {}
           end
 
-          def last(database, table) = database.from(:sqlite_sequence).where(name: table.to_s).get(:seq).to_i
+          def last(database, table)
+            database.table_exists?(:sqlite_sequence) ? database.from(:sqlite_sequence).where(name: table.to_s).get(:seq).to_i : 0
+          end
 
           def count_on(database, kind, id)
             table = COUNTED.fetch(kind)
