@@ -72,6 +72,13 @@ RSpec.describe Vantick::Server::Formats::DaysOff do
     end
   end
 
+  it "refuses a calendar that leaves out days by the thousand, before anything is worked out with them" do
+    many = Array.new(1001) { |at| (Date.new(2000, 1, 1) + at).strftime("%Y%m%d") }.join(",")
+    text = ["BEGIN:VCALENDAR", "BEGIN:VEVENT", "DTSTART;VALUE=DATE:20260302", "RRULE:FREQ=DAILY", "EXDATE;VALUE=DATE:#{many}", "END:VEVENT",
+            "END:VCALENDAR"].join("\r\n")
+    expect { described_class.read(text, from: "2026-03-01", to: "2026-04-01") }.to raise_error(Vantick::Core::Error, /leaves out 1001 days/)
+  end
+
   it "reads two million characters in a moment, and is reached through the API" do
     events = Array.new(7_600) { |at| ["DTSTART;VALUE=DATE:2026#{format('%02d', (at % 12) + 1)}01", "SUMMARY:#{'x' * 120}#{at % 12}"] }
     many = calendar(*events)

@@ -41,9 +41,22 @@ RSpec.describe Vantick::Server::Classes::Rosters do
   it "reads names one under the other, with commas between, as a table, with a mark and in Windows' letters" do
     { "Bo\nIda\n\nTom" => %w[Bo Ida Tom], "Bo, Ida;Tom".tr(";", ",") => %w[Bo Ida Tom], "\uFEFFName\r\nZoë\r\n" => ["Zoë"],
       "Last name;First name\nAsh;Bo\nBirk;Ida" => %w[Bo Ida], "Pupil ID\tForename\tSurname\n7\tBo\tAsh" => ["Bo"],
-      "Zo\xEB\n".b => ["Zoë"], "\"Bo \"\"B\"\"\"\n" => ["Bo \"B\""] }.each do |text, found|
+      "Zo\xEB\n".b => ["Zoë"],
+      "\uFEFFName\tAge\r\nZoë\t7\r\n".encode("UTF-16LE").b => ["Zoë"], "\"Bo \"\"B\"\"\"\n" => ["Bo \"B\""] }.each do |text, found|
       expect(reading(text).body["classes"].map { |one| one["children"] }).to eq([found]), text
     end
+  end
+
+  # Work that grows with the square of a list would hold up everybody: names are folded a few times each.
+  it "tells five hundred of one first name apart without comparing each with each" do
+    listed = Array.new(500) { |at| Vantick::Server::Formats::Roster::Listed.new(nil, "Mia", "Roe#{at}") }
+    folded = 0
+    allow(Vantick::Core::Wording::ChildNames).to receive(:folded).and_wrap_original do |fold, name|
+      folded += 1
+      fold.call(name)
+    end
+    expect(Vantick::Server::Formats::ListedNames.of(listed, "first").uniq.length).to eq(500)
+    expect(folded).to be < 500 * (Vantick::Server::Formats::ListedNames::MOST + 2)
   end
 
   it "keeps first names alone, and tells two apart by as few letters as it takes, unless more is wanted" do

@@ -14,6 +14,8 @@ module Vantick
         SIGN = "PK"
         # What is wrong with dates in a zip is nobody's trouble, and no line of the log.
         Zip.warn_invalid_date = false
+        # What spreadsheets call Unicode text begins with one of these.
+        WIDE = { "\xFF\xFE".b => Encoding::UTF_16LE, "\xFE\xFF".b => Encoding::UTF_16BE }.freeze
         MOMENT = Zip::DOSTime.local(2000, 1, 1)
 
         class << self
@@ -50,10 +52,16 @@ module Vantick
           # @return [Boolean]
           def zip?(bytes) = bytes.b.start_with?(SIGN)
 
-          # Text as programs write it: with a mark at its beginning or without, in UTF-8 or in Windows' letters.
+          # Text as programs write it: with a mark at its beginning or without, in UTF-8, in UTF-16 with a mark, or in Windows' letters.
           # @param bytes [String]
           # @return [String]
           def text(bytes)
+            wide = WIDE.find { |mark, _| bytes.b.start_with?(mark) }&.last
+            if wide
+              return bytes.dup.force_encoding(wide).encode(Encoding::UTF_8, invalid: :replace,
+undef: :replace).delete_prefix("\uFEFF")
+            end
+
             text = bytes.dup.force_encoding(Encoding::UTF_8).delete_prefix("\uFEFF")
             text.valid_encoding? ? text : bytes.dup.force_encoding(Encoding::WINDOWS_1252).encode(Encoding::UTF_8, undef: :replace)
           end
