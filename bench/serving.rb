@@ -115,7 +115,7 @@ module Bench
     # As bin/start has it.
     def ruby_as_started
       compiled = %w[--yjit --yjit-exec-mem-size=32]
-      ["ruby", *(compiled if system("ruby", *compiled, "-e", "", err: File::NULL))]
+      ["ruby", *(compiled if system("ruby", *compiled, "-e", "exit RubyVM::YJIT.enabled?", err: File::NULL))]
     end
 
     # @yieldparam port [Integer] of a server of a school that is new

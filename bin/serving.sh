@@ -39,6 +39,6 @@ serve() {
   # itself it takes 256 MB at once.
   local compiled="--yjit --yjit-exec-mem-size=32"
   # shellcheck disable=SC2086 -- two options
-  if ruby $compiled -e "" 2>/dev/null; then export RUBYOPT="$compiled ${RUBYOPT:-}"; fi
+  if ruby $compiled -e 'exit RubyVM::YJIT.enabled?' 2>/dev/null; then export RUBYOPT="$compiled ${RUBYOPT:-}"; fi
   VANTICK_NEW="$new" VANTICK_HOST="$host" VANTICK_PORT="$port" VANTICK_COMMAND="$0" exec ruby server/start.rb
 }
