@@ -148,6 +148,25 @@ picture: "page of #{child['name']}" }
     expect(made.children.first[:id]).to be > school_class["children"].last["id"], "ids are not given out twice"
   end
 
+  it "waits for a second folder of copies that is not there, and says so" do
+    another = Dir.mktmpdir
+    ENV["VANTICK_COPIES"] = another
+    school_class, child, = furnish
+    Vantick::Server::Work::DailyCopies.new(store).make(Date.new(2026, 3, 2))
+    File.rename(another, "#{another}-away")
+    post("/api/classes/#{school_class['id']}/children/#{child['id']}/erasure", { name: })
+    work
+    open = get("/api/classes/#{school_class['id']}/erasures").body["open"]
+    expect(open).to match([include("trouble" => /second folder of copies is not there: #{another}/)])
+    File.rename("#{another}-away", another)
+    store.jobs.resume
+    work
+    expect(bytes(another)).to include("Other wrote that")
+    expect(bytes(another)).not_to include(name)
+  ensure
+    ENV.delete("VANTICK_COPIES")
+  end
+
   # A school as it is before, made once.
   def prepared
     furnish.tap do

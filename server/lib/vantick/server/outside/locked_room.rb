@@ -17,9 +17,6 @@ module Vantick
         # What a program needs to be found.
         KEPT = %w[PATH].freeze
 
-        # How much it gives way to everything else.
-        NICE = 10
-
         # It took too long, or too much.
         class TooMuch < StandardError; end
 
@@ -63,7 +60,6 @@ module Vantick
           @pid = spawn(environment, *command, in: File::NULL, out: input, err: File::NULL, chdir: folder, pgroup: true,
                                               unsetenv_others: true, umask: 0o077, rlimit_core: 0, rlimit_as: @limits[:memory],
                                               rlimit_cpu: @limits[:seconds], rlimit_fsize: @limits[:files])
-          Process.setpriority(Process::PRIO_PROCESS, @pid, NICE)
         ensure
           input&.close
         end

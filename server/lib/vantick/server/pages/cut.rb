@@ -22,16 +22,25 @@ module Vantick
             end
           end
 
-          # Cuts pages of a database, of which each knows the corners of its piece; a picture without any goes.
+          # Cuts pages of a database, of which each knows the corners of its piece; a picture without any goes, and so does one that
+          # cannot be cut.
           # @param database [Sequel::Database]
           # @param ids [Array<Integer>]
           def pages(database, ids)
             return if ids.empty?
 
             database[:scan_pages].where(id: ids).exclude(picture: nil).select(:id, :corners, :picture).each do |row|
-              picture = row[:corners] && apart(row[:picture].to_s, [JSON.parse(row[:corners])]).first
+              picture = row[:corners] && alone(row[:picture].to_s, JSON.parse(row[:corners]))
               database[:scan_pages].where(id: row[:id]).update(picture: picture && Sequel.blob(picture))
             end
+          end
+
+          private
+
+          def alone(jpeg, corners)
+            apart(jpeg, [corners]).first
+          rescue Outside::LockedRoom::TooMuch
+            nil
           end
         end
       end

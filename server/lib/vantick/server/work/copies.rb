@@ -49,20 +49,12 @@ module Vantick
           # @return [Integer] the process that made a part
           def maker(part) = part[/#{Regexp.escape(Store::SafeCopy::PART)}(\d+)/o, 1].to_i
 
-          def folders_of(path) = [File.dirname(Store::SafeCopy.in_folder(path, "x")), another].compact
+          def folders_of(path) = [File.dirname(Store::SafeCopy.in_folder(path, "x")), ENV.fetch(ANOTHER, "")].reject(&:empty?)
 
           def counted(copy)
             Store::SafeCopy.look(copy) { |database| database.table_exists?(:children) ? database[:children].count : 0 }
           rescue Store::Unusable
             0
-          end
-
-          def another
-            folder = ENV[ANOTHER].to_s
-            return if folder.empty?
-
-            FileUtils.mkdir_p(folder, mode: 0o700)
-            folder
           end
         end
       end

@@ -32,10 +32,9 @@ module Vantick
         def make(day)
           forget_old(Clock.now)
           @store.fold_in
-          made = Copies.folders(@store).filter_map { |folder| copy(folder, day) }
-          made.first
+          Copies.folders(@store).filter_map { |folder| copied(folder, day) }.first
         rescue StandardError => e
-          @log.puts "Vantick: no daily copy was made (#{e.class}). #{e.message if e.is_a?(Store::Unusable)}"
+          failed(e)
         end
 
         private
@@ -46,6 +45,18 @@ module Vantick
           @store.jobs.forget_old(now)
           @store.journal.forget_old(now)
           @store.scans.forget_old(now)
+        end
+
+        # A second disk that is not there keeps nothing from the first.
+        def copied(folder, day)
+          copy(folder, day)
+        rescue Store::Unusable, SystemCallError => e
+          failed(e)
+        end
+
+        # @return [nil]
+        def failed(error)
+          @log.puts "Vantick: no daily copy was made (#{error.class}). #{error.message if error.is_a?(Store::Unusable)}"
         end
 
         def copy(folder, day)

@@ -12,6 +12,7 @@ module Vantick
         WORDS = { full: "The disk is full: make room. The erasure goes on by itself.",
                   busy: "The school's file is in use. The erasure goes on by itself.",
                   copy: "The copy %<name>s cannot be opened. Look at it, or move it away: the erasure goes on by itself.",
+                  folder: "The second folder of copies is not there: %<name>s. The erasure goes on when it is.",
                   other: "It was stopped, and goes on by itself." }.freeze
 
         class << self
@@ -48,6 +49,7 @@ module Vantick
         # @return [Hash] how many places were looked through
         # @raise [Stopped] in words
         def run
+          check_folders
           copies = Copies.all(@store)
           @store.jobs.change(@job.id, of: copies.length + 2, done: 0)
           own_file
@@ -63,6 +65,12 @@ module Vantick
         private
 
         def step = @store.jobs.change(@job.id, done: @store.jobs.find(@job.id).done + 1)
+
+        # A disk that was taken out holds copies of the child: it is waited for. Where no copy was ever made there is none to look for.
+        def check_folders
+          gone = Copies.folders(@store).find { |folder| !File.directory?(folder) }
+          raise Stopped, format(WORDS[:folder], name: gone) if gone && @store.school.proved_copy
+        end
 
         def own_file
           Pages::Cut.pages(@store.db, @job.about.fetch(:cut, []))

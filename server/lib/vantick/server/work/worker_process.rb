@@ -26,6 +26,7 @@ module Vantick
         def initialize(store, count)
           @path = store.path
           @inputs = {}
+          @pids = {}
           @lock = Mutex.new
           @threads = Array.new(count) { |place| Thread.new { keep(place) } }
         end
@@ -41,7 +42,9 @@ module Vantick
           @stopping = true
           Runner.workers.delete(@path)
           @lock.synchronize { @inputs.each_value(&:close) }
-          @threads.each { |thread| thread.join(LAST) || thread.kill }
+          @threads.each { |thread| thread.join(LAST) }
+          @lock.synchronize { @pids.each_value { |pid| Process.kill(:KILL, pid) } }
+          @threads.each(&:join)
         end
 
         private
@@ -58,11 +61,17 @@ module Vantick
           pid = spawn(environment(place), RbConfig.ruby, "-rbundler/setup", PROGRAM,
                       in: reader, out: File::NULL, pgroup: true)
           reader.close
-          @lock.synchronize { @inputs[place] = writer }
+          @lock.synchronize do
+            @inputs[place] = writer
+            @pids[place] = pid
+          end
           writer.close if @stopping
-          Process.wait(pid)
-        ensure
-          @lock.synchronize { @inputs.delete(place) }
+          ended(pid, place)
+        end
+
+        # Nobody's number is kept any longer than the process is there.
+        def ended(pid, place)
+          sleep PAUSE / 4.0 until @lock.synchronize { Process.wait(pid, Process::WNOHANG) && @pids.delete(place) && @inputs.delete(place) }
         end
 
         def environment(place)
