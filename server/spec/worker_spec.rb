@@ -8,11 +8,13 @@ RSpec.describe Vantick::Server::Work::Worker do
   before { allow(Process).to receive(:setpriority) }
 
   def at_work(place)
-    worker = described_class.new(store, place:, input: pipe.first, log:)
+    ended = Queue.new
+    worker = described_class.new(store, place:, input: pipe.first, log:, ends: -> { ended << true })
     thread = Thread.new { worker.run }
     yield
+    pipe.last.close
+    expect(ended.pop).to be(true), "the end of its input is its end"
   ensure
-    # Never closed before it ends: the end of the input is the end of the process.
     thread&.kill&.join
   end
 

@@ -16,11 +16,13 @@ module Vantick
         # @param store [Store::Database]
         # @param place [Integer] 0 does everything, all others only what teachers wait for
         # @param input [IO] a byte on it says that something has come; its end, that the server has ended
-        def initialize(store, place:, input:, log: $stderr)
+        # @param ends [Proc] what is done then: what is in the midst of a job is resumed at the next start
+        def initialize(store, place:, input:, log: $stderr, ends: -> { exit!(0) })
           @store = store
           @place = place
           @input = input
           @log = log
+          @ends = ends
           @turn = Mutex.new
           @come = ConditionVariable.new
         end
@@ -36,12 +38,12 @@ module Vantick
 
         private
 
-        # What it does in the midst of a job is resumed at the next start: the end of the server is its own at once.
+        # The end of the server is its own, at once.
         def watch
           Thread.new do
             loop { woken(@input.readpartial(64)) }
           rescue IOError
-            exit!(0)
+            @ends.call
           end
         end
 
