@@ -13,9 +13,8 @@ module Vantick
       # What keeps it from starting, in words for whoever starts it.
       class Refused < StandardError; end
 
-      # Requests worked on at once: those of teachers that are worked on or wait (`Http::Lanes`), and six for desks. Ruby runs one at a
-      # time: more threads only wait, fewer let one wait for the disk alone (measured with `bin/bench load_p95`).
-      THREADS = Http::Lanes::PLACES + Http::Lanes::WAITING + 6
+      # Requests taken on at once: those that are worked on or wait for it (`Http::Lanes`), and some more of desks.
+      THREADS = Http::Lanes::PLACES + Http::Lanes::WAITING + Http::Lanes::DESKS + 1
       # Requests answered on one connection before the next connection's turn, where others wait: a kept-alive connection
       # that says nothing must not hold a thread.
       IN_A_ROW = 1
