@@ -28,6 +28,16 @@ RSpec.describe Vantick::Server::Http::Lanes do
     expect((working + waiting).map(&:value).uniq).to eq([200])
   end
 
+  it "works on five requests of desks at a time, and lets all others of them wait: none is sent away" do
+    held = described_class.new(->(env) { (entered << env["PATH_INFO"]) && gate.pop && [200, {}, [""]] })
+    desks = Array.new(40) { Thread.new { held.call({ "PATH_INFO" => "/api/desk/answers" }).first } }
+    described_class::DESKS.times { entered.pop }
+    Thread.pass until desks.all? { |thread| thread.status == "sleep" }
+    expect([described_class::DESKS, entered.length]).to eq([5, 0])
+    desks.length.times { gate << true }
+    expect(desks.map(&:value).uniq).to eq([200])
+  end
+
   it "gives a teacher's request less of the time than a desk's, and gives the place back when it ends badly" do
     (described_class::PLACES * 3).times do
       gate << true

@@ -110,8 +110,7 @@ const file = (ending: string): string =>
             undone.
           </p>
           <p>
-            Files that are not read to the end yet, and pages of which nobody knows whose they are, go as
-            well: read them again afterwards.
+            Scans that are still being read, and pages without a name, go too. Scan them again afterwards.
           </p>
           <p class="mb-1">Save a copy first?</p>
           <p class="d-flex flex-wrap gap-2">
