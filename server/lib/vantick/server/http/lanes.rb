@@ -19,7 +19,7 @@ module Vantick
         # Seconds that one waits (judgement: a page asks again by itself).
         PATIENCE = 10
         # How much a teacher's request gives way: a desk's turn comes after a quarter of the time.
-        GIVES_WAY = -2
+        GIVES_WAY = -3
         FULL = "Vantick has much to do just now: try again in a moment."
 
         def initialize(app)
