@@ -28,7 +28,7 @@ RSpec.describe Vantick::Server::Classes::Records do
     expect(behind.map { |one| one["time"] }).to all(end_with(":45"))
     expect(bram["next_best"]).to include("task" => "dial_to_words", "step" => "quarters")
     expect(bram["answers"].length).to eq(8)
-    expect(bram["checks"]).to eq(["day" => Time.now.utc.strftime("%F"), "answered" => 8, "right" => 6])
+    expect(bram["checks"]).to eq(["day" => Date.jd(Vantick::Server::Store::SchoolDay.today).iso8601, "answered" => 8, "right" => 6])
     expect(record(0)).to include("verdict" => "secure", "evidence" => [])
     expect(record(0)).to include("leans" => "secure")
     expect(record(2)).to include("verdict" => "not enough to say", "leans" => nil, "answers" => [])

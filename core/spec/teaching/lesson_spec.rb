@@ -42,6 +42,20 @@ RSpec.describe Vantick::Core::Teaching::Lesson do
     end
   end
 
+  # Tasks that see one hand are asked at fewer times than a step has; a recap may be of any step.
+  Vantick::Core::Teaching::Step.with_times.each do |one|
+    it "goes over any step before a lesson on #{one.id}, with any task of it, and asks nothing that cannot be seen" do
+      hardest = Vantick::Core::Teaching::Step.hardest
+      unlike = Vantick::Core::Teaching::LessonPlan.tasks(one).uniq { |task| [one.pool_for(task), hardest.tasks.include?(task)] }
+      unlike.product(Vantick::Core::Teaching::Step.with_times - [one]).each do |task, earlier|
+        plan = described_class.new(step: one, task:, minutes: 20, earlier: [earlier])
+        asked = plan.stages.flat_map(&:items).select(&:time)
+        unseen = asked.reject { |item| item.task.seen?(item.time) && item.task.times.include?(item.time) }
+        expect(unseen).to eq([]), "#{task.id} after #{earlier.id}"
+      end
+    end
+  end
+
   it "has stages of whole minutes that sum to every length there is" do
     described_class::LENGTHS.each do |minutes|
       lengths = Vantick::Core::Teaching::StageMinutes.of(minutes)

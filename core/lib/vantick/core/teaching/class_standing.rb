@@ -34,8 +34,8 @@ module Vantick
         def next_step = course.next_step(today: @today)
 
         # @param key [Object] of a child
-        # @return [Step, nil] next for this child: the lowest not shown yet, at most one above the class
-        def next_for(key) = by_child.fetch(key).next_step(limit:)
+        # @return [Step, nil] next for this child: the lowest not shown yet, at most one above the class's last or its next
+        def next_for(key) = by_child.fetch(key).next_step(limit:, tracing: tracings.fetch(key))
 
         # @param step [Step]
         # @return [Array<Step>] what a lesson on it goes over first: at most three that many are shaky on
@@ -84,9 +84,10 @@ module Vantick
         # @return [Integer, nil] the last day on which anybody answered on it
         def last_day(step) = by_child.values.filter_map { |one| one.keeping.last_day(step) }.max
 
-        # @return [Hash{Object => Tracing}] by child, where whole dials tell of their parts as well
+        # @return [Hash{Object => Tracing}] by child, where whole dials tell of their parts as well, and what a child has shown of the rest:
+        #   one rule for what is next for the class, for its term and for its groups
         def tracings
-          @tracings ||= @asked.transform_values { |asked| Tracing.new(asked, lessons:, today: @today, parts: true) }.freeze
+          @tracings ||= @asked.to_h { |key, asked| [key, traced(asked, by_child.fetch(key))] }.freeze
         end
 
         # @return [Term::Learning] how likely a lesson makes its step known in this class
@@ -101,6 +102,11 @@ module Vantick
 
         private
 
+        def traced(asked, standing)
+          shown = standing.shown.to_h { |step| [step, standing.shown_on(step)] }
+          Tracing.new(asked, lessons:, today: @today, parts: true).with_shown(shown)
+        end
+
         def secure_before(key)
           day = @today - LATELY
           earlier = @asked.fetch(key).select { |one| one.day <= day }
@@ -110,11 +116,12 @@ module Vantick
 
         def course = @course ||= Course.new(tracings, lessons)
 
-        # One above the highest step that the class was taught.
+        # One above the highest step that the class was taught, or what is next for it where that is higher.
         def limit
           ladder = Step.with_times
-          highest = lessons.map { |lesson| ladder.index(lesson.step) }.max
-          highest && ladder[[highest + 1, ladder.length - 1].min]
+          highest = lessons.map { |lesson| ladder.index(lesson.step) }.max or return
+          following = next_step.step || ladder.last
+          ladder[(highest + 1).clamp(ladder.index(following), ladder.length - 1)]
         end
       end
     end

@@ -25,6 +25,12 @@ module Vantick
           # @return [Array<Symbol>] those of the steps that the kind's own step rests on
           def below(kind) = belows.fetch(kind)
 
+          # @param kind [Symbol]
+          # @return [Array<Symbol>] all that it rests on, and that these rest on
+          def beneath(kind)
+            (@beneath ||= {})[kind] ||= below(kind).flat_map { |one| [one, *beneath(one)] }.uniq.freeze
+          end
+
           # @param kind [Symbol] of whole dials
           # @return [Array<Symbol>] what reading them exercises besides: the hour hand, and from five minutes on the numerals
           def exercised(kind)

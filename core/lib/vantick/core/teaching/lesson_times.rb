@@ -73,33 +73,38 @@ module Vantick
           chosen
         end
 
-        # What tells the step's misreadings apart tells most; earlier steps are asked for any.
+        # What tells the step's misreadings apart tells most; a hand alone or numerals are asked with their own task; whole dials of
+        # earlier steps are asked for any.
         def asked(pool)
-          if (pool - @own).empty?
-            [@task,
-             Choosing::Telling.for(@step, @task)]
-          else
-            [@earlier_task, Choosing::Telling.for(Step.hardest, @earlier_task)]
-          end
+          return [@task, Choosing::Telling.for(@step, @task)] if (pool - @own).empty?
+
+          part = @parts[pool.first]
+          task, step = part ? [part, Step.home(part)] : [@earlier_task, Step.hardest]
+          [task, Choosing::Telling.for(step, task)]
         end
 
         # What is to be gone over first, each step its share; then what the step rests on, and last its own.
         def gone_over(wanted, thorough)
-          pools = [*@gone_over.map(&:pool), @parts.keys].reject(&:empty?)
+          pools = [*@gone_over.map { |step| step.pool_for(@earlier_task) }, *parts_by_task].reject(&:empty?)
           each = pools.empty? ? 0 : (wanted / pools.length.to_f).ceil
           found = pools.flat_map { |pool| choose(each, pool - @own - @used, thorough) }.first(wanted)
           [@earlier, @below, own_too].reduce(found) { |so_far, pool| so_far + choose(wanted - so_far.length, pool - @used, thorough) }
         end
 
+        def parts_by_task = @parts.keys.group_by { |time| @parts[time] }.values
+
         def own_too = @earlier_task == @task || @below.empty? ? @own : []
 
-        def pools(steps) = steps.select { |step| step.tasks.include?(@earlier_task) }.flat_map(&:pool).uniq
+        # What the task of earlier times can be asked about: not every time of a step can be seen on its dial.
+        def pools(steps)
+          steps.select { |step| step.tasks.include?(@earlier_task) }.flat_map { |step| step.pool_for(@earlier_task) }.uniq
+        end
 
         # Hour hand and numerals are gone over with tasks of their own, at times that no whole dial of the lesson is asked with.
         def parts_of(steps)
           whole = (@own + @below + @earlier).to_set
           parts(steps).each_with_object({}) do |(step, task), found|
-            left = step.pool.reject { |time| whole.include?(time) || found.key?(time) || time.hidden_hand? }
+            left = step.pool_for(task).reject { |time| whole.include?(time) || found.key?(time) || time.hidden_hand? }
             left.each { |time| found[time] = task }
           end
         end
@@ -114,7 +119,7 @@ module Vantick
         def neighbours
           @neighbours ||= begin
             below = KindsOfTime.of_step(@step).one? && @step.whole? ? @step.builds_on.select(&:whole?).select { |one| one.pool.any? } : []
-            below.empty? ? [] : below.last.pool
+            pools(below.last(1))
           end
         end
       end

@@ -43,6 +43,7 @@ module Vantick
         # @param lessons [Array<Course::Given>] that the class had, oldest first
         def initialize(answers, today:, lessons: [])
           @today = today
+          @last_day = answers.last&.day
           @tracing = Tracing.new(answers, lessons:, today:)
           @diagnosis = Judging::Diagnosis.new(answers.map(&:marked), days: answers.map(&:day), today:)
           by_step = Standing.by_step(answers)
@@ -53,14 +54,22 @@ module Vantick
           freeze
         end
 
+        # @param step [Step] one of those {#shown}
+        # @return [Integer] the last day of what shows it: of answers on it, or on harder steps that rest on it
+        def shown_on(step)
+          own = @own_shown.select { |one| one == step || one.covers?(step) }
+          own.filter_map { |one| judged(one).last_day }.max || @last_day
+        end
+
         # @param step [Step]
         # @return [Secure::Judged]
         def judged(step) = @judged.fetch(step)
 
         # @param limit [Step, nil] the highest that is proposed: one above the class
+        # @param tracing [Tracing] by which a step is passed over all of whose parts were shown
         # @return [Step, nil] the lowest that was not shown yet; nothing at the top of the ladder
-        def next_step(limit: nil)
-          found = (Step.with_times - shown).first
+        def next_step(limit: nil, tracing: self.tracing)
+          found = (Step.with_times - shown).find { |step| !known_by_parts?(step, tracing) }
           ladder = Step.with_times
           found && limit && ladder.index(found) > ladder.index(limit) ? limit : found
         end
@@ -108,6 +117,10 @@ module Vantick
 
         private
 
+        def known_by_parts?(step, tracing)
+          step.parts.any? && (step.parts - shown).empty? && tracing.of_step(step) >= Course::ROW[:known]
+        end
+
         def settle
           @states = states_of.freeze
           @stumbles = @judged.select { |step, one| one.stumbles && states[step] != :secure && !overtaken?(step) }.keys.freeze
@@ -142,9 +155,9 @@ module Vantick
 
         # Shown by itself, or by what rests on it: nobody reads fives who does not know the numerals.
         def shown_of
-          own = Step.with_times.select { |step| shown_itself?(step) }
-          own |= @parts_shown
-          Step.with_times.select { |step| own.include?(step) || (carries?(step) && own.any? { |above| above.foundations.include?(step) }) }
+          @own_shown = (Step.with_times.select { |step| shown_itself?(step) } | @parts_shown).freeze
+          own = @own_shown
+          Step.with_times.select { |step| own.include?(step) || (carries?(step) && own.any? { |above| above.covers?(step) }) }
         end
 
         def shown_itself?(step)
@@ -155,8 +168,14 @@ module Vantick
         # of the same kinds of times elsewhere.
         def expected?(step) = judged(step).last_day && least(step) >= EXPECTED
 
-        # Of a step's kinds of times, that which is least likely to be known.
-        def least(step) = KindsOfTime.of_step(step).map { |kind| tracing.known(kind) }.min
+        # Of a step's kinds of times, that which is least likely to be known. What nobody asked, and harder ones that were asked rest on,
+        # does not speak against it: who reads seven minutes to reads o'clock.
+        def least(step)
+          kinds = KindsOfTime.of_step(step)
+          asked = kinds.select { |kind| tracing.asked?(kind) }
+          beneath = asked.flat_map { |kind| KindsOfTime.beneath(kind) }
+          (asked | (kinds - beneath)).map { |kind| tracing.known(kind) }.min
+        end
 
         # A step below one that was shown is shown with it, unless its own last answers speak against it.
         def carries?(step)
@@ -167,7 +186,7 @@ module Vantick
         # What went wrong once, and was not asked again since a step that rests on it became secure.
         def overtaken?(step)
           last = judged(step).last_day or return false
-          @judged.any? { |above, one| one.state == :secure && one.since > last && above.foundations.include?(step) }
+          @judged.any? { |above, one| one.state == :secure && one.since > last && above.covers?(step) }
         end
 
         # The two parts of a dial that the last whole dials tell of.

@@ -128,6 +128,17 @@ module Vantick
           end.freeze
         end
 
+        # @param step [Step]
+        # @return [Boolean] whether it is harder than the other and cannot be read without it: it rests on it, or on all of its times
+        def covers?(step)
+          return true if foundations.include?(step)
+
+          Step.all.index(step) < Step.all.index(self) && step.whole? && (step.pool - Step.beneath(self)).empty?
+        end
+
+        # @return [Array<DialTime>] whole times of a step and of those it rests on
+        def self.beneath(step) = (@beneath ||= {})[step.id] ||= [step, *step.foundations].select(&:whole?).flat_map(&:pool).uniq.freeze
+
         # @param time [DialTime]
         # @return [Boolean] whether it is one of the step's
         def holds?(time) = @places.include?(time.index)

@@ -20,6 +20,7 @@ module Vantick
           @known = KindsOfTime.all.to_h { |kind| [kind, ROW[:begin]] }
           @days = {}
           @seen = {}
+          @asked = {}
           happened(answers, lessons).each { |one| one.is_a?(Course::Given) ? taught(one) : answered(one) }
           @today = today || @days.values.max
           fade_all(today) if today
@@ -32,9 +33,17 @@ module Vantick
         # @return [Tracing] what is expected to be known then
         def onward(day, step: nil, recap: []) = dup.tap { |later| later.send(:play, day, step, recap) }.freeze
 
+        # @param days [Hash{Step => Integer}] steps that a child has shown by what it read, and the last day on which it did
+        # @return [Tracing] in which each was as good as known on that day
+        def with_shown(days) = dup.tap { |other| other.send(:lift, days) }.freeze
+
         # @param kind [Symbol] one of {KindsOfTime.all}
         # @return [Float] 0..1
         def known(kind) = @known.fetch(kind)
+
+        # @param kind [Symbol]
+        # @return [Boolean] whether anything was answered on it
+        def asked?(kind) = @asked.key?(kind)
 
         # @param step [Step]
         # @return [Float] 0..1, that all its kinds are known
@@ -73,6 +82,24 @@ module Vantick
           taught(Course::Given.new(step:, day:)) if step
         end
 
+        def lift(days)
+          @known, @days, @seen = [@known, @days, @seen].map(&:dup)
+          days.each do |step, day|
+            kinds = KindsOfTime.of_step(step)
+            kinds.each { |kind| lift_to(ROW[:shown]**(1.0 / kinds.length), kind, day) }
+          end
+        end
+
+        # @param shown [Float] so that all kinds of a step together come to what the scheme says
+        def lift_to(shown, kind, day)
+          now = shown * left(day, @today)
+          return if now <= @known[kind]
+
+          @known[kind] = now
+          @days[kind] = @today
+          @seen[kind] = [day, shown]
+        end
+
         def bring_back(kind, day)
           then_known = @seen.fetch(kind, [nil, @known[kind]]).last
           @known[kind] += [then_known - @known[kind], 0].max * BROUGHT_BACK
@@ -104,6 +131,7 @@ module Vantick
 
         def learned(kind, read_right, day)
           fade(kind, day)
+          @asked[kind] = true
           known = @known[kind]
           right, wrong = read_right ? [1 - ROW[:slip], ROW[:guess]] : [ROW[:slip], 1 - ROW[:guess]]
           @known[kind] = known * right / ((known * right) + ((1 - known) * wrong))
@@ -122,9 +150,12 @@ module Vantick
 
         def fade(kind, day)
           since = @days[kind]
-          @known[kind] *= 0.5**((day - since) / ROW[:half_days].to_f) if since && day > since
+          @known[kind] *= left(since, day) if since && day > since
           @days[kind] = day
         end
+
+        # How much of what was known on a day is left on a later one.
+        def left(since, day) = 0.5**((day - since) / ROW[:half_days].to_f)
       end
     end
   end
