@@ -110,7 +110,7 @@ RSpec.describe "Planning a lesson and giving it", :demo do
     expect(page).to have_text("The lesson ends here")
     click_button "End the lesson", exact: false
     expect(page).to have_css("li", text: "given")
-    plan_next("Numerals to minutes", "26 of 26 have not met it yet.")
+    plan_next("Numerals to minutes", "26 of 26 have not had it yet.")
     expect(page).to have_text("From the last lesson, not reached then")
     expect(dials("Recap")).not_to be_empty
   end

@@ -35,6 +35,22 @@ RSpec.describe "The words of a term" do
     )
   end
 
+  it "give no reason with nobody in it, for a plan that changed and for what is next" do
+    codes = %w[more added fewer dropped later]
+    changes = codes.map { |code| { code:, step: "quarter_to", lessons: 1, children: 0, misreading: "x" } }
+    expect(said("#{JSON.generate(changes)}.map((one) => words.changeWords(one, facts))")).to eq(
+      ["Quarter to takes 1 lesson more.", "Quarter to comes in for 1 lesson.", "Quarter to takes 1 lesson less.",
+       "Quarter to is left out.", "Quarter to comes at another time."]
+    )
+    nobody = { child_ids: [], lesson: 3, days: 22, not_met: 0, misreading: "x", misread: [], stumbling: [] }
+    nexts = %w[begin new passed again back done].map { |reason| { reason:, **nobody } }
+    expect(said("#{JSON.generate(nexts)}.map((one) => lab.whyNext(one, 26, facts))")).to eq(
+      ["Nobody has answered anything yet, so it starts at the bottom. You can start anywhere else.", "It is the next step.",
+       "Most know what comes before it.", "The third lesson on it, so that it lasts.",
+       "Back after three weeks, so that it is not forgotten.", "Most know every step. Go over what they may be forgetting."]
+    )
+  end
+
   it "tell when something was asked last and who may have lost it" do
     expect(said("words.recapWords('half_past', { last_asked: `${year}-10-12`, fading: 9 }, facts)"))
       .to match(/\AHalf past: asked last (on \w{3} 12 Oct|today), 9 children may have lost it\z/)

@@ -12,6 +12,7 @@ import * as hands from "@/dial/useLooseHands";
 import { useMoving } from "@/dial/useMoving";
 import * as reason from "@/plan/reason";
 import * as lesson from "@/plan/useLesson";
+import { whyNext } from "@/plan/reason";
 import * as termWords from "@/plan/term/words";
 import * as pictures from "@/pictures/pictures";
 import { useRun } from "@/plan/useRun";
@@ -68,6 +69,7 @@ const lab = {
   reason,
   lesson,
   termWords,
+  whyNext,
   useRun,
   useKeptFocus,
   lenses,

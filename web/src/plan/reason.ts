@@ -14,33 +14,35 @@ function after(days: number | null): string {
   return days <= 1 ? "" : ` after ${days} days`;
 }
 
-/** What most of the class still do there, or how many are not sure. */
+/** What most of the class still do there, or how many are not sure; nothing where there is nobody. */
 function who(next: Next, facts: ReturnType<typeof useFacts>): string {
   if (next.misreading && next.misread.length > 1) {
     return `${countedChildren(next.misread.length)} still ${facts.misreading(next.misreading).does}`;
   }
-  if (next.stumbling.length > 1) return `${countedChildren(next.stumbling.length)} still stumble`;
-  return next.child_ids.length === 1
-    ? "1 child may not know it yet"
-    : `${next.child_ids.length} may not know it yet`;
+  if (next.stumbling.length > 1) return `${countedChildren(next.stumbling.length)} still get it wrong`;
+  return next.child_ids.length ? `${countedChildren(next.child_ids.length)} may not know it yet` : "";
 }
+
+/** A number of nobody is no reason. */
+const because = (reason: string, otherwise: string): string => (reason ? `: ${reason}.` : `${otherwise}.`);
 
 /** Why a step is proposed, in one sentence from the rule that decided. */
 export function whyNext(next: Next, children: number, facts: ReturnType<typeof useFacts>): string {
-  const unmet = next.not_met ? `${next.not_met} of ${children} have not met it yet` : who(next, facts);
+  const some = who(next, facts);
+  const unmet = next.not_met ? `${next.not_met} of ${children} have not had it yet` : some;
   switch (next.reason) {
     case "begin":
-      return "Nobody has answered anything yet, so it begins at the bottom. You can begin anywhere else.";
+      return "Nobody has answered anything yet, so it starts at the bottom. You can start anywhere else.";
     case "new":
-      return `${unmet}.`;
+      return unmet ? `${unmet}.` : "It is the next step.";
     case "passed":
-      return `Most are expected to know what comes before it; ${unmet}.`;
+      return `Most know what comes before it${because(unmet, "")}`;
     case "again":
-      return `Again: ${who(next, facts)}; ${lesson(next.lesson)}.`;
+      return `The ${lesson(next.lesson)} on it${because(some, ", so that it lasts")}`;
     case "back":
-      return `Back${after(next.days)}: ${who(next, facts)}.`;
+      return `Back${after(next.days)}${because(some, ", so that it is not forgotten")}`;
     default:
-      return "Most are expected to know all of the ladder. Go over what is fading.";
+      return "Most know every step. Go over what they may be forgetting.";
   }
 }
 

@@ -24,8 +24,9 @@ export function forecastWords(aim: ForecastPoint, children: number, step: string
   return `By ${dayWords(aim.day)} ${about}${band}.`;
 }
 
-/** Who is behind a change of the plan. */
+/** Who is behind a change of the plan; nothing where it is nobody. */
 function why(change: Change, facts: Facts): string {
+  if (!change.children) return "";
   const one = change.children === 1;
   const who = countedChildren(change.children);
   if (change.code === "fewer" || change.code === "dropped")
@@ -45,7 +46,8 @@ export function changeWords(change: Change, facts: Facts): string {
     dropped: `${name} is left out`,
     later: `${name} comes at another time`,
   }[change.code];
-  return `${what}: ${why(change, facts)}.`;
+  const reason = why(change, facts);
+  return reason ? `${what}: ${reason}.` : `${what}.`;
 }
 
 /** "Half past: asked last on Mon 12 Oct, 9 children may have lost it." */
