@@ -62,7 +62,15 @@ RSpec.describe Vantick::Core::Marking::Marker do
     ["dial_to_digital", "3:05", "3:01"] => %i[misread numeral_as_minutes],
     ["dial_to_digital", "8:23", "8:20"] => %i[misread stops_at_five],
     ["dial_to_digital", "6:05", "1:30"] => %i[misread hands_swapped],
-    ["dial_to_digital", "3:05", "25:99"] => [:unreadable]
+    ["dial_to_digital", "3:05", "25:99"] => [:unreadable],
+    # An hour alone says what it means where the time is an o'clock, and there alone.
+    ["dial_to_words", "3:00", "3"] => [:right_writing_slip],
+    ["dial_to_words", "3:00", "its three"] => [:right_writing_slip],
+    ["dial_to_digital", "12:00", "12"] => [:right_writing_slip],
+    ["dial_to_words", "3:00", "4"] => [:unexplained],
+    ["dial_to_words", "3:00", "12"] => %i[misread hour_from_minute_hand],
+    ["dial_to_words", "3:30", "3"] => [:unreadable],
+    ["dial_to_words", "3:00", "13"] => [:unreadable]
   }.each do |(task_id, shown, text), verdict|
     it("judges #{text.inspect} at #{shown}, #{task_id}: #{verdict.join(' ')}") { expect(judged(task_id, shown, text)).to eq(verdict) }
   end

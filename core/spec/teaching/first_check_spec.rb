@@ -45,6 +45,15 @@ RSpec.describe Vantick::Core::Teaching::ClassStanding do
     expect(standing.next_step.children.length).to eq(4)
   end
 
+  it "holds nothing against a class whose writing could not be read" do
+    unread = answered(step(:quarters), task: task(:dial_to_words), count: 5).transform_values do |asked|
+      asked.map { |one| one.dup.tap { |other| other.marked = mark(:dial_to_words, one.marked.time.to_s, "scribble") } }
+    end
+    standing = described_class.new(unread, today: 0)
+    expect(standing.by_child.values.map { |one| one.states.fetch(step(:quarters)) }.uniq).to eq([:right_so_far])
+    expect(standing.by_child.values.flat_map(&:stumbles)).to eq([])
+  end
+
   it "lets a child who comes late change nothing for the others" do
     answers = answered(step(:quarters), task: task(:dial_to_words), count: 5, children: 25)
     together, late = [answers, { **answers, late: [] }].map { |by_child| described_class.new(by_child, today: 0) }

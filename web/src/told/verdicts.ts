@@ -38,6 +38,7 @@ export const SLIPS: Readonly<Record<Answer["slips"][number], string>> = {
   run_together: "hours and minutes run together",
   one_digit: "a nought left out",
   no_side: "past or to left out",
+  hour_alone: "only the hour, nothing after it",
   spelling: "spelling",
   copied: "written off from the question",
 };

@@ -44,11 +44,12 @@ module Vantick
           # @param misread [Boolean] whether a misreading is likely that can show on the step
           # @return [Judged]
           def judge(answers, today: nil, misread: false)
-            telling = answers.reject { |answer| answer.marked.verdict == :blank }
-            return NOT_MET if telling.empty?
+            given = answers.reject { |answer| answer.marked.verdict == :blank }
+            return NOT_MET if given.empty?
 
-            recent = telling.select { |answer| today.nil? || today - answer.day <= JUDGING_DAYS }
-            Judged.new(**counted(recent, misread), since: recent.last(LAST).first&.day, last_day: telling.last.day).freeze
+            # What could not be read says that the step was met, and nothing of the child.
+            recent = given.select { |answer| answer.marked.telling? && (today.nil? || today - answer.day <= JUDGING_DAYS) }
+            Judged.new(**counted(recent, misread), since: recent.last(LAST).first&.day, last_day: given.last.day).freeze
           end
 
           private

@@ -16,7 +16,7 @@ module Vantick
           # @return [Marked]
           # @raise [AnswerTooLong]
           def mark(task:, time:, text:, conventions:)
-            givens = Wording::AnswerReader.read(text, conventions)
+            givens = givens(task, time, text, conventions)
             return spoken_order(task, time, text) || Marked.unread(task, time, text) if givens.empty?
 
             right = givens.find { |given| given.time == time } || givens.find { |given| task.near?(given, time) }
@@ -26,6 +26,13 @@ module Vantick
           end
 
           private
+
+          def givens(task, time, text, conventions)
+            found = Wording::AnswerReader.read(text, conventions)
+            return found unless found.empty? && time.dial_time.minute.zero?
+
+            Wording::AnswerReader.hour_alone(text, task.notation == :digits ? :clock : :words)
+          end
 
           # Where an answer can be taken without a slip, it is.
           def cleanest(givens) = givens.select { |given| given.slips.empty? }.then { |clean| clean.empty? ? givens : clean }

@@ -21,7 +21,7 @@ module Vantick
         # @param answers [Array<Judging::Secure::Given>] on one step, oldest first; those on steps above count that hold the same times
         # @return [Strength, nil] nothing for a step that never became secure
         def self.of(answers)
-          by_day = answers.reject { |one| one.marked.verdict == :blank }.group_by(&:day)
+          by_day = answers.select { |one| one.marked.telling? }.group_by(&:day)
           began = secure_from(by_day) or return
           later = by_day.select { |day, _| day > began }
           later.reduce(new(ROW[:begin].to_f, began)) { |so_far, (day, given)| so_far.after(given, day) }

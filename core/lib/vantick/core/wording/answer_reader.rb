@@ -32,6 +32,17 @@ module Vantick
             givens.map { |given| Given.new(given.saying, given.form, given.slips + cleaned.slips) }
           end
 
+          # An hour and nothing more, "3" or "its three": what it says can be known only where the time is an o'clock.
+          # @param text [String] the answer exactly as given
+          # @param form [Symbol] `:clock` or `:words`, in which it was to be written
+          # @return [Array<Given>] as o'clock, with the slip that the rest was left out; empty where it is no hour
+          # @raise [AnswerTooLong]
+          def hour_alone(text, form)
+            PartReader.read(text, :hour).select { |part| (1..12).cover?(part.value) }.map do |part|
+              Given.new(Saying.new(0, :oclock, part.value), form, [*part.slips, :hour_alone])
+            end
+          end
+
           # @param text [String]
           # @return [Boolean] whether nothing was answered, or a dash for nothing
           def blank?(text) = text.scrub("?").match?(BLANK)

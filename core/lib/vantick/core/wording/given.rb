@@ -9,7 +9,7 @@ module Vantick
         # a half of the day, `:spoken` digits spoken ("seven forty-five"), `:name` noon or midnight.
         FORMS = %i[clock day words spoken name].freeze
         # Writing that is off while the reading may be right.
-        SLIPS = %i[separator run_together one_digit no_side spelling].freeze
+        SLIPS = %i[separator run_together one_digit no_side hour_alone spelling].freeze
         # Written off from what was asked, in the form in which it was asked: no reading at all.
         COPIED = :copied
 
