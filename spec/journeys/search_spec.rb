@@ -11,12 +11,22 @@ RSpec.describe "Where one looks for something" do
     find_field("Search").send_keys(:enter)
     expect(page).to have_css("h1", text: "Hana").and have_no_css(".modal")
     click_button "Search"
+    expect(page).to have_css("[role='dialog'][aria-label='Search']")
     fill_in "Search", with: "half past"
     expect(page).to have_css("[aria-label='Found'] a", text: "Check: Half past")
     fill_in "Search", with: "qqq"
     expect(page).to have_text("Nothing has that name.")
     find_field("Search").send_keys(:escape)
     expect(page).to have_no_css(".modal")
+  end
+
+  it "waits at Enter for what stands in the field, however fast it comes", :demo do
+    visit "/plan"
+    click_button "Search"
+    fill_in "Search", with: "anneke"
+    expect(page).to have_css("[aria-label='Found'] a", text: "Anneke")
+    find_field("Search").send_keys([:control, "a"], "hana", :enter)
+    expect(page).to have_css("h1", text: "Hana").and have_no_css(".modal")
   end
 
   it "leaves the key alone where something is typed", :demo do

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { refDebounced } from "@vueuse/core";
-import { computed, ref } from "vue";
+import { computed, ref, watch } from "vue";
 import { useRouter, type RouteLocationRaw } from "vue-router";
 import { search, useAsked, useFacts, type Found } from "@/api";
 import { dayWords, moment } from "@/words";
@@ -11,10 +11,18 @@ const router = useRouter();
 const facts = useFacts();
 const text = ref("");
 const settled = refDebounced(text, 200);
-const { data, trouble } = useAsked("search", () => settled.value.trim() && [settled.value.trim()], search, {
-  meanwhile: true,
-});
-const found = computed(() => (text.value.trim() ? (data.value ?? []) : []));
+const asked = computed(() => text.value.trim());
+const { data, trouble } = useAsked(
+  "search",
+  () => settled.value.trim() && [settled.value.trim()],
+  async (words: string) => ({ words, found: await search(words) }),
+  { meanwhile: true },
+);
+const found = computed(() => (asked.value ? (data.value?.found ?? []) : []));
+/** Whether what is listed was found for what stands in the field now. */
+const fresh = computed(() => data.value?.words === asked.value);
+/** Enter that came before the answer to what stands in the field. */
+const entered = ref(false);
 
 function says(one: Found): string {
   if (one.kind === "child") return one.name ?? "";
@@ -37,6 +45,13 @@ async function go(one: Found | undefined): Promise<void> {
   close();
 }
 
+async function enter(): Promise<void> {
+  entered.value = !fresh.value && asked.value !== "";
+  if (fresh.value) await go(found.value[0]);
+}
+watch(text, () => (entered.value = false));
+watch(fresh, () => entered.value && enter());
+
 function close(): void {
   open.value = false;
   text.value = "";
@@ -48,6 +63,7 @@ function close(): void {
     v-model="open"
     title="Search"
     title-class="visually-hidden"
+    aria-label="Search"
     no-footer
     no-header
     no-animation
@@ -55,7 +71,7 @@ function close(): void {
     focus="search-text"
     @hidden="close"
   >
-    <form @submit.prevent="go(found[0])">
+    <form @submit.prevent="enter">
       <BFormInput
         id="search-text"
         v-model="text"
@@ -67,7 +83,7 @@ function close(): void {
       />
     </form>
     <p v-if="trouble" class="field-error" role="alert">{{ trouble }}</p>
-    <ul v-if="found.length" class="list-unstyled mt-3 mb-0" aria-label="Found">
+    <ul v-if="found.length" class="list-unstyled mt-3 mb-0" :class="{ fresh }" aria-label="Found">
       <li v-for="one in found" :key="`${one.kind} ${one.id}`">
         <RouterLink :to="to(one)" class="d-flex justify-content-between gap-3" @click="close">
           {{ says(one) }}
@@ -75,7 +91,7 @@ function close(): void {
         </RouterLink>
       </li>
     </ul>
-    <p v-else-if="settled.trim() && settled === text && data" class="quiet mt-3 mb-0" role="status">
+    <p v-else-if="asked && fresh" class="quiet mt-3 mb-0" role="status">
       Nothing has that name. Try a first name, a step, a code or a month.
     </p>
   </BModal>
@@ -89,7 +105,7 @@ a {
 }
 
 a:hover,
-li:first-child a {
+.fresh li:first-child a {
   background: var(--v-shade);
 }
 </style>
