@@ -30,7 +30,7 @@ RSpec.describe Vantick::Server::Plan::Terms do
   it "is refused in words, in the field where it belongs" do
     { { last_day: (monday - 1).iso8601 } => ["last_day", /before the first/], { weekdays: {} } => ["weekdays", /days of the week/],
       { aim_day: (monday + 100).iso8601 } => ["aim_day", /outside the term/], { aim: "chess" } => ["step", /chess/],
-      { days_off: [{ from: (monday + 3).iso8601, to: monday.iso8601, name: "" }] } => ["days_off", /before they begin/],
+      { days_off: [{ from: (monday + 3).iso8601, to: monday.iso8601, name: "" }] } => ["days_off", /Row 1 of the days off ends before it starts/],
       { last_day: (monday + 500).iso8601 } => ["last_day", /at most/] }
       .each do |wrong, (field, words)|
         expect(set(**wrong)).to be_refused(422).at(field).saying(words)
@@ -64,6 +64,44 @@ RSpec.describe Vantick::Server::Plan::Terms do
     expect(steps[after].first(8)).to eq(moved.first(8))
     expect(lessons(after).find { |lesson| lesson["day"] == to }["settled"]).to eq("moved")
     expect(steps[post("#{address}/put-backs", {}).body]).to eq(steps[before])
+  end
+
+  it "puts a plan back with the days and the aim it was made for, and compares nothing of another aim" do
+    before = set.body
+    worked("#{address}/forecast")
+    thursday = (monday + 3).iso8601
+    off = { from: monday.iso8601, to: (monday + 13).iso8601, name: "Illness" }
+    other = set(aim: "quarters", days_off: [off], weekdays: { thursday: 30 }).body
+    expect(other["plan"]).to include("can_put_back" => true, "change" => include("code" => "term_set", "lessons" => be_positive))
+    expect(worked("#{address}/forecast").body["before"]).to be_nil
+    back = post("#{address}/put-backs", {}).body
+    expect(back["term"]).to eq(before["term"])
+    expect(back["aim"]).to eq(before["aim"])
+    expect(lessons(back)).to eq(lessons(before))
+    expect(lessons(back).map { |lesson| lesson["day"] }).not_to include(thursday)
+    expect(get(address).body).to eq(back)
+  end
+
+  it "tells what a teacher changed, what else stands otherwise by it, and what was likely before for the same aim" do
+    days = coming(set.body).map { |lesson| lesson["day"] }
+    worked("#{address}/forecast")
+    moved = change("move", days[1], to: days[4]).body["plan"]["change"]
+    expect(moved).to include("code" => "move", "day" => days[1], "to" => days[4], "lessons" => be_between(0, 3))
+    expect(worked("#{address}/forecast").body["before"]).to include("likely")
+    skipped = change("skip", days[5]).body["plan"]["change"]
+    expect(skipped).to include("code" => "skip", "day" => days[5], "to" => nil)
+    worked("#{address}/forecast")
+    set(days_off: [{ from: days[7], to: days[7], name: "" }])
+    worked("#{address}/forecast")
+    expect(worked("#{address}/forecast").body["before"]).to include("likely")
+  end
+
+  it "puts back no plan of an older file across new days, of which it does not know the days" do
+    set
+    set(weekdays: { thursday: 30 })
+    store.db[:term_plans].update(settings: nil)
+    expect(get(address).body["plan"]["can_put_back"]).to be(false)
+    expect(post("#{address}/put-backs", {}).body["term"]["weekdays"]).to eq("thursday" => 30)
   end
 
   it "pins, lets go, exchanges and sets lessons" do

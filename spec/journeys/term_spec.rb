@@ -56,26 +56,47 @@ RSpec.describe "A term", :demo do
     moved = before.dup
     moved.insert(4, moved.delete_at(1))
     eventually { expect(steps.first(7)).to eq(moved.first(7)) }
-    click_button "Put the plan before back"
+    click_button "Undo"
     eventually { expect(steps).to eq(before) }
-    expect(page).to have_no_button("Put the plan before back")
+    expect(page).to have_no_button("Undo")
   end
 
   it "plans round a week of illness, using what was left open, and says what is likely before and after" do
     set_term
     forecast
     open = steps.count("left open")
-    3.times do |at|
-      lesson(at).click
-      click_button "No lesson that day"
-      expect(page).to have_button("Hold it after all")
-    end
+    lesson(1).click
+    click_button "No lessons that week"
+    expect(page).to have_css(".changed", text: /No lessons in the week of .*; \d+ other lessons change\./)
     expect(steps.first(3).uniq).to eq(["no lesson"])
     expect(steps.count("left open")).to be < open
     forecast
     lesson(0).click
     click_button "Hold it after all"
     eventually { expect(steps.first).not_to eq("no lesson") }
+  end
+
+  it "goes back by a key with its days and its aim, and skips what is left of this week" do
+    set_term(first: today - 7)
+    before = lessons
+    click_button "Days and aim"
+    select "Quarters", from: "What all should know"
+    click_button "Add days off"
+    expect(find_field("Days off 1, from").value).to eq((today - ((today.wday - 1) % 7)).iso8601)
+    fill_in "Days off 1, from", with: monday + 7
+    expect(find_field("Days off 1, to").value).to eq((monday + 11).iso8601)
+    fill_in "Days off 1, to", with: monday
+    click_button "Plan the term"
+    expect(page).to have_text("Row 1 of the days off ends before it starts")
+    fill_in "Days off 1, to", with: monday + 11
+    click_button "Plan the term"
+    expect(page).to have_css(".changed", text: "The term has new days or a new aim")
+    expect(lessons).not_to eq(before)
+    browser.action.key_down(:control).send_keys("z").key_up(:control).perform
+    expect(page).to have_css(".changed", text: "The plan of before is back")
+    eventually { expect(lessons).to eq(before) }
+    click_button "No lessons this week"
+    expect(page).to have_css(".changed", text: "No lessons in the week of").and have_no_button("No lessons this week")
   end
 
   it "is changed with keys alone, which are never lost" do
@@ -107,7 +128,7 @@ RSpec.describe "A term", :demo do
     visit "/plan/term"
     expect(page).to have_css(".changed", text: /: \d+ children do not know it yet/)
     expect(steps).not_to eq(before)
-    click_button "Put the plan before back"
+    click_button "Undo"
     eventually { expect(steps).to eq(before) }
     store.db[:lessons].delete
     visit "/"

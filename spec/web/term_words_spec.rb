@@ -35,6 +35,18 @@ RSpec.describe "The words of a term" do
     )
   end
 
+  it "tell what a teacher changed, and how many other lessons change by it" do
+    codes = %w[term_set move swap pin unpin skip skip_week hold set]
+    changes = codes.map { |code| { code:, step: "half_past", day: "2027-01-06", to: "2027-01-08", lessons: 0, children: 0 } }
+    found = said("#{JSON.generate(changes)}.map((one) => words.changeWords(one, facts).replaceAll(' 2027', ''))")
+    expect(found).to eq(["The term has new days or a new aim", "Half past moves to Fri 8 Jan", "Wed 6 Jan and Fri 8 Jan change places",
+                         "Half past stays on Wed 6 Jan", "Half past on Wed 6 Jan may move again", "No lesson on Wed 6 Jan",
+                         "No lessons in the week of Mon 4 Jan", "There is a lesson on Wed 6 Jan after all",
+                         "The lesson on Wed 6 Jan is on half past"].map { |text| "#{text}; no other lesson changes." })
+    one = { code: "skip", step: nil, day: "2027-01-06", to: nil, lessons: 1, children: 0 }
+    expect(said("words.changeWords(#{JSON.generate(one)}, facts)")).to match(/; 1 other lesson changes\.\z/)
+  end
+
   it "give no reason with nobody in it, for a plan that changed and for what is next" do
     codes = %w[more added fewer dropped later]
     changes = codes.map { |code| { code:, step: "quarter_to", lessons: 1, children: 0, misreading: "x" } }

@@ -34,6 +34,12 @@ RSpec.describe Vantick::Core::Term::Arrangement do
     end
   end
 
+  it "skips what is left of a week, from Monday to Sunday" do
+    expect(steps(settled(:skip_week, day: 2))).to eq(1 => nil, 2 => nil, 3 => nil, 4 => nil, 5 => nil, 6 => nil)
+    sunday = described_class.new([lesson(6, step(:oclock), nil), lesson(7, step(:half_past), nil)]).settled(:skip_week, day: 6)
+    expect(sunday.keys).to eq([6])
+  end
+
   it "pins, lets go, exchanges, skips, holds and sets" do
     expect(settled(:pin, day: 2)[2].how).to eq(:pinned)
     expect(settled(:unpin, day: 3)[3].how).to be_nil

@@ -20,7 +20,7 @@ export type Forecast = Awaited<ReturnType<typeof readForecast>>;
 export type Help = Awaited<ReturnType<typeof readHelps>>[number];
 export type DaysOff = Schemas["DaysOff"];
 export interface TermChange {
-  kind: "move" | "swap" | "pin" | "unpin" | "skip" | "hold" | "set";
+  kind: "move" | "swap" | "pin" | "unpin" | "skip" | "skip_week" | "hold" | "set";
   day: string;
   to?: string;
   step?: string;

@@ -3,7 +3,7 @@ import { ref } from "vue";
 import { readDaysOff, setTerm, useDoing, useFacts, type DaysOff, type Term, type TermSet } from "@/api";
 import { FieldGroup } from "@/parts";
 import { counted, dayWords, plusDays, today } from "@/words";
-import { WEEK, weekdayWords } from "./words";
+import { monday, WEEK, weekdayWords } from "./words";
 
 /** When the term is, on which days there are lessons, and what is to be known by when. */
 const props = defineProps<{ classId: number; term: TermSet | null; standards: string[] }>();
@@ -32,8 +32,19 @@ function lessonOn(day: string, is: boolean): void {
   else minutes.value = Object.fromEntries(Object.entries(minutes.value).filter(([one]) => one !== day));
 }
 
+/** This week, or the first one of a term that has not begun. */
 function addOff(): void {
-  off.value.push({ from: first.value, to: first.value, name: "" });
+  const week = monday(today());
+  const from = week > first.value && week <= last.value ? week : first.value;
+  off.value.push({ from, to: plusDays(from, 4), name: "" });
+}
+
+/** The last day follows the first: as many days as before. */
+function startOff(one: DaysOff, from: string): void {
+  const length = Math.round((Date.parse(one.to) - Date.parse(one.from)) / 86_400_000);
+  one.from = from;
+  if (from && length >= 0) one.to = plusDays(from, length);
+  else if (from) one.to = from;
 }
 
 /** What is in the file comes to what was typed; nothing twice. */
@@ -142,7 +153,12 @@ function set(): Promise<boolean> {
       <p v-if="wrong('days_off')" role="alert" class="field-error">{{ wrong("days_off") }}</p>
       <ul v-if="off.length" class="off list-unstyled d-grid gap-2 p-0">
         <li v-for="(one, at) in off" :key="at" class="d-flex flex-wrap gap-2 align-items-center">
-          <BFormInput v-model="one.from" type="date" :aria-label="`Days off ${at + 1}, from`" />
+          <BFormInput
+            :model-value="one.from"
+            type="date"
+            :aria-label="`Days off ${at + 1}, from`"
+            @update:model-value="startOff(one, String($event))"
+          />
           <BFormInput v-model="one.to" type="date" :aria-label="`Days off ${at + 1}, to`" />
           <BFormInput
             v-model="one.name"

@@ -118,6 +118,9 @@ const does = (kind: TermChange["kind"], more: Partial<TermChange> = {}): void =>
           <BButton variant="outline-primary" size="sm" :disabled="busy" @click="does('skip')">
             No lesson that day
           </BButton>
+          <BButton variant="outline-primary" size="sm" :disabled="busy" @click="does('skip_week')">
+            No lessons that week
+          </BButton>
         </template>
       </div>
       <div v-if="lesson.kind !== 'skipped'" class="d-grid gap-2">

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { NothingYet } from "@/told";
 import { computed, nextTick, ref, watch } from "vue";
+import { useEventListener } from "@vueuse/core";
 import { useRoute } from "vue-router";
 import {
   changeTerm,
@@ -25,7 +26,7 @@ import TermGrid from "./TermGrid.vue";
 import TermHelps from "./TermHelps.vue";
 import TermLessonCard from "./TermLessonCard.vue";
 import { useOpenLesson } from "./useOpenLesson";
-import { changeWords } from "./words";
+import { changeWords, monday } from "./words";
 
 /** The term of a class: all its lessons, how likely they reach the aim, and what can be changed. */
 const route = useRoute();
@@ -55,8 +56,18 @@ watch(plan, (now) => {
   const asked = now.lessons.find((one) => one.day === route.query.day);
   selected.value = (asked ?? now.lessons.find((one) => !one.over) ?? now.lessons.at(-1))?.day ?? "";
 });
+/** The first lesson that is still to come this week. */
+const thisWeek = computed(() =>
+  plan.value?.lessons.find(
+    (one) => !one.over && one.step && monday(one.day) === monday(plan.value?.today ?? ""),
+  ),
+);
 const left = computed(() => plan.value?.lessons.filter((one) => !one.over && one.step).length ?? 0);
 const { busy, trouble: refused, doing } = useDoing();
+
+/** Whether the plan that is shown was put back just now. */
+const undone = ref(false);
+watch(term, () => (undone.value = false));
 
 function set(now: Term): void {
   term.value = now;
@@ -68,7 +79,19 @@ const change = (what: TermChange): Promise<boolean> =>
     term.value = await changeTerm(classId.value, what);
     if (what.to) selected.value = what.to;
   });
-const back = (): Promise<boolean> => doing(async () => (term.value = await putTermBack(classId.value)));
+const back = (): Promise<boolean> =>
+  doing(async () => {
+    term.value = await putTermBack(classId.value);
+    await nextTick();
+    undone.value = true;
+  });
+useEventListener("keydown", (event: KeyboardEvent) => {
+  if (!(event.ctrlKey || event.metaKey) || event.key.toLowerCase() !== "z") return;
+  if (!plan.value?.can_put_back || busy.value || setting.value) return;
+  if ((event.target as HTMLElement).closest("input, textarea, select")) return;
+  event.preventDefault();
+  void back();
+});
 const remove = (): Promise<boolean> => doing(async () => (term.value = await removeTerm(classId.value)));
 
 const openLesson = useOpenLesson();
@@ -101,6 +124,15 @@ const file = (ending: string): string => `/api/classes/${classId.value}/term.${e
       <div class="head d-flex flex-wrap justify-content-between align-items-baseline gap-2">
         <h1>The term of {{ classes.current.name }}</h1>
         <div v-if="plan && !setting" class="tools d-flex flex-wrap gap-2">
+          <BButton
+            v-if="thisWeek"
+            variant="outline-primary"
+            size="sm"
+            :disabled="busy"
+            @click="change({ kind: 'skip_week', day: thisWeek.day })"
+          >
+            No lessons this week
+          </BButton>
           <BButton variant="outline-primary" size="sm" @click="setting = true">Days and aim</BButton>
           <BButton variant="outline-primary" size="sm" @click="print">Print</BButton>
           <BButton variant="outline-primary" size="sm" :href="file('ics')" download>Calendar</BButton>
@@ -142,7 +174,10 @@ const file = (ending: string): string => `/api/classes/${classId.value}/term.${e
           </p>
           <p v-else-if="unforeseen" role="alert" class="field-error">{{ unforeseen }}</p>
           <p v-else class="quiet" aria-live="polite">Working out how likely it holds…</p>
-          <p v-if="plan.change" class="changed m-0 ps-08" role="status">
+          <p v-if="undone" class="changed m-0 ps-08" role="status">
+            The plan of before is back, with its days and its aim.
+          </p>
+          <p v-else-if="plan.change" class="changed m-0 ps-08" role="status">
             {{ changeWords(plan.change, facts) }}
           </p>
           <p v-if="refused && !lesson" role="alert" class="field-error">{{ refused }}</p>
@@ -159,9 +194,11 @@ const file = (ending: string): string => `/api/classes/${classId.value}/term.${e
               variant="outline-primary"
               size="sm"
               :disabled="busy"
+              title="The plan before, with its days and its aim"
               @click="back"
             >
-              Put the plan before back
+              <i class="bi bi-arrow-counterclockwise" aria-hidden="true"></i>
+              Undo
             </BButton>
           </div>
           <TermLessonCard

@@ -1,5 +1,5 @@
 import type { ForecastPoint, Help, LadderStep, Term, TermLesson, useFacts } from "@/api";
-import { counted, countedChildren, dayWords } from "@/words";
+import { counted, countedChildren, dayWords, plusDays, shortDay } from "@/words";
 
 type Facts = ReturnType<typeof useFacts>;
 type Change = NonNullable<NonNullable<Term["plan"]>["change"]>;
@@ -35,9 +35,38 @@ function why(change: Change, facts: Facts): string {
   return `${who} ${one ? "does" : "do"} not know it yet${some}`;
 }
 
+/** The first day of a day's week. */
+export const monday = (day: string): string =>
+  plusDays(day, -((new Date(`${day}T12:00:00Z`).getUTCDay() + 6) % 7));
+
+/** What a teacher changed; nothing where it was not a teacher. */
+function didWords(change: Change, facts: Facts): string {
+  const step = change.step ? facts.rung(change.step).name : "What was left open";
+  const day = change.day ? shortDay(change.day) : "";
+  const week = change.day ? shortDay(monday(change.day)) : "";
+  const to = change.to ? shortDay(change.to) : "";
+  const did: Partial<Record<Change["code"], string>> = {
+    term_set: "The term has new days or a new aim",
+    move: `${step} moves to ${to}`,
+    swap: `${day} and ${to} change places`,
+    pin: `${step} stays on ${day}`,
+    unpin: `${step} on ${day} may move again`,
+    skip: `No lesson on ${day}`,
+    skip_week: `No lessons in the week of ${week}`,
+    hold: `There is a lesson on ${day} after all`,
+    set: `The lesson on ${day} is on ${step.toLowerCase()}`,
+  };
+  return did[change.code] ?? "";
+}
+
 /** What changed and why, in one line. */
 export function changeWords(change: Change, facts: Facts): string {
-  const name = facts.rung(change.step).name;
+  const did = didWords(change, facts);
+  if (did) {
+    const others = change.lessons === 1 ? "1 other lesson changes" : `${change.lessons} other lessons change`;
+    return change.lessons ? `${did}; ${others}.` : `${did}; no other lesson changes.`;
+  }
+  const name = facts.rung(change.step ?? "").name;
   const lessons = counted(change.lessons, "lesson");
   const what = {
     more: `${name} takes ${lessons} more`,
@@ -45,7 +74,7 @@ export function changeWords(change: Change, facts: Facts): string {
     fewer: `${name} takes ${lessons} less`,
     dropped: `${name} is left out`,
     later: `${name} comes at another time`,
-  }[change.code];
+  }[change.code as "more" | "added" | "fewer" | "dropped" | "later"];
   const reason = why(change, facts);
   return reason ? `${what}: ${reason}.` : `${what}.`;
 }

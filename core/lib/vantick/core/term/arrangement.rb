@@ -6,7 +6,7 @@ module Vantick
       # What a teacher changes in the lessons to come, as {Planner} takes it. Moving and exchanging leaves all other lessons in their order;
       # what is skipped or given another step has the rest planned anew.
       class Arrangement
-        KINDS = %i[move swap pin unpin skip hold set].freeze
+        KINDS = %i[move swap pin unpin skip skip_week hold set].freeze
 
         # @param lessons [Array<Planned>] to come, oldest first
         def initialize(lessons)
@@ -66,6 +66,12 @@ module Vantick
         def unpin(day, _to, _step) = { **all, day => as_it_stands(lesson(day), nil) }
 
         def skip(day, _to, _step) = { **by_teacher, day => Planner::Settled.new(kind: :skipped, how: :skipped) }
+
+        # All that is left of the week from Monday on.
+        def skip_week(day, _to, _step)
+          week = @days.select { |one| one / Days::WEEK.length == day / Days::WEEK.length }
+          { **by_teacher, **week.to_h { |one| [one, Planner::Settled.new(kind: :skipped, how: :skipped)] } }
+        end
 
         def hold(day, _to, _step) = by_teacher.except(day)
 

@@ -39,7 +39,8 @@ module Vantick
         def set
           old = @store.terms.plan(term.id)
           past, coming = parted(old ? lessons(old) : [], @today)
-          keep("set", past + outlook(@today, past, settled(coming)).plan, nil)
+          lessons = past + outlook(@today, past, settled(coming)).plan
+          keep("set", lessons, old && { code: "term_set", **others(self.lessons(old), lessons) })
         end
 
         # @param kind [String] one of {Core::Term::Arrangement::KINDS}
@@ -50,21 +51,38 @@ module Vantick
           return fell_out(past, coming, day) if kind == "skip" && day < @today
 
           arranged = Term::Arrangement.new(coming).settled(kind.to_sym, day:, to:, step: step && Core::Teaching::Step.find(step))
-          keep("change", past + outlook(@today, past, arranged).plan, nil)
+          made = outlook(@today, past, arranged).plan
+          keep("change", past + made, { code: kind, **told_of(day, to, coming, made) })
         end
 
-        # @return [Store::Rows::TermPlan] the plan before, which holds again
-        def put_back
-          plan, before = @store.terms.plans(term.id, 2)
-          return plan unless before
+        # @return [Store::Rows::TermPlan, nil] the one before that which holds, where it is known for which days and which aim it was made
+        def before
+          plan, older = @store.terms.plans(term.id, 2)
+          older if older && (older.settings || plan.cause != "set")
+        end
 
-          @store.terms.put_back(plan, @now)
-          @store.terms.note(before, known_of:, forecast: nil)
+        # @return [Store::Rows::TermPlan] the plan before, which holds again with its days and its aim
+        def put_back
+          plan = @store.terms.plan(term.id)
+          older = before or return plan
+
+          @term = @store.terms.put_back(plan, older, @now)
+          @store.terms.note(older, known_of:, forecast: nil)
+        end
+
+        # @param plan [Store::Rows::TermPlan]
+        # @param older [Store::Rows::TermPlan, nil]
+        # @return [Boolean] whether both were made for the same aim and day, so that what was told of them can be compared
+        def same_aim?(plan, older)
+          return false unless older
+          return plan.cause != "set" unless plan.settings && older.settings
+
+          plan.settings.slice(:aim, :aim_day) == older.settings.slice(:aim, :aim_day)
         end
 
         # @return [Hash] what was told of a plan, worked out once
         def forecast(plan = current)
-          plan.forecast || @store.terms.note(plan, forecast: told(plan)).forecast
+          plan.forecast || @store.terms.note(plan, forecast: foretold(plan)).forecast
         end
 
         # @yieldparam done [Integer] how many were worked out
@@ -91,15 +109,30 @@ module Vantick
           change = Term::Change.between(coming, made, standing)
           return @store.terms.note(plan, known_of:, forecast: nil) unless change
 
-          keep("answers", past + made, change, instead_of: (plan if same_day?(plan)))
+          keep("answers", past + made, told(change), instead_of: (plan if same_day?(plan)))
         end
 
         def same_day?(plan) = plan.cause == "answers" && Store::SchoolDay.jd(plan.made_at) == @today
 
         def keep(cause, lessons, change, **how)
-          told = change && { code: change.code, step: change.step.id, lessons: change.lessons, children: change.children,
-                             misreading: change.misreading&.id }
-          @store.terms.add(term.id, made_at: @now, cause:, change: told, lessons: lessons.map { |one| written(one) }, known_of:, **how)
+          @store.terms.add(term.id, made_at: @now, cause:, change:, lessons: lessons.map { |one| written(one) }, known_of:,
+                                    settings: term.to_h.slice(*Store::Terms::SETTINGS), **how)
+        end
+
+        def told(change)
+          { code: change.code, step: change.step.id, lessons: change.lessons, children: change.children, misreading: change.misreading&.id }
+        end
+
+        # What a teacher changed, and how many other lessons stand otherwise by it.
+        def told_of(day, to, old, new)
+          step = new.find { |lesson| lesson.day == (to || day) }&.step
+          { step: step&.id, day: Date.jd(day).iso8601, to: to && Date.jd(to).iso8601, **others(old, new, but: [day, to]) }
+        end
+
+        def others(old, new, but: [])
+          before, after = [old, new].map { |lessons| lessons.to_h { |lesson| [lesson.day, lesson.step] } }
+          days = (before.keys | after.keys) - but
+          { lessons: days.count { |day| day >= @today && before[day] != after[day] } }
         end
 
         # A lesson that is over and was not held: the next ones are planned anew.
@@ -110,16 +143,16 @@ module Vantick
           # What is known of the class is worked out from the plan that lacks the lesson.
           @store.db.transaction do
             keep("change", past, nil)
-            TermPlanning.new(@store, term, now: @now, today: @today).after(past, coming)
+            TermPlanning.new(@store, term, now: @now, today: @today).after(past, coming, day)
           end
         end
 
         protected
 
         # @return [Store::Rows::TermPlan] in the place of one that lacks what comes after a day that fell out
-        def after(past, coming)
+        def after(past, coming, day)
           made = outlook(@today, past, settled(coming)).plan
-          keep("change", past + made, nil, instead_of: @store.terms.plan(term.id))
+          keep("change", past + made, { code: "skip", **told_of(day, nil, coming, made) }, instead_of: @store.terms.plan(term.id))
         end
 
         private
@@ -137,7 +170,7 @@ module Vantick
                                       aim_day: Date.iso8601(term.aim_day).jd, settled:, lost: Term::Planner.lost(past))
         end
 
-        def told(plan)
+        def foretold(plan)
           past, coming = parted(lessons(plan), @today)
           found = outlook(@today, past, settled(coming)).forecast(coming)
           { children: found.children, points: found.points.map { |point| { **point.to_h, day: Date.jd(point.day).iso8601 } } }

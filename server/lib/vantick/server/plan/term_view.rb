@@ -19,7 +19,7 @@ module Vantick
           def term(planning, plan, store, today)
             row = planning.term
             aim = Core::Term::Aim.new(row.aim)
-            { term: row.slice(*TERM), plan: plan(plan, store, row, today), standards: Core::Term::Aim.standards,
+            { term: row.slice(*TERM), plan: plan(plan, store, row, today, planning), standards: Core::Term::Aim.standards,
               aim: { step: aim.step.id, day: row.aim_day } }
           end
 
@@ -37,11 +37,15 @@ module Vantick
 
           private
 
-          def plan(plan, store, row, today)
+          # What holds for one kind of change stands empty for the others.
+          CHANGE = { step: nil, lessons: 0, children: 0, misreading: nil, day: nil, to: nil }.freeze
+
+          def plan(plan, store, row, today, planning)
             lessons = store.lessons.all(row.class_id, limit: Calendar::MOST).select { |one| one.child_ids.nil? }
             made = lessons.group_by(&:day)
             given = lessons.select(&:given_at).group_by { |one| Store::SchoolDay.date(one.given_at) }
-            { **plan.slice(:id, :made_at, :cause, :change), can_put_back: store.terms.plans(row.id, 2).length > 1, today:,
+            { **plan.slice(:id, :made_at, :cause), change: plan.change && { **CHANGE, **plan.change },
+              can_put_back: !planning.before.nil?, today:,
               lessons: plan.lessons.map { |one| lesson(one, made, given, today) } }
           end
 

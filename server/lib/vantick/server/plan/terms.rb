@@ -37,7 +37,8 @@ module Vantick
         get "/api/classes/:class_id/term/forecast" do
           planning = term!
           planning.current
-          plan, before = store.terms.plans(planning.term.id, 2)
+          plan = store.terms.plan(planning.term.id)
+          before = planning.before.then { |older| older if planning.same_aim?(plan, older) }
           plan = store.terms.note(plan, forecast: work(TermJobs::FORECAST, plan).result) unless plan.forecast
           answer_json(TermView.forecast(plan.forecast, before&.forecast))
         end
@@ -79,6 +80,14 @@ module Vantick
           planning || raise(Store::Missing.new("term", input[:class_id]))
         end
 
+        # Says which row it is about: there may be twenty.
+        def check_off(rows, ranges)
+          at = ranges.index { |off| off.end < off.begin } or return
+          row = rows[at]
+          name = row[:name].to_s.strip
+          unfit("Row #{at + 1} of the days off#{" (#{name})" unless name.empty?} ends before it starts.", :days_off)
+        end
+
         def view(planning, plan) = TermView.term(planning, plan, store, Date.jd(Store::SchoolDay.today).iso8601)
 
         def check(term)
@@ -86,7 +95,7 @@ module Vantick
           unfit("Say on which days of the week there is a lesson.", :weekdays) if term[:weekdays].empty?
           Core::Term::Days.lessons(**days)
           Core::Term::Aim.new(term[:aim])
-          unfit("Days off end before they begin.", :days_off) if days[:off].any? { |off| off.end < off.begin }
+          check_off(term[:days_off], days[:off])
           aim_day = TermPlanning.jd(term[:aim_day])
           return if aim_day.between?(days[:first], days[:last])
 

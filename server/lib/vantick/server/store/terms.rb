@@ -8,7 +8,9 @@ module Vantick
       class Terms
         # Made when the term was set, when answers came in, or by a teacher's change.
         CAUSES = %w[set answers change].freeze
-        JSON_COLUMNS = %i[weekdays days_off lessons change forecast].freeze
+        JSON_COLUMNS = %i[weekdays days_off lessons change forecast settings].freeze
+        # What a teacher sets.
+        SETTINGS = %i[first_day last_day weekdays days_off aim aim_day].freeze
 
         def initialize(database)
           @db = database
@@ -63,8 +65,17 @@ module Vantick
           plan.with(**known)
         end
 
-        # The plan before holds again.
-        def put_back(plan, at) = @db[:term_plans].where(id: plan.id).update(put_back_at: at)
+        # The plan before holds again, with the days and the aim that it was made for.
+        # @param plan [Rows::TermPlan] the one that holds
+        # @param before [Rows::TermPlan]
+        # @return [Rows::Term]
+        def put_back(plan, before, at)
+          @db.transaction do
+            @db[:term_plans].where(id: plan.id).update(put_back_at: at)
+            term = find(plan.term_id)
+            before.settings ? set(term.class_id, changed_at: at, **before.settings) : term
+          end
+        end
 
         # @return [String] what tells whether more is known of a class than before: its last answer, its children, its lessons
         def known_of(class_id)

@@ -6,7 +6,7 @@ module Vantick
       module Rows
         # One plan of a term: all its lessons, those that are over as they stood then.
         class TermPlan < Row
-          json :lessons, :change, :forecast
+          json :lessons, :change, :forecast, :settings
 
           attribute :id, Types::Number
           attribute :term_id, Types::Number
@@ -19,6 +19,8 @@ module Vantick
           attribute :known_of, Types::Text
           attribute :forecast, Types::Hash.optional
           attribute :put_back_at, Types::Text.optional
+          # The term as it was set then; nothing in a plan of an older file.
+          attribute :settings, Types::Hash.optional
         end
       end
     end
