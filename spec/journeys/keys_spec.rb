@@ -23,6 +23,30 @@ RSpec.describe "With keys alone", :demo do
 
   def stay_on(name) = eventually { expect(here).to match(name) }
 
+  # Keeps whatever the keys come to, and the width of the ring round it.
+  RINGS = <<~JS
+    window.rings = [];
+    document.addEventListener("focusin", ({ target: one }) => {
+      const style = getComputedStyle(one.matches(".btn-check") ? one.nextElementSibling : one);
+      const ring = style.outlineStyle === "none" ? 0 : parseFloat(style.outlineWidth);
+      window.rings.push([one.getAttribute("aria-label") || one.title || one.innerText || one.id || one.tagName, ring]);
+    });
+  JS
+
+  { "a lesson" => ["/plan/%d", "button.stage"], "what is on the wall" => ["/show", "main button"],
+    "checks" => ["/check", "main h1"], "home" => ["/", "main h1"], "the register" => ["/class/register", "main h1"] }
+    .each do |name, (address, there)|
+    it "shows a ring round whatever the keys are on: #{name}" do
+      visit format(address, store.db[:lessons].max(:id))
+      expect(page).to have_css(there)
+      browser.execute_script(RINGS)
+      press(*([:tab] * 45))
+      rings = browser.execute_script("return window.rings")
+      expect(rings.length).to be > 5
+      expect(rings.reject { |_, ring| ring >= 2 }).to eq([])
+    end
+  end
+
   it "plans a lesson, swaps, pins, types and undoes, and the keys are never lost" do
     visit "/plan"
     expect(page).to have_button("Plan this lesson")

@@ -151,6 +151,26 @@ RSpec.describe "Planning a lesson and giving it", :demo do
     expect(find("[role='slider']")["aria-valuetext"]).to start_with(own)
   end
 
+  # What is on the wall: the stage, and the clock of the item.
+  def on_the_wall
+    [find("h1", visible: :all).text(:all)[/: (.*)/, 1], page.all(".run .stage svg[data-time]").first&.[]("data-time")]
+  end
+
+  it "goes back by a key to the clock that was there, also across the edge of a stage", :demo do
+    visit "/plan/1/run"
+    expect(page).to have_css("h1", text: "Quarters", visible: :all)
+    walked = [on_the_wall]
+    until walked.last.first != walked.first.first
+      press(:arrow_right)
+      eventually { expect(on_the_wall).not_to eq(walked.last) }
+      walked << on_the_wall
+    end
+    walked[0..-2].reverse_each do |before|
+      press(:arrow_left)
+      eventually { expect(on_the_wall).to eq(before) }
+    end
+  end
+
   it "is removed, and comes back at once or days later" do
     visit "/plan"
     expect(page).to have_css(".lessons li", count: 2)

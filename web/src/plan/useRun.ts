@@ -108,9 +108,15 @@ export function useRun(id: string, lesson: () => Lesson | null): Running {
     return true;
   }
 
+  /** To the item before; from the first of a stage to the last of the one before. */
   function back(): void {
-    if (!together.value && itemAt.value > 0) itemAt.value -= 1;
-    else goStage(stageAt.value - 1);
+    if (!together.value && itemAt.value > 0) {
+      itemAt.value -= 1;
+    } else if (stageAt.value > 0) {
+      goStage(stageAt.value - 1);
+      if (!together.value) itemAt.value = Math.max(0, items.value.length - 1);
+    }
+    mark();
   }
 
   const used = computed(() =>

@@ -84,8 +84,8 @@ module Vantick
         # @return [Integer, nil] the last day on which anybody answered on it
         def last_day(step) = by_child.values.filter_map { |one| one.keeping.last_day(step) }.max
 
-        # @return [Hash{Object => Tracing}] by child, where whole dials tell of their parts as well, and what a child has shown of the rest:
-        #   one rule for what is next for the class, for its term and for its groups
+        # @return [Hash{Object => Tracing}] by child, where whole dials tell of their parts as well, and what nearly all have shown counts as
+        #   known for those who did: one rule for what is next for the class, for its term and for its groups
         def tracings
           @tracings ||= @asked.to_h { |key, asked| [key, traced(asked, by_child.fetch(key))] }.freeze
         end
@@ -103,8 +103,16 @@ module Vantick
         private
 
         def traced(asked, standing)
-          shown = standing.shown.to_h { |step| [step, standing.shown_on(step)] }
+          shown = (standing.shown & shown_by_nearly_all).to_h { |step| [step, standing.shown_on(step)] }
           Tracing.new(asked, lessons:, today: @today, parts: true).with_shown(shown)
+        end
+
+        # Of the children who have answered anything: who has just come holds nobody up.
+        def shown_by_nearly_all
+          @shown_by_nearly_all ||= begin
+            known = by_child.reject { |key, _| @asked.fetch(key).empty? }.values
+            Step.with_times.select { |step| known.count { |one| one.shown.include?(step) } >= Course::ROW[:shown_share] * known.length }
+          end
         end
 
         def secure_before(key)

@@ -39,8 +39,8 @@ module Vantick
         def set
           old = @store.terms.plan(term.id)
           past, coming = parted(old ? lessons(old) : [], @today)
-          lessons = past + outlook(@today, past, settled(coming)).plan
-          keep("set", lessons, old && { code: "term_set", **others(self.lessons(old), lessons) })
+          made = outlook(@today, past, settled(coming)).plan
+          keep("set", past + made, old && TermChanges.by_setting(coming, made))
         end
 
         # @param kind [String] one of {Core::Term::Arrangement::KINDS}
@@ -52,7 +52,7 @@ module Vantick
 
           arranged = Term::Arrangement.new(coming).settled(kind.to_sym, day:, to:, step: step && Core::Teaching::Step.find(step))
           made = outlook(@today, past, arranged).plan
-          keep("change", past + made, { code: kind, **told_of(day, to, coming, made) })
+          keep("change", past + made, TermChanges.by_teacher(kind, day, to, coming, made))
         end
 
         # @return [Store::Rows::TermPlan, nil] the one before that which holds, where it is known for which days and which aim it was made
@@ -109,7 +109,7 @@ module Vantick
           change = Term::Change.between(coming, made, standing)
           return @store.terms.note(plan, known_of:, forecast: nil) unless change
 
-          keep("answers", past + made, told(change), instead_of: (plan if same_day?(plan)))
+          keep("answers", past + made, TermChanges.by_answers(change), instead_of: (plan if same_day?(plan)))
         end
 
         def same_day?(plan) = plan.cause == "answers" && Store::SchoolDay.jd(plan.made_at) == @today
@@ -117,22 +117,6 @@ module Vantick
         def keep(cause, lessons, change, **how)
           @store.terms.add(term.id, made_at: @now, cause:, change:, lessons: lessons.map { |one| written(one) }, known_of:,
                                     settings: term.to_h.slice(*Store::Terms::SETTINGS), **how)
-        end
-
-        def told(change)
-          { code: change.code, step: change.step.id, lessons: change.lessons, children: change.children, misreading: change.misreading&.id }
-        end
-
-        # What a teacher changed, and how many other lessons stand otherwise by it.
-        def told_of(day, to, old, new)
-          step = new.find { |lesson| lesson.day == (to || day) }&.step
-          { step: step&.id, day: Date.jd(day).iso8601, to: to && Date.jd(to).iso8601, **others(old, new, but: [day, to]) }
-        end
-
-        def others(old, new, but: [])
-          before, after = [old, new].map { |lessons| lessons.to_h { |lesson| [lesson.day, lesson.step] } }
-          days = (before.keys | after.keys) - but
-          { lessons: days.count { |day| day >= @today && before[day] != after[day] } }
         end
 
         # A lesson that is over and was not held: the next ones are planned anew.
@@ -152,7 +136,7 @@ module Vantick
         # @return [Store::Rows::TermPlan] in the place of one that lacks what comes after a day that fell out
         def after(past, coming, day)
           made = outlook(@today, past, settled(coming)).plan
-          keep("change", past + made, { code: "skip", **told_of(day, nil, coming, made) }, instead_of: @store.terms.plan(term.id))
+          keep("change", past + made, TermChanges.by_teacher("skip", day, nil, coming, made), instead_of: @store.terms.plan(term.id))
         end
 
         private

@@ -5,7 +5,9 @@ module Vantick
     module Plan
       # A term and its plan as the contract describes them.
       module TermView
-        TERM = %i[first_day last_day weekdays days_off aim aim_day].freeze
+        TERM = Store::Terms::SETTINGS
+        # What holds for one kind of change stands empty for the others.
+        CHANGE = { step: nil, lessons: 0, children: 0, misreading: nil, day: nil, to: nil }.freeze
 
         class << self
           # @return [Hash] of a class that has no term
@@ -36,9 +38,6 @@ module Vantick
           end
 
           private
-
-          # What holds for one kind of change stands empty for the others.
-          CHANGE = { step: nil, lessons: 0, children: 0, misreading: nil, day: nil, to: nil }.freeze
 
           def plan(plan, store, row, today, planning)
             lessons = store.lessons.all(row.class_id, limit: Calendar::MOST).select { |one| one.child_ids.nil? }
