@@ -24,7 +24,7 @@ RSpec.describe "With keys alone", :demo do
   def stay_on(name) = eventually { expect(here).to match(name) }
 
   # Keeps whatever the keys come to, and the width of the ring round it.
-  RINGS = <<~JS
+  let(:rings) { <<~JS }
     window.rings = [];
     document.addEventListener("focusin", ({ target: one }) => {
       const style = getComputedStyle(one.matches(".btn-check") ? one.nextElementSibling : one);
@@ -39,11 +39,11 @@ RSpec.describe "With keys alone", :demo do
     it "shows a ring round whatever the keys are on: #{name}" do
       visit format(address, store.db[:lessons].max(:id))
       expect(page).to have_css(there)
-      browser.execute_script(RINGS)
+      browser.execute_script(rings)
       press(*([:tab] * 45))
-      rings = browser.execute_script("return window.rings")
-      expect(rings.length).to be > 5
-      expect(rings.reject { |_, ring| ring >= 2 }).to eq([])
+      seen = browser.execute_script("return window.rings")
+      expect(seen.length).to be > 5
+      expect(seen.reject { |_, ring| ring >= 2 }).to eq([])
     end
   end
 

@@ -84,8 +84,8 @@ module Vantick
         # @return [Integer, nil] the last day on which anybody answered on it
         def last_day(step) = by_child.values.filter_map { |one| one.keeping.last_day(step) }.max
 
-        # @return [Hash{Object => Tracing}] by child, where whole dials tell of their parts as well, and what nearly all have shown counts as
-        #   known for those who did: one rule for what is next for the class, for its term and for its groups
+        # @return [Hash{Object => Tracing}] by child, where whole dials tell of their parts as well, and what nearly all have shown
+        #   counts as known for those who did: one rule for what is next for the class, for its term and for its groups
         def tracings
           @tracings ||= @asked.to_h { |key, asked| [key, traced(asked, by_child.fetch(key))] }.freeze
         end

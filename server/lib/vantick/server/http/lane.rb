@@ -18,6 +18,9 @@ module Vantick
           @waiting = 0
         end
 
+        # @return [Integer] that wait for a place now
+        def waiting = @lock.synchronize { @waiting }
+
         # @return [Boolean] whether there was a place
         def take
           @lock.synchronize do

@@ -35,6 +35,9 @@ module Vantick
           path.match?(FIRST) ? within(@desks, env, 0) : within(@teachers, env, GIVES_WAY)
         end
 
+        # @return [Hash{Symbol => Integer}] requests that wait now, of desks and of teachers
+        def waiting = { desks: @desks.waiting, teachers: @teachers.waiting }
+
         private
 
         def within(lane, env, priority)

@@ -9,7 +9,8 @@ module Vantick
           # @param change [Core::Term::Change]
           # @return [Hash]
           def by_answers(change)
-            { code: change.code, step: change.step.id, lessons: change.lessons, children: change.children, misreading: change.misreading&.id }
+            { code: change.code, step: change.step.id, lessons: change.lessons, children: change.children,
+              misreading: change.misreading&.id }
           end
 
           # @param kind [String] one of {Core::Term::Arrangement::KINDS}
