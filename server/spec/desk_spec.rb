@@ -246,7 +246,7 @@ RSpec.describe "A child at a desk" do
       send_answers(state["turn"], ["no idea"], late: true)
       store.db[:turns].exclude(done_at: nil).update(done_at: (Time.now.utc - 301).iso8601)
       expect(state).to include("turn" => nil, "round" => include("over" => true))
-      expect(state["end"]["well"]).to eq("You kept going to the end.")
+      expect(state["end"]["well"]).to eq("You gave it a try.")
     end
 
     it "takes late what was answered while the network was away, each for the task it was given to" do

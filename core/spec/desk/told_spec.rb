@@ -110,11 +110,13 @@ RSpec.describe Vantick::Core::Desk::Round do
     expect(said.watch).to eq("One thing to watch for: After the word to comes the hour that is still ahead.")
   end
 
-  it "has nothing to watch for where all was right, and thanks a child for going on where nothing was" do
-    all = described_class.end_of(marks(["3:00", "3 o'clock"]))
+  it "has nothing to watch for where all was right, and says no more than there was" do
+    all = described_class.end_of(marks(["3:00", "3 o'clock"], ["4:00", "4 o'clock"], ["5:00", "5 o'clock"]))
     expect([all.well, all.watch]).to eq(["You read every one right the first time.", nil])
-    expect(described_class.end_of(marks(["3:00", "7 to 9"])).well).to eq("You kept going to the end.")
-    expect(described_class.end_of([]).watch).to be_nil
+    expect(described_class.end_of(marks(["3:00", "7 to 9"])).well).to eq("You gave it a try.")
+    expect(described_class.end_of(marks(["3:00", "3 o'clock"])).well).to eq("You can read these: three o'clock.")
+    nothing = described_class.end_of([])
+    expect([nothing.well, nothing.watch]).to eq(["You can go on another time.", nil])
   end
 
   it "praises no more than there was: answers that could not be read are not read, and only dials are named as read" do

@@ -45,7 +45,7 @@ RSpec.describe Vantick::Core::Teaching::Groups do
     found = groups(children)
     expect(found.map(&:children)).to eq([%w[Bo Di], %w[Ed Gil], %w[Cy Fay]])
     expect(found.first.misreadings).to eq([misreading(:to_with_passed_hour)])
-    expect(found.first.times).to eq(misreading(:to_with_passed_hour).best_times)
+    expect(found.first.times).to eq([time("7:45"), time("12:45"), time("2:45")])
     expect(found.map(&:step)).to eq([step(:quarter_to), step(:quarters), step(:fives)])
   end
 

@@ -34,6 +34,7 @@ const away = computed(
 const news = computed(() =>
   (findings.value?.shared ?? []).slice(0, 2).map((one) => ({
     id: one.misreading,
+    times: one.times,
     text: seem(one.child_ids.length, facts.misreading(one.misreading).does),
   })),
 );
@@ -44,8 +45,8 @@ const open = computed(() => [
 ]);
 /** Three clocks for what most children share. */
 const clocks = computed(() => {
-  const first = news.value[0] && facts.misreading(news.value[0].id);
-  return first && { times: first.times.join(","), lens: first.lens };
+  const first = news.value[0];
+  return first && { times: first.times.join(","), lens: facts.misreading(first.id).lens };
 });
 </script>
 

@@ -143,9 +143,14 @@ const shown = computed(() =>
           <h2 id="behind-head" class="eyebrow">What may lie behind mistakes</h2>
           <p v-if="!record.evidence.length">Nothing was misread in any way that is known.</p>
           <BCard v-for="piece in record.evidence" :key="piece.misreading" :class="{ faint: !piece.shown }">
-            <h3 class="m-0 fs-130">{{ facts.misreading(piece.misreading).name }}</h3>
+            <h3 class="m-0" :class="piece.shown ? 'fs-130' : 'fs-110 fw-normal'">
+              {{ facts.misreading(piece.misreading).name }}
+            </h3>
             <p class="hits mb-2">
-              <strong>{{ piece.hits }} of {{ counted(piece.chances, "chance") }}</strong>
+              <component :is="piece.shown ? 'strong' : 'span'">
+                {{ piece.hits }} of {{ counted(piece.chances, "chance") }}
+              </component>
+              <span v-if="!piece.shown" class="quiet">: too few to say</span>
               <span v-if="piece.own_hits < piece.hits" class="quiet">
                 , {{ piece.own_hits }} of them its own
               </span>
@@ -165,7 +170,7 @@ const shown = computed(() =>
               :to="{
                 name: 'show',
                 query: {
-                  times: facts.misreading(piece.misreading).times.join(','),
+                  times: piece.times.join(','),
                   lens: facts.misreading(piece.misreading).lens,
                 },
               }"

@@ -40,11 +40,11 @@ const nextHere = computed(() => {
     </ul>
     <p v-if="standing?.fading" class="quiet">{{ recapWords(step, standing, facts) }}.</p>
     <p v-if="nextHere.stumbling" class="mb-08">
-      <span class="quiet">Next step for these, who stumble here:</span>
+      <span class="quiet">Next step for these, who get it wrong now:</span>
       {{ nextHere.stumbling }}
     </p>
     <p v-if="nextHere.ready" class="mb-08">
-      <span class="quiet">Next step for these, who read all below it well:</span>
+      <span class="quiet">Next step for these:</span>
       {{ nextHere.ready }}
     </p>
     <BButton v-if="rung.tasks.length" variant="primary" :disabled="busy" @click="$emit('plan')">

@@ -21,14 +21,14 @@ const texts = computed(() => commonest.value && facts.misreading(commonest.value
       <span class="quiet">Lens: {{ facts.lensName(texts.lens).toLowerCase() }}.</span>
     </p>
     <div class="times d-grid gap-3 mt-1 mb-3">
-      <figure v-for="time in texts.times" :key="time" class="m-0">
+      <figure v-for="time in commonest.times" :key="time" class="m-0">
         <DialFace :facts="facts.of(time)" :label="`A dial at ${time}`" detail="small" />
         <figcaption class="mt-2 text-center fs-90 lh-120 tone-quiet">{{ facts.of(time).usual }}</figcaption>
       </figure>
     </div>
     <BButton
       variant="primary"
-      :to="{ name: 'show', query: { times: texts.times.join(','), lens: texts.lens } }"
+      :to="{ name: 'show', query: { times: commonest.times.join(','), lens: texts.lens } }"
     >
       Show these three
     </BButton>

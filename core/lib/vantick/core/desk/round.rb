@@ -8,6 +8,8 @@ module Vantick
         # Judgement: as long as a child of seven stays with it gladly.
         TASKS = 10
         MINUTES = 5
+        # From so many on it is said that every one was right (judgement): one alone is named.
+        EVERY = 3
         # Times named at the end.
         NAMED = 4
 
@@ -32,9 +34,11 @@ module Vantick
 
           def well(answers, conventions)
             words = DeskTask::WORDS[:well]
+            return words[:none] if answers.empty?
+
             right = answers.select(&:right?)
             return words[:tried] if right.empty?
-            return words[:all] if right.length == answers.length
+            return words[:all] if right.length == answers.length && right.length >= EVERY
 
             dials = right.select { |marked| Readable::DIALS.include?(marked.task.sees) }
             dials.empty? ? words[:parts] : format(words[:some], times: named(dials, conventions))

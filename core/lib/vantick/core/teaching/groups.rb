@@ -122,8 +122,8 @@ module Vantick
         def lowest(part) = part.filter_map { |child| Groups.step_of(child) }.tally.max_by { |step, count| [count, -rung(step)] }&.first
 
         def times(misreadings, step)
-          return misreadings.first.best_times if misreadings.any?
           return [] unless step
+          return HelpingClocks.of(misreadings.first, step) if misreadings.any?
 
           Choosing::Chooser.choose(step:, task: step.tasks.first, count: TIMES, seed: @seed).times
         end

@@ -52,7 +52,15 @@ module Vantick
             id = evidence.misreading.id
             behind = answers.each_index.select { |at| answers[at][:misreadings].include?(id.to_s) }
             { misreading: id, chances: evidence.chances, hits: evidence.hits, own_hits: evidence.own_hits, shown: evidence.shown?,
-              probability: diagnosis.probability(evidence.misreading).round(3), behind: behind.map { |at| answers[at][:id] } }
+              probability: diagnosis.probability(evidence.misreading).round(3), behind: behind.map { |at| answers[at][:id] },
+              times: helping(evidence.misreading, answers.values_at(*behind)) }
+          end
+
+          # At the hardest step of the answers behind it.
+          def helping(misreading, behind)
+            steps = behind.map { |answer| Core::Teaching::Step.find(answer[:step]) }
+            step = steps.max_by { |one| Core::Teaching::Step.all.index(one) } || Core::Teaching::Step.with_times.first
+            Core::Teaching::HelpingClocks.of(misreading, step).map(&:to_s)
           end
 
           def checks(answers, marked)

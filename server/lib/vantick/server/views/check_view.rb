@@ -53,7 +53,8 @@ module Vantick
             children = school_class[:children]
             by_child = marked_by_child(check, school_class, answers)
             evidence = Core::Judging::ClassEvidence.new(by_child)
-            { check_id: check[:id], shared: evidence.shared.map { |shared| shared(shared) },
+            step = Core::Teaching::Step.find(check[:step])
+            { check_id: check[:id], shared: evidence.shared.map { |shared| shared(shared, step) },
               children: children.map { |child| child_findings(child, by_child.fetch(child[:id]), evidence.by_child.fetch(child[:id])) } }
           end
 
@@ -115,8 +116,9 @@ module Vantick
               shown: evidence.shown? }
           end
 
-          def shared(shared)
-            { misreading: shared.misreading.id, child_ids: shared.children, hits: shared.hits, chances: shared.chances }
+          def shared(shared, step)
+            { misreading: shared.misreading.id, child_ids: shared.children, hits: shared.hits, chances: shared.chances,
+              times: Core::Teaching::HelpingClocks.of(shared.misreading, step).map(&:to_s) }
           end
         end
       end

@@ -1,0 +1,38 @@
+# frozen_string_literal: true
+
+module Vantick
+  module Core
+    module Teaching
+      # Three clocks that help with a misreading in a class: such as show it, and no harder than what the class is at.
+      module HelpingClocks
+        COUNT = 3
+
+        class << self
+          # @param misreading [Misreading]
+          # @param step [Step] that the class is at
+          # @return [Array<DialTime>] those first that show it best; from the lowest step that shows it where the
+          #   class's own does not; fewer where a step has no more
+          # @example
+          #   HelpingClocks.of(Reading::Misreading.find(:to_with_passed_hour), Step.find(:quarters)) #=> [7:45, 1:45, 5:45]
+          def of(misreading, step)
+            (@of ||= {})[[misreading.id, step.id]] ||= chosen(misreading, at(misreading, step)).freeze
+          end
+
+          private
+
+          def at(misreading, step) = step.shows?(misreading) ? step : Step.with_times.find { |one| one.shows?(misreading) }
+
+          def chosen(misreading, step)
+            task = step.tasks.find { |one| step.misreadings(one).include?(misreading) }
+            shown = step.pool_for(task).select { |time| misreading.chance?(time, task) }.map(&:dial_time).uniq
+            best = misreading.best_times.map(&:dial_time) & shown
+            (best + spread(shown - best)).first(COUNT)
+          end
+
+          # From all round the clock.
+          def spread(times) = times.each_slice([times.length / COUNT, 1].max).map { |slice| slice[slice.length / 2] }
+        end
+      end
+    end
+  end
+end
