@@ -15,6 +15,23 @@ RSpec.describe "Typing answers in" do
     expect(cell("Anneke", 2).value).to eq("qt7")
   end
 
+  # Most slips are right: only what is wrong is typed.
+  it "has the keys where typing begins, and takes the rest of a slip as right or as empty with one key" do
+    focused = -> { browser.switch_to.active_element.attribute("aria-label") }
+    eventually { expect(focused.call).to eq("Anneke, clock 1") }
+    browser.action.send_keys(:enter, "qt7", "=").perform
+    eventually { expect(focused.call).to eq("Bram, clock 1") }
+    browser.action.send_keys("#").perform
+    expect(page).to have_css("input[data-verdict='right']", count: 2).and have_css("input[data-verdict='misread']", count: 1)
+    expect(page).to have_text("2 of 2 done.")
+    eventually { expect(store.db[:answers].where(answer: "-").count).to eq(3) }
+    browser.action.key_down(:control).send_keys("z").key_up(:control).perform
+    eventually { expect(store.db[:answers].order(:id).select_map(:answer).last).to eq("") }
+    click_link "What the answers say"
+    expect(page).to have_css("li", text: "Nothing on the slip: Bram").and have_css("tr", text: /Bram\s+empty slip/)
+    expect(page).to have_no_text("No answers yet")
+  end
+
   it "goes on with Enter, back with Shift and Enter, up and down with arrows, and leaves as it was with Escape" do
     focused = -> { browser.switch_to.active_element.attribute("aria-label") }
     cell("Anneke", 3).send_keys("qt1", :enter)

@@ -29,7 +29,10 @@ const checks = computed(() => data.value?.checks);
 const last = computed(() => data.value?.last);
 const findings = computed(() => data.value?.findings);
 const away = computed(
-  () => findings.value?.children.filter((child) => child.answered === 0).map((child) => child.name) ?? [],
+  () => findings.value?.children.filter((child) => child.slip === "none").map((child) => child.name) ?? [],
+);
+const empty = computed(
+  () => findings.value?.children.filter((child) => child.slip === "empty").map((child) => child.name) ?? [],
 );
 const news = computed(() =>
   (findings.value?.shared ?? []).slice(0, 2).map((one) => ({
@@ -41,6 +44,7 @@ const news = computed(() =>
 /** What is missing, in one line. */
 const open = computed(() => [
   ...(away.value.length ? [`${away.value.join(", ")}: no answers yet`] : []),
+  ...(empty.value.length ? [`${empty.value.join(", ")}: nothing on the slip`] : []),
   ...(last.value?.unreadable ? [`${counted(last.value.unreadable, "answer")} could not be read`] : []),
 ]);
 /** Three clocks for what most children share. */

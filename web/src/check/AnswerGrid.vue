@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed, ref, watch } from "vue";
+import { computed, onMounted, ref, watch } from "vue";
 import { listPieces, useAsked, useFacts, type Check, type Findings, type Piece } from "@/api";
 import { DialFace } from "@/dial";
 import AnswerCell from "./AnswerCell.vue";
@@ -69,11 +69,40 @@ function jump(child: number): void {
   cells()[row * across.value + Math.max(first, 0)]?.focus();
 }
 
-function press(event: KeyboardEvent): void {
-  if (event.key !== "@") return;
-  event.preventDefault();
-  pile.value?.focus();
+/** What stands in the cells of a child that have nothing in them yet, all at once; then the next child. */
+function fill(row: number, text: (item: Check["items"][number]) => string): void {
+  const child = props.check.children[row];
+  if (!child) return;
+  itemsOf.value.get(child.id)?.forEach((item) => {
+    const place = placeOf(child.id, item.id);
+    if (props.answers.textAt(place).trim() !== "") return;
+    props.answers.type(place, text(item));
+    props.answers.commit(place);
+  });
+  if (piling.value) pile.value?.focus();
+  else cells()[(row + 1) * across.value]?.focus();
 }
+
+const KEYS: Record<string, (row: number) => void> = {
+  "@": () => pile.value?.focus(),
+  "=": (row) => fill(row, (item) => item.drawings[0]?.answer ?? item.right),
+  "#": (row) => fill(row, () => "-"),
+};
+
+function press(event: KeyboardEvent): void {
+  const does = KEYS[event.key];
+  if (!does || event.ctrlKey || event.metaKey) return;
+  event.preventDefault();
+  does(Math.floor(cells().indexOf(event.target as HTMLInputElement) / across.value));
+}
+
+/** The keys are where typing begins. */
+onMounted(() => {
+  const busy = document.activeElement?.closest("input, select, textarea");
+  if (busy || window.matchMedia("(pointer: coarse)").matches) return;
+  const all = cells();
+  (all.find((cell) => cell.value === "") ?? all[0])?.focus({ preventScroll: true });
+});
 </script>
 
 <template>

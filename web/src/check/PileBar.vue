@@ -61,6 +61,12 @@ defineExpose({ focus: () => field.value?.focus() });
       <option v-for="child in check.children" :key="child.id" :value="child.name" />
     </datalist>
     <kbd class="key" aria-hidden="true">@</kbd>
+    <span class="fs-95 tone-quiet">
+      <kbd class="key">=</kbd>
+      the rest right
+      <kbd class="key">#</kbd>
+      the rest empty
+    </span>
     <p v-if="none" class="field-error m-0" role="alert">
       {{
         found.length

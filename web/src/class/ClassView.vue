@@ -38,7 +38,8 @@ const options = computed(() =>
 );
 const others = computed(() => findings.value?.shared.slice(1) ?? []);
 const names = computed(() => new Map(findings.value?.children.map((child) => [child.child_id, child.name])));
-const away = computed(() => findings.value?.children.filter((child) => child.answered === 0) ?? []);
+const away = computed(() => findings.value?.children.filter((child) => child.slip === "none") ?? []);
+const empty = computed(() => findings.value?.children.filter((child) => child.slip === "empty") ?? []);
 
 function go(id: unknown): void {
   router.push({ name: "class", params: { id: String(id) } });
@@ -87,12 +88,16 @@ function go(id: unknown): void {
           <h2>No misreading shows in these answers.</h2>
           <p class="mb-0">Go on to the next step, or ask with more clocks.</p>
         </BCard>
-        <BCard v-if="others.length || away.length">
+        <BCard v-if="others.length || away.length || empty.length">
           <p class="eyebrow">Also</p>
           <ul class="also p-0 m-0 list-unstyled">
             <li v-for="one in others" :key="one.misreading">
               <strong>{{ seem(one.child_ids.length, facts.misreading(one.misreading).does) }}:</strong>
               {{ one.child_ids.map((id) => names.get(id)).join(", ") }}
+            </li>
+            <li v-if="empty.length">
+              <strong>Nothing on the slip:</strong>
+              {{ empty.map((child) => child.name).join(", ") }}
             </li>
             <li v-if="away.length">
               <strong>No answers yet:</strong>

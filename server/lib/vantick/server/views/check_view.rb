@@ -106,9 +106,16 @@ module Vantick
           end
 
           def child_findings(child, marked, evidence)
-            { child_id: child[:id], name: child[:name], answered: marked.count { |one| one.verdict != :blank },
+            { child_id: child[:id], name: child[:name], slip: slip(marked), answered: marked.count { |one| one.verdict != :blank },
               right: marked.count(&:right?),
               unreadable: marked.count { |one| one.verdict == :unreadable }, evidence: evidence.map { |piece| piece(piece) } }
+          end
+
+          # A slip that was handed in empty is not one that nobody handed in.
+          def slip(marked)
+            return "none" if marked.empty?
+
+            marked.all? { |one| one.verdict == :blank } ? "empty" : "answered"
           end
 
           def piece(evidence)
