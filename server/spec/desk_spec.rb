@@ -114,6 +114,14 @@ RSpec.describe "A child at a desk" do
     expect(as(old) { get("/api/desk/state") }).to be_refused(401).saying(/another device now/)
   end
 
+  it "is told whether anybody sits there, and why not any more, without a refusal" do
+    told = ->(who) { as(who) { get("/api/desk/seat") }.then { |answer| [answer.status, *answer.body.values] } }
+    mine = seat
+    expect([told[""], told["vantick.desk=nothing"], told[mine]]).to eq([[200, false, nil], [200, false, nil], [200, true, nil]])
+    seated(desk["id"], child)
+    expect(told[mine]).to match([200, false, /another device now/])
+  end
+
   it "is told that the teacher ended the seat" do
     mine = seat
     post("/api/desks/#{desk['id']}/children/#{child['id']}/leaving", {})

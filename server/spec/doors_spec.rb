@@ -21,7 +21,8 @@ RSpec.describe "Every door of the API" do
 
   it "is one of three kinds, and few are open to all" do
     expect(open.map { |method, path, *| "#{method} #{path}" }).to contain_exactly(
-      "get /api/health", "get /api/dial", "get /api/day", "get /api/session", "post /api/session/first", "post /api/session/login",
+      "get /api/health", "get /api/desk/seat", "get /api/dial", "get /api/day",
+      "get /api/session", "post /api/session/first", "post /api/session/login",
       "post /api/session/logout", "post /api/desk/doors", "post /api/desk/seats"
     )
     expect(at_desk.map { |_, path, *| path }).to all(start_with("/api/desk/"))

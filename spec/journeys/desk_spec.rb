@@ -59,6 +59,15 @@ RSpec.describe "The children's desk" do
   # The time that was asked first.
   def asked_before = store.db[:items].first(id: answers.first[:item_id])[:time]
 
+  it "opens where nobody sits, and asks for nothing that it is refused" do
+    visit "/desk"
+    expect(page).to have_css("h1")
+    refused = browser.execute_script(<<~JS)
+      return performance.getEntriesByType("resource").filter((one) => one.responseStatus >= 400).map((one) => one.name);
+    JS
+    expect(refused).to eq([])
+  end
+
   it "goes on while the network is away, and every answer arrives once" do
     desk = open_desk(school_class[:id], step: "quarters")
     join(desk, "Anneke")

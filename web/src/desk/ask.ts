@@ -41,6 +41,10 @@ export const sitDown = (body: {
   pictures: string[];
 }): Promise<{ child: Child }> => asked(api.POST("/api/desk/seats", { body }));
 
+/** Whether a child sits at this device; if not any more, why. */
+export const readSeat = (): Promise<{ seated: boolean; why: string | null }> =>
+  asked(api.GET("/api/desk/seat", { signal: AbortSignal.timeout(PATIENCE) }));
+
 export const readState = (): Promise<DeskState> =>
   asked(api.GET("/api/desk/state", { signal: AbortSignal.timeout(PATIENCE) }));
 

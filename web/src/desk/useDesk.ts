@@ -2,7 +2,7 @@ import { useEventListener, useTimeoutFn } from "@vueuse/core";
 import { computed, shallowRef, type ComputedRef, type ShallowRef } from "vue";
 import { Refused } from "@/api/client";
 import { newId } from "@/api/ids";
-import { beginAgain, leaveDesk, readState, sendAnswers, tellLosses, type Sending } from "./ask";
+import { beginAgain, leaveDesk, readSeat, readState, sendAnswers, tellLosses, type Sending } from "./ask";
 import { answersOf, doneOf, START, step, type Happened, type Here } from "./machine";
 import { keepHere, leftHere } from "./outbox";
 
@@ -109,6 +109,7 @@ export function useDesk(): DeskHere {
 
   /** A code in the address leads to its desk, after what is kept for the last one has been sent. */
   async function sendFirst(): Promise<void> {
+    if (!(await readSeat()).seated) return;
     childId = (await readState()).child.id;
     happen({ what: "found", waiting: leftHere(childId) });
     await flush();
@@ -122,6 +123,8 @@ export function useDesk(): DeskHere {
     }
     history.replaceState(null, "", location.pathname);
     try {
+      const { seated, why } = await readSeat();
+      if (!seated) return out(why ?? "");
       const state = await readState();
       childId = state.child.id;
       happen({ what: "opened", state, waiting: leftHere(childId) });

@@ -15,6 +15,11 @@ module Vantick
           answer_json({ code: desk[:code], class_name: school_class[:name], children:, pictures: Store::Keys::PICTURES })
         end
 
+        get "/api/desk/seat" do
+          seated = (seat = Access::Seat.of(env)) ? seat[:readable] : false
+          answer_json({ seated:, why: seated ? nil : Access::Guard::LOST[Access::Seat.lost(env)] })
+        end
+
         post "/api/desk/seats" do
           desk = store.desks.coded(sent[:code], time)
           child = child_at(desk)
