@@ -19,6 +19,14 @@ RSpec.describe Vantick::Core::Judging::Evidence do
     expect(evidence(["7:45", "quarter to eight"])).to eq([])
   end
 
+  it "shows no way of a child where it came once in five chances" do
+    right = { "7:40" => "twenty to eight", "10:50" => "ten to eleven", "2:55" => "five to three", "4:45" => "quarter to five" }.to_a
+    once = evidence(["12:35", "twenty-five to twelve"], *right).find { |one| one.misreading.id == :to_with_passed_hour }
+    expect([once.hits, once.chances, once.shown?]).to eq([1, 5, false])
+    twice = evidence(["12:35", "twenty-five to twelve"], ["6:45", "quarter to six"], *right.first(3))
+    expect(twice.first.shown?).to be(true)
+  end
+
   # Planted misreadings, found again from the answers of a made-up child.
   task = Vantick::Core::Marking::Task.find(:dial_to_words)
   shown = Vantick::Core::Choosing::Chooser.choose(step: Vantick::Core::Teaching::Step.find(:minutes), task:, count: 12, seed: 3).times

@@ -22,7 +22,7 @@ module Vantick
         end
 
         # What is news: one hit is chance, and so is one child. A child counts for one misreading alone: the first of their own.
-        NEWS = { hits: 2, share: 0.34, children: 2 }.freeze
+        NEWS = { hits: 2, children: 2 }.freeze
 
         # @return [Array<Shared>] the commonest first
         def shared
@@ -47,7 +47,7 @@ module Vantick
         # By child the first of those with hits enough.
         def leading = by_child.transform_values { |found| found.find { |evidence| news?(evidence) } }.compact
 
-        def news?(evidence) = evidence.hits >= NEWS[:hits] && evidence.hits >= NEWS[:share] * evidence.chances
+        def news?(evidence) = evidence.hits >= NEWS[:hits] && evidence.often?
       end
     end
   end

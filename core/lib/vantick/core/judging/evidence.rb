@@ -40,10 +40,16 @@ module Vantick
         # @return [Boolean]
         def told? = @told
 
-        # Whether it is more than one chance agreement (judgement): an answer that nothing else explains,
-        # or two answers the same way.
+        # Of its chances that are hits, from which share on it is the child's way and no slip (judgement: one in three).
+        SHARE = 0.34
+
+        # Whether it is more than one chance agreement (judgement): an answer that nothing else explains, or two answers the same way,
+        # and not the one of five where it could have shown.
         # @return [Boolean]
-        def shown? = own_hits.positive? || hits >= 2
+        def shown? = (own_hits.positive? || hits >= 2) && often?
+
+        # @return [Boolean] whether it showed in so many of its chances
+        def often? = hits >= SHARE * chances
       end
     end
   end
