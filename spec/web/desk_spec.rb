@@ -14,11 +14,21 @@ RSpec.describe "A child's device" do
       away: desk.here.value.away, news: desk.here.value.news, waiting: desk.here.value.waiting.map((one) => one.turn_id),
       stored: JSON.parse(localStorage.getItem("vantick.desk.outbox.7") ?? "[]").map((one) => one.turn_id) });
     const settle = () => new Promise((resolve) => setTimeout(resolve, 20));
-    const open = async (now = state(0, 1, [2, 3])) => { const opening = desk.open(); (await next()).answer(now); await settle(); return opening; };
+    const seat = async (seated = true, why = null) => (await next()).answer({ seated, why });
+    const open = async (now = state(0, 1, [2, 3])) => {
+      const opening = desk.open(); await seat(); (await next()).answer(now); await settle(); return opening;
+    };
     const answer = async (how) => { const sending = desk.answer(["five"]); const request = await next(); how(request); await sending; return request; };
   JS
 
   def at_desk(script) = lab("localStorage.clear(); #{desk} #{script}")
+
+  it "asks nothing more where nobody sits, and says why somebody sits there no more" do
+    nobody = at_desk("desk.open(); await seat(false, null); await settle(); return { at: at(), nothing: await quiet() };")
+    expect(nobody[:at]).to include(phase: "joining", news: "")
+    gone = at_desk("desk.open(); await seat(false, 'You sit at another device now.'); await settle(); return at();")
+    expect(gone).to include(phase: "joining", news: "You sit at another device now.")
+  end
 
   it "opens, sends an answer with an id of its own, and goes on" do
     done = at_desk(<<~JS)
@@ -61,6 +71,7 @@ RSpec.describe "A child's device" do
     again = lab(<<~JS)
       #{desk}
       const opening = desk.open();
+      await seat();
       (await next()).answer(state(0, 1, [2, 3]));
       const sent = await next();
       sent.answer(marked(true, 1, 2, [3]));
