@@ -20,7 +20,7 @@ RSpec.describe "A class and what its answers say", :demo do
     expect(names).to eq(Vantick::Demo::TABLE[:children])
     expect(find("tr", text: "Elio")).to have_text("past and to mixed up").and have_text("3 of 3 chances")
     expect(find("tr", text: "Goran")).to have_text("1 answer could not be read")
-    expect(find("tr", text: "Hana")).to have_text("no slip")
+    expect(find("tr", text: "Hana")).to have_text("no answers yet")
     expect(find("tr", text: "Freya")).to have_text("all right")
   end
 

@@ -28,7 +28,7 @@ RSpec.describe "Typing answers in" do
     browser.action.key_down(:control).send_keys("z").key_up(:control).perform
     eventually { expect(store.db[:answers].order(:id).select_map(:answer).last).to eq("") }
     click_link "What the answers say"
-    expect(page).to have_css("li", text: "Nothing on the slip: Bram").and have_css("tr", text: /Bram\s+empty slip/)
+    expect(page).to have_css("li", text: "Nothing written: Bram").and have_css("tr", text: /Bram\s+nothing written/)
     expect(page).to have_no_text("No answers yet")
   end
 

@@ -114,7 +114,8 @@ RSpec.describe Vantick::Core::Desk::Round do
     all = described_class.end_of(marks(["3:00", "3 o'clock"], ["4:00", "4 o'clock"], ["5:00", "5 o'clock"]))
     expect([all.well, all.watch]).to eq(["You read every one right the first time.", nil])
     expect(described_class.end_of(marks(["3:00", "7 to 9"])).well).to eq("You gave it a try.")
-    expect(described_class.end_of(marks(["3:00", "3 o'clock"])).well).to eq("You can read these: three o'clock.")
+    two = described_class.end_of(marks(["3:00", "3 o'clock"], ["4:00", "4 o'clock"]))
+    expect(two.well).to eq("You can read these: three o'clock, four o'clock.")
     nothing = described_class.end_of([])
     expect([nothing.well, nothing.watch]).to eq(["You can go on another time.", nil])
   end

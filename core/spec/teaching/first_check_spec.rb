@@ -39,6 +39,16 @@ RSpec.describe Vantick::Core::Teaching::ClassStanding do
     expect([found.step, found.children.length]).to eq([step(:fives_facts), 26])
   end
 
+  # Four in five of those who answered: 21 of 26 are enough, 20 are not.
+  it "passes over what nearly all have shown, and not what fewer have" do
+    counted = lambda do |wrong|
+      standing = checked(step(:half_past), task: task(:dial_to_words), count: 5, children: 26, right: ->(child) { child >= wrong })
+      (wrong...26).map { |key| standing.tracings.fetch(key).of_step(step(:oclock)) }.uniq
+    end
+    expect(counted[5]).to all(be_within(1e-9).of(0.9))
+    expect(counted[6]).to all(be < 0.7)
+  end
+
   it "begins at the bottom where nobody read rightly, and counts no lesson" do
     standing = checked(step(:quarters), task: task(:dial_to_words), count: 5, right: ->(_child) { false })
     expect([step(:hour_hand), step(:oclock)]).to include(standing.next_step.step)

@@ -44,7 +44,7 @@ const news = computed(() =>
 /** What is missing, in one line. */
 const open = computed(() => [
   ...(away.value.length ? [`${away.value.join(", ")}: no answers yet`] : []),
-  ...(empty.value.length ? [`${empty.value.join(", ")}: nothing on the slip`] : []),
+  ...(empty.value.length ? [`${empty.value.join(", ")}: nothing written`] : []),
   ...(last.value?.unreadable ? [`${counted(last.value.unreadable, "answer")} could not be read`] : []),
 ]);
 /** Three clocks for what most children share. */

@@ -35,7 +35,7 @@ function told({ answered, right, unreadable }: Findings["children"][number]): st
         <BTh scope="row">{{ child.name }}</BTh>
         <BTd class="right text-nowrap">
           <template v-if="child.answered">{{ child.right }} of {{ child.answered }}</template>
-          <template v-else>{{ child.slip === "empty" ? "empty slip" : "no slip" }}</template>
+          <template v-else>{{ child.slip === "empty" ? "nothing written" : "no answers yet" }}</template>
         </BTd>
         <template v-if="child.evidence.length">
           <BTd>

@@ -96,7 +96,7 @@ function go(id: unknown): void {
               {{ one.child_ids.map((id) => names.get(id)).join(", ") }}
             </li>
             <li v-if="empty.length">
-              <strong>Nothing on the slip:</strong>
+              <strong>Nothing written:</strong>
               {{ empty.map((child) => child.name).join(", ") }}
             </li>
             <li v-if="away.length">

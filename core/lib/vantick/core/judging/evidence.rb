@@ -5,6 +5,9 @@ module Vantick
     module Judging
       # What some answers say of one misreading.
       class Evidence
+        # From which share of its chances on hits are the child's way and no slip (judgement: more than one in three).
+        SHARE = 0.34
+
         # @return [Misreading]
         attr_reader :misreading
         # @return [Integer] answers where it predicts something other than the right answer
@@ -40,15 +43,12 @@ module Vantick
         # @return [Boolean]
         def told? = @told
 
-        # Of its chances that are hits, from which share on it is the child's way and no slip (judgement: one in three).
-        SHARE = 0.34
-
         # Whether it is more than one chance agreement (judgement): an answer that nothing else explains, or two answers the same way,
-        # and not the one of five where it could have shown.
+        # and in enough of the answers where it could have shown.
         # @return [Boolean]
         def shown? = (own_hits.positive? || hits >= 2) && often?
 
-        # @return [Boolean] whether it showed in so many of its chances
+        # @return [Boolean] whether it showed in enough of its chances, see {SHARE}
         def often? = hits >= SHARE * chances
       end
     end

@@ -13,7 +13,7 @@ module Vantick
           # @return [Array<DialTime>] those first that show it best; from the lowest step that shows it where the
           #   class's own does not; fewer where a step has no more
           # @example
-          #   HelpingClocks.of(Reading::Misreading.find(:to_with_passed_hour), Step.find(:quarters)) #=> [7:45, 1:45, 5:45]
+          #   HelpingClocks.of(Reading::Misreading.find(:to_with_passed_hour), Step.find(:quarters)) #=> [7:45, 12:45, 2:45]
           def of(misreading, step)
             (@of ||= {})[[misreading.id, step.id]] ||= chosen(misreading, at(misreading, step)).freeze
           end
