@@ -4,26 +4,18 @@ import {
   type Answer,
   type Check,
   type CheckSummary,
-  type ChildKey,
   type ChildRecord,
   type Group,
   type Groups,
   type Week,
   type Choice,
   type DayEvent,
-  type Desk,
   type Drawing,
   type Findings,
-  type Ladder,
-  type Lesson,
-  type LessonPlan,
-  type LessonSummary,
-  type LiveDesk,
   type OwnClass,
   type Register,
   type Removed,
   type SchoolClass,
-  type Session,
   type Jobs,
 } from "./client";
 
@@ -167,45 +159,8 @@ export function timesFor(query: CheckForm): Promise<Choice> {
   return asked(api.GET("/api/times", { params: { query } }));
 }
 
-export function readLadder(classId: number): Promise<Ladder> {
-  return asked(api.GET("/api/classes/{class_id}/ladder", { params: { path: { class_id: classId } } }));
-}
-
-export async function listLessons(
-  classId: number,
-  query: { step?: string; month?: string } = {},
-): Promise<LessonSummary[]> {
-  const params = { path: { class_id: classId }, query };
-  return (await asked(api.GET("/api/classes/{class_id}/lessons", { params }))).lessons;
-}
-
-export function planLesson(
-  classId: number,
-  body: { day: string; step: string; minutes: number; seed: number; child_ids?: number[] | null },
-): Promise<Lesson> {
-  return asked(
-    api.POST("/api/classes/{class_id}/lessons", { params: { path: { class_id: classId } }, body }),
-  );
-}
-
-export function readLesson(id: number): Promise<Lesson> {
-  return asked(api.GET("/api/lessons/{lesson_id}", { params: { path: { lesson_id: id } } }));
-}
-
-export function changeLesson(id: number, body: LessonPlan): Promise<Lesson> {
-  return asked(api.PUT("/api/lessons/{lesson_id}", { params: { path: { lesson_id: id } }, body }));
-}
-
-export function removeLesson(id: number): Promise<Removed> {
-  return asked(api.DELETE("/api/lessons/{lesson_id}", { params: { path: { lesson_id: id } } }));
-}
-
 export function removeCheck(id: number): Promise<Removed> {
   return asked(api.DELETE("/api/checks/{check_id}", { params: { path: { check_id: id } } }));
-}
-
-export function removeDesk(id: number): Promise<Removed> {
-  return asked(api.DELETE("/api/desks/{desk_id}", { params: { path: { desk_id: id } } }));
 }
 
 /** What was removed from a class and can be brought back yet. */
@@ -216,30 +171,6 @@ export async function listRemoved(classId: number): Promise<Removed[]> {
 
 export function bringBack(id: number): Promise<Removed> {
   return asked(api.POST("/api/removed/{removed_id}/return", { params: { path: { removed_id: id } } }));
-}
-
-export function copyLesson(id: number, body: { day: string; seed: number }): Promise<Lesson> {
-  return asked(api.POST("/api/lessons/{lesson_id}/copies", { params: { path: { lesson_id: id } }, body }));
-}
-
-/** A lesson was given: what was left out of it, and how long things took. */
-export function endLesson(
-  id: number,
-  leftOut: string[],
-  seconds: { kind: string; seconds: number }[],
-): Promise<Lesson> {
-  const params = { path: { lesson_id: id } };
-  return asked(
-    api.POST("/api/lessons/{lesson_id}/runs", {
-      params,
-      body: { left_out: leftOut, seconds: seconds.slice(-200) },
-    }),
-  );
-}
-
-export async function openExit(id: number): Promise<number> {
-  const params = { path: { lesson_id: id } };
-  return (await asked(api.POST("/api/lessons/{lesson_id}/check", { params }))).check_id;
 }
 
 /** A teacher's own verdict on an answer; null takes it back. */
@@ -278,76 +209,4 @@ export function proposeGroups(classId: number, most: number): Promise<Groups> {
 export async function readHistory(classId: number): Promise<Week[]> {
   const params = { path: { class_id: classId } };
   return (await asked(api.GET("/api/classes/{class_id}/history", { params }))).weeks;
-}
-
-export function readSession(): Promise<Session> {
-  return asked(api.GET("/api/session"));
-}
-
-interface NameAndPassword {
-  name: string;
-  password: string;
-}
-
-export function signIn(body: NameAndPassword): Promise<unknown> {
-  return asked(api.POST("/api/session/login", { body }));
-}
-
-/** The very first account of a school. */
-export function makeFirstAccount(body: NameAndPassword): Promise<unknown> {
-  return asked(api.POST("/api/session/first", { body }));
-}
-
-export function makeTeacher(body: NameAndPassword): Promise<unknown> {
-  return asked(api.POST("/api/teachers", { body }));
-}
-
-export function signOut(everywhere: boolean): Promise<unknown> {
-  return asked(api.POST("/api/session/logout", { body: { everywhere } }));
-}
-
-export function changePassword(password: string, newPassword: string): Promise<unknown> {
-  return asked(api.POST("/api/session/password", { body: { password, new_password: newPassword } }));
-}
-
-export interface DeskForm {
-  kind: Desk["kind"];
-  step?: string | null;
-  lesson_id?: number;
-  stage?: string;
-  check_id?: number;
-  child_ids?: number[] | null;
-}
-
-export async function listDesks(classId: number): Promise<Desk[]> {
-  const params = { path: { class_id: classId } };
-  return (await asked(api.GET("/api/classes/{class_id}/desks", { params }))).desks;
-}
-
-export function openDesk(classId: number, body: DeskForm): Promise<Desk> {
-  return asked(api.POST("/api/classes/{class_id}/desks", { params: { path: { class_id: classId } }, body }));
-}
-
-export function watchDesk(id: number): Promise<LiveDesk> {
-  return asked(api.GET("/api/desks/{desk_id}", { params: { path: { desk_id: id } } }));
-}
-
-export function closeDesk(id: number): Promise<Desk> {
-  return asked(api.POST("/api/desks/{desk_id}/closing", { params: { path: { desk_id: id } } }));
-}
-
-/** Ends a child's place at a desk, whoever holds the device. */
-export function sendAway(deskId: number, childId: number): Promise<unknown> {
-  const params = { path: { desk_id: deskId, child_id: childId } };
-  return asked(api.POST("/api/desks/{desk_id}/children/{child_id}/leaving", { params }));
-}
-
-export async function readKeys(classId: number): Promise<ChildKey[]> {
-  const params = { path: { class_id: classId } };
-  return (await asked(api.GET("/api/classes/{class_id}/keys", { params }))).keys;
-}
-
-export function renewKey(classId: number, childId: number): Promise<ChildKey> {
-  const params = { path: { class_id: classId, child_id: childId } };
-  return asked(api.POST("/api/classes/{class_id}/children/{child_id}/keys", { params }));
 }

@@ -1,0 +1,66 @@
+import {
+  api,
+  asked,
+  type Ladder,
+  type Lesson,
+  type LessonPlan,
+  type LessonSummary,
+  type Removed,
+} from "./client";
+
+export function readLadder(classId: number): Promise<Ladder> {
+  return asked(api.GET("/api/classes/{class_id}/ladder", { params: { path: { class_id: classId } } }));
+}
+
+export async function listLessons(
+  classId: number,
+  query: { step?: string; month?: string } = {},
+): Promise<LessonSummary[]> {
+  const params = { path: { class_id: classId }, query };
+  return (await asked(api.GET("/api/classes/{class_id}/lessons", { params }))).lessons;
+}
+
+export function planLesson(
+  classId: number,
+  body: { day: string; step: string; minutes: number; seed: number; child_ids?: number[] | null },
+): Promise<Lesson> {
+  return asked(
+    api.POST("/api/classes/{class_id}/lessons", { params: { path: { class_id: classId } }, body }),
+  );
+}
+
+export function readLesson(id: number): Promise<Lesson> {
+  return asked(api.GET("/api/lessons/{lesson_id}", { params: { path: { lesson_id: id } } }));
+}
+
+export function changeLesson(id: number, body: LessonPlan): Promise<Lesson> {
+  return asked(api.PUT("/api/lessons/{lesson_id}", { params: { path: { lesson_id: id } }, body }));
+}
+
+export function removeLesson(id: number): Promise<Removed> {
+  return asked(api.DELETE("/api/lessons/{lesson_id}", { params: { path: { lesson_id: id } } }));
+}
+
+export function copyLesson(id: number, body: { day: string; seed: number }): Promise<Lesson> {
+  return asked(api.POST("/api/lessons/{lesson_id}/copies", { params: { path: { lesson_id: id } }, body }));
+}
+
+/** A lesson was given: what was left out of it, and how long things took. */
+export function endLesson(
+  id: number,
+  leftOut: string[],
+  seconds: { kind: string; seconds: number }[],
+): Promise<Lesson> {
+  const params = { path: { lesson_id: id } };
+  return asked(
+    api.POST("/api/lessons/{lesson_id}/runs", {
+      params,
+      body: { left_out: leftOut, seconds: seconds.slice(-200) },
+    }),
+  );
+}
+
+export async function openExit(id: number): Promise<number> {
+  const params = { path: { lesson_id: id } };
+  return (await asked(api.POST("/api/lessons/{lesson_id}/check", { params }))).check_id;
+}
