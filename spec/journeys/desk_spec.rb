@@ -105,50 +105,6 @@ RSpec.describe "The children's desk" do
     expect(answers.map { |one| one[:answer] }).to eq(["five"])
   end
 
-  it "has hands that are set by touch, each by itself" do
-    desk = open_exit(school_class, task: "digital_to_dial", times: %w[7:45 3:00])
-    on_a_phone do
-      join(desk, "Bram")
-      expect(page).to have_css(".shown", text: "7:45")
-      dial = find("[role='slider']").native
-      turn(dial, from: 0, to: 270, radius: 0.4)
-      turn(dial, from: 180, to: 232.5, radius: 0.2)
-      click_button "Done"
-      expect(page).to have_css("[role='status']", text: "Kept. Go on.")
-    end
-    expect(answers.first).to include(verdict: "right", child_id: child_of(desk, "Bram")[:id])
-  end
-
-  it "puts the hands that a child set right before its eyes" do
-    desk = open_desk(school_class[:id], step: "quarters")
-    join(desk, "Anneke")
-    say(usual(asked(desk, "Anneke")[:time]))
-    click_button "Next"
-    expect(page).to have_css("h1.ask", text: "Set both hands.")
-    wanted = Vantick::Core::Dial::DialTime.parse(asked(desk, "Anneke")[:time]).hands
-    2.times do
-      find("[role='slider']").send_keys(:arrow_right)
-      send_it
-    end
-    expect(page).to have_css("h1", text: "Look, step by step").and have_css(".face path.minute[transform='rotate(12)']")
-    expect(page).to have_css(".face path.minute[transform='rotate(#{wanted.minute_degrees.to_i})']")
-    expect(page).to have_css(".face path.hour[transform='rotate(#{format('%g', wanted.hour_degrees)})']")
-  end
-
-  # A finger from one place on the dial to another.
-  def turn(dial, from:, to:, radius:)
-    box = dial.rect
-    place = lambda do |degrees|
-      turned = degrees * Math::PI / 180
-      [box.x + (box.width / 2) + (box.width * radius * Math.sin(turned)),
-       box.y + (box.height / 2) - (box.height * radius * Math.cos(turned))].map(&:round)
-    end
-    finger = browser.action(devices: [Selenium::WebDriver::Interactions.pointer(:touch, name: "finger")])
-    finger.move_to_location(*place[from]).pointer_down(:left)
-    (1..6).each { |part| finger.move_to_location(*place[from + ((to - from) * part / 6.0)]) }
-    finger.pointer_up(:left).perform
-  end
-
   it "is used with keys alone, from the code to the last clock" do
     desk = open_exit(school_class, task: "dial_to_digital", times: %w[7:45 12:15])
     visit "/desk"
@@ -179,71 +135,6 @@ RSpec.describe "The children's desk" do
       break if browser.execute_script("return document.activeElement.matches(arguments[0])", css)
     end
     press(:enter)
-  end
-
-  it "takes an hour, minutes with past or to, a length, and a half of the day" do
-    group = school_class
-    [%w[hour_only quarters 7:45 7], ["minute_only", "fives", "7:45", "quarter to"], %w[numeral_to_minutes fives_facts 12:20 20],
-     %w[day_half day_halves 19:30 p.m.]].each do |task, step, time, words|
-      join(open_exit(group, task:, times: [time], step:), "Anneke")
-      say words
-      expect(page).to have_button("Next")
-      expect(answers.last).to include(verdict: "right"), task
-    end
-  end
-
-  it "builds a sentence from strips: a count of two words with its minutes, and an hour with o'clock behind it" do
-    group = school_class
-    [["minutes", "8:23", "twenty-three minutes past eight"], ["quarters", "3:00", "three o'clock"]].each do |step, time, words|
-      join(open_exit(group, task: "dial_to_words", times: [time], step:), "Anneke")
-      say words
-      expect(page).to have_button("Next")
-      expect(store.db[:answers].order(:id).last).to include(verdict: "right", answer: words.tr("-", " "))
-    end
-  end
-
-  it "matches clocks with cards, and asks what went wrong before what time it is" do
-    desk = open_desk(school_class[:id], step: "fives")
-    join(desk, "Anneke")
-    skip_to("pairs")
-    turn = store.db[:turns].where(done_at: nil, ahead: 0).first
-    expect(page).to have_css("button[aria-label^='Clock'] svg", count: JSON.parse(turn[:item_ids]).length)
-    expect(outgrown).to eq([])
-    JSON.parse(turn[:item_ids]).each_with_index do |id, place|
-      all("button[aria-label^='Clock']")[place].click
-      click_button store.db[:items].first(id:)[:time], exact: true
-    end
-    send_it
-    expect(page).to have_css("[role='status']", text: "Yes: they all belong together.")
-    skip_to("mistake")
-    item = asked(desk, "Anneke")
-    click_button Vantick::Core::Reading::Misreading.find(item[:misreading]).texts[:they]
-    say usual(item[:time])
-    expect(page).to have_css("[role='status']", text: "Yes: #{usual(item[:time])}")
-  end
-
-  # Clocks that are larger than the card they lie on.
-  def outgrown = page.evaluate_script(<<~JS)
-    [...document.querySelectorAll("button[aria-label^='Clock']")].filter((card) => {
-      const [one, other] = [card, card.querySelector("svg")].map((part) => part.getBoundingClientRect());
-      return other.width > one.width || other.height > one.height;
-    }).map((card) => card.ariaLabel)
-  JS
-
-  # Answers whatever comes with nothing that is right, until there is a task of the kind.
-  def skip_to(entry)
-    visit "/desk"
-    until page.has_css?("main.#{entry}", wait: 0.5)
-      page.execute_script(<<~JS)
-        const state = await (await fetch("/api/desk/state")).json();
-        const id = () => crypto.randomUUID();
-        const answers = state.turn.items.map((item) => ({ id: id(), item_id: item.id, answer: "no" }));
-        await fetch("/api/desk/answers", { method: "POST", headers: { "content-type": "application/json" },
-          body: JSON.stringify({ turn_id: state.turn.id, answers, late: true }) });
-      JS
-      visit "/desk"
-      expect(page).to have_css("h1.ask")
-    end
   end
 
   it "shows the clocks that a child can read, and begins once more" do
@@ -342,18 +233,5 @@ RSpec.describe "The children's desk" do
     click_button "Anneke"
     pictures_of(desk, "Anneke").reverse_each { |picture| click_button picture }
     expect(page).to have_css("[role='alert']", text: "Those are not your pictures.")
-  end
-
-  it "fits a phone either way up, in fingertips, with every way of answering" do
-    group = school_class
-    windows = [[390, 780], [844, 390], [768, 1024]]
-    [%w[dial_to_words minutes], %w[dial_to_digital fives], %w[words_to_dial fives], %w[hour_only quarters],
-     %w[minute_only fives]].each do |task, step|
-      time = Vantick::Core::Teaching::Step.find(step).pool.find { |one| one.minute > 36 }.to_s
-      join(open_exit(group, task:, times: [time], step:), "Anneke")
-      windows.each do |width, height|
-        on_a_phone(width:, height:) { expect([task, width, too_small, outside]).to eq([task, width, [], []]) }
-      end
-    end
   end
 end
