@@ -42,7 +42,12 @@ RSpec.describe "The words of a term" do
     expect(found).to eq(["The term has new days or a new aim", "Half past moves to Fri 8 Jan", "Wed 6 Jan and Fri 8 Jan change places",
                          "Half past stays on Wed 6 Jan", "Half past on Wed 6 Jan may move again", "No lesson on Wed 6 Jan",
                          "No lessons in the week of Mon 4 Jan", "There is a lesson on Wed 6 Jan after all",
-                         "The lesson on Wed 6 Jan is on half past"].map { |text| "#{text}; no other lesson changes." })
+                         "The lesson on Wed 6 Jan is about half past"].map { |text| "#{text}; no other lesson changes." })
+    todays = "{ step: 'half_past', day: today, to: null, lessons: 0, children: 0 }"
+    found = said("['skip', 'skip_week', 'pin'].map((code) => words.changeWords({ code, ...#{todays} }, facts))")
+    expect(found).to eq(["No lesson today", "No lessons this week", "Half past stays today"].map { |text|
+      "#{text}; no other lesson changes."
+    })
     one = { code: "skip", step: nil, day: "2027-01-06", to: nil, lessons: 1, children: 0 }
     expect(said("words.changeWords(#{JSON.generate(one)}, facts)")).to match(/; 1 other lesson changes\.\z/)
   end

@@ -1,3 +1,4 @@
+export { useUndoKey } from "./useUndoKey";
 export { default as SureButton } from "./SureButton.vue";
 export { default as FieldGroup } from "./FieldGroup.vue";
 export { default as EraseButton } from "./EraseButton.vue";

@@ -1,8 +1,8 @@
 <script setup lang="ts">
-import { useEventListener } from "@vueuse/core";
 import { computed, ref, watch } from "vue";
 import { useRoute, useRouter } from "vue-router";
 import { copyLesson, newSeed, useDoing, useFacts } from "@/api";
+import { useUndoKey } from "@/parts";
 import { useClasses, useOwnClass } from "@/school";
 import LessonForm from "./LessonForm.vue";
 import LessonOnPaper from "./LessonOnPaper.vue";
@@ -60,12 +60,7 @@ async function copy(): Promise<void> {
   });
 }
 
-useEventListener("keydown", (event: KeyboardEvent) => {
-  if (!(event.ctrlKey || event.metaKey) || event.key.toLowerCase() !== "z") return;
-  if ((event.target as HTMLElement).closest("input, textarea")) return;
-  event.preventDefault();
-  void undo();
-});
+useUndoKey(undo);
 </script>
 
 <template>

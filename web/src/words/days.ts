@@ -19,6 +19,12 @@ export function plusDays(day: string, days: number): string {
   return date.toISOString().slice(0, 10);
 }
 
+/** Days from Monday to a day of the same week: 0 to 6. */
+export const sinceMonday = (day: string): number => (new Date(`${day}T12:00:00Z`).getUTCDay() + 6) % 7;
+
+/** The first day of a day's week. */
+export const mondayOf = (day: string): string => plusDays(day, -sinceMonday(day));
+
 /** "2026-01" and -1 are "2025-12". */
 export function plusMonths(month: string, months: number): string {
   const date = new Date(`${month}-15T12:00:00Z`);

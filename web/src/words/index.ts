@@ -6,6 +6,8 @@ export {
   moment,
   monthWords,
   plusDays,
+  mondayOf,
+  sinceMonday,
   plusMonths,
   shortDay,
   today,

@@ -2,8 +2,8 @@
 import { ref } from "vue";
 import { readDaysOff, setTerm, useDoing, useFacts, type DaysOff, type Term, type TermSet } from "@/api";
 import { FieldGroup } from "@/parts";
-import { counted, dayWords, plusDays, today } from "@/words";
-import { monday, WEEK, weekdayWords } from "./words";
+import { counted, dayWords, mondayOf, plusDays, today } from "@/words";
+import { WEEK, weekdayWords } from "./words";
 
 /** When the term is, on which days there are lessons, and what is to be known by when. */
 const props = defineProps<{ classId: number; term: TermSet | null; standards: string[] }>();
@@ -12,7 +12,7 @@ const emit = defineEmits<{ set: [term: Term]; close: [] }>();
 const USUAL = 40;
 const WEEKS = 12;
 const facts = useFacts();
-const nextMonday = plusDays(today(), (8 - new Date(`${today()}T12:00:00Z`).getUTCDay()) % 7);
+const nextMonday = mondayOf(plusDays(today(), 6));
 const first = ref(props.term?.first_day ?? nextMonday);
 const last = ref(props.term?.last_day ?? plusDays(nextMonday, WEEKS * 7 - 3));
 const minutes = ref<Record<string, number>>({
@@ -34,7 +34,7 @@ function lessonOn(day: string, is: boolean): void {
 
 /** This week, or the first one of a term that has not begun. */
 function addOff(): void {
-  const week = monday(today());
+  const week = mondayOf(today());
   const from = week > first.value && week <= last.value ? week : first.value;
   off.value.push({ from, to: plusDays(from, 4), name: "" });
 }

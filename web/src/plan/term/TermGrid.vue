@@ -4,7 +4,7 @@ import { useEventListener } from "@vueuse/core";
 import { useDraggable } from "vue-draggable-plus";
 import { useFacts, type TermLesson } from "@/api";
 import { StepDial } from "@/dial";
-import { plusDays, shortDay } from "@/words";
+import { mondayOf, plusDays, shortDay, sinceMonday } from "@/words";
 import { kindWords } from "./words";
 
 /** Weeks down, lessons across: each lesson with its step as a dial. A lesson is dragged onto the day to which it moves. */
@@ -15,9 +15,7 @@ const emit = defineEmits<{ select: [day: string]; move: [day: string, to: string
 
 const DAYS = 7;
 const facts = useFacts();
-const weekday = (day: string): number => (new Date(`${day}T12:00:00Z`).getUTCDay() + 6) % DAYS;
-const mondayOf = (day: string): string => plusDays(day, -weekday(day));
-const columns = computed(() => [...new Set(props.lessons.map((lesson) => weekday(lesson.day)))].sort());
+const columns = computed(() => [...new Set(props.lessons.map((lesson) => sinceMonday(lesson.day)))].sort());
 interface Cell {
   key: string;
   lesson?: TermLesson;

@@ -1,7 +1,6 @@
 <script setup lang="ts">
 import { NothingYet } from "@/told";
 import { computed, nextTick, ref, watch } from "vue";
-import { useEventListener } from "@vueuse/core";
 import { useRoute } from "vue-router";
 import {
   changeTerm,
@@ -17,16 +16,16 @@ import {
   type Term,
   type TermChange,
 } from "@/api";
-import { SureButton } from "@/parts";
+import { SureButton, useUndoKey } from "@/parts";
 import { useClasses } from "@/school";
-import { dayWords } from "@/words";
+import { dayWords, mondayOf } from "@/words";
 import TermForecast from "./TermForecast.vue";
 import TermForm from "./TermForm.vue";
 import TermGrid from "./TermGrid.vue";
 import TermHelps from "./TermHelps.vue";
 import TermLessonCard from "./TermLessonCard.vue";
 import { useOpenLesson } from "./useOpenLesson";
-import { changeWords, monday } from "./words";
+import { changeWords } from "./words";
 
 /** The term of a class: all its lessons, how likely they reach the aim, and what can be changed. */
 const route = useRoute();
@@ -59,7 +58,7 @@ watch(plan, (now) => {
 /** The first lesson that is still to come this week. */
 const thisWeek = computed(() =>
   plan.value?.lessons.find(
-    (one) => !one.over && one.step && monday(one.day) === monday(plan.value?.today ?? ""),
+    (one) => !one.over && one.step && mondayOf(one.day) === mondayOf(plan.value?.today ?? one.day),
   ),
 );
 const left = computed(() => plan.value?.lessons.filter((one) => !one.over && one.step).length ?? 0);
@@ -85,13 +84,7 @@ const back = (): Promise<boolean> =>
     await nextTick();
     undone.value = true;
   });
-useEventListener("keydown", (event: KeyboardEvent) => {
-  if (!(event.ctrlKey || event.metaKey) || event.key.toLowerCase() !== "z") return;
-  if (!plan.value?.can_put_back || busy.value || setting.value) return;
-  if ((event.target as HTMLElement).closest("input, textarea, select")) return;
-  event.preventDefault();
-  void back();
-});
+useUndoKey(() => plan.value?.can_put_back && !busy.value && !setting.value && back());
 const remove = (): Promise<boolean> => doing(async () => (term.value = await removeTerm(classId.value)));
 
 const openLesson = useOpenLesson();

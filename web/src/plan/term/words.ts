@@ -1,5 +1,5 @@
 import type { ForecastPoint, Help, LadderStep, Term, TermLesson, useFacts } from "@/api";
-import { counted, countedChildren, dayWords, plusDays, shortDay } from "@/words";
+import { counted, countedChildren, dayWords, mondayOf, shortDay, today } from "@/words";
 
 type Facts = ReturnType<typeof useFacts>;
 type Change = NonNullable<NonNullable<Term["plan"]>["change"]>;
@@ -35,26 +35,24 @@ function why(change: Change, facts: Facts): string {
   return `${who} ${one ? "does" : "do"} not know it yet${some}`;
 }
 
-/** The first day of a day's week. */
-export const monday = (day: string): string =>
-  plusDays(day, -((new Date(`${day}T12:00:00Z`).getUTCDay() + 6) % 7));
-
 /** What a teacher changed; nothing where it was not a teacher. */
 function didWords(change: Change, facts: Facts): string {
   const step = change.step ? facts.rung(change.step).name : "What was left open";
   const day = change.day ? shortDay(change.day) : "";
-  const week = change.day ? shortDay(monday(change.day)) : "";
+  const on = day === "today" ? day : `on ${day}`;
+  const monday = change.day ? mondayOf(change.day) : "";
+  const week = monday === mondayOf(today()) ? "this week" : `in the week of ${monday && shortDay(monday)}`;
   const to = change.to ? shortDay(change.to) : "";
   const did: Partial<Record<Change["code"], string>> = {
     term_set: "The term has new days or a new aim",
     move: `${step} moves to ${to}`,
     swap: `${day} and ${to} change places`,
-    pin: `${step} stays on ${day}`,
-    unpin: `${step} on ${day} may move again`,
-    skip: `No lesson on ${day}`,
-    skip_week: `No lessons in the week of ${week}`,
-    hold: `There is a lesson on ${day} after all`,
-    set: `The lesson on ${day} is on ${step.toLowerCase()}`,
+    pin: `${step} stays ${on}`,
+    unpin: `${step} ${on} may move again`,
+    skip: `No lesson ${on}`,
+    skip_week: `No lessons ${week}`,
+    hold: `There is a lesson ${on} after all`,
+    set: `The lesson ${on} is about ${step.toLowerCase()}`,
   };
   return did[change.code] ?? "";
 }
