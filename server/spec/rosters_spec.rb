@@ -69,8 +69,8 @@ RSpec.describe Vantick::Server::Classes::Rosters do
 
   it "reads the classes of a bundle, students alone, without who is inactive" do
     found = reading(bundle).body["classes"]
-    expect(found).to eq([{ "id" => "c1", "title" => "Curlew", "children" => ["Bo", "Ida B.", "Ida C."] },
-                         { "id" => "c2", "title" => "Dunlin", "children" => ["Bo"] }])
+    expect(found).to eq([{ "id" => "c1", "title" => "Curlew", "commas" => nil, "children" => ["Bo", "Ida B.", "Ida C."] },
+                         { "id" => "c2", "title" => "Dunlin", "commas" => nil, "children" => ["Bo"] }])
     expect(preview(bundle)).to be_refused(422).at("of").saying(/2 classes/)
     expect(preview(bundle, of: "c2").body["doubts"].map { |one| one["name"] }).to eq(["Bo"])
   end

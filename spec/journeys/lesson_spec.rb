@@ -83,8 +83,10 @@ RSpec.describe "A class, a check, and what the answers say" do
     click_button "Make the class"
     expect(page).to have_css(".field [role='alert']", text: "Write at least one child's name")
     fill_in "Children, one on each line", with: "Bo\nBo"
+    expect(page).to have_text("Bo is now Bo 2")
+    fill_in "Children, one on each line", with: "B\u202Eo"
     click_button "Make the class"
-    expect(page).to have_css(".field [role='alert']", text: "Two children are called Bo")
+    expect(page).to have_css(".field [role='alert']", text: "hidden signs")
     expect(find_field("What you call the class").value).to eq("Heron class")
   end
 

@@ -7,12 +7,15 @@ RSpec.describe "The register in the first week of a school", :demo do
     visit "/class/register"
     expect(page).to have_text("26 children")
     fill_in "Add children", with: "Zilla, Zeno\t"
+    expect(page).to have_css("[role='status']", text: "2 children: Zilla · Zeno")
     click_button "Add"
     expect(page).to have_text("28 children").and have_link("Zilla")
     fill_in "Add children", with: "Anneke"
     click_button "Add"
-    expect(page).to have_css(".field [role='alert']", text: "Two children are called Anneke")
+    expect(page).to have_text("Anneke is now Anneke 2")
     expect(find_field("Add children", exact: false).value).to eq("Anneke")
+    expect(page).to have_text("28 children").and have_no_link("Anneke 2")
+    fill_in "Add children", with: ""
 
     click_button "Rename Zeno"
     fill_in "Another name for Zeno", with: "Zenon"

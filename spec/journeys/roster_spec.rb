@@ -56,6 +56,35 @@ RSpec.describe "A class and other programs", :demo do
     expect(page).to have_css(".class-menu", text: "Dunlin class")
   end
 
+  it "shows who is on a typed list, with family names too, before a class is made of it" do
+    visit "/class/new"
+    fill_in "What you call the class", with: "Dunlin class"
+    names = find_field("Children, one on each line")
+    names.send_keys("Roe, Ulf", :enter, "Dee, Vera", :enter, "Ash, Ulf")
+    expect(page).to have_css("[role='status']", text: "3 children: Ulf R. · Vera · Ulf A.")
+    expect(page).to have_text("Ulf is now Ulf R., Ulf is now Ulf A.")
+    expect(page).to have_field("Family name, first name", checked: true)
+    names.send_keys(:tab, :up)
+    expect(page).to have_css("[role='status']", text: "6 children: Roe · Ulf · Dee · Vera · Ash · Ulf 2")
+    page.driver.browser.switch_to.active_element.send_keys(:down)
+    expect(page).to have_css("[role='status']", text: "3 children")
+    page.driver.browser.switch_to.active_element.send_keys(:enter)
+    expect(page).to have_css(".class-menu", text: "Dunlin class")
+    made = store.classes.all.find { |one| one.name == "Dunlin class" }
+    expect(made.children.map { |child| child[:name] }).to eq(["Ulf R.", "Vera", "Ulf A."])
+  end
+
+  it "stops at a list that nobody has seen yet where two are alike in it" do
+    visit "/class/new"
+    page.execute_script("sessionStorage.clear()")
+    fill_in "What you call the class", with: "Dunlin class"
+    fill_in "Children, one on each line", with: "Ulf\nulf"
+    click_button "Make the class"
+    expect(page).to have_text("ulf is now ulf 2")
+    click_button "Make the class"
+    expect(page).to have_css(".class-menu", text: "Dunlin class")
+  end
+
   it "gives a check's clocks to other programs, and makes a check of such a file; what is no time is named" do
     visit "/check/3"
     find("summary", text: "From a spreadsheet").click

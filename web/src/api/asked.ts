@@ -28,7 +28,7 @@ export const queries = new QueryClient({
 let changes = 0;
 api.use({
   onResponse({ request, response }) {
-    if (request.method !== "GET" && response.ok && !request.url.endsWith("-previews")) changes += 1;
+    if (request.method !== "GET" && response.ok && !/-(previews|readings)$/.test(request.url)) changes += 1;
   },
 });
 

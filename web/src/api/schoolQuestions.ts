@@ -4,8 +4,10 @@ import {
   type Check,
   type Found,
   type Account,
+  type Commas,
   type ListedClass,
   type ListTaken,
+  type NamesRead,
   type PackageFound,
   type RosterChange,
   type School,
@@ -70,6 +72,7 @@ export type NamesTaken = "first" | "initial" | "full";
 export interface Roster {
   file: string;
   names: NamesTaken;
+  commas: Commas;
   of?: string | null;
   gone: "stay" | "left";
   /** Who on the list is which child of the class. */
@@ -87,8 +90,20 @@ export function returnRoster(classId: number, listId: number): Promise<SchoolCla
   return asked(api.POST("/api/classes/{class_id}/rosters/{list_id}/return", { params }));
 }
 
+/** For which children a typed list is taken: of a new class, or beside those of a class. */
+export function readNames(classId: number | null, text: string, commas: Commas): Promise<NamesRead> {
+  const body = { text, commas };
+  if (!classId) return asked(api.POST("/api/name-readings", { body }));
+  const params = { path: { class_id: classId } };
+  return asked(api.POST("/api/classes/{class_id}/name-readings", { params, body }));
+}
+
 /** The classes in a list from another program; nothing of it is kept. */
-export async function readRoster(body: { file: string; names: NamesTaken }): Promise<ListedClass[]> {
+export async function readRoster(body: {
+  file: string;
+  names: NamesTaken;
+  commas?: Commas;
+}): Promise<ListedClass[]> {
   return (await asked(api.POST("/api/roster-readings", { body }))).classes;
 }
 

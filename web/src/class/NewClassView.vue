@@ -2,10 +2,11 @@
 import { useSessionStorage } from "@vueuse/core";
 import { computed, ref, shallowRef } from "vue";
 import { useRouter } from "vue-router";
-import { countedChildren } from "@/words";
 import { readRoster, useDoing, type ListedClass, fileSent } from "@/api";
 import { FieldGroup } from "@/parts";
 import { useClasses } from "@/school";
+import NamesShown from "./NamesShown.vue";
+import { useNamesRead } from "./useNamesRead";
 
 /** Makes a class from a list of first names. */
 const router = useRouter();
@@ -13,11 +14,9 @@ const classes = useClasses();
 /** Kept in this tab until the class is made: a register is long to type. */
 const form = useSessionStorage("vantick.draft.class", { name: "", school: "", names: "" });
 const { busy, wrong, elsewhere, doing } = useDoing();
-const children = computed(() =>
-  form.value.names
-    .split("\n")
-    .map((name) => name.replace(/^\s*\d+\s*[.):]\s*/, "").trim())
-    .filter((name) => name !== ""),
+const { read, commas, trouble, shown } = useNamesRead(
+  () => form.value.names,
+  () => null,
 );
 
 const listing = useDoing();
@@ -34,7 +33,7 @@ function put(): void {
   if (one.title && !form.value.name) form.value.name = one.title.slice(0, 60);
 }
 
-async function read(): Promise<void> {
+async function readFile(): Promise<void> {
   const chosen = file.value;
   listed.value = [];
   if (!chosen) return;
@@ -47,11 +46,9 @@ async function read(): Promise<void> {
 
 const make = (): Promise<boolean> =>
   doing(async () => {
-    await classes.make({
-      name: form.value.name.trim(),
-      school: form.value.school.trim(),
-      children: children.value,
-    });
+    const children = await shown();
+    if (!children) return;
+    await classes.make({ name: form.value.name.trim(), school: form.value.school.trim(), children });
     form.value = { name: "", school: "", names: "" };
     await router.push({ name: "new-check" });
   });
@@ -70,12 +67,15 @@ const make = (): Promise<boolean> =>
     <FieldGroup id="school" v-slot="{ state }" label="School (may stay empty)" :wrong="wrong('school')">
       <BFormInput id="school" v-model="form.school" :state="state" maxlength="80" />
     </FieldGroup>
-    <FieldGroup id="names" label="Children, one on each line" :wrong="wrong('children')">
-      <template #default="{ state }">
-        <BFormTextarea id="names" v-model="form.names" :state="state" rows="10" />
-      </template>
-      <template #hint>{{ countedChildren(children.length) }}</template>
+    <FieldGroup
+      id="names"
+      v-slot="{ state }"
+      label="Children, one on each line"
+      :wrong="trouble || wrong('children')"
+    >
+      <BFormTextarea id="names" v-model="form.names" :state="state" rows="10" />
     </FieldGroup>
+    <NamesShown v-if="read" id="names" v-model:commas="commas" :read="read" class="field" />
     <FieldGroup
       id="list"
       v-slot="{ state }"
@@ -88,7 +88,7 @@ const make = (): Promise<boolean> =>
         plain
         :state="state"
         accept=".zip,.csv,.txt,.tsv"
-        @update:model-value="read"
+        @update:model-value="readFile"
       />
     </FieldGroup>
     <FieldGroup v-if="listed.length > 1" id="which" label="Which class of it">

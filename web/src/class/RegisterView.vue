@@ -7,10 +7,12 @@ import { countedChildren, dayWords, moment } from "@/words";
 import ClassEnd from "./ClassEnd.vue";
 import ErasuresLine from "./ErasuresLine.vue";
 import ClassTabs from "./ClassTabs.vue";
+import NamesShown from "./NamesShown.vue";
 import NoClass from "./NoClass.vue";
 import RegisterChild from "./RegisterChild.vue";
 import RosterFile from "./RosterFile.vue";
 import WhoElse from "./WhoElse.vue";
+import { useNamesRead } from "./useNamesRead";
 
 /** Who is in the class: children come, leave and come back; and what the class is called. */
 const classes = useClasses();
@@ -32,11 +34,9 @@ watch(
   (now) => now && (form.value = { name: now.name, school: now.school }),
   { immediate: true },
 );
-const typed = computed(() =>
-  names.value
-    .split(/[\n,;]+/)
-    .map((name) => name.trim())
-    .filter(Boolean),
+const { read, commas, trouble, shown } = useNamesRead(
+  () => names.value,
+  () => classes.current?.id ?? null,
 );
 const others = computed(() => classes.open.filter((one) => one.id !== classes.current?.id));
 
@@ -50,8 +50,12 @@ async function changed(schoolClass: SchoolClass | null): Promise<void> {
 async function add(): Promise<void> {
   const mine = classes.current;
   if (!mine) return;
-  const added = await adding.doing(async () => changed(await addChildren(mine.id, typed.value)));
-  if (added) names.value = "";
+  await adding.doing(async () => {
+    const children = await shown();
+    if (!children?.length) return;
+    await changed(await addChildren(mine.id, children));
+    names.value = "";
+  });
 }
 
 async function rename(): Promise<void> {
@@ -85,14 +89,15 @@ async function rename(): Promise<void> {
             id="new-names"
             v-slot="{ state }"
             label="Add children: a first name or alias, several with commas"
-            :wrong="adding.trouble.value"
+            :wrong="trouble || adding.trouble.value"
           >
             <BFormInput id="new-names" v-model="names" autocomplete="off" :state="state" />
           </FieldGroup>
-          <BButton type="submit" variant="primary" :disabled="adding.busy.value || !typed.length">
+          <BButton type="submit" variant="primary" :disabled="adding.busy.value || !names.trim()">
             Add
           </BButton>
         </form>
+        <NamesShown v-if="read" id="new-names" v-model:commas="commas" :read="read" class="mb-3" />
         <ErasuresLine :key="changes" :class-id="classes.current.id" />
         <p v-if="!register" class="quiet" aria-live="polite">Opening the register…</p>
         <p v-else-if="!register.children.length" class="quiet">Nobody is in this class now.</p>

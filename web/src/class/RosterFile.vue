@@ -6,6 +6,7 @@ import {
   takeChildFile,
   takeRoster,
   useDoing,
+  type Commas,
   type ListedClass,
   type NamesTaken,
   type Roster,
@@ -15,6 +16,7 @@ import {
 } from "@/api";
 import { FieldGroup } from "@/parts";
 import { countedChildren } from "@/words";
+import CommasMean from "./CommasMean.vue";
 import RosterDoubts from "./RosterDoubts.vue";
 import RosterLists from "./RosterLists.vue";
 
@@ -31,6 +33,8 @@ const chosen = ref<File | null>(null);
 const sent = ref("");
 const names = ref<NamesTaken>("first");
 const of = ref<string | null>(null);
+/** What commas in a plain list mean, where a teacher said so. */
+const commas = ref<Commas>(null);
 const gone = ref<Roster["gone"]>("stay");
 const listed = shallowRef<ListedClass[]>([]);
 const change = shallowRef<RosterChange | null>(null);
@@ -41,6 +45,7 @@ const { busy, wrong, elsewhere, doing } = useDoing();
 const body = computed(() => ({
   file: sent.value,
   names: names.value,
+  commas: commas.value,
   of: of.value,
   gone: gone.value,
   same: Object.entries(same.value).flatMap(([at, child]) => (child ? [{ at: +at, child_id: child }] : [])),
@@ -93,10 +98,15 @@ async function look(): Promise<void> {
   if (!file) return clear();
   await doing(async () => {
     sent.value = await fileSent(file);
-    listed.value = await readRoster({ file: sent.value, names: names.value });
+    listed.value = await readRoster({ file: sent.value, names: names.value, commas: commas.value });
     if (!listed.value.some((one) => one.id === of.value)) of.value = null;
     await preview();
   });
+}
+
+function sayCommas(said: Commas): void {
+  commas.value = said;
+  void look();
 }
 
 async function preview(): Promise<void> {
@@ -131,7 +141,7 @@ async function take(): Promise<void> {
           plain
           :state="state"
           accept=".zip,.csv,.txt,.tsv"
-          @update:model-value="look"
+          @update:model-value="((commas = null), look())"
         />
       </FieldGroup>
       <FieldGroup v-if="several" id="roster-of" v-slot="{ state }" label="Class" :wrong="wrong('of')">
@@ -147,6 +157,13 @@ async function take(): Promise<void> {
         <FieldGroup id="roster-names" label="What is kept of the names" :wrong="wrong('names')">
           <BFormSelect id="roster-names" v-model="names" :options="NAMES" @update:model-value="look" />
         </FieldGroup>
+        <CommasMean
+          v-if="listed[0]?.commas"
+          id="roster-commas"
+          :meant="listed[0].commas"
+          class="mb-3"
+          @say="sayCommas"
+        />
       </template>
       <RosterDoubts
         v-if="change"

@@ -15,16 +15,24 @@ module Vantick
         # @param names [Array<String>] tidy
         # @param field [Symbol] where they were typed
         # @param beside [Array<String>] names that there are already
-        # @raise [Core::Error]
+        # @raise [Core::Error] for all that are too like another
         def check_names(names, field, beside: [])
           unfit("Name number #{names.index('') + 1} is empty.", field) if names.include?("")
+          check_signs(names, field)
+          alike = (beside + names).group_by { |name| Core::Wording::ChildNames.folded(name) }.values
+          alike = alike.select { |some| some.length > 1 && names.include?(some.last) }
+          return if alike.empty?
+
+          unfit("#{alike.map { |some| too_alike(some) }.join(', ')}: tell them apart with a letter, such as #{alike.first.last} K.", field)
+        end
+
+        def check_signs(names, field)
           turned = names.find { |name| name.match?(TURNS) }
           unfit("#{turned.gsub(TURNS, '')} holds hidden signs that turn the direction of letters: type the name again.", field) if turned
+        end
 
-          same = (beside + names).group_by { |name| Core::Wording::ChildNames.folded(name) }.values
-          same = same.find { |some| some.length > 1 && names.include?(some.last) } or return
-          called = same.uniq.length == 1 ? "Two children are called #{same.first}" : "#{same.uniq.first(2).join(' and ')} are too alike"
-          unfit("#{called}: tell them apart with a letter, such as #{same.last} K.", field)
+        def too_alike(names)
+          names.uniq.one? ? "Two children are called #{names.first}" : "#{names.uniq.first(2).join(' and ')} are too alike"
         end
 
         def class_name(text)

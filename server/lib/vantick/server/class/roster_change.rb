@@ -57,7 +57,7 @@ module Vantick
           taken = (staying + @pairs.values).map { |child| folded(names.fetch(child, child[:name])) }
           new_ones = @listed.each_index.reject { |at| @pairs.key?(at) }.map { |at| @listed[at] }
           new_ones.map do |one|
-            name = free(one.name, taken)
+            name = Core::Wording::ChildNames.apart(one.name, taken)
             taken << folded(name)
             [one.source_id, name]
           end
@@ -83,7 +83,7 @@ module Vantick
           wanted = added.map { |_, name| folded(name) } + renamed.values.map { |name| folded(name) }
           names = @present.map { |child| folded(child[:name]) } + wanted
           leaving.select { |child| wanted.include?(folded(child[:name])) }.to_h do |child|
-            name = free("#{child[:name][0, 20]} (earlier)", names)
+            name = Core::Wording::ChildNames.apart("#{child[:name][0, 20]} (earlier)", names)
             names << folded(name)
             [child, name]
           end
@@ -147,12 +147,6 @@ module Vantick
 
         # Who is out of the class once the list is taken.
         def leaving = @present.select { |child| child[:left_at] } - @pairs.values + (@gone == "left" ? gone : [])
-
-        def free(name, taken)
-          return name unless taken.include?(folded(name))
-
-          (2..).lazy.map { |number| "#{name[0, Formats::ListedNames::MOST - 4]} #{number}" }.find { |one| !taken.include?(folded(one)) }
-        end
 
         def folded(name) = Core::Wording::ChildNames.folded(name)
       end

@@ -8,10 +8,10 @@ module Vantick
         include Names
 
         post "/api/roster-readings" do
-          read = Formats::Foreign.roster(file_sent)
+          read = Formats::Foreign.roster(file_sent, sent[:commas])
           check_length(read.first) if read.length == 1
           classes = read.map do |one|
-            { id: one.source_id, title: one.title, children: Formats::ListedNames.of(one.children, sent[:names]) }
+            { id: one.source_id, title: one.title, commas: one.commas, children: Formats::ListedNames.of(one.children, sent[:names]) }
           end
           answer_json({ classes: })
         end
@@ -54,7 +54,7 @@ module Vantick
         end
 
         def chosen
-          classes = Formats::Foreign.roster(file_sent)
+          classes = Formats::Foreign.roster(file_sent, sent[:commas])
           return classes.first if classes.length == 1
 
           classes.find { |one| one.source_id == sent[:of] } || unfit("There are #{classes.length} classes in this file: choose one.", :of)

@@ -11,12 +11,13 @@ module Vantick
 
         class << self
           # @param bytes [String]
+          # @param commas [String, nil] as {Roster.read}
           # @return [Array<Roster::ListedClass>]
           # @raise [Core::Error]
-          def roster(bytes)
-            ask("roster", :file, bytes).map do |one|
+          def roster(bytes, commas = nil)
+            ask("roster", :file, bytes, *commas).map do |one|
               children = one[:children].map { |child| Roster::Listed.new(*child) }
-              Roster::ListedClass.new(one[:source_id], one[:title], children)
+              Roster::ListedClass.new(one[:source_id], one[:title], children, one[:commas])
             end
           end
 

@@ -6,7 +6,7 @@ module Vantick
       # What a listed child is called here: as little as tells the children of a class apart, unless the teacher wants more.
       module ListedNames
         HOW = %w[first initial full].freeze
-        MOST = 30
+        MOST = Core::Wording::ChildNames::MOST
 
         class << self
           # @param listed [Array<Roster::Listed>]

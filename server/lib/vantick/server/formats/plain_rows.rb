@@ -3,19 +3,21 @@
 module Vantick
   module Server
     module Formats
-      # Rows of a table that somebody made by hand: its columns are found by their names, or there is but one.
+      # Rows of a table that somebody made by hand: its columns are found by their names.
       class PlainRows
-        # @param rows [Array<Array<String, nil>>]
+        # @param rows [Array<Array(Array<String, nil>, Integer)>] the cells of each line, and its number; no empty ones
         def initialize(rows)
-          @rows = rows.each.with_index(1).reject { |row, _| row.all? { |cell| cell.to_s.strip.empty? } }
-          head = @rows.first.to_a.first.to_a.map { |cell| cell.to_s.downcase.gsub(/[^[:alnum:]]/, "") }
-          @given, @family, @id = [Roster::GIVEN, Roster::FAMILY, Roster::IDS].map { |names| head.index { |one| names.include?(one) } }
-          @named = !@given.nil?
+          head, *@rows = rows
+          names = head.to_a.first.to_a.map { |cell| cell.to_s.downcase.gsub(/[^[:alnum:]]/, "") }
+          @given, @family, @id = [Roster::GIVEN, Roster::FAMILY, Roster::IDS].map { |called| names.index { |one| called.include?(one) } }
         end
+
+        # @return [Boolean] whether there is a line of names over it
+        def named? = !@given.nil?
 
         # @return [Array<Roster::Listed>]
         # @raise [Core::Error] naming the line
-        def children = (@named ? @rows.drop(1) : @rows).flat_map { |row, line| @named ? [child(row, line)] : names(row, line) }
+        def children = @rows.map { |row, line| child(row, line) }
 
         private
 
@@ -24,15 +26,6 @@ module Vantick
           raise Core::Error.new("Line #{line}: there is no first name.", field: :file) if name.empty?
 
           Roster::Listed.new(@id && row[@id].to_s.strip, name, @family ? row[@family].to_s.strip : "")
-        end
-
-        # Without a line of names every cell is a child.
-        def names(row, line)
-          row.map { |cell| cell.to_s.strip }.reject(&:empty?).map do |name|
-            raise Core::Error.new("Line #{line}: “#{name[0, 20]}…” is too long for a name.", field: :file) if name.length > 60
-
-            Roster::Listed.new(nil, name, "")
-          end
         end
       end
     end

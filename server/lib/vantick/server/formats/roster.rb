@@ -9,34 +9,49 @@ module Vantick
       class Roster
         # A child as a list has it.
         Listed = Struct.new(:source_id, :given, :family)
-        # A class as a list has it; of a plain list there is one, without a name.
-        ListedClass = Struct.new(:source_id, :title, :children)
+        # A class as a list has it; of a plain list there is one, without a name, and what its commas were taken for where that is
+        # not certain.
+        ListedClass = Struct.new(:source_id, :title, :children, :commas)
         GONE = %w[tobedeleted inactive].freeze
         # What a table may call its columns, in lower letters and without what is no letter (common practice, no source).
         GIVEN = %w[givenname firstname first forename name child student pupil vorname].freeze
         FAMILY = %w[familyname lastname last surname nachname].freeze
+        # What parts cells; where several stand in a list without names of columns, the first of these.
+        SIGNS = ["\t", ";", ","].freeze
         IDS = %w[sourcedid id identifier studentid pupilid].freeze
 
         # @param bytes [String]
+        # @param commas [String, nil] what the commas of a plain list mean, where a teacher said so: {Core::Wording::NameList::COMMAS}
         # @return [Array<ListedClass>]
         # @raise [Core::Error] naming file and line
-        def self.read(bytes)
-          classes = Bundle.zip?(bytes) ? new(Bundle.read(bytes)).classes : [plain(Bundle.text(bytes))]
+        def self.read(bytes, commas = nil)
+          classes = Bundle.zip?(bytes) ? new(Bundle.read(bytes)).classes : [plain(Bundle.text(bytes), commas)]
           raise Core::Error.new("There is no child in this file.", field: :file) if classes.sum { |one| one.children.length }.zero?
 
           classes
         end
 
         # A table with a line of names over it, or names alone.
-        def self.plain(text)
+        # @param text [String]
+        # @param commas [String, nil] as {read}
+        # @return [ListedClass]
+        # @raise [Core::Error] naming the line
+        def self.plain(text, commas = nil)
           lines = text.gsub(/\r\n?/, "\n")
-          sign = ["\t", ";", ","].max_by.with_index { |one, place| [lines.lines.first.to_s.count(one), -place] }
-          rows = CSV.parse(lines, col_sep: sign, liberal_parsing: true, skip_blanks: true)
-          ListedClass.new(nil, nil, PlainRows.new(rows).children)
+          table = PlainRows.new(rows(lines, SIGNS.max_by.with_index { |sign, place| [lines.lines.first.to_s.count(sign), -place] }))
+          return ListedClass.new(nil, nil, table.children) if table.named?
+
+          list = Core::Wording::NameList.new(rows(lines, SIGNS.find { |sign| lines.include?(sign) } || ","), commas: commas&.to_sym)
+          ListedClass.new(nil, nil, list.children.map { |one| Listed.new(nil, one.given, one.family) }, list.commas)
+        end
+
+        def self.rows(lines, sign)
+          read = CSV.parse(lines, col_sep: sign, liberal_parsing: true)
+          read.each.with_index(1).reject { |row, _| row.all? { |cell| cell.to_s.strip.empty? } }
         rescue CSV::MalformedCSVError => e
           raise Core::Error.new("Line #{e.line_number} cannot be read: check its quotation marks.", field: :file)
         end
-        private_class_method :plain
+        private_class_method :rows
 
         # @param files [Hash{String => String}] of a bundle
         def initialize(files)
