@@ -45,8 +45,10 @@ module Vantick
 
       # All children of the half year, each with what it begins with.
       def come
-        @store.register.add(@class.id, [TABLE[:left][:name]])
+        @store.register.add(@class.id, [TABLE[:left][:name]], moment(@first))
         @pupils = @store.classes.find(@class.id).children.to_h { |child| [child, pupil(child)] }
+        ids = @pupils.keys.to_h { |child| child.values_at(:name, :id) }
+        TABLE[:came].each { |name, number| @store.register.joined(ids.fetch(name.to_s), moment(week(number))) }
       end
 
       def go

@@ -109,5 +109,22 @@ RSpec.describe Vantick::Server::Check::Checks do
     it "has nothing to say before there are answers" do
       expect(get("/api/checks/#{make_check(school_class)['id']}/findings").body).to include("shared" => [])
     end
+
+    it "tells an empty slip, none yet, and a child who came later apart" do
+      school_class = make_class(%w[Ana Bo Cem])
+      check = make_check(school_class)
+      ana, bo, = school_class["children"]
+      answer(check, ana, check["items"].first, "3:15")
+      answer(check, bo, check["items"].first, "-")
+      allow(Vantick::Server::Clock).to receive(:now).and_return(Time.now.utc + 86_400)
+      post("/api/classes/#{school_class['id']}/children", { names: ["Dara"] })
+      slips = -> { get("/api/checks/#{check['id']}/findings").body["children"].to_h { |child| child.values_at("name", "slip") } }
+      expect(slips.call).to eq("Ana" => "answered", "Bo" => "empty", "Cem" => "none", "Dara" => "not_here_then")
+      dara = get("/api/checks/#{check['id']}").body["children"].last
+      answer(check, dara, check["items"].first, "-")
+      expect(slips.call).to include("Dara" => "empty")
+      fresh = make_check(school_class)
+      expect(get("/api/checks/#{fresh['id']}/findings").body["children"].map { |child| child["slip"] }).to eq(%w[none] * 4)
+    end
   end
 end

@@ -147,7 +147,7 @@ RSpec.describe "A term", :demo do
   end
 
   it "takes sixty lessons and thirty-two children" do
-    store.register.add(1, (1..6).map { |at| "Child#{at}" })
+    store.register.add(1, (1..6).map { |at| "Child#{at}" }, "2026-01-05T08:00:00Z")
     set_term(weeks: 22)
     expect(lessons.length).to be > 60
     expect(find(".said", text: /of 32 will know/, wait: 60)).to be_visible

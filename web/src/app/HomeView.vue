@@ -5,7 +5,7 @@ import { CheckCard } from "@/check";
 import { DialFace } from "@/dial";
 import { HomeLadder } from "@/plan";
 import { counted, moment } from "@/words";
-import { seem } from "@/told";
+import { NO_ANSWERS, seem } from "@/told";
 import { useClasses } from "@/school";
 import FirstDays from "./FirstDays.vue";
 
@@ -43,8 +43,8 @@ const news = computed(() =>
 );
 /** What is missing, in one line. */
 const open = computed(() => [
-  ...(away.value.length ? [`${away.value.join(", ")}: no answers yet`] : []),
-  ...(empty.value.length ? [`${empty.value.join(", ")}: nothing written`] : []),
+  ...(away.value.length ? [`${away.value.join(", ")}: ${NO_ANSWERS.none}`] : []),
+  ...(empty.value.length ? [`${empty.value.join(", ")}: ${NO_ANSWERS.empty}`] : []),
   ...(last.value?.unreadable ? [`${counted(last.value.unreadable, "answer")} could not be read`] : []),
 ]);
 /** Three clocks for what most children share. */

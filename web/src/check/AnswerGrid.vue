@@ -2,6 +2,7 @@
 import { computed, onMounted, ref, watch } from "vue";
 import { listPieces, useAsked, useFacts, type Check, type Findings, type Piece } from "@/api";
 import { DialFace } from "@/dial";
+import { NO_ANSWERS } from "@/told";
 import AnswerCell from "./AnswerCell.vue";
 import PileBar from "./PileBar.vue";
 import SheetLetter from "./SheetLetter.vue";
@@ -48,6 +49,12 @@ watch(
   () => emit("stored"),
 );
 
+const later = computed(
+  () =>
+    new Set(
+      props.findings?.children.filter((one) => one.slip === "not_here_then").map((one) => one.child_id),
+    ),
+);
 /** Whether children are taken as their slips lie: then the end of a row leads to the next name. */
 const piling = ref(false);
 const pile = ref<InstanceType<typeof PileBar>>();
@@ -106,7 +113,7 @@ onMounted(() => {
 </script>
 
 <template>
-  <PileBar ref="pile" :check="check" :answers="answers" @jump="jump" />
+  <PileBar ref="pile" :check="check" :answers="answers" :later="later" @jump="jump" />
   <div class="room position-relative overflow-x-auto p-2">
     <!-- By hand: keys go from cell to cell, and its head and names stay where they are. -->
     <table ref="table" class="grid w-100" @keydown="press">
@@ -155,6 +162,7 @@ onMounted(() => {
               <span>{{ facts.misreading(leads.get(child.id)!.misreading).name }}</span>
               {{ leads.get(child.id)!.hits }} of {{ counted(leads.get(child.id)!.chances, "chance") }}
             </template>
+            <template v-else-if="later.has(child.id)">{{ NO_ANSWERS.not_here_then }}</template>
           </td>
         </tr>
       </tbody>

@@ -4,7 +4,7 @@ import type { Check } from "@/api";
 import { placeOf, type TypedAnswers } from "./useTypedAnswers";
 
 /** Slips come in the order of the pile: whose comes next is typed, and how far the pile is stands beside it. */
-const props = defineProps<{ check: Check; answers: TypedAnswers }>();
+const props = defineProps<{ check: Check; answers: TypedAnswers; later: ReadonlySet<number> }>();
 const emit = defineEmits<{ jump: [child: number] }>();
 
 const typed = ref("");
@@ -21,7 +21,8 @@ const far = computed(() =>
 );
 const done = computed(() => far.value.filter((child) => child.given === child.of));
 const begun = computed(() => far.value.filter((child) => child.given > 0 && child.given < child.of));
-const missing = computed(() => far.value.filter((child) => child.given === 0));
+/** Who came later than this check has no slip in the pile. */
+const missing = computed(() => far.value.filter((child) => child.given === 0 && !props.later.has(child.id)));
 
 const plain = (text: string): string =>
   text.normalize("NFKD").replace(/\p{M}/gu, "").trim().toLocaleLowerCase();

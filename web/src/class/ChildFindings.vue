@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { useFacts, type Findings } from "@/api";
+import { NO_ANSWERS } from "@/told";
 import { counted } from "@/words";
 
 /** Child by child, in the order of the register: what may lie behind the mistakes. */
@@ -35,7 +36,7 @@ function told({ answered, right, unreadable }: Findings["children"][number]): st
         <BTh scope="row">{{ child.name }}</BTh>
         <BTd class="right text-nowrap">
           <template v-if="child.answered">{{ child.right }} of {{ child.answered }}</template>
-          <template v-else>{{ child.slip === "empty" ? "nothing written" : "no answers yet" }}</template>
+          <template v-else>{{ NO_ANSWERS[child.slip] }}</template>
         </BTd>
         <template v-if="child.evidence.length">
           <BTd>

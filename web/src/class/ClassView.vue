@@ -39,6 +39,9 @@ const options = computed(() =>
 const others = computed(() => findings.value?.shared.slice(1) ?? []);
 const names = computed(() => new Map(findings.value?.children.map((child) => [child.child_id, child.name])));
 const away = computed(() => findings.value?.children.filter((child) => child.slip === "none") ?? []);
+const later = computed(
+  () => findings.value?.children.filter((child) => child.slip === "not_here_then") ?? [],
+);
 const empty = computed(() => findings.value?.children.filter((child) => child.slip === "empty") ?? []);
 
 function go(id: unknown): void {
@@ -88,7 +91,7 @@ function go(id: unknown): void {
           <h2>No misreading shows in these answers.</h2>
           <p class="mb-0">Go on to the next step, or ask with more clocks.</p>
         </BCard>
-        <BCard v-if="others.length || away.length || empty.length">
+        <BCard v-if="others.length || away.length || empty.length || later.length">
           <p class="eyebrow">Also</p>
           <ul class="also p-0 m-0 list-unstyled">
             <li v-for="one in others" :key="one.misreading">
@@ -98,6 +101,10 @@ function go(id: unknown): void {
             <li v-if="empty.length">
               <strong>Nothing written:</strong>
               {{ empty.map((child) => child.name).join(", ") }}
+            </li>
+            <li v-if="later.length">
+              <strong>Not here then:</strong>
+              {{ later.map((child) => child.name).join(", ") }}
             </li>
             <li v-if="away.length">
               <strong>No answers yet:</strong>

@@ -19,9 +19,8 @@ const alike = computed(() => props.read.children.filter((child) => child.alike))
     </p>
     <p v-if="alike.length" class="m-0 quiet" role="status">
       <i class="bi bi-people" aria-hidden="true"></i>
-      Told apart, since another child has the name:
-      {{ alike.map((child) => `${child.alike} is now ${child.name}`).join(", ") }}. Type another name if you
-      like.
+      Children with the same name are told apart; you can also type another name.
+      {{ alike.map((child) => `${child.alike} is now ${child.name}`).join(", ") }}
     </p>
     <CommasMean v-if="read.commas" :id="`${id}-commas`" :meant="read.commas" @say="commas = $event" />
   </div>

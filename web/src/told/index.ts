@@ -7,7 +7,7 @@ export { default as WhichOnes } from "./WhichOnes.vue";
 export { default as WhatTheyTell } from "./WhatTheyTell.vue";
 export { countsInWords, STATES } from "./states";
 export { SLIPS, VERDICTS } from "./verdicts";
-export { seem } from "./wording";
+export { NO_ANSWERS, seem } from "./wording";
 export { useJustRemoved } from "./removed";
 export { erasureWords, sinceToday } from "./erasures";
 export { default as LeftToWrite } from "./LeftToWrite.vue";

@@ -42,7 +42,8 @@ module Vantick
 
         get "/api/checks/:check_id/findings" do
           check = store.checks.find(input[:check_id])
-          answer_json(Views::CheckView.findings(check, store.classes.find(check[:class_id]), standing(check)))
+          later = store.register.not_here_then(check[:class_id], check[:id])
+          answer_json(Views::CheckView.findings(check, store.classes.find(check[:class_id]), standing(check), later))
         end
 
         private

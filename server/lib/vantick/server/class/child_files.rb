@@ -20,7 +20,7 @@ module Vantick
         private
 
         def take(school_class, name, file)
-          store.register.add(school_class.id, [name])
+          store.register.add(school_class.id, [name], now)
           child_id = store.register.named(school_class.id).fetch(Core::Wording::ChildNames.folded(name))[:id]
           keep_id(school_class, child_id, file.source_id)
           return if file.answers.empty?

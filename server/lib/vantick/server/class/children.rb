@@ -22,7 +22,7 @@ module Vantick
           names = sent[:names].map { |name| tidy(name) }
           check_room(school_class, names.length, :names)
           check_names(names, :names, beside: names_in(school_class.id))
-          store.register.add(school_class.id, names)
+          store.register.add(school_class.id, names, now)
           answer_json(store.classes.find(school_class.id), code: 201)
         end
 
@@ -47,7 +47,7 @@ module Vantick
           check_room(to, 1, :to_class_id)
           check_names([child.name], :to_class_id, beside: names_in(to.id))
           check_owner(to)
-          store.register.move(child.id, to.id)
+          store.register.move(child.id, to.id, now)
           answer_json(store.classes.find(child.class_id))
         end
 

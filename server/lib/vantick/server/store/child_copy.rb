@@ -21,8 +21,8 @@ module Vantick
 
         # @return [Hash]
         def to_h
-          { name: @child[:name], class: @class[:name], school: @class[:school], left_at: @child[:left_at], source_id: @child[:source_id],
-            answers:, kept: ChildPlaces.copy(@db, @id), pictures: pictures.map { |one| one.except(:bytes) } }
+          { **@child.slice(:name, :joined_at, :left_at, :source_id), class: @class[:name], school: @class[:school], answers:,
+            kept: ChildPlaces.copy(@db, @id), pictures: pictures.map { |one| one.except(:bytes) } }
         end
 
         # The answers that stand, oldest first, with the teacher's ruling and what was tried second.

@@ -89,7 +89,7 @@ module Vantick
           @db.transaction do
             made = add(name:, school: old.school, names: [], made_at: at, made_up: old.made_up, account_id:)
             change(made.id, conventions: old.conventions, day: old.day)
-            child_ids.each { |id| Register.new(@db).move(id, made.id) }
+            child_ids.each { |id| Register.new(@db).move(id, made.id, at) }
             archive(old.id, at)
             find(made.id)
           end

@@ -24,7 +24,7 @@ module Vantick
             change[:back].each { |id| @register.leave(id, nil) }
             change[:gone].each { |id| @register.leave(id, at) }
             @register.keep_ids(change[:ids])
-            @db[:lists_taken].insert(class_id:, before:, added: JSON.generate(add(class_id, change[:added])), taken_at: at)
+            @db[:lists_taken].insert(class_id:, before:, added: JSON.generate(add(class_id, change[:added], at)), taken_at: at)
           end
         end
 
@@ -59,8 +59,8 @@ module Vantick
         private
 
         # @return [Array<Integer>] the ids of who has come
-        def add(class_id, added)
-          @register.add(class_id, added.map(&:last))
+        def add(class_id, added, at)
+          @register.add(class_id, added.map(&:last), at)
           ids = @register.everybody(class_id).last(added.length).map { |child| child[:id] }
           @register.keep_ids(ids.zip(added.map(&:first)).to_h.compact)
           ids

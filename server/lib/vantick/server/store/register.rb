@@ -10,15 +10,19 @@ module Vantick
         end
 
         # @param names [Array<String>] in the order in which they come after those there are
-        def add(class_id, names)
+        # @param at [String] when they come
+        def add(class_id, names, at)
           @db.transaction do
             last = @db[:children].where(class_id:).max(:position) || -1
-            rows = names.each.with_index(last + 1).map { |name, position| { class_id:, name:, position: } }
+            rows = names.each.with_index(last + 1).map { |name, position| { class_id:, name:, position:, joined_at: at } }
             @db[:children].multi_insert(rows)
           end
         end
 
         def rename(child_id, name) = @db[:children].where(id: child_id).update(name:)
+
+        # @param at [String] when a child came into its class
+        def joined(child_id, at) = @db[:children].where(id: child_id).update(joined_at: at)
 
         # All at once, so that two may change their names with each other: by way of names that nobody has.
         # @param names [Hash{Integer => String}] by child
@@ -39,12 +43,13 @@ module Vantick
         end
 
         # With the record: answers are the child's, wherever they were given.
-        def move(child_id, class_id)
+        # @param at [String] when it comes
+        def move(child_id, class_id, at)
           @db.transaction do
             Desks.new(@db).send_away_everywhere(child_id)
             position = (@db[:children].where(class_id:).max(:position) || -1) + 1
             # Pictures are told apart within a class.
-            @db[:children].where(id: child_id).update(class_id:, position:, pictures: nil)
+            @db[:children].where(id: child_id).update(class_id:, position:, pictures: nil, joined_at: at)
           end
         end
 
@@ -53,6 +58,14 @@ module Vantick
         def named(class_id)
           rows = @db[:children].where(class_id:).order(:position).all
           rows.to_h { |row| [Core::Wording::ChildNames.folded(row[:name]), row] }
+        end
+
+        # Children who came into the class after it had answered a check, and have no answers to it: they were not here then.
+        # @return [Array<Integer>] their ids; nobody while a check has no answers
+        def not_here_then(class_id, check_id)
+          given = @db[:answers].join(:items, id: :item_id).where(check_id:)
+          last = given.max(:answered_at) or return []
+          @db[:children].where(class_id:).where { joined_at > last }.exclude(id: given.select(Sequel[:answers][:child_id])).select_map(:id)
         end
 
         # @return [Array<Hash>] all children of a class, those who left as well

@@ -49,13 +49,17 @@ module Vantick
             { **answer, right:, misreadings: Store::Marks.causes(answer[:misreadings]) }
           end
 
-          def findings(check, school_class, answers)
+          # @param later [Array<Integer>] children who were not here then
+          def findings(check, school_class, answers, later)
             children = school_class[:children]
             by_child = marked_by_child(check, school_class, answers)
             evidence = Core::Judging::ClassEvidence.new(by_child)
             step = Core::Teaching::Step.find(check[:step])
             { check_id: check[:id], shared: evidence.shared.map { |shared| shared(shared, step) },
-              children: children.map { |child| child_findings(child, by_child.fetch(child[:id]), evidence.by_child.fetch(child[:id])) } }
+              children: children.map do |child|
+                { **child_findings(child, by_child.fetch(child[:id]), evidence.by_child.fetch(child[:id])),
+                                        **(later.include?(child[:id]) ? { slip: "not_here_then" } : {}) }
+              end }
           end
 
           # @param check [Hash]
