@@ -62,7 +62,10 @@ RSpec.describe "A class and what its answers say", :demo do
   it "finds a check again, its slips and its answers, from the list" do
     visit "/check"
     expect(page).to have_css("article", text: /Quarters, in words.*24 of 26 typed in.*1 could not be read/m)
-    within(find("article", text: "Half past")) { click_link "Slips" }
+    within(find("article", text: "Half past")) do
+      click_button "More", exact: false
+      click_link "Slips"
+    end
     expect(page).to have_css(".sheet-page", minimum: 2).and have_css(".sheet-page text", text: "Answers: Half past", visible: :all)
     click_link "Type answers in"
     expect(cell("Quill", 1).value).to eq("")

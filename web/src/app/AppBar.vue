@@ -88,10 +88,14 @@ const places = [
       </BButton>
       <BDropdown variant="link" class="class-menu justify-self-end mw-100" placement="bottom-end">
         <template #button-content>
-          <strong class="name overflow-hidden text-ellipsis">
+          <strong class="name overflow-hidden text-ellipsis" :title="classes.current?.name">
             {{ classes.current?.name ?? session.name }}
           </strong>
-          <span v-if="classes.current?.school" class="school min-w-0 overflow-hidden text-ellipsis ps-03">
+          <span
+            v-if="classes.current?.school"
+            class="school min-w-0 overflow-hidden text-ellipsis ps-03"
+            :title="classes.current.school"
+          >
             · {{ classes.current.school }}
           </span>
         </template>

@@ -1,18 +1,48 @@
 <script setup lang="ts">
 import { computed } from "vue";
+import type { RouteLocationRaw } from "vue-router";
 import { useFacts, type CheckSummary } from "@/api";
-
+import { MoreMenu } from "@/parts";
 import { counted, moment } from "@/words";
 
-/** A check in one line: what, when, how far it has come, and where to go from here. */
-const props = defineProps<{ check: CheckSummary; removable?: boolean }>();
+/** A check in one line: what, when, how far it has come, and what is next with it; all else lies behind a press. */
+const props = defineProps<{ check: CheckSummary; removable?: boolean; heading?: "h2" | "h3" }>();
 defineEmits<{ remove: [] }>();
 
 const facts = useFacts();
-/** What was printed and is not typed in yet. */
-const unfinished = computed(() => !props.check.desk && props.check.answered === 0);
 /** Practice was given on devices alone: there is nothing to print or to type in. */
 const practice = computed(() => props.check.desk?.kind === "practice");
+
+interface Way {
+  text: string;
+  to: RouteLocationRaw;
+  /** Whether it waits to be done. */
+  lead?: boolean;
+}
+const types = (lead: boolean): Way => ({
+  text: "Type in",
+  to: { name: "check", params: { id: props.check.id } },
+  lead,
+});
+
+/** All that can be done with it, what fits its state first. */
+const ways = computed<Way[]>(() => {
+  const { id, desk, answers, answered, children, unreadable } = props.check;
+  const found: Way[] = [];
+  if (answers) found.push({ text: "What they say", to: { name: "class", params: { id } } });
+  if (!practice.value) found.push(types(!desk && !answered));
+  found.push(
+    desk
+      ? { text: "At the desks", to: { name: "live-desk", params: { id: desk.id } } }
+      : { text: "To the desks", to: { name: "new-desk", query: { check: id } } },
+  );
+  if (facts.hasSlips(props.check)) found.push({ text: "Slips", to: { name: "slips", params: { id } } });
+  const waits = answered > 0 && unreadable > 0 && !desk && answered < children;
+  return waits ? [types(true), ...found.filter((way) => way.text !== "Type in")] : found;
+});
+const next = computed(() => ways.value[0] ?? types(false));
+const others = computed(() => ways.value.slice(1));
+const sheet = computed(() => !practice.value && !facts.hasSlips(props.check));
 </script>
 
 <template>
@@ -20,11 +50,11 @@ const practice = computed(() => props.check.desk?.kind === "practice");
     class="check border rounded-10 px-125 py-08 d-grid align-items-center row-gap-2 column-gap-4 on-card"
   >
     <div class="what">
-      <h3 class="m-0 fs-110">
+      <component :is="heading ?? 'h2'" class="m-0 fs-110">
         <RouterLink class="text-decoration-none" :to="{ name: 'check', params: { id: check.id } }">
           {{ facts.titleOf(check) }}
         </RouterLink>
-      </h3>
+      </component>
       <span class="quiet">
         {{ moment(check.made_at) }} ·
         <template v-if="practice">
@@ -44,59 +74,29 @@ const practice = computed(() => props.check.desk?.kind === "practice");
       </span>
     </div>
     <div class="ways d-flex flex-wrap gap-2 justify-self-end">
-      <BButton
-        v-if="check.desk"
-        variant="outline-primary"
-        :to="{ name: 'live-desk', params: { id: check.desk.id } }"
-      >
-        At the desks
-      </BButton>
-      <BButton
-        v-else
-        variant="outline-primary"
-        :to="{ name: 'new-desk', query: { check: check.id } }"
-        title="Children answer it on devices"
-      >
-        To the desks
-      </BButton>
-      <BButton
-        v-if="facts.hasSlips(check)"
-        variant="outline-primary"
-        :to="{ name: 'slips', params: { id: check.id } }"
-      >
-        Slips
-      </BButton>
-      <BButton
-        v-else-if="!practice"
-        variant="outline-primary"
-        :href="`/api/checks/${check.id}/sheet.pdf`"
-        target="_blank"
-        rel="noopener"
-      >
-        Sheet
-      </BButton>
-      <BButton
-        v-if="!practice"
-        :variant="unfinished ? 'primary' : 'outline-primary'"
-        :to="{ name: 'check', params: { id: check.id } }"
-      >
-        Type in
-      </BButton>
-      <BButton
-        v-if="check.answers"
-        variant="outline-primary"
-        :to="{ name: 'class', params: { id: check.id } }"
-      >
-        What they say
-      </BButton>
-      <BButton v-if="removable" variant="link" @click="$emit('remove')">Remove</BButton>
+      <BButton :variant="next.lead ? 'primary' : 'outline-primary'" :to="next.to">{{ next.text }}</BButton>
+      <MoreMenu :of="facts.titleOf(check)">
+        <BDropdownItem v-for="way in others" :key="way.text" :to="way.to">{{ way.text }}</BDropdownItem>
+        <BDropdownItem
+          v-if="sheet"
+          :href="`/api/checks/${check.id}/sheet.pdf`"
+          target="_blank"
+          rel="noopener"
+        >
+          Sheet
+        </BDropdownItem>
+        <template v-if="removable">
+          <BDropdownDivider />
+          <BDropdownItemButton @click="$emit('remove')">Remove</BDropdownItemButton>
+        </template>
+      </MoreMenu>
     </div>
   </article>
 </template>
 
 <style scoped lang="scss">
 .check {
-  grid-template-columns: minmax(0, 1.3fr) minmax(0, 1fr) auto;
+  grid-template-columns: minmax(0, 1.3fr) minmax(0, 1fr) minmax(12.5rem, auto);
 }
 
 @media (max-width: 48rem) {

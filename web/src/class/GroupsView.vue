@@ -108,6 +108,7 @@ async function lesson(group: Group): Promise<void> {
           At most
           <BFormInput v-model.number="most" type="number" min="1" max="12" />
           groups
+          <span v-if="groups.some((one) => one.beside)" class="quiet">and those who go on by themselves</span>
         </label>
       </div>
     </div>

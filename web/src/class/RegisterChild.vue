@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { nextTick, ref } from "vue";
 import { eraseChild, markLeft, moveChild, renameChild, useDoing, type Child, type SchoolClass } from "@/api";
-import { EraseButton, SureButton } from "@/parts";
+import { EraseButton } from "@/parts";
 
 /** A child of the register, and what can be done: another name, another class, left, erased. */
 const props = defineProps<{
@@ -10,7 +10,7 @@ const props = defineProps<{
   others: readonly SchoolClass[];
   left?: boolean;
 }>();
-const emit = defineEmits<{ changed: [schoolClass: SchoolClass | null] }>();
+const emit = defineEmits<{ changed: [schoolClass: SchoolClass | null]; left: [child: Child] }>();
 
 const { busy, trouble, wrong, elsewhere, doing } = useDoing();
 const naming = ref(false);
@@ -31,8 +31,10 @@ async function rename(): Promise<void> {
   if (await tell(() => renameChild(props.schoolClass.id, props.child.id, name.value))) naming.value = false;
 }
 
-const leave = (gone: boolean): Promise<boolean> =>
-  tell(() => markLeft(props.schoolClass.id, props.child.id, gone));
+async function leave(gone: boolean): Promise<void> {
+  const done = await tell(() => markLeft(props.schoolClass.id, props.child.id, gone));
+  if (done && gone) emit("left", props.child);
+}
 const move = (to: number): Promise<boolean> =>
   tell(() => moveChild(props.schoolClass.id, props.child.id, to));
 const erase = (typed: string): Promise<boolean> =>
@@ -64,31 +66,19 @@ const file = (ending: string): string =>
     </RouterLink>
     <span v-if="!naming" class="ways d-flex flex-wrap align-items-center">
       <template v-if="!left">
-        <BButton variant="link" size="sm" :disabled="busy" @click="begin">
-          Rename
-          <span class="visually-hidden">{{ child.name }}</span>
+        <BButton variant="link" size="sm" title="Rename" :disabled="busy" @click="begin">
+          <i class="bi bi-pencil" aria-hidden="true"></i>
+          <span class="visually-hidden">Rename {{ child.name }}</span>
         </BButton>
         <BDropdown v-if="others.length" text="Move to" variant="link" size="sm" :disabled="busy">
           <BDropdownItemButton v-for="one in others" :key="one.id" @click="move(one.id)">
             {{ one.name }}
           </BDropdownItemButton>
         </BDropdown>
-        <SureButton
-          variant="link"
-          size="sm"
-          :title="`${child.name} has left?`"
-          does="Has left"
-          keeps="Stays"
-          :busy="busy"
-          :act="() => leave(true)"
-        >
-          Has left
-          <span class="visually-hidden">: {{ child.name }}</span>
-          <template #says>
-            The record stays, and nothing asks for {{ child.name }} any more. You can bring a child back at
-            any time.
-          </template>
-        </SureButton>
+        <BButton variant="link" size="sm" title="Has left" :disabled="busy" @click="leave(true)">
+          <i class="bi bi-box-arrow-right" aria-hidden="true"></i>
+          <span class="visually-hidden">{{ child.name }} has left</span>
+        </BButton>
       </template>
       <BButton v-else variant="link" size="sm" :disabled="busy" @click="leave(false)">
         Bring back
@@ -101,8 +91,8 @@ const file = (ending: string): string =>
         :wrong="wrong('name')"
         :busy="busy"
       >
-        Erase…
-        <span class="visually-hidden">{{ child.name }}</span>
+        <i class="bi bi-trash" aria-hidden="true" title="Erase…"></i>
+        <span class="visually-hidden">Erase {{ child.name }}…</span>
         <template #says>
           <p>
             Everything that is kept of {{ child.name }} goes: answers, practice, pictures, in this file and in

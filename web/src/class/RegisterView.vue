@@ -1,6 +1,15 @@
 <script setup lang="ts">
 import { computed, ref, watch } from "vue";
-import { addChildren, readRegister, renameClass, useAsked, useDoing, type SchoolClass } from "@/api";
+import {
+  addChildren,
+  markLeft,
+  readRegister,
+  renameClass,
+  useAsked,
+  useDoing,
+  type Child,
+  type SchoolClass,
+} from "@/api";
 import { FieldGroup } from "@/parts";
 import { useClasses } from "@/school";
 import { countedChildren, dayWords, moment } from "@/words";
@@ -42,9 +51,21 @@ const others = computed(() => classes.open.filter((one) => one.id !== classes.cu
 
 async function changed(schoolClass: SchoolClass | null): Promise<void> {
   if (schoolClass) classes.renew(schoolClass);
+  gone.value = null;
   await classes.load();
   await reload();
   changes.value += 1;
+}
+
+/** Who has left just now: it is undone at one press. */
+const gone = ref<Child | null>(null);
+
+async function bringBack(): Promise<void> {
+  const mine = classes.current;
+  const child = gone.value;
+  if (!mine || !child) return;
+  const done = await adding.doing(async () => changed(await markLeft(mine.id, child.id, false)));
+  if (done) gone.value = null;
 }
 
 async function add(): Promise<void> {
@@ -98,6 +119,15 @@ async function rename(): Promise<void> {
           </BButton>
         </form>
         <NamesShown v-if="read" id="new-names" v-model:commas="commas" :read="read" class="mb-3" />
+        <div role="status">
+          <p v-if="gone" class="mb-3">
+            {{ gone.name }} has left. The record stays, and nothing asks for {{ gone.name }} any more.
+            <BButton variant="link" @click="bringBack">
+              <i class="bi bi-arrow-counterclockwise" aria-hidden="true"></i>
+              Undo
+            </BButton>
+          </p>
+        </div>
         <ErasuresLine :key="changes" :class-id="classes.current.id" />
         <p v-if="!register" class="quiet" aria-live="polite">Opening the register…</p>
         <p v-else-if="!register.children.length" class="quiet">Nobody is in this class now.</p>
@@ -109,6 +139,7 @@ async function rename(): Promise<void> {
             :child="child"
             :others="others"
             @changed="changed"
+            @left="gone = $event"
           />
         </ul>
         <template v-if="register?.left.length">

@@ -44,7 +44,11 @@ const told = (one: LiveChild["answers"][number]): string => {
       :aria-expanded="open"
       @click="$emit('toggle')"
     >
-      <span class="name overflow-hidden text-nowrap text-ellipsis" :class="{ 'fw-bold': !presence }">
+      <span
+        class="name overflow-hidden text-nowrap text-ellipsis"
+        :class="{ 'fw-bold': !presence }"
+        :title="hidden ? undefined : child.name"
+      >
         {{ hidden ? "" : child.name }}
         <span v-if="hidden" class="visually-hidden">Name hidden</span>
         <span
@@ -139,6 +143,17 @@ const told = (one: LiveChild["answers"][number]): string => {
 
 .marks {
   height: 1.3rem;
+}
+
+@media (max-width: 24rem) {
+  .child > button {
+    grid-template-columns: minmax(4rem, 1fr) minmax(2rem, auto) minmax(3rem, auto) 1.9rem;
+    gap: 0.4rem;
+  }
+
+  .where {
+    white-space: normal;
+  }
 }
 
 .now {

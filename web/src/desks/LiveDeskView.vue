@@ -158,7 +158,7 @@ useEventListener("keydown", (event: KeyboardEvent) => {
 
 <style scoped lang="scss">
 .children {
-  grid-template-columns: repeat(auto-fill, minmax(21rem, 1fr));
+  grid-template-columns: repeat(auto-fill, minmax(min(100%, 21rem), 1fr));
 }
 
 /* Seen from across the room: who needs somebody now. */

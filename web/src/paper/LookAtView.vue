@@ -24,6 +24,9 @@ const cause = ref("");
 const input = ref<{ focus: () => void }>();
 const { busy, trouble: refused, doing } = useDoing();
 const piece = computed<Piece | undefined>(() => pieces.value?.[at.value]);
+/** How many of the next ones are seen beforehand. */
+const AHEAD = 3;
+const after = computed(() => (pieces.value ?? []).slice(at.value + 1, at.value + 1 + AHEAD));
 const item = computed(() => check.value?.items.find((one) => one.id === piece.value?.item_id));
 const child = computed(() => check.value?.children.find((one) => one.id === piece.value?.child_id));
 const left = computed(() => (pieces.value?.length ?? 0) - settled.value.size);
@@ -111,54 +114,70 @@ onKeyStroke("Escape", () => at.value > 0 && (at.value -= 1));
     </div>
     <p v-if="trouble" class="field-error" role="alert">{{ trouble }}</p>
     <p v-else-if="!pieces || !check" class="quiet" aria-live="polite">Fetching the pieces…</p>
-    <template v-else-if="piece && item">
-      <p class="question d-flex flex-wrap gap-3 align-items-center mb-2">
-        <span class="clock">
-          <DialFace :facts="facts.of(item.dial)" :label="`Clock at ${item.time}`" detail="small" />
-        </span>
-        <span>
-          <strong>{{ child?.name }}</strong>
-          · {{ item.right }}
-          <span class="quiet d-block" role="status">{{ at + 1 }} of {{ pieces.length }}</span>
-        </span>
-      </p>
-      <img
-        class="piece d-block mw-100 object-fit-contain on-card mb-3"
-        :src="`/api/pieces/${piece.id}/picture`"
-        :alt="`What ${child?.name} wrote`"
-      />
-      <ol v-if="guesses.length" class="guesses list-unstyled d-flex flex-wrap gap-2">
-        <li v-for="(guess, place) in guesses" :key="`${piece.id} ${place}`">
-          <BButton variant="outline-primary" class="guess" @click="take(guess.answer)">
-            <b>{{ place + 1 }}</b>
-            <DialFace v-if="guess.hands" class="drawn" :facts="guess.hands" detail="small" />
-            {{ guess.words }}
-          </BButton>
-        </li>
-      </ol>
-      <BFormGroup v-if="piece.kind === 'cause'" label="What went wrong, they say" class="mb-2">
-        <BFormRadioGroup
-          v-model="cause"
-          :options="item.options.map((one) => ({ value: one.id, text: one.name }))"
-          stacked
+    <div v-else-if="piece && item" class="look d-grid gap-4 align-items-start">
+      <div class="d-grid gap-3">
+        <img
+          class="piece d-block w-100 object-fit-contain on-card"
+          :src="`/api/pieces/${piece.id}/picture`"
+          :alt="`What ${child?.name} wrote`"
         />
-      </BFormGroup>
-      <form class="d-flex gap-2" @submit.prevent="enter">
-        <BFormInput
-          ref="input"
-          v-model="text"
-          maxlength="200"
-          autocomplete="off"
-          :aria-label="`What ${child?.name} wrote`"
-          :placeholder="guesses.length ? 'A number, or type it' : 'Type the time, in full or short: qt8'"
-        />
-        <BButton type="submit" variant="primary">Next</BButton>
-        <BButton variant="outline-primary" @click="take('-')">Empty</BButton>
-        <BButton variant="outline-primary" :disabled="at === 0" @click="at -= 1">Back</BButton>
-      </form>
-      <p v-if="refused" class="field-error" role="alert">{{ refused }}</p>
-      <p class="quiet mt-2">Enter is next, Escape goes back.</p>
-    </template>
+        <div v-if="after.length" aria-hidden="true">
+          <p class="eyebrow">Next</p>
+          <div class="d-flex flex-wrap gap-2">
+            <img
+              v-for="one in after"
+              :key="one.id"
+              class="after object-fit-contain on-card"
+              :src="`/api/pieces/${one.id}/picture`"
+              alt=""
+            />
+          </div>
+        </div>
+      </div>
+      <div class="d-grid gap-3">
+        <p class="question d-flex flex-wrap gap-3 align-items-center m-0">
+          <span class="clock">
+            <DialFace :facts="facts.of(item.dial)" :label="`Clock at ${item.time}`" detail="small" />
+          </span>
+          <span>
+            <strong class="fs-125">{{ child?.name }}</strong>
+            <span class="d-block">{{ item.right }}</span>
+            <span class="quiet d-block" role="status">{{ at + 1 }} of {{ pieces.length }}</span>
+          </span>
+        </p>
+        <ol v-if="guesses.length" class="guesses list-unstyled d-flex flex-wrap gap-2 m-0">
+          <li v-for="(guess, place) in guesses" :key="`${piece.id} ${place}`">
+            <BButton variant="outline-primary" class="guess" @click="take(guess.answer)">
+              <b>{{ place + 1 }}</b>
+              <DialFace v-if="guess.hands" class="drawn" :facts="guess.hands" detail="small" />
+              {{ guess.words }}
+            </BButton>
+          </li>
+        </ol>
+        <BFormGroup v-if="piece.kind === 'cause'" label="What went wrong, they say">
+          <BFormRadioGroup
+            v-model="cause"
+            :options="item.options.map((one) => ({ value: one.id, text: one.name }))"
+            stacked
+          />
+        </BFormGroup>
+        <form class="d-flex flex-wrap gap-2" @submit.prevent="enter">
+          <BFormInput
+            ref="input"
+            v-model="text"
+            maxlength="200"
+            autocomplete="off"
+            :aria-label="`What ${child?.name} wrote`"
+            :placeholder="guesses.length ? 'A number, or type it' : 'Type the time, in full or short: qt8'"
+          />
+          <BButton type="submit" variant="primary">Next</BButton>
+          <BButton variant="outline-primary" @click="take('-')">Empty</BButton>
+          <BButton variant="outline-primary" :disabled="at === 0" @click="at -= 1">Back</BButton>
+        </form>
+        <p v-if="refused" class="field-error m-0" role="alert">{{ refused }}</p>
+        <p class="quiet m-0">Enter is next, Escape goes back.</p>
+      </div>
+    </div>
     <p v-else role="status">
       {{ settled.size ? "All looked at." : "Nothing waits here." }}
       <RouterLink :to="{ name: 'class', params: { id } }">What the answers say</RouterLink>
@@ -168,16 +187,29 @@ onKeyStroke("Escape", () => at.value > 0 && (at.value -= 1));
 </template>
 
 <style scoped lang="scss">
+.look {
+  grid-template-columns: minmax(0, 1fr);
+
+  @media (min-width: 60rem) {
+    grid-template-columns: minmax(0, 3fr) minmax(22rem, 2fr);
+  }
+}
+
 .clock {
-  width: 4rem;
+  width: 6rem;
 }
 
 .piece {
-  min-height: 9rem;
-  max-height: 22rem;
-  min-width: min(100%, 22rem);
+  height: min(26rem, 55vh);
   border: 1px solid var(--v-line);
   border-radius: 0.6rem;
+}
+
+.after {
+  width: 11rem;
+  height: 6rem;
+  border: 1px solid var(--v-line);
+  border-radius: 0.4rem;
 }
 
 .guess {

@@ -4,6 +4,7 @@ import { useDropZone } from "@vueuse/core";
 import { computed, ref } from "vue";
 import { listScans, readMadeUp, sendPaper, useAsked, useDoing } from "@/api";
 import { useClasses } from "@/school";
+import HowPaperIsRead from "./HowPaperIsRead.vue";
 import ScanCard from "./ScanCard.vue";
 
 /** The stack from the copier, or photographs of it: files go in, what was read comes out. */
@@ -69,6 +70,7 @@ const tryIt = (): Promise<boolean> =>
         </p>
         <BFormFile
           v-model="chosen"
+          class="mx-auto"
           plain
           multiple
           accept=".pdf,.jpg,.jpeg,.png,application/pdf,image/jpeg,image/png"
@@ -94,6 +96,7 @@ const tryIt = (): Promise<boolean> =>
         Sending {{ sending.name }}…
       </p>
       <p v-if="refused || trouble" class="field-error" role="alert">{{ refused || trouble }}</p>
+      <HowPaperIsRead v-if="data && !scans.length" />
       <div class="d-grid gap-3">
         <ScanCard v-for="scan in scans" :key="scan.id" :scan="scan" @changed="reload" />
       </div>

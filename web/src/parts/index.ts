@@ -1,3 +1,4 @@
+export { default as MoreMenu } from "./MoreMenu.vue";
 export { useUndoKey } from "./useUndoKey";
 export { default as SureButton } from "./SureButton.vue";
 export { default as FieldGroup } from "./FieldGroup.vue";

@@ -21,7 +21,7 @@ defineEmits<{ go: [at: number] }>();
         :aria-current="at === stageAt ? 'step' : undefined"
         @click="$emit('go', at)"
       >
-        <span class="name">{{ stage.name }}</span>
+        <span class="name" :title="stage.name">{{ stage.name }}</span>
         <span class="track d-block overflow-hidden on-shade">
           <span class="fill d-block h-100" :style="{ width: `${Math.min(1, used[at] ?? 0) * 100}%` }"></span>
         </span>

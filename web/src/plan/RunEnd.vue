@@ -18,7 +18,15 @@ onMounted(() => head.value?.focus());
 
 const facts = useFacts();
 const chosen = ref(new Set(props.notReached));
-const stages = props.lesson.stages.filter((stage) => NEW.includes(stage.id));
+/** Each clock once, where it comes first: whoever marks it marks the clock and not the place. */
+const listed = new Set<string | null | undefined>();
+const stages = props.lesson.stages
+  .filter((stage) => NEW.includes(stage.id))
+  .map((stage) => ({
+    ...stage,
+    items: stage.items.filter((one) => !listed.has(one.time) && listed.add(one.time)),
+  }))
+  .filter((stage) => stage.items.some((item) => item.time && item.dial));
 
 function toggle(time: string): void {
   if (!chosen.value.delete(time)) chosen.value.add(time);

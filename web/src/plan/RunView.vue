@@ -234,4 +234,21 @@ useEventListener(
   grid-template-columns: minmax(0, 1fr) 20rem;
   gap: 1.25rem;
 }
+
+/* On a phone the whole of it is scrolled, and nothing is squeezed; there are no keys to tell. */
+@media (max-width: 40rem) {
+  .run {
+    overflow-y: auto;
+  }
+
+  .stage {
+    flex: 1 0 auto;
+    grid-template-rows: auto;
+    grid-template-columns: minmax(0, 1fr);
+  }
+
+  kbd {
+    display: none;
+  }
+}
 </style>

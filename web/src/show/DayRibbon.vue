@@ -1,5 +1,6 @@
 <script setup lang="ts">
-import { computed } from "vue";
+import { useElementSize } from "@vueuse/core";
+import { computed, ref } from "vue";
 import { useFacts, type DayEvent } from "@/api";
 
 /** The day from midnight to midnight with its parts and the class's own day; the long hand goes round it twice
@@ -21,27 +22,62 @@ const parts = computed(() => {
   });
   return found;
 });
-const marks = computed(() =>
-  props.events.map((event, at) => ({
-    ...event,
-    low: at % 2 === 1,
-    place: facts.dayTimes.findIndex((row) => row.time === event.time.padStart(5, "0")),
-  })),
-);
 /** Late in the day, words end at their time instead of beginning there: there may be no room behind it. */
 const late = (at: number): boolean => at > length.value / 2;
+const ribbon = ref<HTMLElement>();
+const { width } = useElementSize(ribbon);
+/** How wide words are, in pixels, at most (measured: nine letters of Andika at this size take 70). */
+const LETTER = 8;
+const BESIDE = 14;
+
+interface Mark extends DayEvent {
+  place: number;
+  from: number;
+  to: number;
+}
+
+function laid(event: DayEvent): Mark {
+  const place = facts.dayTimes.findIndex((row) => row.time === event.time.padStart(5, "0"));
+  const at = (place / (length.value || 1)) * width.value;
+  const long = event.what.length * LETTER + BESIDE;
+  return { ...event, place, from: late(place) ? at - long : at, to: late(place) ? at : at + long };
+}
+
+/** Outwards from the middle, words that would lie over others lie a line above them: no mark goes through words. */
+const marks = computed(() => {
+  const all = props.events.map(laid).sort((one, other) => one.place - other.place);
+  const outwards = [
+    ...all.filter((one) => !late(one.place)).reverse(),
+    ...all.filter((one) => late(one.place)),
+  ];
+  const found: (Mark & { line: number })[] = [];
+  for (const mark of outwards) {
+    const met = found.filter((one) => one.from < mark.to && one.to > mark.from);
+    found.push({ ...mark, line: Math.max(-1, ...met.map((one) => one.line)) + 1 });
+  }
+  return found.sort((one, other) => one.place - other.place);
+});
+const lines = computed(() => Math.max(0, ...marks.value.map((mark) => mark.line)) + 1);
 const share = (at: number): string => `${(100 * at) / length.value}%`;
 </script>
 
 <template>
   <div v-if="length" class="day position-relative px-1 py-0" data-lens="day">
-    <ul class="events list-unstyled m-0 position-relative" aria-label="The class's day">
+    <ul
+      ref="ribbon"
+      class="events list-unstyled m-0 position-relative"
+      :style="{ '--lines': lines }"
+      aria-label="The class's day"
+    >
       <li
         v-for="mark in marks"
         :key="mark.time + mark.what"
         class="position-absolute bottom-0 lh-1"
-        :class="{ low: mark.low, late: late(mark.place) }"
-        :style="late(mark.place) ? { right: share(length - mark.place) } : { left: share(mark.place) }"
+        :class="{ late: late(mark.place) }"
+        :style="{
+          '--line': mark.line,
+          ...(late(mark.place) ? { right: share(length - mark.place) } : { left: share(mark.place) }),
+        }"
       >
         <BButton variant="bare" @click="place = mark.place">{{ mark.what }}</BButton>
       </li>
@@ -124,25 +160,22 @@ input {
 }
 
 .events {
-  height: 3.4rem;
+  height: calc(var(--lines) * 1.65rem);
   padding: 0;
 
   li {
-    padding-bottom: 1.75rem;
+    padding-bottom: calc(0.1rem + var(--line) * 1.65rem);
     border: 0 solid var(--v-minute);
     border-left-width: 2px;
+    pointer-events: none;
 
     &.late {
       border-width: 0 2px 0 0;
     }
-
-    &.low {
-      padding-bottom: 0.1rem;
-      z-index: 1;
-    }
   }
 
   button {
+    pointer-events: auto;
     border: 0;
     background: var(--v-paper);
     padding: 0 0.3rem;
@@ -163,7 +196,6 @@ input {
     padding-bottom: 0.5rem;
 
     li,
-    li.low,
     li.late {
       position: static;
       padding: 0;

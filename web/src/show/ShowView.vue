@@ -312,10 +312,32 @@ useEventListener("keydown", (event: KeyboardEvent) => {
   }
 
   .board {
-    display: flex;
-    flex-direction: column;
-    height: auto;
+    grid-auto-rows: max-content;
     overflow-y: auto;
+
+    /* Without room at its side, and without a pointer that could call for them, the lenses lie below. */
+    .left {
+      position: static;
+      width: auto;
+      padding: 0;
+      opacity: 1;
+    }
+
+    .middle,
+    .right {
+      grid-column: 1;
+      overflow: visible;
+    }
+  }
+}
+
+/* Held upright, the words and the tools lie abreast below the dial. */
+@media (min-width: 40rem) and (max-width: 60rem) {
+  .right {
+    display: grid !important;
+    grid-template-columns: minmax(0, 1fr) auto;
+    align-items: start;
+    gap: 2rem !important;
   }
 }
 </style>

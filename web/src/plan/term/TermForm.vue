@@ -178,7 +178,7 @@ function set(): Promise<boolean> {
         </li>
       </ul>
       <div class="d-flex flex-wrap gap-3 align-items-end">
-        <BButton variant="outline-primary" size="sm" @click="addOff">Add days off</BButton>
+        <BButton variant="outline-primary" class="field" @click="addOff">Add days off</BButton>
         <FieldGroup
           id="calendar"
           label="Or from the school's calendar file (.ics)"

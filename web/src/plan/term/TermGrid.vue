@@ -5,7 +5,7 @@ import { useDraggable } from "vue-draggable-plus";
 import { useFacts, type TermLesson } from "@/api";
 import { StepDial } from "@/dial";
 import { mondayOf, plusDays, shortDay, sinceMonday } from "@/words";
-import { kindWords } from "./words";
+import { kindWords, whichLesson } from "./words";
 
 /** Weeks down, lessons across: each lesson with its step as a dial. A lesson is dragged onto the day to which it moves. */
 const props = defineProps<{ lessons: TermLesson[]; selected: string; today: string }>();
@@ -46,6 +46,7 @@ const cells = computed<Cell[]>(() => {
 });
 
 const name = (lesson: TermLesson): string => (lesson.step ? facts.rung(lesson.step).name : kindWords(lesson));
+const which = computed(() => whichLesson(props.lessons));
 const otherwise = (lesson: TermLesson): boolean => Boolean(lesson.given && lesson.given !== lesson.step);
 const instead = (lesson: TermLesson): string => `given: ${facts.rung(lesson.given ?? "").name}`;
 /** First what is seen, in its order, so that who speaks to the page can say what they see; then what small signs say. */
@@ -53,7 +54,7 @@ const spoken = (lesson: TermLesson): string =>
   [
     shortDay(lesson.day),
     name(lesson),
-    lesson.step ? kindWords(lesson) : "",
+    lesson.step ? (which.value.get(lesson.day) ?? "") : "",
     otherwise(lesson) ? instead(lesson) : "",
     lesson.check ? "with a check" : "",
     lesson.settled ?? "",
@@ -135,7 +136,7 @@ useDraggable(grid, {
           <span class="name">{{ name(cell.lesson) }}</span>
           {{ " " }}
           <span class="marks">
-            {{ cell.lesson.step ? kindWords(cell.lesson) : "" }}
+            {{ cell.lesson.step ? which.get(cell.lesson.day) : "" }}
             <i
               v-if="cell.lesson.check"
               class="bi bi-ui-checks"

@@ -3,7 +3,7 @@ import { computed, ref, watch } from "vue";
 import { useFacts, type Ladder, type TermChange, type TermLesson } from "@/api";
 import { StepDial } from "@/dial";
 import { shortDay } from "@/words";
-import { kindWords, recapWords } from "./words";
+import { kindWords, recapWords, whichLesson } from "./words";
 
 /** One lesson of the term: what it is about, what it goes over first, and what can be done with it. */
 const props = defineProps<{
@@ -18,6 +18,7 @@ const emit = defineEmits<{ change: [change: TermChange]; open: [] }>();
 const facts = useFacts();
 const rung = computed(() => (props.lesson.step ? facts.rung(props.lesson.step) : null));
 const standing = (step: string) => props.ladder?.steps.find((one) => one.id === step);
+const which = computed(() => whichLesson(props.lessons).get(props.lesson.day));
 const others = computed(() =>
   props.lessons.filter((one) => !one.over && one.day !== props.lesson.day && one.kind !== "skipped"),
 );
@@ -37,7 +38,7 @@ const does = (kind: TermChange["kind"], more: Partial<TermChange> = {}): void =>
 
 <template>
   <BCard class="lesson-card">
-    <p class="eyebrow">{{ shortDay(lesson.day) }}, {{ lesson.minutes }} minutes, {{ kindWords(lesson) }}</p>
+    <p class="eyebrow">{{ shortDay(lesson.day) }}, {{ lesson.minutes }} minutes, {{ which }}</p>
     <div class="d-flex gap-3 align-items-center">
       <StepDial v-if="rung" class="big" :step="rung.id" detail="full" />
       <h2 class="fs-160">

@@ -15,6 +15,19 @@ const KINDS = {
 
 export const kindWords = (lesson: TermLesson): string => KINDS[lesson.kind];
 
+/** By day, which lesson on its step it is; of a step's first what kind it is. */
+export function whichLesson(lessons: readonly TermLesson[]): Map<string, string> {
+  const found = new Map<string, string>();
+  const before = new Map<string, number>();
+  for (const lesson of lessons) {
+    const step = lesson.given ?? lesson.step ?? "";
+    const nth = (before.get(step) ?? 0) + 1;
+    before.set(step, nth);
+    found.set(lesson.day, lesson.kind === "again" && nth > 1 ? `lesson ${nth} on it` : kindWords(lesson));
+  }
+  return found;
+}
+
 const low = (facts: Facts, step: string): string => facts.rung(step).name.toLowerCase();
 
 /** "By Fri 12 Feb about 21 of 26 will know fives, likely 18 to 24." */
