@@ -99,4 +99,18 @@ RSpec.describe Vantick::Server::Check::Answers do
     expect(store.db[:answers].count).to eq(80)
     expect(kept.length).to eq(10)
   end
+
+  it "refuses letters in the place of a drawing, wherever they are typed; nothing drawn and what is unclear are taken" do
+    school_class = make_class(%w[Ana])
+    kept = store.checks.add(class_id: school_class["id"], step: "quarters", task: "digital_to_dial", times: %w[3:30 7:45],
+                            made_at: "2026-03-02T08:00:00Z")
+    check = get("/api/checks/#{kept.id}").body
+    ana = school_class["children"].first
+    draws = ->(text) { answer(check, ana, check["items"].first, text) }
+    ["zzz", "3:30", "12"].each { |text| expect(draws[text]).to be_refused(422).at("answer").saying(/number of the picture/) }
+    expect(["-", "?"].map { |text| draws[text].body["verdict"] }).to eq(%w[blank unreadable])
+    expect(draws["hour=105 minute=180"].body["verdict"]).not_to eq("unreadable")
+    table = post("/api/checks/#{check['id']}/tables", { table: "child,clock 1,clock 2\nAna,zzz,\n" })
+    expect(table).to be_refused(422).at("answer").saying(/Ana, “zzz”: Type the number/)
+  end
 end

@@ -8,7 +8,8 @@ RSpec.describe Vantick::Server::Access::SignIn do
   def session(who) = as(who) { get("/api/session").body }
 
   it "tells who is here, and whether there is an account at all" do
-    expect(session(cookie)).to eq("signed_in" => true, "name" => "Marit", "first_start" => false, "demo" => nil, "time_zone" => nil)
+    expect(session(cookie)).to eq("signed_in" => true, "name" => "Marit", "first_start" => false, "demo" => nil, "time_zone" => nil,
+                                  "first_day" => [])
     expect(session("")).to include("signed_in" => false, "name" => nil, "first_start" => false)
   end
 
@@ -215,5 +216,12 @@ RSpec.describe Vantick::Server::Http::SameOrigin do
     expect(headers["content-security-policy"]).to include("script-src 'self';", "frame-ancestors 'none'")
     expect(headers["content-security-policy"]).not_to include("unsafe")
     expect(headers).to include("x-content-type-options" => "nosniff", "cache-control" => "no-store")
+  end
+
+  it "keeps what a teacher has done of the first day with the account" do
+    expect(get("/api/session").body["first_day"]).to eq([])
+    %w[settings away settings].each { |done| expect(post("/api/session/first-day", { done: }).status).to eq(200) }
+    expect(get("/api/session").body["first_day"]).to eq(%w[settings away])
+    expect(post("/api/session/first-day", { done: "everything" })).to be_refused(400).at("done")
   end
 end

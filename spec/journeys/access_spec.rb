@@ -128,4 +128,22 @@ RSpec.describe "Every view can be used by everyone", :demo do
       expect(page).to be_accessible
     end
   end
+
+  it "is clean in its dialogs and menus, each with a name" do
+    opens = {
+      "/" => [-> { browser.action.send_keys("/").perform }, ".modal [type='search'], .modal input"],
+      "/class/register" => [-> { click_button "Erase Elio…" }, ".modal"],
+      "/check" => [-> { first(:button, text: /More/).click }, ".dropdown-menu.show"],
+      "/settings" => [-> { find(".class-menu button").click }, ".class-menu .dropdown-menu.show"],
+      "/show" => [-> { browser.action.send_keys("?").perform }, ".modal"]
+    }
+    opens.each do |address, (open, shown)|
+      visit address
+      expect(page).to have_no_text(waiting)
+      expect(page).to have_css("h1", visible: :all)
+      open.call
+      expect(page).to have_css(shown).and be_accessible
+      all(".modal", wait: 0).each { |dialog| expect(dialog["aria-label"] || dialog["aria-labelledby"]).to be_truthy }
+    end
+  end
 end

@@ -1,6 +1,6 @@
 import { defineStore } from "pinia";
 import { ref } from "vue";
-import { queries, readSession, signOut, type Session } from "@/api";
+import { queries, readSession, signOut, tickFirstDay, type FirstDay, type Session } from "@/api";
 import { keepZone } from "@/words";
 
 /** Whether a teacher is signed in here. */
@@ -12,6 +12,8 @@ export const useSession = defineStore("session", () => {
   /** Whether a session has ended by itself, and not by signing out. */
   const ended = ref(false);
   const demo = ref<Session["demo"]>(null);
+  /** What is done of the first day, on whatever device. */
+  const firstDay = ref<FirstDay>([]);
 
   async function load(): Promise<Session> {
     const found = await readSession();
@@ -21,8 +23,16 @@ export const useSession = defineStore("session", () => {
     name.value = found.name ?? "";
     firstStart.value = found.first_start;
     demo.value = found.demo;
+    firstDay.value = found.first_day;
     keepZone(found.time_zone);
     return found;
+  }
+
+  /** A tick that cannot be kept is set again the next time. */
+  async function tick(done: FirstDay[number]): Promise<void> {
+    if (!signedIn.value || firstDay.value.includes(done)) return;
+    firstDay.value = [...firstDay.value, done];
+    await tickFirstDay(done).catch(() => undefined);
   }
 
   function forget(): void {
@@ -39,5 +49,5 @@ export const useSession = defineStore("session", () => {
     sessionStorage.clear();
   }
 
-  return { known, signedIn, ended, name, firstStart, demo, load, forget, leave };
+  return { known, signedIn, ended, name, firstStart, demo, firstDay, load, tick, forget, leave };
 });

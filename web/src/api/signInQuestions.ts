@@ -1,7 +1,12 @@
-import { api, asked, type Session } from "./client";
+import { api, asked, type FirstDay, type Session } from "./client";
 
 export function readSession(): Promise<Session> {
   return asked(api.GET("/api/session"));
+}
+
+/** Keeps with the account that something of the first day is done. */
+export async function tickFirstDay(done: FirstDay[number]): Promise<FirstDay> {
+  return (await asked(api.POST("/api/session/first-day", { body: { done } }))).first_day;
 }
 
 interface NameAndPassword {

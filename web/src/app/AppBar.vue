@@ -100,6 +100,7 @@ const places = [
           </span>
         </template>
         <BDropdownItemButton
+          role="menuitem"
           v-for="one in classes.all"
           :key="one.id"
           :active="one.id === classes.current?.id"
@@ -109,8 +110,10 @@ const places = [
           <span v-if="one.archived" class="quiet">put away</span>
         </BDropdownItemButton>
         <BDropdownDivider />
-        <BDropdownItemButton v-if="classes.current" @click="looking = true">Search…</BDropdownItemButton>
-        <BDropdownItemButton v-if="help" @click="asking = true">
+        <BDropdownItemButton role="menuitem" v-if="classes.current" @click="looking = true">
+          Search…
+        </BDropdownItemButton>
+        <BDropdownItemButton role="menuitem" v-if="help" @click="asking = true">
           Help for this page
           <kbd class="key" aria-hidden="true">?</kbd>
         </BDropdownItemButton>
@@ -121,7 +124,7 @@ const places = [
         <BDropdownItem :to="{ name: 'new-class' }">New class…</BDropdownItem>
         <BDropdownDivider />
         <BDropdownItem :to="{ name: 'account' }">Account of {{ session.name }}</BDropdownItem>
-        <BDropdownItemButton @click="session.leave(false)">Sign out</BDropdownItemButton>
+        <BDropdownItemButton role="menuitem" @click="session.leave(false)">Sign out</BDropdownItemButton>
       </BDropdown>
     </div>
     <SearchField v-model="looking" />

@@ -1,10 +1,9 @@
 <script setup lang="ts">
-import { useLocalStorage } from "@vueuse/core";
 import { computed } from "vue";
 import type { RouteLocationRaw } from "vue-router";
-import type { CheckSummary } from "@/api";
+import type { CheckSummary, FirstDay } from "@/api";
 import { useClasses } from "@/school";
-import { useSeen } from "./seen";
+import { useSession } from "@/account";
 
 /** The first day in five small steps, which tick themselves off; it can be put away. */
 const props = defineProps<{ checks: readonly CheckSummary[] }>();
@@ -16,15 +15,15 @@ interface Stage {
 }
 
 const classes = useClasses();
-const seen = useSeen();
-const away = useLocalStorage("vantick.first-days.away", false);
+const session = useSession();
+const seen = (what: FirstDay[number]): boolean => session.firstDay.includes(what);
 const answered = computed(() => props.checks.find((check) => check.answers > 0));
 const stages = computed<Stage[]>(() => {
   const first = answered.value ?? props.checks[0];
   const params = first ? { params: { id: first.id } } : {};
   return [
     { text: "Put your class together", done: classes.current !== null, to: { name: "new-class" } },
-    { text: "Say how your class says the time", done: seen.value.settings, to: { name: "settings" } },
+    { text: "Say how your class says the time", done: seen("settings"), to: { name: "settings" } },
     { text: "Make a first check", done: props.checks.length > 0, to: { name: "new-check" } },
     {
       text: "Type in what they wrote",
@@ -33,7 +32,7 @@ const stages = computed<Stage[]>(() => {
     },
     {
       text: "See what it says",
-      done: seen.value.class,
+      done: seen("class"),
       to: answered.value ? { name: "class", ...params } : { name: "checks" },
     },
   ];
@@ -42,10 +41,10 @@ const next = computed(() => stages.value.find((stage) => !stage.done));
 </script>
 
 <template>
-  <BCard v-if="next && !away" class="mb-4">
+  <BCard v-if="next && !seen('away')" class="mb-4">
     <div class="d-flex align-items-baseline justify-content-between">
       <h2 class="m-0">The first day</h2>
-      <BButton variant="link" size="sm" @click="away = true">Put away</BButton>
+      <BButton variant="link" size="sm" @click="session.tick('away')">Put away</BButton>
     </div>
     <ol class="list-unstyled d-flex flex-wrap m-0">
       <li

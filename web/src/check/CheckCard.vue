@@ -87,7 +87,7 @@ const sheet = computed(() => !practice.value && !facts.hasSlips(props.check));
         </BDropdownItem>
         <template v-if="removable">
           <BDropdownDivider />
-          <BDropdownItemButton @click="$emit('remove')">Remove</BDropdownItemButton>
+          <BDropdownItemButton role="menuitem" @click="$emit('remove')">Remove</BDropdownItemButton>
         </template>
       </MoreMenu>
     </div>

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from "vue";
-import { readScan, removeScan, stopScan, useAsked, useDoing, type Scan } from "@/api";
+import { readScan, removeScan, stopScan, useAsked, useDoing, type Scan, type ScanRead } from "@/api";
 import { SureButton } from "@/parts";
 import { counted, moment } from "@/words";
 import OtherPage from "./OtherPage.vue";
@@ -15,12 +15,26 @@ const running = computed(() => ["coming", "waiting", "reading"].includes(props.s
 const { data: found, reload } = useAsked("scan", () => !running.value && [props.scan.id], readScan);
 const { trouble, doing } = useDoing();
 const pages = computed(() => Math.max(props.scan.pages, 1));
+/** Pages of which the same is to be said are one line: a stack of another school's, or one read twice, is not thirty. */
+const MANY = 3;
+const BEFORE = "these were read before and change nothing.";
+const said = ({ state, words }: ScanRead["others"][number]): string => (state === "twice" ? BEFORE : words);
+const groups = computed(() => {
+  const byWords = new Map<string, ScanRead["others"]>();
+  for (const page of found.value?.others ?? [])
+    byWords.set(said(page), [...(byWords.get(said(page)) ?? []), page]);
+  return [...byWords];
+});
+const alike = computed(() => groups.value.filter(([, pages]) => pages.length > MANY));
+const few = computed(() =>
+  groups.value.filter(([, pages]) => pages.length <= MANY).flatMap(([, pages]) => pages),
+);
 const told = computed(() => {
   const { state, done } = props.scan;
   if (state === "waiting") return "Waits for its turn…";
   return state === "coming" ? "Coming in…" : `Reading page ${done} of ${pages.value}…`;
 });
-const said = computed(() => {
+const result = computed(() => {
   const { answers, alone } = props.scan;
   const paper = found.value?.read ?? 0;
   const look = props.scan.to_look_at ? `, ${props.scan.to_look_at} to look at` : "";
@@ -28,6 +42,12 @@ const said = computed(() => {
   return `${counted(paper, "piece")} of paper, ${alone} of ${counted(answers, "answer")} read${look}.${end}`;
 });
 
+/** What is gone is not asked for once more. */
+const remove = (): Promise<boolean> =>
+  doing(async () => {
+    await removeScan(props.scan.id);
+    emit("changed");
+  });
 const change = (what: () => Promise<unknown>): Promise<boolean> =>
   doing(async () => {
     await what();
@@ -71,7 +91,7 @@ const change = (what: () => Promise<unknown>): Promise<boolean> =>
           does="Remove it"
           size="sm"
           variant="outline-primary"
-          :act="() => change(() => removeScan(scan.id))"
+          :act="remove"
         >
           Remove
           <template #says>Its pictures go; what was read of it stays among the answers.</template>
@@ -82,14 +102,20 @@ const change = (what: () => Promise<unknown>): Promise<boolean> =>
     <p v-if="scan.state === 'failed'" class="field-error mt-2 mb-0" role="alert">{{ scan.trouble }}</p>
     <template v-else-if="!running">
       <p class="mt-2 mb-0" role="status">
-        <strong>{{ said }}</strong>
+        <strong>{{ result }}</strong>
         <span v-if="found?.missing.length" class="d-block quiet">
           No paper from {{ found.missing.join(", ") }}.
         </span>
       </p>
-      <ul v-if="found?.others.length" class="list-unstyled mt-3 mb-0 d-grid gap-3">
-        <OtherPage v-for="page in found.others" :key="page.id" :page="page" @named="change(async () => {})" />
+      <ul v-if="few.length" class="list-unstyled mt-3 mb-0 d-grid gap-3">
+        <OtherPage v-for="page in few" :key="page.id" :page="page" @named="change(async () => {})" />
       </ul>
+      <details v-for="[words, some] in alike" :key="words" class="mt-3">
+        <summary>{{ counted(some.length, "page") }}: {{ words }}</summary>
+        <ul class="list-unstyled mt-2 mb-0 d-grid gap-3">
+          <OtherPage v-for="page in some" :key="page.id" :page="page" @named="change(async () => {})" />
+        </ul>
+      </details>
     </template>
   </BCard>
 </template>

@@ -11,8 +11,12 @@ module Vantick
         get "/api/session" do
           first = store.teachers.none?
           name = teacher && store.teachers.login(teacher)
-          answer_json({ signed_in: !teacher.nil?, name:, first_start: first, demo: DemoSignIn.shown, time_zone: Store::SchoolDay.zone })
+          answer_json({ signed_in: !teacher.nil?, name:, first_start: first, demo: DemoSignIn.shown, time_zone: Store::SchoolDay.zone,
+                        first_day: teacher ? store.teachers.first_day(teacher) : [] })
         end
+
+        # What was looked at on one device is done on all.
+        post("/api/session/first-day") { answer_json({ first_day: store.teachers.tick(teacher, sent[:done]) }) }
 
         # The first account: only from the machine that Vantick runs on, or whoever is quickest on the network had it.
         post "/api/session/first" do

@@ -13,7 +13,7 @@ module Vantick
           child_of(check)
           text = Store::Marks.plain(sent[:answer])
           conventions = store.classes.conventions(check[:class_id])
-          marked = Store::Marks.judged(item, text, conventions)
+          marked = Store::Marks.typed(item, text, conventions)
           given = { uuid: sent[:id], item_id: item[:id], child_id: sent[:child_id], answer: text }
           answer, new = store.answers.add(given, marked, answered_at: now)
           answer_json(Views::CheckView.answer(answer, conventions), code: new ? 201 : 200)
@@ -40,7 +40,10 @@ module Vantick
 
         def marked(check, row, conventions)
           item = check[:items].find { |one| one[:id] == row[:item_id] }
-          [{ uuid: SecureRandom.uuid, **row }, Store::Marks.judged(item, row[:answer], conventions)]
+          [{ uuid: SecureRandom.uuid, **row }, Store::Marks.typed(item, row[:answer], conventions)]
+        rescue Core::Error => e
+          child = store.classes.children(check[:class_id]).find { |one| one[:id] == row[:child_id] }
+          unfit("#{child[:name]}, “#{row[:answer][0, 20]}”: #{e.message}", e.field)
         end
 
         def item_of(check)

@@ -25,7 +25,7 @@ module Vantick
 
         def marked(check, piece, text)
           item = check[:items].find { |one| one[:id] == piece.item_id }
-          Store::Marks.judged(item, text, store.classes.conventions(check[:class_id]))
+          Store::Marks.typed(item, text, store.classes.conventions(check[:class_id]))
         end
 
         def told(piece)

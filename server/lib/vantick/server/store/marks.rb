@@ -5,6 +5,10 @@ module Vantick
     module Store
       # Answers as kept, as core takes them.
       module Marks
+        # Typed for what is there and cannot be read.
+        UNCLEAR = "?"
+        DRAWN = "Type the number of the picture that looks like the drawing, - for nothing drawn, or ? where it cannot be read."
+
         # @param answer [Hash] with its `task` and `time` as well
         # @param conventions [Core::Wording::Conventions]
         # @return [Core::Marking::Marked]
@@ -21,6 +25,16 @@ module Vantick
         def self.judged(item, text, conventions)
           task = Core::Marking::Task.find(item[:task])
           Core::Marking::Marker.mark(task:, time: task.parse_time(item[:time]), text:, said: item[:said], conventions:)
+        end
+
+        # What a teacher types: of a drawing it is a picture's number, which the page sends as angles, or a sign for none or unclear.
+        # @return [Core::Marking::Marked] as {judged}
+        # @raise [Core::Error] for letters in the place of a drawing, which nobody could have drawn
+        def self.typed(item, text, conventions)
+          marked = judged(item, text, conventions)
+          return marked unless marked.verdict == :unreadable && marked.task.notation == :hands && text.strip != UNCLEAR
+
+          raise Core::Error.new(DRAWN, field: :answer)
         end
 
         # @param text [String]

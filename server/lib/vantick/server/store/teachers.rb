@@ -57,6 +57,19 @@ module Vantick
         # @return [String, nil]
         def login(id) = @db[:accounts].where(id:).get(:login)
 
+        # @return [Array<String>] what the account has done of the first day
+        def first_day(id) = JSON.parse(@db[:accounts].where(id:).get(:first_day) || "[]")
+
+        # @param done [String] one more of it
+        # @return [Array<String>] all of it
+        def tick(id, done)
+          @db.transaction do
+            all = first_day(id) | [done]
+            @db[:accounts].where(id:).update(first_day: JSON.generate(all))
+            all
+          end
+        end
+
         # The first account takes the classes that were made before there were accounts.
         # @param id [Integer]
         def adopt(id) = @db[:classes].where(account_id: nil).update(account_id: id)
