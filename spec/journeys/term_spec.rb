@@ -133,7 +133,7 @@ RSpec.describe "A term", :demo do
     store.db[:lessons].delete
     visit "/"
     expect(page).to have_text(/Today's lesson|The next lesson/)
-    click_button "Open this lesson"
+    click_button "Look at it"
     expect(page).to have_css("button.stage", count: 6)
   end
 

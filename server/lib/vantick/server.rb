@@ -36,7 +36,7 @@ module Vantick
     PAGES = lambda do
       [Account::Teachers, Account::School, Desks::OpenDesks, Classes::Registers, Classes::Children, Classes::Removals,
        Classes::Sharing, Classes::Searches, Classes::Rosters, Classes::TypedNames, Classes::ChildFiles, Classes::Records,
-       Check::Checks, Check::Packages, Sheets::Sheets, Paper::Scans, Paper::Pieces, Plan::Terms, Plan::Lessons]
+       Check::Checks, Check::Packages, Sheets::Sheets, Paper::Scans, Paper::Pieces, Plan::Terms, Plan::Lessons, Plan::Tomorrow]
     end
 
     # Jobs that a teacher waits for: a second worker does these alone.

@@ -19,7 +19,9 @@ RSpec.describe Vantick::Server::Store::Row do
                                          times: [Vantick::Core::Dial::DialTime.parse("7:45")], reason: :tells)
     asked = store.turns.add(seat, turn, ahead: false, at: now.iso8601)
     gone = Vantick::Server::Store::Removing.lesson(store, store.lessons.all(1, limit: 5).last, now.iso8601)
-    [*scanned, *term, gone, store.jobs.add("paper", { of: [1] }), school_class,
+    parts = [{ kind: "exit", check_id: checks.first.id }]
+    stack = store.stacks.add(class_id: 1, day: "2026-11-20", lesson_id: 1, parts:, made_at: now.iso8601)
+    [*scanned, *term, stack, gone, store.jobs.add("paper", { of: [1] }), school_class,
      store.classes.plain(1), store.classes.child(1), *store.classes.children(1), *checks, *checks.flat_map(&:items),
      desk, seat, asked, *store.turns.open(seat), *asked.items, *store.lessons.all(1, limit: 5), *store.answers.of_class(1),
      *store.answers.standing(checks.map(&:id)).values.flatten, *store.answers.last_of_each(checks.first.id, 3).values.flatten]

@@ -25,8 +25,13 @@ module Doors
     { "class_id" => id, "check_id" => check["id"], "child_id" => school_class["children"].first["id"], "answer_id" => uuid,
       "other_id" => school_class["children"].last["id"], "list_id" => list_taken(id),
       "present_password" => ApiHelpers::PASSWORD,
-      "account_id" => colleague, **paper(id, check),
+      "account_id" => colleague, **paper(id, check), "stack_id" => stack_of(id, lesson, check),
       "lesson_id" => lesson["id"], "removed_id" => removed(id)["id"], "code" => check["code"], "desk_id" => desk_of(school_class)["id"] }
+  end
+
+  def stack_of(class_id, lesson, check)
+    parts = [{ kind: "exit", check_id: check["id"] }]
+    store.stacks.add(class_id:, day: lesson["day"], lesson_id: lesson["id"], parts:, made_at: "2026-03-02T08:00:00Z").id
   end
 
   def term(class_id)

@@ -6,6 +6,7 @@ import {
   type LessonPlan,
   type LessonSummary,
   type Removed,
+  type Tomorrow,
 } from "./client";
 
 export function readLadder(classId: number): Promise<Ladder> {
@@ -63,4 +64,15 @@ export function endLesson(
 export async function openExit(id: number): Promise<number> {
   const params = { path: { lesson_id: id } };
   return (await asked(api.POST("/api/lessons/{lesson_id}/check", { params }))).check_id;
+}
+
+/** The lesson that comes next, its groups, and what is put together to be printed. */
+export function readTomorrow(classId: number): Promise<Tomorrow> {
+  return asked(api.GET("/api/classes/{class_id}/tomorrow", { params: { path: { class_id: classId } } }));
+}
+
+/** Puts together what is printed for it. */
+export function makeStack(classId: number, seed: number): Promise<Tomorrow> {
+  const params = { path: { class_id: classId } };
+  return asked(api.POST("/api/classes/{class_id}/stacks", { params, body: { seed } }));
 }

@@ -37,7 +37,7 @@ onKeyStroke("?", (event) => {
 });
 
 const places = [
-  { name: "plan", text: "Plan", within: ["plan", "lesson", "run", "term"] },
+  { name: "plan", text: "Plan", within: ["plan", "lesson", "run", "term", "tomorrow"] },
   { name: "show", text: "Show", within: ["show"] },
   { name: "sheets", text: "Sheets", within: ["sheets"] },
   {
@@ -100,9 +100,9 @@ const places = [
           </span>
         </template>
         <BDropdownItemButton
-          role="menuitem"
           v-for="one in classes.all"
           :key="one.id"
+          role="menuitem"
           :active="one.id === classes.current?.id"
           @click="choose(one.id)"
         >
@@ -110,10 +110,10 @@ const places = [
           <span v-if="one.archived" class="quiet">put away</span>
         </BDropdownItemButton>
         <BDropdownDivider />
-        <BDropdownItemButton role="menuitem" v-if="classes.current" @click="looking = true">
+        <BDropdownItemButton v-if="classes.current" role="menuitem" @click="looking = true">
           Search…
         </BDropdownItemButton>
-        <BDropdownItemButton role="menuitem" v-if="help" @click="asking = true">
+        <BDropdownItemButton v-if="help" role="menuitem" @click="asking = true">
           Help for this page
           <kbd class="key" aria-hidden="true">?</kbd>
         </BDropdownItemButton>

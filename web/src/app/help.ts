@@ -9,6 +9,11 @@ export const HELP: Readonly<Record<string, readonly string[]>> = {
     "Vantick proposes a step and says why. Another one of the ladder can be chosen.",
     "A lesson that was removed can be brought back for thirty days.",
   ],
+  tomorrow: [
+    "All for the next lesson: what it is about, who works on what, and one stack of paper in the order of handing out.",
+    "The stack stays as it is until you put it together anew; then sheets that nobody has answered go.",
+    "Whoever gives the lesson for you needs the cover and the lesson's page alone.",
+  ],
   term: [
     "Drag a lesson to another day, or press it and use the buttons. What you settle stays; the rest is planned round it.",
     "One lesson in eight stays empty, for what nobody foresees.",

@@ -16,6 +16,12 @@ export const router = createRouter({
       meta: { title: "Term" },
     },
     {
+      path: "/plan/tomorrow",
+      name: "tomorrow",
+      component: () => import("@/plan/TomorrowView.vue"),
+      meta: { title: "The next lesson" },
+    },
+    {
       path: "/plan/:id(\\d+)",
       name: "lesson",
       component: () => import("@/plan/LessonView.vue"),

@@ -104,6 +104,9 @@ async function lesson(group: Group): Promise<void> {
           <i class="bi bi-printer" aria-hidden="true"></i>
           Print
         </BButton>
+        <BButton v-if="groups.length" variant="outline-primary" :to="{ name: 'tomorrow' }">
+          Sheets for all, as one stack
+        </BButton>
         <label class="most d-print-none d-flex align-items-center gap-2">
           At most
           <BFormInput v-model.number="most" type="number" min="1" max="12" />

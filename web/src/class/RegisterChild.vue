@@ -71,7 +71,7 @@ const file = (ending: string): string =>
           <span class="visually-hidden">Rename {{ child.name }}</span>
         </BButton>
         <BDropdown v-if="others.length" text="Move to" variant="link" size="sm" :disabled="busy">
-          <BDropdownItemButton role="menuitem" v-for="one in others" :key="one.id" @click="move(one.id)">
+          <BDropdownItemButton v-for="one in others" :key="one.id" role="menuitem" @click="move(one.id)">
             {{ one.name }}
           </BDropdownItemButton>
         </BDropdown>

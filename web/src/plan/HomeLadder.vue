@@ -1,14 +1,14 @@
 <script setup lang="ts">
 import { computed } from "vue";
-import { listLessons, readLadder, readTerm, useAsked, useDoing, useFacts } from "@/api";
+import { readLadder, readTomorrow, useAsked, useDoing, useFacts } from "@/api";
 import { StepDial } from "@/dial";
 
 import { useClasses } from "@/school";
 import StateBar from "./StateBar.vue";
 import { useNext } from "./useNext";
-import { useOpenLesson } from "./term/useOpenLesson";
+import { useNextLesson } from "./useNextLesson";
 import { recapWords } from "./term/words";
-import { counted, dayWords, plusDays, today } from "@/words";
+import { counted, dayWords, today } from "@/words";
 
 /**
  * The next lesson in one card, beside it what else there is (a slot), and the ladder as a row of small dials filled by how much of
@@ -18,18 +18,8 @@ const facts = useFacts();
 const classes = useClasses();
 const ofClass = (): [number] | null => classes.current && [classes.current.id];
 const { data: ladder } = useAsked("ladder", ofClass, readLadder);
-const { data: lessons } = useAsked("lessons", ofClass, (classId) => listLessons(classId));
-/** A lesson that was planned for a day of the last week and not given is offered again. */
-const WEEK = 7;
-const waiting = computed(() => lessons.value?.filter((one) => !one.given_at) ?? []);
-const missed = computed(() => {
-  const last = waiting.value.find((one) => one.day < today());
-  const given = lessons.value?.some((one) => one.given_at && last && one.day >= last.day);
-  return last && !given && last.day >= plusDays(today(), -WEEK) ? last : undefined;
-});
-/** The next of those that wait to be given. */
-const lesson = computed(() => waiting.value.filter((one) => one.day >= today()).at(-1) ?? missed.value);
-const late = computed(() => lesson.value !== undefined && lesson.value === missed.value);
+const { data: tomorrow, trouble: lost } = useAsked("tomorrow", ofClass, readTomorrow);
+const lesson = computed(() => tomorrow.value?.next);
 const rungs = computed(() =>
   (facts.catalogue?.ladder ?? []).flatMap((rung) => {
     const standing = ladder.value?.steps.find((step) => step.id === rung.id);
@@ -37,73 +27,56 @@ const rungs = computed(() =>
   }),
 );
 const next = computed(() => ladder.value?.next);
-/** What the term has for today, or next, where no lesson is made yet. */
-const { data: term } = useAsked("term", ofClass, readTerm);
-const planned = computed(() => {
-  const one = term.value?.plan?.lessons.find(
-    (lesson) => !lesson.over && !lesson.given && lesson.kind !== "skipped",
-  );
-  return lesson.value || !one?.step ? undefined : one;
-});
-const openLesson = useOpenLesson();
+const openNext = useNextLesson();
 const { busy, trouble, doing } = useDoing();
-const make = (): Promise<boolean> =>
+const go = (at: "lesson" | "run"): Promise<boolean> =>
   doing(async () => {
-    if (planned.value && classes.current) await openLesson(classes.current.id, planned.value);
+    if (lesson.value && classes.current) await openNext(classes.current.id, lesson.value, at);
   });
 const standing = (step: string) => ladder.value?.steps.find((one) => one.id === step);
 const { rung: proposed, reason: why, names } = useNext(() => ladder.value);
-const rung = computed(() => {
-  const step = lesson.value?.step ?? planned.value?.step;
-  return step ? facts.rung(step) : proposed.value;
+const proposal = computed(() => !lesson.value || lesson.value.how === "proposed");
+const rung = computed(() => (lesson.value ? facts.rung(lesson.value.step) : proposed.value));
+const reason = computed(() =>
+  lesson.value && !proposal.value
+    ? `For ${dayWords(lesson.value.day)}, ${counted(lesson.value.minutes, "minute")}.`
+    : why.value,
+);
+const who = computed(() => (proposal.value ? names.value : []));
+const heading = computed(() => {
+  if (lesson.value?.how === "late") return "Planned and not given yet";
+  if (lesson.value?.how === "made") return "The lesson you have planned";
+  if (lesson.value?.how === "planned")
+    return lesson.value.day === today() ? "Today's lesson" : "The next lesson";
+  return `Next for ${classes.current?.name}`;
 });
-const reason = computed(() => {
-  const one = lesson.value ?? planned.value;
-  return one ? `For ${dayWords(one.day)}, ${counted(one.minutes, "minute")}.` : why.value;
-});
-const who = computed(() => (lesson.value || planned.value ? [] : names.value));
 </script>
 
 <template>
   <BCard class="top">
     <div class="next-lesson d-grid gap-20 align-items-center">
-      <p v-if="!ladder || !lessons" class="quiet" aria-live="polite">Looking at the ladder…</p>
+      <p v-if="!ladder || !tomorrow" class="quiet" aria-live="polite">Looking at the ladder…</p>
       <template v-else>
         <StepDial v-if="rung" class="next-dial" :step="rung.id" detail="full" />
         <div>
-          <p class="eyebrow">
-            {{
-              late
-                ? "Planned and not given yet"
-                : lesson
-                  ? "The lesson you have planned"
-                  : planned
-                    ? planned.day === today()
-                      ? "Today's lesson"
-                      : "The next lesson"
-                    : `Next for ${classes.current?.name}`
-            }}
-          </p>
+          <p class="eyebrow">{{ heading }}</p>
           <h1>{{ rung?.name ?? "The top of the ladder" }}</h1>
           <p class="why my-02 fs-115">{{ reason }}</p>
           <p v-if="who.length" class="quiet">{{ who.join(", ") }}</p>
-          <p v-if="planned?.recap[0]" class="quiet">
-            First {{ recapWords(planned.recap[0], standing(planned.recap[0]), facts) }}.
+          <p v-if="lesson?.recap[0]" class="quiet">
+            First {{ recapWords(lesson.recap[0], standing(lesson.recap[0]), facts) }}.
           </p>
-          <p v-if="trouble" role="alert" class="field-error">{{ trouble }}</p>
-          <div class="d-flex flex-wrap gap-2 mt-3">
-            <template v-if="lesson">
-              <BButton variant="primary" :to="{ name: 'run', params: { id: lesson.id } }">Give it</BButton>
-              <BButton variant="outline-primary" :to="{ name: 'lesson', params: { id: lesson.id } }">
-                Look at it
-              </BButton>
-            </template>
-            <template v-else-if="planned">
-              <BButton variant="primary" :disabled="busy" @click="make">Open this lesson</BButton>
-              <BButton variant="outline-primary" :to="{ name: 'term' }">The term</BButton>
-            </template>
-            <BButton v-else variant="primary" :to="{ name: 'plan' }">Plan a lesson</BButton>
+          <p v-if="trouble || lost" role="alert" class="field-error">{{ trouble || lost }}</p>
+          <div v-if="lesson" class="d-flex flex-wrap gap-2 mt-3">
+            <BButton variant="primary" :disabled="busy" @click="go('run')">Give it now</BButton>
+            <BButton variant="outline-primary" :to="{ name: 'tomorrow' }">
+              <i class="bi bi-printer" aria-hidden="true"></i>
+              All for this lesson
+            </BButton>
+            <BButton variant="link" :disabled="busy" @click="go('lesson')">Look at it</BButton>
+            <BButton v-if="proposal" variant="link" :to="{ name: 'plan' }">Plan another</BButton>
           </div>
+          <BButton v-else variant="primary" class="mt-3" :to="{ name: 'plan' }">Plan a lesson</BButton>
         </div>
       </template>
     </div>

@@ -1,19 +1,22 @@
 <script setup lang="ts">
+import { computed } from "vue";
 import { useFacts, type Lesson } from "@/api";
 import { DialFace } from "@/dial";
 import { dayWords } from "@/words";
 
 /** A lesson on one page, for who gives it from paper: every stage with its minutes, times and answers. */
-defineProps<{ lesson: Lesson; whose: string }>();
+const props = defineProps<{ lesson: Lesson; whose: string }>();
 
 const facts = useFacts();
+const openings = computed(() => facts.rung(props.lesson.step).openings);
+const opening = computed(() => openings.value[props.lesson.opening % openings.value.length]);
 </script>
 
 <template>
   <section class="d-none d-print-block" aria-hidden="true">
     <h1>{{ facts.rung(lesson.step).name }}</h1>
     <p>{{ dayWords(lesson.day) }}, {{ lesson.minutes }} minutes{{ whose ? `, for ${whose}` : "" }}</p>
-    <p v-if="lesson.opening">{{ lesson.opening }}</p>
+    <p>{{ opening }}</p>
     <div v-for="stage in lesson.stages" :key="stage.id" class="stage">
       <h2>{{ stage.name }}, {{ stage.minutes }} min</h2>
       <ul class="list-unstyled m-0">

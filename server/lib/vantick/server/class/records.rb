@@ -18,9 +18,7 @@ module Vantick
 
         # As they were put together by hand, or as the answers propose.
         get "/api/classes/:class_id/groups" do
-          school_class = store.classes.find(input[:class_id])
-          kept = store.kept_groups.of(school_class.id, school_class.children.map { |child| child[:id] })
-          answer_json(kept || { groups: proposed(school_class), kept_at: nil })
+          answer_json(Grouping.of(store, store.classes.find(input[:class_id]), most:))
         end
 
         put "/api/classes/:class_id/groups" do
@@ -32,7 +30,7 @@ module Vantick
 
         delete "/api/classes/:class_id/groups" do
           store.kept_groups.forget(input[:class_id])
-          answer_json({ groups: proposed(store.classes.find(input[:class_id])), kept_at: nil })
+          answer_json(Grouping.of(store, store.classes.find(input[:class_id]), most:))
         end
 
         # The whole year, so all answers and not the last ones alone.
@@ -46,11 +44,7 @@ module Vantick
 
         private
 
-        def proposed(school_class)
-          standing = Store::Standings.of(school_class, store, today:)
-          groups = Core::Teaching::Groups.of(standing.known, most: input.fetch(:most, Core::Teaching::Groups::MOST_GROUPS), seed: today)
-          groups.map { |group| RecordView.group(group) }
-        end
+        def most = input.fetch(:most, Core::Teaching::Groups::MOST_GROUPS)
 
         # Each of the class once.
         def check_children(child_ids)

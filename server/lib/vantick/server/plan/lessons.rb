@@ -16,13 +16,8 @@ module Vantick
         end
 
         post "/api/classes/:class_id/lessons" do
-          class_id = input[:class_id]
-          carried = carried(class_id)
-          recap = planned_recap(class_id) || earlier(class_id, sent[:step])
-          settled = { **sent.except(:day, :child_ids), earlier: recap, kept: { recap: carried }, carried:,
-                      exit_avoid: store.checks.last_times(class_id, sent[:step]), pace: store.lessons.pacing(class_id).own }
-          plan = planned(settled, class_id)
-          lesson = store.lessons.add(class_id:, day: sent[:day], plan: plan.settled, made_at: now, child_ids: of_class(sent[:child_ids]))
+          settled = { **sent.except(:child_ids), child_ids: of_class(sent[:child_ids]) }
+          lesson, plan = maker(input[:class_id]).make(**settled)
           answer_json(LessonView.lesson(lesson, plan), code: 201)
         end
 
@@ -82,26 +77,15 @@ module Vantick
           others.empty? ? child_ids.uniq : unfit("One of these children is not in the class.", :child_ids)
         end
 
-        def planned(settled, class_id) = Core::Teaching::LessonPlan.new(settled, conventions(class_id), day_of(class_id))
+        def maker(class_id) = (@makers ||= {})[class_id] ||= LessonMaker.new(store, class_id, now:)
+
+        def planned(settled, class_id) = maker(class_id).planned(settled)
+
+        def earlier(class_id, step_id) = maker(class_id).earlier(step_id)
 
         def day_of(class_id) = store.classes.find(class_id)[:day]
 
         def conventions(class_id) = store.classes.conventions(class_id)
-
-        def standing(class_id) = Store::Standings.of(store.classes.find(class_id), store, today: Store::SchoolDay.today)
-
-        # Steps below that are fading or not secure in this class.
-        def earlier(class_id, step_id) = standing(class_id).to_go_over(Core::Teaching::Step.find(step_id)).map(&:id)
-
-        # What the term's plan goes over on that day, where it is about the same step.
-        def planned_recap(class_id)
-          term = store.terms.of_class(class_id)
-          lessons = term ? store.terms.plan(term.id).to_h.fetch(:lessons, []) : []
-          lessons.find { |lesson| lesson[:day] == sent[:day] && lesson[:step] == sent[:step] }&.fetch(:recap)
-        end
-
-        # What was not reached last time.
-        def carried(class_id) = store.lessons.last_given(class_id)&.left_out.to_a
       end
     end
   end

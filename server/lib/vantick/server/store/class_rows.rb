@@ -25,7 +25,7 @@ module Vantick
           *(0..2).map { |at| Place.new({ scans: %i[class_id] }, ->(db, id) { Scans.rows(db, db[:scans].where(class_id: id))[at] }) },
           *%i[removed lists_taken shares].map { |table| Place.new({ table => %i[class_id] }, OWN[table]) },
           *(0..1).map { |at| Place.new({ terms: %i[class_id] }, ->(db, id) { Terms.rows(db, db[:terms].where(class_id: id))[at] }) },
-          Place.new({ kept_groups: %i[class_id] }, OWN[:kept_groups]),
+          *%i[kept_groups stacks].map { |table| Place.new({ table => %i[class_id] }, OWN[table]) },
           # Erasures of its children go on to their end.
           Place.new({ jobs: %i[class_id kind] }, ->(db, id) { db[:jobs].where(class_id: id).exclude(kind: "erasure") }),
           *%i[turns seats].map { |table| Place.new({ table => %i[desk_id], desks: %i[class_id] }, OF_DESKS[table]) },

@@ -12,7 +12,8 @@ module Vantick
                   "code" => "sheet with the code", "answer_id" => "answer",
                   "child_id" => "child", "other_id" => "child", "child_ids" => "child",
                   "item_id" => "clock", "to_class_id" => "class", "removed_id" => "removed thing", "account_id" => "account",
-                  "scan_id" => "file", "scan_page_id" => "page", "piece_id" => "piece of paper" }.freeze
+                  "scan_id" => "file", "scan_page_id" => "page", "piece_id" => "piece of paper",
+                  "stack_id" => "stack" }.freeze
         # Where the class stands that something belongs to, by the parameter that names it.
         CLASS_OF = {
           "class_id" => ->(db, id) { db[:classes].where(id:).select_map(:id) },
@@ -25,6 +26,7 @@ module Vantick
             db[:scan_pieces].join(:scan_pages, id: :scan_page_id).join(:scans, id: :scan_id)
                             .where(Sequel[:scan_pieces][:id] => id).select_map(:class_id)
           end,
+          "stack_id" => ->(db, id) { db[:stacks].where(id:).select_map(:class_id) },
           "check_id" => ->(db, id) { db[:checks].where(id:).select_map(:class_id) },
           "lesson_id" => ->(db, id) { db[:lessons].where(id:).select_map(:class_id) },
           "removed_id" => ->(db, id) { db[:removed].where(id:).select_map(:class_id) },

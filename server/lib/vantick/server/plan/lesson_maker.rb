@@ -1,0 +1,55 @@
+# frozen_string_literal: true
+
+module Vantick
+  module Server
+    module Plan
+      # Makes the lessons of a class: what is gone over first comes from the term or from where the class stands, and what was not
+      # reached last time is carried on.
+      class LessonMaker
+        # @param store [Store::Database]
+        # @param class_id [Integer]
+        # @param now [String]
+        def initialize(store, class_id, now:)
+          @store = store
+          @class = store.classes.find(class_id)
+          @now = now
+        end
+
+        # @param day [String]
+        # @param step [String]
+        # @param child_ids [Array<Integer>, nil] for whom it is, where it is not for all
+        # @param settled [Hash{Symbol => Object}] minutes, seed, and what else a teacher settles
+        # @return [Array(Store::Rows::Lesson, Core::Teaching::LessonPlan)]
+        # @raise [Core::Error]
+        def make(day:, step:, child_ids: nil, **settled)
+          plan = planned({ **settled, step:, **kept(day, step) })
+          [@store.lessons.add(class_id: @class.id, day:, plan: plan.settled, made_at: @now, child_ids:), plan]
+        end
+
+        # @param settled [Hash{Symbol => Object}]
+        # @return [Core::Teaching::LessonPlan]
+        def planned(settled) = Core::Teaching::LessonPlan.new(settled, @class.wording, @class[:day])
+
+        # @return [Array<Symbol>] steps below that are fading or not secure in this class
+        def earlier(step_id) = standing.to_go_over(Core::Teaching::Step.find(step_id)).map(&:id)
+
+        private
+
+        def kept(day, step)
+          carried = @store.lessons.last_given(@class.id)&.left_out.to_a
+          { earlier: planned_recap(day, step) || earlier(step), kept: { recap: carried }, carried:,
+            exit_avoid: @store.checks.last_times(@class.id, step), pace: @store.lessons.pacing(@class.id).own }
+        end
+
+        def standing = @standing ||= Store::Standings.of(@class, @store, today: Store::SchoolDay.today)
+
+        # What the term's plan goes over on that day, where it is about the same step.
+        def planned_recap(day, step)
+          term = @store.terms.of_class(@class.id)
+          lessons = term ? @store.terms.plan(term.id).to_h.fetch(:lessons, []) : []
+          lessons.find { |lesson| lesson[:day] == day && lesson[:step] == step }&.fetch(:recap)
+        end
+      end
+    end
+  end
+end

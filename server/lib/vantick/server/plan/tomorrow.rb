@@ -1,0 +1,45 @@
+# frozen_string_literal: true
+
+module Vantick
+  module Server
+    module Plan
+      # The next lesson's day as one thing: the lesson, the groups, what is on paper, and one stack of it.
+      class Tomorrow < Resource
+        # How much paper a stack takes is known once its pages are drawn.
+        PAPER = Store::LastMade.new
+
+        get "/api/classes/:class_id/tomorrow" do
+          answer_json(told)
+        end
+
+        post "/api/classes/:class_id/stacks" do
+          next_one = found or unfit("Every step of the ladder is done: there is no lesson to print for.", nil)
+          StackMaker.new(store, school_class, now:).make(next_one, groups, seed: sent[:seed])
+          answer_json(told, code: 201)
+        end
+
+        private
+
+        def school_class = @school_class ||= store.classes.find(input[:class_id])
+
+        def found = NextLesson.new(store, school_class, now:).found
+
+        def groups = Classes::Grouping.of(store, school_class)[:groups]
+
+        def told
+          one = found
+          stack = one && store.stacks.of_day(school_class.id, one.day)
+          { next: one&.to_h, groups:, stack: stack && stack_told(stack) }
+        end
+
+        def stack_told(stack)
+          pages = Sheets::DayStack.new(store, stack)
+          paper = PAPER.of([store.object_id, stack.class_id], [stack.id, pages.parts]) do
+            Documents::Stack::SIDES.keys.to_h { |sides| [sides, pages.paper(sides)] }.freeze
+          end
+          { id: stack.id, made_at: stack.made_at, paper:, parts: pages.parts }
+        end
+      end
+    end
+  end
+end

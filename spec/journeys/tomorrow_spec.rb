@@ -1,0 +1,52 @@
+# frozen_string_literal: true
+
+require "pdf/reader"
+
+RSpec.describe "The next lesson as one thing", :demo do
+  # By keys alone: until the key is on it, and Enter.
+  def key_to(name)
+    60.times do
+      browser.action.send_keys(:tab).perform
+      break if browser.switch_to.active_element.text.include?(name)
+    end
+    browser.action.send_keys(:enter).perform
+  end
+
+  def stack = store.db[:stacks].reverse(:id).first
+
+  it "is given from Home at one press, made as the term has it" do
+    visit "/"
+    expect(page).to have_button("Give it now")
+    step = find(".next-lesson h1").text
+    key_to("Give it now")
+    expect(page).to have_css("h1", text: "#{step}: Warm-up", visible: :all)
+    expect(store.lessons.all(1, limit: 1).first.given_at).to be_nil
+  end
+
+  it "is printed with two presses, as one stack for the groups, and says the same as Home and Groups" do
+    visit "/class/groups"
+    expect(page).to have_css("section[aria-label='Group 1']")
+    groups = all("section[aria-label^='Group'] .children").map { |list| list.all("a").map(&:text).sort }
+    visit "/"
+    step = find(".next-lesson h1").text
+    key_to("All for this lesson")
+    expect(page).to have_css(".step", text: step)
+    expect(all(".groups li > span.d-block").map { |who| who.text.split(", ").sort }).to eq(groups)
+    key_to("Print it all")
+    expect(page).to have_css("[role='status']", text: /\d+ sheets of paper, put together/)
+    expect(page.windows.length).to eq(2)
+    count = stack[:parts].scan("group").length
+    expect(page).to have_css(".paper-card li", text: /\AGroup/, count:)
+    told = find(".paper-card [role='status']").text[/\d+/].to_i
+    pdf = told_pdf
+    expect((pdf.pages.length / 2.0).ceil).to eq(told)
+    groups.flatten.each { |name| expect(pdf.pages.count { |one| one.text.match?(/Name:\s*#{name}\b/) }).to be >= 1, name }
+    visit "/"
+    expect(page).to have_css(".next-lesson .eyebrow", text: "The lesson you have planned")
+  end
+
+  def told_pdf
+    env = Rack::MockRequest.new(BrowserHelpers::School.app).get("/api/stacks/#{stack[:id]}/stack.pdf", "HTTP_COOKIE" => teacher_cookie)
+    PDF::Reader.new(StringIO.new(env.body))
+  end
+end

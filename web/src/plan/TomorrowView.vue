@@ -1,0 +1,206 @@
+<script setup lang="ts">
+import { computed } from "vue";
+import {
+  makeStack,
+  newSeed,
+  readTomorrow,
+  useAsked,
+  useDoing,
+  useFacts,
+  type Group,
+  type Tomorrow,
+} from "@/api";
+import { StepDial } from "@/dial";
+import { useClasses } from "@/school";
+import { NothingYet, printed, usePrinting } from "@/told";
+import { counted, dayWords, moment } from "@/words";
+import { useNextLesson } from "./useNextLesson";
+
+/** The next lesson as one thing: what it is, who works on what, what lies on paper, and one press to print it all. */
+const facts = useFacts();
+const classes = useClasses();
+const how = usePrinting();
+const { data, trouble, reload } = useAsked(
+  "tomorrow",
+  () => classes.current && [classes.current.id],
+  readTomorrow,
+);
+const { busy, trouble: refused, doing } = useDoing();
+const next = computed(() => data.value?.next);
+const stack = computed(() => data.value?.stack);
+const rung = computed(() => next.value && facts.rung(next.value.step));
+const names = computed(() => new Map(classes.current?.children.map((child) => [child.id, child.name])));
+const groups = computed(() => (data.value?.groups ?? []).filter((group) => group.child_ids.length));
+const address = (of: NonNullable<Tomorrow["stack"]>): string =>
+  printed(`/api/stacks/${of.id}/stack.pdf`, { sides: how.value.sides });
+
+const about = (group: Group): string => {
+  const step = group.step ? facts.rung(group.step).name : "all of the ladder done";
+  return group.misreadings[0] ? `${step}: ${facts.misreading(group.misreadings[0]).name}` : step;
+};
+const who = (group: Group): string => group.child_ids.map((id) => names.value.get(id)).join(", ");
+
+/** A window can be opened by a press alone: it is there before the pages are. */
+async function print(): Promise<void> {
+  const page = window.open("", "_blank");
+  const done = await doing(async () => {
+    if (!classes.current) return;
+    const made = await makeStack(classes.current.id, newSeed());
+    await reload();
+    if (page && made.stack) page.location.href = address(made.stack);
+  });
+  if (!done) page?.close();
+}
+
+const openNext = useNextLesson();
+const go = (at: "lesson" | "run"): Promise<boolean> =>
+  doing(async () => {
+    if (next.value && classes.current) await openNext(classes.current.id, next.value, at);
+  });
+
+const SIDES = [
+  { value: "both", text: "on both sides" },
+  { value: "one", text: "on one side" },
+];
+const KINDS = { starter: "Starter for all", group: "Group", exit: "Exit slips" };
+const numbered = computed(() => {
+  const parts = stack.value?.parts ?? [];
+  const ofGroups = parts.filter((part) => part.kind === "group");
+  return parts.map((part) => ({
+    ...part,
+    name: part.kind === "group" ? `${KINDS.group} ${ofGroups.indexOf(part) + 1}` : KINDS[part.kind],
+  }));
+});
+</script>
+
+<template>
+  <div class="page">
+    <div class="page-head">
+      <h1>{{ next ? `For ${dayWords(next.day)}` : "The next lesson" }}</h1>
+      <span v-if="classes.current" class="quiet">{{ classes.current.name }}</span>
+    </div>
+    <NothingYet v-if="!classes.current" :to="{ name: 'new-class' }" does="Make one first">
+      A lesson is for a class.
+    </NothingYet>
+    <p v-else-if="trouble" role="alert" class="field-error">{{ trouble }}</p>
+    <p v-else-if="!data" class="quiet" aria-live="polite">Looking at the next lesson…</p>
+    <p v-else-if="!next">Every step of the ladder is done: there is no next lesson.</p>
+    <div v-else class="abreast abreast-two d-grid gap-4 align-items-start">
+      <div class="d-grid gap-3">
+        <BCard class="lead">
+          <div class="d-flex gap-4 align-items-center">
+            <StepDial v-if="rung" class="dial" :step="rung.id" detail="full" />
+            <div>
+              <h2 class="step m-0">{{ rung?.name }}</h2>
+              <p class="my-2">{{ counted(next.minutes, "minute") }}</p>
+              <div class="d-flex flex-wrap gap-2">
+                <BButton variant="primary" :disabled="busy" @click="go('run')">Give it now</BButton>
+                <BButton variant="outline-primary" :disabled="busy" @click="go('lesson')">Look at it</BButton>
+              </div>
+            </div>
+          </div>
+        </BCard>
+        <BCard>
+          <h2 class="mt-0">Groups</h2>
+          <ol class="groups d-grid gap-2 m-0">
+            <li v-for="(group, at) in groups" :key="at">
+              <strong>{{ about(group) }}</strong>
+              <span v-if="group.beside" class="quiet">, by themselves</span>
+              <span class="d-block quiet">{{ who(group) }}</span>
+            </li>
+          </ol>
+          <RouterLink class="d-inline-block mt-2" :to="{ name: 'groups' }">
+            Move children, or see why
+          </RouterLink>
+        </BCard>
+      </div>
+      <BCard class="paper-card">
+        <h2 class="mt-0">On paper, as one stack</h2>
+        <template v-if="stack">
+          <p class="mb-2" role="status">
+            {{ counted(stack.paper[how.sides], "sheet") }} of paper, put together {{ moment(stack.made_at) }}.
+          </p>
+          <div class="d-flex flex-wrap gap-2 align-items-center mb-3">
+            <BButton variant="primary" :href="address(stack)" target="_blank" rel="noopener">
+              <i class="bi bi-printer" aria-hidden="true"></i>
+              Print it all
+            </BButton>
+            <BFormSelect
+              v-model="how.sides"
+              :options="SIDES"
+              class="w-auto"
+              aria-label="Sides of the paper"
+            />
+            <BButton variant="link" :disabled="busy" @click="print">Put it together anew</BButton>
+          </div>
+          <ol class="d-grid gap-2 m-0">
+            <li>
+              <strong class="me-1">Cover, and the lesson</strong>
+              <span class="quiet">for whoever gives it</span>
+            </li>
+            <li v-for="part in numbered" :key="part.check_id">
+              <strong>{{ part.name }}</strong>
+              {{ part.title }}
+              <span class="quiet">· code {{ part.code }}</span>
+              <RouterLink class="ms-2" :to="{ name: 'check', params: { id: part.check_id } }">
+                Type in
+                <span class="visually-hidden">: {{ part.name }}</span>
+              </RouterLink>
+            </li>
+            <li>
+              <strong class="me-1">Answers</strong>
+              <span class="quiet">to all of it</span>
+            </li>
+          </ol>
+        </template>
+        <template v-else>
+          <p>
+            In the order of handing out: a cover that says what goes where, the lesson for whoever gives it, a
+            starter, a sheet for each child of each group, exit slips, and the answers.
+          </p>
+          <div class="d-flex flex-wrap gap-2 align-items-center">
+            <BButton variant="primary" :disabled="busy" @click="print">
+              <i class="bi bi-printer" aria-hidden="true"></i>
+              {{ busy ? "Putting it together…" : "Print it all" }}
+            </BButton>
+            <BFormSelect
+              v-model="how.sides"
+              :options="SIDES"
+              class="w-auto"
+              aria-label="Sides of the paper"
+            />
+          </div>
+        </template>
+        <p v-if="refused" role="alert" class="field-error">{{ refused }}</p>
+        <p class="quiet mt-3 mb-0">
+          With devices instead:
+          <RouterLink :to="{ name: 'new-desk', query: next.lesson_id ? { lesson: next.lesson_id } : {} }">
+            open the desks
+          </RouterLink>
+          when the lesson begins; the class code is shown then.
+        </p>
+      </BCard>
+    </div>
+  </div>
+</template>
+
+<style scoped>
+.dial {
+  width: 11rem;
+  flex: none;
+}
+
+.step {
+  font-size: 2.2rem;
+}
+
+ol {
+  padding-left: 1.4rem;
+}
+
+@media (max-width: 40rem) {
+  .dial {
+    width: 7rem;
+  }
+}
+</style>
