@@ -153,7 +153,7 @@ RSpec.describe "Planning a lesson and giving it", :demo do
 
   # What is on the wall: the stage, and the clock of the item.
   def on_the_wall
-    [find("h1", visible: :all).text(:all)[/: (.*)/, 1], page.all(".run .stage svg[data-time]").first&.[]("data-time")]
+    [find("h1", visible: :all).text(:all)[/: (.*)/, 1], page.all(".run .stage svg[data-time]", wait: 0).first&.[]("data-time")]
   end
 
   it "goes back by a key to the clock that was there, also across the edge of a stage", :demo do
