@@ -30,6 +30,7 @@ RSpec.describe Vantick::Server::Work::Erasure do
     given = { uuid: SecureRandom.uuid, item_id: check["items"].first["id"], child_id: child["id"], answer: "#{child['name']} tried again" }
     store.turns.add_try(given, Vantick::Server::Store::Marks.judged(store.checks.find(check["id"]).items.first, "x", plain_words),
                         answered_at: made_at)
+    post("/api/classes/#{school_class['id']}/said", { step: "quarters", child_ids: [child["id"]], known: true })
     as(seated(desk_of(school_class)["id"], child)) { get("/api/desk/state") }
     post("/api/classes/#{school_class['id']}/desks", { kind: "practice", child_ids: [child["id"]] })
   end
@@ -91,7 +92,8 @@ picture: "page of #{child['name']}" }
 
   it "goes through every place of the school's file in which a child can be" do
     without = %i[classes checks desks lessons removed lists_taken kept_groups scans terms term_plans accounts account_password_hashes
-                 account_login_failures account_lockouts account_active_session_keys secrets shares facts jobs erased journal schema_info]
+                 account_login_failures account_lockouts account_active_session_keys secrets shares facts jobs erased journal stacks
+                 schema_info]
     named = places::ALL.flat_map { |place| place.columns.to_a }.group_by(&:first).transform_values { |found| found.flat_map(&:last) }
     expect(store.db.tables - named.keys - without).to eq([]), "a new table: say in ChildPlaces where a child is in it, or here that none is"
     columns = store.db.tables.flat_map { |table| store.db[table].columns.grep(/\Achild_ids?\z/).map { |column| [table, column] } }

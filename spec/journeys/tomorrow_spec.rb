@@ -31,7 +31,7 @@ RSpec.describe "The next lesson as one thing", :demo do
     step = find(".next-lesson h1").text
     key_to("All for this lesson")
     expect(page).to have_css(".step", text: step)
-    expect(all(".groups li > span.d-block").map { |who| who.text.split(", ").sort }).to eq(groups)
+    expect(all(".groups .who").map { |who| who.text.split(", ").sort }).to eq(groups)
     key_to("Print it all")
     expect(page).to have_css("[role='status']", text: /\d+ sheets of paper, put together/)
     expect(page.windows.length).to eq(2)
@@ -43,6 +43,25 @@ RSpec.describe "The next lesson as one thing", :demo do
     groups.flatten.each { |name| expect(pages.grep(/Name:\s*#{name}\b/)).not_to be_empty, name }
     visit "/"
     expect(page).to have_css(".next-lesson .eyebrow", text: "The lesson you have planned")
+  end
+
+  it "shows the answers behind the lesson, and takes a teacher's word for it until it is taken back" do
+    store.terms.remove(1)
+    store.db[:lessons].where(given_at: nil).delete # what is planned already stays as it is
+    visit "/plan/tomorrow"
+    step = find(".step").text
+    first(:css, "summary", text: "Why?").send_keys(:enter)
+    within(first("details.why")) do
+      expect(page).to have_css("li svg", minimum: 3)
+      click_button "They know this"
+    end
+    expect(page).to have_no_css(".step", text: /\A#{Regexp.escape(step)}\z/)
+    passed = store.db[:said].get(:step)
+    visit "/"
+    expect(page).to have_css("h1").and have_no_css(".next-lesson h1", text: /\A#{Regexp.escape(step)}\z/)
+    store.said.say(store.db[:children].select_map(:id), passed, nil, "2026-01-01T00:00:00Z")
+    visit "/plan/tomorrow"
+    expect(page).to have_css(".step", text: step)
   end
 
   def printed_pages

@@ -35,7 +35,7 @@ module Vantick
     # What the pages ask for.
     PAGES = lambda do
       [Account::Teachers, Account::School, Desks::OpenDesks, Classes::Registers, Classes::Children, Classes::Removals,
-       Classes::Sharing, Classes::Searches, Classes::Rosters, Classes::TypedNames, Classes::ChildFiles, Classes::Records,
+       Classes::Sharing, Classes::Searches, Classes::Rosters, Classes::TypedNames, Classes::Behind, Classes::ChildFiles, Classes::Records,
        Check::Checks, Check::Packages, Sheets::Sheets, Paper::Scans, Paper::Pieces, Plan::Terms, Plan::Lessons, Plan::Tomorrow]
     end
 

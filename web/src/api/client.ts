@@ -20,6 +20,7 @@ export type JournalLine = School["journal"][number];
 export type ListTaken = JsonOf<paths["/api/classes/{class_id}/rosters"]["get"]>["lists"][number];
 export type ListedClass = JsonOf<paths["/api/roster-readings"]["post"]>["classes"][number];
 export type NamesRead = JsonOf<paths["/api/name-readings"]["post"]>;
+export type Behind = JsonOf<paths["/api/classes/{class_id}/behind"]["get"]>;
 export type Tomorrow = JsonOf<paths["/api/classes/{class_id}/tomorrow"]["get"]>;
 export type FirstDay = Schemas["FirstDay"];
 export type Commas = Schemas["Commas"];

@@ -1,6 +1,7 @@
 import {
   api,
   asked,
+  type Behind,
   type Ladder,
   type Lesson,
   type LessonPlan,
@@ -75,4 +76,24 @@ export function readTomorrow(classId: number): Promise<Tomorrow> {
 export function makeStack(classId: number, seed: number): Promise<Tomorrow> {
   const params = { path: { class_id: classId } };
   return asked(api.POST("/api/classes/{class_id}/stacks", { params, body: { seed } }));
+}
+
+/** The answers behind a step that is proposed for children, or for the class where none are named. */
+export function readBehind(classId: number, step: string, childIds: number[]): Promise<Behind> {
+  const query = { step, ...(childIds.length ? { child_ids: childIds } : {}) };
+  const params = { path: { class_id: classId }, query };
+  return asked(api.GET("/api/classes/{class_id}/behind", { params }));
+}
+
+/** What a teacher says of them: they know it, not yet, or nothing more. */
+export function saySo(
+  classId: number,
+  step: string,
+  childIds: number[],
+  known: boolean | null,
+): Promise<Behind> {
+  const params = { path: { class_id: classId } };
+  return asked(
+    api.POST("/api/classes/{class_id}/said", { params, body: { step, child_ids: childIds, known } }),
+  );
 }

@@ -3,6 +3,7 @@ import { computed } from "vue";
 import {
   makeStack,
   newSeed,
+  readLadder,
   readTomorrow,
   useAsked,
   useDoing,
@@ -14,7 +15,9 @@ import { StepDial } from "@/dial";
 import { useClasses } from "@/school";
 import { NothingYet, printed, usePrinting } from "@/told";
 import { counted, dayWords, moment } from "@/words";
+import { useNext } from "./useNext";
 import { useNextLesson } from "./useNextLesson";
+import WhyPanel from "./WhyPanel.vue";
 
 /** The next lesson as one thing: what it is, who works on what, what lies on paper, and one press to print it all. */
 const facts = useFacts();
@@ -25,7 +28,23 @@ const { data, trouble, reload } = useAsked(
   () => classes.current && [classes.current.id],
   readTomorrow,
 );
+const { data: ladder, reload: reloadLadder } = useAsked(
+  "ladder",
+  () => classes.current && [classes.current.id],
+  readLadder,
+);
 const { busy, trouble: refused, doing } = useDoing();
+const { rung: proposed, reason: whyNext } = useNext(() => ladder.value);
+const reason = computed(() => {
+  if (next.value?.how === "planned") return "Your term has it for that day.";
+  if (next.value?.how === "late") return "It was planned and has not been given yet.";
+  return proposed.value?.id === next.value?.step ? whyNext.value : "You planned it.";
+});
+
+/** A teacher's word can change what is next, and who works with whom. */
+async function renewed(): Promise<void> {
+  await Promise.all([reload(), reloadLadder()]);
+}
 const next = computed(() => data.value?.next);
 const stack = computed(() => data.value?.stack);
 const rung = computed(() => next.value && facts.rung(next.value.step));
@@ -99,6 +118,15 @@ const numbered = computed(() => {
               </div>
             </div>
           </div>
+          <p class="reason mt-3 mb-0">{{ reason }}</p>
+          <WhyPanel
+            :key="next.step"
+            :class-id="classes.current.id"
+            :step="next.step"
+            :child-ids="[]"
+            :about="rung?.name ?? ''"
+            @said="renewed"
+          />
         </BCard>
         <BCard>
           <h2 class="mt-0">Groups</h2>
@@ -106,11 +134,20 @@ const numbered = computed(() => {
             <li v-for="(group, at) in groups" :key="at">
               <strong>{{ about(group) }}</strong>
               <span v-if="group.beside" class="quiet">, by themselves</span>
-              <span class="d-block quiet">{{ who(group) }}</span>
+              <span class="who d-block quiet">{{ who(group) }}</span>
+              <WhyPanel
+                v-if="group.step"
+                :key="`${group.step} ${group.child_ids.join()}`"
+                :class-id="classes.current.id"
+                :step="group.step"
+                :child-ids="group.child_ids"
+                :about="about(group)"
+                @said="renewed"
+              />
             </li>
           </ol>
           <RouterLink class="d-inline-block mt-2" :to="{ name: 'groups' }">
-            Move children, or see why
+            Move children between groups
           </RouterLink>
         </BCard>
       </div>

@@ -13,9 +13,11 @@ module Vantick
         # @param by_child [Hash{Object => Array<Standing::Asked>}] oldest first; a key is any name for a child
         # @param today [Integer] in the same count of days
         # @param lessons [Array<Course::Given>] that are known to have been given
-        def initialize(by_child, today:, lessons: [])
+        # @param said [Hash{Object => Array<Said>}] by child, what a teacher says it knows, or does not yet
+        def initialize(by_child, today:, lessons: [], said: {})
           @today = today
           @asked = by_child
+          @said = said
           @lessons = Course.lessons(by_child, lessons).freeze
           @by_child = by_child.transform_values { |asked| Standing.new(asked, today:, lessons: @lessons) }.freeze
         end
@@ -35,7 +37,9 @@ module Vantick
 
         # @param key [Object] of a child
         # @return [Step, nil] next for this child: the lowest not shown yet, at most one above the class's last or its next
-        def next_for(key) = by_child.fetch(key).next_step(limit:, tracing: tracings.fetch(key))
+        def next_for(key)
+          by_child.fetch(key).next_step(limit:, tracing: tracings.fetch(key), said: @said.fetch(key, []))
+        end
 
         # @param step [Step]
         # @return [Array<Step>] what a lesson on it goes over first: at most three that many are shaky on
@@ -87,7 +91,7 @@ module Vantick
         # @return [Hash{Object => Tracing}] by child, where whole dials tell of their parts as well, and what nearly all have shown
         #   counts as known for those who did: one rule for what is next for the class, for its term and for its groups
         def tracings
-          @tracings ||= @asked.to_h { |key, asked| [key, traced(asked, by_child.fetch(key))] }.freeze
+          @tracings ||= @asked.to_h { |key, asked| [key, traced(key, asked, by_child.fetch(key))] }.freeze
         end
 
         # @return [Term::Learning] how likely a lesson makes its step known in this class
@@ -102,9 +106,11 @@ module Vantick
 
         private
 
-        def traced(asked, standing)
+        def traced(key, asked, standing)
+          said = @said.fetch(key, [])
           shown = (standing.shown & shown_by_nearly_all).to_h { |step| [step, standing.shown_on(step)] }
-          Tracing.new(asked, lessons:, today: @today, parts: true).with_shown(shown)
+          shown = shown.reject { |step, day| said.any? { |one| one.step == step && !one.known && one.day >= day } }
+          Tracing.new(asked, lessons:, today: @today, parts: true, said:).with_shown(shown)
         end
 
         # Of the children who have answered anything: who has just come holds nobody up.

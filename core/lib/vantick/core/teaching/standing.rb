@@ -67,11 +67,13 @@ module Vantick
 
         # @param limit [Step, nil] the highest that is proposed: one above the class
         # @param tracing [Tracing] by which a step is passed over all of whose parts were shown
+        # @param said [Array<Said>] what a teacher says, for as long as no answers speak against it
         # @return [Step, nil] the lowest that was not shown yet; nothing at the top of the ladder
-        def next_step(limit: nil, tracing: self.tracing)
-          found = (Step.with_times - shown).find { |step| !known_by_parts?(step, tracing) }
+        def next_step(limit: nil, tracing: self.tracing, said: [])
           ladder = Step.with_times
-          found && limit && ladder.index(found) > ladder.index(limit) ? limit : found
+          left = (ladder - shown - Said.passed(said, tracing)).reject { |step| known_by_parts?(step, tracing) }
+          left |= Said.doubted(said, tracing)
+          [left.min_by { |step| ladder.index(step) }, limit].compact.min_by { |step| ladder.index(step) } if left.any?
         end
 
         # @return [Array<Step>] secure, and by now perhaps lost

@@ -13,15 +13,16 @@ module Vantick
         # @param answers [Array<Standing::Asked>] at first try, oldest first
         # @param lessons [Array<Course::Given>] oldest first
         # @param today [Integer] in the same count of days
+        # @param said [Array<Said>] what a teacher says of the child: worth as many answers as the scheme says
         # @param parts [Boolean] whether whole dials tell of the hour hand and of the numerals as well: for a class, of which many were
         #   never asked these alone
-        def initialize(answers, lessons: [], today: nil, parts: false)
+        def initialize(answers, lessons: [], today: nil, parts: false, said: [])
           @parts = parts
           @known = KindsOfTime.all.to_h { |kind| [kind, ROW[:begin]] }
           @days = {}
           @seen = {}
           @asked = {}
-          happened(answers, lessons).each { |one| one.is_a?(Course::Given) ? taught(one) : answered(one) }
+          happened(answers, lessons, said).each { |one| follow(one) }
           @today = today || @days.values.max
           fade_all(today) if today
           freeze
@@ -106,9 +107,17 @@ module Vantick
           @seen[kind] = [day, @known[kind]]
         end
 
-        # In order; on one day the answers come after nothing that was not taught before it.
-        def happened(answers, lessons)
-          dated = answers.map { |one| [one.day, 0, one] } + lessons.map { |one| [one.day, 1, one] }
+        def follow(one)
+          case one
+          when Course::Given then taught(one)
+          when Said then told(one)
+          else answered(one)
+          end
+        end
+
+        # In order; on one day the answers come after nothing that was not taught before it, and a teacher says what is true after both.
+        def happened(answers, lessons, said)
+          dated = [answers, lessons, said].each_with_index.flat_map { |some, order| some.map { |one| [one.day, order, one] } }
           dated.sort_by.with_index { |(day, order, _), at| [day, order, at] }.map(&:last)
         end
 
@@ -129,9 +138,19 @@ module Vantick
           [*(:hour_hand if Standing.hour_right?(marked)), *(:fives_facts if fives)]
         end
 
+        def told(said)
+          said.steps.flat_map { |step| KindsOfTime.of_step(step) }.uniq.each do |kind|
+            ROW[:said].times { believe(kind, said.known, said.day) }
+          end
+        end
+
         def learned(kind, read_right, day)
-          fade(kind, day)
           @asked[kind] = true
+          believe(kind, read_right, day)
+        end
+
+        def believe(kind, read_right, day)
+          fade(kind, day)
           known = @known[kind]
           right, wrong = read_right ? [1 - ROW[:slip], ROW[:guess]] : [ROW[:slip], 1 - ROW[:guess]]
           @known[kind] = known * right / ((known * right) + ((1 - known) * wrong))

@@ -15,8 +15,9 @@ module Vantick
         def self.of(school_class, store, today:)
           answers = store.answers.of_class(school_class[:id])
           lessons = lessons(store, school_class[:id])
-          made_of = [answers, lessons, today, school_class.slice(:children, :conventions)]
-          KEPT.of([store.object_id, school_class[:id]], made_of) { made(school_class, answers, lessons, today) }
+          said = said(store, school_class.children)
+          made_of = [answers, lessons, today, said, school_class.slice(:children, :conventions)]
+          KEPT.of([store.object_id, school_class[:id]], made_of) { made(school_class, answers, lessons, today, said) }
         end
 
         # What all that is said of a class depends on; it costs hardly anything to ask.
@@ -27,6 +28,7 @@ module Vantick
           answers = store.db[:answers].where(child_id: ids)
           rulings = store.db[:overrules].where(answer_id: answers.select(:id)).max(:id)
           known = [kind, school_class.id, ids, school_class.conventions, today, answers.count, answers.max(:id), rulings,
+                   store.said.mark(ids),
                    lessons(store, school_class.id).map { |lesson| [lesson.step.id, lesson.day] }]
           Digest::SHA256.hexdigest(known.inspect)
         end
@@ -37,16 +39,27 @@ module Vantick
         # @return [Core::Teaching::ClassStanding]
         def self.of_child(child, school_class, store, today:)
           alone = school_class.with(children: [child.slice(:id, :name).freeze].freeze)
-          made(alone, store.answers.of_child(child.id), lessons(store, school_class.id), today)
+          made(alone, store.answers.of_child(child.id), lessons(store, school_class.id), today, said(store, alone.children))
         end
 
-        def self.made(school_class, answers, lessons, today)
+        # @return [Hash{Integer => Array<Core::Teaching::Said>}] by child
+        def self.said(store, children)
+          store.said.of(children.map { |child| child[:id] }).transform_values do |some|
+            some.map do |one|
+              step = Core::Teaching::Step.find(one[:step])
+              Core::Teaching::Said.new(step:, known: one[:known], day: SchoolDay.jd(one[:said_at]))
+            end
+          end
+        end
+        private_class_method :said
+
+        def self.made(school_class, answers, lessons, today, said)
           conventions = school_class.wording
           by_child = answers.group_by { |answer| answer[:child_id] }
           answered = school_class[:children].to_h do |child|
             [child[:id], by_child.fetch(child[:id], []).map { |answer| asked(answer, conventions) }]
           end
-          Core::Teaching::ClassStanding.new(answered, today:, lessons:)
+          Core::Teaching::ClassStanding.new(answered, today:, lessons:, said:)
         end
         private_class_method :made
 

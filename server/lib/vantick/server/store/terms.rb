@@ -77,11 +77,13 @@ module Vantick
           end
         end
 
-        # @return [String] what tells whether more is known of a class than before: its last answer, its children, its lessons
+        # @return [String] what tells whether more is known of a class than before: its last answer, its children, its lessons, what a
+        #   teacher said
         def known_of(class_id)
           children = @db[:children].where(class_id:)
           last = @db[:answers].where(child_id: children.select(:id)).max(:id)
-          [last, children.where(left_at: nil).count, @db[:lessons].where(class_id:).exclude(given_at: nil).count].join("/")
+          [last, children.where(left_at: nil).count, @db[:lessons].where(class_id:).exclude(given_at: nil).count,
+           *Said.new(@db).mark(children.select_map(:id)).then { |mark| mark if mark.first.positive? }].join("/")
         end
 
         # Lessons that were planned for days that are over, and of which nobody said that they fell out.

@@ -1,0 +1,57 @@
+# frozen_string_literal: true
+
+module Vantick
+  module Server
+    module Classes
+      # The answers behind a proposal, child by child, and what a teacher knows better.
+      class Behind < Resource
+        # Answers of each child that are shown, the last ones.
+        SHOWN = 4
+
+        get "/api/classes/:class_id/behind" do
+          answer_json(told(input[:step], input.fetch(:child_ids, []).map(&:to_i)))
+        end
+
+        post "/api/classes/:class_id/said" do
+          step = Core::Teaching::Step.find(sent[:step]).id.to_s
+          store.said.say(children(sent[:child_ids]).map { |child| child[:id] }, step, sent[:known], now)
+          answer_json(told(step, sent[:child_ids]))
+        end
+
+        private
+
+        def school_class = @school_class ||= store.classes.find(input[:class_id])
+
+        # @param wanted [Array<Integer>] none for all of the class
+        def children(wanted)
+          found = wanted.empty? ? school_class.children : school_class.children.select { |child| wanted.include?(child[:id]) }
+          unfit("One of these children is not in the class: load the page anew.", :child_ids) if found.length < wanted.uniq.length
+          found
+        end
+
+        def told(step_id, wanted)
+          step = Core::Teaching::Step.find(step_id)
+          mine = children(wanted)
+          answers = store.answers.of_class(school_class.id).group_by { |answer| answer[:child_id] }
+          said = store.said.of(mine.map { |child| child[:id] })
+          { step: step.id, children: mine.map { |child| child(child, step, answers.fetch(child[:id], []), said.fetch(child[:id], [])) } }
+        end
+
+        def child(child, step, answers, said)
+          word = said.find { |one| one[:step] == step.id.to_s }
+          about = answers.select { |answer| about?(Core::Teaching::Step.find(answer[:step]), step) }
+          { child_id: child[:id], name: child[:name], answers: about.last(SHOWN).map { |answer| answer(answer) },
+            said: word&.slice(:known, :said_at) }
+        end
+
+        # Of the step itself, and of harder ones that cannot be read without it.
+        def about?(asked, step) = asked == step || asked.covers?(step)
+
+        def answer(answer)
+          { **answer.to_h.slice(:time, :verdict), said: answer[:read_as].empty? ? answer[:answer] : answer[:read_as],
+            right: Core::Marking::Marked.right?(answer[:verdict], school_class.wording), at: answer[:answered_at] }
+        end
+      end
+    end
+  end
+end

@@ -1,0 +1,97 @@
+<script setup lang="ts">
+import { computed, ref } from "vue";
+import { readBehind, saySo, useAsked, useDoing, useFacts } from "@/api";
+import { DialFace } from "@/dial";
+import { VerdictMark, VERDICTS } from "@/told";
+import { moment } from "@/words";
+
+/** Why a step is proposed: the answers behind it, child by child, and what the teacher knows better. */
+const props = defineProps<{ classId: number; step: string; childIds: number[]; about: string }>();
+const emit = defineEmits<{ said: [] }>();
+
+const facts = useFacts();
+const open = ref(false);
+const { data, trouble, reload } = useAsked(
+  "behind",
+  () => open.value && [props.classId, props.step, props.childIds],
+  readBehind,
+);
+const { busy, trouble: refused, doing } = useDoing();
+const children = computed(() => data.value?.children ?? []);
+const answered = computed(() => children.value.filter((child) => child.answers.length));
+const never = computed(() => children.value.filter((child) => !child.answers.length));
+/** What was said of all of them alike. */
+const said = computed(() => {
+  const words = children.value.map((child) => child.said);
+  const first = words[0];
+  return first && words.every((word) => word?.known === first.known) ? first : null;
+});
+
+const say = (known: boolean | null): Promise<boolean> =>
+  doing(async () => {
+    await saySo(props.classId, props.step, props.childIds, known);
+    await reload();
+    emit("said");
+  });
+</script>
+
+<template>
+  <details class="why mt-1" @toggle="open = ($event.target as HTMLDetailsElement).open">
+    <summary>
+      Why?
+      <span class="visually-hidden">{{ about }}</span>
+    </summary>
+    <p v-if="trouble || refused" role="alert" class="field-error">{{ trouble || refused }}</p>
+    <p v-else-if="!data" class="quiet m-0" aria-live="polite">Looking at the answers…</p>
+    <div v-else class="d-grid gap-2 mt-2">
+      <ul v-if="answered.length" class="list-none m-0 p-0 d-grid gap-1">
+        <li v-for="child in answered" :key="child.child_id" class="d-flex flex-wrap align-items-center gap-2">
+          <RouterLink class="name" :to="{ name: 'child', params: { child: child.child_id } }">
+            {{ child.name }}
+          </RouterLink>
+          <span
+            v-for="(one, at) in child.answers"
+            :key="at"
+            class="d-inline-flex align-items-center gap-1"
+            :title="`${moment(one.at)}: ${one.said}`"
+          >
+            <DialFace class="clock" :facts="facts.of(one.time)" detail="small" />
+            <VerdictMark :verdict="one.right ? 'right' : one.verdict" quiet />
+            <span v-if="!one.right" class="fs-85">{{ one.said || VERDICTS[one.verdict].word }}</span>
+          </span>
+        </li>
+      </ul>
+      <p v-if="never.length" class="quiet m-0">
+        Not asked yet: {{ never.map((child) => child.name).join(", ") }}.
+      </p>
+      <div class="d-flex flex-wrap align-items-center gap-2">
+        <template v-if="said">
+          <span role="status">
+            You said {{ moment(said.said_at) }}: {{ said.known ? "they know this" : "not yet" }}.
+          </span>
+          <BButton variant="link" size="sm" :disabled="busy" @click="say(null)">
+            <i class="bi bi-arrow-counterclockwise" aria-hidden="true"></i>
+            Undo
+          </BButton>
+        </template>
+        <template v-else>
+          <BButton variant="outline-primary" size="sm" :disabled="busy" @click="say(true)">
+            They know this
+          </BButton>
+          <BButton variant="outline-primary" size="sm" :disabled="busy" @click="say(false)">Not yet</BButton>
+          <span class="quiet fs-90">It counts as much as four answers.</span>
+        </template>
+      </div>
+    </div>
+  </details>
+</template>
+
+<style scoped>
+.name {
+  min-width: 6rem;
+}
+
+.clock {
+  width: 2rem;
+}
+</style>
