@@ -52,16 +52,24 @@ async function add(): Promise<void> {
       <p class="quiet" role="status">{{ done }}</p>
     </div>
     <div class="columns d-grid">
-      <form novalidate @submit.prevent="change">
-        <h2 class="mb-06">Change the password</h2>
-        <FieldGroup id="now" v-slot="{ state }" label="Present password" :wrong="own.wrong('password')">
-          <BFormInput id="now" v-model="now" :state="state" type="password" autocomplete="current-password" />
-        </FieldGroup>
-        <FieldGroup id="next" v-slot="{ state }" label="New password" :wrong="own.wrong('new_password')">
-          <BFormInput id="next" v-model="next" :state="state" type="password" autocomplete="new-password" />
-        </FieldGroup>
-        <BButton type="submit" variant="primary" :disabled="busy || !now || !next">Change it</BButton>
-      </form>
+      <details>
+        <summary><h2 class="d-inline">Change the password</h2></summary>
+        <form class="mt-3" novalidate @submit.prevent="change">
+          <FieldGroup id="now" v-slot="{ state }" label="Present password" :wrong="own.wrong('password')">
+            <BFormInput
+              id="now"
+              v-model="now"
+              :state="state"
+              type="password"
+              autocomplete="current-password"
+            />
+          </FieldGroup>
+          <FieldGroup id="next" v-slot="{ state }" label="New password" :wrong="own.wrong('new_password')">
+            <BFormInput id="next" v-model="next" :state="state" type="password" autocomplete="new-password" />
+          </FieldGroup>
+          <BButton type="submit" variant="primary" :disabled="busy || !now || !next">Change it</BButton>
+        </form>
+      </details>
       <section>
         <h2 class="mb-06">Signing out</h2>
         <p>After four hours without use you are signed out.</p>
@@ -76,40 +84,42 @@ async function add(): Promise<void> {
           first.
         </p>
       </section>
-      <form novalidate @submit.prevent="add">
-        <h2 class="mb-06">An account for a colleague</h2>
-        <p>They have classes of their own; neither of you sees the other's, unless it is shared.</p>
-        <FieldGroup id="colleague" v-slot="{ state }" label="Name" :wrong="other.wrong('name')">
-          <BFormInput
-            id="colleague"
-            v-model="colleague.name"
-            :state="state"
-            autocomplete="off"
-            maxlength="40"
-          />
-        </FieldGroup>
-        <FieldGroup
-          id="colleague-password"
-          v-slot="{ state }"
-          label="Password to begin with"
-          :wrong="other.wrong('password')"
-        >
-          <BFormInput
+      <details>
+        <summary><h2 class="d-inline">An account for a colleague</h2></summary>
+        <form class="mt-3" novalidate @submit.prevent="add">
+          <p>They have classes of their own; neither of you sees the other's, unless it is shared.</p>
+          <FieldGroup id="colleague" v-slot="{ state }" label="Name" :wrong="other.wrong('name')">
+            <BFormInput
+              id="colleague"
+              v-model="colleague.name"
+              :state="state"
+              autocomplete="off"
+              maxlength="40"
+            />
+          </FieldGroup>
+          <FieldGroup
             id="colleague-password"
-            v-model="colleague.password"
-            :state="state"
-            type="password"
-            autocomplete="new-password"
-          />
-        </FieldGroup>
-        <BButton
-          type="submit"
-          variant="primary"
-          :disabled="busy || !colleague.name.trim() || !colleague.password"
-        >
-          Make it
-        </BButton>
-      </form>
+            v-slot="{ state }"
+            label="Password to begin with"
+            :wrong="other.wrong('password')"
+          >
+            <BFormInput
+              id="colleague-password"
+              v-model="colleague.password"
+              :state="state"
+              type="password"
+              autocomplete="new-password"
+            />
+          </FieldGroup>
+          <BButton
+            type="submit"
+            variant="primary"
+            :disabled="busy || !colleague.name.trim() || !colleague.password"
+          >
+            Make it
+          </BButton>
+        </form>
+      </details>
       <SchoolAccounts
         v-if="school?.keeper"
         :accounts="school.accounts"

@@ -1,9 +1,9 @@
 <script setup lang="ts">
 import { computed } from "vue";
-import { listChecks, readLadder, useFacts, useAsked } from "@/api";
+import { listChecks, readLadder, readTomorrow, useFacts, useAsked } from "@/api";
 import { StepDial } from "@/dial";
 import { useClasses } from "@/school";
-import { NothingYet, STATES } from "@/told";
+import { aboutGroup, NothingYet, STATES } from "@/told";
 import { countedChildren } from "@/words";
 import ClassTabs from "./ClassTabs.vue";
 
@@ -15,6 +15,10 @@ const { data: ladder, trouble } = useAsked("ladder", ofClass, readLadder);
 const { data: last } = useAsked("last check", ofClass, (classId) =>
   listChecks(classId, { limit: 1, answered: true }),
 );
+const { data: tomorrow } = useAsked("tomorrow", ofClass, readTomorrow);
+/** What each needs comes first; the signs below say why. */
+const groups = computed(() => (tomorrow.value?.groups ?? []).filter((group) => group.child_ids.length));
+const names = computed(() => new Map(classes.current?.children.map((child) => [child.id, child.name])));
 /** Steps that somebody met; the others say nothing. */
 const steps = computed(
   () => ladder.value?.steps.filter((step) => step.not_met < (classes.current?.children.length ?? 0)) ?? [],
@@ -38,8 +42,91 @@ const shape = (state: string | undefined): (typeof STATES)[number] =>
   <div class="page by-steps">
     <div class="page-head">
       <h1>{{ classes.current?.name ?? "Class" }}</h1>
+      <div v-if="last?.checks[0]" class="actions">
+        <BButton variant="outline-primary" :to="{ name: 'class', params: { id: last.checks[0].id } }">
+          What the last check says
+        </BButton>
+      </div>
+    </div>
+    <ClassTabs />
+    <p v-if="trouble" role="alert" class="field-error">{{ trouble }}</p>
+    <NothingYet v-else-if="!classes.current" :to="{ name: 'new-class' }" does="Make one">
+      There is no class yet.
+    </NothingYet>
+    <NothingYet v-else-if="ladder && !steps.length" :to="{ name: 'new-check' }" does="Make a check">
+      No answers yet. The children stand here by steps as soon as there are some.
+    </NothingYet>
+    <template v-else-if="ladder">
+      <section v-if="groups.length" class="needs d-grid gap-3 mb-4 no-print" aria-labelledby="needs-head">
+        <h2 id="needs-head" class="eyebrow m-0">Who works on what next</h2>
+        <div v-for="(group, at) in groups" :key="at" class="d-flex gap-3 align-items-center">
+          <StepDial v-if="group.step" class="needs-dial" :step="group.step" />
+          <p class="m-0">
+            <strong>{{ aboutGroup(group, facts) }}</strong>
+            <span v-if="group.beside" class="quiet">, by themselves</span>
+            <span class="d-block quiet">{{ group.child_ids.map((id) => names.get(id)).join(", ") }}</span>
+          </p>
+        </div>
+      </section>
+      <div
+        class="wide position-relative overflow-x-auto"
+        tabindex="0"
+        role="region"
+        aria-label="Children by steps"
+      >
+        <BTableSimple>
+          <BThead>
+            <BTr>
+              <BTh scope="col">Child</BTh>
+              <BTh scope="col" class="next text-nowrap">Next</BTh>
+              <BTh v-for="step in steps" :key="step.id" scope="col" class="step">
+                <StepDial class="step-dial" :step="step.id" />
+                {{ facts.rung(step.id).name }}
+              </BTh>
+            </BTr>
+          </BThead>
+          <BTbody v-for="part in parts" :key="part.id">
+            <BTr class="part">
+              <BTh :colspan="steps.length + 2" scope="rowgroup">{{ part.title }}</BTh>
+            </BTr>
+            <BTr v-for="child in part.children" :key="child.child_id" class="child">
+              <BTh scope="row">
+                <RouterLink :to="{ name: 'child', params: { child: child.child_id } }">
+                  {{ classes.current.children.find((one) => one.id === child.child_id)?.name }}
+                </RouterLink>
+              </BTh>
+              <BTd class="next text-nowrap">
+                {{ child.next_step ? facts.rung(child.next_step).name : "" }}
+              </BTd>
+              <BTd
+                v-for="step in steps"
+                :key="step.id"
+                :class="{
+                  newly: child.newly_secure.includes(step.id),
+                }"
+              >
+                <i
+                  class="bi"
+                  :class="[shape(child.states[step.id]).icon, child.states[step.id]]"
+                  :title="shape(child.states[step.id]).word"
+                  aria-hidden="true"
+                ></i>
+                <span class="visually-hidden">{{ shape(child.states[step.id]).word }}</span>
+                <span v-if="child.newly_secure.includes(step.id)" class="new ms-1">new</span>
+                <i
+                  v-if="child.stumbles.includes(step.id)"
+                  class="bi bi-flag flag ms-1 fs-80 tone-misread"
+                  title="stumbles here"
+                  aria-hidden="true"
+                ></i>
+                <span v-if="child.stumbles.includes(step.id)" class="visually-hidden">, stumbles here</span>
+              </BTd>
+            </BTr>
+          </BTbody>
+        </BTableSimple>
+      </div>
       <ul
-        class="d-flex flex-wrap list-unstyled m-0 p-0 row-gap-02 column-gap-12"
+        class="d-flex flex-wrap list-unstyled mt-3 mb-0 p-0 quiet row-gap-02 column-gap-12"
         aria-label="What the shapes say"
       >
         <li v-for="state in STATES" :key="state.id">
@@ -55,79 +142,7 @@ const shape = (state: string | undefined): (typeof STATES)[number] =>
           this week
         </li>
       </ul>
-      <div v-if="last?.checks[0]" class="actions">
-        <BButton variant="outline-primary" :to="{ name: 'class', params: { id: last.checks[0].id } }">
-          What the last check says
-        </BButton>
-      </div>
-    </div>
-    <ClassTabs />
-    <p v-if="trouble" role="alert" class="field-error">{{ trouble }}</p>
-    <NothingYet v-else-if="!classes.current" :to="{ name: 'new-class' }" does="Make one">
-      There is no class yet.
-    </NothingYet>
-    <NothingYet v-else-if="ladder && !steps.length" :to="{ name: 'new-check' }" does="Make a check">
-      No answers yet. The children stand here by steps as soon as there are some.
-    </NothingYet>
-    <div
-      v-else-if="ladder"
-      class="wide position-relative overflow-x-auto"
-      tabindex="0"
-      role="region"
-      aria-label="Children by steps"
-    >
-      <BTableSimple>
-        <BThead>
-          <BTr>
-            <BTh scope="col">Child</BTh>
-            <BTh scope="col" class="next text-nowrap">Next</BTh>
-            <BTh v-for="step in steps" :key="step.id" scope="col" class="step">
-              <StepDial class="step-dial" :step="step.id" />
-              {{ facts.rung(step.id).name }}
-            </BTh>
-          </BTr>
-        </BThead>
-        <BTbody v-for="part in parts" :key="part.id">
-          <BTr class="part">
-            <BTh :colspan="steps.length + 2" scope="rowgroup">{{ part.title }}</BTh>
-          </BTr>
-          <BTr v-for="child in part.children" :key="child.child_id" class="child">
-            <BTh scope="row">
-              <RouterLink :to="{ name: 'child', params: { child: child.child_id } }">
-                {{ classes.current.children.find((one) => one.id === child.child_id)?.name }}
-              </RouterLink>
-            </BTh>
-            <BTd class="next text-nowrap">
-              {{ child.next_step ? facts.rung(child.next_step).name : "" }}
-            </BTd>
-            <BTd
-              v-for="step in steps"
-              :key="step.id"
-              :class="{
-                stumbles: child.stumbles.includes(step.id),
-                newly: child.newly_secure.includes(step.id),
-              }"
-            >
-              <i
-                class="bi"
-                :class="[shape(child.states[step.id]).icon, child.states[step.id]]"
-                :title="shape(child.states[step.id]).word"
-                aria-hidden="true"
-              ></i>
-              <span class="visually-hidden">{{ shape(child.states[step.id]).word }}</span>
-              <span v-if="child.newly_secure.includes(step.id)" class="new ms-1">new</span>
-              <i
-                v-if="child.stumbles.includes(step.id)"
-                class="bi bi-flag flag ms-1 fs-80 tone-misread"
-                title="stumbles here"
-                aria-hidden="true"
-              ></i>
-              <span v-if="child.stumbles.includes(step.id)" class="visually-hidden">, stumbles here</span>
-            </BTd>
-          </BTr>
-        </BTbody>
-      </BTableSimple>
-    </div>
+    </template>
     <p v-else class="quiet" aria-live="polite">Opening the class…</p>
   </div>
 </template>
@@ -165,6 +180,19 @@ thead th {
   font-size: 0.95rem;
   line-height: 1.2;
   vertical-align: bottom;
+}
+
+.needs-dial {
+  flex: none;
+  width: 3.2rem;
+}
+
+.needs {
+  grid-template-columns: repeat(auto-fit, minmax(min(100%, 17rem), 1fr));
+
+  h2 {
+    grid-column: 1 / -1;
+  }
 }
 
 .newly {
@@ -210,10 +238,6 @@ tbody th {
     padding: 0.15rem 0.25rem;
     font-size: 0.72rem;
   }
-}
-
-.stumbles {
-  background: var(--v-misread-tint);
 }
 
 .next {

@@ -13,7 +13,7 @@ import {
 } from "@/api";
 import { StepDial } from "@/dial";
 import { useClasses } from "@/school";
-import { NothingYet, printed, usePrinting } from "@/told";
+import { aboutGroup, NothingYet, printed, usePrinting } from "@/told";
 import { counted, dayWords, moment } from "@/words";
 import { useNext } from "./useNext";
 import { useNextLesson } from "./useNextLesson";
@@ -53,10 +53,6 @@ const groups = computed(() => (data.value?.groups ?? []).filter((group) => group
 const address = (of: NonNullable<Tomorrow["stack"]>): string =>
   printed(`/api/stacks/${of.id}/stack.pdf`, { sides: how.value.sides });
 
-const about = (group: Group): string => {
-  const step = group.step ? facts.rung(group.step).name : "all of the ladder done";
-  return group.misreadings[0] ? `${step}: ${facts.misreading(group.misreadings[0]).name}` : step;
-};
 const who = (group: Group): string => group.child_ids.map((id) => names.value.get(id)).join(", ");
 
 /** A window can be opened by a press alone: it is there before the pages are. */
@@ -132,7 +128,7 @@ const numbered = computed(() => {
           <h2 class="mt-0">Groups</h2>
           <ol class="groups d-grid gap-2 m-0">
             <li v-for="(group, at) in groups" :key="at">
-              <strong>{{ about(group) }}</strong>
+              <strong>{{ aboutGroup(group, facts) }}</strong>
               <span v-if="group.beside" class="quiet">, by themselves</span>
               <span class="who d-block quiet">{{ who(group) }}</span>
               <WhyPanel
@@ -141,7 +137,7 @@ const numbered = computed(() => {
                 :class-id="classes.current.id"
                 :step="group.step"
                 :child-ids="group.child_ids"
-                :about="about(group)"
+                :about="aboutGroup(group, facts)"
                 @said="renewed"
               />
             </li>

@@ -44,26 +44,6 @@ const say = (known: boolean | null): Promise<boolean> =>
     <p v-if="trouble || refused" role="alert" class="field-error">{{ trouble || refused }}</p>
     <p v-else-if="!data" class="quiet m-0" aria-live="polite">Looking at the answers…</p>
     <div v-else class="d-grid gap-2 mt-2">
-      <ul v-if="answered.length" class="list-none m-0 p-0 d-grid gap-1">
-        <li v-for="child in answered" :key="child.child_id" class="d-flex flex-wrap align-items-center gap-2">
-          <RouterLink class="name" :to="{ name: 'child', params: { child: child.child_id } }">
-            {{ child.name }}
-          </RouterLink>
-          <span
-            v-for="(one, at) in child.answers"
-            :key="at"
-            class="d-inline-flex align-items-center gap-1"
-            :title="`${moment(one.at)}: ${one.said}`"
-          >
-            <DialFace class="clock" :facts="facts.of(one.time)" detail="small" />
-            <VerdictMark :verdict="one.right ? 'right' : one.verdict" quiet />
-            <span v-if="!one.right" class="fs-85">{{ one.said || VERDICTS[one.verdict].word }}</span>
-          </span>
-        </li>
-      </ul>
-      <p v-if="never.length" class="quiet m-0">
-        Not asked yet: {{ never.map((child) => child.name).join(", ") }}.
-      </p>
       <div class="d-flex flex-wrap align-items-center gap-2">
         <template v-if="said">
           <span role="status">
@@ -82,13 +62,35 @@ const say = (known: boolean | null): Promise<boolean> =>
           <span class="quiet fs-90">It counts as much as four answers.</span>
         </template>
       </div>
+      <ul v-if="answered.length" class="list-none m-0 p-0 d-grid gap-1">
+        <li v-for="child in answered" :key="child.child_id" class="d-grid gap-2">
+          <RouterLink class="name" :to="{ name: 'child', params: { child: child.child_id } }">
+            {{ child.name }}
+          </RouterLink>
+          <span class="d-flex flex-wrap gap-2">
+            <span
+              v-for="(one, at) in child.answers"
+              :key="at"
+              class="d-inline-flex align-items-center gap-1"
+              :title="`${moment(one.at)}: ${one.said}`"
+            >
+              <DialFace class="clock" :facts="facts.of(one.time)" detail="small" />
+              <VerdictMark :verdict="one.right ? 'right' : one.verdict" quiet />
+              <span v-if="!one.right" class="fs-85">{{ one.said || VERDICTS[one.verdict].word }}</span>
+            </span>
+          </span>
+        </li>
+      </ul>
+      <p v-if="never.length" class="quiet m-0">
+        Not asked yet: {{ never.map((child) => child.name).join(", ") }}.
+      </p>
     </div>
   </details>
 </template>
 
 <style scoped>
-.name {
-  min-width: 6rem;
+li {
+  grid-template-columns: 6rem minmax(0, 1fr);
 }
 
 .clock {

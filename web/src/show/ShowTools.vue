@@ -8,7 +8,8 @@ const print = (): void => window.print();
 
 <template>
   <div
-    class="tools flats d-grid pt-2 row-gap-015 column-gap-1 border-top"
+    class="tools flats pt-2 row-gap-015 column-gap-1 border-top"
+    :class="board ? 'd-flex flex-wrap' : 'd-grid'"
     role="toolbar"
     aria-label="The dial"
   >

@@ -222,6 +222,12 @@ useEventListener("keydown", (event: KeyboardEvent) => {
 /* The dial fills the projector; what is not for the children fades to one edge. */
 .board {
   --words: 1;
+
+  /* Where there is room they are larger from the start. */
+  @media (min-width: 100rem) and (min-height: 56rem) {
+    --words: 1.2;
+  }
+
   position: fixed;
   inset: 0;
   z-index: 40;

@@ -7,6 +7,7 @@ export { default as WhichOnes } from "./WhichOnes.vue";
 export { default as WhatTheyTell } from "./WhatTheyTell.vue";
 export { countsInWords, STATES } from "./states";
 export { SLIPS, VERDICTS } from "./verdicts";
+export { aboutGroup } from "./groups";
 export { NO_ANSWERS, seem } from "./wording";
 export { useJustRemoved } from "./removed";
 export { erasureWords, sinceToday } from "./erasures";
