@@ -120,6 +120,7 @@ RSpec.describe Vantick::Server::Check::Checks do
       post("/api/classes/#{school_class['id']}/children", { names: ["Dara"] })
       slips = -> { get("/api/checks/#{check['id']}/findings").body["children"].to_h { |child| child.values_at("name", "slip") } }
       expect(slips.call).to eq("Ana" => "answered", "Bo" => "empty", "Cem" => "none", "Dara" => "not_here_then")
+      expect(get("/api/classes/#{school_class['id']}/checks").body["checks"].first).to include("children" => 3)
       dara = get("/api/checks/#{check['id']}").body["children"].last
       answer(check, dara, check["items"].first, "-")
       expect(slips.call).to include("Dara" => "empty")

@@ -96,7 +96,10 @@ const clocks = computed(() => {
     <section v-if="checks?.length" class="checks d-grid gap-075 mt-20">
       <h2 class="eyebrow">The last check</h2>
       <CheckCard v-for="check in checks" :key="check.id" :check="check" heading="h3" />
-      <RouterLink :to="{ name: 'checks' }">All checks</RouterLink>
+      <p class="d-flex flex-wrap gap-3 m-0">
+        <RouterLink :to="{ name: 'new-check' }">New check</RouterLink>
+        <RouterLink :to="{ name: 'checks' }">All checks</RouterLink>
+      </p>
     </section>
     <p v-if="classes.current?.made_up" class="quiet made-up mt-4 mb-0 fs-90">
       {{ classes.current.school }} and everyone in it are made up.

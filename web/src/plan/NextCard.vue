@@ -6,7 +6,7 @@ import { useClasses } from "@/school";
 import { useNext } from "./useNext";
 
 /** The step that is proposed for the class, with the reason, and the lesson it would be. */
-const props = defineProps<{ ladder: Ladder; busy: boolean }>();
+const props = defineProps<{ ladder: Ladder; busy: boolean; beside?: boolean }>();
 const minutes = defineModel<number>("minutes", { required: true });
 const day = defineModel<string>("day", { required: true });
 defineEmits<{ plan: [] }>();
@@ -21,7 +21,9 @@ const below = computed(() => (rung.value?.builds_on ?? []).map((id) => facts.run
   <BCard class="next">
     <StepDial v-if="rung" class="next-dial" :step="rung.id" detail="full" />
     <div>
-      <p class="eyebrow">Next for {{ classes.current?.name }}</p>
+      <p class="eyebrow">
+        {{ beside ? "One more, as the answers propose" : `Next for ${classes.current?.name}` }}
+      </p>
       <h1>{{ rung?.name ?? "The top of the ladder" }}</h1>
       <p class="reason fs-110 my-02">{{ reason }}</p>
       <p v-if="names.length" class="quiet names m-0">{{ names.join(", ") }}</p>

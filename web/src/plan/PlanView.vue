@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { ref, watch } from "vue";
+import { computed, ref, watch } from "vue";
 import { useRouter } from "vue-router";
 import {
   copyLesson,
@@ -7,6 +7,7 @@ import {
   newSeed,
   planLesson,
   readLadder,
+  readTomorrow,
   removeLesson,
   type LessonSummary,
   useAsked,
@@ -16,6 +17,7 @@ import { useClasses } from "@/school";
 import LadderGrid from "./LadderGrid.vue";
 import LessonList from "./LessonList.vue";
 import NextCard from "./NextCard.vue";
+import NextLine from "./NextLine.vue";
 import RungDetail from "./RungDetail.vue";
 import TermLine from "./term/TermLine.vue";
 import { NothingYet, RemovedLately, useJustRemoved, WhichOnes } from "@/told";
@@ -28,6 +30,9 @@ const router = useRouter();
 const classes = useClasses();
 const ofClass = (): [number] | null => classes.current && [classes.current.id];
 const { data: ladder, trouble } = useAsked("ladder", ofClass, readLadder);
+const { data: tomorrow } = useAsked("tomorrow", ofClass, readTomorrow);
+/** A lesson is planned already: what the answers propose stands beside it. */
+const settled = computed(() => ["made", "late", "planned"].includes(tomorrow.value?.next?.how ?? ""));
 const step = ref("");
 const month = ref("");
 const MANY = 5;
@@ -80,6 +85,7 @@ const remove = (lesson: LessonSummary): Promise<boolean> =>
       A lesson is planned for a class.
     </NothingYet>
     <template v-else-if="ladder">
+      <NextLine v-if="tomorrow?.next && settled" :next="tomorrow.next" class="mb-1" />
       <TermLine class="mb-3" />
       <div class="abreast d-grid gap-4 align-items-start">
         <div class="d-grid gap-4">
@@ -88,6 +94,7 @@ const remove = (lesson: LessonSummary): Promise<boolean> =>
             v-model:day="day"
             :ladder="ladder"
             :busy="busy"
+            :beside="settled"
             @plan="plan(ladder.next.step)"
           />
           <section aria-labelledby="ladder-head">

@@ -13,7 +13,12 @@ module Vantick
           found = store.checks.all(input[:class_id], limit: limit + 1, **input.slice(:before, :step, :month, :answered))
           checks = found.first(limit)
           standing = store.answers.standing(checks.map { |check| check[:id] })
-          summaries = checks.map { |check| Views::CheckView.summary(check, children, standing.fetch(check[:id], [])) }
+          joined = store.register.joined_later(input[:class_id])
+          summaries = checks.map do |check|
+            answers = standing.fetch(check[:id], [])
+            here = children.reject { |child| Store::Register.not_here_then?(joined[child[:id]], answers, child[:id]) }
+            Views::CheckView.summary(check, here, answers)
+          end
           answer_json({ checks: summaries, more: found.length > limit })
         end
 
@@ -42,8 +47,10 @@ module Vantick
 
         get "/api/checks/:check_id/findings" do
           check = store.checks.find(input[:check_id])
-          later = store.register.not_here_then(check[:class_id], check[:id])
-          answer_json(Views::CheckView.findings(check, store.classes.find(check[:class_id]), standing(check), later))
+          answers = standing(check)
+          joined = store.register.joined_later(check[:class_id])
+          later = joined.keys.select { |id| Store::Register.not_here_then?(joined[id], answers, id) }
+          answer_json(Views::CheckView.findings(check, store.classes.find(check[:class_id]), answers, later))
         end
 
         private

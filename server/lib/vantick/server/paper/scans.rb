@@ -132,8 +132,9 @@ module Vantick
 
         # Children of the checks whose paper is not here.
         def missing(scan, read)
-          names = store.classes.children(scan.class_id).to_h { |child| child.values_at(:id, :name) }
-          read.empty? ? [] : names.except(*read.map(&:child_id)).values
+          children = store.classes.children(scan.class_id)
+          asked = read.map(&:check_id).uniq.flat_map { |id| Views::CheckView.asked(store.checks.find(id), children, []) }.uniq
+          asked.reject { |child| read.map(&:child_id).include?(child[:id]) }.map { |child| child[:name] }
         end
       end
     end

@@ -60,12 +60,17 @@ module Vantick
           rows.to_h { |row| [Core::Wording::ChildNames.folded(row[:name]), row] }
         end
 
-        # Children who came into the class after it had answered a check, and have no answers to it: they were not here then.
-        # @return [Array<Integer>] their ids; nobody while a check has no answers
-        def not_here_then(class_id, check_id)
-          given = @db[:answers].join(:items, id: :item_id).where(check_id:)
-          last = given.max(:answered_at) or return []
-          @db[:children].where(class_id:).where { joined_at > last }.exclude(id: given.select(Sequel[:answers][:child_id])).select_map(:id)
+        # @return [Hash{Integer => String}] by child when it came, of those who came after the class was made
+        def joined_later(class_id) = @db[:children].where(class_id:).exclude(joined_at: nil).select_hash(:id, :joined_at)
+
+        # A child who came after the others had answered a check, and has no answers to it, was not here then.
+        # @param joined_at [String, nil]
+        # @param answers [Array<Hash>] that stand to the check; while there are none nobody has come too late
+        # @return [Boolean]
+        def self.not_here_then?(joined_at, answers, child_id)
+          return false if joined_at.nil? || answers.empty?
+
+          answers.none? { |answer| answer[:child_id] == child_id } && answers.map { |answer| answer[:answered_at] }.max < joined_at
         end
 
         # @return [Array<Hash>] all children of a class, those who left as well

@@ -14,12 +14,24 @@ module Vantick
               chances: choice.chances }
           end
 
+          # Those for whom it was made, and whoever answered it all the same: a sheet for a group is nobody else's to hand in.
           # @param check [Hash] as kept, with its items
-          # @param children [Array<Hash>]
+          # @param children [Array<Hash>] of the class
+          # @param answers [Array<Hash>] those that stand
+          # @return [Array<Hash>]
+          def asked(check, children, answers)
+            own = check[:items].map { |item| item[:child_id] }
+            ids = check[:sheet][:child_ids] || (own if own.any? && own.all?) or return children
+            ids |= answers.map { |answer| answer[:child_id] }
+            children.select { |child| ids.include?(child[:id]) }
+          end
+
+          # @param check [Hash] as kept, with its items
+          # @param children [Array<Hash>] of the class, without those who were not here then
           # @param answers [Array<Hash>] those that stand
           def summary(check, children, answers)
             given = answers.reject { |answer| answer[:verdict] == "blank" }
-            { **about(check), items: items_of_one(check), children: children.length, answers: given.length,
+            { **about(check), items: items_of_one(check), children: asked(check, children, answers).length, answers: given.length,
               answered: given.map { |answer| answer[:child_id] }.uniq.length,
               unreadable: given.count { |answer| answer[:verdict] == "unreadable" } }
           end
@@ -28,7 +40,7 @@ module Vantick
             task = Core::Marking::Task.find(check[:task])
             step = Core::Teaching::Step.find(check[:step])
             conventions = school_class.wording
-            { **about(check), children: school_class[:children], letters: letters(check),
+            { **about(check), children: asked(check, school_class[:children], answers), letters: letters(check),
               answers: answers.map { |one| answer(one, conventions) }, choice: check_choice(check, step, task),
               items: numbered(check[:items]).map { |item, at| { **item(item, conventions), options: options(item, conventions, at) } } }
           end
@@ -51,7 +63,7 @@ module Vantick
 
           # @param later [Array<Integer>] children who were not here then
           def findings(check, school_class, answers, later)
-            children = school_class[:children]
+            children = asked(check, school_class[:children], answers)
             by_child = marked_by_child(check, school_class, answers)
             evidence = Core::Judging::ClassEvidence.new(by_child)
             step = Core::Teaching::Step.find(check[:step])
