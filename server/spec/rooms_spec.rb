@@ -8,7 +8,9 @@ RSpec.describe "The rooms" do
   features = %w[Plan Show Sheets Paper Check Classes Desk Desks Account].freeze
   may = { "Http" => [], "Store" => [], "Documents" => [], "Formats" => %w[Documents Outside], "Outside" => [],
           "Work" => %w[Store Pages Outside], "Access" => %w[Http Store], "Views" => %w[Store], "Pages" => %w[Store Documents Views Outside],
-          **features.to_h { |feature| [feature, shared] } }.freeze
+          **features.to_h { |feature| [feature, shared] },
+          # A day's stack is made of what these three make.
+          "Tomorrow" => [*shared, "Plan", "Sheets", "Classes"] }.freeze
   names = { "class" => "Classes" }
 
   # Constants are read from the code alone, not from what is said of it.

@@ -193,6 +193,7 @@ RSpec.describe "The children's desk" do
     school = school_class(%w[Anneke Bram Celyn])
     store.checks.add(class_id: school[:id], step: "quarters", task: "dial_to_digital", times: %w[7:45], made_at: now)
     visit "/check"
+    click_button "More", exact: false
     click_link "To the desks"
     expect(page).to have_checked_field("An exit check", visible: :all)
     choose "Choose…"
@@ -203,6 +204,7 @@ RSpec.describe "The children's desk" do
     browser.action.send_keys("b").perform
     expect(page).to have_css(".board", text: store.db[:desks].get(:code))
     visit "/check"
+    click_button "More", exact: false
     expect(page).to have_link("At the desks")
     visit "/desks/new"
     click_link "Go there"

@@ -111,6 +111,7 @@ RSpec.describe "Who gets in" do
   it "says why a session has ended, and leads back to where one was, with what was typed", :demo do
     visit "/class/new"
     fill_in "Children, one on each line", with: "Ana\nBo"
+    expect(page).to have_text("2 children: Ana · Bo")
     browser.manage.delete_all_cookies
     click_link "Plan"
     expect(page).to have_css("[role=status]", text: "Your session has ended")

@@ -86,6 +86,7 @@ RSpec.describe "Typing answers in" do
     ask_as_teacher("/api/checks/1/answers", id: SecureRandom.uuid, item_id:, child_id:, answer: "half past three")
     visit "/check"
     expect(page).to have_css("article", text: "1 of 2 typed in")
+    click_button "More", exact: false
     click_button "Remove"
     expect(page).to have_no_css("article").and have_css("[role='status']", text: "with 1 answer")
     visit "/check/1"

@@ -30,13 +30,14 @@ module Vantick
 
     # What is no JSON, and what never changes or a whole class waits for at once: not for the contract's check of responses.
     FILES = lambda do
-      [Desk::Tasks, Show::Facts, Sheets::Papers, Paper::Pictures, Account::Copies, Classes::Results, Check::Package, Plan::Calendar]
+      [Desk::Tasks, Show::Facts, Sheets::Papers, Paper::Pictures, Account::Copies, Classes::Results, Check::Package, Plan::Calendar,
+       Tomorrow::Printed]
     end
     # What the pages ask for.
     PAGES = lambda do
       [Account::Teachers, Account::School, Desks::OpenDesks, Classes::Registers, Classes::Children, Classes::Removals,
        Classes::Sharing, Classes::Searches, Classes::Rosters, Classes::TypedNames, Classes::Behind, Classes::ChildFiles, Classes::Records,
-       Check::Checks, Check::Packages, Sheets::Sheets, Paper::Scans, Paper::Pieces, Plan::Terms, Plan::Lessons, Plan::Tomorrow]
+       Check::Checks, Check::Packages, Sheets::Sheets, Paper::Scans, Paper::Pieces, Plan::Terms, Plan::Lessons, Tomorrow::Day]
     end
 
     # Jobs that a teacher waits for: a second worker does these alone.

@@ -12,16 +12,6 @@ module Vantick
           pdf(sheet, "sheet-#{check[:code]}", Time.iso8601(check[:made_at]), input.slice(:part, :sides))
         end
 
-        get("/api/stacks/:stack_id/stack.pdf") do
-          stack = store.stacks.find(input[:stack_id])
-          sides = input.fetch(:sides, "both")
-          all = DayStack.new(store, stack)
-          content_type "application/pdf"
-          headers "content-disposition" => %(inline; filename="#{stack.day}.pdf")
-          duplex = sides == "one" ? :Simplex : :DuplexFlipLongEdge
-          Documents::PdfWriter.write(all.pages(sides), title: all.title, made_at: Time.iso8601(stack.made_at), duplex:)
-        end
-
         get("/api/classes/:class_id/material.pdf") do
           settings = input.except(:class_id, :sides)
           sheet = SheetMaker.new(store.classes.find(input[:class_id]), settings).sheet(made_at: now)

@@ -2,7 +2,7 @@
 
 module Vantick
   module Server
-    module Plan
+    module Tomorrow
       # Puts together what is printed for a lesson's day: a starter for all, a sheet for each child of each group, slips for the exit.
       class StackMaker
         # Exercises of a starter: what is done while the class comes in (judgement).
@@ -18,7 +18,7 @@ module Vantick
         end
 
         # The lesson is made where it is not there yet. What was put together before for the same day and has no answers goes.
-        # @param found [NextLesson::Found]
+        # @param found [Plan::NextLesson::Found]
         # @param groups [Array<Hash>] each with its `step` and `child_ids`
         # @param seed [Integer]
         # @return [Store::Rows::Stack]
@@ -34,7 +34,7 @@ module Vantick
         private
 
         def lesson(found, seed)
-          maker = LessonMaker.new(@store, @class.id, now: @now)
+          maker = Plan::LessonMaker.new(@store, @class.id, now: @now)
           return maker.make(day: found.day, step: found.step, minutes: found.minutes, seed:) unless found.lesson_id
 
           row = @store.lessons.find(found.lesson_id)

@@ -2,9 +2,9 @@
 
 module Vantick
   module Server
-    module Plan
+    module Tomorrow
       # The next lesson's day as one thing: the lesson, the groups, what is on paper, and one stack of it.
-      class Tomorrow < Resource
+      class Day < Resource
         # How much paper a stack takes is known once its pages are drawn.
         PAPER = Store::LastMade.new
 
@@ -22,7 +22,7 @@ module Vantick
 
         def school_class = @school_class ||= store.classes.find(input[:class_id])
 
-        def found = NextLesson.new(store, school_class, now:).found
+        def found = Plan::NextLesson.new(store, school_class, now:).found
 
         def groups = Classes::Grouping.of(store, school_class)[:groups]
 
@@ -33,7 +33,7 @@ module Vantick
         end
 
         def stack_told(stack)
-          pages = Sheets::DayStack.new(store, stack)
+          pages = DayStack.new(store, stack)
           paper = PAPER.of([store.object_id, stack.class_id], [stack.id, pages.parts]) do
             Documents::Stack::SIDES.keys.to_h { |sides| [sides, pages.paper(sides)] }.freeze
           end

@@ -2,7 +2,7 @@
 
 module Vantick
   module Server
-    module Sheets
+    module Tomorrow
       # All that is printed for a day, in the order in which it is handed out: a cover, the lesson, the starter, each group's sheets, the
       # slips, and the answers to all of it.
       class DayStack
