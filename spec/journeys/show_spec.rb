@@ -215,4 +215,18 @@ RSpec.describe "Showing a clock" do
       expect(dial["aria-valuetext"]).to eq("#{shown.digital}, #{Vantick::Core::Wording::Phrase.usual(shown)}")
     end
   end
+
+  it "makes the words on the board as large as leaves room for the tools" do
+    room = "const box = document.querySelector('.board .right'); return box.scrollHeight - box.clientHeight"
+    size = -> { find(".reading .text.big", match: :first).native.style("font-size").to_f }
+    sizes = %w[7:45 11:37&lens=day].map do |address|
+      visit "/show?times=#{address}&board=1"
+      expect(page).to have_css(".board [role='slider']")
+      browser.action.send_keys("k").perform
+      expect(page).to have_css(".reading .text.big", minimum: 2)
+      eventually { expect(browser.execute_script(room)).to eq(0) }
+      size.call
+    end
+    expect(sizes.first).to be > sizes.last
+  end
 end

@@ -16,6 +16,7 @@ import SequencePanel from "./SequencePanel.vue";
 import ShowOnPaper from "./ShowOnPaper.vue";
 import ShowTools from "./ShowTools.vue";
 import TwoDials from "./TwoDials.vue";
+import { useFitting } from "./useFitting";
 import { useLoose } from "./useLoose";
 import { useSequence } from "./useSequence";
 import { useTurning } from "./useTurning";
@@ -66,6 +67,12 @@ const events = computed(() => (classes.current?.day.length ? classes.current.day
 const lines = computed(() => linesOf(shown.value, day.value));
 const bare = computed(() => open.value || playing.value);
 const seen = computed(() => (bare.value ? lines.value.length : uncovered.value));
+const right = ref<HTMLElement>();
+useFitting(
+  right,
+  () => board.value && words.value === 1,
+  () => [lines.value, seen.value, others.value],
+);
 const otherWays = computed(() => [...shown.value.words.slice(1), ...shown.value.at_home]);
 /** The dial lights up what the last step uncovered speaks of; the sweep lens what is counted. */
 const lights = computed(() => {
@@ -180,7 +187,7 @@ useEventListener("keydown", (event: KeyboardEvent) => {
       <DayRibbon v-if="day" v-model="dayPlace" :events="events" />
       <HourRibbon v-else-if="!hands" v-model="place" />
     </div>
-    <div class="right d-flex flex-column justify-content-between gap-3 min-h-0 overflow-y-auto">
+    <div ref="right" class="right d-flex flex-column justify-content-between gap-3 min-h-0 overflow-y-auto">
       <DrawingVerdict v-if="hands" :drawing="drawing" :trouble="trouble" @mend="putRight" @gear="gears" />
       <ReadingSteps
         v-else
@@ -222,11 +229,6 @@ useEventListener("keydown", (event: KeyboardEvent) => {
 /* The dial fills the projector; what is not for the children fades to one edge. */
 .board {
   --words: 1;
-
-  /* Where there is room they are larger from the start. */
-  @media (min-width: 100rem) and (min-height: 56rem) {
-    --words: 1.2;
-  }
 
   position: fixed;
   inset: 0;
