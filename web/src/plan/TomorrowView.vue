@@ -168,7 +168,8 @@ const numbered = computed(() => {
           </div>
           <ol class="d-grid gap-2 m-0">
             <li>
-              <strong class="me-1">Cover, and the lesson</strong>
+              <strong>Cover, and the lesson</strong>
+              {{ " " }}
               <span class="quiet">for whoever gives it</span>
             </li>
             <li v-for="part in numbered" :key="part.check_id">
@@ -181,7 +182,8 @@ const numbered = computed(() => {
               </RouterLink>
             </li>
             <li>
-              <strong class="me-1">Answers</strong>
+              <strong>Answers</strong>
+              {{ " " }}
               <span class="quiet">to all of it</span>
             </li>
           </ol>
