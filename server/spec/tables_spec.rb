@@ -21,6 +21,17 @@ RSpec.describe Vantick::Server::Documents::AnswerTables do
     expect(take(table.map(&:to_csv).join).status).to eq(201)
   end
 
+  it "say of who came later that they were not here then, and take that for no answer" do
+    take("child,clock 1,clock 2,clock 3\nBram,qt8,,-\n")
+    allow(Vantick::Server::Clock).to receive(:now).and_return(Time.now.utc + 86_400)
+    post("/api/classes/#{check['class_id']}/children", { names: ["Cem"] })
+    written = plain("#{address}/answers.csv").body.force_encoding(Encoding::UTF_8)
+    expect(CSV.parse(written.delete_prefix("\uFEFF")).drop(1))
+      .to eq([["Anneke", "", "", ""], ["Bram", "qt8", "", "-"], ["Cem", *(["not here then"] * 3)]])
+    expect(take(written).status).to eq(201)
+    expect(store.answers.standing([check["id"]])[check["id"]].map(&:child_id).uniq.length).to eq(1)
+  end
+
   it "find children without regard to case and accents" do
     check = make_check(make_class(["Zoë", "Åsa Ö"]), count: 2)
     taken = post("/api/checks/#{check['id']}/tables", { table: "zoe,qt8\nASA O,7:45" })

@@ -92,7 +92,7 @@ module Vantick
         def answers(row, number, columns, child)
           items = AnswerTables.items_of(@check, child)
           given = columns.empty? ? row.drop(1) : in_order(row, columns)
-          given = given.map { |cell| as_written(AnswerTables.plain(cell)) }
+          given = given.map { |cell| AnswerTables.plain(cell).then { |text| text == AnswerTables::NOT_HERE ? "" : as_written(text) } }
           too_many(number, child[:name], items) if given.drop(items.length).any? { |cell| !cell.empty? }
           filled = items.zip(given).reject { |_, answer| answer.to_s.empty? }
           filled.map { |item, answer| { child_id: child[:id], item_id: item[:id], answer: } }

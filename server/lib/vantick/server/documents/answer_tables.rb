@@ -8,6 +8,8 @@ module Vantick
       # Answers as a table: out as CSV (RFC 4180), in by {AnswerRows}.
       module AnswerTables
         NAME = "child"
+        # Stands in the cells of a child who came later than the check; read back it is no answer.
+        NOT_HERE = "not here then"
         # By which spreadsheets know that letters are UTF-8.
         MARK = "\uFEFF"
         # What a spreadsheet takes for the beginning of a formula, also in full width; and `'`, so that what was there before can
@@ -21,13 +23,16 @@ module Vantick
           # @param check [Hash]
           # @param school_class [Hash]
           # @param answers [Array<Hash>] those that stand
+          # @param later [Array<Integer>] children who were not here then
           # @return [String] children down, clocks across
-          def csv(check, school_class, answers)
+          def csv(check, school_class, answers, later: [])
             given = answers.to_h { |answer| [[answer[:child_id], answer[:item_id]], answer[:answer]] }
             MARK + CSV.generate do |csv|
               csv << [NAME, *(1..most(check)).map { |number| "clock #{number}" }]
               school_class[:children].each do |child|
-                csv << [safe(child[:name]), *items_of(check, child).map { |item| safe(given[[child[:id], item[:id]]].to_s) }]
+                csv << [safe(child[:name]), *items_of(check, child).map do |item|
+                  later.include?(child[:id]) ? NOT_HERE : safe(given[[child[:id], item[:id]]].to_s)
+                end]
               end
             end
           end

@@ -23,7 +23,9 @@ module Vantick
           standing = store.answers.standing([check[:id]]).fetch(check[:id], [])
           content_type "text/csv"
           headers "content-disposition" => %(attachment; filename="answers-#{check[:code] || check[:id]}.csv")
-          Documents::AnswerTables.csv(check, store.classes.find(check[:class_id]), standing)
+          joined = store.register.joined_later(check[:class_id])
+          later = joined.keys.select { |id| Store::Register.not_here_then?(joined[id], standing, id) }
+          Documents::AnswerTables.csv(check, store.classes.find(check[:class_id]), standing, later:)
         end
 
         get("/api/dial.svg") do
