@@ -18,7 +18,7 @@ RSpec.describe Vantick::Server::Tomorrow::Day do
   end
 
   it "has a lesson and groups for a class that nothing is known of, and for one that knows all" do
-    expect(tomorrow).to include("next" => include("how" => "proposed", "lesson_id" => nil), "stack" => nil)
+    expect(tomorrow).to include("next" => include("how" => "proposed", "lesson_id" => nil, "minutes" => 40), "stack" => nil)
     expect(tomorrow["groups"].flat_map { |group| group["child_ids"] }).to match_array(school_class["children"].map { |child| child["id"] })
     ladder = get("#{path}/ladder").body
     expect(tomorrow["next"]["step"]).to eq(ladder["next"]["step"])

@@ -12,6 +12,7 @@ import {
   type LessonSummary,
   useAsked,
   useDoing,
+  useFacts,
 } from "@/api";
 import { useClasses } from "@/school";
 import LadderGrid from "./LadderGrid.vue";
@@ -24,7 +25,6 @@ import { NothingYet, RemovedLately, useJustRemoved, WhichOnes } from "@/told";
 import { plusDays, today } from "@/words";
 
 /** The way into the class: what is next, the ladder, and the lessons there are. */
-const USUAL_MINUTES = 40;
 const WEEK = 7;
 const router = useRouter();
 const classes = useClasses();
@@ -47,7 +47,7 @@ const { data: lessons, reload } = useAsked(
 );
 const just = useJustRemoved();
 const selected = ref("");
-const minutes = ref(USUAL_MINUTES);
+const minutes = ref(useFacts().catalogue?.lengths.usual ?? 0);
 const day = ref(today());
 const { busy, trouble: refused, doing } = useDoing();
 

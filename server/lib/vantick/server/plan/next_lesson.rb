@@ -10,8 +10,6 @@ module Vantick
         WEEK = 7
         # Lessons that are looked through.
         LOOKED = 30
-        # Minutes of a lesson that nobody has planned (judgement).
-        MINUTES = 40
         # @!attribute how [Symbol] `:made`, `:late` (its day is over), `:planned` in the term, or `:proposed`
         # @!attribute day [String]
         # @!attribute step [String]
@@ -69,7 +67,7 @@ module Vantick
 
         def proposed
           step = Ladders.of(@store, @class).dig(:next, :step) or return
-          Found.new(how: :proposed, day: (@today + 1).iso8601, step: step.to_s, minutes: MINUTES, recap: [])
+          Found.new(how: :proposed, day: (@today + 1).iso8601, step: step.to_s, minutes: Core::Teaching::Lesson::USUAL, recap: [])
         end
       end
     end

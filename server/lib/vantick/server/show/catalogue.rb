@@ -27,7 +27,8 @@ module Vantick
           # What lessons are made of.
           def lessons
             { kinds: Core::Teaching::Pacing::KINDS.values.map { |kind| { id: kind[:id], name: kind[:name], seconds: kind[:seconds] } },
-              lengths: { least: Core::Teaching::Lesson::LENGTHS.min, most: Core::Teaching::Lesson::LENGTHS.max },
+              lengths: { least: Core::Teaching::Lesson::LENGTHS.min, most: Core::Teaching::Lesson::LENGTHS.max,
+                         usual: Core::Teaching::Lesson::USUAL },
               limits: { least_stage_minutes: Core::Teaching::StageMinutes::LEAST, groups: Core::Teaching::Groups::MOST_GROUPS },
               counting: Core::Teaching::CountingRound.hops.map(&:to_h),
               desk_stages: Core::Teaching::StageMinutes.at_desks.map do |id|
