@@ -42,8 +42,8 @@ const say = (known: boolean | null): Promise<boolean> =>
       <span class="visually-hidden">{{ about }}</span>
     </summary>
     <p v-if="trouble || refused" role="alert" class="field-error">{{ trouble || refused }}</p>
-    <p v-else-if="!data" class="quiet m-0" aria-live="polite">Looking at the answers…</p>
-    <div v-else class="d-grid gap-2 mt-2">
+    <p v-if="!data && !trouble" class="quiet m-0" aria-live="polite">Looking at the answers…</p>
+    <div v-if="data" class="d-grid gap-2 mt-2">
       <div class="d-flex flex-wrap align-items-center gap-2">
         <template v-if="said">
           <span role="status">
@@ -59,7 +59,7 @@ const say = (known: boolean | null): Promise<boolean> =>
             They know this
           </BButton>
           <BButton variant="outline-primary" size="sm" :disabled="busy" @click="say(false)">Not yet</BButton>
-          <span class="quiet fs-90">It counts as much as four answers.</span>
+          <span class="quiet fs-90">Later answers can change it.</span>
         </template>
       </div>
       <ul v-if="answered.length" class="list-none m-0 p-0 d-grid gap-1">
