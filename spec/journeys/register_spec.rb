@@ -10,8 +10,7 @@ RSpec.describe "The register in the first week of a school", :demo do
     expect(page).to have_css("[role='status']", text: "2 children: Zilla · Zeno")
     click_button "Add"
     expect(page).to have_text("28 children").and have_link("Zilla")
-    fill_in "Add children", with: "Anneke"
-    click_button "Add"
+    type_and_press "Add children", "Anneke", "Add"
     expect(page).to have_text("Anneke is now Anneke 2")
     expect(find_field("Add children", exact: false).value).to eq("Anneke")
     expect(page).to have_text("28 children").and have_no_link("Anneke 2")

@@ -78,8 +78,7 @@ RSpec.describe "A class and other programs", :demo do
     visit "/class/new"
     page.execute_script("sessionStorage.clear()")
     fill_in "What you call the class", with: "Dunlin class"
-    fill_in "Children, one on each line", with: "Ulf\nulf"
-    click_button "Make the class"
+    type_and_press "Children, one on each line", "Ulf\nulf", "Make the class"
     expect(page).to have_text("ulf is now ulf 2")
     click_button "Make the class"
     expect(page).to have_css(".class-menu", text: "Dunlin class")

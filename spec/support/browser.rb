@@ -122,6 +122,18 @@ module BrowserHelpers
 
   def cell(child, clock) = find("input[aria-label='#{child}, clock #{clock}']")
 
+  TYPED_AND_PRESSED = <<~JS
+    const [field, button, text, done] = arguments;
+    field.value = text;
+    field.dispatchEvent(new Event("input", { bubbles: true }));
+    setTimeout(() => (button.click(), done()));
+  JS
+
+  # Types and presses before the page can do anything that waits for a pause in typing, however slow the machine is.
+  def type_and_press(label, text, button)
+    page.evaluate_async_script(TYPED_AND_PRESSED, find_field(label), find_button(button, disabled: :all), text)
+  end
+
   # No page of ours frames another: axe asks the page itself, without a window of its own for what it found.
   Axe::Configuration.instance.legacy_mode = true
 
