@@ -8,7 +8,7 @@ require_relative "seed"
 path = ENV.fetch("VANTICK_DB")
 begin
   kept = ARGV.first == "--fresh" && Vantick::Server::Store::SafeCopy.move_aside(path)
-  puts "Starting over; what was entered is kept in #{kept}" if kept
+  puts "Starting over. What was entered is saved in #{kept}" if kept
   store = Vantick::Server::Store::Database.open(path)
   demo = Vantick::Demo.new(store, now: Vantick::Server::Clock.now)
   made = demo.tell

@@ -40,8 +40,8 @@ RSpec.describe Vantick::Server::Check::Answers do
   it "refuses a clock and a child of the teacher's own that are another check's and another class's" do
     other = make_class(%w[Ida])
     there = make_check(other)["items"].first["id"]
-    [[{ item_id: there }, "item_id", /not one of the check's/],
-     [{ child_id: other["children"].first["id"] }, "child_id", /not in the check's class/]].each do |change, field, words|
+    [[{ item_id: there }, "item_id", /isn't in this check/],
+     [{ child_id: other["children"].first["id"] }, "child_id", /isn't in the check's class/]].each do |change, field, words|
       body = { id: SecureRandom.uuid, item_id: item["id"], child_id: child["id"], answer: right, **change }
       expect(post("/api/checks/#{check['id']}/answers", body)).to be_refused(422).at(field).saying(words)
     end
@@ -55,9 +55,9 @@ RSpec.describe Vantick::Server::Check::Answers do
   end
 
   {
-    "10,000 characters" => [{ answer: "x" * 10_000 }, 422, "answer", /10000 characters.*at most 200/],
+    "10,000 characters" => [{ answer: "x" * 10_000 }, 422, "answer", /10000 characters.*200/],
     "no text" => [{ answer: nil }, 400, "answer", /must be text/],
-    "an id of another make" => [{ id: "7" }, 400, "id", /not written as it should be/],
+    "an id of another make" => [{ id: "7" }, 400, "id", /not written correctly/],
     "a clock that is not there" => [{ item_id: 999 }, 404, "item_id", /no clock 999/],
     "a child who is not there" => [{ child_id: 999 }, 404, "child_id", /no child 999/]
   }.each do |what, (change, status, field, words)|
@@ -107,7 +107,7 @@ RSpec.describe Vantick::Server::Check::Answers do
     check = get("/api/checks/#{kept.id}").body
     ana = school_class["children"].first
     draws = ->(text) { answer(check, ana, check["items"].first, text) }
-    ["zzz", "3:30", "12"].each { |text| expect(draws[text]).to be_refused(422).at("answer").saying(/number of the picture/) }
+    ["zzz", "3:30", "12"].each { |text| expect(draws[text]).to be_refused(422).at("answer").saying(/number of the matching picture/) }
     expect(["-", "?"].map { |text| draws[text].body["verdict"] }).to eq(%w[blank unreadable])
     expect(draws["hour=105 minute=180"].body["verdict"]).not_to eq("unreadable")
     table = post("/api/checks/#{check['id']}/tables", { table: "child,clock 1,clock 2\nAna,zzz,\n" })

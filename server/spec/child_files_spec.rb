@@ -84,16 +84,17 @@ RSpec.describe Vantick::Server::Classes::ChildFiles do
   it "refuses days that do not exist or lie ahead, and names the answer" do
     answered
     good = JSON.parse(file)
-    { "2026-99-99T08:00:00Z" => /Answer 1: 2026-99-99/, "2026-02-30T08:00:00Z" => /Answer 1: .*no day/, "0000-01-01T08:00:00Z" => /no day/,
-      "2026-03-02T25:00:00Z" => /no day/, "2126-03-02T08:00:00Z" => /Answer 1: 2126-03-02 has not come yet/,
-      "1999-12-31T08:00:00Z" => /no day/, "2026-03-02T08:61:00Z" => /no day/ }.each do |moment, words|
+    { "2026-99-99T08:00:00Z" => /Answer 1: 2026-99-99/, "2026-02-30T08:00:00Z" => /Answer 1: .*isn't a day/,
+      "0000-01-01T08:00:00Z" => /isn't a day/,
+      "2026-03-02T25:00:00Z" => /isn't a day/, "2126-03-02T08:00:00Z" => /Answer 1: 2126-03-02 is in the future/,
+      "1999-12-31T08:00:00Z" => /isn't a day/, "2026-03-02T08:61:00Z" => /isn't a day/ }.each do |moment, words|
       answers = [good["answers"].first.merge("answered_at" => moment)]
       expect(post(path, sent(JSON.generate({ **good, "answers" => answers })))).to be_refused(422).at("file").saying(words), moment
       tried = [good["answers"].first.merge("tries" => [{ "answered_at" => moment, "answer" => "x" }])]
       expect(post(path, sent(JSON.generate({ **good, "answers" => tried })))).to be_refused(422).at("file"), moment
     end
     ruled = [good["answers"].first.merge("ruling" => { "verdict" => "lovely", "ruled_at" => "2026-03-02T08:00:00Z" })]
-    expect(post(path, sent(JSON.generate({ **good, "answers" => ruled })))).to be_refused(422).at("file").saying(/lovely is no verdict/)
+    expect(post(path, sent(JSON.generate({ **good, "answers" => ruled })))).to be_refused(422).at("file").saying(/lovely is not a result/)
   end
 
   it "leaves no page to fall because of one bad row: it is left out, named, and logged" do
@@ -133,7 +134,7 @@ RSpec.describe Vantick::Server::Classes::ChildFiles do
     bytes = plain("/api/classes/#{school_class['id']}/children/#{bo['id']}/file.pdf").body
     printed = Printed.new(bytes)
     text = printed.texts.join(" ")
-    expect(text).to include("Everything kept of").and include("qt8").and include("half past").and include("Written beside")
+    expect(text).to include("Everything about").and include("qt8").and include("half past").and include("Written beside")
     path = File.join(folder, "child.pdf").tap { |file| File.binwrite(file, bytes) }
     expect(IO.popen(["pdfimages", "-list", path], &:read).lines.length).to eq(3)
   end
@@ -151,10 +152,10 @@ RSpec.describe Vantick::Server::Classes::ChildFiles do
     answered
     good = JSON.parse(file)
     wrong = {
-      "no json" => /no child's file/, "{}" => /The whole/, JSON.generate({ **good, "version" => 2 }) => /version/,
+      "no json" => /isn't a child's file/, "{}" => /The file/, JSON.generate({ **good, "version" => 2 }) => /version/,
       JSON.generate({ **good, "answers" => [good["answers"].first.merge("time" => "25:00")] }) => /Answer 1,time/,
       JSON.generate({ **good, "answers" => [good["answers"].first.merge("step" => "sevens")] }) => /Answer 1: .*sevens/,
-      JSON.generate({ **good, "name" => "ADA" }) => /too alike/, JSON.generate({ **good, "name" => " " }) => /is empty/
+      JSON.generate({ **good, "name" => "ADA" }) => /look too alike/, JSON.generate({ **good, "name" => " " }) => /is empty/
     }
     wrong.each do |text, words|
       expect(post(path, sent(text))).to be_refused(422).at("file").saying(words), text[0, 60]

@@ -14,7 +14,7 @@ RSpec.describe Vantick::Server::Classes::Registers do
   end
 
   {
-    "no children" => [{ name: "x", children: [] }, 400, "children", /Write at least one child's name/],
+    "no children" => [{ name: "x", children: [] }, 400, "children", /Type at least one child's name/],
     "no list" => [{ name: "x" }, 400, "children", /missing/],
     "children that are no list" => [{ name: "x", children: "Bo" }, 400, "children", /list/],
     "a nameless child" => [{ name: "x", children: ["Bo", ""] }, 400, "children", /Name 2 of the register is empty/],
@@ -24,8 +24,8 @@ RSpec.describe Vantick::Server::Classes::Registers do
     "an endless name" => [{ name: "x" * 61, children: ["Bo"] }, 400, "name", /at most 60/],
     "an empty name" => [{ name: " ", children: ["Bo"] }, 422, "name", /name/],
     "a number for a name" => [{ name: 7, children: ["Bo"] }, 400, "name", /The name must be text/],
-    "a child's name that turns the letters" => [{ name: "x", children: ["Bo\u202E"] }, 422, "children", /Bo holds hidden signs/],
-    "a name that turns the letters" => [{ name: "x\u2066", children: ["Bo"] }, 422, "name", /hidden signs/],
+    "a child's name that turns the letters" => [{ name: "x", children: ["Bo\u202E"] }, 422, "children", /Bo has hidden characters/],
+    "a name that turns the letters" => [{ name: "x\u2066", children: ["Bo"] }, 422, "name", /hidden characters/],
     "a birthday" => [{ name: "x", children: ["Bo"], born: "2018-01-01" }, 400, "born", /not known/],
     "broken JSON" => ['{"name": ', 400, "body", /not JSON/],
     "a list for a body" => [[], 400, "body", /object/]
@@ -34,7 +34,8 @@ RSpec.describe Vantick::Server::Classes::Registers do
   end
 
   it "refuses names that differ by case or accents alone, by name" do
-    { %w[Ana ana] => /Ana and ana are too alike/, %w[Zoe Bo Zoë] => /Zoe and Zoë are too alike/, %w[Bo Bo] => /Two children are called Bo/ }
+    { %w[Ana ana] => /Ana and ana look too alike/, %w[Zoe Bo Zoë] => /Zoe and Zoë look too alike/,
+%w[Bo Bo] => /Two children are called Bo/ }
       .each do |names, words|
       expect(post("/api/classes", { name: "Curlew", children: names })).to be_refused(422).at("children").saying(words)
     end

@@ -56,8 +56,8 @@ RSpec.describe Vantick::Server::Formats::DaysOff do
     found = read(["DTSTART;VALUE=DATE:19960902"], ["DTSTART:19970903T190000Z", "DTEND:19970903T200000Z", "SUMMARY:Meeting"],
                  ["DTSTART;VALUE=DATE:19970902", "RRULE:FREQ=SECONDLY", "SUMMARY:Ticking"])
     expect(found[:days]).to eq([])
-    expect(found[:unread]).to eq([{ name: "Meeting", why: "It is an hour of a day, not a day." },
-                                  { name: "Ticking", why: "Its days could not be read." }])
+    expect(found[:unread]).to eq([{ name: "Meeting", why: "It is part of a day, not a whole day." },
+                                  { name: "Ticking", why: "Its days can't be read." }])
   end
 
   it "refuses in words what is no calendar, in the field" do
@@ -76,7 +76,7 @@ RSpec.describe Vantick::Server::Formats::DaysOff do
     many = Array.new(1001) { |at| (Date.new(2000, 1, 1) + at).strftime("%Y%m%d") }.join(",")
     text = ["BEGIN:VCALENDAR", "BEGIN:VEVENT", "DTSTART;VALUE=DATE:20260302", "RRULE:FREQ=DAILY", "EXDATE;VALUE=DATE:#{many}", "END:VEVENT",
             "END:VCALENDAR"].join("\r\n")
-    expect { described_class.read(text, from: "2026-03-01", to: "2026-04-01") }.to raise_error(Vantick::Core::Error, /leaves out 1001 days/)
+    expect { described_class.read(text, from: "2026-03-01", to: "2026-04-01") }.to raise_error(Vantick::Core::Error, /skips 1001 days/)
   end
 
   it "reads two million characters in a moment, and is reached through the API" do

@@ -16,7 +16,7 @@ RSpec.describe "A child at a desk" do
   it "is not let in with somebody else's pictures; after five tries the card rests at that device, for the right ones too" do
     mine = pictures_of(child)
     wrong = pictures_of(school_class["children"].last)
-    5.times { expect(join(wrong)).to be_refused(422).at("pictures").saying(/not your pictures/) }
+    5.times { expect(join(wrong)).to be_refused(422).at("pictures").saying(/aren't your pictures/) }
     expect(live).to include("wrong_tries" => 5)
     rests = join(mine)
     expect(rests).to be_refused(429).at("pictures").saying(/Wait 2 minutes, or ask your teacher/)
@@ -78,7 +78,7 @@ RSpec.describe "A child at a desk" do
   end
 
   it "finds the door shut once the desk is closed or two hours old, and with a code there is not" do
-    shut = /There is no open desk/
+    shut = /There is no open session/
     expect(as("") { post("/api/desk/doors", { code: "NNNNN" }) }).to be_refused(404).at("code").saying(shut)
     store.db[:desks].update(expires_at: (Time.now.utc - 1).iso8601)
     expect(as("") { post("/api/desk/doors", { code: desk["code"] }) }).to be_refused(404).at("code")
@@ -93,7 +93,7 @@ RSpec.describe "A child at a desk" do
     guess = { "/api/desk/doors" => { code: "NNNNN" }, "/api/desk/seats" => { code: "NNNNN", child_id: 1, pictures: %w[sun sun sun] } }
     guess.each do |path, body|
       as("") { limits.fetch(path).times { post(path, body) } }
-      expect(as("") { post(path, body) }).to be_refused(429).at(nil).saying(/wait a minute/)
+      expect(as("") { post(path, body) }).to be_refused(429).at(nil).saying(/Wait a minute/)
     end
     elsewhere = app.post("/api/desk/doors", "REMOTE_ADDR" => "10.0.0.9", "CONTENT_TYPE" => "application/json",
                                             input: JSON.generate(code: desk["code"]))
@@ -111,7 +111,7 @@ RSpec.describe "A child at a desk" do
     first = state["turn"]
     old = seat
     expect(as(seated(desk["id"], child)) { get("/api/desk/state").body["turn"]["id"] }).to eq(first["id"])
-    expect(as(old) { get("/api/desk/state") }).to be_refused(401).saying(/another device now/)
+    expect(as(old) { get("/api/desk/state") }).to be_refused(401).saying(/another device/)
   end
 
   it "is told whether anybody sits there, and why not any more, without a refusal" do
@@ -119,13 +119,13 @@ RSpec.describe "A child at a desk" do
     mine = seat
     expect([told[""], told["vantick.desk=nothing"], told[mine]]).to eq([[200, false, nil], [200, false, nil], [200, true, nil]])
     seated(desk["id"], child)
-    expect(told[mine]).to match([200, false, /another device now/])
+    expect(told[mine]).to match([200, false, /another device/])
   end
 
   it "is told that the teacher ended the seat" do
     mine = seat
     post("/api/desks/#{desk['id']}/children/#{child['id']}/leaving", {})
-    expect(as(mine) { get("/api/desk/state") }).to be_refused(401).saying(/teacher has ended/)
+    expect(as(mine) { get("/api/desk/state") }).to be_refused(401).saying(/teacher signed you out/)
   end
 
   it "leaves, and the key of the device opens nothing more" do
@@ -241,7 +241,7 @@ RSpec.describe "A child at a desk" do
     it "ends after ten tasks with what went well, and begins again when asked" do
       went(10) { nil }
       expect(state).to include("turn" => nil, "round" => include("done" => 10, "over" => true))
-      expect(state["end"]["well"]).to start_with("You read every one")
+      expect(state["end"]["well"]).to start_with("You got every one")
       again = as(seat) { post("/api/desk/rounds", {}).body }
       expect(again).to include("end" => nil, "round" => include("number" => 2, "done" => 0))
       expect(again["turn"]).not_to be_nil
@@ -254,7 +254,7 @@ RSpec.describe "A child at a desk" do
       send_answers(state["turn"], ["no idea"], late: true)
       store.db[:turns].exclude(done_at: nil).update(done_at: (Time.now.utc - 301).iso8601)
       expect(state).to include("turn" => nil, "round" => include("over" => true))
-      expect(state["end"]["well"]).to eq("You gave it a try.")
+      expect(state["end"]["well"]).to eq("Well tried.")
     end
 
     it "takes late what was answered while the network was away, each for the task it was given to" do

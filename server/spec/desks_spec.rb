@@ -10,7 +10,7 @@ RSpec.describe "A teacher's desks" do
   it "open with the address, a code, and the same as a QR code; the list has the newest first" do
     expect(desk).to include("kind" => "practice", "step" => "quarters", "open" => true, "reachable" => true)
     expect(desk["code"]).to match(/\A[A-Z2-9]{5}\z/)
-    expect(desk["address"]).to end_with("/desk")
+    expect(desk["address"]).to end_with("/join")
     expect(desk["qr"]).to match(/\A[Mhvz\d. -]+\z/i)
     newer = opened(kind: "practice").body
     expect(get("/api/classes/#{school_class['id']}/desks").body["desks"].map { |one| one["id"] }).to eq([newer["id"], desk["id"]])
@@ -18,7 +18,7 @@ RSpec.describe "A teacher's desks" do
 
   it "say that other devices cannot reach an address of this machine alone" do
     local = app.get("http://127.0.0.1:4567/api/desks/#{desk['id']}", "HTTP_COOKIE" => cookie)
-    expect(JSON.parse(local.body)["desk"]).to include("reachable" => false, "address" => "http://127.0.0.1:4567/desk")
+    expect(JSON.parse(local.body)["desk"]).to include("reachable" => false, "address" => "http://127.0.0.1:4567/join")
   end
 
   it "open for a group: others are not on the list, and cannot join" do
@@ -36,7 +36,7 @@ RSpec.describe "A teacher's desks" do
     expect(post("/api/desks/#{desk['id']}/closing", {}).body).to include("open" => false, "qr" => "")
     expect(state).to include("open" => false, "turn" => nil, "ahead" => [])
     expect(live).to include("joined" => true, "asked" => nil, "stuck" => nil)
-    expect(as(seat) { post("/api/desk/rounds", {}) }).to be_refused(422).at("round").saying(/closed/)
+    expect(as(seat) { post("/api/desk/rounds", {}) }).to be_refused(422).at("round").saying(/finished for now/)
   end
 
   it "let each child practise at their own step, where none is named" do
@@ -73,7 +73,7 @@ RSpec.describe "A teacher's desks" do
         loop do
           turn = state_of["turn"] or break
           told = send_answers(turn, ["quarter to one"], who: seat).body
-          expect(told).to include("done" => true, "sentence" => "Kept. Go on.", "help" => nil)
+          expect(told).to include("done" => true, "sentence" => "Saved. Keep going!", "help" => nil)
           expect(told["results"].first).to include("right" => nil, "verdict" => nil)
         end
         expect(state_of["end"]).to include("watch" => nil)
@@ -89,7 +89,7 @@ RSpec.describe "A teacher's desks" do
 
     it "ask in the exit whatever the lesson is about, also what slips cannot" do
       hours = post("/api/classes/#{school_class['id']}/lessons", { day: "2026-03-03", step: "hour_hand", minutes: 30, seed: 1 }).body
-      expect(post("/api/lessons/#{hours['id']}/check", {})).to be_refused(422).at("task").saying(/open the desks for it/)
+      expect(post("/api/lessons/#{hours['id']}/check", {})).to be_refused(422).at("task").saying(/Use devices/)
       at = opened(kind: "exit", lesson_id: hours["id"]).body
       turn = as(seated(at["id"], child)) { get("/api/desk/state").body["turn"] }
       expect(turn).to include("entry" => "hour", "sees" => "hour_hand")
@@ -97,7 +97,7 @@ RSpec.describe "A teacher's desks" do
     end
 
     it "say what is missing, where it belongs" do
-      expect(opened(kind: "stage", lesson_id: lesson["id"], stage: "look")).to be_refused(422).at("stage").saying(/Choose a stage/)
+      expect(opened(kind: "stage", lesson_id: lesson["id"], stage: "look")).to be_refused(422).at("stage").saying(/Choose a part/)
       expect(opened(kind: "stage")).to be_refused(422).at("lesson_id")
       expect(opened(kind: "exit")).to be_refused(422).at("lesson_id")
       expect(opened(kind: "practice", child_ids: [])).to be_refused(422).at("child_ids").saying(/at least one/)
@@ -176,7 +176,7 @@ RSpec.describe "A teacher's desks" do
       expect(shown).to include("time" => "7:45", "hands" => { "hour_hand_degrees" => 240.0, "minute_hand_degrees" => 270.0 })
     end
 
-    it "mark who is stuck: two tasks wrong in a row, or nothing for a minute" do
+    it "mark who is stuck: two tasks wrong in a row, or no answer for a minute" do
       2.times { 2.times { state["turn"].then { |turn| send_answers(turn, turn["items"].map { "25" }) } } }
       expect(live).to include("stuck" => "running")
       allow(Time).to receive(:now).and_return(Time.now + 61)

@@ -159,7 +159,7 @@ picture: "page of #{child['name']}" }
     post("/api/classes/#{school_class['id']}/children/#{child['id']}/erasure", { name: })
     work
     open = get("/api/classes/#{school_class['id']}/erasures").body["open"]
-    expect(open).to match([include("trouble" => /second folder of copies is not there: #{another}/)])
+    expect(open).to match([include("trouble" => /second folder of copies is missing: #{another}/)])
     File.rename("#{another}-away", another)
     store.jobs.resume
     work

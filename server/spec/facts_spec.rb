@@ -50,7 +50,7 @@ RSpec.describe Vantick::Server::Show::Facts do
   it "gives each time's steps with what lights up, and what someone elsewhere may say" do
     row = get("/api/dial?conventions=landmarks").body["times"][465]
     expect(row["at_home"]).to include("quarter of eight")
-    expect(row["steps"].first).to eq("part" => "hour", "sentence" => "The short hand has passed the 7 and is on its way to the 8.",
+    expect(row["steps"].first).to eq("part" => "hour", "sentence" => "The short hand has passed the 7. It is going to the 8.",
                                      "lights" => [{ "kind" => "hand", "hand" => "hour" }, { "kind" => "gap", "from" => 7, "to" => 8 }])
     expect(schema_errors("/api/dial?conventions=landmarks,minutes_first,sixty_minus,plain")).to be_nil
   end

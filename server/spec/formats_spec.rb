@@ -40,8 +40,8 @@ RSpec.describe Vantick::Server::Formats do
       { files(users: nil) => /no users.csv/, files(users: "sourcedId,givenName\nu1,Bo\n") => /line 3: it names the user u2/,
         files(users: "sourcedId,givenName\nu1,\nu2,Ida\n") => /users.csv, line 2: it has no first name/,
         files(classes: "sourcedId,title\n,Curlew\n") => /line 2: it has no sourcedId/, files(users: "\"sourcedId") => /users.csv, line 1/,
-        files(enrollments: "sourcedId,classSourcedId,userSourcedId,role\n") => /no child in this file/, " \n" => /no child/,
-        "first name\n\"Bo\nIda" => /cannot be read/, "first name,last name\nBo,Ash\n,Birk" => /Line 3: there is no first name/,
+        files(enrollments: "sourcedId,classSourcedId,userSourcedId,role\n") => /file has no children/, " \n" => /no children/,
+        "first name\n\"Bo\nIda" => /can't be read/, "first name,last name\nBo,Ash\n,Birk" => /Line 3: the first name is missing/,
         "a" * 61 => /too long/ }.each { |bytes, words| expect { described_class.read(bytes) }.to refused(words), words.inspect }
     end
   end
@@ -64,11 +64,11 @@ RSpec.describe Vantick::Server::Formats do
     end
 
     it "names what has no time for an answer, and refuses what is no question" do
-      expect(found(item("blue", title: "Colours")).last).to eq([{ item: "Colours", why: "“blue” is no time of the dial" }])
+      expect(found(item("blue", title: "Colours")).last).to eq([{ item: "Colours", why: "“blue” is not a time on the clock" }])
       expect(found(item(%w[7:45 8:45], title: "")).last).to eq([{ item: "q", why: "it has 2 right answers" }])
       expect(found(item([])).last).to eq([{ item: "Q", why: "it has no right answer" }])
       expect { described_class.read("<a/>") }.to refused(/no question/)
-      expect { described_class.read("no xml at all") }.to refused(/no XML/)
+      expect { described_class.read("no xml at all") }.to refused(/not XML/)
     end
   end
 end

@@ -88,13 +88,13 @@ busy: [Vantick::Server::Store::Busy]).call(Rack::MockRequest.env_for("/x?name=An
     it "tells of its own mistakes as problems, and writes class and place down, but nothing that somebody typed" do
       status, headers, problem = answer { raise "Anneke wrote quarter to eight" }
       expect([status, headers["content-type"]]).to eq([500, "application/problem+json"])
-      expect(problem["detail"]).to match(/Nothing you typed is at fault/)
+      expect(problem["detail"]).to match(/not something you typed/)
       expect(log.string).to match(/Vantick: RuntimeError at GET an unknown address, in \S+:\d+/)
       expect(log.string).not_to match(/Anneke|quarter/)
     end
 
     it "asks to try again where that can help, and says what is in the way" do
-      { SQLite3::BusyException => /busy/, SQLite3::FullException => /disk .* is full/, SQLite3::ReadOnlyException => /may not write/,
+      { SQLite3::BusyException => /busy/, SQLite3::FullException => /disk .* is full/, SQLite3::ReadOnlyException => /can't write/,
         SQLite3::CorruptException => /damaged.*restore/ }
         .each do |cause, words|
         status, headers, problem = answer { raise failed(cause.new) }

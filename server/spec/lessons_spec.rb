@@ -26,7 +26,7 @@ RSpec.describe Vantick::Server::Plan::Lessons do
     expect(lesson["stages"].sum { |stage| stage["minutes"] }).to eq(40)
     all = lesson["stages"].flat_map { |stage| times(lesson, stage["id"]) }
     expect(all.uniq).to eq(all)
-    expect(lesson["method_lines"]).to include("Left half: count back from the 12.")
+    expect(lesson["method_lines"]).to include('With "to": count back from the 12.')
     expect(get("/api/lessons/#{lesson['id']}").body).to eq(lesson)
     expect(get("#{address}/lessons").body["lessons"].first).to include("id" => lesson["id"], "step" => "fives_to", "minutes" => 40)
   end
@@ -78,7 +78,7 @@ RSpec.describe Vantick::Server::Plan::Lessons do
     minutes = lesson["stages"].to_h { |stage| [stage["id"], stage["minutes"]] }
     moved = change(lesson, stage_minutes: { **minutes, "show" => minutes["show"] + 2, "alone" => minutes["alone"] - 2 }).body
     expect(stage_of(moved, "show")["minutes"]).to eq(minutes["show"] + 2)
-    expect(change(lesson, stage_minutes: { **minutes, "show" => 30 })).to be_refused(422).at("stage_minutes").saying(/make them 40/)
+    expect(change(lesson, stage_minutes: { **minutes, "show" => 30 })).to be_refused(422).at("stage_minutes").saying(/The lesson has 40/)
     expect(change(lesson, minutes: 19)).to be_refused(422).at("minutes").saying(/20 to 75/)
   end
 

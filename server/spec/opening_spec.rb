@@ -21,8 +21,8 @@ RSpec.describe Vantick::Server::Desks::Opening do
   end
 
   it "is for a lesson or a check of this class, and for one that a screen can ask" do
-    expect(opened(kind: "exit")).to be_refused(422).at("lesson_id").saying(/for which lesson or check/)
-    expect(opened(kind: "stage", stage: "alone")).to be_refused(422).at("lesson_id").saying(/for which lesson/)
+    expect(opened(kind: "exit")).to be_refused(422).at("lesson_id").saying(/Choose a lesson or check/)
+    expect(opened(kind: "stage", stage: "alone")).to be_refused(422).at("lesson_id").saying(/Choose a lesson/)
     expect(opened(kind: "exit", check_id: make_check(other)["id"])).to be_refused(404).at("check_id")
     expect(opened(kind: "stage", stage: "alone", lesson_id: lesson_of(other)["id"])).to be_refused(404).at("lesson_id")
     practice = desk_of(school_class)
@@ -32,7 +32,7 @@ RSpec.describe Vantick::Server::Desks::Opening do
   it "is for a stage that has a time" do
     lesson = lesson_of(school_class)
     expect(opened(kind: "stage", stage: "warm_up_of_nothing",
-                  lesson_id: lesson["id"])).to be_refused(422).at("stage").saying(/Choose a stage/)
+                  lesson_id: lesson["id"])).to be_refused(422).at("stage").saying(/Choose a part/)
     expect(opened(kind: "stage", stage: "alone", lesson_id: lesson["id"]).body).to include("kind" => "stage", "open" => true)
   end
 end

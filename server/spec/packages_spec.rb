@@ -42,7 +42,7 @@ RSpec.describe Vantick::Server::Check::Packages do
 
   it "says so where nothing of a check can be asked in QTI" do
     made = post("#{path}/sheets", { kind: "spot", step: "quarters" }).body
-    expect(told(plain("/api/checks/#{made['check_id']}/qti.zip"))).to be_refused(422).at("check_id").saying(/cannot be said in QTI/)
+    expect(told(plain("/api/checks/#{made['check_id']}/qti.zip"))).to be_refused(422).at("check_id").saying(/can't be exported as QTI/)
   end
 
   # Every way that a package counts as right is right here as well, at every quarter.
@@ -108,7 +108,7 @@ RSpec.describe Vantick::Server::Check::Packages do
     { old_item("<value>A</value>", choices:) => ["2:30"], old_item("<value>07:45</value>") => ["7:45"] }.each do |item, times|
       expect(post("#{path}/package-previews", sent(item)).body["times"]).to eq(times), item
     end
-    { old_item("<value>blue</value>") => /“blue” is no time/, old_item("") => /no right answer/,
+    { old_item("<value>blue</value>") => /“blue” is not a time/, old_item("") => /no right answer/,
       old_item("<value>1:00</value><value>2:00</value>") => /2 right answers/ }.each do |item, why|
       expect(post("#{path}/package-previews", sent(item)).body["left_out"].first).to match("item" => "Question", "why" => match(why))
       expect(post("#{path}/packages", sent(item))).to be_refused(422).at("file").saying(/No question/)

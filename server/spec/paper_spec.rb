@@ -66,7 +66,7 @@ RSpec.describe "Paper that is read" do
     expect(found["others"].map { |page| page["words"] }).to include(/Anneke's page was read before/, /another class: Curlew/)
     store.db[:classes].where(id: others["id"]).update(account_id: nil)
     again = read(Vantick::Copier.pdf(paper(other, others["children"].first["id"])), name: "theirs.pdf")
-    expect(again["others"].map { |page| page.values_at("words", "child_id") }).to eq([["This page is another class's.", nil]])
+    expect(again["others"].map { |page| page.values_at("words", "child_id") }).to eq([["This page belongs to another class.", nil]])
     expect(store.db[:scan_pages].where(state: "refused").select_map(:child_id).uniq).to eq([others["children"].first["id"]])
     expect(found["scan"]["alone"]).to be >= 16
     expect(standing(check).map(&:verdict).tally.keys).to eq(["right"])
@@ -134,7 +134,7 @@ RSpec.describe "Paper that is read" do
     expect(plain("/api/scan-pages/#{page['id']}/picture")["content-type"]).to eq("image/jpeg")
     stranger = make_class(["Zora"])["children"].first["id"]
     refused = put("/api/scan-pages/#{page['id']}", { check_id: check.id, child_id: stranger, page: 1 })
-    expect(refused).to be_refused(422).at("child_id").saying(/not in the class/)
+    expect(refused).to be_refused(422).at("child_id").saying(/isn.t in the class/)
     named = put("/api/scan-pages/#{page['id']}", { check_id: check.id, child_id: ids.last, page: 1 }).body
     expect(named).to include("read" => 1, "others" => [])
     expect(standing(check).map(&:child_id).uniq).to eq([ids.last])
@@ -173,7 +173,7 @@ RSpec.describe "Paper that is read" do
     expect(get("/api/scans/#{scan['id']}").body["scan"]["received"]).to eq(600_000)
     stub_const("Vantick::Server::Paper::Scans::COMING", 2)
     post("#{address}/scans", { name: "y.pdf", bytes: 10 })
-    expect(post("#{address}/scans", { name: "z.pdf", bytes: 10 })).to be_refused(422).at("bytes").saying(/files are on their way/)
+    expect(post("#{address}/scans", { name: "z.pdf", bytes: 10 })).to be_refused(422).at("bytes").saying(/files are being read/)
     store.scans.forget_old(Time.now + (2 * 86_400))
     expect(get("#{address}/scans").body["scans"]).to eq([])
     expect(File.exist?(store.scans.file(scan["id"]))).to be(false)
@@ -223,9 +223,9 @@ RSpec.describe "Paper that is read" do
 
     it "is named in a line, and nothing else stops" do
       locked = pages(1).tap { |pdf| pdf.encrypt_document(user_password: "x", owner_password: "y") }.render
-      files = { "text" => ["no picture at all", /no PDF, JPEG or PNG/], "damaged" => ["%PDF-1.4 and no more", /damaged/],
-                "locked" => [locked, /locked with a password/], "long" => [pages(201).render, /more than 200 pages/],
-                "huge" => [huge, /far larger than any paper|damaged/], "half" => [Vantick::Copier.pdf([]), /damaged/] }
+      files = { "text" => ["no picture at all", /isn't a PDF, JPEG or PNG/], "damaged" => ["%PDF-1.4 and no more", /damaged/],
+                "locked" => [locked, /has a password/], "long" => [pages(201).render, /more than 200 pages/],
+                "huge" => [huge, /far too large|damaged/], "half" => [Vantick::Copier.pdf([]), /damaged/] }
       told = files.transform_values { |file, _| read(file.dup.force_encoding(Encoding::BINARY))["scan"] }
       files.each { |name, (_, words)| expect(told[name]).to include("state" => "failed", "trouble" => words), name }
       expect(get("#{address}/scans").body["scans"].length).to eq(files.length)

@@ -17,7 +17,7 @@ RSpec.describe Vantick::Server::Classes::Children do
 
   it "adds children after those there are, tidied, and refuses who is there already, also among those who left" do
     expect(names(post("#{path}/children", { names: [" Per ", "Una\u0007"] }))).to eq(%w[Bo Ida Tom Per Una])
-    expect(post("#{path}/children", { names: ["BO"] })).to be_refused(422).at("names").saying(/Bo and BO are too alike/)
+    expect(post("#{path}/children", { names: ["BO"] })).to be_refused(422).at("names").saying(/Bo and BO look too alike/)
     post("#{path}/children/#{ida['id']}/absence", { left: true })
     expect(post("#{path}/children", { names: ["Ida"] })).to be_refused(422).at("names").saying(/Two children are called Ida/)
     expect(post("#{path}/children", { names: Array.new(38) { |at| "Child #{at}" } })).to be_refused(422).at("names").saying(/at most 40/)
@@ -61,7 +61,7 @@ RSpec.describe Vantick::Server::Classes::Children do
       post("/api/classes/#{shared['id']}/shares", { account_id:, until: nil })
     end
     eva = "/api/classes/#{shared['id']}/children/#{shared['children'].first['id']}/move"
-    expect(post(eva, { to_class_id: other["id"] })).to be_refused(403).at("to_class_id").saying(/only they can move/)
+    expect(post(eva, { to_class_id: other["id"] })).to be_refused(403).at("to_class_id").saying(/Only they can move/)
     as(signed_in("Joris")) { expect(get("/api/classes/#{shared['id']}/register").body["children"].length).to eq(1) }
     post("/api/classes/#{other['id']}/children", { names: ["Ida"] })
     expect(post("#{path}/children/#{ida['id']}/move", { to_class_id: other["id"] })).to be_refused(422).at("to_class_id")

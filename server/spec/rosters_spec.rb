@@ -160,8 +160,8 @@ RSpec.describe Vantick::Server::Classes::Rosters do
       bo, ida = school_class["children"]
       expect(preview(twice).body["doubts"].map { |one| one["children"].map { |child| child["id"] } }).to eq([[bo["id"]], [bo["id"]]])
       said = ->(*pairs) { pairs.map { |at, child| { at:, child_id: child["id"] } } }
-      expect(take(twice, same: said[[0, bo], [1, bo]])).to be_refused(422).at("same").saying(/cannot be two children/)
-      expect(take(twice, same: said[[0, ida]])).to be_refused(422).at("same").saying(/Bo A\. on the list cannot be that child/)
+      expect(take(twice, same: said[[0, bo], [1, bo]])).to be_refused(422).at("same").saying(/can't be two children/)
+      expect(take(twice, same: said[[0, ida]])).to be_refused(422).at("same").saying(/Bo A\. on the list can't be that child/)
     end
 
     it "comes back as it was when the list is taken back, and who answered since leaves with the answers" do
@@ -252,22 +252,22 @@ RSpec.describe Vantick::Server::Classes::Rosters do
       bundle(users: "sourcedId,givenName\nu1,Bo\n") => /enrollments.csv, line 3: it names the user u2/,
       bundle(users: "sourcedId,givenName\nu1,Bo\nu2,\nu3,Ida\n") => /users.csv, line 3: it has no first name/,
       bundle(classes: "sourcedId,title\n,Curlew\n") => /classes.csv, line 2: it has no sourcedId/,
-      bundle(enrollments: "sourcedId,classSourcedId,userSourcedId,role\n") => /no child in this file/,
-      "PK\u0003\u0004 no zip" => /no zip/, "first name,last name\nBo,Ash\n,Birk" => /Line 3: there is no first name/,
-      "Bo\nBO" => /too alike/, "\"Bo\nIda" => /Line 1 cannot be read/, ("a" * 61) => /too long/, " \n" => /no child/
+      bundle(enrollments: "sourcedId,classSourcedId,userSourcedId,role\n") => /file has no children/,
+      "PK\u0003\u0004 no zip" => /zip file can't be opened/, "first name,last name\nBo,Ash\n,Birk" => /Line 3: the first name is missing/,
+      "Bo\nBO" => /look too alike/, "\"Bo\nIda" => /Line 1 can't be read/, ("a" * 61) => /too long/, " \n" => /no children/
     }.each do |file, words|
       expect(take(file, of: "c1")).to be_refused(422).at("file").saying(words), words.inspect
     end
     expect(take((1..41).map { |at| "Child #{at}" }.join("\n"))).to be_refused(422).at("file").saying(/at most 40/)
     many = (["first name,last name"] + (["Mia,Roe"] * 20_000)).join("\n")
-    expect(reading(many)).to be_refused(422).at("file").saying(/20000 on this list/)
+    expect(reading(many)).to be_refused(422).at("file").saying(/list has 20000/)
     expect(names).to eq(%w[Bo Ida Tom])
   end
 
   it "unpacks no more than a school's lists" do
     bomb = Vantick::Server::Formats::Bundle.write("users.csv" => "0" * 9_000_000)
     expect(bomb.bytesize).to be < 20_000
-    expect(take(bomb)).to be_refused(422).at("file").saying(/far more/)
+    expect(take(bomb)).to be_refused(422).at("file").saying(/far larger/)
   end
 
   describe "what goes out" do

@@ -139,7 +139,7 @@ RSpec.describe Vantick::Server::Store::SchoolFile do
       newest = Vantick::Server::Store::SchoolFile.newest
       connected(copy) { |raw| expect([raw[:children].get(:name), raw[:schema_info].get(:version)]).to eq(["Bo", newest]) }
       expect([mode(copy), Dir.children(folder).grep(/part/)]).to eq([0o600, []])
-      expect { described_class.backup(path, copy) }.to raise_error(described_class::Failed, /is there already/)
+      expect { described_class.backup(path, copy) }.to raise_error(described_class::Failed, /is already there/)
       expect { described_class.backup(File.join(folder, "none"), copy) }.to raise_error(described_class::Failed, /no file/)
     end
 

@@ -43,7 +43,7 @@ RSpec.describe "A class's settings" do
     day = [{ time: "15:30", what: "choir" }, { time: "8:05", what: "the ferry leaves" }]
     expect(put("#{address}/day", { day: }).body["day"]).to eq([{ "time" => "08:05", "what" => "the ferry leaves" },
                                                                { "time" => "15:30", "what" => "choir" }])
-    expect(put("#{address}/day", { day: [{ time: "25:00", what: "x" }] })).to be_refused(400).at("day")
+    expect(put("#{address}/day", { day: [{ time: "25:00", what: "x" }] })).to be_refused(422).at("day")
     expect(put("#{address}/day", { day: [{ time: "8:00", what: " " }] })).to be_refused(422).at("day").saying(/what happens/)
     expect(put("#{address}/day", { day: [{ time: "8:00", what: "x", who: "Bo" }] })).to be_refused(400).at("day")
   end

@@ -35,7 +35,7 @@ input: JSON.generate(present_password: password))
       expect(make_check(school_class)["items"].length).to eq(5)
       [["erasure", { name: "Curlew", **own }], ["owner", { account_id: joris_id }], ["shares", { account_id: joris_id, until: nil }],
        ["next-year", { name: "X", child_ids: [1] }]].each do |door, body|
-        expect(post("#{path}/#{door}", body)).to be_refused(403).at(nil).saying(/only they can/), door
+        expect(post("#{path}/#{door}", body)).to be_refused(403).at(nil).saying(/Only they can/), door
       end
     end
   end
@@ -148,10 +148,10 @@ input: JSON.generate(present_password: password))
       { "#{path}/erasure" => { name: "Curlew" }, "/api/accounts/#{joris_id}/removal" => { classes_to: nil }, "/api/school/copies" => {},
         "/api/accounts/#{joris_id}/password" => { password: "a new lamp is lit" },
         "/api/accounts/#{id_of('Marit')}/password" => { password: "a new lamp is lit" } }.each do |door, body|
-        expect(post(door, { **body, **wrong })).to be_refused(422).at("present_password").saying(/not your present password/), door
+        expect(post(door, { **body, **wrong })).to be_refused(422).at("present_password").saying(/isn't your current password/), door
         expect(post(door, body)).to be_refused(400).at("present_password")
       end
-      expect(post("#{path}/erasure", { name: "Curlew", **own })).to be_refused(429).at("present_password").saying(/wait/)
+      expect(post("#{path}/erasure", { name: "Curlew", **own })).to be_refused(429).at("present_password").saying(/Wait/)
       expect(classes.length).to eq(1)
     end
 

@@ -83,7 +83,7 @@ RSpec.describe Vantick::Server::Sheets::Sheets do
       expect(titles).to eq(["Level 2", *["Level 1"] * 28, "Level 3", "Level 3"])
       answers = pdf("/api/checks/#{made['check_id']}/sheet.pdf?part=answers").pages.map(&:text).join
       problem = file.pages.last.text[/^\s*(\d)\. +\S/, 1]
-      expect(answers).to match(/^\s*#{problem}\. .+half an hour later/)
+      expect(answers).to match(/^\s*#{problem}\. .+in half an hour/)
     end
 
     it "prints two pages for each child, as they are asked for" do
@@ -169,7 +169,7 @@ RSpec.describe Vantick::Server::Sheets::Sheets do
     expect(texts("#{path}&child_id=#{child['id']}").join).to include(child["name"])
     expect(get("#{path}&child_id=999999")).to be_refused(404).at("child_id")
     own = make(versions: "each", count: 5, seed: 2)
-    expect(get("/api/checks/#{own['check_id']}/sheet.pdf?spare=true")).to be_refused(422).at("only").saying(/choose for whom/)
+    expect(get("/api/checks/#{own['check_id']}/sheet.pdf?spare=true")).to be_refused(422).at("only").saying(/Choose whose sheet/)
     expect(get("#{address}/checks").body["checks"].length).to eq(2)
   end
 
@@ -220,7 +220,7 @@ RSpec.describe Vantick::Server::Sheets::Sheets do
     expect(after["letters"].to_h { |one| one.values_at("child_id", "letter") }).to include(anneke => "B", bram => "A")
     expect(times.call(after, anneke)).to eq(times.call(before, bram))
     answer(after, { "id" => bram }, after["items"].find { |item| item["child_id"] == bram }, "7:45")
-    expect(put("#{path}/letters", { child_id: anneke, other_id: bram })).to be_refused(422).at("other_id").saying(/typed in already/)
+    expect(put("#{path}/letters", { child_id: anneke, other_id: bram })).to be_refused(422).at("other_id").saying(/already entered/)
     shared = make["check_id"]
     expect(put("/api/checks/#{shared}/letters", { child_id: anneke, other_id: bram })).to be_refused(422).at("child_id")
   end
@@ -234,7 +234,7 @@ RSpec.describe Vantick::Server::Sheets::Sheets do
     sheet = get("/api/checks/#{made['check_id']}").body
     item = sheet["items"].first
     expect(item["said"]).to start_with("quarter to")
-    expect(item["right"]).to start_with("hour passed, with to; ")
+    expect(item["right"]).to start_with("old hour used with \"to\"; ")
     right = "to_with_passed_hour; #{item['time']}"
     expect(answer(sheet, sheet["children"].first, item, right).body["verdict"]).to eq("right")
   end
@@ -280,7 +280,7 @@ RSpec.describe Vantick::Server::Sheets::Sheets do
     expect(code).to match(/\A[CDFHJKMNPRTVX3479]{5}\z/)
     slips = (0..4).flat_map { |place| %w[C D X 9].map { |letter| code.dup.tap { |one| one[place] = letter } } } - [code]
     changed_over = (0..3).map { |place| code.dup.tap { |one| one[place], one[place + 1] = one[place + 1], one[place] } } - [code]
-    [*slips, *changed_over].each { |typed| expect(get("/api/sheets/#{typed}")).to be_refused(404).at("code").saying(/mistyped/) }
+    [*slips, *changed_over].each { |typed| expect(get("/api/sheets/#{typed}")).to be_refused(404).at("code").saying(/letter is wrong/) }
     expect(get("/api/sheets/K7RD")).to be_refused(404).at("code").saying(/There is no sheet/)
   end
 

@@ -54,7 +54,7 @@ RSpec.describe Vantick::Server::Store::Database do
     allow(store).to receive(:classes).and_raise("password=secret")
     answer = get("/api/classes")
     expect(answer.status).to eq(500)
-    expect(answer.body).to include("title" => "Vantick made a mistake", "field" => nil)
+    expect(answer.body).to include("title" => "Something went wrong", "field" => nil)
     expect(answer.body.to_s).not_to match(/secret|RuntimeError/)
   end
 end

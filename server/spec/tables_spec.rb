@@ -61,7 +61,7 @@ RSpec.describe Vantick::Server::Documents::AnswerTables do
 
   it "are refused by their first row that is wrong, however many there are" do
     rows = ["child,clock 1,clock 2,clock 3", *Array.new(1_000) { |at| "Somebody #{at},7:45,7:46,7:47" }].join("\n")
-    expect(take(rows)).to be_refused(422).at("table").saying(/Row 2: nobody/)
+    expect(take(rows)).to be_refused(422).at("table").saying(/Row 2: no child/)
   end
 
   it "have the nought that a spreadsheet took from a class's way of writing, and names with any apostrophe" do
@@ -74,7 +74,7 @@ RSpec.describe Vantick::Server::Documents::AnswerTables do
 
   {
     "child,clock 1,clock 2\nBram,1,2" => /no column for clock 3/, "child,clock 1,clock 1,clock 2\nBram,1,1,2" => /clock 1 has two columns/,
-    "child,clock 1,height\nBram,1,2" => /"height" is no clock/
+    "child,clock 1,height\nBram,1,2" => /"height" is not a clock/
   }.each do |table, words|
     it("are refused by their line of names: #{words.source}") {
       expect(take(table)).to be_refused(422).at("table").saying(/Row 1: .*#{words}/)
@@ -82,7 +82,7 @@ RSpec.describe Vantick::Server::Documents::AnswerTables do
   end
 
   it "are not taken at all where one row cannot be, and it is named" do
-    expect(take("Anneke,qt8\nZora,qt8")).to be_refused(422).at("table").saying(/Row 2: nobody in the class is called "Zora"/)
+    expect(take("Anneke,qt8\nZora,qt8")).to be_refused(422).at("table").saying(/Row 2: no child in the class is called "Zora"/)
     expect(take("Anneke,1,2,3,4")).to be_refused(422).at("table").saying(/more answers than the 3 clocks/)
     expect(take("Anneke,#{'x' * 300}")).to be_refused(422).at("answer")
     expect(take(%("Anneke,qt8))).to be_refused(422).at("table").saying(/quotation marks/)
@@ -90,10 +90,10 @@ RSpec.describe Vantick::Server::Documents::AnswerTables do
   end
 
   it "take a child once, and are in at once however long they are" do
-    expect(take("Anneke,qt8\n\nBram,qt8\nanneke,7:45")).to be_refused(422).at("table").saying(/Row 4: Anneke stands in row 1 already/)
+    expect(take("Anneke,qt8\n\nBram,qt8\nanneke,7:45")).to be_refused(422).at("table").saying(/Row 4: Anneke is already in row 1/)
     flood = Array.new(7_000) { "Bram,1" }.join("\n")
     began = Process.clock_gettime(Process::CLOCK_MONOTONIC)
-    expect(take(flood)).to be_refused(422).at("table").saying(/Row 2: Bram stands in row 1/)
+    expect(take(flood)).to be_refused(422).at("table").saying(/Row 2: Bram is already in row 1/)
     expect(Process.clock_gettime(Process::CLOCK_MONOTONIC) - began).to be < 5
   end
 

@@ -28,7 +28,7 @@ RSpec.describe Vantick::Server::Plan::Terms do
   end
 
   it "is refused in words, in the field where it belongs" do
-    { { last_day: (monday - 1).iso8601 } => ["last_day", /before the first/], { weekdays: {} } => ["weekdays", /days of the week/],
+    { { last_day: (monday - 1).iso8601 } => ["last_day", /before the first/], { weekdays: {} } => ["weekdays", /at least one lesson day/],
       { aim_day: (monday + 100).iso8601 } => ["aim_day", /outside the term/], { aim: "chess" } => ["step", /chess/],
       { days_off: [{ from: (monday + 3).iso8601, to: monday.iso8601, name: "" }] } => ["days_off", /Row 1 of the days off ends/],
       { last_day: (monday + 500).iso8601 } => ["last_day", /at most/] }

@@ -2,7 +2,7 @@
 
 require "pdf/reader"
 
-# The next lesson's day: one thing that Home, Plan and Groups look at, and one stack of paper for it.
+# Next lesson's day: one thing that Home, Plan and Groups look at, and one stack of paper for it.
 RSpec.describe Vantick::Server::Tomorrow::Day do
   let(:names) { Array.new(26) { |at| "Child#{at}x" } }
   let(:school_class) { make_class(names) }

@@ -34,8 +34,8 @@ RSpec.describe Vantick::Server::Classes::TypedNames do
   end
 
   it "refuses in words what is no list of names" do
-    { "b" * 61 => /Line 1: .* too long/, Array.new(41) { |n| "N#{n}x" }.join("\n") => /at most 40 children: here are 41/,
-      "Bo\u202E" => /hidden signs/, "\"Bo\n" => /quotation marks/ }.each do |text, words|
+    { "b" * 61 => /Line 1: .* too long/, Array.new(41) { |n| "N#{n}x" }.join("\n") => /at most 40 children. Here are 41/,
+      "Bo\u202E" => /hidden characters/, "\"Bo\n" => /quotation marks/ }.each do |text, words|
       expect(read(text)).to be_refused(422).at("text").saying(words)
     end
     expect(read("").body).to eq("children" => [], "commas" => nil)
@@ -44,6 +44,6 @@ RSpec.describe Vantick::Server::Classes::TypedNames do
 
   it "names all clashes of names that are sent all the same" do
     expect(post("/api/classes", { name: "Heron", children: %w[Bo Ana bo Ana] }))
-      .to be_refused(422).at("children").saying(/Bo and bo are too alike, Two children are called Ana/)
+      .to be_refused(422).at("children").saying(/Bo and bo look too alike, Two children are called Ana/)
   end
 end

@@ -185,7 +185,7 @@ RSpec.describe "The server" do
     kill
     start("VANTICK_HOST" => "0.0.0.0", "VANTICK_ADDRESS" => "http://tern-quay:#{port}")
     expect(File.read(log)).to include("Vantick is ready: http://localhost:#{port}")
-    expect(File.read(log)).to include("For devices in the room: http://tern-quay:#{port}/desk")
+    expect(File.read(log)).to include("For devices in the room: http://tern-quay:#{port}/join")
   end
 
   # A file that is missing beside its copies: the disk is another, or somebody moved it.

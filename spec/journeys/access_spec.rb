@@ -10,7 +10,7 @@ RSpec.describe "Every view can be used by everyone", :demo do
   # What the browser had to say since it was asked last: errors of the page, and requests that failed.
   def complaints = browser.logs.get(:browser).map(&:message)
 
-  # "Opening the class…": what is looked at is the page, not the wait for it.
+  # "Loading…": what is looked at is the page, not the wait for it.
   def waiting = /\b[A-Z]\w+ing\b[^\n…]*…/
 
   def windows
@@ -29,12 +29,12 @@ RSpec.describe "Every view can be used by everyone", :demo do
   end
 
   # Some to an example, so that the browser is begun anew less often.
-  { "of the class" => %w[/ /class /class/3 /class/child/5 /class/child/5/parents /class/groups /class/weeks /class/register /class/new],
+  { "of the class" => %w[/ /class /results/3 /class/child/5 /class/child/5/parents /class/groups /class/weeks /class/register /class/new],
     "of a lesson" => %w[/plan /plan/term /plan/2 /plan/2/run],
     "in front of the class" => %w[/show?times=7:45,8:23&lens=halves,hour_gap,minute_numbers /show?lens=day,sweep,quarters,hand_lines
                                   /show?lens=two_dials /show?board=1],
     "on paper" => %w[/sheets /check /check/new /check/3 /check/3/slips /check/paper],
-    "of desks and accounts" => %w[/desks/new /desks/keys /account /settings /nothing/here] }.each do |name, addresses|
+    "of desks and accounts" => %w[/devices/new /devices/keys /account /settings /nothing/here] }.each do |name, addresses|
     it "the pages #{name} are clean, and right at every width" do
       complaints # of an example before
       addresses.each do |address|
@@ -51,7 +51,7 @@ RSpec.describe "Every view can be used by everyone", :demo do
   it "the desk is clean for a child, and as it happens for the teacher" do
     desk = ask_as_teacher("/api/classes/1/desks", kind: "practice", step: "quarters")
     using_session(:child) do
-      visit "/desk"
+      visit "/join"
       expect(page).to have_field("Class code").and be_accessible
       fill_in "Class code", with: desk["code"]
       click_button "Go"
@@ -68,10 +68,10 @@ RSpec.describe "Every view can be used by everyone", :demo do
       send_it
       expect(page).to have_button("Try again", disabled: true).and be_accessible
       say "ten"
-      expect(page).to have_css("h1", text: "Look, step by step").and be_accessible
+      expect(page).to have_css("h1", text: "Step by step").and be_accessible
     end
     answer_rightly(desk, "Bram", 10)
-    visit "/desks/#{desk['id']}"
+    visit "/devices/#{desk['id']}"
     expect(page).to have_css(".child", text: "Bram")
     out = "return [...document.querySelectorAll('.child > button > *')].filter((part) => " \
           "part.getBoundingClientRect().right > part.parentElement.getBoundingClientRect().right).map((part) => part.className)"
@@ -118,12 +118,12 @@ RSpec.describe "Every view can be used by everyone", :demo do
     visit "/show?times=7:45"
     expect(page).to have_css("[role='slider']")
     browser.action.send_keys("u").send_keys(:arrow_up, :arrow_up, :arrow_up, :arrow_up, :arrow_up, :arrow_up, :arrow_up).perform
-    expect(page).to have_text("Readable, not exact")
+    expect(page).to have_text("Readable, but not exact")
     expect(page).to be_accessible
     browser.action.send_keys("?").perform
     expect(page).to be_accessible
     visit "/plan/2/run"
-    expect(page).to have_text("To begin")
+    expect(page).to have_text("Opening")
     %w[3 4 5 6 e].each do |key|
       browser.action.send_keys(key, " ").perform
       expect(page).to be_accessible

@@ -13,7 +13,7 @@ RSpec.describe "Answering at a desk" do
       turn(dial, from: 0, to: 270, radius: 0.4)
       turn(dial, from: 180, to: 232.5, radius: 0.2)
       click_button "Done"
-      expect(page).to have_css("[role='status']", text: "Kept. Go on.")
+      expect(page).to have_css("[role='status']", text: "Saved. Keep going!")
     end
     expect(answers.first).to include(verdict: "right", child_id: child_of(desk, "Bram")[:id])
   end
@@ -29,7 +29,7 @@ RSpec.describe "Answering at a desk" do
       find("[role='slider']").send_keys(:arrow_right)
       send_it
     end
-    expect(page).to have_css("h1", text: "Look, step by step").and have_css(".face path.minute[transform='rotate(12)']")
+    expect(page).to have_css("h1", text: "Step by step").and have_css(".face path.minute[transform='rotate(12)']")
     expect(page).to have_css(".face path.minute[transform='rotate(#{wanted.minute_degrees.to_i})']")
     expect(page).to have_css(".face path.hour[transform='rotate(#{format('%g', wanted.hour_degrees)})']")
   end
@@ -81,7 +81,7 @@ RSpec.describe "Answering at a desk" do
       click_button store.db[:items].first(id:)[:time], exact: true
     end
     send_it
-    expect(page).to have_css("[role='status']", text: "Yes: they all belong together.")
+    expect(page).to have_css("[role='status']", text: "Yes: all pairs match.")
     skip_to("mistake")
     item = asked(desk, "Anneke")
     click_button Vantick::Core::Reading::Misreading.find(item[:misreading]).texts[:they]
@@ -99,7 +99,7 @@ RSpec.describe "Answering at a desk" do
 
   # Answers whatever comes with nothing that is right, until there is a task of the kind.
   def skip_to(entry)
-    visit "/desk"
+    visit "/join"
     until page.has_css?("main.#{entry}", wait: 0.5)
       page.execute_script(<<~JS)
         const state = await (await fetch("/api/desk/state")).json();
@@ -108,7 +108,7 @@ RSpec.describe "Answering at a desk" do
         await fetch("/api/desk/answers", { method: "POST", headers: { "content-type": "application/json" },
           body: JSON.stringify({ turn_id: state.turn.id, answers, late: true }) });
       JS
-      visit "/desk"
+      visit "/join"
       expect(page).to have_css("h1.ask")
     end
   end

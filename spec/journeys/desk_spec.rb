@@ -5,9 +5,9 @@ RSpec.describe "The children's desk" do
 
   it "is joined by two children while the teacher watches, and makes one record" do
     school_class
-    visit "/desks/new"
+    visit "/devices/new"
     select "Quarters", from: "Step"
-    click_button "Open the desks"
+    click_button "Start session"
     expect(page).to have_css("[aria-label='How to join'].large", text: "Code")
     desk = { **store.db[:desks].first.transform_keys(&:to_s) }
 
@@ -22,45 +22,45 @@ RSpec.describe "The children's desk" do
     using_session(:bram) do
       join(desk, "Bram")
       say "five"
-      expect(page).to have_css("[role='status']", text: "That is not a whole time yet.")
+      expect(page).to have_css("[role='status']", text: "That isn't a whole time yet.")
       say "ten"
-      expect(page).to have_css("h1", text: "Look, step by step")
+      expect(page).to have_css("h1", text: "Step by step")
       click_button "Next step" while page.has_button?("Next step", wait: 0.5)
-      click_button "Go on"
+      click_button "Keep going"
       expect(page).to have_css("h1.ask")
     end
 
     expect(page).to have_text("2 of 2 joined, 2 answers")
     find("li button", text: "Bram").click
-    expect(page).to have_css(".detail", text: "could not be read")
+    expect(page).to have_css(".detail", text: "unreadable")
     click_button "Hide names"
     expect(page).to have_no_text("Anneke").and have_no_text("Bram")
     click_button "Close for all"
     click_button "Close", exact: true
     expect(page).to have_text("Closed. 2 of 2 joined")
 
-    using_session(:anneke) { expect(page).to have_css("h1", text: "The desk is closed.") }
-    click_link "What the answers say"
-    expect(page).to have_css("tbody tr", text: "Anneke").and have_css("tbody tr", text: "1 answer could not be read")
+    using_session(:anneke) { expect(page).to have_css("h1", text: "We're finished for now.") }
+    click_link "See results"
+    expect(page).to have_css("tbody tr", text: "Anneke").and have_css("tbody tr", text: "1 answer unreadable")
   end
 
   # By zbar, another reader of such codes than what made it.
   it "is led to by the code on the board, as a device reads it" do
     desk = open_desk(school_class[:id])
-    visit "/desks/#{desk['id']}"
+    visit "/devices/#{desk['id']}"
     expect(page).to have_css("svg.qr")
     picture = File.join(Dir.mktmpdir, "board.png")
     browser.save_screenshot(picture)
     read, said, status = Open3.capture3("zbarimg", "--quiet", "--raw", picture)
     expect(status).to be_success, said
-    expect(read.strip).to match(%r{\Ahttp://.+/desk\?code=#{desk['code']}\z})
+    expect(read.strip).to match(%r{\Ahttp://.+/join\?code=#{desk['code']}\z})
   end
 
   # The time that was asked first.
   def asked_before = store.db[:items].first(id: answers.first[:item_id])[:time]
 
   it "opens where nobody sits, and asks for nothing that it is refused" do
-    visit "/desk"
+    visit "/join"
     expect(page).to have_css("h1")
     refused = browser.execute_script(<<~JS)
       return performance.getEntriesByType("resource").filter((one) => one.responseStatus >= 400).map((one) => one.name);
@@ -72,11 +72,11 @@ RSpec.describe "The children's desk" do
     desk = open_desk(school_class[:id], step: "quarters")
     join(desk, "Anneke")
     say "five"
-    expect(page).to have_text("That is not a whole time yet.")
+    expect(page).to have_text("That isn't a whole time yet.")
     cut_network
     say "ten"
-    expect(page).to have_css("[role='status']", text: "Kept on this device. It is marked when the network is back.")
-    expect(page).to have_css(".news", text: "No network just now. Go on: your answers are kept here (1).")
+    expect(page).to have_css("[role='status']", text: "Saved. We'll check it when we're connected.")
+    expect(page).to have_css(".news", text: "No connection. Keep going. Your answers are saved here (1).")
     click_button "Next"
     expect(page).to have_css("h1.ask", text: "Set both hands.")
     find("[role='slider']").send_keys(:arrow_right, :arrow_up)
@@ -86,7 +86,7 @@ RSpec.describe "The children's desk" do
 
     browser.navigate.refresh # what is kept is kept through this as well, but the page cannot come
     mend_network
-    visit "/desk"
+    visit "/join"
     expect(page).to have_css("header .visually-hidden", text: "2 of 10 done", visible: :all)
     eventually { expect(answers.map { |one| one[:answer] }).to match(["five", /\Ahour=181 minute=6\z/]) }
     expect(store.db[:tries].select_map(:answer)).to eq(["ten"])
@@ -99,15 +99,15 @@ RSpec.describe "The children's desk" do
     join(desk, "Anneke")
     cut_network
     say "five"
-    expect(page).to have_text("Kept on this device.")
+    expect(page).to have_text("Saved. We'll check it when we're connected.")
     mend_network
-    expect(page).to have_css(".news", text: "The network is back: 1 answer is in.")
+    expect(page).to have_css(".news", text: "Connected again: 1 answer is in.")
     expect(answers.map { |one| one[:answer] }).to eq(["five"])
   end
 
   it "is used with keys alone, from the code to the last clock" do
     desk = open_exit(school_class, task: "dial_to_digital", times: %w[7:45 12:15])
-    visit "/desk"
+    visit "/join"
     expect(page).to have_field("Class code")
     press(*desk["code"].downcase.chars, :enter)
     expect(page).to have_css("h1", text: "who are you?")
@@ -122,7 +122,7 @@ RSpec.describe "The children's desk" do
     press("1", "2", ".", "1", "5", :enter)
     expect(page).to have_button("Next")
     press(:enter)
-    expect(page).to have_css("h1", text: "That was the last one.")
+    expect(page).to have_css("h1", text: "All done!")
     expect(answers.map { |one| one[:verdict] }).to eq(%w[right right])
   end
 
@@ -150,12 +150,12 @@ RSpec.describe "The children's desk" do
     expect(page).to have_button("Try again", disabled: true)
     find("[role='slider']").send_keys(:arrow_right)
     send_it
-    send_it until page.has_css?("h1", text: "That was the last one.", wait: 0.5)
+    send_it until page.has_css?("h1", text: "All done!", wait: 0.5)
     expect(page).to have_text("You can read these: #{usual(asked_before)}")
     click_button "The clocks I can read"
     expect(page).to have_css("h1", text: "The clocks I can read: 1").and have_css("li", text: usual(asked_before))
     click_button "Back"
-    click_button "Once more"
+    click_button "Do more"
     expect(page).to have_css("h1.ask")
     click_button "Leave"
     expect(page).to have_css("[role=alertdialog]").and have_css("h1.ask")
@@ -164,7 +164,7 @@ RSpec.describe "The children's desk" do
     click_button "Leave"
     click_button "Yes, leave"
     expect(page).to have_css("h1", text: "who are you?")
-    click_button "Another code"
+    click_button "Change code"
     expect(page).to have_field("Class code", with: "")
     expect(page.evaluate_script("document.activeElement.id")).to eq("code")
   end
@@ -194,46 +194,46 @@ RSpec.describe "The children's desk" do
     store.checks.add(class_id: school[:id], step: "quarters", task: "dial_to_digital", times: %w[7:45], made_at: now)
     visit "/check"
     click_button "More", exact: false
-    click_link "To the desks"
-    expect(page).to have_checked_field("An exit check", visible: :all)
+    within(".dropdown-menu.show") { click_link "Answer on devices" }
+    expect(page).to have_checked_field("Exit check", visible: :all)
     choose "Choose…"
-    expect(page).to have_button("Open the desks", disabled: true)
+    expect(page).to have_button("Start session", disabled: true)
     check "Celyn"
-    click_button "Open the desks"
+    click_button "Start session"
     expect(page).to have_text("0 of 1 joined")
     browser.action.send_keys("b").perform
     expect(page).to have_css(".board", text: store.db[:desks].get(:code))
     visit "/check"
     click_button "More", exact: false
-    expect(page).to have_link("At the desks")
-    visit "/desks/new"
-    click_link "Go there"
+    expect(page).to have_link("See session")
+    visit "/devices/new"
+    click_link "Open session"
     expect(page).to have_css("h1", text: "Exit check")
   end
 
   it "keeps children's pictures covered until the teacher asks, and gives others" do
     school_class
-    visit "/desks/keys"
-    expect(page).to have_css(".covered[aria-label='covered']", count: 2)
+    visit "/devices/keys"
+    expect(page).to have_css(".covered[aria-label='hidden']", count: 2)
     click_button "Show the pictures of Anneke"
     before = find(".three:not(.covered)")["aria-label"]
     expect(before).to match(/\A\w+, \w+, \w+\z/)
-    click_button "Give others to Anneke"
-    within(".modal") { click_button "Give others" }
+    click_button "New pictures for Anneke"
+    within(".modal") { click_button "New pictures" }
     expect(page).to have_no_css(".three[aria-label='#{before}']")
     expect(store.keys.of_class(1).values.first.join(", ")).to eq(find(".three:not(.covered)")["aria-label"])
   end
 
   it "says what is wrong with a code, and with pictures" do
     desk = open_desk(school_class[:id])
-    visit "/desk"
+    visit "/join"
     fill_in "Class code", with: "NNNNN"
     click_button "Go"
-    expect(page).to have_css("[role='alert']", text: "There is no open desk with the code NNNNN")
+    expect(page).to have_css("[role='alert']", text: "There is no open session with the code NNNNN")
     fill_in "Class code", with: desk["code"]
     click_button "Go"
     click_button "Anneke"
     pictures_of(desk, "Anneke").reverse_each { |picture| click_button picture }
-    expect(page).to have_css("[role='alert']", text: "Those are not your pictures.")
+    expect(page).to have_css("[role='alert']", text: "Those aren't your pictures.")
   end
 end

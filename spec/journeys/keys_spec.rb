@@ -49,15 +49,15 @@ RSpec.describe "With keys alone", :demo do
 
   it "plans a lesson, swaps, pins, types and undoes, and the keys are never lost" do
     visit "/plan"
-    expect(page).to have_button("Plan this lesson")
-    go_to(/\APlan this lesson/)
+    expect(page).to have_button("Plan lesson")
+    go_to(/\APlan lesson/)
     press(:enter)
     expect(page).to have_css("button.stage", count: 6)
     eventually { expect(here).not_to eq("nowhere") }
-    go_to(/\AAnother time instead of/)
+    go_to(/\ASwap/)
     first = here
     press(:enter)
-    eventually { expect(here).to match(/\AAnother time instead of/).and(satisfy { |now| now != first }) }
+    eventually { expect(here).to match(/\ASwap/).and(satisfy { |now| now != first }) }
     press(:tab)
     pinned = here
     press(:enter)
@@ -65,11 +65,11 @@ RSpec.describe "With keys alone", :demo do
     stay_on(/\A#{Regexp.escape(pinned)}\z/)
     go_to(/\AType another time/)
     press(:enter)
-    stay_on(/\AAnother time for/)
+    stay_on(/\ANew time for/)
     press(:escape)
     stay_on(/\AType another time/)
     press(:enter)
-    stay_on(/\AAnother time for/)
+    stay_on(/\ANew time for/)
     browser.action.key_down(:control).send_keys("a").key_up(:control).send_keys("4:49", :enter).perform
     expect(page).to have_css("li.pinned", text: "4:49")
     stay_on(/4:49|Type another time/)
@@ -84,25 +84,25 @@ RSpec.describe "With keys alone", :demo do
   it "removes a lesson, goes on with the next one, and brings it back" do
     visit "/plan"
     expect(page).to have_css(".lessons li", count: 2)
-    first(:button, "Remove").native.send_keys(:enter)
+    first(:button, "Delete").native.send_keys(:enter)
     expect(page).to have_css(".lessons li", count: 1)
-    stay_on(/\ARemove/)
-    find("[role='status'] button", text: "Bring it back").native.send_keys(:enter)
+    stay_on(/\ADelete/)
+    find("[role='status'] button", text: "Restore").native.send_keys(:enter)
     expect(page).to have_css(".lessons li", count: 2)
     eventually { expect(here).not_to eq("nowhere") }
   end
 
   it "asks before a desk closes for all, and leaves the keys where they were" do
     desk = ask_as_teacher("/api/classes/1/desks", kind: "practice")
-    visit "/desks/#{desk['id']}"
+    visit "/devices/#{desk['id']}"
     find(:button, "Close for all").native.send_keys(:enter)
     expect(page).to have_css(".modal", text: "Close for all?")
-    stay_on(/\ANot yet/)
+    stay_on(/\ACancel/)
     press(:escape)
     expect(page).to have_no_css(".modal")
     stay_on(/\AClose for all/)
     press(:enter)
-    stay_on(/\ANot yet/)
+    stay_on(/\ACancel/)
     press(:tab, :enter)
     expect(page).to have_text("Closed.")
     eventually { expect(here).not_to eq("nowhere") }
@@ -112,10 +112,10 @@ RSpec.describe "With keys alone", :demo do
     visit "/plan/1/run"
     expect(page).to have_css("h1", text: "Quarters", visible: :all)
     press("e")
-    expect(page).to have_button("End the lesson", exact: false)
+    expect(page).to have_button("End lesson", exact: false)
     presses = (1..6).find do
       press(:tab)
-      here.start_with?("End the lesson")
+      here.start_with?("End lesson")
     end
     expect(presses).to be_between(1, 6)
     press(:enter)
@@ -129,7 +129,7 @@ RSpec.describe "With keys alone", :demo do
     move.native.send_keys("2")
     within("section[aria-label='Group 2']") { expect(page).to have_link("Dara") }
     stay_on(/\AMove Dara/)
-    find("button", text: "As they were proposed").native.send_keys(:enter)
+    find("button", text: "Reset groups").native.send_keys(:enter)
     within("section[aria-label='Group 1']") { expect(page).to have_link("Dara") }
     eventually { expect(here).not_to eq("nowhere") }
   end
@@ -140,29 +140,29 @@ RSpec.describe "With keys alone", :demo do
     to = find("section[aria-label='Group 2'] ul")
     browser.action.move_to(from.native, -20, 0).pointer_down.move_by(6, 4).move_to(to.native).move_by(3, 3).pointer_up.perform
     within("section[aria-label='Group 2']") { expect(page).to have_link("Dara") }
-    expect(page).to have_button("As they were proposed")
+    expect(page).to have_button("Reset groups")
   end
 
   it "chooses another check, and other pictures, and stays there" do
-    visit "/class/3"
+    visit "/results/3"
     which = find_by_id("which")
     which.native.send_keys(:arrow_down)
-    expect(page).to have_current_path(%r{/class/2})
+    expect(page).to have_current_path(%r{/results/2})
     stay_on(/Quarters, in digits|which/)
-    visit "/desks/keys"
-    find_button("Give others to Anneke").native.send_keys(:enter)
-    stay_on(/\AKeep these/)
+    visit "/devices/keys"
+    find_button("New pictures for Anneke").native.send_keys(:enter)
+    stay_on(/\ACancel/)
     press(:tab, :enter)
     expect(page).to have_no_css(".modal").and have_css(".three:not(.covered)")
-    stay_on(/\AGive others/)
+    stay_on(/\ANew pictures/)
   end
 
   it "does not leave a question for what lies behind it" do
-    visit "/desks/keys"
-    find_button("Give others to Anneke").native.send_keys(:enter)
-    stay_on(/\AKeep these/)
+    visit "/devices/keys"
+    find_button("New pictures for Anneke").native.send_keys(:enter)
+    stay_on(/\ACancel/)
     names = Array.new(6) { press(:tab).then { here } }
-    expect(names).to include("Give others", "Keep these")
-    expect(names.uniq - ["Give others", "Keep these", "Other pictures for Anneke?"]).to all(match(/\A(|DIV|nowhere|Other pictures.*)\z/m))
+    expect(names).to include("New pictures", "Cancel")
+    expect(names.uniq - ["New pictures", "Cancel", "New pictures for Anneke?"]).to all(match(/\A(|DIV|nowhere|Other pictures.*)\z/m))
   end
 end

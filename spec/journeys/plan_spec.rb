@@ -10,51 +10,51 @@ RSpec.describe "Planning a lesson and giving it", :demo do
   # The lesson that is open, as the server has it.
   def kept = store.lessons.find(page.current_path[/\d+/].to_i)
 
-  def plan_next(step = "Quarter to", why = "5 children still name the hour that has passed when they say to")
+  def plan_next(step = "Quarter to", why = "5 children still use the hour that has passed after \"to\"")
     visit "/plan"
     expect(page).to have_css("h1", text: step).and have_text(why)
-    click_button "Plan this lesson"
+    click_button "Plan lesson"
     expect(page).to have_css("button.stage", count: 6)
   end
 
   it "proposes the next step with its reason, and shows each step with what goes with it" do
     visit "/plan"
-    expect(page).to have_css("button[aria-pressed='true']", text: "Quarter to").and have_text("It rests on quarter past.")
+    expect(page).to have_css("button[aria-pressed='true']", text: "Quarter to").and have_text("Builds on quarter past.")
     find("ol.ladder button", text: "Fives past").click
-    expect(page).to have_css("h2", text: "Fives past").and have_text("CCSS 2.MD.C.7, England year 2").and have_text("26 not met")
-    find(".rung button", text: "Numerals to minutes").click
-    expect(page).to have_css("h2", text: "Numerals to minutes")
+    expect(page).to have_css("h2", text: "Fives past").and have_text("CCSS 2.MD.C.7, England year 2").and have_text("26 not yet")
+    find(".rung button", text: "Counting by fives").click
+    expect(page).to have_css("h2", text: "Counting by fives")
   end
 
   it "plans forty minutes to scale, changes them, and undoes it" do
     visit "/plan"
     find("ol.ladder button", text: "Fives to").click
-    click_button "Plan a lesson on fives to"
+    click_button "Plan lesson: fives to"
     expect(page).to have_css("button.stage", count: 6)
     expect(minutes).to eq([4, 4, 8, 8, 12, 4])
     widths = page.all("button.stage").map { |stage| stage.native.size.width }
     expect(widths[4] / widths[0].to_f).to be_within(0.4).of(3)
-    before = dials("Exit")
-    find("button.stage", text: "Exit").click
+    before = dials("Exit check")
+    find("button.stage", text: "Exit check").click
     first(:button, title: "Swap").click
     expect(page).to have_button("Undo", disabled: false)
-    expect(dials("Exit").drop(1)).to eq(before.drop(1))
-    expect(dials("Exit").first).not_to eq(before.first)
+    expect(dials("Exit check").drop(1)).to eq(before.drop(1))
+    expect(dials("Exit check").first).not_to eq(before.first)
     click_button "Undo"
     # The button rests while it is undone, too.
-    eventually { expect(dials("Exit")).to eq(before) }
+    eventually { expect(dials("Exit check")).to eq(before) }
     expect(page).to have_button("Undo", disabled: true)
   end
 
   it "moves minutes between stages with the keyboard, says what no longer fits, and takes it back" do
     plan_next
-    line = find("[role='separator'][aria-label='Between Alone and Exit']")
+    line = find("[role='separator'][aria-label='Between Alone and Exit check']")
     line.send_keys(:arrow_right)
     expect(page).to have_css("button.stage", text: "13 min")
     line.send_keys(:arrow_right)
     expect(page).to have_css("button.stage", text: "14 min")
     expect(minutes.sum).to eq(40)
-    expect(page).to have_text("No longer fits: Exit")
+    expect(page).to have_text("Doesn't fit any more: Exit check")
     click_button "Undo", match: :first
     expect(page).to have_css("button.stage", text: "13 min")
     fill_in "Minutes", with: "90\t"
@@ -66,16 +66,16 @@ RSpec.describe "Planning a lesson and giving it", :demo do
 
   it "takes a typed time, pins it, and keeps it when all else is chosen anew and copied to next week" do
     plan_next
-    find("button.stage", text: "Exit").click
+    find("button.stage", text: "Exit check").click
     first(:button, title: "Type another time").click
-    typed = find("input[aria-label^='Another time for']")
+    typed = find("input[aria-label^='New time for']")
     typed.set("4:99")
     typed.send_keys(:enter)
     expect(page).to have_css("[role='alert']", text: "4:99")
     typed.set("4:49")
     typed.send_keys(:enter)
     expect(page).to have_css("li.pinned", text: "4:49").and have_text("from minutes to")
-    click_button "Choose all anew"
+    click_button "Choose all again"
     expect(page).to have_css("li.pinned", text: "4:49")
     day = Date.parse(kept[:day])
     lesson = kept[:id]
@@ -88,7 +88,7 @@ RSpec.describe "Planning a lesson and giving it", :demo do
   it "is given by key to the exit check, and what was not reached is in the next recap" do
     plan_next
     alone = dials("Alone")
-    click_link "Give this lesson"
+    click_link "Start lesson"
     expect(page).to have_css(".run .large")
     press(" ", " ", " ", " ")
     expect(page).to have_css(".said", text: "15")
@@ -103,26 +103,26 @@ RSpec.describe "Planning a lesson and giving it", :demo do
     press("5", "m")
     expect(page).to have_css("[role='checkbox']", minimum: 3).and have_css(".together svg", count: alone.length)
     press(:page_down)
-    click_button "Type its answers in"
+    click_button "Enter answers"
     expect(page).to have_css("input[aria-label$='clock 5']", minimum: 26)
     page.go_back
-    expect(page).to have_button("Print the exit check")
+    expect(page).to have_button("Print exit check")
     press("e")
-    expect(page).to have_text("The lesson ends here")
-    click_button "End the lesson", exact: false
-    expect(page).to have_css("li", text: "given")
-    plan_next("Numerals to minutes", "26 of 26 have not had it yet.")
-    expect(page).to have_text("From the last lesson, not reached then")
-    expect(dials("Recap")).not_to be_empty
+    expect(page).to have_text("End of the lesson")
+    click_button "End lesson", exact: false
+    expect(page).to have_css("li", text: "taught")
+    plan_next("Counting by fives", "26 of 26 haven't been taught this yet.")
+    expect(page).to have_text("Carried over from last lesson:")
+    expect(dials("Review")).not_to be_empty
   end
 
   it "says so where there is no other time to swap for" do
     plan_next
-    find("button.stage", text: "Exit").click
-    before = dials("Exit")
+    find("button.stage", text: "Exit check").click
+    before = dials("Exit check")
     first(:button, title: "Swap").click
-    expect(page).to have_css("[role='alert']", text: "no other time to swap it for")
-    expect(dials("Exit")).to eq(before)
+    expect(page).to have_css("[role='alert']", text: "Every other time is already in this lesson.")
+    expect(dials("Exit check")).to eq(before)
   end
 
   # A quarter of a turn on, with the pointer: keys are the lesson's.
@@ -146,7 +146,7 @@ RSpec.describe "Planning a lesson and giving it", :demo do
     turn_long_hand(dial, own)
     turned = dial["aria-valuetext"][/\A[\d:]+/]
     expect(turned).not_to eq(own)
-    click_button "Uncover the next step", match: :first while page.has_button?("Uncover the next step", wait: 0.5)
+    click_button "Show next line", match: :first while page.has_button?("Show next line", wait: 0.5)
     expect(page).to have_text(usual(turned)).and have_no_text(usual(own))
     click_button "Back to the lesson's clock"
     expect(find("[role='slider']")["aria-valuetext"]).to start_with(own)
@@ -176,15 +176,15 @@ RSpec.describe "Planning a lesson and giving it", :demo do
     visit "/plan"
     expect(page).to have_css(".lessons li", count: 2)
     lessons = all(".lessons li").map(&:text)
-    first(:button, "Remove").click
-    expect(page).to have_css(".lessons li", count: 1).and have_css("[role='status']", text: "Removed: ")
-    within("[role='status']") { click_button "Bring it back" }
-    expect(page).to have_css(".lessons li", count: 2).and have_no_css("[role='status']", text: "Removed: ")
-    first(:button, "Remove").click
+    first(:button, "Delete").click
+    expect(page).to have_css(".lessons li", count: 1).and have_css("[role='status']", text: "Deleted: ")
+    within("[role='status']") { click_button "Restore" }
+    expect(page).to have_css(".lessons li", count: 2).and have_no_css("[role='status']", text: "Deleted: ")
+    first(:button, "Delete").click
     expect(page).to have_css(".lessons li", count: 1)
     visit "/plan"
-    find("summary", text: "Removed lately: 1").click
-    click_button "Bring back", exact: false
+    find("summary", text: "Deleted lately: 1").click
+    click_button "Restore", exact: false
     expect(page).to have_css(".lessons li", count: 2)
     expect(all(".lessons li").map(&:text)).to eq(lessons)
   end
@@ -196,7 +196,7 @@ RSpec.describe "Planning a lesson and giving it", :demo do
     select "Fives", from: "Which step"
     expect(page).to have_css(".lessons li", count: 4).and have_no_css(".lessons li", text: "Quarter")
     select today.prev_month(2).strftime("%B %Y"), from: "Which month"
-    expect(page).to have_text("No lesson matches.")
+    expect(page).to have_text("No lessons found.")
     visit "/check"
     expect(page).to have_css("article", count: 3)
   end
@@ -204,6 +204,6 @@ RSpec.describe "Planning a lesson and giving it", :demo do
   it "lists and proposes nothing without a class" do
     store.db[:lessons].delete
     visit "/plan"
-    expect(page).to have_text("None yet. Plan the one above")
+    expect(page).to have_text("No lessons yet. Plan the one above")
   end
 end

@@ -18,39 +18,39 @@ RSpec.describe "The register in the first week of a school", :demo do
 
     click_button "Rename Zeno"
     fill_in "Another name for Zeno", with: "Zenon"
-    click_button "Keep", exact: true
+    click_button "Save", exact: true
     expect(page).to have_link("Zenon").and have_no_field("Another name for Zeno")
 
     click_button "Bram has left"
     click_button "Undo"
     expect(page).to have_no_css("h2", text: "Left")
     click_button "Bram has left"
-    expect(page).to have_css("h2", text: "Left").and have_button("Bring back Bram")
+    expect(page).to have_css("h2", text: "Left").and have_button("Restore Bram")
     visit "/class"
     expect(page).to have_css("tbody tr", minimum: 20).and have_no_css("tbody th", text: "Bram")
     visit "/class/register"
-    click_button "Bring back Bram"
+    click_button "Restore Bram"
     expect(page).to have_no_css("h2", text: "Left")
 
     within(row("Elio")) { click_button "Erase Elio…" }
-    expect(page).to have_link("All, to read (PDF)").and have_button("Erase for good", disabled: true)
+    expect(page).to have_link("Everything, to read (PDF)").and have_button("Erase for good", disabled: true)
     fill_in "Type Elio to erase", with: "Elio"
     click_button "Erase for good"
     expect(page).to have_no_css(".modal").and have_no_link("Elio").and have_text("27 children")
-    expect(page).to have_css("[role='status']", text: /\AErased: looked in \d+ places, nothing left\.\z/)
+    expect(page).to have_css("[role='status']", text: /\AErased\. We looked in \d+ places: nothing is left\.\z/)
     expect(store.db[:children].where(name: "Elio").count).to eq(0)
   end
 
   it "ends the year: who moves up is in the new class with the record, and the old class is put away" do
     visit "/class/register"
-    fill_in "The new class", with: "Curlew class, third year"
+    fill_in "New class name", with: "Curlew class, third year"
     find("summary", text: "26 children move up").click
     check "Anneke"
     expect(page).to have_css("summary", text: "25 children move up")
     click_button "Move up"
     expect(page).to have_text("25 children").and have_css(".class-menu", text: "Curlew class, third year")
     click_link "Dara"
-    expect(page).to have_css("h1", text: "Dara").and have_css("h2", text: "Every answer")
+    expect(page).to have_css("h1", text: "Dara").and have_css("h2", text: "All answers")
     expect(store.classes.all.map { |one| [one.name, one.archived] }).to eq([["Curlew class, third year", false], ["Curlew class", true]])
   end
 end

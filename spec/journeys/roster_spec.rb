@@ -23,7 +23,7 @@ RSpec.describe "A class and other programs", :demo do
     visit "/class/register"
     bundle = taken("OneRoster", "oneroster*.zip")
     attach_file "File", bundle
-    expect(page).to have_button("Nothing changes", disabled: true).and have_text("26 children")
+    expect(page).to have_button("Nothing to change", disabled: true).and have_text("26 children")
 
     names = store.classes.all.first.children.map { |child| child[:name] } - ["Bram"] + ["Zilla"]
     attach_file "File", file("list.csv", "First name;Last name\n#{names.map { |name| "#{name};Roe" }.join("\n")}\n")
@@ -31,34 +31,34 @@ RSpec.describe "A class and other programs", :demo do
     within("fieldset li", text: "Anneke here", match: :first) do
       expect(page).to have_text(/Anneke here: last clock \d+:\d\d, /).and have_checked_field("Another child")
     end
-    click_button "All of them are the same"
+    click_button "All are the same"
     expect(page).to have_css("dd", text: /\AZilla\z/).and have_css("dd", text: /\ABram\z/).and have_css("dd", text: "25 children")
-    check "Mark who is not on it as left"
+    check "Mark children not on the list as left"
     click_button "Take the list"
-    expect(page).to have_text("The list is taken.").and have_link("Zilla").and have_button("Bring back Bram")
-    click_button "Take this list back"
-    expect(page).to have_link("Bram").and have_no_link("Zilla").and have_no_button("Take this list back")
+    expect(page).to have_text("List added.").and have_link("Zilla").and have_button("Restore Bram")
+    click_button "Undo list"
+    expect(page).to have_link("Bram").and have_no_link("Zilla").and have_no_button("Undo list")
   end
 
   it "says in which line a list is wrong, and takes nothing of it" do
     visit "/class/register"
     attach_file "File", file("list.csv", "First name;Last name\nUlf;Roe\n;Ash\n")
-    expect(page).to have_css(".field [role='alert']", text: "Line 3: there is no first name")
+    expect(page).to have_css(".field [role='alert']", text: "Line 3: the first name is missing")
     expect(page).to have_no_button("Take the list").and have_no_link("Ulf")
   end
 
   it "begins a class from a file" do
     visit "/class/new"
-    attach_file "Or from a file: a list, CSV or OneRoster", file("list.txt", "Ulf\nVera\n")
+    attach_file "Or from a file (list, CSV or OneRoster)", file("list.txt", "Ulf\nVera\n")
     eventually { expect(find_field("Children, one on each line").value).to eq("Ulf\nVera") }
-    fill_in "What you call the class", with: "Dunlin class"
-    click_button "Make the class"
+    fill_in "Class name", with: "Dunlin class"
+    click_button "Add class"
     expect(page).to have_css(".class-menu", text: "Dunlin class")
   end
 
   it "shows who is on a typed list, with family names too, before a class is made of it" do
     visit "/class/new"
-    fill_in "What you call the class", with: "Dunlin class"
+    fill_in "Class name", with: "Dunlin class"
     names = find_field("Children, one on each line")
     names.send_keys("Roe, Ulf", :enter, "Dee, Vera", :enter, "Ash, Ulf")
     expect(page).to have_css("[role='status']", text: "3 children: Ulf R. · Vera · Ulf A.")
@@ -77,10 +77,10 @@ RSpec.describe "A class and other programs", :demo do
   it "stops at a list that nobody has seen yet where two are alike in it" do
     visit "/class/new"
     page.execute_script("sessionStorage.clear()")
-    fill_in "What you call the class", with: "Dunlin class"
-    type_and_press "Children, one on each line", "Ulf\nulf", "Make the class"
+    fill_in "Class name", with: "Dunlin class"
+    type_and_press "Children, one on each line", "Ulf\nulf", "Add class"
     expect(page).to have_text("ulf is now ulf 2")
-    click_button "Make the class"
+    click_button "Add class"
     expect(page).to have_css(".class-menu", text: "Dunlin class")
   end
 
@@ -91,10 +91,10 @@ RSpec.describe "A class and other programs", :demo do
     visit "/check/new"
     find("summary", text: "Clocks from another program").click
     attach_file "Package or question", package
-    expect(page).to have_button("Make a check of these")
+    expect(page).to have_button("Make check")
     times = store.checks.find(3).items.map(&:time)
     expect(all("details figcaption").map(&:text)).to match_array(times)
-    click_button "Make a check of these"
+    click_button "Make check"
     expect(page).to have_current_path(%r{/check/\d+/slips})
     expect(store.checks.all(1, limit: 1).first.items.map(&:time)).to match_array(times)
 
@@ -104,7 +104,7 @@ RSpec.describe "A class and other programs", :demo do
       <assessmentItem identifier="q1" title="Colours"><responseDeclaration><correctResponse><value>blue</value></correctResponse>
       </responseDeclaration></assessmentItem>
     XML
-    expect(page).to have_css("li", text: "Colours: “blue” is no time of the dial").and have_button("No time in it", disabled: true)
+    expect(page).to have_css("li", text: "Colours: “blue” is not a time on the clock").and have_button("No times found", disabled: true)
   end
 
   it "lets a child go to another class of another school with the record" do
@@ -125,7 +125,7 @@ RSpec.describe "A class and other programs", :demo do
 
   it "puts lessons into a calendar" do
     visit "/plan"
-    text = File.binread(taken("For a calendar", "lessons*.ics"))
+    text = File.binread(taken("Add to calendar", "lessons*.ics"))
     expect(text.scan("BEGIN:VEVENT").length).to eq(store.db[:lessons].count)
   end
 end

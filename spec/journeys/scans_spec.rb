@@ -8,13 +8,13 @@ RSpec.describe "Paper", :demo do
   it "goes from the copier's file to findings, with few keys for what is not sure" do
     visit "/check"
     click_link "Read paper"
-    click_button "Try it with a made-up stack"
-    expect(page).to have_css("[role='status']", text: /25 pieces of paper, 1\d\d of 150 answers read, \d+ to look at/, wait: 480)
+    click_button "Try a made-up stack"
+    expect(page).to have_css("[role='status']", text: /25 pages, 1\d\d of 150 answers read, \d+ to check/, wait: 480)
     expect(page).to have_text("No paper from Kofi.").and have_text("Page 26: Mila's page was read before")
-    waiting = find_link(text: /Look at \d+/).text[/\d+/].to_i
+    waiting = find_link(text: /Check \d+/).text[/\d+/].to_i
     alone = store.db[:scan_pieces].where(sure: 1).count
     expect([waiting + alone, alone]).to eq([150, store.db[:answers].where(item_id: read_items).count])
-    click_link "Look at #{waiting}"
+    click_link "Check #{waiting}"
     expect(page).to have_css("img.piece").and have_text("1 of #{waiting}")
     browser.action.send_keys("1").perform
     expect(page).to have_text("2 of #{waiting}")
@@ -26,9 +26,9 @@ RSpec.describe "Paper", :demo do
       expect(page).to have_text("#{number} of #{waiting}")
       browser.action.send_keys("1").perform
     end
-    expect(page).to have_text("All looked at.")
-    click_link "What the answers say", match: :first
-    expect(page).to have_text("No answers yet: Kofi")
+    expect(page).to have_text("All done.")
+    click_link "See results", match: :first
+    expect(page).to have_text("Away or not entered: Kofi")
   end
 
   # A child's sheet as it comes from the copier, everything right on it.
@@ -45,7 +45,7 @@ RSpec.describe "Paper", :demo do
     check = store.checks.find(made["check_id"])
     visit "/check/paper"
     attach_file "Files from the copier or a phone", scanned(check, 1)
-    click_link "Look at 3", wait: 120
+    click_link "Check 3", wait: 120
     by_time = check.items.sort_by { |item| item[:id] }
     by_time.each_with_index do |item, at|
       expect(page).to have_text("#{at + 1} of 3")
@@ -56,7 +56,7 @@ RSpec.describe "Paper", :demo do
       expect(page).to have_text("#{at + 1} of 3")
       browser.action.send_keys(at.zero? ? "half past nothing" : item[:time], :enter).perform
     end
-    expect(page).to have_text("All looked at.")
+    expect(page).to have_text("All done.")
     browser.action.send_keys(:escape).perform
     expect(page).to have_field("What Anneke wrote", with: by_time.last[:time])
     browser.action.send_keys(:escape, :escape).perform
@@ -75,9 +75,9 @@ RSpec.describe "Paper", :demo do
     file = File.join(Dir.mktmpdir, "list.pdf")
     File.write(file, "no paper at all")
     attach_file "Files from the copier or a phone", file
-    expect(page).to have_css("[role='alert']", text: "This is no PDF, JPEG or PNG file", wait: 60)
-    click_button "Remove"
-    click_button "Remove it"
+    expect(page).to have_css("[role='alert']", text: "This isn't a PDF, JPEG or PNG file", wait: 60)
+    click_button "Delete"
+    click_button "Delete file"
     expect(page).to have_no_css("h2", text: "list.pdf")
   end
 

@@ -19,22 +19,22 @@ RSpec.describe "A school with colleagues", :demo do
   it "lends a class to a substitute, who teaches in it, and then hands it over" do
     visit "/class/register"
     select "Joris", from: "Colleague"
-    choose "Lend it to a substitute, until"
-    expect(page).to have_field("Last day").and have_text("neither the register nor the settings")
+    choose "Lend to a substitute, until"
+    expect(page).to have_field("Last day").and have_text("They can't change the register or settings.")
     click_button "Lend it"
     expect(page).to have_css("li", text: /Joris\s*lent until/)
     colleague do
       visit "/class/register"
-      expect(page).to have_text("This class was lent to you by Marit until").and have_no_field("Add children", exact: false)
+      expect(page).to have_text("This class is lent to you by Marit until").and have_no_field("Add children", exact: false)
       visit "/plan"
-      click_button "Plan this lesson"
-      expect(page).to have_link("Give this lesson")
+      click_button "Plan lesson"
+      expect(page).to have_link("Start lesson")
     end
     click_button "End it for Joris"
     expect(page).to have_no_css("li", text: "lent until")
     select "Joris", from: "Colleague"
-    click_button "Hand it over…"
-    within(".modal") { click_button "Hand it over" }
+    click_button "Hand over…"
+    within(".modal") { click_button "Hand over" }
     expect(page).to have_no_css(".class-menu", text: "Curlew class")
     using_session(:colleague) do
       visit "/class/register"
@@ -47,21 +47,21 @@ RSpec.describe "A school with colleagues", :demo do
     visit "/account"
     click_button "New password for Joris"
     fill_in "Password", with: "short", match: :prefer_exact
-    expect(page).to have_button("Set it", disabled: true)
+    expect(page).to have_button("Set password", disabled: true)
     fill_in "Your own password", with: "not mine"
-    click_button "Set it"
-    expect(page).to have_css(".modal [role='alert']", text: "not your present password")
+    click_button "Set password"
+    expect(page).to have_css(".modal [role='alert']", text: "isn't your current password")
     fill_in "Your own password", with: BrowserHelpers::TEACHER[:password]
-    click_button "Set it"
+    click_button "Set password"
     expect(page).to have_css(".modal [role='alert']", text: /at least 10 characters/)
     fill_in "Password", with: "a boat in the bay", match: :prefer_exact
-    click_button "Set it"
+    click_button "Set password"
     expect(page).to have_css("[role='status']", text: "Joris has a new password").and have_no_css(".modal")
-    click_button "Remove the account of Joris"
+    click_button "Delete the account of Joris"
     expect(page).to have_select("Who gets their 1 class?", selected: "Marit")
     fill_in "Your own password", with: BrowserHelpers::TEACHER[:password]
-    click_button "Remove it"
-    expect(page).to have_css("[role='status']", text: "The account of Joris is removed").and have_no_button("Remove the account of Joris")
+    click_button "Delete account"
+    expect(page).to have_css("[role='status']", text: "Account deleted: Joris is removed").and have_no_button("Delete the account of Joris")
     visit "/"
     expect(page).to have_css(".class-menu", text: "Curlew class")
   end
@@ -70,13 +70,13 @@ RSpec.describe "A school with colleagues", :demo do
     folder = Dir.mktmpdir("taken")
     browser.execute_cdp("Browser.setDownloadBehavior", behavior: "allow", downloadPath: folder)
     visit "/account"
-    expect(page).to have_text("None was taken yet.")
+    expect(page).to have_text("Never downloaded yet.")
     click_button "Safe copy"
     fill_in "Your own password", with: BrowserHelpers::TEACHER[:password]
-    click_button "Save the copy"
+    click_button "Download copy"
     copy = nil
     eventually { expect(copy = Dir[File.join(folder, "vantick-*.sqlite3")].first).not_to be_nil }
-    expect(page).to have_text("Last taken today").and have_css("li", text: "Marit took a copy of everything")
+    expect(page).to have_text("Last downloaded today").and have_css("li", text: "Marit downloaded a full copy")
 
     damaged = File.join(folder, "school", "vantick.sqlite3")
     FileUtils.mkdir_p(File.dirname(damaged))

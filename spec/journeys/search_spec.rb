@@ -15,7 +15,7 @@ RSpec.describe "Where one looks for something" do
     fill_in "Search", with: "half past"
     expect(page).to have_css("[aria-label='Found'] a", text: "Check: Half past")
     fill_in "Search", with: "qqq"
-    expect(page).to have_text("Nothing has that name.")
+    expect(page).to have_text("Nothing found.")
     find_field("Search").send_keys(:escape)
     expect(page).to have_no_css(".modal")
   end
@@ -39,31 +39,31 @@ RSpec.describe "Where one looks for something" do
 
   it "shows a new teacher five steps that tick themselves off, and can be put away" do
     visit "/"
-    expect(page).to have_css("h2", text: "The first day").and have_css("[aria-current='step']", text: "Put your class together")
+    expect(page).to have_css("h2", text: "Getting started").and have_css("[aria-current='step']", text: "Add your class")
     visit "/check/#{make_check}"
     visit "/"
-    expect(page).to have_css("[aria-current='step']", text: "Say how your class says the time")
-    click_link "Say how your class says the time"
-    expect(page).to have_css("h1", text: "says the time")
+    expect(page).to have_css("[aria-current='step']", text: "Choose how your class tells the time")
+    click_link "Choose how your class tells the time"
+    expect(page).to have_css("h1", text: "tells the time")
     visit "/"
-    expect(page).to have_css("[aria-current='step']", text: "Type in what they wrote").and have_css("[aria-label='done']", count: 3)
+    expect(page).to have_css("[aria-current='step']", text: "Enter their answers").and have_css("[aria-label='done']", count: 3)
     page.execute_script("localStorage.clear()") # as another device has it
     visit "/"
     expect(page).to have_css("[aria-label='done']", count: 3)
-    click_link "Type in what they wrote"
+    click_link "Enter their answers"
     expect(page).to have_css("input[aria-label='Anneke, clock 1']")
     visit "/"
-    click_button "Put away"
-    expect(page).to have_no_css("h2", text: "The first day")
+    click_button "Hide"
+    expect(page).to have_no_css("h2", text: "Getting started")
     page.execute_script("localStorage.clear()")
     visit "/"
-    expect(page).to have_css("h1", text: "is ready").and have_no_css("h2", text: "The first day")
+    expect(page).to have_css("h1", text: "is ready").and have_no_css("h2", text: "Getting started")
   end
 
   it "offers a lesson again that was planned for yesterday and not given", :demo do
     store.db[:lessons].where(given_at: nil).update(day: (today - 1).iso8601)
     visit "/"
-    expect(page).to have_text("Planned and not given yet")
+    expect(page).to have_text("Planned, not taught yet")
     store.db[:lessons].where(given_at: nil).update(day: (today - 9).iso8601)
     visit "/"
     expect(page).to have_text("Next for Curlew class")
@@ -73,7 +73,7 @@ RSpec.describe "Where one looks for something" do
     visit "/plan"
     expect(page).to have_css("h2", text: "The ladder")
     browser.action.send_keys("?").perform
-    expect(page).to have_css(".modal", text: "Vantick proposes a step").and be_accessible
+    expect(page).to have_css(".modal", text: "Vantick suggests the next step").and be_accessible
     click_button "Close"
     expect(page).to have_no_css(".modal")
     visit "/show"

@@ -7,10 +7,10 @@ RSpec.describe "Sheets", :demo do
 
   it "are shown as they will print while settings change, and kept with a code by which answers are typed in" do
     visit "/sheets"
-    expect(page).to have_css(".sheet-page svg", minimum: 1).and have_text("What these 8 clocks can tell")
+    expect(page).to have_css(".sheet-page svg", minimum: 1).and have_text("What these 8 clocks can show")
     choose "Draw the hands"
     expect(page).to have_css(".sheet-page text", text: "Draw both hands.")
-    select "Roman", from: "Numerals"
+    select "Roman", from: "Numbers"
     expect(page).to have_css(".sheet-page text", text: "XII", minimum: 4)
     fill_in "How many", with: "40"
     expect(page).to have_css("[role='alert']", text: "1 to 16 exercises")
@@ -24,7 +24,7 @@ RSpec.describe "Sheets", :demo do
     code = find(".made strong").text
     visit "/check"
     fill_in "Code on a sheet", with: code.downcase
-    click_button "Find it"
+    click_button "Open"
     expect(cell("Anneke", 1)).to be_visible
     cell("Anneke", 1).click
     expect(page).to have_css(".drawings svg", minimum: 2)
@@ -36,39 +36,39 @@ RSpec.describe "Sheets", :demo do
 
   it "have other times for each child, and say so where a code is not known" do
     visit "/sheets?kind=slips"
-    check "Other times for each child"
+    check "Different clocks for each child"
     expect(page).to have_css(".sheet-page text", text: "Bram")
-    uncheck "Names on them"
+    uncheck "Print names"
     expect(page).to have_no_css(".sheet-page text", text: "Bram")
-    check "Names on them"
+    check "Print names"
     expect(page).to have_css(".sheet-page text", text: "Bram")
     click_button "Make and print"
     expect(page).to have_css("[role='status'] [role='progressbar']")
-    click_link "Type its answers in"
+    click_link "Enter answers"
     expect(page).to have_css("th", text: "Clock 1").and have_css("input", minimum: 130)
     visit "/check"
     fill_in "Code on a sheet", with: "K7RDC"
-    click_button "Find it"
-    expect(page).to have_css("[role='alert']", text: "K7RDC is not a sheet's code: a letter of it is mistyped.")
+    click_button "Open"
+    expect(page).to have_css("[role='alert']", text: "K7RDC isn't a sheet's code. A letter is wrong.")
   end
 
   it "have the level that the record says for each child, and another where the teacher wants it" do
     visit "/sheets?kind=levels&step=quarters"
-    find("summary", text: "Who gets which level").click
+    find("summary", text: "Choose each child's level").click
     before = find_field("Anneke").value
     select before == "1" ? "3" : "1", from: "Anneke"
     expect(page).to have_css(".sheet-page text", text: "Level #{before == '1' ? 3 : 1}")
-    check "All levels for all"
-    expect(page).to have_no_css("summary", text: "Who gets which level").and have_css(".sheet-page", minimum: 4)
+    check "All levels for everyone"
+    expect(page).to have_no_css("summary", text: "Choose each child's level").and have_css(".sheet-page", minimum: 4)
   end
 
   it "say what is printed on which sides, and how much paper it takes; it is kept for the next time" do
     visit "/sheets?kind=draw"
-    check "Other times for each child"
-    select "sheets only", from: "What is printed"
+    check "Different clocks for each child"
+    select "sheets only", from: "Print"
     select "on both sides", from: "Sides of the paper"
     expect(page).to have_text("26 sheets of paper")
-    select "sheets and answers", from: "What is printed"
+    select "sheets and answers", from: "Print"
     expect(page).to have_no_text("26 sheets of paper").and have_text(/\d+ sheets of paper/)
     select "on one side", from: "Sides of the paper"
     visit "/check/3/slips"
@@ -85,17 +85,17 @@ RSpec.describe "Sheets", :demo do
 
   it "print material without answers, such as a dial to make with its caution" do
     visit "/sheets"
-    choose "A dial to make"
-    expect(page).to have_css(".sheet-page text", text: "an adult pierces the hole")
+    choose "A clock to make"
+    expect(page).to have_css(".sheet-page text", text: "make the hole yourself")
     expect(page).to have_link("Print", href: /material\.pdf/)
   end
 
   it "give a dial alone for a teacher's own papers, and say what is no time" do
     visit "/sheets"
-    fill_in "Time of the dial; empty for no hands", with: "19:45"
-    expect(page).to have_css("[role='alert']", text: "Type it as 7:45")
+    fill_in "Time (empty for no hands)", with: "19:45"
+    expect(page).to have_css("[role='alert']", text: "Type a time like 7:45")
     expect(page).to have_button("SVG", disabled: true).and have_button("PNG", disabled: true)
-    fill_in "Time of the dial; empty for no hands", with: "4:49"
+    fill_in "Time (empty for no hands)", with: "4:49"
     expect(page).to have_button("PNG", disabled: false)
   end
 
@@ -103,17 +103,17 @@ RSpec.describe "Sheets", :demo do
     made = ask_as_teacher("/api/classes/1/sheets", kind: "draw", step: "quarters", count: 2)
     visit "/check/#{made['check_id']}"
     cell("Anneke", 2).click
-    click_button "As drawn here"
+    click_button "Your drawing"
     expect(page).to have_css("input[aria-label='Anneke, clock 2'][data-verdict='right']")
     expect(cell("Anneke", 2).value).to eq("right")
   end
 
   describe "typing in" do
-    it "undoes, judges by hand with one key, and lists what could not be read" do
+    it "undoes, judges by hand with one key, and lists what unreadable" do
       visit "/check/3"
       click_button "Goran, clock 4"
       browser.action.send_keys("!").perform
-      expect(page).to have_css(".read-back", text: "judged by you").and have_no_button("Goran, clock 4")
+      expect(page).to have_css(".read-back", text: "marked by you").and have_no_button("Goran, clock 4")
       cell("Hana", 1).click
       browser.action.send_keys("3o", :enter).perform
       expect(page).to have_css("input[aria-label='Hana, clock 1'][data-verdict]")
@@ -125,11 +125,11 @@ RSpec.describe "Sheets", :demo do
       visit "/check/3"
       find("summary", text: "From a spreadsheet").click
       fill_in "table", with: "Hana,3o,9o\nNobody,1o"
-      click_button "Take them in"
-      expect(page).to have_css("#table-wrong", text: 'Row 2: nobody in the class is called "Nobody"')
+      click_button "Add answers"
+      expect(page).to have_css("#table-wrong", text: 'Row 2: no child in the class is called "Nobody"')
       fill_in "table", with: "Hana,3o,9o"
-      click_button "Take them in"
-      expect(page).to have_text("Taken in.").and have_css("input[aria-label='Hana, clock 2'][data-verdict]")
+      click_button "Add answers"
+      expect(page).to have_text("Answers added.").and have_css("input[aria-label='Hana, clock 2'][data-verdict]")
     end
   end
 end

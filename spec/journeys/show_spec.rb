@@ -1,7 +1,7 @@
 # frozen_string_literal: true
 
 RSpec.describe "Showing a clock" do
-  def dial = find("[role='slider'][aria-label^='The dial']")
+  def dial = find("[role='slider'][aria-label^='The clock']")
 
   def time = dial["aria-valuetext"][/\A[\d:]+/]
 
@@ -68,16 +68,16 @@ RSpec.describe "Showing a clock" do
   end
 
   it "keeps the reading covered until asked, then gives it in steps, and covers it for the next time" do
-    expect(page).to have_css(".cover", count: 4).and have_no_text("quarter to eight")
+    expect(page).to have_css(".cover", count: 5).and have_no_text("quarter to eight")
     press(" ")
-    expect(page).to have_text("The short hand has passed the 7 and is on its way to the 8.").and have_css(".cover", count: 3)
-    press(" ", " ")
+    expect(page).to have_text("The short hand has passed the 7. It is going to the 8.").and have_css(".cover", count: 4)
+    press(" ", " ", " ")
     expect(page).to have_text("quarter to eight")
-    click_button "Uncover the next step"
+    click_button "Show next line"
     expect(page).to have_css(".text.big", text: "7:45").and have_no_css(".cover")
     click_button "Clock 2"
     expect(time).to eq("12:45")
-    expect(page).to have_css(".cover", count: 4)
+    expect(page).to have_css(".cover", count: 5)
     press("k")
     expect(page).to have_text("quarter to one")
     press(:arrow_right)
@@ -108,7 +108,7 @@ RSpec.describe "Showing a clock" do
 
   it "shows one hand at a time, whichever was asked for last" do
     press("h", "j", "t")
-    expect(page).to have_css("[role='switch'][aria-checked='true']", count: 1, text: "Two dials")
+    expect(page).to have_css("[role='switch'][aria-checked='true']", count: 1, text: "Two clocks")
     expect(page).to have_css("[data-lens='two_dials'] svg", count: 2)
     press("t")
     expect(page).to have_css(".turned .hand.hour").and have_css(".turned .hand.minute")
@@ -129,12 +129,12 @@ RSpec.describe "Showing a clock" do
 
   it "says, ungeared, what is wrong with the picture, and puts the hour hand right" do
     press("u")
-    expect(page).to have_text("The hands belong together")
+    expect(page).to have_text("This clock is right")
     12.times { press(:arrow_up) }
     expect(page).to have_text("Misleading").and have_text("At 7:45 it belongs three quarters of the way from the 7 to the 8.")
-    expect(page).to have_text("name the hour that the hour hand is still on its way to")
+    expect(page).to have_text("name the next hour before the hour hand gets there")
     press("r")
-    expect(page).to have_text("The hands belong together")
+    expect(page).to have_text("This clock is right")
     expect(page).to have_css("path.hour[transform='rotate(232.5)']")
     drag(:mouse, 45, 30)
     expect(page).to have_css("path.minute[transform='rotate(180)']").and have_text("At 7:30")
@@ -160,14 +160,14 @@ RSpec.describe "Showing a clock" do
     expect(page.all("button[aria-label^='Clock'] svg").map { |dial| dial["data-time"] }).to eq(%w[7:45 3:40 12:45])
     fill_in "Times to add", with: "9:20, 19:45"
     click_button "Add"
-    expect(page).to have_css("[role='alert']", text: "19:45 is not a time of the dial")
+    expect(page).to have_css("[role='alert']", text: "19:45 is not a time on the clock")
     fill_in "Times to add", with: "9:20"
     click_button "Add"
     expect(page).to have_css("button[aria-label^='Clock']", count: 4)
-    select "Half past", from: "Choose times for a step"
+    select "Half past", from: "Choose clocks for a step"
     expect(page).to have_css("button[aria-label^='Clock']", count: 10)
     expect(Vantick::Core::Teaching::Step.find(:half_past).pool.map(&:to_s)).to include(time)
-    click_button "Take it out"
+    click_button "Delete"
     expect(page).to have_css("button[aria-label^='Clock']", count: 9)
   end
 
@@ -177,7 +177,7 @@ RSpec.describe "Showing a clock" do
     expect(page).to have_text("five to eight").and have_no_css(".cover")
     expect(page).to have_css("path.minute[transform='rotate(0)']")
     expect(time).to eq("8:00")
-    expect(page).to have_button("On by fives").and have_css(".cover")
+    expect(page).to have_button("Move on in fives").and have_css(".cover")
   end
 
   it "keeps the half of the day as the hands pass noon, and says it" do
@@ -197,12 +197,12 @@ RSpec.describe "Showing a clock" do
     expect(page).to have_css(".show.board")
     expect(width.call).to be > before * 1.08
     press("?")
-    expect(page).to have_css("[role='dialog']", text: "put the hour hand right")
+    expect(page).to have_css("[role='dialog']", text: "fix the hour hand")
     press(:escape, :escape)
     expect(page).to have_no_css("[role='dialog']").and have_no_css(".show.board")
   end
 
-  it "gives other ways of saying it on request" do
+  it "gives other ways to say it on request" do
     expect(page).to have_no_text("quarter of eight")
     press("o")
     expect(page).to have_text("fifteen to eight").and have_text("quarter of eight")

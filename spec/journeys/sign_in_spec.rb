@@ -10,18 +10,25 @@ RSpec.describe "Who gets in" do
     visit "/plan"
     expect(page).to have_css("h1", text: "Welcome to Vantick")
     fill("Marit", "short")
-    click_button "Make the account"
+    expect(page).to have_button("Create account", disabled: true)
+    select "United States", from: "Country"
+    click_button "Create account"
     expect(page).to have_css(".field [role='alert']", text: "at least 10 characters")
-    expect(page).to have_field("Your name", with: "Marit")
+    expect(page).to have_field("Your name", with: "Marit").and have_select("Country", selected: "United States")
     fill("Marit", "four words in a row")
-    click_button "Make the account"
+    click_button "Create account"
     click_link "Vantick"
-    expect(page).to have_css("h1", text: "Begin with a class")
+    expect(page).to have_css("h1", text: "Start with a class")
+    made = page.evaluate_async_script(<<~JS)
+      fetch("/api/classes", { method: "POST", headers: { "content-type": "application/json" },
+        body: JSON.stringify({ name: "Dunlin class", school: "", children: ["Bo"] }) }).then((told) => told.json()).then(arguments[0]);
+    JS
+    expect(made["conventions"]).to include("english" => "american", "past_word" => "after", "separator" => "colon")
   end
 
   it "shows a stranger the sign-in at every page, and nothing else", :demo, :stranger do
     # One gate stands before all pages; these are one of each part. The API's doors have a spec of their own.
-    %w[/ /plan/2/run /show /check/3 /class/child/5 /desks/keys].each do |address|
+    %w[/ /plan/2/run /show /check/3 /class/child/5 /devices/keys].each do |address|
       visit address
       expect(page).to have_css("h1", text: "Sign in")
       expect(page).to have_no_text("Curlew").and have_no_text("Anneke")
@@ -32,7 +39,7 @@ RSpec.describe "Who gets in" do
     visit "/class"
     fill("Marit", "the lamp is out")
     click_button "Sign in"
-    expect(page).to have_css(".field [role='alert']", text: "The name or the password is not right.")
+    expect(page).to have_css(".field [role='alert']", text: "The name or password isn't right.")
     expect(page).to have_field("Your name", with: "Marit")
     expect(page).to be_accessible
     fill("Marit", BrowserHelpers::TEACHER[:password])
@@ -47,26 +54,26 @@ RSpec.describe "Who gets in" do
 
   it "changes the password, makes an account for a colleague, and signs out everywhere", :demo do
     visit "/account"
-    find("summary", text: "Change the password").click
-    fill_in "Present password", with: "not this"
+    find("summary", text: "Change password").click
+    fill_in "Current password", with: "not this"
     fill_in "New password", with: "a boat in the bay"
-    click_button "Change it"
-    expect(page).to have_css("[role='alert']", text: "This is not your present password.")
-    fill_in "Present password", with: BrowserHelpers::TEACHER[:password]
-    click_button "Change it"
-    expect(page).to have_css("[role='status']", text: "The password is changed")
-    find("summary", text: "An account for a colleague").click
+    click_button "Change password"
+    expect(page).to have_css("[role='alert']", text: "That isn't your current password.")
+    fill_in "Current password", with: BrowserHelpers::TEACHER[:password]
+    click_button "Change password"
+    expect(page).to have_css("[role='status']", text: "Password changed")
+    find("summary", text: "Add a colleague").click
     fill_in "Name", with: "Joris"
-    fill_in "Password to begin with", with: "fish on fridays"
-    click_button "Make it"
+    fill_in "First password", with: "fish on fridays"
+    click_button "Add colleague"
     expect(page).to have_css("[role='status']", text: "Joris can sign in now")
 
     using_session(:colleague) do
       visit "/"
       fill("Joris", "fish on fridays")
       click_button "Sign in"
-      expect(page).to have_css("h1", text: "Begin with a class")
-      visit "/class/3"
+      expect(page).to have_css("h1", text: "Start with a class")
+      visit "/results/3"
       expect(page).to have_no_text("Anneke")
     end
     click_button "Sign out everywhere"
@@ -101,7 +108,7 @@ RSpec.describe "Who gets in" do
     desk = ask_as_teacher("/api/classes/1/desks", kind: "practice")
     watch = "window.refused = []; document.addEventListener('securitypolicyviolation', (one) => window.refused.push(one.violatedDirective))"
     browser.execute_cdp("Page.addScriptToEvaluateOnNewDocument", source: watch)
-    ["/show?times=7:45", "/plan/2", "/sheets", "/class/child/5", "/class/weeks", "/desks/#{desk['id']}", "/desk"].each do |address|
+    ["/show?times=7:45", "/plan/2", "/sheets", "/class/child/5", "/class/weeks", "/devices/#{desk['id']}", "/join"].each do |address|
       visit address
       expect(page).to have_css("h1")
       expect(browser.execute_script("return window.refused")).to eq([]), address
@@ -114,7 +121,7 @@ RSpec.describe "Who gets in" do
     expect(page).to have_text("2 children: Ana · Bo")
     browser.manage.delete_all_cookies
     click_link "Plan"
-    expect(page).to have_css("[role=status]", text: "Your session has ended")
+    expect(page).to have_css("[role=status]", text: "You were signed out")
     fill("Marit", BrowserHelpers::TEACHER[:password])
     click_button "Sign in"
     expect(page).to have_css("h2", text: "The ladder")

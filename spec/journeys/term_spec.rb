@@ -7,14 +7,14 @@ RSpec.describe "A term", :demo do
 
   def set_term(aim: "Fives", weeks: 8, first: monday)
     visit "/plan"
-    click_link "Plan a term"
+    click_link "Plan term"
     expect(page).to have_css("h1", text: "The term of Curlew class")
     last = first + (weeks * 7) - 3
     { "First day" => first, "Last day" => last, "By" => last }.each { |name, day| fill_in name, with: day }
-    select aim, from: "What all should know"
+    select aim, from: "Goal for everyone"
     yield if block_given?
     click_button "Plan the term"
-    expect(page).to have_css(".term-grid").and have_button("Days and aim")
+    expect(page).to have_css(".term-grid").and have_button("Days and goal")
   end
 
   def lessons = page.all(".term-grid .lesson").map { |one| one["aria-label"] }
@@ -34,16 +34,16 @@ RSpec.describe "A term", :demo do
                       "DTSTART:#{off}T090000Z", "DTEND:#{off}T100000Z", "SUMMARY:Meeting", "END:VEVENT", "END:VCALENDAR", ""].join("\r\n"))
     set_term(weeks: 8) do
       attach_file "Or from the school's calendar file (.ics)", file
-      expect(page).to have_text("1 entry with days off in school.ics.")
-      expect(page).to have_text("Not taken: Meeting. It is an hour of a day, not a day.")
+      expect(page).to have_text("1 entry with days off found in school.ics.")
+      expect(page).to have_text("Not added: Meeting. It is part of a day, not a whole day.")
     end
     expect(lessons.length).to eq(21)
-    expect(steps).to include("Quarters", "left open")
+    expect(steps).to include("Quarters", "left free")
     expect(forecast).to match(/will know fives, likely \d+ to \d+\./)
     click_button "What would help?"
-    expect(page).to have_css("[aria-label='What would help'] li", text: /Ten minutes at the desks twice a week: /, wait: 60)
+    expect(page).to have_css("[aria-label='What would help'] li", text: /Ten minutes on devices twice a week: /, wait: 60)
     expect(page).to have_css("h2", text: steps.first)
-    click_button "Make this lesson"
+    click_button "Plan lesson"
     expect(page).to have_css("button.stage", count: 6)
     expect(page).to be_axe_clean.according_to(*BrowserHelpers::AXE_TAGS)
   end
@@ -64,23 +64,23 @@ RSpec.describe "A term", :demo do
   it "plans round a week of illness, using what was left open, and says what is likely before and after" do
     set_term
     forecast
-    open = steps.count("left open")
+    open = steps.count("left free")
     lesson(1).click
     click_button "No lessons that week"
     expect(page).to have_css(".changed", text: /No lessons in the week of .*; \d+ other lessons change\./)
     expect(steps.first(3).uniq).to eq(["no lesson"])
-    expect(steps.count("left open")).to be < open
+    expect(steps.count("left free")).to be < open
     forecast
     lesson(0).click
-    click_button "Hold it after all"
+    click_button "Teach it after all"
     eventually { expect(steps.first).not_to eq("no lesson") }
   end
 
   it "goes back by a key with its days and its aim, and skips what is left of this week" do
     set_term(first: today - 7)
     before = lessons
-    click_button "Days and aim"
-    select "Quarters", from: "What all should know"
+    click_button "Days and goal"
+    select "Quarters", from: "Goal for everyone"
     click_button "Add days off"
     expect(find_field("Days off 1, from").value).to eq((today - ((today.wday - 1) % 7)).iso8601)
     fill_in "Days off 1, from", with: monday + 7
@@ -90,10 +90,10 @@ RSpec.describe "A term", :demo do
     expect(page).to have_text("Row 1 of the days off ends before it starts")
     fill_in "Days off 1, to", with: monday + 11
     click_button "Plan the term"
-    expect(page).to have_css(".changed", text: "The term has new days or a new aim")
+    expect(page).to have_css(".changed", text: "The term has new days or a new goal")
     expect(lessons).not_to eq(before)
     browser.action.key_down(:control).send_keys("z").key_up(:control).perform
-    expect(page).to have_css(".changed", text: "The plan of before is back")
+    expect(page).to have_css(".changed", text: "The last change is undone")
     eventually { expect(lessons).to eq(before) }
     click_button "No lessons this week"
     expect(page).to have_css(".changed", text: "No lessons this week;").and have_no_button("No lessons this week")
@@ -107,10 +107,10 @@ RSpec.describe "A term", :demo do
     eventually { expect(steps.first(3)).to eq(before.values_at(0, 2, 1)) }
     expect(page).to have_css(".lesson[aria-pressed='true'][aria-label*='moved']")
     eventually { expect(browser.execute_script("return document.activeElement === document.body")).to be(false) }
-    find(:button, "Pin it to this day").send_keys(:enter)
+    find(:button, "Pin to this day").send_keys(:enter)
     expect(page).to have_css(".lesson[aria-pressed='true'][aria-label*='pinned']")
     eventually { expect(browser.execute_script("return document.activeElement === document.body")).to be(false) }
-    select "O'clock", from: "Make it about"
+    select "O'clock", from: "Change step"
     click_button "Set"
     expect(page).to have_css(".lesson[aria-pressed='true'][aria-label*=\"O'clock\"]")
   end
@@ -126,23 +126,23 @@ RSpec.describe "A term", :demo do
     end
     store.answers.add_all(given, answered_at: now)
     visit "/plan/term"
-    expect(page).to have_css(".changed", text: /: \d+ children do not know it yet/)
+    expect(page).to have_css(".changed", text: /: \d+ children don't know this yet/)
     expect(steps).not_to eq(before)
     click_button "Undo"
     eventually { expect(steps).to eq(before) }
     store.db[:lessons].delete
     visit "/"
-    expect(page).to have_text(/Today's lesson|The next lesson/)
-    click_button "Look at it"
+    expect(page).to have_text(/Today's lesson|Next lesson/)
+    click_button "Open"
     expect(page).to have_css("button.stage", count: 6)
   end
 
   it "says so where no lesson is left, and is removed" do
     set_term(first: today - 70, weeks: 9)
-    expect(page).to have_text("No lesson is left before")
-    click_button "Days and aim"
-    click_button "Remove the term"
-    click_button "Remove it"
+    expect(page).to have_text("No lessons are left before")
+    click_button "Days and goal"
+    click_button "Delete term"
+    within(".modal") { click_button "Delete term" }
     expect(page).to have_button("Plan the term")
   end
 

@@ -2,7 +2,7 @@
 
 require "pdf/reader"
 
-RSpec.describe "The next lesson as one thing", :demo do
+RSpec.describe "Next lesson as one thing", :demo do
   # By keys alone: until the key is on it, and Enter.
   def key_to(name)
     60.times do
@@ -16,9 +16,9 @@ RSpec.describe "The next lesson as one thing", :demo do
 
   it "is given from Home at one press, made as the term has it" do
     visit "/"
-    expect(page).to have_button("Give it now")
+    expect(page).to have_button("Start lesson")
     step = find(".next-lesson h1").text
-    key_to("Give it now")
+    key_to("Start lesson")
     expect(page).to have_css("h1", text: "#{step}: Warm-up", visible: :all)
     expect(store.lessons.all(1, limit: 1).first.given_at).to be_nil
   end
@@ -29,11 +29,11 @@ RSpec.describe "The next lesson as one thing", :demo do
     groups = all("section[aria-label^='Group'] .children").map { |list| list.all("a").map(&:text).sort }
     visit "/"
     step = find(".next-lesson h1").text
-    key_to("All for this lesson")
+    key_to("Prepare lesson")
     expect(page).to have_css(".step", text: step)
     expect(all(".groups .who").map { |who| who.text.split(", ").sort }).to eq(groups)
-    key_to("Print it all")
-    expect(page).to have_css("[role='status']", text: /\d+ sheets of paper, put together/)
+    key_to("Print everything")
+    expect(page).to have_css("[role='status']", text: /\d+ sheets of paper, made/)
     expect(page.windows.length).to eq(2)
     count = stack[:parts].scan("group").length
     expect(page).to have_css(".paper-card li", text: /\AGroup/, count:)
@@ -42,7 +42,7 @@ RSpec.describe "The next lesson as one thing", :demo do
     expect((pages.length / 2.0).ceil).to eq(told)
     groups.flatten.each { |name| expect(pages.grep(/Name:\s*#{name}\b/)).not_to be_empty, name }
     visit "/"
-    expect(page).to have_css(".next-lesson .eyebrow", text: "The lesson you have planned")
+    expect(page).to have_css(".next-lesson .eyebrow", text: "Your next lesson")
   end
 
   it "shows the answers behind the lesson, and takes a teacher's word for it until it is taken back" do

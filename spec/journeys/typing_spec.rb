@@ -5,11 +5,11 @@ RSpec.describe "Typing answers in" do
 
   it "reads each answer back with its verdict, by shape and word" do
     cell("Anneke", 1).send_keys("harf past 3", :enter)
-    expect(page).to have_css(".read-back", text: /harf past 3 reads as half past three.*right, with a writing slip \(spelling\)/m)
-    expect(cell("Anneke", 1)["data-verdict"]).to eq("right_writing_slip")
-    expect(cell("Anneke", 1)["aria-description"]).to eq("right, with a writing slip")
+    expect(page).to have_css(".read-back", text: /harf past 3 reads as half past three.*right, spelling or form slip \(spelling\)/m)
+    expect(page).to have_css("input[aria-label='Anneke, clock 1'][data-verdict='right_writing_slip']")
+    expect(cell("Anneke", 1)["aria-description"]).to eq("right, spelling or form slip")
     browser.switch_to.active_element.send_keys("qt7", :enter)
-    expect(page).to have_css(".read-back", text: /qt7 reads as quarter to seven.*misread \(hour passed, with to\)/m)
+    expect(page).to have_css(".read-back", text: /qt7 reads as quarter to seven.*wrong \(old hour used with "to"\)/m)
     expect(cell("Anneke", 2).value).to eq("quarter to 7")
     cell("Anneke", 2).click
     expect(cell("Anneke", 2).value).to eq("qt7")
@@ -27,9 +27,9 @@ RSpec.describe "Typing answers in" do
     eventually { expect(store.db[:answers].where(answer: "-").count).to eq(3) }
     browser.action.key_down(:control).send_keys("z").key_up(:control).perform
     eventually { expect(store.db[:answers].order(:id).select_map(:answer).last).to eq("") }
-    click_link "What the answers say"
-    expect(page).to have_css("li", text: "Nothing written: Bram").and have_css("tr", text: /Bram\s+nothing written/)
-    expect(page).to have_no_text("No answers yet")
+    click_link "See results"
+    expect(page).to have_css("li", text: "Blank: Bram").and have_css("tr", text: /Bram\s+blank/)
+    expect(page).to have_no_text("Away or not entered")
   end
 
   it "goes on with Enter, back with Shift and Enter, up and down with arrows, and leaves as it was with Escape" do
@@ -60,7 +60,7 @@ RSpec.describe "Typing answers in" do
       arguments[0].focus(); arguments[0].value = arguments[1]; arguments[0].dispatchEvent(new Event("input"));
     JS
     browser.switch_to.active_element.send_keys(:enter)
-    expect(page).to have_css("[role='alert']", text: "The answer has 10000 characters")
+    expect(page).to have_css("[role='alert']", text: "The answer is too long: 10000 characters")
     expect(cell("Bram", 1).value).to eq(long)
     cell("Bram", 1).click
     browser.switch_to.active_element.send_keys(:backspace, "hp3", :enter)
@@ -72,7 +72,7 @@ RSpec.describe "Typing answers in" do
     browser.network_conditions = { offline: true, latency: 0, throughput: 0 }
     cell("Anneke", 1).send_keys("hp3", :enter)
     browser.switch_to.active_element.send_keys("qt7", :enter)
-    expect(page).to have_css("[role='alert']", text: "2 kept here")
+    expect(page).to have_css("[role='alert']", text: "2 saved here")
     expect(store.db[:answers].count).to eq(0)
     browser.delete_network_conditions
     browser.navigate.refresh
@@ -85,15 +85,15 @@ RSpec.describe "Typing answers in" do
     child_id = store.db[:children].get(:id)
     ask_as_teacher("/api/checks/1/answers", id: SecureRandom.uuid, item_id:, child_id:, answer: "half past three")
     visit "/check"
-    expect(page).to have_css("article", text: "1 of 2 typed in")
+    expect(page).to have_css("article", text: "1 of 2 entered")
     click_button "More", exact: false
-    click_button "Remove"
+    click_button "Delete"
     expect(page).to have_no_css("article").and have_css("[role='status']", text: "with 1 answer")
     visit "/check/1"
-    expect(page).to have_text("This check cannot be opened")
+    expect(page).to have_text("This check can't be opened")
     click_link "All checks"
-    find("summary", text: "Removed lately: 1").click
-    click_button "Bring back", exact: false
-    expect(page).to have_css("article", text: "1 of 2 typed in")
+    find("summary", text: "Deleted lately: 1").click
+    click_button "Restore", exact: false
+    expect(page).to have_css("article", text: "1 of 2 entered")
   end
 end

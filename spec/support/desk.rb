@@ -24,7 +24,7 @@ module AtDesk
 
   # Through the code, the name and the three pictures.
   def join(desk, name)
-    visit "/desk?code=#{desk['code']}"
+    visit "/join?code=#{desk['code']}"
     click_button name
     pictures_of(desk, name).each { |picture| click_button picture }
     expect(page).to have_css("header", text: name)
@@ -67,9 +67,9 @@ module AtDesk
   def places(text)
     count, side, hour = text.match(/\A(?:(.+?) )?(past|to|o'clock)(?: (.+))?\z/)&.captures
     return { "which hour" => text } unless side
-    return { "past or to" => side, "which hour" => count } if side == "o'clock"
+    return { %("past" or "to") => side, "which hour" => count } if side == "o'clock"
 
-    { "how many" => count, "past or to" => side, "which hour" => hour }
+    { "how many" => count, %("past" or "to") => side, "which hour" => hour }
   end
 
   def put(place, words)

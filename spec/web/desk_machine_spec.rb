@@ -79,7 +79,7 @@ RSpec.describe "The desk's machine" do
       const here = walk(...opened, { what: "kept", sending: sending(1) }, { what: "put by", sending: sending(2) });
       return at(step(here, { what: "let go", sending: here.waiting[0] }));
     JS
-    expect(told(gone)).to include(waiting: [2], news: "1 answer could not be taken.")
+    expect(told(gone)).to include(waiting: [2], news: "1 answer could not be saved.")
   end
 
   it "puts a child out who sits elsewhere by now, with the reason, and keeps what is not sent" do

@@ -77,7 +77,7 @@ RSpec.describe "A child's device" do
       return { sent: sent.body.turn_id, at: at(), nothing: await quiet() };
     JS
     expect(again).to include(sent: 1, nothing: true)
-    expect(again[:at]).to include(phase: "asking", turn: 2, stored: [], news: "The network is back: 1 answer is in.")
+    expect(again[:at]).to include(phase: "asking", turn: 2, stored: [], news: "Connected again: 1 answer is in.")
   end
 
   it "lets go of what can never be taken, and tells the teacher how many" do
@@ -153,7 +153,7 @@ RSpec.describe "A child's device" do
       await out;
       return { stays, begun, out: at() };
     JS
-    expect(done[:stays]).to include(phase: "asking", news: "The network is away. Wait a moment.")
+    expect(done[:stays]).to include(phase: "asking", news: "No connection. Wait a moment.")
     expect(done[:begun]).to include(phase: "asking", turn: 9)
     expect(done[:out]).to include(phase: "joining", news: "")
   end

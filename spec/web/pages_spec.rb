@@ -179,7 +179,7 @@ RSpec.describe "What the pages are made of" do
       const facts = used(lab.api.useFacts);
       const speaking = facts.speak({});
       const times = Array.from({ length: 720 }, (_, at) => ({ time: `${Math.floor(at / 60) || 12}:${String(at % 60).padStart(2, "0")}` }));
-      for (let at = 0; at < 2; at++) { const one = await next(); one.answer(one.path.startsWith("/api/dial") ? { times } : { ladder: [], misreadings: [] }); }
+      for (let at = 0; at < 2; at++) { const one = await next(); one.answer(one.path.startsWith("/api/dial") ? { times } : { ladder: [], misreadings: [], english: { locale: "en-GB", paper: "a4", words: {} } }); }
       await speaking;
       const shown = vue.ref("12:00");
       const sequence = used(() => lab.useSequence([], () => shown.value));

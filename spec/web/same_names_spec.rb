@@ -24,10 +24,10 @@ RSpec.describe "Names that core and screen share" do
   end
 
   it "are the states of a step, in the same order, counted in words without those that nobody is in" do
-    expect(lab("return lab.states.STATES.map((state) => state.id)")).to eq(core::Judging::Secure::STATES.map(&:to_s))
+    expect(lab("return lab.states.STATES.flatMap((state) => state.of)")).to eq(core::Judging::Secure::STATES.map(&:to_s))
     said = lab("return lab.states.countsInWords({ secure: 11, right_so_far: 0, nearly: 13, learning: 2, not_met: 0 })")
     expect(said).to eq("11 secure, 13 nearly, 2 learning")
-    expect(lab("return lab.states.countsInWords(undefined)")).to eq("no times of its own")
+    expect(lab("return lab.states.countsInWords(undefined)")).to eq("no clocks of its own")
   end
 
   it "are the lenses, each with a key that nothing else in front of the class has" do
@@ -63,6 +63,6 @@ RSpec.describe "Names that core and screen share" do
     helped = keys("lab.help")
     expect(helped - pages).to eq([])
     expect(pages - helped).to match_array(%w[nowhere run show])
-    expect(lab("return Object.values(lab.help).flat()")).to all(match(/\A[A-Z].*\.\z/))
+    expect(lab("return Object.values(lab.help).flat()")).to all(match(/\A["A-Z].*\.\z/))
   end
 end

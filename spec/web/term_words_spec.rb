@@ -27,11 +27,11 @@ RSpec.describe "The words of a term" do
     changes = [change["more", misreading: "x"], change["more", lessons: 2], change["added"], change["fewer", children: 1],
                change["dropped"], change["later"]]
     expect(said("#{JSON.generate(changes)}.map((one) => words.changeWords(one, facts))")).to eq(
-      ["Quarter to takes 1 lesson more: 9 children do not know it yet, and some name the hour that has passed.",
-       "Quarter to takes 2 lessons more: 9 children do not know it yet.",
-       "Quarter to comes in for 1 lesson: 9 children do not know it yet.",
-       "Quarter to takes 1 lesson less: 1 child knows it by now.", "Quarter to is left out: 9 children know it by now.",
-       "Quarter to comes at another time: 9 children do not know it yet."]
+      ["Quarter to gets 1 more lesson: 9 children don't know this yet, and some name the hour that has passed.",
+       "Quarter to gets 2 more lessons: 9 children don't know this yet.",
+       "Quarter to is added for 1 lesson: 9 children don't know this yet.",
+       "Quarter to gets 1 fewer lesson: 1 child knows this by now.", "Quarter to is left out: 9 children know this by now.",
+       "Quarter to moves to another time: 9 children don't know this yet."]
     )
   end
 
@@ -39,10 +39,10 @@ RSpec.describe "The words of a term" do
     codes = %w[term_set move swap pin unpin skip skip_week hold set]
     changes = codes.map { |code| { code:, step: "half_past", day: "2027-01-06", to: "2027-01-08", lessons: 0, children: 0 } }
     found = said("#{JSON.generate(changes)}.map((one) => words.changeWords(one, facts).replaceAll(' 2027', ''))")
-    expect(found).to eq(["The term has new days or a new aim", "Half past moves to Fri 8 Jan", "Wed 6 Jan and Fri 8 Jan change places",
-                         "Half past stays on Wed 6 Jan", "Half past on Wed 6 Jan may move again", "No lesson on Wed 6 Jan",
+    expect(found).to eq(["The term has new days or a new goal", "Half past moves to Fri 8 Jan", "Wed 6 Jan and Fri 8 Jan are swapped",
+                         "Half past stays on Wed 6 Jan", "Half past on Wed 6 Jan can move again", "No lesson on Wed 6 Jan",
                          "No lessons in the week of Mon 4 Jan", "There is a lesson on Wed 6 Jan after all",
-                         "The lesson on Wed 6 Jan is about half past"].map { |text| "#{text}; no other lesson changes." })
+                         "The lesson on Wed 6 Jan is now half past"].map { |text| "#{text}; no other lesson changes." })
     todays = "{ step: 'half_past', day: today, to: null, lessons: 0, children: 0 }"
     found = said("['skip', 'skip_week', 'pin'].map((code) => words.changeWords({ code, ...#{todays} }, facts))")
     expect(found).to eq(["No lesson today", "No lessons this week", "Half past stays today"].map { |text|
@@ -56,22 +56,22 @@ RSpec.describe "The words of a term" do
     codes = %w[more added fewer dropped later]
     changes = codes.map { |code| { code:, step: "quarter_to", lessons: 1, children: 0, misreading: "x" } }
     expect(said("#{JSON.generate(changes)}.map((one) => words.changeWords(one, facts))")).to eq(
-      ["Quarter to takes 1 lesson more.", "Quarter to comes in for 1 lesson.", "Quarter to takes 1 lesson less.",
-       "Quarter to is left out.", "Quarter to comes at another time."]
+      ["Quarter to gets 1 more lesson.", "Quarter to is added for 1 lesson.", "Quarter to gets 1 fewer lesson.",
+       "Quarter to is left out.", "Quarter to moves to another time."]
     )
     nobody = { child_ids: [], lesson: 3, days: 22, not_met: 0, misreading: "x", misread: [], stumbling: [] }
     nexts = %w[begin new passed again back done].map { |reason| { reason:, **nobody } }
     expect(said("#{JSON.generate(nexts)}.map((one) => lab.whyNext(one, 26, facts))")).to eq(
-      ["Nobody has answered anything yet, so it starts at the bottom. You can start anywhere else.", "It is the next step.",
-       "Most know what comes before it.", "The third lesson on it, so that it lasts.",
-       "Back after three weeks, so that it is not forgotten.", "Most know every step. Go over what they may be forgetting."]
+      ["No answers yet, so we start at the first step. You can start anywhere.", "This is the next step.",
+       "Most of the class is ready for this.", "The third lesson on this, to make it stick.",
+       "Back after three weeks, so it isn't forgotten.", "Most of the class has finished the ladder. Review what is slipping."]
     )
   end
 
   it "tell when something was asked last and who may have lost it" do
     expect(said("words.recapWords('half_past', { last_asked: `${year}-10-12`, fading: 9 }, facts)"))
-      .to match(/\AHalf past: asked last (on \w{3} 12 Oct|today), 9 children may have lost it\z/)
-    expect(said("words.recapWords('half_past', { last_asked: today, fading: 0 }, facts)")).to eq("Half past: asked last today")
+      .to match(/\AHalf past \(last checked (\w{3} 12 Oct|today), review due for 9 children\)\z/)
+    expect(said("words.recapWords('half_past', { last_asked: today, fading: 0 }, facts)")).to eq("Half past (last checked today)")
     expect(said("words.recapWords('half_past', { last_asked: null, fading: 0 }, facts)")).to eq("Half past")
     expect(said("words.recapWords('half_past', undefined, facts)")).to eq("Half past")
   end
@@ -79,16 +79,16 @@ RSpec.describe "The words of a term" do
   it "name each kind of lesson and each way of helping" do
     kinds = %w[new again recap look_back open skipped]
     expect(said("#{kinds}.map((kind) => words.kindWords({ kind }))"))
-      .to eq(["new", "again", "going over", "look back", "left open", "no lesson"])
+      .to eq(["new", "again", "review", "look back", "left free", "no lesson"])
     lessons = [%w[2027-01-04 half_past new], %w[2027-01-05 half_past again], %w[2027-01-06 quarters recap], %w[2027-01-07 half_past again]]
     lessons.map! { |day, step, kind| { day:, step:, kind: } }
-    expect(said("[...words.whichLesson(#{JSON.generate(lessons)}).values()]")).to eq(["new", "lesson 2 on it", "going over",
-                                                                                      "lesson 3 on it"])
+    expect(said("[...words.whichLesson(#{JSON.generate(lessons)}).values()]")).to eq(["new", "lesson 2 on this", "review",
+                                                                                      "lesson 3 on this"])
     helps = [{ id: "more_lessons", weekday: "tuesday", step: nil }, { id: "desks", weekday: nil, step: nil },
              { id: "without", weekday: nil, step: "half_past" }]
     expect(said("#{JSON.generate(helps)}.map((help) => words.helpWords(help, facts))"))
-      .to eq(["One lesson more a week, on Tuesdays", "Ten minutes at the desks twice a week", "Leaving out half past"])
-    expect(said("words.WEEK.map(words.weekdayWords)")).to eq(%w[Monday Tuesday Wednesday Thursday Friday Saturday Sunday])
+      .to eq(["One more lesson a week, on Tuesdays", "Ten minutes on devices twice a week", "Leaving out half past"])
+    expect(said("words.weekFrom('monday').map(words.weekdayWords)")).to eq(%w[Monday Tuesday Wednesday Thursday Friday Saturday Sunday])
   end
 
   it "say days within a term without their year" do

@@ -86,7 +86,7 @@ RSpec.describe Vantick::Core::Choosing::Chooser do
 
   it "refuses counts that cannot be" do
     [0, -1, 13, 500, "5", nil, 2.5].each do |count|
-      expect { choose(:oclock, count) }.to raise_error(Vantick::Core::InvalidCount, /Choose 1 to 12 times/)
+      expect { choose(:oclock, count) }.to raise_error(Vantick::Core::InvalidCount, /Choose 1 to 12 clocks/)
     end
     expect { step(:hands) }.to raise_error(Vantick::Core::UnknownName, /use one of hour_hand, oclock/)
   end

@@ -19,7 +19,7 @@ RSpec.describe Vantick::Core::Choosing::Levels do
 
   it "says how many a level has" do
     expect { described_class.choose(step: step(:oclock), task: task(:dial_to_words), count: 5) }
-      .to raise_error(Vantick::Core::InvalidCount, /1 to 4 times/)
+      .to raise_error(Vantick::Core::InvalidCount, /1 to 4 clocks/)
   end
 
   it "gives those who have a step its hardest times, and those who have not met it the easiest" do

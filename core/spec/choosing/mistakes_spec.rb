@@ -41,7 +41,7 @@ RSpec.describe Vantick::Core::Choosing::Mistakes do
 
   it "says when a step has fewer" do
     expect { described_class.choose(step: step(:half_past), count: 40, misreadings: [misreading(:next_hour_early)]) }
-      .to raise_error(Vantick::Core::InvalidCount, /no 40 mistakes/)
+      .to raise_error(Vantick::Core::InvalidCount, /not 40 mistakes/)
   end
 
   describe "what a child says of them" do
@@ -62,7 +62,7 @@ RSpec.describe Vantick::Core::Choosing::Mistakes do
 
     it "refuses what is no mistake, or none that is known" do
       ["quarter to eight", "ten past two", "", "?"].each do |said|
-        expect { mark(mistake, "7:45", said:) }.to raise_error(Vantick::Core::InvalidSaid, /is no mistake at 7:45/)
+        expect { mark(mistake, "7:45", said:) }.to raise_error(Vantick::Core::InvalidSaid, /is not a mistake at 7:45/)
       end
       expect { mark(mistake, "7" * 1000) }.to raise_error(Vantick::Core::AnswerTooLong)
     end

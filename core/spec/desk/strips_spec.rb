@@ -37,7 +37,7 @@ RSpec.describe Vantick::Core::Desk::Strips do
     found = described_class.for(core::Teaching::Step.find(:quarters), whole: false)
     expect(found.map { |strip| strip.to_h.slice(:part, :label, :words) })
       .to eq([{ part: :count, label: "how many", words: %w[quarter half] },
-              { part: :side, label: "past or to", words: ["past", "to", "o'clock"] }])
+              { part: :side, label: '"past" or "to"', words: ["past", "to", "o'clock"] }])
   end
 
   it "say which words another may follow, which follow a number, and which stand behind the hour" do

@@ -17,7 +17,7 @@ RSpec.describe Vantick::Core::Desk::Feedback do
           next if found.right?
 
           sentence = described_class.of(found)
-          expect(sentence).to match(/\A[A-Z].+[.?]\z/)
+          expect(sentence).to match(/\A"?[A-Z].+[.?]\z/)
           expect(sentence.length).to be <= 110
           expect(sentence).not_to include(described_class.answer(one, at)) unless short.include?(one.notation)
         end
@@ -37,15 +37,15 @@ RSpec.describe Vantick::Core::Desk::Feedback do
   end
 
   {
-    [:dial_to_words, "7:45", "quarter to seven"] => "After the word to comes the hour that is still ahead.",
-    [:dial_to_words, "7:45", "forty-five past seven"] => "That is the time. Here we say: quarter to eight.",
-    [:dial_to_digital, "3:05", "3:5"] => "That is the time. It is written: 3:05.",
-    [:dial_to_digital, "3:05", "9:41"] => "Look again. The short hand tells the hour, the long hand the minutes.",
-    [:dial_to_words, "3:05", "past past"] => "That is not a whole time yet. Say it aloud, then choose the words one by one.",
-    [:digital_to_dial, "4:45", "hour=121 minute=270"] => "While the long hand goes round, the short hand moves on a little too.",
+    [:dial_to_words, "7:45", "quarter to seven"] => 'After "to", say the next hour.',
+    [:dial_to_words, "7:45", "forty-five past seven"] => "That's right. In class we say: quarter to eight.",
+    [:dial_to_digital, "3:05", "3:5"] => "That's right. We write it like this: 3:05.",
+    [:dial_to_digital, "3:05", "9:41"] => "Look again. Short hand: the hour. Long hand: the minutes.",
+    [:dial_to_words, "3:05", "past past"] => "That isn't a whole time yet. Say it aloud, then choose the words.",
+    [:digital_to_dial, "4:45", "hour=121 minute=270"] => "The short hand moves on too, bit by bit.",
     [:digital_to_dial, "4:45", "hour=131 minute=270"] =>
-      "The long hand is right. The short hand is not far enough yet: move it a little on.",
-    [:estimate, "7:45", "7:47"] => "Near enough: it is 7:45."
+      "The long hand is right. The short hand is not far enough yet. Move it a little on.",
+    [:estimate, "7:45", "7:47"] => "Close! It is 7:45."
   }.each do |(id, at, text), sentence|
     it("says of #{text} for #{at}: #{sentence}") { expect(described_class.of(marked(task(id), time(at), text))).to eq(sentence) }
   end
@@ -59,9 +59,9 @@ RSpec.describe Vantick::Core::Desk::Feedback do
 
   it "asks for what somebody else did wrong, once the time is right" do
     found = marked(task(:spot_mistake), time("7:45"), "hands_swapped; quarter to eight", said: "quarter to seven")
-    expect(described_class.of(found)).to eq("The time is right. Now: what did they do wrong?")
+    expect(described_class.of(found)).to eq("The time is right. Now, what went wrong?")
     shown = core::Desk::Help.steps(task(:spot_mistake), time("7:45"), mistake: core::Reading::Misreading.find(:to_with_passed_hour))
-    expect(shown.last.sentence).to eq("They named the hour that is over.")
+    expect(shown.last.sentence).to eq("They said the hour that is over.")
   end
 
   it "hops from numeral to numeral by fives, and tells the halves of the day by noon" do
@@ -69,15 +69,15 @@ RSpec.describe Vantick::Core::Desk::Feedback do
     expect(hops.first.sentence).to eq("Start at the 3 and hop to the 6: 5, 10, 15.")
     expect(hops.first.lights.first[:counts]).to eq([[20, 5], [25, 10], [30, 15]])
     half = ->(text) { core::Desk::Help.steps(task(:day_half), core::Dial::DayTime.parse(text)).map(&:sentence) }
-    expect(half["07:50"]).to eq(["This 7:50 comes before noon.", "It is a.m."])
+    expect(half["07:50"]).to eq(["This 7:50 is before noon.", "It is a.m."])
     expect(half["00:00"]).to eq(["It is midnight."])
-    expect(half["14:15"].first).to eq("This 2:15 comes after noon.")
+    expect(half["14:15"].first).to eq("This 2:15 is after noon.")
     stays = core::Desk::Help.steps(task(:numeral_to_minutes), time("12:00")).map(&:sentence)
     expect(stays).to eq(["The hand is on the 12 and stays there.", "It is 0 minutes."])
   end
 
   it "speaks of a dial only where one is shown" do
-    of_a_dial = /\bhand\b|dial|clock|(left|right) half|mark|\b12\b/
+    of_a_dial = /\bhand\b|dial|(?<!')clock|(left|right) half|mark|\b12\b/
     core::Marking::Task.all.reject(&:dial?).each do |one|
       told = core::Reading::Misreading.for(one).map { |misreading| misreading.child(one) }
       told << described_class.of(marked(one, time("7:45"), one.notation == :digits ? "3:21" : "twelve past three"))
@@ -107,24 +107,24 @@ RSpec.describe Vantick::Core::Desk::Round do
     read = [["3:00", "3 o'clock"], ["4:30", "half past four"], ["7:45", "quarter to seven"], ["8:45", "quarter to eight"]]
     said = described_class.end_of(marks(*read))
     expect(said.well).to eq("You can read these: three o'clock, half past four.")
-    expect(said.watch).to eq("One thing to watch for: After the word to comes the hour that is still ahead.")
+    expect(said.watch).to eq('Remember: After "to", say the next hour.')
   end
 
   it "has nothing to watch for where all was right, and says no more than there was" do
     all = described_class.end_of(marks(["3:00", "3 o'clock"], ["4:00", "4 o'clock"], ["5:00", "5 o'clock"]))
-    expect([all.well, all.watch]).to eq(["You read every one right the first time.", nil])
-    expect(described_class.end_of(marks(["3:00", "7 to 9"])).well).to eq("You gave it a try.")
+    expect([all.well, all.watch]).to eq(["You got every one right the first time!", nil])
+    expect(described_class.end_of(marks(["3:00", "7 to 9"])).well).to eq("Well tried.")
     two = described_class.end_of(marks(["3:00", "3 o'clock"], ["4:00", "4 o'clock"]))
     expect(two.well).to eq("You can read these: three o'clock, four o'clock.")
     nothing = described_class.end_of([])
-    expect([nothing.well, nothing.watch]).to eq(["You can go on another time.", nil])
+    expect([nothing.well, nothing.watch]).to eq(["You can try again another time.", nil])
   end
 
-  it "praises no more than there was: answers that could not be read are not read, and only dials are named as read" do
+  it "praises no more than there was: answers that unreadable are not read, and only dials are named as read" do
     mixed = marks(["3:00", "3 o'clock"], *(1..9).map { |hour| ["#{hour}:30", "dunno"] })
     expect(described_class.end_of(mixed).well).to eq("You can read these: three o'clock.")
     parts = [mark(:words_to_digital, "5:15", "5:15"), mark(:words_to_digital, "7:45", "6:45")]
-    expect(described_class.end_of(parts).well).to eq("Some of them went well the first time.")
+    expect(described_class.end_of(parts).well).to eq("You got some right the first time.")
   end
 end
 

@@ -7,7 +7,7 @@ RSpec.describe Vantick::Core::Dial::DayFacts do
 
   it "names a time of the day in every way a class may need" do
     expect(row("19:45")).to eq(time: "19:45", half: :pm, part: "evening", twelve_hour: "7:45 p.m.", twenty_four_hour: "19:45",
-                               clock_shows: "7:45 p.m.", words: "quarter to eight in the evening")
+                               typed: "19:45", clock_shows: "7:45 p.m.", words: "quarter to eight in the evening")
     expect(row("07:45", "point,of")).to include(twelve_hour: "7.45 a.m.", twenty_four_hour: "07.45",
                                                 words: "quarter of eight in the morning")
   end
@@ -33,7 +33,7 @@ RSpec.describe Vantick::Core::Dial::DayFacts do
     day = [{ time: "15:30", what: " choir\n" }, { time: "8:05", what: "ferry" }]
     expect(described_class.day(day)).to eq([{ time: "08:05", what: "ferry" }, { time: "15:30", what: "choir" }])
     expect(described_class.day(described_class::DATA[:usual_day])).to eq(described_class::DATA[:usual_day])
-    expect { described_class.day([{ time: "25:00", what: "x" }]) }.to raise_error(Vantick::Core::InvalidTime)
+    expect { described_class.day([{ time: "25:00", what: "x" }]) }.to raise_error(Vantick::Core::InvalidDayTime, /Type it like/)
     expect { described_class.day([{ time: "8:00", what: " " }]) }.to raise_error(Vantick::Core::Error, /what happens/)
   end
 end

@@ -14,7 +14,7 @@ RSpec.describe Vantick::Core::Judging::Evidence do
     expect(pieces).to eq([[:ticks_one_short, 2, 1], [:stops_at_five, 1, 0]])
   end
 
-  it "leaves out what was not answered or could not be read" do
+  it "leaves out what was not answered or unreadable" do
     expect(evidence(["7:45", ""], ["7:45", "???"], ["7:45", "quarter to seven"]).first.chances).to eq(1)
     expect(evidence(["7:45", "quarter to eight"])).to eq([])
   end

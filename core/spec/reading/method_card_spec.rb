@@ -18,16 +18,16 @@ RSpec.describe Vantick::Core::Reading::MethodCard do
   end
 
   it "speaks of no small marks, no halves and no next hour where a step has none" do
-    expect(lines(:fives_past).join).not_to match(/small marks|Which half|comes next/)
+    expect(lines(:fives_past).join).not_to match(/small marks|Which is it|say the next/)
     expect(lines(:quarters)).to include("12: o'clock. 3: quarter past. 6: half past. 9: quarter to.",
-                                        'With "to", name the hour that comes next.')
-    expect(lines(:minutes_to)).to include("Left half: count back from the 12.", "Then the small marks, in ones.")
+                                        'After "to", say the next hour.')
+    expect(lines(:minutes_to)).to include('With "to": count back from the 12.', "Then the small marks, in ones.")
     expect(lines(:minutes_to)).not_to include("Count from the 12 in fives.")
   end
 
   it "gives each half its own way of counting where they differ, and what each place means where nothing is counted" do
-    expect(lines(:fives)).to include("Right half: count from the 12 in fives.", "Left half: count back from the 12.")
-    expect(lines(:fives, "sixty_minus")).to include("Count from the 12 in fives.", "Left half: take the minutes from 60.")
+    expect(lines(:fives)).to include('With "past": count from the 12 in fives.', 'With "to": count back from the 12.')
+    expect(lines(:fives, "sixty_minus")).to include("Count from the 12 in fives.", 'With "to": take the minutes from 60.')
     expect(lines(:half_past)).to include("6: half past.")
     expect(lines(:quarter_to, "of")).to include("9: quarter of.")
   end
@@ -43,7 +43,7 @@ RSpec.describe Vantick::Core::Reading::MethodCard do
     methods = %i[counting counting_to fifteens].map { |id| table.fetch(id) }.reduce(&:product).map { |choices| choices.flatten.join(",") }
     said = { /Count from the 12 in/ => /count from the 12|Start at 0/i, /Count back/ => /count back/, /take away/ => /from 60/,
              /5 times \d+ is/ => /times five/,
-             /The (3|6|9) is/ => /Start at 0/, /in ones|one a mark/ => /in ones|count back/ }
+             /The (3|6|9) is/ => /Start at 0/, /in ones|one by one|small marks back/ => /in ones|count back/ }
     methods.product(Vantick::Core::Teaching::Step.reading.map(&:id)) do |names, id|
       next if %i[hour_hand fives_facts day_halves].include?(id)
 
@@ -61,7 +61,7 @@ RSpec.describe Vantick::Core::Reading::MethodCard do
   it "follows the class's method and words" do
     found = lines(:minutes, "minutes_first,landmarks,sixty_minus,after,of")
     expect(found.first).to eq("Long hand: where does it point?")
-    expect(found).to include("Start at 0, 15, 30 or 45. Go on in fives.", "Left half: take the minutes from 60.",
-                             'Which half is it in: "after" or "of"?')
+    expect(found).to include("Start at 0, 15, 30 or 45. Go on in fives.", 'With "of": take the minutes from 60.',
+                             'Which is it: "after" or "of"?')
   end
 end

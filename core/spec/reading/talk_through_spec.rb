@@ -74,15 +74,16 @@ RSpec.describe Vantick::Core::Reading::TalkThrough do
   # Common practice, no source: 4:49 is counted back from the twelve by fives, then ones; counting from
   # 45 is quicker than from the twelve once it is known.
   it "counts as each school does" do
-    expect(told("4:49")).to include("Count back from the 12 in fives: 5, 10. Then in ones: 11 to go. It is eleven minutes to five.")
+    expect(told("4:49")).to include("Count back from the 12 in fives: 5, 10. Then in ones: 11 to go.")
+    expect(told("4:49")).to include("After \"to\" we name the hour that is coming: 5. It is eleven minutes to five.")
     expect(told("3:50", "landmarks")).to include("The 9 is 45. Go on in fives: 50.")
     expect(told("7:23", "five_times")).to include("The long hand has passed the 4. 5 times 4 is 20. Then in ones: 21, 22, 23.")
-    expect(told("3:50", "five_times")).to include("From the 10 to the 12 it is 5 times 2. That is 10.")
+    expect(told("3:50", "five_times")).to include("From the 10 to the 12 is 5 times 2. That is 10.")
     expect(told("7:20", "five_times")).to include("The long hand is on the 4. 5 times 4 is 20.")
-    expect(told("4:49", "sixty_minus")).to include("Half of the way round, at the 6, is 30. Go on in fives: 35, 40, 45.")
+    expect(told("4:49", "sixty_minus")).to include("Halfway round, at the 6, is 30. Go on in fives: 35, 40, 45.")
     expect(told("4:49", "sixty_minus")).to include("46, 47, 48, 49. 60 take away 49 is 11: 11 to go.")
     expect(told("7:15", "plain")).to include("Count from the 12 in fives: 5, 10, 15. It is fifteen past seven.")
-    expect(told("7:45")).to include("a quarter still to go")
+    expect(told("7:45")).to include("a quarter hour to go")
     expect(told("7:00", "after")).to include("no minutes after")
   end
 end

@@ -55,7 +55,7 @@ RSpec.describe Vantick::Core::Teaching::ClassStanding do
     expect(standing.next_step.children.length).to eq(4)
   end
 
-  it "holds nothing against a class whose writing could not be read" do
+  it "holds nothing against a class whose writing unreadable" do
     unread = answered(step(:quarters), task: task(:dial_to_words), count: 5).transform_values do |asked|
       asked.map { |one| one.dup.tap { |other| other.marked = mark(:dial_to_words, one.marked.time.to_s, "scribble") } }
     end

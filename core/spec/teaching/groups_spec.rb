@@ -79,7 +79,7 @@ RSpec.describe Vantick::Core::Teaching::Groups do
       found = groups(Array.new(many) { |key| known(key) }).map { |group| group.children.length }
       expect([found.sum, found.length <= 4, found.max <= 10]).to eq([many, true, true])
     end
-    expect { groups([known("Bo")], most: 0) }.to raise_error(Vantick::Core::InvalidCount, /1 group or more/)
+    expect { groups([known("Bo")], most: 0) }.to raise_error(Vantick::Core::InvalidCount, /at least 1 group/)
   end
 
   describe Vantick::Core::Judging::Secure do

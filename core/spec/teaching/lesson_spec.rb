@@ -71,7 +71,7 @@ RSpec.describe Vantick::Core::Teaching::Lesson do
     moved = lesson(:fives, 40, stage_minutes: usual.merge(show: 10, alone: 10))
     expect(moved.stages.map(&:minutes)).to eq([4, 4, 10, 8, 10, 4])
     expect(moved.stages[4].items.length).to eq(15)
-    { usual.merge(show: 9) => /41 minutes together: make them 40/, usual.merge(exit: 0, show: 12) => /Exit needs 1 minute/,
+    { usual.merge(show: 9) => /add up to 41 minutes. The lesson has 40/, usual.merge(exit: 0, show: 12) => /Exit check needs 1 minute/,
       usual.merge(lunch: 1) => /"lunch" is not a stage/ }.each do |stage_minutes, message|
       expect { lesson(:fives, 40, stage_minutes:) }.to raise_error(Vantick::Core::Error, message)
     end
@@ -88,7 +88,7 @@ RSpec.describe Vantick::Core::Teaching::Lesson do
     expect(lesson(:fives, 40, kept: twice).stages[3].items.filter_map(&:time)).not_to include(time("9:20"))
     expect { lesson(:fives, 40, kept: twice, pinned: { together: [time("9:20")] }) }.to raise_error(Vantick::Core::TimeTwice)
     expect { lesson(:fives, 40, kept: { exit: [time("9:20")], show: [time("9:20")] }) }
-      .to raise_error(Vantick::Core::TimeTwice, "9:20 is in this lesson already: take another time.")
+      .to raise_error(Vantick::Core::TimeTwice, "9:20 is already in this lesson. Choose another time.")
   end
 
   it "chooses for the places left open among those kept" do

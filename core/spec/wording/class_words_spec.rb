@@ -6,15 +6,15 @@ RSpec.describe Vantick::Core::Wording::ClassWords do
   american = core::Wording::Conventions.parse("after,of")
   # Past and to as words for a side: behind what is counted, or spoken of as words.
   counted = /\b(?:quarter|fives?|ten|twenty|minutes?) (?:past|to)\b(?! (?:go|the|minutes))/i
-  other = Regexp.union(counted, /\bword (?:past|to)\b/i, /\bsay (?:past|to)\b/, /\b(?:past|to) and (?:past|to)\b/)
+  other = Regexp.union(counted, /"(?:past|to)"/i)
 
   it "says no misreading in other words than the class's" do
     said = core::Reading::Misreading.all.flat_map do |one|
-      one.texts_in(american).values_at(:name, :does, :move, :child, :they, :unseen)
+      one.texts_in(american).values_at(:name, :does, :move, :home, :child, :they, :unseen)
     end.compact
     expect(said.grep(other)).to eq([])
     sides = core::Reading::Misreading.find(:sides_swapped).texts_in(american)
-    expect(sides[:child]).to eq("In the right half say after. In the left half say of.")
+    expect(sides[:child]).to eq('From 12 down to 6, say "after". From 6 up to 12, say "of".')
   end
 
   it "names no step and asks nothing in other words than the class's" do
@@ -33,8 +33,8 @@ RSpec.describe Vantick::Core::Wording::ClassWords do
     expect((directions + lenses.flat_map do |lens|
       lens.values_at(:name, :shows)
     end).grep(/\b(past|to)\b(?! the| whichever| read| make| cut)/i).grep(/past|many minutes/i)).to eq([])
-    expect(lenses.find { |lens| lens[:id] == "halves" }[:name]).to eq("After and of")
-    expect(directions).to include("How many minutes after or of?")
+    expect(lenses.find { |lens| lens[:id] == "halves" }[:name]).to eq('"After" and "of"')
+    expect(directions).to include('How many minutes "after" or "of"?')
   end
 
   it "says the usual words where nothing else was settled, and leaves no place open" do
@@ -48,7 +48,7 @@ RSpec.describe Vantick::Core::Wording::ClassWords do
   it "tells a child at a desk in the class's words" do
     marked = core::Marking::Marker.mark(task: task(:dial_to_words), time: time("7:45"), text: "quarter of seven",
                                         conventions: american)
-    expect(core::Desk::Feedback.of(marked, american)).to eq("After the word of comes the hour that is still ahead.")
-    expect(core::Desk::Round.end_of([marked], american).watch).to include("After the word of")
+    expect(core::Desk::Feedback.of(marked, american)).to eq('After "of", say the next hour.')
+    expect(core::Desk::Round.end_of([marked], american).watch).to include('After "of"')
   end
 end

@@ -48,7 +48,7 @@ RSpec.describe Vantick::Core::Wording::Conventions do
   it "is read from names or by convention, and refuses by name what there is not" do
     expect(described_class.parse("after, point")).to eq(described_class.new(past_word: "after", separator: :point))
     expect(described_class.parse("")).to eq(described_class.default)
-    { -> { described_class.parse("loud") } => /"loud" is not a convention: use one of past, after/,
+    { -> { described_class.parse("loud") } => /"loud" is not a convention: use one of british, american, past, after/,
       -> { described_class.parse("past,after") } => /past_word has two choices/,
       -> { described_class.new(past_word: "beyond") } => /"beyond" is not a past_word: use one of past, after/,
       -> { described_class.new(colour: "red") } => /"colour" is not a convention/ }.each do |wrong, words|

@@ -2,7 +2,7 @@
 
 require_relative "../support/printed"
 
-# What is printed, read back from the finished file by other programs: pdf-reader, poppler, zbar.
+# Print, read back from the finished file by other programs: pdf-reader, poppler, zbar.
 RSpec.describe Vantick::Server::Documents::PdfWriter do
   let(:mm) { 72 / 25.4 }
   let(:names) { %w[Anneke Bram Celyn] }
@@ -172,21 +172,21 @@ RSpec.describe Vantick::Server::Documents::PdfWriter do
   it "offers noon and midnight, and asks them" do
     told = sheet(kind: "facts", task: "day_half", step: "day_halves", count: 6)
     expect(told).to match(/\d\. noon/).and match(/\d\. midnight/)
-    expect(told.scan("a.m.").length).to eq(6)
+    expect(told.scan("a.m.").length).to eq(7)
   end
 
   it "has a method card with one way of counting for each half, and what each place means where nothing is counted" do
-    expect(material("step_card", "fives")).to include("Right half: count from the 12 in", "Left half: count back from the 12.")
+    expect(material("step_card", "fives")).to include('With "past": count from the 12 in', 'With "to": count back from the 12.')
     expect(material("step_card", "quarters")).to include("12: o'clock. 3: quarter past. 6:")
   end
 
   it "takes home the whole method and the words that homes use, also of steps without whole times" do
     whole = material("home", "fives_to")
-    expect(whole).to include("This week we read: fives to", "Say the whole time.", "name the hour that comes next")
+    expect(whole).to include("This week we read: fives to", "Say the whole time.", "say the next hour")
     expect(whole.scan(/(?:of|till|before) \w+/).length).to be >= 3
     expect(material("home", "fives_facts")).to match(/from the \d+ to the \d+: \d+/)
     expect(material("home", "day_halves")).to match(/in the (?:morning|evening|afternoon): [ap]\.m\./)
-    expect(material("home", "hour_hand")).to include("Name that hour.")
+    expect(material("home", "hour_hand")).to include("Say that hour.")
   end
 
   it "has hands to cut out that end where they do on the dial they are made for" do
@@ -194,7 +194,7 @@ RSpec.describe Vantick::Server::Documents::PdfWriter do
     dial = Vantick::Server::Documents::Dial
     tips = [dial::HOUR, dial::MINUTE].map { |outline| -outline.first.last }
     expect(kind::HANDS.values.map { |hand| hand[:reach] }).to eq(tips)
-    expect(material("make", "minutes")).to include("fold at the dots", "an adult pierces the hole")
+    expect(material("make", "minutes")).to include("fold on the dotted line", "make the hole yourself")
   end
 
   it "says things in the class's own words, on every page with class, title and day" do

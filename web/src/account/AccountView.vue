@@ -26,7 +26,7 @@ async function change(): Promise<void> {
   const changed = await own.doing(() => changePassword(now.value, next.value));
   if (!changed) return;
   now.value = next.value = "";
-  done.value = "The password is changed; you are signed out everywhere else.";
+  done.value = "Password changed. You are signed out everywhere else.";
 }
 
 async function changed(words: string): Promise<void> {
@@ -40,7 +40,7 @@ async function add(): Promise<void> {
   const added = await other.doing(() => makeTeacher({ name, password: colleague.value.password }));
   if (!added) return;
   colleague.value = { name: "", password: "" };
-  done.value = `${name} can sign in now, and sees classes of their own.`;
+  done.value = `${name} can sign in now and has their own classes.`;
   await reload();
 }
 </script>
@@ -48,14 +48,14 @@ async function add(): Promise<void> {
 <template>
   <div class="page">
     <div class="page-head">
-      <h1>Account of {{ session.name }}</h1>
+      <h1>{{ session.name }}'s account</h1>
       <p class="quiet" role="status">{{ done }}</p>
     </div>
     <div class="columns d-grid">
       <details>
-        <summary><h2 class="d-inline">Change the password</h2></summary>
+        <summary><h2 class="d-inline">Change password</h2></summary>
         <form class="mt-3" novalidate @submit.prevent="change">
-          <FieldGroup id="now" v-slot="{ state }" label="Present password" :wrong="own.wrong('password')">
+          <FieldGroup id="now" v-slot="{ state }" label="Current password" :wrong="own.wrong('password')">
             <BFormInput
               id="now"
               v-model="now"
@@ -67,27 +67,27 @@ async function add(): Promise<void> {
           <FieldGroup id="next" v-slot="{ state }" label="New password" :wrong="own.wrong('new_password')">
             <BFormInput id="next" v-model="next" :state="state" type="password" autocomplete="new-password" />
           </FieldGroup>
-          <BButton type="submit" variant="primary" :disabled="busy || !now || !next">Change it</BButton>
+          <BButton type="submit" variant="primary" :disabled="busy || !now || !next">Change password</BButton>
         </form>
       </details>
       <section>
-        <h2 class="mb-06">Signing out</h2>
-        <p>After four hours without use you are signed out.</p>
+        <h2 class="mb-06">Sign out</h2>
+        <p>You are signed out after four hours without use.</p>
         <div class="d-flex flex-wrap gap-2">
           <BButton variant="outline-primary" @click="session.leave(false)">Sign out here</BButton>
           <BButton variant="outline-primary" @click="session.leave(true)">Sign out everywhere</BButton>
         </div>
-        <h2 class="mb-06">What is kept, and where</h2>
+        <h2 class="mb-06">What is stored, and where</h2>
         <p>
-          First names or aliases, what was asked and what was answered: all in one file on this machine. No
-          birth dates, no photos, nothing of anybody's health. Your school's own data-protection rules come
-          first.
+          First names or aliases, what you asked and what the children answered. It is all in one file on this
+          computer. No birth dates, no photos, nothing about health. Your school's own data-protection rules
+          come first.
         </p>
       </section>
       <details>
-        <summary><h2 class="d-inline">An account for a colleague</h2></summary>
+        <summary><h2 class="d-inline">Add a colleague</h2></summary>
         <form class="mt-3" novalidate @submit.prevent="add">
-          <p>They have classes of their own; neither of you sees the other's, unless it is shared.</p>
+          <p>They have their own classes. Neither of you sees the other's unless you share it.</p>
           <FieldGroup id="colleague" v-slot="{ state }" label="Name" :wrong="other.wrong('name')">
             <BFormInput
               id="colleague"
@@ -100,7 +100,7 @@ async function add(): Promise<void> {
           <FieldGroup
             id="colleague-password"
             v-slot="{ state }"
-            label="Password to begin with"
+            label="First password"
             :wrong="other.wrong('password')"
           >
             <BFormInput
@@ -116,7 +116,7 @@ async function add(): Promise<void> {
             variant="primary"
             :disabled="busy || !colleague.name.trim() || !colleague.password"
           >
-            Make it
+            Add colleague
           </BButton>
         </form>
       </details>

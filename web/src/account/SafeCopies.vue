@@ -5,7 +5,7 @@ import { PresentPassword } from "@/parts";
 import { erasureWords } from "@/told";
 import { clock, counted, countedChildren, moment, today } from "@/words";
 
-/** A copy of everything to be kept somewhere else, and what Vantick keeps by itself. */
+/** A copy of everything to be kept somewhere else, and what Vantick has by itself. */
 defineProps<{ school: School }>();
 const emit = defineEmits<{ taken: [] }>();
 
@@ -36,22 +36,22 @@ async function take(): Promise<void> {
     <p>
       {{
         school.copied_at
-          ? `Last taken ${moment(school.copied_at)}, ${clock(school.copied_at)}.`
-          : "None was taken yet."
+          ? `Last downloaded ${moment(school.copied_at)}, ${clock(school.copied_at)}.`
+          : "Never downloaded yet."
       }}
-      It holds every class of this school: keep it where only you can open it, and not on this machine.
+      It holds every class of this school. Keep it where only you can open it, not on this computer.
     </p>
     <BButton variant="outline-primary" @click="open = true">
       <i class="bi bi-download" aria-hidden="true"></i>
       Safe copy
     </BButton>
     <p class="quiet mt-2">
-      Vantick keeps {{ counted(school.copies.length, "copy", "copies") }} by itself: one a day for a week, one
-      a week for four.
+      Vantick has {{ counted(school.copies.length, "copy", "copies") }} of its own: one a day for a week, one
+      a week for four weeks.
       <template v-if="school.proved">
         Last copy checked {{ moment(school.proved.at) }}: {{ countedChildren(school.proved.children) }}.
       </template>
-      What puts a copy back:
+      To restore a copy:
       <code>bin/vantick restore</code>
     </p>
     <p v-for="job in school.erasures?.open ?? []" :key="job.id" class="quiet" role="status">
@@ -59,10 +59,10 @@ async function take(): Promise<void> {
     </p>
     <BModal
       v-model="open"
-      title="Take a copy of everything"
-      ok-title="Save the copy"
+      title="Download a full copy"
+      ok-title="Download copy"
       :ok-disabled="busy || !present"
-      cancel-title="Not yet"
+      cancel-title="Cancel"
       cancel-variant="outline-primary"
       centered
       no-animation

@@ -38,8 +38,8 @@ async function act(): Promise<void> {
   emit(
     "changed",
     what === "password"
-      ? `${account.name} has a new password, and is signed out everywhere.`
-      : `The account of ${account.name} is removed.`,
+      ? `${account.name} has a new password and is signed out everywhere.`
+      : `Account deleted: ${account.name}.`,
   );
 }
 </script>
@@ -69,10 +69,10 @@ async function act(): Promise<void> {
           <BButton
             variant="link"
             size="sm"
-            :aria-label="`Remove the account of ${one.name}`"
+            :aria-label="`Delete the account of ${one.name}`"
             @click="open(one, 'removal')"
           >
-            Remove
+            Delete
           </BButton>
         </span>
       </li>
@@ -82,10 +82,10 @@ async function act(): Promise<void> {
       :title="
         chosen?.what === 'password'
           ? `New password for ${chosen.account.name}`
-          : `Remove the account of ${chosen?.account.name}?`
+          : `Delete the account of ${chosen?.account.name}?`
       "
-      :ok-title="chosen?.what === 'password' ? 'Set it' : 'Remove it'"
-      cancel-title="Not yet"
+      :ok-title="chosen?.what === 'password' ? 'Set password' : 'Delete account'"
+      cancel-title="Cancel"
       cancel-variant="outline-primary"
       :ok-disabled="busy || !present || (chosen?.what === 'password' && !password)"
       centered
@@ -106,10 +106,10 @@ async function act(): Promise<void> {
           />
         </FieldGroup>
         <PresentPassword id="present-set" v-model="present" :wrong="wrong('present_password')" />
-        <p class="m-0">They are signed out everywhere, and change it when they are in.</p>
+        <p class="m-0">They are signed out everywhere. They can change it once they have signed in.</p>
       </form>
       <template v-else-if="chosen">
-        <p>They can no longer sign in. Nothing that children did is lost.</p>
+        <p>They can't sign in any more. Nothing the children did is lost.</p>
         <FieldGroup
           v-if="chosen.account.classes"
           id="heir"

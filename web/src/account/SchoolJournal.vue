@@ -12,16 +12,16 @@ const WORDS: Readonly<Record<JournalLine["event"], string>> = {
   class_shared: "shared a class",
   class_handed_over: "handed over a class",
   exported: "exported records",
-  copy_taken: "took a copy of everything",
-  list_taken: "took a list of children",
-  list_taken_back: "took a list back",
+  copy_taken: "downloaded a full copy",
+  list_taken: "imported a list of children",
+  list_taken_back: "undid a list of children",
   password_set: "set a password",
-  account_removed: "removed an account",
+  account_removed: "deleted an account",
 };
 
 /** "Marit erased a child, Curlew class, for Joris". */
 function words(line: JournalLine): string {
-  const parts = [`${line.by ?? "Somebody who has no account any more"} ${WORDS[line.event]}`];
+  const parts = [`${line.by ?? "Someone without an account"} ${WORDS[line.event]}`];
   if (line.class_name) parts.push(line.class_name);
   if (line.to) parts.push(`for ${line.to}`);
   return parts.join(", ");
@@ -32,7 +32,7 @@ function words(line: JournalLine): string {
   <section aria-labelledby="journal-head">
     <h2 id="journal-head">Journal</h2>
     <p v-if="!lines.length" class="quiet">
-      Nothing yet. What is erased, moved, shared or exported stands here, without names of children.
+      Nothing yet. What is erased, moved, shared or exported is listed here, without children's names.
     </p>
     <ul v-else class="list-unstyled m-0 d-grid gap-1">
       <li v-for="(line, at) in lines" :key="at">

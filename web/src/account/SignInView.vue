@@ -10,6 +10,8 @@ const emit = defineEmits<{ done: [] }>();
 const session = useSession();
 const name = ref("");
 const password = ref("");
+const country = ref("");
+const countries = computed(() => session.countries.map((one) => ({ value: one.id, text: one.name })));
 const { busy, wrong, elsewhere, doing } = useDoing();
 const first = computed(() => session.firstStart);
 /** Ten past ten: a picture, no time to be read. */
@@ -18,7 +20,7 @@ const PICTURE = { hour_hand_degrees: 305, minute_hand_degrees: 60 };
 const enter = (): Promise<boolean> =>
   doing(async () => {
     const body = { name: name.value.trim(), password: password.value };
-    if (first.value) await makeFirstAccount(body);
+    if (first.value) await makeFirstAccount({ ...body, country: country.value });
     await signIn(body);
     emit("done");
   });
@@ -37,11 +39,11 @@ function takeDemo(): void {
     <form novalidate @submit.prevent="enter">
       <h1 class="mb-3">{{ first ? "Welcome to Vantick" : "Sign in" }}</h1>
       <p v-if="session.ended && !first" class="ended px-11 py-07 on-shade" role="status">
-        Your session has ended: for a while nothing was done here, or you signed out on another device. Sign
-        in, and you are back where you were.
+        You were signed out: you had been away for a while, or signed out on another device. Sign in to go
+        back to where you were.
       </p>
       <p v-if="first">
-        Make your account. It stays on this machine; classes and answers are seen by nobody else.
+        Create your account. It stays on this computer. Nobody else sees your classes and answers.
       </p>
       <FieldGroup id="name" v-slot="{ state }" label="Your name" :wrong="wrong('name')">
         <BFormInput
@@ -65,29 +67,39 @@ function takeDemo(): void {
           />
         </template>
         <template #hint>
-          <template v-if="first">Ten characters or more; four words in a row are easy to keep.</template>
+          <template v-if="first">At least ten characters. Four words in a row are easy to remember.</template>
           <template v-else>
-            Forgotten? On the machine that Vantick runs on,
+            Forgotten? On the computer that runs Vantick,
             <code class="words text-nowrap">bin/vantick password NAME</code>
             sets a new one.
           </template>
         </template>
       </FieldGroup>
-      <p v-if="elsewhere('name', 'password')" class="field-error" role="alert">
-        {{ elsewhere("name", "password") }}
+      <FieldGroup v-if="first" id="country" v-slot="{ state }" label="Country" :wrong="wrong('country')">
+        <BFormSelect id="country" v-model="country" :state="state" :options="countries">
+          <template #first><option value="" disabled>Choose…</option></template>
+        </BFormSelect>
+        <p class="quiet mb-0">It sets words, dates and paper. You can change them for each class.</p>
+      </FieldGroup>
+      <p v-if="elsewhere('name', 'password', 'country')" class="field-error" role="alert">
+        {{ elsewhere("name", "password", "country") }}
       </p>
       <div class="ways d-flex align-items-center gap-4 mt-12">
-        <BButton type="submit" variant="primary" :disabled="busy || !name.trim() || !password">
-          {{ first ? "Make the account" : "Sign in" }}
+        <BButton
+          type="submit"
+          variant="primary"
+          :disabled="busy || !name.trim() || !password || (first && !country)"
+        >
+          {{ first ? "Create account" : "Sign in" }}
         </BButton>
-        <a class="quiet" href="/desk">To the children's desk</a>
+        <a class="quiet" href="/join">Children: sign in here</a>
       </div>
       <p v-if="session.demo" class="demo mt-20 mb-0 px-11 py-09">
-        This is the demo: sign in as
+        This is the demo. Sign in as
         <strong>{{ session.demo.name }}</strong>
         with the password
         <strong class="words text-nowrap">{{ session.demo.password }}</strong>
-        <BButton variant="outline-primary" :disabled="busy" @click="takeDemo">Use it</BButton>
+        <BButton variant="outline-primary" :disabled="busy" @click="takeDemo">Fill in</BButton>
       </p>
     </form>
   </div>

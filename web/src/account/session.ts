@@ -1,7 +1,7 @@
 import { defineStore } from "pinia";
 import { ref } from "vue";
-import { queries, readSession, signOut, tickFirstDay, type FirstDay, type Session } from "@/api";
-import { keepZone } from "@/words";
+import { queries, readSession, signOut, tickFirstDay, useFacts, type FirstDay, type Session } from "@/api";
+import { keepLocale, keepZone } from "@/words";
 
 /** Whether a teacher is signed in here. */
 export const useSession = defineStore("session", () => {
@@ -15,6 +15,9 @@ export const useSession = defineStore("session", () => {
   /** What is done of the first day, on whatever device. */
   const firstDay = ref<FirstDay>([]);
 
+  /** What can be chosen at the first start. */
+  const countries = ref<Session["countries"]>([]);
+
   async function load(): Promise<Session> {
     const found = await readSession();
     known.value = true;
@@ -25,6 +28,9 @@ export const useSession = defineStore("session", () => {
     demo.value = found.demo;
     firstDay.value = found.first_day;
     keepZone(found.time_zone);
+    keepLocale(found.country.locale);
+    countries.value = found.countries;
+    useFacts().country = found.country;
     return found;
   }
 
@@ -49,5 +55,18 @@ export const useSession = defineStore("session", () => {
     sessionStorage.clear();
   }
 
-  return { known, signedIn, ended, name, firstStart, demo, firstDay, load, tick, forget, leave };
+  return {
+    known,
+    signedIn,
+    ended,
+    name,
+    firstStart,
+    demo,
+    firstDay,
+    countries,
+    load,
+    tick,
+    forget,
+    leave,
+  };
 });

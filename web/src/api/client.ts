@@ -113,14 +113,14 @@ export async function asked<T>(request: Promise<Answered<T>>): Promise<T> {
   try {
     response = await request;
   } catch {
-    throw new Refused(null, "Vantick does not answer. Is it still running? Nothing typed is lost.", 0);
+    throw new Refused(null, "Can't reach Vantick. Is it still running? Nothing you typed is lost.", 0);
   }
   if (response.response.ok && response.data !== undefined) return response.data as T;
   if (response.response.status === 204) return undefined as T;
   const problem = response.error;
   throw new Refused(
     problem?.field ?? null,
-    problem?.detail ?? "Vantick gave no answer.",
+    problem?.detail ?? "Vantick sent no answer.",
     response.response.ok ? 0 : (problem?.status ?? response.response.status),
     response.response.headers.get("content-type")?.startsWith("application/problem+json") ?? false,
     problem?.nearest ?? null,

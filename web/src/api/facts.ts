@@ -1,6 +1,7 @@
 import { queries } from "./asked";
 import { defineStore } from "pinia";
 import { computed, shallowRef } from "vue";
+import { keepLocale } from "@/words";
 import {
   api,
   asked,
@@ -9,6 +10,7 @@ import {
   type DayFacts,
   type DialFacts,
   type MisreadingTexts,
+  type Session,
 } from "./client";
 
 type Rung = Catalogue["ladder"][number];
@@ -22,6 +24,10 @@ export const useFacts = defineStore("facts", () => {
   const usualDay = shallowRef<DayEvent[]>([]);
   const catalogue = shallowRef<Catalogue | null>(null);
   const choices = shallowRef<Choices>({});
+  /** What goes with the school's country: the first day of its week, and whose standards it has. */
+  const country = shallowRef<Session["country"]>({ week: "monday", standards: "", locale: "en-GB" });
+  const ofCountry = (standards: readonly string[]): string[] =>
+    standards.filter((standard) => standard.startsWith(country.value.standards));
   const places = computed(() => new Map(times.value.map((facts, place) => [facts.time, place])));
 
   /** A table in the words of a class stays true: it is fetched once for each way of speaking. */
@@ -41,6 +47,7 @@ export const useFacts = defineStore("facts", () => {
     if (conventions !== spoken) return;
     times.value = dial.times;
     catalogue.value = all;
+    keepLocale(all.english.locale);
     choices.value = as;
     dayTimes.value = [];
   }
@@ -54,6 +61,9 @@ export const useFacts = defineStore("facts", () => {
     usualDay.value = day.usual_day;
     dayTimes.value = day.times;
   }
+
+  /** A time of the day as the class writes it; as it is where the day is not loaded yet. */
+  const typedTime = (time: string): string => dayTimes.value.find((row) => row.time === time)?.typed ?? time;
 
   /** The row of a place in the table, counted round the dial. */
   function at(place: number): DialFacts {
@@ -86,10 +96,14 @@ export const useFacts = defineStore("facts", () => {
     return catalogue.value?.kinds.find((kind) => kind.id === id)?.name ?? id;
   }
 
+  /** A text with the words of the class's English in their places: "a %{nought} left out". */
+  const inEnglish = (text: string): string =>
+    text.replace(/%\{(\w+)\}/g, (place, word: string) => catalogue.value?.english.words[word] ?? place);
+
   /** "Quarters, in words": what a check is called. */
   function titleOf(check: { step: string; task: string; desk?: { kind: string } | null }): string {
     const step = rung(check.step).name;
-    if (check.desk?.kind === "practice") return `Practice at the desks: ${step.toLowerCase()}`;
+    if (check.desk?.kind === "practice") return `Practice on devices: ${step.toLowerCase()}`;
     const notation = catalogue.value?.tasks.find((one) => one.id === check.task)?.notation;
     if (notation) return `${step}, in ${notation}`;
     const task = catalogue.value?.sheets.flatMap((kind) => kind.tasks).find((one) => one.id === check.task);
@@ -132,11 +146,15 @@ export const useFacts = defineStore("facts", () => {
     loadDay,
     at,
     placeOf,
+    typedTime,
     of,
     misreading,
     rung,
     lensName,
     kindName,
     titleOf,
+    inEnglish,
+    country,
+    ofCountry,
   };
 });

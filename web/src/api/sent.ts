@@ -7,7 +7,7 @@ const MOST = 600_000;
 /** A file as it is sent: its bytes in base64. What is too large is said before anything is sent. */
 export async function fileSent(file: Blob): Promise<string> {
   if (file.size > MOST)
-    throw new Refused("file", "This file is larger than 600 kB: take a smaller one.", 413, true);
+    throw new Refused("file", "This file is larger than 600 kB. Choose a smaller one.", 413, true);
   const address = await useBase64(() => file).execute();
   return address.slice(address.indexOf(",") + 1);
 }

@@ -19,7 +19,7 @@ export function signIn(body: NameAndPassword): Promise<unknown> {
 }
 
 /** The very first account of a school. */
-export function makeFirstAccount(body: NameAndPassword): Promise<unknown> {
+export function makeFirstAccount(body: NameAndPassword & { country: string }): Promise<unknown> {
   return asked(api.POST("/api/session/first", { body }));
 }
 

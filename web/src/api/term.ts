@@ -86,7 +86,7 @@ const CALENDAR = 2_000_000;
 /** Days off in a calendar file. */
 export async function readDaysOff(classId: number, file: File, first: string, last: string) {
   if (file.size > CALENDAR)
-    throw new Refused("content", "This calendar is larger than 2 MB: export fewer years of it.", 413, true);
+    throw new Refused("content", "This calendar is larger than 2 MB. Export fewer years.", 413, true);
   const body = { content: await file.text(), first_day: first, last_day: last };
   return asked(api.POST("/api/classes/{class_id}/term/days-off", { params: ofClass(classId), body }));
 }

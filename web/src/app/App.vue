@@ -68,11 +68,11 @@ void start();
 <template>
   <BApp>
     <a class="skip position-absolute no-print on-card px-3 py-2" href="#main" :inert="overlay.covered">
-      To the page
+      Skip to content
     </a>
     <AppBar v-if="state === 'ready'" class="no-print" :inert="overlay.covered" />
     <p v-if="unreached" class="unreached m-0 no-print on-shade" role="alert">
-      Vantick does not answer just now. The page opens as soon as it does.
+      Can't reach Vantick right now. This page will open as soon as it's back.
       <BButton variant="link" @click="stay">Stay here</BButton>
     </p>
     <main id="main" tabindex="-1">
@@ -80,7 +80,7 @@ void start();
       <SignInView v-else-if="state === 'stranger'" @done="start" />
       <p v-else-if="state === 'loading'" class="page quiet" aria-live="polite">Opening Vantick…</p>
       <div v-else class="page" role="alert">
-        <h1>Vantick does not answer</h1>
+        <h1>Can't reach Vantick</h1>
         <p>{{ trouble }}</p>
         <BButton variant="primary" @click="start">Try again</BButton>
       </div>

@@ -62,7 +62,7 @@ const places = [
       <img src="/favicon.svg" alt="" width="26" height="26" />
       Vantick
     </RouterLink>
-    <nav aria-label="Parts of Vantick">
+    <nav aria-label="Main menu">
       <BNav pills class="parts flex-nowrap">
         <BNavItem
           v-for="place in places"
@@ -107,7 +107,7 @@ const places = [
           @click="choose(one.id)"
         >
           {{ one.name }}
-          <span v-if="one.archived" class="quiet">put away</span>
+          <span v-if="one.archived" class="quiet">archived</span>
         </BDropdownItemButton>
         <BDropdownDivider />
         <BDropdownItemButton v-if="classes.current" role="menuitem" @click="looking = true">

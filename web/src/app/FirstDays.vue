@@ -5,7 +5,7 @@ import type { CheckSummary, FirstDay } from "@/api";
 import { useClasses } from "@/school";
 import { useSession } from "@/account";
 
-/** The first day in five small steps, which tick themselves off; it can be put away. */
+/** Getting started in five small steps, which tick themselves off; it can be put away. */
 const props = defineProps<{ checks: readonly CheckSummary[] }>();
 
 interface Stage {
@@ -22,16 +22,16 @@ const stages = computed<Stage[]>(() => {
   const first = answered.value ?? props.checks[0];
   const params = first ? { params: { id: first.id } } : {};
   return [
-    { text: "Put your class together", done: classes.current !== null, to: { name: "new-class" } },
-    { text: "Say how your class says the time", done: seen("settings"), to: { name: "settings" } },
+    { text: "Add your class", done: classes.current !== null, to: { name: "new-class" } },
+    { text: "Choose how your class tells the time", done: seen("settings"), to: { name: "settings" } },
     { text: "Make a first check", done: props.checks.length > 0, to: { name: "new-check" } },
     {
-      text: "Type in what they wrote",
+      text: "Enter their answers",
       done: answered.value !== undefined,
       to: first ? { name: "check", ...params } : { name: "new-check" },
     },
     {
-      text: "See what it says",
+      text: "See the results",
       done: seen("class"),
       to: answered.value ? { name: "class", ...params } : { name: "checks" },
     },
@@ -43,8 +43,8 @@ const next = computed(() => stages.value.find((stage) => !stage.done));
 <template>
   <BCard v-if="next && !seen('away')" class="mb-4">
     <div class="d-flex align-items-baseline justify-content-between">
-      <h2 class="m-0">The first day</h2>
-      <BButton variant="link" size="sm" @click="session.tick('away')">Put away</BButton>
+      <h2 class="m-0">Getting started</h2>
+      <BButton variant="link" size="sm" @click="session.tick('away')">Hide</BButton>
     </div>
     <ol class="list-unstyled d-flex flex-wrap m-0">
       <li

@@ -45,7 +45,7 @@ const news = computed(() =>
 const open = computed(() => [
   ...(away.value.length ? [`${away.value.join(", ")}: ${NO_ANSWERS.none}`] : []),
   ...(empty.value.length ? [`${empty.value.join(", ")}: ${NO_ANSWERS.empty}`] : []),
-  ...(last.value?.unreadable ? [`${counted(last.value.unreadable, "answer")} could not be read`] : []),
+  ...(last.value?.unreadable ? [`${counted(last.value.unreadable, "answer")} unreadable`] : []),
 ]);
 /** Three clocks for what most children share. */
 const clocks = computed(() => {
@@ -62,36 +62,35 @@ const clocks = computed(() => {
     <BCard v-if="!classes.current || (checks && !last)" class="start">
       <div class="start-dial"><DialFace :facts="facts.of('10:10')" /></div>
       <div>
-        <h1>{{ classes.current ? `${classes.current.name} is ready` : "Begin with a class" }}</h1>
+        <h1>{{ classes.current ? `${classes.current.name} is ready` : "Start with a class" }}</h1>
         <p v-if="classes.current">
-          Show a clock now, or make a check: five well-chosen clocks that tell you what lies behind the
-          mistakes.
+          Show a clock now, or make a quick check. Five clocks show you what children get wrong, and why.
         </p>
-        <p v-else>First names or aliases are enough. You can show a clock without a class.</p>
+        <p v-else>First names or aliases are enough. You can show a clock even without a class.</p>
         <div class="d-flex flex-wrap gap-2">
           <BButton variant="primary" :to="{ name: classes.current ? 'new-check' : 'new-class' }">
-            {{ classes.current ? "Make a check" : "Make a class" }}
+            {{ classes.current ? "Make check" : "Add class" }}
           </BButton>
-          <BButton variant="outline-primary" :to="{ name: 'show' }">Show a clock</BButton>
+          <BButton variant="outline-primary" :to="{ name: 'show' }">Show clock</BButton>
         </div>
       </div>
     </BCard>
 
     <HomeLadder v-else-if="findings && last">
       <section class="last-check align-self-center" aria-labelledby="last-check-head">
-        <h2 id="last-check-head" class="eyebrow">From the check of {{ moment(last.made_at) }}</h2>
+        <h2 id="last-check-head" class="eyebrow">Check of {{ moment(last.made_at) }}</h2>
         <ul class="news list-none p-0 fs-110">
           <li v-for="one in news" :key="one.id" class="py-06 border-bottom">{{ one.text }}</li>
-          <li v-if="!news.length" class="py-06 border-bottom">No misreading showed.</li>
+          <li v-if="!news.length" class="py-06 border-bottom">No mistakes with a pattern this time.</li>
           <li v-if="open.length" class="py-06 border-bottom">{{ open.join("; ") }}</li>
         </ul>
         <p class="d-flex flex-wrap gap-3 m-0">
-          <RouterLink :to="{ name: 'class', params: { id: last.id } }">What the answers say</RouterLink>
-          <RouterLink v-if="clocks" :to="{ name: 'show', query: clocks }">Show three that mend it</RouterLink>
+          <RouterLink :to="{ name: 'class', params: { id: last.id } }">See results</RouterLink>
+          <RouterLink v-if="clocks" :to="{ name: 'show', query: clocks }">Show 3 clocks that help</RouterLink>
         </p>
       </section>
     </HomeLadder>
-    <p v-else-if="!trouble" class="quiet" aria-live="polite">Opening the class…</p>
+    <p v-else-if="!trouble" class="quiet" aria-live="polite">Loading…</p>
 
     <section v-if="checks?.length" class="checks d-grid gap-075 mt-20">
       <h2 class="eyebrow">The last check</h2>
@@ -102,7 +101,7 @@ const clocks = computed(() => {
       </p>
     </section>
     <p v-if="classes.current?.made_up" class="quiet made-up mt-4 mb-0 fs-90">
-      {{ classes.current.school }} and everyone in it are made up.
+      {{ classes.current.school }} and everyone in it is made up.
     </p>
   </div>
 </template>

@@ -1,9 +1,9 @@
 <template>
   <div class="page">
-    <h1>There is nothing at this address</h1>
+    <h1>There is no page here</h1>
     <p>
-      Perhaps it was typed a little differently.
-      <RouterLink :to="{ name: 'home' }">Back to the class</RouterLink>
+      Check the address for a typing slip.
+      <RouterLink :to="{ name: 'home' }">Go to Home</RouterLink>
     </p>
   </div>
 </template>

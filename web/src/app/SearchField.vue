@@ -92,7 +92,7 @@ function close(): void {
       </li>
     </ul>
     <p v-else-if="asked && fresh" class="quiet mt-3 mb-0" role="status">
-      Nothing has that name. Try a first name, a step, a code or a month.
+      Nothing found. Try a first name, a step, a code or a month.
     </p>
   </BModal>
 </template>

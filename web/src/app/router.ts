@@ -19,7 +19,7 @@ export const router = createRouter({
       path: "/plan/tomorrow",
       name: "tomorrow",
       component: () => import("@/plan/TomorrowView.vue"),
-      meta: { title: "The next lesson" },
+      meta: { title: "Next lesson" },
     },
     {
       path: "/plan/:id(\\d+)",
@@ -67,13 +67,13 @@ export const router = createRouter({
       path: "/check/:id(\\d+)/look",
       name: "look",
       component: () => import("@/paper/LookAtView.vue"),
-      meta: { title: "Look at paper" },
+      meta: { title: "Unclear answers" },
     },
     {
       path: "/check/:id(\\d+)",
       name: "check",
       component: () => import("@/check/TypeInView.vue"),
-      meta: { title: "Type answers in" },
+      meta: { title: "Enter answers" },
     },
     {
       path: "/check/:id(\\d+)/slips",
@@ -82,19 +82,19 @@ export const router = createRouter({
       meta: { title: "Slips" },
     },
     {
-      path: "/desks/new",
+      path: "/devices/new",
       name: "new-desk",
       component: () => import("@/desks/NewDeskView.vue"),
-      meta: { title: "Open the desks" },
+      meta: { title: "Answer on devices" },
     },
     {
-      path: "/desks/:id(\\d+)",
+      path: "/devices/:id(\\d+)",
       name: "live-desk",
       component: () => import("@/desks/LiveDeskView.vue"),
-      meta: { title: "At the desks" },
+      meta: { title: "Device session" },
     },
     {
-      path: "/desks/keys",
+      path: "/devices/keys",
       name: "keys",
       component: () => import("@/desks/KeysView.vue"),
       meta: { title: "The children's pictures" },
@@ -142,7 +142,7 @@ export const router = createRouter({
       meta: { title: "Week by week" },
     },
     {
-      path: "/class/:id(\\d+)",
+      path: "/results/:id(\\d+)",
       name: "class",
       component: () => import("@/class/ClassView.vue"),
       meta: { title: "Class" },
@@ -153,6 +153,9 @@ export const router = createRouter({
       component: () => import("@/class/NewClassView.vue"),
       meta: { title: "New class" },
     },
+    // Addresses of before, as they may stand in a bookmark.
+    { path: "/desks/:rest(.*)*", redirect: (to) => to.fullPath.replace("/desks", "/devices") },
+    { path: "/class/:id(\\d+)", redirect: (to) => `/results/${String(to.params.id)}` },
     {
       path: "/:rest(.*)*",
       name: "nowhere",

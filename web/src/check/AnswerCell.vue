@@ -112,7 +112,7 @@ function press(event: KeyboardEvent): void {
     <i
       v-if="judged && judged.verdict !== judged.first_verdict && !held"
       class="bi bi-person-check ruled position-absolute pe-none"
-      title="Judged by you"
+      title="Marked by you"
       aria-hidden="true"
     ></i>
     <figure v-if="held && piece" class="piece position-absolute m-0 start-0 p-03 on-card">

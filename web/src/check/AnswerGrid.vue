@@ -160,7 +160,7 @@ onMounted(() => {
           <td class="lead text-nowrap fs-85 lh-120">
             <template v-if="leads.get(child.id)">
               <span>{{ facts.misreading(leads.get(child.id)!.misreading).name }}</span>
-              {{ leads.get(child.id)!.hits }} of {{ counted(leads.get(child.id)!.chances, "chance") }}
+              {{ leads.get(child.id)!.hits }} of {{ counted(leads.get(child.id)!.chances, "time") }}
             </template>
             <template v-else-if="later.has(child.id)">{{ NO_ANSWERS.not_here_then }}</template>
           </td>

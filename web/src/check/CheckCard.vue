@@ -20,7 +20,7 @@ interface Way {
   lead?: boolean;
 }
 const types = (lead: boolean): Way => ({
-  text: "Type in",
+  text: "Enter answers",
   to: { name: "check", params: { id: props.check.id } },
   lead,
 });
@@ -29,16 +29,16 @@ const types = (lead: boolean): Way => ({
 const ways = computed<Way[]>(() => {
   const { id, desk, answers, answered, children, unreadable } = props.check;
   const found: Way[] = [];
-  if (answers) found.push({ text: "What they say", to: { name: "class", params: { id } } });
+  if (answers) found.push({ text: "Results", to: { name: "class", params: { id } } });
   if (!practice.value) found.push(types(!desk && !answered));
   found.push(
     desk
-      ? { text: "At the desks", to: { name: "live-desk", params: { id: desk.id } } }
-      : { text: "To the desks", to: { name: "new-desk", query: { check: id } } },
+      ? { text: "See session", to: { name: "live-desk", params: { id: desk.id } } }
+      : { text: "Answer on devices", to: { name: "new-desk", query: { check: id } } },
   );
   if (facts.hasSlips(props.check)) found.push({ text: "Slips", to: { name: "slips", params: { id } } });
   const waits = answered > 0 && unreadable > 0 && !desk && answered < children;
-  return waits ? [types(true), ...found.filter((way) => way.text !== "Type in")] : found;
+  return waits ? [types(true), ...found.filter((way) => way.text !== "Enter answers")] : found;
 });
 const next = computed(() => ways.value[0] ?? types(false));
 const others = computed(() => ways.value.slice(1));
@@ -67,10 +67,10 @@ const sheet = computed(() => !practice.value && !facts.hasSlips(props.check));
     </div>
     <div class="how-far">
       <strong>{{ check.answered }} of {{ check.children }}</strong>
-      {{ practice ? "at the desks" : check.desk ? "answered" : "typed in" }}
+      {{ practice ? "on devices" : check.desk ? "answered" : "entered" }}
       <span v-if="check.unreadable" class="unreadable d-block tone-slip">
         <i class="bi bi-question-diamond" aria-hidden="true"></i>
-        {{ check.unreadable }} could not be read
+        {{ check.unreadable }} unreadable
       </span>
     </div>
     <div class="ways d-flex flex-wrap gap-2 justify-self-end">
@@ -87,7 +87,7 @@ const sheet = computed(() => !practice.value && !facts.hasSlips(props.check));
         </BDropdownItem>
         <template v-if="removable">
           <BDropdownDivider />
-          <BDropdownItemButton role="menuitem" @click="$emit('remove')">Remove</BDropdownItemButton>
+          <BDropdownItemButton role="menuitem" @click="$emit('remove')">Delete</BDropdownItemButton>
         </template>
       </MoreMenu>
     </div>

@@ -82,10 +82,10 @@ const find = (): Promise<boolean> =>
             maxlength="12"
             :state="unknown ? false : null"
           />
-          <BButton type="submit" variant="outline-primary" :disabled="!code.trim()">Find it</BButton>
+          <BButton type="submit" variant="outline-primary" :disabled="!code.trim()">Open</BButton>
         </form>
         <BButton variant="outline-primary" :to="{ name: 'paper' }">Read paper</BButton>
-        <BButton variant="outline-primary" :to="{ name: 'new-desk' }">Open the desks</BButton>
+        <BButton variant="outline-primary" :to="{ name: 'new-desk' }">Answer on devices</BButton>
         <BButton variant="primary" :to="{ name: 'new-check' }">New check</BButton>
       </div>
     </div>
@@ -102,13 +102,14 @@ const find = (): Promise<boolean> =>
       @back="reload"
     />
     <p v-if="trouble" class="field-error" role="alert">{{ trouble }}</p>
-    <NothingYet v-else-if="!classes.current" :to="{ name: 'new-class' }" does="Make one">
-      A check needs a class.
+    <NothingYet v-else-if="!classes.current" :to="{ name: 'new-class' }" does="Add class">
+      You need a class to make a check.
     </NothingYet>
-    <p v-else-if="!checks" class="quiet" aria-live="polite">Looking for checks…</p>
-    <p v-else-if="!checks.length && (step || month)">No check matches.</p>
-    <NothingYet v-else-if="!checks.length" :to="{ name: 'new-check' }" does="Make a check">
-      No checks yet. A check is a slip with a few well-chosen clocks: five minutes at the end of a lesson.
+    <p v-else-if="!checks" class="quiet" aria-live="polite">Loading…</p>
+    <p v-else-if="!checks.length && (step || month)">No checks found.</p>
+    <NothingYet v-else-if="!checks.length" :to="{ name: 'new-check' }" does="Make check">
+      No checks yet. A check is a slip with a few well-chosen clocks. It takes five minutes at the end of a
+      lesson.
     </NothingYet>
     <div v-else class="list d-grid gap-075">
       <CheckCard v-for="check in checks" :key="check.id" :check="check" removable @remove="remove(check)" />
@@ -119,7 +120,7 @@ const find = (): Promise<boolean> =>
         :disabled="busy"
         @click="further"
       >
-        {{ busy ? "Looking…" : "Earlier checks" }}
+        {{ busy ? "Loading…" : "Earlier checks" }}
       </BButton>
     </div>
   </div>

@@ -36,7 +36,7 @@ function take(): void {
     </ul>
     <div class="as-drawn d-grid gap-1 justify-items-center">
       <TurnedDial :model-value="0" :loose="hands" @loosen="hands = $event" />
-      <BButton size="sm" variant="outline-primary" tabindex="-1" @click="take">As drawn here</BButton>
+      <BButton size="sm" variant="outline-primary" tabindex="-1" @click="take">Your drawing</BButton>
     </div>
   </div>
 </template>

@@ -22,7 +22,7 @@ const last = computed(() => {
     right: items[clock]?.right,
     verdictWord: VERDICTS[answer.verdict].word,
     causes: answer.misreadings.map((id) => facts.misreading(id).name).join(", or "),
-    slipWords: answer.slips.map((slip) => SLIPS[slip]).join(", "),
+    slipWords: answer.slips.map((slip) => facts.inEnglish(SLIPS[slip])).join(", "),
   };
 });
 </script>
@@ -31,7 +31,7 @@ const last = computed(() => {
   <div class="last mt-2 position-sticky bottom-0 px-2 pt-075 pb-2 on-paper border-top">
     <p v-if="answers.offline.value" role="alert" class="offline fw-bold tone-slip mb-035">
       <i class="bi bi-hourglass-split" aria-hidden="true"></i>
-      Vantick does not answer. {{ answers.waiting.value.length }} kept here, and sent as soon as it is back.
+      Can't reach Vantick. {{ answers.waiting.value.length }} saved here. They are sent when it's back.
     </p>
     <p aria-live="polite" class="read-back mb-035">
       <template v-if="last">
@@ -43,11 +43,11 @@ const last = computed(() => {
         </template>
         <VerdictMark :verdict="last.verdict" quiet class="ms-2" />
         {{ last.verdictWord }}
-        <template v-if="last.verdict !== last.first_verdict">(judged by you)</template>
+        <template v-if="last.verdict !== last.first_verdict">(marked by you)</template>
         <template v-if="last.causes">({{ last.causes }})</template>
         <template v-else-if="last.slipWords">({{ last.slipWords }})</template>
       </template>
-      <template v-else>Type what a child wrote. Short codes work too:</template>
+      <template v-else>Type what the child wrote. Short forms work too:</template>
     </p>
     <p class="keys m-0 quiet fs-90">
       <kbd class="key">qp7</kbd>
@@ -69,11 +69,11 @@ const last = computed(() => {
       <kbd class="key">@</kbd>
       whose slip
       <kbd class="key">!</kbd>
-      judge it yourself
+      mark it yourself
       <kbd class="key">Ctrl Z</kbd>
       undo
       <kbd class="key">Esc</kbd>
-      as it was
+      cancel
     </p>
   </div>
 </template>

@@ -72,8 +72,8 @@ async function make(): Promise<void> {
       <h1>New check</h1>
       <span v-if="classes.current" class="quiet">for {{ classes.current.name }}</span>
     </div>
-    <NothingYet v-if="!classes.current" :to="{ name: 'new-class' }" does="Make one">
-      A check needs a class.
+    <NothingYet v-if="!classes.current" :to="{ name: 'new-class' }" does="Add class">
+      You need a class to make a check.
     </NothingYet>
     <div v-else class="abreast d-grid align-items-start gap-20">
       <form novalidate @submit.prevent="make" @change="touched = true">
@@ -100,18 +100,18 @@ async function make(): Promise<void> {
           {{ refused.message }}
         </p>
         <div class="d-flex flex-wrap gap-2">
-          <BButton type="submit" variant="primary" :disabled="busy || !choice">Make this check</BButton>
+          <BButton type="submit" variant="primary" :disabled="busy || !choice">Make check</BButton>
           <BButton variant="outline-primary" :disabled="!choice" @click="form.seed += 1">
             <i class="bi bi-arrow-repeat" aria-hidden="true"></i>
-            Other times
+            New clocks
           </BButton>
         </div>
         <PackageFile :class-id="classes.current.id" />
       </form>
-      <section class="d-grid gap-4" aria-label="The clocks chosen" aria-live="polite">
+      <section class="d-grid gap-4" aria-label="Clocks in this check" aria-live="polite">
         <div v-if="choice" class="clocks d-grid gap-3">
           <figure v-for="time in choice.times" :key="time" class="m-0">
-            <DialFace :facts="facts.of(time)" :label="`A dial at ${time}`" />
+            <DialFace :facts="facts.of(time)" :label="`A clock at ${time}`" />
             <figcaption class="text-center mt-2 lh-120">
               {{ notation === "digits" ? facts.of(time).digital : facts.of(time).usual }}
             </figcaption>

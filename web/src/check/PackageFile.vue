@@ -48,7 +48,7 @@ const take = (): Promise<boolean> =>
     <div v-if="found" role="status">
       <div class="read d-grid gap-2 mb-075">
         <figure v-for="time in found.times" :key="time" class="m-0 text-center">
-          <DialFace :facts="facts.of(time)" :label="`A dial at ${time}`" detail="small" />
+          <DialFace :facts="facts.of(time)" :label="`A clock at ${time}`" detail="small" />
           <figcaption>{{ time }}</figcaption>
         </figure>
       </div>
@@ -56,7 +56,7 @@ const take = (): Promise<boolean> =>
         <li v-for="one in found.left_out" :key="one.item">{{ one.item }}: {{ one.why }}</li>
       </ul>
       <BButton variant="outline-primary" :disabled="busy || !found.times.length" @click="take">
-        {{ found.times.length ? "Make a check of these" : "No time in it" }}
+        {{ found.times.length ? "Make check" : "No times found" }}
       </BButton>
     </div>
   </details>

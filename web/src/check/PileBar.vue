@@ -64,21 +64,17 @@ defineExpose({ focus: () => field.value?.focus() });
     <kbd class="key" aria-hidden="true">@</kbd>
     <span class="fs-95 tone-quiet">
       <kbd class="key">=</kbd>
-      the rest right
+      rest right
       <kbd class="key">#</kbd>
-      the rest empty
+      rest blank
     </span>
     <p v-if="none" class="field-error m-0" role="alert">
-      {{
-        found.length
-          ? `${found.length} names begin like this: type more of it.`
-          : "Nobody here has that name."
-      }}
+      {{ found.length ? `${found.length} names start like this. Type more.` : "No child has that name." }}
     </p>
     <p id="how-far" class="how-far m-0 fs-95 tone-quiet">
       <strong class="tone-ink">{{ done.length }} of {{ far.length }} done.</strong>
       <template v-if="begun.length">
-        Begun:
+        Started:
         {{ begun.map((child) => `${child.name} (${child.given} of ${child.of})`).join(", ") }}.
       </template>
       <template v-if="missing.length && missing.length < far.length">

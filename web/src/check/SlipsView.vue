@@ -26,7 +26,7 @@ const children = computed(() => check.value?.children.length ?? 0);
 <template>
   <div class="page">
     <p v-if="trouble" role="alert" class="field-error">{{ trouble }}</p>
-    <p v-else-if="!check || !preview" class="quiet" aria-live="polite">Drawing the slips…</p>
+    <p v-else-if="!check || !preview" class="quiet" aria-live="polite">Making the slips…</p>
     <template v-else>
       <div class="page-head">
         <h1>Slips</h1>
@@ -45,9 +45,9 @@ const children = computed(() => check.value?.children.length ?? 0);
             target="_blank"
             rel="noopener"
           >
-            One to spare
+            Spare slip
           </BButton>
-          <BButton variant="outline-primary" :to="{ name: 'check', params: { id } }">Type answers in</BButton>
+          <BButton variant="outline-primary" :to="{ name: 'check', params: { id } }">Enter answers</BButton>
         </div>
       </div>
       <LeftToWrite v-if="named" :names="preview.unprintable" />

@@ -18,15 +18,15 @@ const take = (): Promise<boolean> =>
     told.value = "";
     const check = await takeTable(props.check.id, table.value);
     table.value = "";
-    told.value = "Taken in.";
+    told.value = "Answers added.";
     emit("taken", check);
   });
 </script>
 
 <template>
   <details class="mt-3">
-    <summary>From a spreadsheet, and for other programs</summary>
-    <label for="table">Paste rows here: a child's name, then the answers in the order of the clocks.</label>
+    <summary>From a spreadsheet, or to other programs</summary>
+    <label for="table">Paste rows here: the child's name, then the answers in clock order.</label>
     <BFormTextarea
       id="table"
       v-model="table"
@@ -37,7 +37,7 @@ const take = (): Promise<boolean> =>
     <p v-if="trouble" id="table-wrong" class="field-error" role="alert">{{ trouble }}</p>
     <p v-if="told" class="quiet" role="status">{{ told }}</p>
     <div class="d-flex gap-2 mt-2">
-      <BButton variant="primary" :disabled="busy || !table.trim()" @click="take">Take them in</BButton>
+      <BButton variant="primary" :disabled="busy || !table.trim()" @click="take">Add answers</BButton>
       <BButton
         v-if="classes.current?.right !== 'teaching'"
         variant="outline-primary"

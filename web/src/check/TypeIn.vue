@@ -56,12 +56,10 @@ const lookSoon = useDebounceFn(reload, 250);
       <TomorrowCard v-if="findings?.shared.length" :shared="findings.shared" heading="So far" />
       <BCard v-else>
         <p class="eyebrow">So far</p>
-        <p class="mb-0">
-          Nothing misread yet. What lies behind the mistakes stands here as soon as there are some.
-        </p>
+        <p class="mb-0">No mistakes yet. Likely causes appear here as soon as there are some.</p>
       </BCard>
       <BCard v-if="waiting.length">
-        <h2 class="eyebrow">Could not be read</h2>
+        <h2 class="eyebrow">Unreadable</h2>
         <ul class="list-unstyled m-0">
           <li v-for="one in waiting" :key="one.id">
             <BButton

@@ -41,7 +41,7 @@ const practice = computed(() => check.value?.desk?.kind === "practice");
             variant="outline-primary"
             :to="{ name: 'live-desk', params: { id: check.desk.id } }"
           >
-            At the desks
+            See session
           </BButton>
           <BButton
             v-if="!practice"
@@ -53,12 +53,7 @@ const practice = computed(() => check.value?.desk?.kind === "practice");
             <i class="bi bi-file-earmark-pdf" aria-hidden="true"></i>
             Sheet{{ check.code ? ` ${check.code}` : "" }}
           </BButton>
-          <BDropdown
-            v-if="check.own_times"
-            text="For one child again"
-            variant="outline-primary"
-            class="whose"
-          >
+          <BDropdown v-if="check.own_times" text="Print again for" variant="outline-primary" class="whose">
             <BDropdownItem
               v-for="child in check.children"
               :key="child.id"
@@ -76,15 +71,15 @@ const practice = computed(() => check.value?.desk?.kind === "practice");
             target="_blank"
             rel="noopener"
           >
-            One to spare
+            Spare slip
           </BButton>
-          <BButton variant="primary" :to="{ name: 'class', params: { id } }">What the answers say</BButton>
+          <BButton variant="primary" :to="{ name: 'class', params: { id } }">See results</BButton>
         </div>
       </div>
       <p v-if="practice">
-        Every child had clocks of their own at the desks. What they answered is in the class's record:
-        <RouterLink :to="{ name: 'class', params: { id } }">what the answers say</RouterLink>
-        , and on each child's own page.
+        Every child had their own clocks on the device. You find the answers in the class's
+        <RouterLink :to="{ name: 'class', params: { id } }">results</RouterLink>
+        and on each child's page.
       </p>
       <TypeIn
         v-else
@@ -94,13 +89,13 @@ const practice = computed(() => check.value?.desk?.kind === "practice");
       />
     </template>
     <div v-else-if="trouble" role="alert">
-      <h1>This check cannot be opened</h1>
+      <h1>This check can't be opened</h1>
       <p>
         {{ trouble }}
         <RouterLink :to="{ name: 'checks' }">All checks</RouterLink>
       </p>
       <BButton variant="primary" @click="reload">Try again</BButton>
     </div>
-    <p v-else class="quiet" aria-live="polite">Opening the check…</p>
+    <p v-else class="quiet" aria-live="polite">Loading…</p>
   </div>
 </template>

@@ -13,8 +13,8 @@ function told({ answered, right, unreadable }: Findings["children"][number]): st
   if (answered === right) return "all right";
   const mistakes = answered - right - unreadable;
   const parts = [
-    mistakes > 0 ? `${counted(mistakes, "mistake")}, not explained` : "",
-    unreadable ? `${counted(unreadable, "answer")} could not be read` : "",
+    mistakes > 0 ? `${counted(mistakes, "mistake")}, no pattern` : "",
+    unreadable ? `${counted(unreadable, "answer")} unreadable` : "",
   ];
   return parts.filter(Boolean).join("; ");
 }
@@ -22,13 +22,13 @@ function told({ answered, right, unreadable }: Findings["children"][number]): st
 
 <template>
   <BTableSimple class="children">
-    <caption class="visually-hidden">Children and the misreadings their answers show</caption>
+    <caption class="visually-hidden">Children and the mistakes their answers show</caption>
     <BThead>
       <BTr>
         <BTh scope="col">Child</BTh>
         <BTh scope="col">Right</BTh>
-        <BTh scope="col">What may lie behind it</BTh>
-        <BTh scope="col">Hits and chances</BTh>
+        <BTh scope="col">Likely cause</BTh>
+        <BTh scope="col">How often</BTh>
       </BTr>
     </BThead>
     <BTbody>
@@ -54,9 +54,9 @@ function told({ answered, right, unreadable }: Findings["children"][number]): st
               :key="piece.misreading"
               :class="at === 0 && piece.shown ? 'fw-bold' : 'quiet'"
             >
-              {{ piece.hits }} of {{ counted(piece.chances, "chance") }}
+              {{ piece.hits }} of {{ counted(piece.chances, "time") }} it could show
               <span v-if="piece.own_hits < piece.hits" class="quiet">
-                ({{ piece.own_hits === 0 ? "none" : piece.own_hits }} its own)
+                ({{ piece.own_hits === 0 ? "none" : piece.own_hits }} shown by nothing else)
               </span>
             </div>
           </BTd>

@@ -3,7 +3,7 @@ import { computed, ref } from "vue";
 import { readRecord, useFacts, useAsked } from "@/api";
 import { DialFace, StepDial } from "@/dial";
 import { useRouteNumber } from "@/route";
-import { SparkLine, VerdictMark, VERDICTS, STATES } from "@/told";
+import { SparkLine, VerdictMark, VERDICTS, stateOf } from "@/told";
 import { useClasses } from "@/school";
 import NoClass from "./NoClass.vue";
 
@@ -20,9 +20,9 @@ const { data: record, trouble } = useAsked(
 );
 /** What it looks like where there is not enough to say so, and what a time that is read aloud would be for. */
 const LEANS = {
-  secure: ["Nothing points to a misreading.", "to be sure of it"],
-  unsure: ["Wrong in different ways: nothing known lies behind them.", "and hear where it goes wrong"],
-  misreading: ["Not enough to say.", "and hear where it goes wrong"],
+  secure: ["No pattern in the mistakes yet.", "to be sure of it"],
+  unsure: ["Mistakes of different kinds, with no pattern.", "and hear where it goes wrong"],
+  misreading: ["Too few answers to say.", "and hear where it goes wrong"],
 } as const;
 const leans = computed(() => LEANS[record.value?.leans ?? "misreading"]);
 const verdict = computed(() => {
@@ -31,34 +31,30 @@ const verdict = computed(() => {
   const names = found.likely.map((id) => facts.misreading(id).name).join(" and ");
   if (found.verdict === "likely") return `Likely: ${names}.`;
   if (found.verdict === "possible") return `Possible: ${names}.`;
-  return found.verdict === "secure"
-    ? "No misreading: the answers are those of a child who is secure."
-    : leans.value[0];
+  return found.verdict === "secure" ? "Secure." : leans.value[0];
 });
 const advice = computed(() => {
   const best = record.value?.next_best;
   if (!best) return "";
   const time = facts.of(best.time).digital;
-  if (record.value?.verdict === "likely")
-    return `When it has been worked on, ask ${time} to see whether it has gone.`;
-  if (record.value?.verdict === "possible") return `Ask ${time}: its answer would tell most.`;
+  if (record.value?.verdict === "likely") return `After work on it, ask ${time} to see if it has gone.`;
+  if (record.value?.verdict === "possible") return `Ask ${time} next: it will show most.`;
   return `Let them read ${time} aloud, ${leans.value[1]}.`;
 });
 /** What is next for the child, and why. */
 const next = computed(() => {
   const step = record.value?.next_step;
-  if (!step) return "All of the ladder was shown.";
-  const name = facts.rung(step).name.toLowerCase();
-  if (record.value?.stumbles.includes(step)) return `Next: ${name}, where more than one in five is wrong.`;
+  if (!step) return "Has shown every step.";
+  const name = facts.rung(step).name;
+  if (record.value?.stumbles.includes(step)) return `${name} (more than 1 in 5 wrong).`;
   const state = record.value?.steps.find((one) => one.id === step)?.state;
-  return state === "not_met" ? `Next: ${name}, not met yet.` : `Next: ${name}, too little shown yet.`;
+  return state === "not_met" ? `${name} (not taught yet).` : `${name} (too few answers yet).`;
 });
 const met = computed(() => record.value?.steps.filter((step) => step.state !== "not_met") ?? []);
 const answerOf = (id: number) => record.value?.answers.find((answer) => answer.id === id);
-const state = (id: string): (typeof STATES)[number] => STATES.find((one) => one.id === id) ?? STATES[3];
 /** What the child reads now, and what is on the way. */
-const can = computed(() => met.value.filter((step) => ["secure", "right_so_far"].includes(step.state)));
-const onTheWay = computed(() => met.value.filter((step) => !["secure", "right_so_far"].includes(step.state)));
+const can = computed(() => met.value.filter((step) => step.state === "secure"));
+const onTheWay = computed(() => met.value.filter((step) => step.state !== "secure"));
 /** The share of each check that was right, in hundredths. */
 const shares = computed(() =>
   (record.value?.checks ?? [])
@@ -104,7 +100,7 @@ const shown = computed(() =>
 <template>
   <div class="page">
     <p v-if="trouble" role="alert" class="field-error">{{ trouble }}</p>
-    <NoClass v-else-if="!classes.current" what="A record is kept for each child of a class." />
+    <NoClass v-else-if="!classes.current" what="Each child in a class has a record." />
     <template v-else-if="record">
       <div class="page-head">
         <h1>{{ record.child.name }}</h1>
@@ -118,9 +114,12 @@ const shown = computed(() =>
       </div>
       <p v-if="!record.answers.length">No answers yet.</p>
       <div v-else class="abreast d-grid gap-4">
-        <section class="col-all d-grid gap-09 align-content-start" aria-labelledby="can-head">
-          <h2 id="can-head" class="eyebrow">Reads now</h2>
-          <p v-if="!can.length" class="mb-0">Nothing so far: {{ next }}</p>
+        <section
+          v-if="met.length"
+          class="col-all d-grid gap-09 align-content-start"
+          aria-labelledby="can-head"
+        >
+          <h2 id="can-head" class="eyebrow">Steps so far</h2>
           <ul class="can list-unstyled d-flex flex-wrap p-0 m-0 gap-11">
             <li
               v-for="step in can"
@@ -130,29 +129,29 @@ const shown = computed(() =>
             >
               <StepDial :step="step.id" />
               {{ facts.rung(step.id).name }}
-              <span class="quiet d-block">{{ step.fading ? "may be lost" : state(step.state).word }}</span>
+              <span class="quiet d-block">{{ step.fading ? "review due" : stateOf(step.state).word }}</span>
             </li>
             <li v-for="step in onTheWay" :key="step.id" class="coming text-center lh-120 fs-95">
               <StepDial :step="step.id" />
               {{ facts.rung(step.id).name }}
-              <span class="quiet d-block">{{ state(step.state).word }}</span>
+              <span class="quiet d-block">{{ stateOf(step.state).word }}</span>
             </li>
           </ul>
         </section>
         <section class="d-grid gap-09 align-content-start" aria-labelledby="behind-head">
-          <h2 id="behind-head" class="eyebrow">What may lie behind mistakes</h2>
-          <p v-if="!record.evidence.length">Nothing was misread in any way that is known.</p>
+          <h2 id="behind-head" class="eyebrow">Likely causes of mistakes</h2>
+          <p v-if="!record.evidence.length">No known kind of mistake.</p>
           <BCard v-for="piece in record.evidence" :key="piece.misreading" :class="{ faint: !piece.shown }">
             <h3 class="m-0" :class="piece.shown ? 'fs-130' : 'fs-110 fw-normal'">
               {{ facts.misreading(piece.misreading).name }}
             </h3>
             <p class="hits mb-2">
               <component :is="piece.shown ? 'strong' : 'span'">
-                {{ piece.hits }} of {{ counted(piece.chances, "chance") }}
+                {{ piece.hits }} of {{ counted(piece.chances, "time") }} it could show
               </component>
-              <span v-if="!piece.shown" class="quiet">: too few to say</span>
+              <span v-if="!piece.shown" class="quiet">(too few to say)</span>
               <span v-if="piece.own_hits < piece.hits" class="quiet">
-                , {{ piece.own_hits }} of them its own
+                , {{ piece.own_hits }} shown by nothing else
               </span>
             </p>
             <ul class="dials d-flex flex-wrap gap-3 list-unstyled p-0 mb-07">
@@ -175,7 +174,7 @@ const shown = computed(() =>
                 },
               }"
             >
-              Show three that show it
+              Show 3 clocks for this
             </BButton>
           </BCard>
         </section>
@@ -185,27 +184,27 @@ const shown = computed(() =>
               <DialFace class="settle-dial" :facts="facts.of(record.next_best.time)" />
               <div>
                 <p class="eyebrow">
-                  {{ record.verdict === "likely" ? "Whether it has gone" : "To settle it" }}
+                  {{ record.verdict === "likely" ? "Has it gone?" : "To be sure" }}
                 </p>
                 <p class="mb-0">{{ advice }}</p>
               </div>
             </div>
           </BCard>
           <BCard>
-            <h2 class="eyebrow">What comes next</h2>
+            <h2 class="eyebrow">Next</h2>
             <p class="mb-0">{{ next }}</p>
           </BCard>
           <BCard v-if="shares.length > 1">
-            <h2 class="eyebrow">How it went</h2>
+            <h2 class="eyebrow">Lately</h2>
             <p class="mb-2">{{ lately }}</p>
             <SparkLine :values="shares" :most="100" />
           </BCard>
         </aside>
         <section class="col-all d-grid gap-09 align-content-start" aria-labelledby="all-head">
           <div class="d-flex flex-wrap align-items-center gap-3 mb-2">
-            <h2 id="all-head" class="eyebrow m-0">Every answer, the newest first</h2>
+            <h2 id="all-head" class="eyebrow m-0">All answers, newest first</h2>
             <p v-if="record.unreadable.length" class="quiet m-0" role="status">
-              {{ counted(record.unreadable.length, "answer") }} cannot be read and count nowhere.
+              {{ counted(record.unreadable.length, "answer") }} can't be read and are not counted.
               {{ record.unreadable[0]?.why }}
             </p>
             <BFormSelect
@@ -222,10 +221,10 @@ const shown = computed(() =>
               :options="misreadings"
               size="sm"
               class="w-auto"
-              aria-label="Which misreading"
+              aria-label="Which mistake"
             />
           </div>
-          <p v-if="!shown.length" class="quiet">No answer matches.</p>
+          <p v-if="!shown.length" class="quiet">No answers found.</p>
           <div
             class="position-relative overflow-x-auto"
             tabindex="0"
@@ -255,7 +254,7 @@ const shown = computed(() =>
         </section>
       </div>
     </template>
-    <p v-else class="quiet" aria-live="polite">Opening the record…</p>
+    <p v-else class="quiet" aria-live="polite">Loading…</p>
   </div>
 </template>
 

@@ -3,7 +3,7 @@ import { computed } from "vue";
 import { listChecks, readLadder, readTomorrow, useFacts, useAsked } from "@/api";
 import { StepDial } from "@/dial";
 import { useClasses } from "@/school";
-import { aboutGroup, NothingYet, STATES } from "@/told";
+import { aboutGroup, NothingYet, STATES, stateOf } from "@/told";
 import { countedChildren } from "@/words";
 import ClassTabs from "./ClassTabs.vue";
 
@@ -23,19 +23,17 @@ const names = computed(() => new Map(classes.current?.children.map((child) => [c
 const steps = computed(
   () => ladder.value?.steps.filter((step) => step.not_met < (classes.current?.children.length ?? 0)) ?? [],
 );
-/** Those who stumble somewhere come first, and in the order of the register: it is no ranking. */
+/** Those who need help with a step come first, and in the order of the register: it is no ranking. */
 const parts = computed(() => {
   const all = ladder.value?.children ?? [];
   const needing = all.filter((child) => child.stumbles.length > 0);
   const others = all.filter((child) => child.stumbles.length === 0);
   return [
-    { id: "needing", title: `${countedChildren(needing.length)} stumble somewhere`, children: needing },
-    { id: "others", title: `${countedChildren(others.length)} go on`, children: others },
+    { id: "needing", title: `${countedChildren(needing.length)} need help with a step`, children: needing },
+    { id: "others", title: `${countedChildren(others.length)} ready to move on`, children: others },
   ].filter((part) => part.children.length > 0);
 });
 const newly = computed(() => ladder.value?.children.some((child) => child.newly_secure.length > 0) ?? false);
-const shape = (state: string | undefined): (typeof STATES)[number] =>
-  STATES.find((one) => one.id === state) ?? STATES[3];
 </script>
 
 <template>
@@ -44,17 +42,17 @@ const shape = (state: string | undefined): (typeof STATES)[number] =>
       <h1>{{ classes.current?.name ?? "Class" }}</h1>
       <div v-if="last?.checks[0]" class="actions">
         <BButton variant="outline-primary" :to="{ name: 'class', params: { id: last.checks[0].id } }">
-          What the last check says
+          See results
         </BButton>
       </div>
     </div>
     <ClassTabs />
     <p v-if="trouble" role="alert" class="field-error">{{ trouble }}</p>
-    <NothingYet v-else-if="!classes.current" :to="{ name: 'new-class' }" does="Make one">
-      There is no class yet.
+    <NothingYet v-else-if="!classes.current" :to="{ name: 'new-class' }" does="Add class">
+      No class yet.
     </NothingYet>
-    <NothingYet v-else-if="ladder && !steps.length" :to="{ name: 'new-check' }" does="Make a check">
-      No answers yet. The children stand here by steps as soon as there are some.
+    <NothingYet v-else-if="ladder && !steps.length" :to="{ name: 'new-check' }" does="Make check">
+      No answers yet. As soon as there are some, you see here who can do which step.
     </NothingYet>
     <template v-else-if="ladder">
       <section v-if="groups.length" class="needs d-grid gap-3 mb-4 no-print" aria-labelledby="needs-head">
@@ -63,7 +61,7 @@ const shape = (state: string | undefined): (typeof STATES)[number] =>
           <StepDial v-if="group.step" class="needs-dial" :step="group.step" />
           <p class="m-0">
             <strong>{{ aboutGroup(group, facts) }}</strong>
-            <span v-if="group.beside" class="quiet">, by themselves</span>
+            <span v-if="group.beside" class="quiet">, on their own</span>
             <span class="d-block quiet">{{ group.child_ids.map((id) => names.get(id)).join(", ") }}</span>
           </p>
         </div>
@@ -107,19 +105,19 @@ const shape = (state: string | undefined): (typeof STATES)[number] =>
               >
                 <i
                   class="bi"
-                  :class="[shape(child.states[step.id]).icon, child.states[step.id]]"
-                  :title="shape(child.states[step.id]).word"
+                  :class="[stateOf(child.states[step.id]).icon, stateOf(child.states[step.id]).id]"
+                  :title="stateOf(child.states[step.id]).word"
                   aria-hidden="true"
                 ></i>
-                <span class="visually-hidden">{{ shape(child.states[step.id]).word }}</span>
+                <span class="visually-hidden">{{ stateOf(child.states[step.id]).word }}</span>
                 <span v-if="child.newly_secure.includes(step.id)" class="new ms-1">new</span>
                 <i
                   v-if="child.stumbles.includes(step.id)"
                   class="bi bi-flag flag ms-1 fs-80 tone-misread"
-                  title="stumbles here"
+                  title="needs help here"
                   aria-hidden="true"
                 ></i>
-                <span v-if="child.stumbles.includes(step.id)" class="visually-hidden">, stumbles here</span>
+                <span v-if="child.stumbles.includes(step.id)" class="visually-hidden">, needs help here</span>
               </BTd>
             </BTr>
           </BTbody>
@@ -127,7 +125,7 @@ const shape = (state: string | undefined): (typeof STATES)[number] =>
       </div>
       <ul
         class="d-flex flex-wrap list-unstyled mt-3 mb-0 p-0 quiet row-gap-02 column-gap-12"
-        aria-label="What the shapes say"
+        aria-label="What the circles mean"
       >
         <li v-for="state in STATES" :key="state.id">
           <i class="bi" :class="[state.icon, state.id]" aria-hidden="true"></i>
@@ -135,7 +133,7 @@ const shape = (state: string | undefined): (typeof STATES)[number] =>
         </li>
         <li>
           <i class="bi bi-flag flag ms-1 fs-80 tone-misread" aria-hidden="true"></i>
-          stumbles here
+          needs help here
         </li>
         <li v-if="newly">
           <span class="new">new</span>
@@ -143,7 +141,7 @@ const shape = (state: string | undefined): (typeof STATES)[number] =>
         </li>
       </ul>
     </template>
-    <p v-else class="quiet" aria-live="polite">Opening the class…</p>
+    <p v-else class="quiet" aria-live="polite">Loading…</p>
   </div>
 </template>
 
@@ -246,15 +244,13 @@ tbody th {
 }
 
 .bi.secure,
-.bi.right_so_far,
 .bi.nearly,
 .bi.learning {
   color: var(--v-right);
 }
 
 /* What needs nothing is hardly there. */
-.child .bi.right_so_far,
-.child .bi.not_met {
+.child .child .bi.not_met {
   font-size: 0.7rem;
   opacity: 0.75;
 }

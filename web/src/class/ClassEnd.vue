@@ -40,11 +40,16 @@ const erase = (typed: string, present: string): Promise<boolean> =>
   <BCard>
     <h2>Next school year</h2>
     <form novalidate @submit.prevent="moveUp">
-      <FieldGroup id="next-name" v-slot="{ state }" label="The new class" :wrong="wrong('name', 'child_ids')">
+      <FieldGroup
+        id="next-name"
+        v-slot="{ state }"
+        label="New class name"
+        :wrong="wrong('name', 'child_ids')"
+      >
         <BFormInput id="next-name" v-model="name" maxlength="60" :state="state" />
       </FieldGroup>
       <details class="mb-3">
-        <summary>{{ countedChildren(going.length) }} move up; who stays?</summary>
+        <summary>{{ countedChildren(going.length) }} move up. Who stays?</summary>
         <BFormCheckboxGroup
           v-model="staying"
           class="stay mx-0 mt-2 mb-3"
@@ -57,11 +62,11 @@ const erase = (typed: string, present: string): Promise<boolean> =>
       </BButton>
     </form>
     <p class="quiet mt-2">
-      Records go with the children; {{ schoolClass.name }} is put away, and can be brought back.
+      Records move with the children. {{ schoolClass.name }} is archived; you can restore it.
     </p>
     <div class="d-flex flex-wrap gap-2 align-items-center">
       <BButton variant="link" size="sm" :disabled="busy" @click="putAway(!schoolClass.archived)">
-        {{ schoolClass.archived ? "Bring this class back" : "Put this class away" }}
+        {{ schoolClass.archived ? "Restore class" : "Archive class" }}
       </BButton>
       <EraseButton
         :name="schoolClass.name"
@@ -72,11 +77,12 @@ const erase = (typed: string, present: string): Promise<boolean> =>
         :wrong-password="wrong('present_password')"
         :busy="busy"
       >
-        Erase this class…
+        Erase class…
         <template #says>
           <p>
-            The class goes with its children, checks, lessons and desks, in this file and in all copies that
-            Vantick has made. Who moved into another class keeps their record. It cannot be undone.
+            This erases the class with its children, checks, lessons and device sessions, here and in all
+            copies made by Vantick. Children who moved to another class keep their record. You can't undo
+            this.
           </p>
         </template>
       </EraseButton>

@@ -9,7 +9,7 @@ const TABS = [
 </script>
 
 <template>
-  <nav aria-label="Parts of Class" class="no-print">
+  <nav aria-label="Class menu" class="no-print">
     <BNav underline class="tabs mb-125">
       <BNavItem
         v-for="tab in TABS"

@@ -52,7 +52,7 @@ function go(id: unknown): void {
 <template>
   <div class="page">
     <div class="page-head">
-      <h1>What the answers say</h1>
+      <h1>Results</h1>
       <div v-if="options.length" class="actions mw-100">
         <label class="visually-hidden" for="which">Check</label>
         <BFormSelect
@@ -67,29 +67,29 @@ function go(id: unknown): void {
           variant="outline-primary"
           :to="{ name: 'check', params: { id: check.id } }"
         >
-          Type answers in
+          Enter answers
         </BButton>
       </div>
     </div>
 
     <p v-if="trouble" role="alert" class="field-error">{{ trouble }}</p>
-    <NothingYet v-else-if="!classes.current" :to="{ name: 'new-class' }" does="Make one">
-      There is no class yet.
+    <NothingYet v-else-if="!classes.current" :to="{ name: 'new-class' }" does="Add class">
+      No class yet.
     </NothingYet>
     <NothingYet
       v-else-if="checks && !findings && !check"
       :to="{ name: checks.length ? 'checks' : 'new-check' }"
-      :does="checks.length ? 'Choose a check to type in' : 'Make a check'"
+      :does="checks.length ? 'Enter answers' : 'Make check'"
     >
-      There are no answers yet.
+      No answers yet.
     </NothingYet>
-    <p v-else-if="!findings" class="quiet" aria-live="polite">Looking at the answers…</p>
+    <p v-else-if="!findings" class="quiet" aria-live="polite">Loading…</p>
     <div v-else class="abreast abreast-lead d-grid gap-4 align-items-start">
       <div class="side d-grid gap-125">
         <TomorrowCard v-if="findings.shared.length" :shared="findings.shared" />
         <BCard v-else>
-          <h2>No misreading shows in these answers.</h2>
-          <p class="mb-0">Go on to the next step, or ask with more clocks.</p>
+          <h2>No mistakes with a pattern this time.</h2>
+          <p class="mb-0">Move on to the next step, or check again with more clocks.</p>
         </BCard>
         <BCard v-if="others.length || away.length || empty.length || later.length">
           <p class="eyebrow">Also</p>
@@ -99,7 +99,7 @@ function go(id: unknown): void {
               {{ one.child_ids.map((id) => names.get(id)).join(", ") }}
             </li>
             <li v-if="empty.length">
-              <strong>Nothing written:</strong>
+              <strong>Blank:</strong>
               {{ empty.map((child) => child.name).join(", ") }}
             </li>
             <li v-if="later.length">
@@ -107,7 +107,7 @@ function go(id: unknown): void {
               {{ later.map((child) => child.name).join(", ") }}
             </li>
             <li v-if="away.length">
-              <strong>No answers yet:</strong>
+              <strong>Away or not entered:</strong>
               {{ away.map((child) => child.name).join(", ") }}
             </li>
           </ul>

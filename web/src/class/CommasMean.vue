@@ -6,7 +6,7 @@ defineProps<{ id: string; meant: NonNullable<Commas> }>();
 defineEmits<{ say: [commas: Commas] }>();
 
 const MEANINGS = [
-  { value: "between", text: "A comma stands between two children" },
+  { value: "between", text: "Commas separate children" },
   { value: "family_first", text: "Family name, first name" },
   { value: "given_first", text: "First name, family name" },
 ];

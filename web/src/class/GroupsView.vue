@@ -27,7 +27,7 @@ const facts = useFacts();
 const classes = useClasses();
 const most = ref(facts.catalogue?.limits.groups ?? 1);
 const groups = ref<Group[]>([]);
-/** When they were put together by hand; nothing where they are proposed. */
+/** When they were made by hand; nothing where they are proposed. */
 const keptAt = ref<string | null>(null);
 const { trouble: refused, doing } = useDoing();
 const { data, trouble } = useAsked(
@@ -45,10 +45,8 @@ const names = computed(() => new Map(classes.current?.children.map((child) => [c
 function why(group: Group): string {
   if (group.misreadings.length) return group.misreadings.map((id) => facts.misreading(id).name).join(", or ");
   if (group.beside)
-    return group.step
-      ? `go on by themselves: ${facts.rung(group.step).name.toLowerCase()}`
-      : "go on by themselves";
-  return group.step ? `next: ${facts.rung(group.step).name.toLowerCase()}` : "all of the ladder done";
+    return group.step ? `ready to move on: ${facts.rung(group.step).name.toLowerCase()}` : "ready to move on";
+  return group.step ? `next: ${facts.rung(group.step).name.toLowerCase()}` : "all steps secure";
 }
 
 /** The groups by number, as a child can be put into them. */
@@ -98,27 +96,27 @@ async function lesson(group: Group): Promise<void> {
     <div class="page-head">
       <h1>Groups for tomorrow</h1>
       <div class="actions">
-        <span v-if="keptAt" class="quiet align-self-center">put together {{ moment(keptAt) }}</span>
-        <BButton v-if="keptAt" variant="link" @click="reset">As they were proposed</BButton>
+        <span v-if="keptAt" class="quiet align-self-center">made {{ moment(keptAt) }}</span>
+        <BButton v-if="keptAt" variant="link" @click="reset">Reset groups</BButton>
         <BButton variant="link" @click="print">
           <i class="bi bi-printer" aria-hidden="true"></i>
           Print
         </BButton>
         <BButton v-if="groups.length" variant="outline-primary" :to="{ name: 'tomorrow' }">
-          Sheets for all, as one stack
+          Print everything
         </BButton>
         <label class="most d-print-none d-flex align-items-center gap-2">
           At most
           <BFormInput v-model.number="most" type="number" min="1" max="12" />
           groups
-          <span v-if="groups.some((one) => one.beside)" class="quiet">and those who go on by themselves</span>
+          <span v-if="groups.some((one) => one.beside)" class="quiet">and the children ready to move on</span>
         </label>
       </div>
     </div>
     <ClassTabs />
     <p v-if="trouble || refused" role="alert" class="field-error">{{ trouble || refused }}</p>
-    <NoClass v-else-if="!classes.current" what="Groups are made of the children of a class." />
-    <p v-else-if="!data" class="quiet" aria-live="polite">Putting the groups together…</p>
+    <NoClass v-else-if="!classes.current" what="You need a class to make groups." />
+    <p v-else-if="!data" class="quiet" aria-live="polite">Making groups…</p>
     <div class="groups d-grid gap-3">
       <section
         v-for="(group, at) in groups"
@@ -193,7 +191,7 @@ async function lesson(group: Group): Promise<void> {
               },
             }"
           >
-            Show
+            Show clocks
           </BButton>
           <BButton
             v-if="group.step"
@@ -207,9 +205,9 @@ async function lesson(group: Group): Promise<void> {
               },
             }"
           >
-            A sheet
+            Make sheet
           </BButton>
-          <BButton v-if="group.step" variant="outline-primary" @click="lesson(group)">A lesson</BButton>
+          <BButton v-if="group.step" variant="outline-primary" @click="lesson(group)">Plan lesson</BButton>
           <BButton
             v-if="group.child_ids.length"
             variant="outline-primary"
@@ -218,7 +216,7 @@ async function lesson(group: Group): Promise<void> {
               query: { children: group.child_ids.join(','), step: group.step ?? undefined },
             }"
           >
-            Desks
+            Use devices
           </BButton>
         </div>
       </section>

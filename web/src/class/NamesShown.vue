@@ -19,7 +19,7 @@ const alike = computed(() => props.read.children.filter((child) => child.alike))
     </p>
     <p v-if="alike.length" class="m-0 quiet" role="status">
       <i class="bi bi-people" aria-hidden="true"></i>
-      Children with the same name are told apart; you can also type another name.
+      Children with the same name get a letter or number. You can type another name.
       {{ alike.map((child) => `${child.alike} is now ${child.name}`).join(", ") }}
     </p>
     <CommasMean v-if="read.commas" :id="`${id}-commas`" :meant="read.commas" @say="commas = $event" />

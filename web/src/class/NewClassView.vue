@@ -58,13 +58,13 @@ const make = (): Promise<boolean> =>
   <form class="page narrow" novalidate @submit.prevent="make">
     <h1>New class</h1>
     <p class="quiet">
-      First names or aliases only. Your school's own rules on children's data come first: ask before you use
+      First names or aliases only. Your school's own rules on children's data come first. Ask before you use
       real names.
     </p>
-    <FieldGroup id="name" v-slot="{ state }" label="What you call the class" :wrong="wrong('name')">
+    <FieldGroup id="name" v-slot="{ state }" label="Class name" :wrong="wrong('name')">
       <BFormInput id="name" v-model="form.name" :state="state" maxlength="60" />
     </FieldGroup>
-    <FieldGroup id="school" v-slot="{ state }" label="School (may stay empty)" :wrong="wrong('school')">
+    <FieldGroup id="school" v-slot="{ state }" label="School (optional)" :wrong="wrong('school')">
       <BFormInput id="school" v-model="form.school" :state="state" maxlength="80" />
     </FieldGroup>
     <FieldGroup
@@ -79,7 +79,7 @@ const make = (): Promise<boolean> =>
     <FieldGroup
       id="list"
       v-slot="{ state }"
-      label="Or from a file: a list, CSV or OneRoster"
+      label="Or from a file (list, CSV or OneRoster)"
       :wrong="listing.wrong('file')"
     >
       <BFormFile
@@ -91,13 +91,13 @@ const make = (): Promise<boolean> =>
         @update:model-value="readFile"
       />
     </FieldGroup>
-    <FieldGroup v-if="listed.length > 1" id="which" label="Which class of it">
+    <FieldGroup v-if="listed.length > 1" id="which" label="Which class in the file">
       <BFormSelect id="which" v-model="which" :options="options" @update:model-value="put" />
     </FieldGroup>
     <p v-if="elsewhere('name', 'school', 'children')" class="field-error" role="alert">
       {{ elsewhere("name", "school", "children") }}
     </p>
-    <BButton type="submit" variant="primary" :disabled="busy">Make the class</BButton>
+    <BButton type="submit" variant="primary" :disabled="busy">Add class</BButton>
   </form>
 </template>
 

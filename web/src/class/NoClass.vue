@@ -6,5 +6,5 @@ defineProps<{ what: string }>();
 </script>
 
 <template>
-  <NothingYet :to="{ name: 'new-class' }" does="Make a class first">{{ what }}</NothingYet>
+  <NothingYet :to="{ name: 'new-class' }" does="Add class">{{ what }}</NothingYet>
 </template>

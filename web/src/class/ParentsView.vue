@@ -21,8 +21,8 @@ const of = (...states: string[]) =>
       .filter((step) => states.includes(step.state))
       .map((step) => facts.rung(step.id)),
   );
-const can = of("secure", "right_so_far");
-const nearly = of("nearly", "learning");
+const can = of("secure");
+const nearly = of("right_so_far", "nearly", "learning");
 const learning = computed(() => {
   const next = record.value?.next_step;
   return next && !can.value.some((one) => one.id === next) ? facts.rung(next) : undefined;
@@ -34,19 +34,19 @@ const print = (): void => window.print();
 <template>
   <div class="page parents">
     <p v-if="trouble" role="alert" class="field-error">{{ trouble }}</p>
-    <NoClass v-else-if="!classes.current" what="A record is kept for each child of a class." />
+    <NoClass v-else-if="!classes.current" what="Each child in a class has a record." />
     <template v-else-if="record">
       <div class="page-head">
         <h1>{{ record.child.name }} and the clock</h1>
         <div class="actions no-print">
-          <BButton variant="outline-primary" :to="{ name: 'child', params: { child } }">The record</BButton>
+          <BButton variant="outline-primary" :to="{ name: 'child', params: { child } }">Open record</BButton>
           <BButton variant="primary" @click="print">
             <i class="bi bi-printer" aria-hidden="true"></i>
             Print
           </BButton>
         </div>
       </div>
-      <p v-if="!record.answers.length">Nothing was asked yet: there is nothing to tell.</p>
+      <p v-if="!record.answers.length">No answers yet.</p>
       <template v-else>
         <section v-if="can.length" class="mb-4 break-avoid" aria-labelledby="can-head">
           <h2 id="can-head">{{ record.child.name }} can read</h2>
@@ -58,7 +58,7 @@ const print = (): void => window.print();
           </ul>
         </section>
         <section v-if="learning || nearly.length" class="mb-4 break-avoid" aria-labelledby="learning-head">
-          <h2 id="learning-head">Is learning now</h2>
+          <h2 id="learning-head">Is working on</h2>
           <ul class="list-unstyled dials d-grid gap-3 text-center">
             <li v-for="rung in nearly" :key="rung.id">
               <DialFace :facts="facts.of(rung.example ?? '10:10')" />
@@ -69,19 +69,19 @@ const print = (): void => window.print();
               {{ learning.name }}
             </li>
           </ul>
-          <p v-if="learning?.words.length">Words for it: {{ learning.words.join(", ") }}.</p>
+          <p v-if="learning?.words.length">Words to use: {{ learning.words.join(", ") }}.</p>
         </section>
         <section class="mb-4 break-avoid" aria-labelledby="helps-head">
           <h2 id="helps-head">What helps</h2>
           <p v-for="one in helps" :key="one.id">{{ one.move }}</p>
           <p>
-            A clock with hands where everybody sees it, and a question now and then: what time is it, how long
-            until we go? A wrong answer is a step on the way.
+            Keep a clock with hands where everyone can see it. Ask now and then: What time is it? How long
+            until we leave? Mistakes are part of learning.
           </p>
         </section>
       </template>
     </template>
-    <p v-else class="quiet" aria-live="polite">Opening the record…</p>
+    <p v-else class="quiet" aria-live="polite">Loading…</p>
   </div>
 </template>
 

@@ -58,8 +58,8 @@ const file = (ending: string): string =>
         :state="trouble ? false : null"
         @keydown.esc.stop="naming = false"
       />
-      <BButton type="submit" size="sm" variant="primary" :disabled="busy || !name.trim()">Keep</BButton>
-      <BButton size="sm" variant="link" @click="naming = false">As it was</BButton>
+      <BButton type="submit" size="sm" variant="primary" :disabled="busy || !name.trim()">Save</BButton>
+      <BButton size="sm" variant="link" @click="naming = false">Cancel</BButton>
     </form>
     <RouterLink v-else class="name fw-bold" :to="{ name: 'child', params: { child: child.id } }">
       {{ child.name }}
@@ -81,7 +81,7 @@ const file = (ending: string): string =>
         </BButton>
       </template>
       <BButton v-else variant="link" size="sm" :disabled="busy" @click="leave(false)">
-        Bring back
+        Restore
         <span class="visually-hidden">{{ child.name }}</span>
       </BButton>
       <EraseButton
@@ -95,17 +95,14 @@ const file = (ending: string): string =>
         <span class="visually-hidden">Erase {{ child.name }}…</span>
         <template #says>
           <p>
-            Everything that is kept of {{ child.name }} goes: answers, practice, pictures, in this file and in
-            all copies that Vantick has made. Copies that you made yourself stay as they are. It cannot be
-            undone.
+            This erases everything about {{ child.name }}: answers, practice and pictures, here and in all
+            copies made by Vantick. Copies you made yourself stay as they are. You can't undo this.
           </p>
-          <p>
-            Scans that are still being read, and pages without a name, go too. Scan them again afterwards.
-          </p>
+          <p>Scans still being read, and pages without a name, are erased too. Scan them again afterwards.</p>
           <p class="mb-1">Save a copy first?</p>
           <p class="d-flex flex-wrap gap-2">
             <BButton variant="outline-primary" size="sm" :href="file('pdf')" download>
-              All, to read (PDF)
+              Everything, to read (PDF)
             </BButton>
             <BButton variant="outline-primary" size="sm" :href="file('json')" download>
               For another Vantick (JSON)

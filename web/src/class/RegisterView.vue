@@ -94,12 +94,12 @@ async function rename(): Promise<void> {
       <span v-if="register" class="quiet">{{ countedChildren(register.children.length) }}</span>
     </div>
     <ClassTabs />
-    <NoClass v-if="!classes.current" what="A register is kept for each class." />
+    <NoClass v-if="!classes.current" what="Each class has a register." />
     <template v-else-if="right === 'teaching'">
       <p>
-        This class was lent to you by {{ classes.current.of }} until
-        {{ dayWords(classes.current.until ?? "") }}. You can give its lessons and checks; the register stays
-        as it is.
+        This class is lent to you by {{ classes.current.of }} until
+        {{ dayWords(classes.current.until ?? "") }}. You can teach its lessons and make checks. You can't
+        change the register.
       </p>
       <p class="quiet">{{ classes.current.children.map((child) => child.name).join(", ") }}</p>
     </template>
@@ -109,7 +109,7 @@ async function rename(): Promise<void> {
           <FieldGroup
             id="new-names"
             v-slot="{ state }"
-            label="Add children: a first name or alias, several with commas"
+            label="Add children (first names or aliases, separated by commas)"
             :wrong="trouble || adding.trouble.value"
           >
             <BFormInput id="new-names" v-model="names" autocomplete="off" :state="state" />
@@ -121,7 +121,8 @@ async function rename(): Promise<void> {
         <NamesShown v-if="read" id="new-names" v-model:commas="commas" :read="read" class="mb-3" />
         <div role="status">
           <p v-if="gone" class="mb-3">
-            {{ gone.name }} has left. The record stays, and nothing asks for {{ gone.name }} any more.
+            {{ gone.name }} has left. The record stays. Lessons and checks leave out {{ gone.name }} from now
+            on.
             <BButton variant="link" @click="bringBack">
               <i class="bi bi-arrow-counterclockwise" aria-hidden="true"></i>
               Undo
@@ -129,8 +130,8 @@ async function rename(): Promise<void> {
           </p>
         </div>
         <ErasuresLine :key="changes" :class-id="classes.current.id" />
-        <p v-if="!register" class="quiet" aria-live="polite">Opening the register…</p>
-        <p v-else-if="!register.children.length" class="quiet">Nobody is in this class now.</p>
+        <p v-if="!register" class="quiet" aria-live="polite">Loading…</p>
+        <p v-else-if="!register.children.length" class="quiet">This class has no children now.</p>
         <ul v-else class="list-unstyled m-0">
           <RegisterChild
             v-for="child in register.children"
@@ -162,18 +163,13 @@ async function rename(): Promise<void> {
         <BCard>
           <h2 class="mb-06">The class</h2>
           <form novalidate @submit.prevent="rename">
-            <FieldGroup
-              id="class-name"
-              v-slot="{ state }"
-              label="What you call it"
-              :wrong="naming.wrong('name')"
-            >
+            <FieldGroup id="class-name" v-slot="{ state }" label="Class name" :wrong="naming.wrong('name')">
               <BFormInput id="class-name" v-model="form.name" maxlength="60" :state="state" />
             </FieldGroup>
             <FieldGroup
               id="class-school"
               v-slot="{ state }"
-              label="School (may stay empty)"
+              label="School (optional)"
               :wrong="naming.wrong('school')"
             >
               <BFormInput id="class-school" v-model="form.school" maxlength="80" :state="state" />
@@ -189,9 +185,9 @@ async function rename(): Promise<void> {
                 (form.name === classes.current.name && form.school === classes.current.school)
               "
             >
-              Keep the name
+              Save
             </BButton>
-            <span v-if="named" class="quiet ms-2" role="status">Kept.</span>
+            <span v-if="named" class="quiet ms-2" role="status">Saved.</span>
           </form>
         </BCard>
         <RosterFile :key="`list-${classes.current.id}`" :school-class="classes.current" @taken="changed" />

@@ -26,7 +26,7 @@ function options(doubt: Doubt) {
     { value: null as number | null, text: "Another child" },
     ...doubt.children.map((child) => ({
       value: child.id as number | null,
-      text: named ? `The same as ${child.name}` : "The same child",
+      text: named ? `Same child as ${child.name}` : "Same child",
     })),
   ];
 }
@@ -50,9 +50,9 @@ function all(): void {
 <template>
   <fieldset v-if="doubts.length" class="mb-3">
     <legend class="fs-6 fw-bold mb-1">Is it the same child?</legend>
-    <p class="quiet mb-2">The same child keeps the answers so far. Another child begins with none.</p>
+    <p class="quiet mb-2">The same child keeps the answers so far. Another child starts with none.</p>
     <BButton v-if="open.some(first)" variant="outline-primary" size="sm" class="mb-2" @click="all">
-      All of them are the same
+      All are the same
     </BButton>
     <ul class="list-unstyled m-0 d-grid gap-2">
       <li v-for="doubt in doubts" :key="doubt.at" class="d-grid">

@@ -25,7 +25,7 @@ const props = defineProps<{ schoolClass: SchoolClass }>();
 const emit = defineEmits<{ taken: [schoolClass: SchoolClass] }>();
 
 const NAMES = [
-  { value: "first", text: "First names alone" },
+  { value: "first", text: "First names only" },
   { value: "initial", text: "With a letter of the family name" },
   { value: "full", text: "With the family name" },
 ];
@@ -122,7 +122,7 @@ function choose(): void {
 async function take(): Promise<void> {
   const done = await doing(async () => emit("taken", await takeRoster(props.schoolClass.id, body.value)));
   if (!done) return;
-  told.value = "The list is taken.";
+  told.value = "List added.";
   taken.value += 1;
   chosen.value = null;
   clear();
@@ -132,7 +132,7 @@ async function take(): Promise<void> {
 <template>
   <BCard>
     <h2 class="mt-0">A list from another program</h2>
-    <p class="quiet">A OneRoster bundle, a table (CSV), or names one under the other.</p>
+    <p class="quiet">A OneRoster bundle, a table (CSV), or one name on each line.</p>
     <form novalidate @submit.prevent="take">
       <FieldGroup id="roster" v-slot="{ state }" label="File" :wrong="wrong('file')">
         <BFormFile
@@ -154,7 +154,7 @@ async function take(): Promise<void> {
         />
       </FieldGroup>
       <template v-if="listed.length">
-        <FieldGroup id="roster-names" label="What is kept of the names" :wrong="wrong('names')">
+        <FieldGroup id="roster-names" label="How to store names" :wrong="wrong('names')">
           <BFormSelect id="roster-names" v-model="names" :options="NAMES" @update:model-value="look" />
         </FieldGroup>
         <CommasMean
@@ -182,14 +182,14 @@ async function take(): Promise<void> {
             <dd>{{ change.renamed.map((one) => `${one.from} → ${one.to}`).join(", ") }}</dd>
           </template>
           <template v-if="change.back.length">
-            <dt>Back</dt>
+            <dt>Returning</dt>
             <dd>{{ change.back.map((one) => one.name).join(", ") }}</dd>
           </template>
           <template v-if="change.gone.length">
-            <dt>Not on it</dt>
+            <dt>Not on the list</dt>
             <dd>{{ change.gone.map((one) => one.name).join(", ") }}</dd>
           </template>
-          <dt>As before</dt>
+          <dt>Unchanged</dt>
           <dd>{{ countedChildren(change.same) }}</dd>
         </dl>
         <BFormCheckbox
@@ -200,10 +200,10 @@ async function take(): Promise<void> {
           class="mb-3"
           @update:model-value="doing(preview)"
         >
-          Mark who is not on it as left
+          Mark children not on the list as left
         </BFormCheckbox>
         <BButton type="submit" variant="primary" :disabled="busy || nothing === true">
-          {{ nothing ? "Nothing changes" : "Take the list" }}
+          {{ nothing ? "Nothing to change" : "Add list" }}
         </BButton>
       </div>
       <p v-if="elsewhere('file', 'of', 'names')" class="field-error" role="alert">

@@ -22,12 +22,12 @@ const back = (id: number): Promise<boolean> =>
 <template>
   <p v-if="last" class="m-0">
     <span class="quiet">
-      List taken {{ moment(last.taken_at) }}: {{ countedChildren(last.added) }} new. It can be taken back for
+      List added {{ moment(last.taken_at) }}: {{ countedChildren(last.added) }} new. You can undo it for
       thirty days.
     </span>
     <BButton variant="link" :disabled="busy" @click="back(last.id)">
       <i class="bi bi-arrow-counterclockwise" aria-hidden="true"></i>
-      Take this list back
+      Undo list
     </BButton>
   </p>
   <p v-if="trouble" class="field-error" role="alert">{{ trouble }}</p>

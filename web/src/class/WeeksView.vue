@@ -42,10 +42,10 @@ const misreadings = computed(() =>
 const children = computed(() => classes.current?.children.length ?? 1);
 const since = computed(() => {
   const all = weeks.value ?? [];
-  return all.length > LATELY ? "in four weeks" : "since the beginning";
+  return all.length > LATELY ? "in four weeks" : "since the start";
 });
 const change = (row: Row): string => {
-  if (row.now === row.before) return "as before";
+  if (row.now === row.before) return "no change";
   return row.now > row.before
     ? `${row.now - row.before} more ${since.value}`
     : `${row.before - row.now} fewer ${since.value}`;
@@ -59,7 +59,7 @@ const headline = computed(() => {
 });
 const gone = (row: Row): string => {
   const week = weeks.value?.[lastSeen(row)];
-  return week ? `not seen since the week to ${dayWords(week.day)}` : "";
+  return week ? `not seen since the week ending ${dayWords(week.day)}` : "";
 };
 </script>
 
@@ -68,9 +68,9 @@ const gone = (row: Row): string => {
     <div class="page-head"><h1>Week by week</h1></div>
     <ClassTabs />
     <p v-if="trouble" role="alert" class="field-error">{{ trouble }}</p>
-    <NoClass v-else-if="!classes.current" what="Week by week needs a class." />
-    <p v-else-if="!weeks" class="quiet fs-90" aria-live="polite">Looking back…</p>
-    <NothingYet v-else-if="!weeks.length" :to="{ name: 'new-check' }" does="Make a check">
+    <NoClass v-else-if="!classes.current" what="You need a class to see its weeks." />
+    <p v-else-if="!weeks" class="quiet fs-90" aria-live="polite">Loading…</p>
+    <NothingYet v-else-if="!weeks.length" :to="{ name: 'new-check' }" does="Make check">
       No answers yet.
     </NothingYet>
     <template v-else>
@@ -95,7 +95,7 @@ const gone = (row: Row): string => {
           </ul>
         </section>
         <section aria-labelledby="misread-head">
-          <h2 id="misread-head">What comes and goes</h2>
+          <h2 id="misread-head">Mistakes that came and went</h2>
           <ul class="rows plain list-unstyled p-0">
             <li
               v-for="row in misreadings"

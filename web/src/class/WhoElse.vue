@@ -44,7 +44,7 @@ const give = (): Promise<boolean> =>
 
 <template>
   <BCard v-if="data">
-    <h2 class="mb-06">Who else has this class</h2>
+    <h2 class="mb-06">Who else teaches this class</h2>
     <ul v-if="data.shares.length" class="list-unstyled">
       <li
         v-for="one in data.shares"
@@ -53,21 +53,21 @@ const give = (): Promise<boolean> =>
       >
         <span>
           {{ one.name }}
-          <span class="quiet">{{ one.until ? `lent until ${dayWords(one.until)}` : "shares it" }}</span>
+          <span class="quiet">{{ one.until ? `lent until ${dayWords(one.until)}` : "shared" }}</span>
         </span>
         <BButton
           variant="link"
           size="sm"
           :disabled="busy"
-          :aria-label="`End it for ${one.name}`"
+          :aria-label="`End access for ${one.name}`"
           @click="end(one.account_id)"
         >
-          End it
+          End access
         </BButton>
       </li>
     </ul>
     <p v-if="!colleagues.length" class="quiet m-0">
-      Nobody else has an account here. Make one for a colleague under
+      Nobody else has an account here. Add a colleague under
       <RouterLink :to="{ name: 'account' }">your account</RouterLink>
       .
     </p>
@@ -81,8 +81,8 @@ const give = (): Promise<boolean> =>
         class="mb-2"
         aria-label="How"
         :options="[
-          { value: 'share', text: 'Share it: the same rights' },
-          { value: 'lend', text: 'Lend it to a substitute, until' },
+          { value: 'share', text: 'Share, with the same rights' },
+          { value: 'lend', text: 'Lend to a substitute, until' },
         ]"
         stacked
       />
@@ -96,24 +96,24 @@ const give = (): Promise<boolean> =>
         <BFormInput id="until" v-model="until" type="date" :min="today()" :state="state" />
       </FieldGroup>
       <p v-if="how === 'lend'" class="quiet">
-        Lessons, checks, desks and answers; neither the register nor the settings.
+        They can use lessons, checks, devices and answers. They can't change the register or settings.
       </p>
       <div class="d-flex flex-wrap gap-2">
         <BButton type="submit" variant="outline-primary" :disabled="busy || !colleague">
-          {{ how === "lend" ? "Lend it" : "Share it" }}
+          {{ how === "lend" ? "Lend class" : "Share class" }}
         </BButton>
         <SureButton
           variant="link"
           size="sm"
           :title="`Hand ${schoolClass.name} over to ${named}?`"
-          does="Hand it over"
+          does="Hand over"
           :busy="busy"
           :disabled="busy || !colleague"
           :act="give"
         >
-          Hand it over…
+          Hand over…
           <template #says>
-            It is {{ named }}'s from then on, with all its records, and is no longer among your classes.
+            The class and all its records then belong to {{ named }}. It leaves your list of classes.
           </template>
         </SureButton>
       </div>

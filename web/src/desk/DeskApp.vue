@@ -17,9 +17,9 @@ onMounted(open);
 const notice = computed(() => {
   const { away, news, phase, waiting } = here.value;
   if (!away) return news;
-  if (phase === "opening") return "The network is away. Trying again…";
+  if (phase === "opening") return "No connection. Trying again…";
   const kept = waiting.length ? ` (${waiting.length})` : "";
-  return news || `No network just now. Go on: your answers are kept here${kept}.`;
+  return news || `No connection. Keep going. Your answers are saved here${kept}.`;
 });
 
 async function leaveFor(): Promise<void> {
@@ -66,10 +66,10 @@ async function leaveFor(): Promise<void> {
       @leave="leaveFor"
     />
     <main v-else-if="here.phase === 'waiting'" class="middle m-auto p-4 text-center fs-125">
-      <h1 class="fs-160">You have done all that is on this device.</h1>
-      <p>Your answers are kept. It goes on when the network is back.</p>
+      <h1 class="fs-160">You're all done for now.</h1>
+      <p>Your answers are saved. More will come when we're connected again.</p>
     </main>
-    <main v-else class="middle m-auto p-4 text-center fs-125" aria-live="polite"><p>One moment…</p></main>
+    <main v-else class="middle m-auto p-4 text-center fs-125" aria-live="polite"><p>Just a moment…</p></main>
   </div>
 </template>
 

@@ -42,7 +42,7 @@ defineExpose({ type });
         variant="bare"
         class="key fs-160"
         :disabled="!text"
-        aria-label="Take the last one back"
+        aria-label="Undo the last one"
         @click="takeBack"
       >
         ⌫

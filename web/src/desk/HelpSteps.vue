@@ -57,7 +57,7 @@ onMounted(() => {
       </DialFace>
     </div>
     <section class="said align-self-center">
-      <h1 class="mb-2 fs-130 tone-quiet">Look, step by step</h1>
+      <h1 class="mb-2 fs-130 tone-quiet">Step by step</h1>
       <ol class="d-grid gap-2 m-0 p-0 list-none lh-130" aria-live="polite">
         <li
           v-for="(one, place) in help.steps.slice(0, at + 1)"
@@ -70,7 +70,7 @@ onMounted(() => {
       </ol>
     </section>
     <BButton ref="forward" variant="bare" class="go justify-self-end" @click="go">
-      {{ last ? "Go on" : "Next step" }}
+      {{ last ? "Keep going" : "Next step" }}
     </BButton>
   </main>
 </template>

@@ -129,7 +129,7 @@ onMounted(() => (code.value ? void enterKept() : field.value?.focus()));
           <BButton variant="bare" class="key w-100 text-anywhere" @click="pick(one)">{{ one.name }}</BButton>
         </li>
       </ul>
-      <BButton variant="bare" class="plain" @click="back">Another code</BButton>
+      <BButton variant="bare" class="plain" @click="back">Change code</BButton>
     </template>
 
     <template v-else>
@@ -164,7 +164,7 @@ onMounted(() => (code.value ? void enterKept() : field.value?.focus()));
           :disabled="!chosen.length"
           @click="chosen = chosen.slice(0, -1)"
         >
-          Take back
+          Undo
         </BButton>
       </p>
     </template>

@@ -24,8 +24,8 @@ const lights = computed<Light[]>(() =>
 );
 const numerals = computed(() => item.value?.numerals ?? []);
 const label = computed(() => {
-  if (hands.value === "hour") return "A clock with its short hand alone";
-  if (hands.value === "minute") return "A clock with its long hand alone";
+  if (hands.value === "hour") return "A clock with only its short hand";
+  if (hands.value === "minute") return "A clock with only its long hand";
   return hands.value === "none" ? `From the ${numerals.value[0]} to the ${numerals.value[1]}` : "A clock";
 });
 /** Where in the class's own day it is. */

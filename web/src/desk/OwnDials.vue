@@ -13,8 +13,7 @@ onMounted(async () => {
   try {
     dials.value = await ownDials();
   } catch (error) {
-    trouble.value =
-      error instanceof Refused && !error.passing ? error.message : "The network is away just now.";
+    trouble.value = error instanceof Refused && !error.passing ? error.message : "No connection right now.";
   }
 });
 </script>
@@ -28,7 +27,7 @@ onMounted(async () => {
       <BButton variant="bare" class="key" @click="$emit('back')">Back</BButton>
     </header>
     <p v-if="trouble" role="alert">{{ trouble }}</p>
-    <p v-else-if="dials && !dials.length">Here comes every clock that you read rightly.</p>
+    <p v-else-if="dials && !dials.length">Every clock you read right will appear here.</p>
     <ul v-else-if="dials" class="d-grid gap-12 m-0 p-0 list-none text-center">
       <li v-for="dial in dials" :key="dial.words">
         <DialFace :facts="dial" :margin="3" />

@@ -21,12 +21,12 @@ onMounted(() => {
 
 <template>
   <main class="end m-auto p-4 text-center">
-    <h1 ref="heading" tabindex="-1">{{ open ? "That was the last one." : "The desk is closed." }}</h1>
+    <h1 ref="heading" tabindex="-1">{{ open ? "All done!" : "We're finished for now." }}</h1>
     <p v-if="end" class="well mt-4 mb-3 fs-150 lh-140 tone-right fw-bold">{{ end.well }}</p>
     <p v-if="end?.watch" class="watch mb-4 fs-130 lh-140">{{ end.watch }}</p>
     <div class="ways d-flex flex-wrap justify-content-center gap-08">
       <BButton v-if="open && kind === 'practice'" variant="bare" class="go" @click="$emit('again')">
-        Once more
+        Do more
       </BButton>
       <BButton variant="bare" class="key" @click="$emit('own')">The clocks I can read</BButton>
       <BButton v-if="!open || kind !== 'practice'" variant="bare" class="key" @click="$emit('leave')">

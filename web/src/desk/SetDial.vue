@@ -75,7 +75,7 @@ defineExpose({ type });
       :class="{ dragging }"
       role="slider"
       tabindex="0"
-      aria-label="The dial. Left and right turn the long hand, up and down the short one; with Shift in fives."
+      aria-label="The clock. Left and right move the long hand. Up and down move the short hand. Shift moves in fives."
       aria-valuemin="0"
       aria-valuemax="360"
       :aria-valuenow="hands.minute_hand_degrees"

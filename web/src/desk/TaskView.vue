@@ -64,7 +64,7 @@ const tone = computed(() => {
   return rightAll.value ? "right" : "again";
 });
 const sentence = computed(() => {
-  if (props.kept) return "Kept on this device. It is marked when the network is back.";
+  if (props.kept) return "Saved. We'll check it when we're connected.";
   return help.value ? "" : (props.told?.sentence ?? "");
 });
 

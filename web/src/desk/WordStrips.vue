@@ -146,7 +146,7 @@ defineExpose({ type });
         variant="bare"
         class="back min-h-finger"
         :disabled="!said"
-        aria-label="Take the last word back"
+        aria-label="Undo the last word"
         @click="takeBack"
       >
         ⌫

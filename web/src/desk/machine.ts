@@ -132,7 +132,7 @@ const STEPS: {
   sent: (here, { sending, going }) => arrived(without(here, sending), going),
   "let go": (here, { sending }) => ({
     ...without(here, sending),
-    news: `${answersOf(sending.answers.length)} could not be taken.`,
+    news: `${answersOf(sending.answers.length)} could not be saved.`,
   }),
   rested: (here) => ({ ...here, busy: false }),
   looked: (here, { going }) => {

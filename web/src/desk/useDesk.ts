@@ -93,8 +93,7 @@ export function useDesk(): DeskHere {
         await letGo(sending);
       }
     }
-    if (arrived)
-      tellBriefly(`The network is back: ${answersOf(arrived)} ${arrived === 1 ? "is" : "are"} in.`);
+    if (arrived) tellBriefly(`Connected again: ${answersOf(arrived)} ${arrived === 1 ? "is" : "are"} in.`);
   }
 
   async function look(): Promise<void> {
@@ -180,8 +179,7 @@ export function useDesk(): DeskHere {
       happen({ what: "begun again", state: await beginAgain() });
     } catch (error) {
       trouble(error);
-      if (here.value.away)
-        happen({ what: "known", news: "The network is away just now. Try again in a moment." });
+      if (here.value.away) happen({ what: "known", news: "No connection right now. Try again in a moment." });
     }
   }
 
@@ -194,7 +192,7 @@ export function useDesk(): DeskHere {
       trouble(error);
       const kept = here.value.waiting.length;
       const left = kept ? `, and ${answersOf(kept)} ${kept === 1 ? "is" : "are"} not sent yet` : "";
-      if (here.value.away) happen({ what: "known", news: `The network is away${left}. Wait a moment.` });
+      if (here.value.away) happen({ what: "known", news: `No connection${left}. Wait a moment.` });
     }
   }
 

@@ -25,7 +25,7 @@ const notes = computed(() => {
   const { wrong_tries: tries, lost } = props.child;
   return [
     ...(tries ? [`wrong pictures: ${tries}`] : []),
-    ...(lost ? [lost === 1 ? "1 answer could not be taken" : `${lost} answers could not be taken`] : []),
+    ...(lost ? [lost === 1 ? "1 answer could not be saved" : `${lost} answers could not be saved`] : []),
   ];
 });
 const verdict = (one: string): Answer["verdict"] => one as Answer["verdict"];
@@ -82,24 +82,24 @@ const told = (one: LiveChild["answers"][number]): string => {
       </p>
       <p v-if="notes.length" class="quiet">
         <template v-if="child.wrong_tries">
-          Somebody chose wrong pictures {{ child.wrong_tries }}
-          {{ child.wrong_tries === 1 ? "time" : "times" }}; after five the card rests at that device.
+          Wrong pictures chosen {{ child.wrong_tries }} {{ child.wrong_tries === 1 ? "time" : "times" }}.
+          After five, this child can't try again on that device for a while.
           <RouterLink :to="{ name: 'keys', query: { child: child.child_id } }">
-            Show or change them
+            Show or change pictures
           </RouterLink>
-          ends the rest.
+          lets them try again now.
         </template>
         <template v-if="child.lost">
-          Answers that a device had kept could not be taken: {{ child.lost }}.
+          Answers saved on a device that could not be added: {{ child.lost }}.
         </template>
       </p>
       <p v-if="child.joined && desk.open" class="quiet">
-        <BButton variant="outline-primary" size="sm" @click="$emit('away')">Send away</BButton>
-        <span class="after ms-2 fs-90">Whoever knows the pictures comes in again.</span>
+        <BButton variant="outline-primary" size="sm" @click="$emit('away')">Sign out</BButton>
+        <span class="after ms-2 fs-90">They can join again with their pictures.</span>
       </p>
       <p v-if="!child.joined && desk.open" class="quiet">
-        Not at a desk yet.
-        <RouterLink :to="{ name: 'keys', query: { child: child.child_id } }">Show their pictures</RouterLink>
+        Not signed in yet.
+        <RouterLink :to="{ name: 'keys', query: { child: child.child_id } }">Show pictures</RouterLink>
       </p>
       <p v-else-if="!child.answers.length" class="quiet">No answers yet.</p>
       <ul v-else class="d-grid gap-03 m-0 p-0 list-none fs-95">
@@ -111,7 +111,7 @@ const told = (one: LiveChild["answers"][number]): string => {
           <span class="dial"><DialFace :facts="facts.of(one.time)" detail="small" /></span>
           <span>{{ one.time }}</span>
           <span v-if="one.hands" class="dial set">
-            <DialFace :facts="one.hands" detail="small" label="as it was set" />
+            <DialFace :facts="one.hands" detail="small" label="as set" />
           </span>
           <span v-else class="said text-anywhere">{{ one.read_as || one.answer }}</span>
           <VerdictMark :verdict="verdict(one.verdict)" quiet />

@@ -40,7 +40,7 @@ const view = computed(() => `${-QUIET} ${-QUIET} ${side.value + 2 * QUIET} ${sid
         <strong class="code fs-150">{{ desk.code }}</strong>
       </p>
       <p v-if="large && !desk.reachable" class="quiet note mt-04 mb-0">
-        Only this machine can reach that address. For devices in the room, start Vantick with
+        Only this computer can reach that address. For devices in the room, start Vantick with
         <code class="fw-bold text-nowrap">--host 0.0.0.0</code>
         .
       </p>

@@ -42,7 +42,7 @@ const print = (): void => window.print();
   <div class="page">
     <div class="page-head no-print">
       <h1>The children's pictures</h1>
-      <p class="quiet">Three in their order let a child in at the desk. Show each child only their own.</p>
+      <p class="quiet">A child signs in with three pictures, in order. Show each child only their own.</p>
       <div class="actions">
         <BButton
           v-if="keys?.length"
@@ -50,7 +50,7 @@ const print = (): void => window.print();
           :aria-pressed="shown === 'all'"
           @click="shown = shown === 'all' ? null : 'all'"
         >
-          {{ shown === "all" ? "Cover all" : "Show all" }}
+          {{ shown === "all" ? "Hide all" : "Show all" }}
         </BButton>
         <BButton v-if="keys?.length" variant="primary" @click="print">
           <i class="bi bi-printer" aria-hidden="true"></i>
@@ -60,11 +60,11 @@ const print = (): void => window.print();
     </div>
     <p v-if="trouble || wrong" class="field-error" role="alert">{{ trouble || wrong }}</p>
     <NothingYet v-else-if="!classes.current" :to="{ name: 'new-class' }" does="Make one">
-      Pictures belong to the children of a class.
+      Each child in a class has pictures.
     </NothingYet>
-    <p v-else-if="!keys" class="quiet" aria-live="polite">Looking for them…</p>
+    <p v-else-if="!keys" class="quiet" aria-live="polite">Loading…</p>
     <RouterLink v-if="only" class="d-inline-block mb-3 no-print" :to="{ name: 'keys' }">
-      The pictures of all children
+      All children's pictures
     </RouterLink>
     <ul v-if="keys" class="cards d-grid gap-3 m-0 p-0 list-unstyled" :class="{ only }">
       <li
@@ -77,7 +77,7 @@ const print = (): void => window.print();
           class="three d-flex gap-08"
           :class="{ covered: !uncovered(key.child_id) }"
           role="img"
-          :aria-label="uncovered(key.child_id) ? spoken(key.pictures) : 'covered'"
+          :aria-label="uncovered(key.child_id) ? spoken(key.pictures) : 'hidden'"
         >
           <span v-for="picture in key.pictures" :key="picture">
             <PictureMark :id="picture" />
@@ -91,21 +91,21 @@ const print = (): void => window.print();
             :aria-pressed="shown === key.child_id"
             @click="shown = shown === key.child_id ? null : key.child_id"
           >
-            {{ shown === key.child_id ? "Cover" : "Show" }}
+            {{ shown === key.child_id ? "Hide" : "Show" }}
             <span class="visually-hidden">the pictures of {{ nameOf(key.child_id) }}</span>
           </BButton>
           <SureButton
             size="sm"
             variant="link"
-            :title="`Other pictures for ${nameOf(key.child_id)}?`"
-            does="Give others"
-            keeps="Keep these"
+            :title="`New pictures for ${nameOf(key.child_id)}?`"
+            does="New pictures"
+            keeps="Cancel"
             :busy="busy"
             :act="() => renew(key.child_id)"
           >
-            Give others
-            <span class="visually-hidden">to {{ nameOf(key.child_id) }}</span>
-            <template #says>The old ones open nothing then.</template>
+            New pictures
+            <span class="visually-hidden">for {{ nameOf(key.child_id) }}</span>
+            <template #says>The old pictures will stop working.</template>
           </SureButton>
         </span>
       </li>

@@ -24,7 +24,7 @@ const {
   trouble,
   lost,
   reload,
-} = useAsked("live desk", () => deskId.value && [deskId.value], watchDesk, {
+} = useAsked("live session", () => deskId.value && [deskId.value], watchDesk, {
   every: (found) => (found?.desk.open === false ? false : BEAT),
 });
 const { busy, trouble: refused, doing } = useDoing();
@@ -99,16 +99,16 @@ useEventListener("keydown", (event: KeyboardEvent) => {
             </BButton>
             <SureButton variant="primary" title="Close for all?" does="Close" :busy="busy" :act="close">
               Close for all
-              <template #says>What was answered is kept; nothing more is asked.</template>
+              <template #says>All answers are saved. Children get no more tasks.</template>
             </SureButton>
           </template>
-          <BButton v-else variant="link" :disabled="busy" @click="remove">Remove</BButton>
+          <BButton v-else variant="link" :disabled="busy" @click="remove">Delete</BButton>
           <BButton
             v-if="!desk.open"
             variant="primary"
             :to="{ name: given ? 'class' : 'new-desk', params: given ? { id: desk.check_id } : {} }"
           >
-            {{ given ? "What the answers say" : "Open the desks again" }}
+            {{ given ? "See results" : "Start again" }}
           </BButton>
         </div>
       </div>
@@ -124,7 +124,7 @@ useEventListener("keydown", (event: KeyboardEvent) => {
         v-if="stuck.length && !hidden"
         class="look d-flex flex-wrap row-gap-04 column-gap-20 align-items-baseline mt-3 mb-0 rounded-08"
       >
-        <strong>Look in on</strong>
+        <strong>Look at</strong>
         <span v-for="child in stuck" :key="child.child_id" class="who">
           <b class="lh-110">{{ child.name }}</b>
           : {{ STUCK[child.stuck!] }}
@@ -148,11 +148,11 @@ useEventListener("keydown", (event: KeyboardEvent) => {
       </ul>
     </template>
     <div v-else-if="trouble" role="alert">
-      <h1>There is no such desk</h1>
+      <h1>This session isn't there</h1>
       <p>{{ trouble }}</p>
-      <RouterLink :to="{ name: 'new-desk' }">Open the desks</RouterLink>
+      <RouterLink :to="{ name: 'new-desk' }">Answer on devices</RouterLink>
     </div>
-    <p v-else class="quiet" aria-live="polite">Looking…</p>
+    <p v-else class="quiet" aria-live="polite">Loading…</p>
   </div>
 </template>
 

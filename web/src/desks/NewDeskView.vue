@@ -92,13 +92,13 @@ const begin = (): Promise<boolean> =>
 <template>
   <div class="page">
     <div class="page-head">
-      <h1>Open the desks</h1>
+      <h1>Answer on devices</h1>
       <div class="actions">
         <BButton variant="outline-primary" :to="{ name: 'keys' }">The children's pictures</BButton>
       </div>
     </div>
-    <NothingYet v-if="!classes.current" :to="{ name: 'new-class' }" does="Make one">
-      Desks need a class.
+    <NothingYet v-if="!classes.current" :to="{ name: 'new-class' }" does="Add class">
+      You need a class to use devices.
     </NothingYet>
     <p v-else-if="trouble" class="field-error" role="alert">{{ trouble }}</p>
     <template v-else>
@@ -110,20 +110,20 @@ const begin = (): Promise<boolean> =>
         {{ titleOfDesk(desk, facts) }}, code
         <strong>{{ desk.code }}</strong>
         <span class="quiet">
-          open since {{ moment(desk.opened_at) }}, ends by itself at {{ clock(desk.expires_at) }}
+          open since {{ moment(desk.opened_at) }}, ends at {{ clock(desk.expires_at) }}
         </span>
         <BButton variant="outline-primary" :to="{ name: 'live-desk', params: { id: desk.id } }">
-          Go there
+          Open session
         </BButton>
         <SureButton
           variant="link"
           title="Close for all?"
-          does="Close it for all"
+          does="Close for all"
           :busy="busy"
           :act="() => shut(desk.id)"
         >
           Close
-          <template #says>What was answered is kept; nothing more is asked.</template>
+          <template #says>All answers are saved. Children get no more tasks.</template>
         </SureButton>
       </p>
       <form class="abreast abreast-two d-grid row-gap-4 column-gap-5" @submit.prevent="begin">
@@ -136,7 +136,7 @@ const begin = (): Promise<boolean> =>
             <BFormRadio v-model="kind" name="kind" value="practice">
               <span>
                 <strong>Free practice</strong>
-                <span class="quiet d-block">Ten tasks at a time; Vantick chooses each for the child.</span>
+                <span class="quiet d-block">Ten tasks at a time, each chosen for the child.</span>
               </span>
             </BFormRadio>
           </div>
@@ -146,7 +146,7 @@ const begin = (): Promise<boolean> =>
           >
             <label for="step">Step</label>
             <BFormSelect id="step" v-model="step">
-              <option value="">Each child at their own</option>
+              <option value="">Each child's own step</option>
               <option v-for="one in steps" :key="one.id" :value="one.id">{{ one.name }}</option>
             </BFormSelect>
           </div>
@@ -156,9 +156,9 @@ const begin = (): Promise<boolean> =>
           >
             <BFormRadio v-model="kind" name="kind" value="stage" :disabled="!lessons?.length">
               <span>
-                <strong>A stage of a lesson</strong>
+                <strong>Part of a lesson</strong>
                 <span class="quiet d-block">
-                  All have the lesson's own times, and are told about each answer.
+                  Everyone gets the lesson's clocks, with feedback after each answer.
                 </span>
               </span>
             </BFormRadio>
@@ -169,8 +169,10 @@ const begin = (): Promise<boolean> =>
           >
             <BFormRadio v-model="kind" name="kind" value="exit" :disabled="!checkId && !lessons?.length">
               <span>
-                <strong>An exit check</strong>
-                <span class="quiet d-block">The same clocks for all; nothing is said before the end.</span>
+                <strong>Exit check</strong>
+                <span class="quiet d-block">
+                  Everyone gets the same clocks, with no feedback until the end.
+                </span>
               </span>
             </BFormRadio>
           </div>
@@ -185,26 +187,24 @@ const begin = (): Promise<boolean> =>
               </option>
             </BFormSelect>
             <template v-if="kind === 'stage'">
-              <label for="stage">Stage</label>
+              <label for="stage">Part</label>
               <BFormSelect id="stage" v-model="stage">
                 <option v-for="one in stages" :key="one.id" :value="one.id">{{ one.name }}</option>
               </BFormSelect>
             </template>
           </div>
           <p v-if="lessons && !lessons.length && !checkId" class="quiet">
-            Stages and exits come with a lesson:
-            <RouterLink :to="{ name: 'plan' }">plan one</RouterLink>
+            You need a lesson for this:
+            <RouterLink :to="{ name: 'plan' }">plan a lesson</RouterLink>
           </p>
         </fieldset>
         <WhoFor v-model="chosen" :children="children" :groups="groups ?? []" />
         <div class="go col-all">
           <p v-if="refused" class="field-error" role="alert">{{ refused }}</p>
           <BButton type="submit" variant="primary" size="lg" :disabled="busy || chosen?.length === 0">
-            Open the desks
+            Start session
           </BButton>
-          <p class="quiet mt-06 mb-0">
-            Children come with a class code, their name and three pictures of their own.
-          </p>
+          <p class="quiet mt-06 mb-0">Children sign in with the class code, their name and three pictures.</p>
         </div>
       </form>
     </template>

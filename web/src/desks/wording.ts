@@ -7,16 +7,16 @@ export function titleOfDesk(desk: Desk, facts: Facts): string {
   if (desk.kind === "practice") return `Free practice${desk.step ? `: ${facts.rung(desk.step).name}` : ""}`;
   if (desk.kind === "exit") return "Exit check";
   const stage = facts.catalogue?.desk_stages.find((one) => one.id === desk.stage)?.name ?? desk.stage;
-  return `A stage of the lesson: ${stage}`;
+  return `Part of the lesson: ${stage}`;
 }
 
 /** Why a child has this task now. */
 export function whyAsked(asked: NonNullable<LiveChild["asked"]>, facts: Facts): string {
   if (asked.against) return `helps with: ${facts.misreading(asked.against).name}`;
   const WHY = {
-    tells: "tells most about this child",
+    tells: "shows most about this child",
     helps: "helps most",
-    known: "known, to keep it fresh",
+    known: "known, for review",
     practises: "practice",
     given: "the same for all",
   } as const;
@@ -25,5 +25,5 @@ export function whyAsked(asked: NonNullable<LiveChild["asked"]>, facts: Facts): 
 
 export const STUCK: Readonly<Record<"running" | "quiet", string>> = {
   running: "two wrong in a row",
-  quiet: "nothing for a minute",
+  quiet: "no answer for a minute",
 };

@@ -2,7 +2,7 @@
 import { computed } from "vue";
 import type { ReadingLine } from "./reading";
 
-/** The reading in short steps, each covered until asked for. */
+/** How to read it in short steps, each hidden until asked for. */
 const props = defineProps<{
   lines: readonly ReadingLine[];
   uncovered: number;
@@ -15,18 +15,18 @@ const props = defineProps<{
 defineEmits<{ next: []; open: [open: boolean]; others: [] }>();
 
 const action = computed(() =>
-  props.uncovered < props.lines.length ? "Uncover the next step" : (props.last ?? "Cover it again"),
+  props.uncovered < props.lines.length ? "Show next line" : (props.last ?? "Hide again"),
 );
 </script>
 
 <template>
-  <section class="reading d-flex flex-column align-items-start min-w-0" aria-label="The reading">
+  <section class="reading d-flex flex-column align-items-start min-w-0" aria-label="How to read it">
     <p class="eyebrow">Say it</p>
     <ol class="list-unstyled p-0 w-100 mb-3" aria-live="polite">
       <li
         v-for="(line, at) in lines"
         :key="at"
-        :class="{ now: at === uncovered - 1, covered: at >= uncovered, more: line.name === '' }"
+        :class="{ now: at === uncovered - 1, hidden: at >= uncovered, more: line.name === '' }"
       >
         <p v-if="line.name" class="name">{{ line.name }}</p>
         <p v-if="at < uncovered" class="text m-0 lh-130" :class="{ big: line.big }">
@@ -35,7 +35,7 @@ const action = computed(() =>
             {{ " " }}
           </template>
         </p>
-        <p v-else class="cover under-paper rounded-07 quiet">covered</p>
+        <p v-else class="cover under-paper rounded-07 quiet">hidden</p>
         <p v-if="line.note && at < uncovered" class="note">{{ line.note }}</p>
       </li>
     </ol>
@@ -49,7 +49,7 @@ const action = computed(() =>
       switch
       @update:model-value="$emit('open', Boolean($event))"
     >
-      Keep it uncovered
+      Always show
       <kbd class="key" aria-hidden="true">K</kbd>
     </BFormCheckbox>
     <BButton

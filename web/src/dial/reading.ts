@@ -8,7 +8,12 @@ export interface ReadingLine {
   note?: string;
 }
 
-const NAMES = { hour: "The short hand", minutes: "The long hand", say: "In words" } as const;
+const NAMES = {
+  hour: "The short hand",
+  minutes: "The long hand",
+  coming: "The hour",
+  say: "In words",
+} as const;
 
 /** The class's own talk-through line by line, then the digits; with the half of the day where it is shown. */
 export function linesOf(facts: DialFacts, day: DayFacts | undefined): ReadingLine[] {
@@ -19,7 +24,7 @@ export function linesOf(facts: DialFacts, day: DayFacts | undefined): ReadingLin
   }));
   if (!day) return [...steps, { name: "In digits", text: facts.digital, big: true }];
   const named = day.half === "noon" || day.half === "midnight";
-  const clock = named ? `A digital clock shows ${day.clock_shows}, ` : "On a clock of 24 hours: ";
+  const clock = named ? `A digital clock shows ${day.clock_shows}, ` : "On a 24-hour clock: ";
   const note = named ? `${clock}or ${day.twenty_four_hour}.` : `${clock}${day.twenty_four_hour}`;
   return [...steps, { name: "In digits", text: day.twelve_hour, big: true, note }];
 }

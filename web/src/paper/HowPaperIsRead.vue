@@ -10,7 +10,7 @@ const CLOCKS = ["3:30", "7:45"];
 
 <template>
   <section class="how d-grid gap-4 mt-4" aria-labelledby="how-head">
-    <h2 id="how-head" class="eyebrow m-0">What happens then</h2>
+    <h2 id="how-head" class="eyebrow m-0">How it works</h2>
     <ol class="d-grid gap-4 list-none m-0 p-0">
       <li>
         <div class="picture slip on-card rounded-07" aria-hidden="true">
@@ -21,17 +21,15 @@ const CLOCKS = ["3:30", "7:45"];
           </div>
         </div>
         <strong>The children write on your slips or sheets.</strong>
-        <span class="quiet">
-          Print them from a check: their marks and code tell Vantick whose paper it is.
-        </span>
+        <span class="quiet">Print them from a check. The code shows Vantick whose paper it is.</span>
       </li>
       <li>
         <div class="picture on-card rounded-07" aria-hidden="true">
           <span v-for="page in 3" :key="page" class="page-of-stack" :style="{ '--page': page }"></span>
           <i class="bi bi-arrow-down" aria-hidden="true"></i>
         </div>
-        <strong>The copier makes one file of the stack.</strong>
-        <span class="quiet">In any order, and upside down too. Photographs taken by hand are fine.</span>
+        <strong>The copier scans the stack into one file.</strong>
+        <span class="quiet">In any order, also upside down. Photos are fine too.</span>
       </li>
       <li>
         <div class="picture read on-card rounded-07" aria-hidden="true">
@@ -40,10 +38,9 @@ const CLOCKS = ["3:30", "7:45"];
             <VerdictMark :verdict="time === '3:30' ? 'right' : 'misread'" />
           </span>
         </div>
-        <strong>Digits, ticks and drawn hands are read and marked.</strong>
+        <strong>{{ facts.inEnglish("Vantick reads and marks digits, %{ticks} and drawn hands.") }}</strong>
         <span class="quiet">
-          You see what was not sure, a piece at a time; words you type beside their picture. No name is ever
-          in a picture.
+          You look at unclear answers, one at a time. You type words yourself. No picture shows a name.
         </span>
       </li>
     </ol>

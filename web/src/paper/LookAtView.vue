@@ -42,7 +42,7 @@ const guesses = computed<Guess[]>(() => {
   if (piece.value?.kind === "cause") return [];
   const seen = (piece.value?.guesses ?? []).map((answer) => ({
     answer,
-    words: handsIn(answer) ? "as it is drawn" : answer,
+    words: handsIn(answer) ? "as drawn" : answer,
     hands: handsIn(answer),
   }));
   const drawn = (item.value?.drawings ?? []).map((one) => ({
@@ -104,16 +104,16 @@ onKeyStroke("Escape", () => at.value > 0 && (at.value -= 1));
 <template>
   <div class="page narrow">
     <div class="page-head">
-      <h1>Look at paper</h1>
+      <h1>Check unclear answers</h1>
       <span v-if="check" class="quiet">{{ facts.titleOf(check) }}</span>
       <div class="actions">
         <BButton v-if="check" variant="outline-primary" :to="{ name: 'class', params: { id } }">
-          What the answers say
+          See results
         </BButton>
       </div>
     </div>
     <p v-if="trouble" class="field-error" role="alert">{{ trouble }}</p>
-    <p v-else-if="!pieces || !check" class="quiet" aria-live="polite">Fetching the pieces…</p>
+    <p v-else-if="!pieces || !check" class="quiet" aria-live="polite">Loading…</p>
     <div v-else-if="piece && item" class="look d-grid gap-4 align-items-start">
       <div class="d-grid gap-3">
         <img
@@ -154,7 +154,7 @@ onKeyStroke("Escape", () => at.value > 0 && (at.value -= 1));
             </BButton>
           </li>
         </ol>
-        <BFormGroup v-if="piece.kind === 'cause'" label="What went wrong, they say">
+        <BFormGroup v-if="piece.kind === 'cause'" label="What went wrong, says the child">
           <BFormRadioGroup
             v-model="cause"
             :options="item.options.map((one) => ({ value: one.id, text: one.name }))"
@@ -168,19 +168,21 @@ onKeyStroke("Escape", () => at.value > 0 && (at.value -= 1));
             maxlength="200"
             autocomplete="off"
             :aria-label="`What ${child?.name} wrote`"
-            :placeholder="guesses.length ? 'A number, or type it' : 'Type the time, in full or short: qt8'"
+            :placeholder="
+              guesses.length ? 'Press a number, or type it' : 'Type the time, in full or short: qt8'
+            "
           />
           <BButton type="submit" variant="primary">Next</BButton>
-          <BButton variant="outline-primary" @click="take('-')">Empty</BButton>
+          <BButton variant="outline-primary" @click="take('-')">Blank</BButton>
           <BButton variant="outline-primary" :disabled="at === 0" @click="at -= 1">Back</BButton>
         </form>
         <p v-if="refused" class="field-error m-0" role="alert">{{ refused }}</p>
-        <p class="quiet m-0">Enter is next, Escape goes back.</p>
+        <p class="quiet m-0">Enter goes on, Esc goes back.</p>
       </div>
     </div>
     <p v-else role="status">
-      {{ settled.size ? "All looked at." : "Nothing waits here." }}
-      <RouterLink :to="{ name: 'class', params: { id } }">What the answers say</RouterLink>
+      {{ settled.size ? "All done." : "Nothing to check here." }}
+      <RouterLink :to="{ name: 'class', params: { id } }">See results</RouterLink>
       <span v-if="left > 0" class="quiet">{{ left }} left</span>
     </p>
   </div>

@@ -15,7 +15,7 @@ const nameable = computed(
   () => props.page.check_id && props.page.corners && ["unnamed", "twice"].includes(props.page.state),
 );
 const children = computed(() => [
-  { value: 0, text: "Whose is it?" },
+  { value: 0, text: "Choose a child" },
   ...(classes.current?.children ?? []).map((child) => ({ value: child.id, text: child.name })),
 ]);
 
@@ -52,7 +52,7 @@ const name = (): Promise<boolean> =>
           :aria-label="`Whose is page ${page.number}?`"
         />
         <BButton type="submit" size="sm" variant="outline-primary" :disabled="busy || !childId">
-          {{ page.state === "twice" ? "This one counts" : "Read it" }}
+          {{ page.state === "twice" ? "Use this one" : "Read page" }}
         </BButton>
       </form>
       <p v-if="trouble" class="field-error mb-0" role="alert">{{ trouble }}</p>

@@ -54,8 +54,8 @@ const tryIt = (): Promise<boolean> =>
       <h1>Read paper</h1>
       <span v-if="classes.current" class="quiet">{{ classes.current.name }}</span>
     </div>
-    <NothingYet v-if="!classes.current" :to="{ name: 'new-class' }" does="Make one first">
-      Paper is read for a class.
+    <NothingYet v-if="!classes.current" :to="{ name: 'new-class' }" does="Add class">
+      You need a class to read paper.
     </NothingYet>
     <template v-else>
       <section
@@ -65,9 +65,7 @@ const tryIt = (): Promise<boolean> =>
         aria-label="Files to read"
       >
         <i class="bi bi-file-earmark-arrow-up" aria-hidden="true"></i>
-        <p class="mb-2">
-          Put the stack on the copier, or photograph sheet by sheet, and give the file to Vantick.
-        </p>
+        <p class="mb-2">Scan the stack or photograph each sheet, then add the file here.</p>
         <BFormFile
           v-model="chosen"
           class="mx-auto"
@@ -78,9 +76,7 @@ const tryIt = (): Promise<boolean> =>
           :disabled="busy"
           @update:model-value="chosen?.length && send(chosen)"
         />
-        <p class="quiet mt-2 mb-0">
-          PDF, JPEG or PNG, up to 200 pages. Several at a time. Or drop them here.
-        </p>
+        <p class="quiet mt-2 mb-0">PDF, JPEG or PNG, up to 200 pages. You can drop several files here.</p>
         <BButton
           v-if="data?.made_up && !scans.length"
           variant="outline-primary"
@@ -88,7 +84,7 @@ const tryIt = (): Promise<boolean> =>
           :disabled="busy"
           @click="tryIt"
         >
-          Try it with a made-up stack
+          Try a made-up stack
         </BButton>
       </section>
       <p v-if="sending" role="status" class="d-flex align-items-center gap-3">

@@ -17,7 +17,7 @@ const { trouble, doing } = useDoing();
 const pages = computed(() => Math.max(props.scan.pages, 1));
 /** Pages of which the same is to be said are one line: a stack of another school's, or one read twice, is not thirty. */
 const MANY = 3;
-const BEFORE = "these were read before and change nothing.";
+const BEFORE = "these were read before, so nothing changes.";
 const said = ({ state, words }: ScanRead["others"][number]): string => (state === "twice" ? BEFORE : words);
 const groups = computed(() => {
   const byWords = new Map<string, ScanRead["others"]>();
@@ -31,15 +31,15 @@ const few = computed(() =>
 );
 const told = computed(() => {
   const { state, done } = props.scan;
-  if (state === "waiting") return "Waits for its turn…";
-  return state === "coming" ? "Coming in…" : `Reading page ${done} of ${pages.value}…`;
+  if (state === "waiting") return "Waiting…";
+  return state === "coming" ? "Receiving…" : `Reading page ${done} of ${pages.value}…`;
 });
 const result = computed(() => {
   const { answers, alone } = props.scan;
   const paper = found.value?.read ?? 0;
-  const look = props.scan.to_look_at ? `, ${props.scan.to_look_at} to look at` : "";
-  const end = props.scan.state === "stopped" ? " Stopped before the end." : "";
-  return `${counted(paper, "piece")} of paper, ${alone} of ${counted(answers, "answer")} read${look}.${end}`;
+  const look = props.scan.to_look_at ? `, ${props.scan.to_look_at} to check` : "";
+  const end = props.scan.state === "stopped" ? " Stopped early." : "";
+  return `${counted(paper, "page")}, ${alone} of ${counted(answers, "answer")} read${look}.${end}`;
 });
 
 /** What is gone is not asked for once more. */
@@ -75,7 +75,7 @@ const change = (what: () => Promise<unknown>): Promise<boolean> =>
           variant="primary"
           :to="{ name: 'look', params: { id } }"
         >
-          Look at {{ scan.to_look_at }}
+          Check {{ scan.to_look_at }}
         </BButton>
         <BButton
           v-for="id in found?.check_ids ?? []"
@@ -83,18 +83,18 @@ const change = (what: () => Promise<unknown>): Promise<boolean> =>
           variant="outline-primary"
           :to="{ name: 'class', params: { id } }"
         >
-          What the answers say
+          See results
         </BButton>
         <SureButton
           v-if="classes.current?.right !== 'teaching'"
-          title="Remove this file?"
-          does="Remove it"
+          title="Delete this file?"
+          does="Delete file"
           size="sm"
           variant="outline-primary"
           :act="remove"
         >
-          Remove
-          <template #says>Its pictures go; what was read of it stays among the answers.</template>
+          Delete
+          <template #says>This deletes its pictures. The answers stay.</template>
         </SureButton>
       </template>
     </div>

@@ -38,7 +38,7 @@ function forget(): void {
     ok-title="Erase for good"
     ok-variant="danger"
     :ok-disabled="busy || typed.trim() !== name || (confirm && !present)"
-    cancel-title="Keep"
+    cancel-title="Cancel"
     cancel-variant="outline-primary"
     focus="cancel"
     centered

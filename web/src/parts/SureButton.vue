@@ -34,7 +34,7 @@ async function sure(): Promise<void> {
     :title="title"
     :ok-title="does"
     :ok-disabled="busy"
-    :cancel-title="keeps ?? 'Not yet'"
+    :cancel-title="keeps ?? 'Cancel'"
     cancel-variant="outline-primary"
     focus="cancel"
     centered

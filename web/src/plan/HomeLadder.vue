@@ -7,11 +7,11 @@ import { useClasses } from "@/school";
 import StateBar from "./StateBar.vue";
 import { useNext } from "./useNext";
 import { useNextLesson } from "./useNextLesson";
-import { recapWords } from "./term/words";
+import { recapInText } from "./term/words";
 import { counted, dayWords, today } from "@/words";
 
 /**
- * The next lesson in one card, beside it what else there is (a slot), and the ladder as a row of small dials filled by how much of
+ * Next lesson in one card, beside it what else there is (a slot), and the ladder as a row of small dials filled by how much of
  * the class is secure.
  */
 const facts = useFacts();
@@ -44,10 +44,9 @@ const reason = computed(() =>
 );
 const who = computed(() => (proposal.value ? names.value : []));
 const heading = computed(() => {
-  if (lesson.value?.how === "late") return "Planned and not given yet";
-  if (lesson.value?.how === "made") return "The lesson you have planned";
-  if (lesson.value?.how === "planned")
-    return lesson.value.day === today() ? "Today's lesson" : "The next lesson";
+  if (lesson.value?.how === "late") return "Planned, not taught yet";
+  if (lesson.value?.how === "made") return "Your next lesson";
+  if (lesson.value?.how === "planned") return lesson.value.day === today() ? "Today's lesson" : "Next lesson";
   return `Next for ${classes.current?.name}`;
 });
 </script>
@@ -55,28 +54,28 @@ const heading = computed(() => {
 <template>
   <BCard class="top">
     <div class="next-lesson d-grid gap-20 align-items-center">
-      <p v-if="!ladder || !tomorrow" class="quiet" aria-live="polite">Looking at the ladder…</p>
+      <p v-if="!ladder || !tomorrow" class="quiet" aria-live="polite">Loading…</p>
       <template v-else>
         <StepDial v-if="rung" class="next-dial" :step="rung.id" detail="full" />
         <div>
           <p class="eyebrow">{{ heading }}</p>
-          <h1>{{ rung?.name ?? "The top of the ladder" }}</h1>
+          <h1>{{ rung?.name ?? "All steps taught" }}</h1>
           <p class="why my-02 fs-115">{{ reason }}</p>
           <p v-if="who.length" class="quiet">{{ who.join(", ") }}</p>
           <p v-if="lesson?.recap[0]" class="quiet">
-            First {{ recapWords(lesson.recap[0], standing(lesson.recap[0]), facts) }}.
+            Start with {{ recapInText(lesson.recap[0], standing(lesson.recap[0]), facts) }}.
           </p>
           <p v-if="trouble || lost" role="alert" class="field-error">{{ trouble || lost }}</p>
           <div v-if="lesson" class="d-flex flex-wrap gap-2 mt-3">
-            <BButton variant="primary" :disabled="busy" @click="go('run')">Give it now</BButton>
+            <BButton variant="primary" :disabled="busy" @click="go('run')">Start lesson</BButton>
             <BButton variant="outline-primary" :to="{ name: 'tomorrow' }">
               <i class="bi bi-printer" aria-hidden="true"></i>
-              All for this lesson
+              Prepare lesson
             </BButton>
-            <BButton variant="link" :disabled="busy" @click="go('lesson')">Look at it</BButton>
+            <BButton variant="link" :disabled="busy" @click="go('lesson')">Open</BButton>
             <BButton v-if="proposal" variant="link" :to="{ name: 'plan' }">Plan another</BButton>
           </div>
-          <BButton v-else variant="primary" class="mt-3" :to="{ name: 'plan' }">Plan a lesson</BButton>
+          <BButton v-else variant="primary" class="mt-3" :to="{ name: 'plan' }">Plan lesson</BButton>
         </div>
       </template>
     </div>

@@ -3,7 +3,7 @@ import { useFacts, type LessonSummary } from "@/api";
 import { StepDial } from "@/dial";
 import { dayWords } from "@/words";
 
-/** Lessons planned and given. */
+/** Lessons planned and taught. */
 defineProps<{ classId: number; lessons: readonly LessonSummary[]; sought?: boolean }>();
 defineEmits<{ copy: [lesson: LessonSummary]; remove: [lesson: LessonSummary] }>();
 
@@ -21,11 +21,11 @@ const facts = useFacts();
         :href="`/api/classes/${classId}/lessons.ics`"
         download
       >
-        For a calendar
+        Add to calendar
       </BButton>
     </div>
     <p v-if="!lessons.length" class="quiet">
-      {{ sought ? "No lesson matches." : "None yet. Plan the one above, or choose a step of the ladder." }}
+      {{ sought ? "No lessons found." : "No lessons yet. Plan the one above, or choose a step." }}
     </p>
     <ul class="list-unstyled p-0 m-0">
       <li
@@ -38,15 +38,15 @@ const facts = useFacts();
           <strong>{{ facts.rung(lesson.step).name }}</strong>
           <span class="quiet">{{ dayWords(lesson.day) }} · {{ lesson.minutes }} minutes</span>
         </RouterLink>
-        <span v-if="lesson.given_at" class="quiet given">
+        <span v-if="lesson.given_at" class="quiet taught">
           <i class="bi bi-check-lg" aria-hidden="true"></i>
-          given
+          taught
         </span>
         <BButton v-else variant="outline-primary" :to="{ name: 'run', params: { id: lesson.id } }">
-          Give it
+          Start lesson
         </BButton>
         <BButton variant="link" @click="$emit('copy', lesson)">Copy to next week</BButton>
-        <BButton variant="link" @click="$emit('remove', lesson)">Remove</BButton>
+        <BButton variant="link" @click="$emit('remove', lesson)">Delete</BButton>
       </li>
     </ul>
   </section>

@@ -18,7 +18,7 @@ const cannot = computed(() => named(shown.value.filter(([, count]) => count === 
 <template>
   <div class="d-grid gap-3 align-content-start">
     <section>
-      <p class="eyebrow">To begin</p>
+      <p class="eyebrow">Opening</p>
       <p class="opening fs-120">{{ opening }}</p>
       <BButton
         v-if="rung.openings.length > 1"
@@ -27,7 +27,7 @@ const cannot = computed(() => named(shown.value.filter(([, count]) => count === 
         :disabled="busy"
         @click="$emit('opening', (lesson.opening + 1) % rung.openings.length)"
       >
-        Begin another way
+        Another opening
       </BButton>
     </section>
     <section>
@@ -41,7 +41,7 @@ const cannot = computed(() => named(shown.value.filter(([, count]) => count === 
       </ul>
     </section>
     <section>
-      <p class="eyebrow">The class's method, to tick off</p>
+      <p class="eyebrow">Your class's method, as a checklist</p>
       <ul class="method list-unstyled m-0">
         <li v-for="line in lesson.method_lines" :key="line" class="d-grid py-015">
           <i class="bi bi-square" aria-hidden="true"></i>
@@ -50,7 +50,7 @@ const cannot = computed(() => named(shown.value.filter(([, count]) => count === 
       </ul>
     </section>
     <section v-if="shown.length">
-      <p class="eyebrow">What the exit can tell</p>
+      <p class="eyebrow">What the exit check can show</p>
       <p v-if="can">{{ can }}</p>
       <p v-if="cannot" class="quiet">Not: {{ cannot }}</p>
     </section>

@@ -83,12 +83,7 @@ function drop(): void {
 </script>
 
 <template>
-  <div
-    ref="strip"
-    class="strip d-flex align-items-stretch"
-    role="group"
-    aria-label="The lesson in six stages"
-  >
+  <div ref="strip" class="strip d-flex align-items-stretch" role="group" aria-label="The lesson in six parts">
     <template v-for="(stage, at) in lesson.stages" :key="stage.id">
       <BButton
         variant="bare"

@@ -77,13 +77,13 @@ useUndoKey(undo);
             @change="settle({ day: ($event.target as HTMLInputElement).value || lesson.day })"
           />
         </label>
-        <span class="quiet">{{ dayWords(lesson.day) }}{{ lesson.given_at ? ", given" : "" }}</span>
+        <span class="quiet">{{ dayWords(lesson.day) }}{{ lesson.given_at ? ", taught" : "" }}</span>
         <div class="actions">
           <BButton variant="link" :disabled="!canUndo || busy" @click="undo">
             <i class="bi bi-arrow-counterclockwise" aria-hidden="true"></i>
             Undo
           </BButton>
-          <BButton variant="link" :disabled="busy" @click="again">Choose all anew</BButton>
+          <BButton variant="link" :disabled="busy" @click="again">Choose all again</BButton>
           <BButton variant="outline-primary" :disabled="busy || copying" @click="copy">
             Copy to next week
           </BButton>
@@ -92,26 +92,22 @@ useUndoKey(undo);
             Print
           </BButton>
           <BButton variant="outline-primary" :to="{ name: 'show', query: { times: all } }">Show</BButton>
-          <BButton variant="primary" :to="{ name: 'run', params: { id: lesson.id } }">
-            Give this lesson
-          </BButton>
+          <BButton variant="primary" :to="{ name: 'run', params: { id: lesson.id } }">Start lesson</BButton>
         </div>
       </div>
       <p v-if="whose.length" class="quiet">For {{ whose.map((child) => child.name).join(", ") }}.</p>
       <LessonForm :lesson="lesson" :refused="refused" @settle="settle" />
       <p v-if="elsewhere || trouble" class="field-error" role="alert">
         {{ elsewhere || trouble }}
-        <BButton v-if="refused?.field === 'version'" variant="link" @click="load(lesson.id)">
-          Load it anew
-        </BButton>
+        <BButton v-if="refused?.field === 'version'" variant="link" @click="load(lesson.id)">Reload</BButton>
       </p>
       <BAlert v-if="leftOut.length" model-value variant="warning" class="left-out">
-        No longer fits:
+        Doesn't fit any more:
         <span v-for="one in leftOut" :key="one.id">{{ one.name }} {{ one.left_out.join(", ") }}.</span>
         <BButton v-if="canUndo" variant="link" @click="undo">Undo</BButton>
       </BAlert>
       <p v-if="lesson.carried.length" class="quiet">
-        From the last lesson, not reached then and first in the recap now: {{ lesson.carried.join(", ") }}.
+        Carried over from last lesson: {{ lesson.carried.join(", ") }}.
       </p>
       <LessonStrip
         :lesson="lesson"
@@ -133,11 +129,11 @@ useUndoKey(undo);
       </div>
     </div>
     <div v-else-if="refused" role="alert">
-      <h1>This lesson is not there</h1>
+      <h1>This lesson isn't there</h1>
       <p>{{ refused.message }}</p>
-      <RouterLink :to="{ name: 'plan' }">Back to the plan</RouterLink>
+      <RouterLink :to="{ name: 'plan' }">Back to Plan</RouterLink>
     </div>
-    <p v-else class="quiet" aria-live="polite">Opening the lesson…</p>
+    <p v-else class="quiet" aria-live="polite">Loading…</p>
   </div>
 </template>
 

@@ -22,12 +22,12 @@ const below = computed(() => (rung.value?.builds_on ?? []).map((id) => facts.run
     <StepDial v-if="rung" class="next-dial" :step="rung.id" detail="full" />
     <div>
       <p class="eyebrow">
-        {{ beside ? "One more, as the answers propose" : `Next for ${classes.current?.name}` }}
+        {{ beside ? "Another lesson, from the answers" : `Next for ${classes.current?.name}` }}
       </p>
-      <h1>{{ rung?.name ?? "The top of the ladder" }}</h1>
+      <h1>{{ rung?.name ?? "All steps taught" }}</h1>
       <p class="reason fs-110 my-02">{{ reason }}</p>
       <p v-if="names.length" class="quiet names m-0">{{ names.join(", ") }}</p>
-      <p v-if="below.length" class="quiet m-0">It rests on {{ below.join(" and ") }}.</p>
+      <p v-if="below.length" class="quiet m-0">Builds on {{ below.join(" and ") }}.</p>
       <form
         v-if="rung"
         class="make d-flex flex-wrap align-items-end gap-075 mt-08"
@@ -46,7 +46,7 @@ const below = computed(() => (rung.value?.builds_on ?? []).map((id) => facts.run
           Day
           <BFormInput v-model="day" type="date" />
         </label>
-        <BButton type="submit" variant="primary" :disabled="busy">Plan this lesson</BButton>
+        <BButton type="submit" variant="primary" :disabled="busy">Plan lesson</BButton>
       </form>
     </div>
   </BCard>

@@ -11,9 +11,9 @@ const facts = useFacts();
 <template>
   <p class="d-flex flex-wrap gap-3 align-items-baseline">
     <span>
-      The next lesson:
+      Next lesson:
       <strong>{{ facts.rung(next.step).name }}, {{ dayWords(next.day) }}</strong>
     </span>
-    <RouterLink :to="{ name: 'tomorrow' }">All for this lesson</RouterLink>
+    <RouterLink :to="{ name: 'tomorrow' }">Prepare lesson</RouterLink>
   </p>
 </template>

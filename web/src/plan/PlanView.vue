@@ -81,8 +81,8 @@ const remove = (lesson: LessonSummary): Promise<boolean> =>
 <template>
   <div class="page">
     <p v-if="trouble || refused" role="alert" class="field-error">{{ trouble || refused }}</p>
-    <NothingYet v-if="!classes.current" :to="{ name: 'new-class' }" does="Make a class first">
-      A lesson is planned for a class.
+    <NothingYet v-if="!classes.current" :to="{ name: 'new-class' }" does="Add class">
+      You need a class to plan a lesson.
     </NothingYet>
     <template v-else-if="ladder">
       <NextLine v-if="tomorrow?.next && settled" :next="tomorrow.next" class="mb-1" />
@@ -127,6 +127,6 @@ const remove = (lesson: LessonSummary): Promise<boolean> =>
         />
       </div>
     </template>
-    <p v-else-if="!trouble" class="quiet" aria-live="polite">Opening the ladder…</p>
+    <p v-else-if="!trouble" class="quiet" aria-live="polite">Loading…</p>
   </div>
 </template>

@@ -7,7 +7,7 @@ defineEmits<{ go: [at: number] }>();
 </script>
 
 <template>
-  <ol class="bar d-flex gap-2 list-unstyled m-0 p-0 flex-1" aria-label="The stages of the lesson">
+  <ol class="bar d-flex gap-2 list-unstyled m-0 p-0 flex-1" aria-label="The parts of the lesson">
     <li
       v-for="(stage, at) in lesson.stages"
       :key="stage.id"

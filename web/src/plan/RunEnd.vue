@@ -4,7 +4,7 @@ import { useFacts, type Lesson } from "@/api";
 import { DialFace } from "@/dial";
 import { NEW } from "./useRun";
 
-/** The end of a lesson: what was not reached is kept for the next recap. */
+/** The end of a lesson: what was not reached is kept clocks recap. */
 const props = defineProps<{
   lesson: Lesson;
   notReached: readonly string[];
@@ -35,17 +35,17 @@ function toggle(time: string): void {
 
 <template>
   <section class="end align-self-center mx-auto my-0" aria-labelledby="end-head">
-    <h2 id="end-head" ref="head" tabindex="-1">The lesson ends here</h2>
+    <h2 id="end-head" ref="head" tabindex="-1">End of the lesson</h2>
     <p>
-      Clocks marked below go into the recap of the next lesson. Those that were never shown are marked
-      already; mark others that the children did not reach.
+      Marked clocks go into the next review. Clocks you didn't show are marked already; mark any others you
+      didn't get to.
     </p>
     <!-- Before the clocks: for most lessons it is the next key, and there may be forty clocks. -->
     <div class="d-flex gap-2 mb-4">
       <BButton variant="primary" :disabled="busy" @click="$emit('keep', [...chosen])">
-        End the lesson{{ chosen.size ? `, keep ${chosen.size} for the next` : "" }}
+        End lesson{{ chosen.size ? `, carry over ${chosen.size} clocks` : "" }}
       </BButton>
-      <BButton variant="outline-primary" @click="$emit('back')">Go on with it</BButton>
+      <BButton variant="outline-primary" @click="$emit('back')">Go back to it</BButton>
     </div>
     <p v-if="trouble" class="field-error" role="alert">{{ trouble }}</p>
     <div v-for="stage in stages" :key="stage.id" class="stage mt-08">

@@ -67,7 +67,7 @@ defineExpose({ advance, cover });
 <template>
   <CountingRound v-if="item.kind === 'counting_round'" ref="counting" />
   <div v-else-if="!dial" class="measure align-self-center mx-auto my-0 px-3 py-0">
-    <p class="eyebrow">{{ item.kind === "opening" ? "To begin" : "To talk about" }}</p>
+    <p class="eyebrow">{{ item.kind === "opening" ? "Opening" : "To talk about" }}</p>
     <p class="large lh-130 mb-4 text-balance">
       {{ item.kind === "opening" ? rung.openings[lesson.opening % rung.openings.length] : question }}
     </p>
@@ -91,7 +91,7 @@ defineExpose({ advance, cover });
       :open="false"
       :other-ways="[]"
       :others="false"
-      last="On to the next"
+      last="Next"
       @next="advance"
     />
     <div v-else class="align-self-center try">
@@ -100,7 +100,7 @@ defineExpose({ advance, cover });
       <p v-if="uncovered > 0" class="answer fw-bold lh-115 m-0 text-balance" aria-live="polite">
         {{ answer }}
       </p>
-      <p v-else class="cover under-paper m-0 rounded-09 tone-quiet">covered</p>
+      <p v-else class="cover under-paper m-0 rounded-09 tone-quiet">hidden</p>
     </div>
     <BButton v-if="turned" variant="outline-primary" class="back" @click="place = start">
       <i class="bi bi-arrow-counterclockwise" aria-hidden="true"></i>

@@ -3,7 +3,7 @@ import { computed, ref } from "vue";
 import { useFacts, type LessonStage } from "@/api";
 import { DialFace } from "@/dial";
 
-/** The clocks of a stage all at once, for work on paper; the answers stay covered until asked for. */
+/** The clocks of a stage all at once, for work on paper; the answers stay hidden until asked for. */
 const props = defineProps<{ stage: LessonStage }>();
 
 const facts = useFacts();
@@ -40,14 +40,14 @@ defineExpose({ toggle });
           <span v-if="item.prompt" class="prompt text-center fs-95 lh-120">{{ item.prompt }}</span>
           <span v-if="uncovered" class="answer fw-bold text-center fs-115 lh-120">{{ item.answer }}</span>
           <span v-else class="cover under-paper rounded-05">
-            <span class="visually-hidden">covered</span>
+            <span class="visually-hidden">hidden</span>
           </span>
         </li>
       </template>
     </ol>
     <div class="d-flex flex-wrap gap-2 justify-content-center">
       <BButton variant="primary" @click="toggle">
-        {{ uncovered ? "Cover the answers" : "Uncover the answers" }}
+        {{ uncovered ? "Hide answers" : "Show answers" }}
         <kbd class="key" aria-hidden="true">Space</kbd>
       </BButton>
       <slot />

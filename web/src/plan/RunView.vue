@@ -121,9 +121,9 @@ useEventListener(
         {{ facts.rung(lesson.step).name }}: {{ stage.name }}
       </h1>
       <header class="d-flex align-items-center gap-3" :inert="ending">
-        <BButton variant="bare" class="leave rounded-circle" title="Back to the plan (Esc)" @click="leave">
+        <BButton variant="bare" class="leave rounded-circle" title="Back to Plan (Esc)" @click="leave">
           <i class="bi bi-x-lg" aria-hidden="true"></i>
-          <span class="visually-hidden">Back to the plan</span>
+          <span class="visually-hidden">Back to Plan</span>
         </BButton>
         <RunBar :lesson="lesson" :stage-at="stageAt" :used="used" @go="goStage" />
       </header>
@@ -145,21 +145,17 @@ useEventListener(
             variant="outline-primary"
             :to="{ name: 'new-desk', query: { lesson: lesson.id, stage: stage.id } }"
           >
-            At the desks
+            On devices
           </BButton>
           <template v-if="stage.id === 'exit'">
             <BButton variant="outline-primary" :disabled="busy" @click="exit('slips')">
-              Print the exit check
+              Print exit check
             </BButton>
-            <BButton variant="outline-primary" :disabled="busy" @click="exit('check')">
-              Type its answers in
-            </BButton>
+            <BButton variant="outline-primary" :disabled="busy" @click="exit('check')">Enter answers</BButton>
           </template>
         </RunTogether>
         <RunItemView v-else-if="item" :key="clock" ref="view" :item="item" :lesson="lesson" @done="on" />
-        <p v-else class="align-self-center text-center">
-          Nothing fits into this stage. Go on with the arrow key.
-        </p>
+        <p v-else class="align-self-center text-center">This part is empty. Press → to go on.</p>
         <MethodTicks
           v-if="method && !ending"
           class="align-self-center"
@@ -174,7 +170,7 @@ useEventListener(
       >
         <span v-if="!together && items.length > 1" class="quiet">{{ itemAt + 1 }} of {{ items.length }}</span>
         <BButton variant="bare" class="uncover" @click="together ? paper?.toggle() : view?.advance()">
-          Uncover
+          Show answer
           <kbd class="key" aria-hidden="true">Space</kbd>
         </BButton>
         <BButton variant="bare" @click="back">
@@ -190,7 +186,7 @@ useEventListener(
           :disabled="stageAt === lesson.stages.length - 1"
           @click="goStage(stageAt + 1)"
         >
-          Next stage
+          Next part
           <kbd class="key" aria-hidden="true">Page ↓</kbd>
         </BButton>
         <BButton variant="bare" :aria-pressed="method" @click="method = !method">
@@ -204,11 +200,11 @@ useEventListener(
       </footer>
     </template>
     <div v-else-if="trouble" class="page" role="alert">
-      <h1>This lesson cannot be given</h1>
+      <h1>This lesson can't be started</h1>
       <p>{{ trouble }}</p>
-      <RouterLink :to="{ name: 'plan' }">Back to the plan</RouterLink>
+      <RouterLink :to="{ name: 'plan' }">Back to Plan</RouterLink>
     </div>
-    <p v-else class="page quiet" aria-live="polite">Opening the lesson…</p>
+    <p v-else class="page quiet" aria-live="polite">Loading…</p>
   </div>
 </template>
 

@@ -2,7 +2,7 @@
 import { computed } from "vue";
 import { useFacts, type Ladder } from "@/api";
 import { useClasses } from "@/school";
-import { STATES } from "@/told";
+import { howMany, STATES } from "@/told";
 import { recapWords } from "./term/words";
 
 /** One step of the ladder: where the class is, what it rests on, and what goes with it. */
@@ -32,30 +32,30 @@ const nextHere = computed(() => {
       v-if="standing"
       class="states list-unstyled d-flex flex-wrap p-0 row-gap-02 column-gap-11 mt-03 mb-06"
     >
-      <li v-for="state in STATES" :key="state.id" :class="{ none: standing[state.id] === 0 }">
+      <li v-for="state in STATES" :key="state.id" :class="{ none: howMany(standing, state) === 0 }">
         <i class="bi" :class="state.icon" aria-hidden="true"></i>
-        <strong>{{ standing[state.id] }}</strong>
+        <strong>{{ howMany(standing, state) }}</strong>
         {{ state.word }}
       </li>
     </ul>
     <p v-if="standing?.fading" class="quiet">{{ recapWords(step, standing, facts) }}.</p>
     <p v-if="nextHere.stumbling" class="mb-08">
-      <span class="quiet">Next step for these, who get it wrong now:</span>
+      <span class="quiet">Need help with this step:</span>
       {{ nextHere.stumbling }}
     </p>
     <p v-if="nextHere.ready" class="mb-08">
-      <span class="quiet">Next step for these:</span>
+      <span class="quiet">Ready for this step:</span>
       {{ nextHere.ready }}
     </p>
     <BButton v-if="rung.tasks.length" variant="primary" :disabled="busy" @click="$emit('plan')">
-      Plan a lesson on {{ rung.name.toLowerCase() }}
+      Plan lesson: {{ rung.name.toLowerCase() }}
     </BButton>
     <BButton v-else variant="primary" :to="{ name: 'show', query: { lens: 'two_dials' } }">
       Show the two hands
     </BButton>
     <dl class="mt-3 mb-0">
       <template v-if="rung.builds_on.length">
-        <dt class="fw-normal fs-95 quiet">Rests on</dt>
+        <dt class="fw-normal fs-95 quiet">Builds on</dt>
         <dd class="mb-06 lh-135">
           <BButton
             v-for="below in rung.builds_on"
@@ -71,7 +71,7 @@ const nextHere = computed(() => {
       <dt class="fw-normal fs-95 quiet">Words</dt>
       <dd class="mb-06 lh-135">{{ rung.words.join(", ") }}</dd>
       <template v-if="rung.misreadings.length">
-        <dt class="fw-normal fs-95 quiet">Misreadings</dt>
+        <dt class="fw-normal fs-95 quiet">Common mistakes</dt>
         <dd class="mb-06 lh-135">{{ rung.misreadings.map((id) => facts.misreading(id).name).join(", ") }}</dd>
       </template>
       <dt class="fw-normal fs-95 quiet">To talk about</dt>
@@ -79,7 +79,7 @@ const nextHere = computed(() => {
         <p v-for="question in rung.questions" :key="question" class="mb-02">{{ question }}</p>
       </dd>
       <dt class="fw-normal fs-95 quiet">Standards</dt>
-      <dd class="mb-06 lh-135">{{ rung.standards.join(", ") }}</dd>
+      <dd class="mb-06 lh-135">{{ facts.ofCountry(rung.standards).join(", ") }}</dd>
     </dl>
   </BCard>
 </template>

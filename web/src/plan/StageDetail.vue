@@ -48,8 +48,7 @@ function put(at: number): void {
     </p>
     <p v-if="stage.missing" class="note tone-quiet">
       <i class="bi bi-info-circle" aria-hidden="true"></i>
-      There is room for {{ stage.missing }} more, but no time comes twice so soon: go over some of these
-      again.
+      There's time for {{ stage.missing }} more. Repeat some of these.
     </p>
     <ul class="list-unstyled p-0 m-0 d-grid gap-2">
       <li
@@ -72,10 +71,10 @@ function put(at: number): void {
                 size="sm"
                 :state="wrong ? false : null"
                 maxlength="5"
-                :aria-label="`Another time for ${item.time}`"
+                :aria-label="`New time for ${item.time}`"
                 @keydown.esc.stop="typing = -1"
               />
-              <BButton type="submit" size="sm" variant="primary" :disabled="busy">Put</BButton>
+              <BButton type="submit" size="sm" variant="primary" :disabled="busy">Save</BButton>
             </form>
             <BButton
               v-else
@@ -97,7 +96,7 @@ function put(at: number): void {
           <div class="small-tools d-grid gap-1">
             <BButton
               variant="bare"
-              :aria-label="`Another time instead of ${item.time}`"
+              :aria-label="`Swap ${item.time}`"
               title="Swap"
               :disabled="busy || item.pinned"
               @click="$emit('swap', spot(item.at))"

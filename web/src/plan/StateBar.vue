@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import type { LadderStep } from "@/api";
-import { countsInWords, STATES } from "@/told";
+import { countsInWords, howMany, STATES } from "@/told";
 
 /** How much of a class is where on a step, as one bar. */
 defineProps<{ step: LadderStep | undefined }>();
@@ -13,7 +13,7 @@ defineProps<{ step: LadderStep | undefined }>();
         v-for="state in STATES"
         :key="state.id"
         :class="state.id"
-        :style="{ flexGrow: step[state.id] }"
+        :style="{ flexGrow: howMany(step, state) }"
       ></span>
     </template>
   </span>
@@ -31,10 +31,6 @@ defineProps<{ step: LadderStep | undefined }>();
 
 .secure {
   background: var(--v-right);
-}
-
-.right_so_far {
-  background: repeating-linear-gradient(90deg, var(--v-right) 0 2px, var(--v-card) 2px 4px);
 }
 
 .nearly {

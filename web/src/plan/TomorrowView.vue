@@ -19,7 +19,7 @@ import { useNext } from "./useNext";
 import { useNextLesson } from "./useNextLesson";
 import WhyPanel from "./WhyPanel.vue";
 
-/** The next lesson as one thing: what it is, who works on what, what lies on paper, and one press to print it all. */
+/** Next lesson as one thing: what it is, who works on what, what lies on paper, and one press to print it all. */
 const facts = useFacts();
 const classes = useClasses();
 const how = usePrinting();
@@ -36,8 +36,8 @@ const { data: ladder, reload: reloadLadder } = useAsked(
 const { busy, trouble: refused, doing } = useDoing();
 const { rung: proposed, reason: whyNext } = useNext(() => ladder.value);
 const reason = computed(() => {
-  if (next.value?.how === "planned") return "Your term has it for that day.";
-  if (next.value?.how === "late") return "It was planned and has not been given yet.";
+  if (next.value?.how === "planned") return "From your term plan.";
+  if (next.value?.how === "late") return "Planned, not taught yet.";
   return proposed.value?.id === next.value?.step ? whyNext.value : "You planned it.";
 });
 
@@ -91,15 +91,15 @@ const numbered = computed(() => {
 <template>
   <div class="page">
     <div class="page-head">
-      <h1>{{ next ? `For ${dayWords(next.day)}` : "The next lesson" }}</h1>
+      <h1>{{ next ? `For ${dayWords(next.day)}` : "Next lesson" }}</h1>
       <span v-if="classes.current" class="quiet">{{ classes.current.name }}</span>
     </div>
-    <NothingYet v-if="!classes.current" :to="{ name: 'new-class' }" does="Make one first">
-      A lesson is for a class.
+    <NothingYet v-if="!classes.current" :to="{ name: 'new-class' }" does="Add class">
+      You need a class to plan a lesson.
     </NothingYet>
     <p v-else-if="trouble" role="alert" class="field-error">{{ trouble }}</p>
-    <p v-else-if="!data" class="quiet" aria-live="polite">Looking at the next lesson…</p>
-    <p v-else-if="!next">Every step of the ladder is done: there is no next lesson.</p>
+    <p v-else-if="!data" class="quiet" aria-live="polite">Loading…</p>
+    <p v-else-if="!next">Every step has been taught. There is no next lesson.</p>
     <div v-else class="abreast abreast-two d-grid gap-4 align-items-start">
       <div class="d-grid gap-3">
         <BCard class="lead">
@@ -109,8 +109,10 @@ const numbered = computed(() => {
               <h2 class="step m-0">{{ rung?.name }}</h2>
               <p class="my-2">{{ counted(next.minutes, "minute") }}</p>
               <div class="d-flex flex-wrap gap-2">
-                <BButton variant="primary" :disabled="busy" @click="go('run')">Give it now</BButton>
-                <BButton variant="outline-primary" :disabled="busy" @click="go('lesson')">Look at it</BButton>
+                <BButton variant="primary" :disabled="busy" @click="go('run')">Start lesson</BButton>
+                <BButton variant="outline-primary" :disabled="busy" @click="go('lesson')">
+                  Open lesson
+                </BButton>
               </div>
             </div>
           </div>
@@ -129,7 +131,7 @@ const numbered = computed(() => {
           <ol class="groups d-grid gap-2 m-0">
             <li v-for="(group, at) in groups" :key="at">
               <strong>{{ aboutGroup(group, facts) }}</strong>
-              <span v-if="group.beside" class="quiet">, by themselves</span>
+              <span v-if="group.beside" class="quiet">, on their own</span>
               <span class="who d-block quiet">{{ who(group) }}</span>
               <WhyPanel
                 v-if="group.step"
@@ -142,21 +144,19 @@ const numbered = computed(() => {
               />
             </li>
           </ol>
-          <RouterLink class="d-inline-block mt-2" :to="{ name: 'groups' }">
-            Move children between groups
-          </RouterLink>
+          <RouterLink class="d-inline-block mt-2" :to="{ name: 'groups' }">Change groups</RouterLink>
         </BCard>
       </div>
       <BCard class="paper-card">
-        <h2 class="mt-0">On paper, as one stack</h2>
+        <h2 class="mt-0">On paper, in one stack</h2>
         <template v-if="stack">
           <p class="mb-2" role="status">
-            {{ counted(stack.paper[how.sides], "sheet") }} of paper, put together {{ moment(stack.made_at) }}.
+            {{ counted(stack.paper[how.sides], "sheet") }} of paper, made {{ moment(stack.made_at) }}.
           </p>
           <div class="d-flex flex-wrap gap-2 align-items-center mb-3">
             <BButton variant="primary" :href="address(stack)" target="_blank" rel="noopener">
               <i class="bi bi-printer" aria-hidden="true"></i>
-              Print it all
+              Print everything
             </BButton>
             <BFormSelect
               v-model="how.sides"
@@ -164,39 +164,39 @@ const numbered = computed(() => {
               class="w-auto"
               aria-label="Sides of the paper"
             />
-            <BButton variant="link" :disabled="busy" @click="print">Put it together anew</BButton>
+            <BButton variant="link" :disabled="busy" @click="print">Make stack again</BButton>
           </div>
           <ol class="d-grid gap-2 m-0">
             <li>
-              <strong>Cover, and the lesson</strong>
+              <strong>Cover and lesson page</strong>
               {{ " " }}
-              <span class="quiet">for whoever gives it</span>
+              <span class="quiet">for whoever teaches it</span>
             </li>
             <li v-for="part in numbered" :key="part.check_id">
               <strong>{{ part.name }}</strong>
               {{ part.title }}
               <span class="quiet">· code {{ part.code }}</span>
               <RouterLink class="ms-2" :to="{ name: 'check', params: { id: part.check_id } }">
-                Type in
+                Enter answers
                 <span class="visually-hidden">: {{ part.name }}</span>
               </RouterLink>
             </li>
             <li>
               <strong>Answers</strong>
               {{ " " }}
-              <span class="quiet">to all of it</span>
+              <span class="quiet">to everything</span>
             </li>
           </ol>
         </template>
         <template v-else>
           <p>
-            In the order of handing out: a cover that says what goes where, the lesson for whoever gives it, a
-            starter, a sheet for each child of each group, exit slips, and the answers.
+            You get one file, in the order you hand it out. It has a cover, the lesson page, a starter, a
+            sheet for each child, exit slips, and the answers.
           </p>
           <div class="d-flex flex-wrap gap-2 align-items-center">
             <BButton variant="primary" :disabled="busy" @click="print">
               <i class="bi bi-printer" aria-hidden="true"></i>
-              {{ busy ? "Putting it together…" : "Print it all" }}
+              {{ busy ? "Making the stack…" : "Print everything" }}
             </BButton>
             <BFormSelect
               v-model="how.sides"
@@ -208,11 +208,11 @@ const numbered = computed(() => {
         </template>
         <p v-if="refused" role="alert" class="field-error">{{ refused }}</p>
         <p class="quiet mt-3 mb-0">
-          With devices instead:
+          On devices instead:
           <RouterLink :to="{ name: 'new-desk', query: next.lesson_id ? { lesson: next.lesson_id } : {} }">
-            open the desks
+            start a device session
           </RouterLink>
-          when the lesson begins; the class code is shown then.
+          when the lesson starts. You see the class code then.
         </p>
       </BCard>
     </div>

@@ -42,7 +42,7 @@ const say = (known: boolean | null): Promise<boolean> =>
       <span class="visually-hidden">{{ about }}</span>
     </summary>
     <p v-if="trouble || refused" role="alert" class="field-error">{{ trouble || refused }}</p>
-    <p v-if="!data && !trouble" class="quiet m-0" aria-live="polite">Looking at the answers…</p>
+    <p v-if="!data && !trouble" class="quiet m-0" aria-live="polite">Loading…</p>
     <div v-if="data" class="d-grid gap-2 mt-2">
       <div class="d-flex flex-wrap align-items-center gap-2">
         <template v-if="said">

@@ -19,8 +19,8 @@ function who(next: Next, facts: ReturnType<typeof useFacts>): string {
   if (next.misreading && next.misread.length > 1) {
     return `${countedChildren(next.misread.length)} still ${facts.misreading(next.misreading).does}`;
   }
-  if (next.stumbling.length > 1) return `${countedChildren(next.stumbling.length)} still get it wrong`;
-  return next.child_ids.length ? `${countedChildren(next.child_ids.length)} may not know it yet` : "";
+  if (next.stumbling.length > 1) return `${countedChildren(next.stumbling.length)} still get this wrong`;
+  return next.child_ids.length ? `${countedChildren(next.child_ids.length)} may not know this yet` : "";
 }
 
 /** A number of nobody is no reason. */
@@ -29,20 +29,20 @@ const because = (reason: string, otherwise: string): string => (reason ? `: ${re
 /** Why a step is proposed, in one sentence from the rule that decided. */
 export function whyNext(next: Next, children: number, facts: ReturnType<typeof useFacts>): string {
   const some = who(next, facts);
-  const unmet = next.not_met ? `${next.not_met} of ${children} have not had it yet` : some;
+  const unmet = next.not_met ? `${next.not_met} of ${children} haven't been taught this yet` : some;
   switch (next.reason) {
     case "begin":
-      return "Nobody has answered anything yet, so it starts at the bottom. You can start anywhere else.";
+      return "No answers yet, so we start at the first step. You can start anywhere.";
     case "new":
-      return unmet ? `${unmet}.` : "It is the next step.";
+      return unmet ? `${unmet}.` : "This is the next step.";
     case "passed":
-      return `Most know what comes before it${because(unmet, "")}`;
+      return `Most of the class is ready for this${because(unmet, "")}`;
     case "again":
-      return `The ${lesson(next.lesson)} on it${because(some, ", so that it lasts")}`;
+      return `The ${lesson(next.lesson)} on this${because(some, ", to make it stick")}`;
     case "back":
-      return `Back${after(next.days)}${because(some, ", so that it is not forgotten")}`;
+      return `Back${after(next.days)}${because(some, ", so it isn't forgotten")}`;
     default:
-      return "Most know every step. Go over what they may be forgetting.";
+      return "Most of the class has finished the ladder. Review what is slipping.";
   }
 }
 

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { useSessionStorage } from "@vueuse/core";
-import { computed, ref } from "vue";
+import { computed, ref, watch } from "vue";
 import { setDay, useDoing, useFacts, type DayEvent, type SchoolClass } from "@/api";
 import { useClasses } from "@/school";
 
@@ -10,25 +10,34 @@ const props = defineProps<{ schoolClass: SchoolClass }>();
 const MOST = 12;
 const facts = useFacts();
 const classes = useClasses();
+/** Times as the class writes them. */
+const asTyped = (day: readonly DayEvent[]): DayEvent[] =>
+  day.map((event) => ({ ...event, time: facts.typedTime(event.time) }));
 /** Kept in this tab until it is stored; a look elsewhere loses nothing. */
-const events = useSessionStorage<DayEvent[]>(
-  `vantick.draft.day.${props.schoolClass.id}`,
-  props.schoolClass.day.map((event) => ({ ...event })),
-  { writeDefaults: false },
-);
+const draft = useSessionStorage<DayEvent[] | null>(`vantick.draft.day.${props.schoolClass.id}`, null, {
+  serializer: { read: (text) => JSON.parse(text) as DayEvent[] | null, write: JSON.stringify },
+});
+const stored = computed(() => asTyped(props.schoolClass.day));
+const events = ref<DayEvent[]>(draft.value ?? []);
 const kept = ref(false);
 const { busy, refused, doing } = useDoing();
-/** A time that is none is refused by the contract, which knows no words for a teacher. */
-const trouble = computed(() =>
-  refused.value?.status === 400
-    ? "Write each time as 8:45 or 15:30, and say what happens then."
-    : (refused.value?.message ?? ""),
+const trouble = computed(() => refused.value?.message ?? "");
+const changed = computed(() => JSON.stringify(events.value) !== JSON.stringify(stored.value));
+watch(events, () => (draft.value = changed.value ? events.value : null), { deep: true });
+
+/** In whatever way the class comes to write its times, without what is being typed. */
+watch(
+  () => facts.choices,
+  async () => {
+    await facts.loadDay();
+    if (!draft.value) events.value = asTyped(props.schoolClass.day);
+  },
+  { immediate: true },
 );
-const changed = computed(() => JSON.stringify(events.value) !== JSON.stringify(props.schoolClass.day));
 
 async function usual(): Promise<void> {
   await facts.loadDay();
-  events.value = facts.usualDay.map((event) => ({ ...event }));
+  events.value = asTyped(facts.usualDay);
 }
 
 async function keep(): Promise<void> {
@@ -36,37 +45,39 @@ async function keep(): Promise<void> {
   kept.value = await doing(async () => {
     const renewed = await setDay(props.schoolClass.id, events.value);
     classes.renew(renewed);
-    events.value = renewed.day.map((event) => ({ ...event }));
+    events.value = asTyped(renewed.day);
+    draft.value = null;
   });
 }
 </script>
 
 <template>
   <BCard>
-    <h2 class="eyebrow">The class's own day, for a.m. and p.m.</h2>
+    <h2 class="eyebrow">Your class's day, for a.m. and p.m.</h2>
     <form novalidate @submit.prevent="keep">
       <div v-for="(event, at) in events" :key="at" class="event d-grid gap-2 mb-04">
-        <BFormInput v-model="event.time" :aria-label="`Time ${at + 1}`" placeholder="15:30" maxlength="5" />
+        <BFormInput
+          v-model="event.time"
+          :aria-label="`Time ${at + 1}`"
+          :placeholder="facts.typedTime('15:30')"
+          maxlength="40"
+        />
         <BFormInput
           v-model="event.what"
           :aria-label="`What happens, ${at + 1}`"
           placeholder="choir"
           maxlength="40"
         />
-        <BButton
-          variant="link"
-          :aria-label="`Take out ${event.what || at + 1}`"
-          @click="events.splice(at, 1)"
-        >
+        <BButton variant="link" :aria-label="`Delete ${event.what || at + 1}`" @click="events.splice(at, 1)">
           <i class="bi bi-x-lg" aria-hidden="true"></i>
         </BButton>
       </div>
       <p v-if="!events.length" class="quiet">
-        Nothing yet. The ribbon shows an ordinary school day until you write down your own.
+        Nothing yet. The day strip shows an ordinary school day until you enter your own.
       </p>
       <p v-if="trouble" class="field-error" role="alert">{{ trouble }}</p>
       <div class="ways d-flex flex-wrap align-items-center gap-2 mt-08">
-        <BButton variant="primary" type="submit" :disabled="busy || !changed">Keep the day</BButton>
+        <BButton variant="primary" type="submit" :disabled="busy || !changed">Save day</BButton>
         <BButton
           v-if="events.length < MOST"
           variant="outline-primary"
@@ -75,9 +86,9 @@ async function keep(): Promise<void> {
           Add a line
         </BButton>
         <BButton v-if="!events.length" variant="outline-primary" @click="usual">
-          Begin with an ordinary day
+          Start with an ordinary day
         </BButton>
-        <span v-if="kept && !changed" class="quiet" role="status">Kept.</span>
+        <span v-if="kept && !changed" class="quiet" role="status">Saved.</span>
       </div>
     </form>
   </BCard>
@@ -85,6 +96,6 @@ async function keep(): Promise<void> {
 
 <style scoped lang="scss">
 .event {
-  grid-template-columns: 6rem minmax(0, 1fr) auto;
+  grid-template-columns: 8rem minmax(0, 1fr) auto;
 }
 </style>

@@ -12,7 +12,7 @@ const shown = computed(() => facts.of(time.value));
 
 <template>
   <BCard class="example">
-    <h2 class="eyebrow">As your class says it</h2>
+    <h2 class="eyebrow">How your class says it</h2>
     <div class="row-of d-grid align-items-center gap-4">
       <DialFace class="example-dial" :facts="shown" :label="shown.usual" />
       <div aria-live="polite">

@@ -41,19 +41,13 @@ async function keep(id: string, choice: string): Promise<void> {
 <template>
   <div class="page">
     <div class="page-head">
-      <h1>How {{ classes.current?.name ?? "your class" }} says the time</h1>
+      <h1>How {{ classes.current?.name ?? "your class" }} tells the time</h1>
       <p class="quiet saved m-0" role="status">
-        {{
-          state === "saving"
-            ? "Keeping it…"
-            : state === "saved"
-              ? "Kept. Show, checks and lessons follow."
-              : ""
-        }}
+        {{ state === "saving" ? "Saving…" : state === "saved" ? "Saved." : "" }}
       </p>
     </div>
-    <NothingYet v-if="!classes.current" :to="{ name: 'new-class' }" does="New class">
-      Make a class first; its ways of saying a time are kept with it.
+    <NothingYet v-if="!classes.current" :to="{ name: 'new-class' }" does="Add class">
+      You need a class first. Each class has its own settings.
     </NothingYet>
     <p v-if="trouble" class="field-error" role="alert">{{ trouble }}</p>
     <div v-if="classes.current" class="abreast abreast-two d-grid row-gap-20 column-gap-5">

@@ -38,15 +38,17 @@ async function png(): Promise<void> {
 
 <template>
   <BCard>
-    <h2 class="eyebrow">A dial alone, for your own papers</h2>
+    <h2 class="eyebrow">A single clock, for your own worksheets</h2>
     <BFormInput
       v-model="time"
       size="sm"
       maxlength="5"
-      aria-label="Time of the dial; empty for no hands"
+      aria-label="Time (empty for no hands)"
       :state="known ? null : false"
     />
-    <p v-if="!known" class="field-error" role="alert">Type it as 7:45, or leave it empty for no hands.</p>
+    <p v-if="!known" class="field-error" role="alert">
+      Type a time like 7:45, or leave it empty for no hands.
+    </p>
     <div class="d-flex gap-2 mt-2">
       <BButton size="sm" variant="outline-primary" :disabled="!known" @click="save(address, 'dial.svg')">
         SVG

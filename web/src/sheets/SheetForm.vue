@@ -83,7 +83,7 @@ function climb(step: string): void {
     </label>
     <div v-if="kind?.tasks.length" class="two d-grid gap-2">
       <label>
-        {{ form.kind === "levels" ? "How many on each level" : "How many" }}
+        {{ form.kind === "levels" ? "How many per level" : "How many" }}
         <BFormInput
           v-model.number="count"
           size="sm"
@@ -115,7 +115,7 @@ function climb(step: string): void {
     </p>
     <p v-else-if="perPage" class="quiet m-0">A page holds {{ perPage }}.</p>
     <label v-if="form.kind === 'cards'">
-      With the dials
+      Next to the clocks
       <BFormSelect v-model="form.cards" size="sm">
         <option value="digits">digits</option>
         <option value="words">words</option>
@@ -128,10 +128,10 @@ function climb(step: string): void {
         switch
         @update:model-value="form.levels = $event ? 'all' : 'record'"
       >
-        All levels for all
+        All levels for everyone
       </BFormCheckbox>
       <details v-if="levels.length">
-        <summary>Who gets which level</summary>
+        <summary>Choose each child's level</summary>
         <label v-for="one in levels" :key="one.child_id" class="level d-flex gap-2 align-items-center">
           <span class="me-auto text-truncate">{{ one.name }}</span>
           <BFormSelect
@@ -158,10 +158,10 @@ function climb(step: string): void {
         switch
         @update:model-value="form.versions = $event ? 'each' : 'one'"
       >
-        Other times for each child
+        Different clocks for each child
       </BFormCheckbox>
       <p v-if="form.versions === 'each'" class="quiet mb-0">
-        Practice takes up what each child may be losing, a quarter of their clocks.
+        A quarter of each child's clocks review what they may be forgetting.
       </p>
       <BFormCheckbox
         v-if="form.versions === 'each' || form.kind === 'slips'"
@@ -169,7 +169,7 @@ function climb(step: string): void {
         switch
         :unchecked-value="false"
       >
-        Names on them
+        Print names
       </BFormCheckbox>
     </template>
     <BFormCheckbox
@@ -178,12 +178,12 @@ function climb(step: string): void {
       switch
       @update:model-value="form.lines = $event ? 'dotted' : 'plain'"
     >
-      Dotted line halfway up
+      Dotted midline for handwriting
     </BFormCheckbox>
     <fieldset class="d-grid gap-1">
-      <legend class="m-0">The dials</legend>
+      <legend class="m-0">The clocks</legend>
       <label>
-        Numerals
+        Numbers
         <BFormSelect v-model="form.numerals" size="sm">
           <option v-for="(name, id) in NUMERALS" :key="id" :value="id">{{ name }}</option>
         </BFormSelect>
@@ -200,7 +200,7 @@ function climb(step: string): void {
           <option v-for="(name, id) in MINUTES" :key="id" :value="id">{{ name }}</option>
         </BFormSelect>
       </label>
-      <BFormCheckbox v-model="form.halves" switch :unchecked-value="false">Left half shaded</BFormCheckbox>
+      <BFormCheckbox v-model="form.halves" switch :unchecked-value="false">Shade the left half</BFormCheckbox>
     </fieldset>
   </form>
 </template>

@@ -24,7 +24,7 @@ const USUAL: Required<SheetSettings> = {
   cards: "digits",
   levels: "record",
   level_of: [],
-  paper: "a4",
+  paper: facts.catalogue?.english.paper ?? "a4",
   numerals: "all",
   marks: "all",
   minute_numbers: "none",
@@ -35,7 +35,7 @@ const USUAL: Required<SheetSettings> = {
   child_ids: null,
 };
 const how = usePrinting();
-/** Other times at each visit. */
+/** New clocks at each visit. */
 const fresh = (): number => Math.floor(Math.random() * 1_000_000);
 /** What was settled last in this tab; a link to a sheet says its kind and step anew. */
 const form = useSessionStorage<Required<SheetSettings>>(
@@ -78,7 +78,7 @@ const kind = computed(() => facts.catalogue?.sheets.find((one) => one.id === for
 const told = computed(() => {
   const children = (some.value ?? classes.current?.children ?? []).length;
   const whose = form.value.versions === "each" ? ` for ${countedChildren(children)}` : "";
-  return part.value === "choosing" ? `1 of 2: choosing times${whose}…` : `2 of 2: drawing the pages${whose}…`;
+  return part.value === "choosing" ? `1 of 2: choosing times${whose}…` : `2 of 2: making the pages${whose}…`;
 });
 const pages = computed(() => (answers.value ? preview.value?.answer_pages : preview.value?.pages) ?? []);
 const material = computed(() => {
@@ -126,7 +126,7 @@ async function make(): Promise<void> {
   if (!classes.current || part.value) return;
   // A window that is asked for later than the press is one that browsers do not open.
   const tab = window.open("", "_blank");
-  if (tab) tab.document.title = "Drawing the sheet…";
+  if (tab) tab.document.title = "Making the sheet…";
   const classId = classes.current.id;
   const done = await doing(async () => {
     if (!again.value || !made.value) await keep(classId);
@@ -148,7 +148,7 @@ async function keep(classId: number): Promise<void> {
 async function draw(): Promise<void> {
   part.value = "drawing";
   const answer = await fetch(sheetOf(made.value?.check_id ?? 0));
-  if (!answer.ok) throw new Refused(null, "The file could not be drawn. Try again.", answer.status);
+  if (!answer.ok) throw new Refused(null, "The file could not be made. Try again.", answer.status);
   drawn.value = await answer.blob();
   await nextTick();
 }
@@ -156,19 +156,19 @@ async function draw(): Promise<void> {
 
 <template>
   <div class="page">
-    <NothingYet v-if="!classes.current" :to="{ name: 'new-class' }" does="Make one first">
-      Sheets are made for a class.
+    <NothingYet v-if="!classes.current" :to="{ name: 'new-class' }" does="Add class">
+      You need a class to make sheets.
     </NothingYet>
     <div v-else class="sheets abreast d-grid align-items-start">
       <h1 class="visually-hidden">Sheets</h1>
       <SheetForm v-model="form" :refused="refused" :preview="preview" />
-      <section class="middle" aria-label="The page as it will print">
+      <section class="middle" aria-label="Preview">
         <p v-if="some?.length" class="quiet">
           For {{ some.map((child) => child.name).join(", ") }}.
           <BButton variant="link" size="sm" @click="form.child_ids = null">For the whole class</BButton>
         </p>
         <div class="d-flex flex-wrap gap-2 mb-3">
-          <BButtonGroup class="tabs d-flex me-auto" aria-label="What is shown">
+          <BButtonGroup class="tabs d-flex me-auto" aria-label="Preview shows">
             <BButton variant="bare" :aria-pressed="!answers" @click="answers = false">Sheet</BButton>
             <BButton
               variant="bare"
@@ -181,10 +181,10 @@ async function draw(): Promise<void> {
           </BButtonGroup>
           <BButton v-if="kind?.tasks.length" variant="outline-primary" @click="form.seed = fresh()">
             <i class="bi bi-arrow-repeat" aria-hidden="true"></i>
-            Other times
+            New clocks
           </BButton>
           <BButton v-if="kind?.answered" variant="primary" :disabled="part !== '' || !preview" @click="make">
-            {{ again ? "Open it again" : "Make and print" }}
+            {{ again ? "Open again" : "Make and print" }}
           </BButton>
           <BButton v-else variant="primary" :href="material" target="_blank" rel="noopener">Print</BButton>
         </div>
@@ -200,10 +200,10 @@ async function draw(): Promise<void> {
           {{ refused.message }}
         </p>
         <p v-if="made && again" class="made on-past rounded-07 px-3 py-2" role="status">
-          Made, with the code
+          Made. Code:
           <strong>{{ made.code }}</strong>
-          on it.
-          <a :href="file || sheetOf(made.check_id)" target="_blank" rel="noopener">Open the file</a>
+          .
+          <a :href="file || sheetOf(made.check_id)" target="_blank" rel="noopener">Open file</a>
           ·
           <a
             v-if="form.versions === 'one'"
@@ -211,10 +211,10 @@ async function draw(): Promise<void> {
             target="_blank"
             rel="noopener"
           >
-            One to spare
+            Spare slip
           </a>
           <template v-if="form.versions === 'one'">·</template>
-          <RouterLink :to="{ name: 'check', params: { id: made.check_id } }">Type its answers in</RouterLink>
+          <RouterLink :to="{ name: 'check', params: { id: made.check_id } }">Enter answers</RouterLink>
         </p>
         <div class="pages d-grid gap-3 mx-auto my-0">
           <PagePreview
@@ -228,12 +228,12 @@ async function draw(): Promise<void> {
       <aside>
         <WhatTheyTell v-if="preview?.choice" :choice="preview.choice" />
         <BCard v-else>
-          <p class="eyebrow">What this sheet can tell you</p>
-          <p class="mb-0">Nothing by itself: it is for doing, not for checking.</p>
+          <p class="eyebrow">What this sheet can show</p>
+          <p class="mb-0">This sheet is for practice. It has no answers to mark.</p>
         </BCard>
         <DialAlone class="mt-125" :look="form" />
         <p v-if="form.versions === 'each' && kind?.answered" class="quiet">
-          The page shown is the first child's. Every child gets other times, about as hard.
+          You see the first child's page. Every child gets different clocks, about as hard.
         </p>
       </aside>
     </div>

@@ -67,7 +67,7 @@ const share = (at: number): string => `${(100 * at) / length.value}%`;
       ref="ribbon"
       class="events list-unstyled m-0 position-relative"
       :style="{ '--lines': lines }"
-      aria-label="The class's day"
+      aria-label="Our day"
     >
       <li
         v-for="mark in marks"
@@ -98,7 +98,7 @@ const share = (at: number): string => `${(100 * at) / length.value}%`;
       type="range"
       min="0"
       :max="length - 1"
-      aria-label="Go to a time of the day"
+      aria-label="Go to a time of day"
       :aria-valuetext="facts.dayTimes[place]?.words"
     />
     <div class="ends d-flex justify-content-between fs-85 tone-quiet" aria-hidden="true">

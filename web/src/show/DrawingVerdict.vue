@@ -8,8 +8,8 @@ defineEmits<{ mend: []; gear: [] }>();
 
 const facts = useFacts();
 const WORDS = {
-  well_placed: { title: "The hands belong together", icon: "bi-check-circle-fill", tone: "right" },
-  readable: { title: "Readable, not exact", icon: "bi-dash-circle-fill", tone: "slip" },
+  well_placed: { title: "This clock is right", icon: "bi-check-circle-fill", tone: "right" },
+  readable: { title: "Readable, but not exact", icon: "bi-dash-circle-fill", tone: "slip" },
   misleading: { title: "Misleading", icon: "bi-x-octagon-fill", tone: "misread" },
 } as const;
 const words = computed(() => (props.drawing ? WORDS[props.drawing.verdict] : undefined));
@@ -19,10 +19,10 @@ const invites = computed(() => props.drawing?.invites.map((id) => facts.misreadi
 <template>
   <section
     class="verdict d-flex flex-column align-items-start gap-3"
-    aria-label="What is wrong with the picture"
+    aria-label="What is wrong with this clock"
     aria-live="polite"
   >
-    <p class="eyebrow m-0">Ungeared: each hand goes by itself</p>
+    <p class="eyebrow m-0">Hands unlinked: each moves on its own</p>
     <p v-if="trouble" class="field-error" role="alert">{{ trouble }}</p>
     <template v-else-if="drawing && words">
       <h2 class="m-0" :class="words.tone">
@@ -31,17 +31,17 @@ const invites = computed(() => props.drawing?.invites.map((id) => facts.misreadi
       </h2>
       <p class="reason m-0 lh-135">{{ drawing.reason }}</p>
       <div v-if="invites.length" class="invites">
-        <p class="eyebrow m-0">It invites children to</p>
+        <p class="eyebrow m-0">Children may</p>
         <p v-for="one in invites" :key="one.id">{{ one.does }}</p>
       </div>
       <BButton v-if="drawing.verdict !== 'well_placed'" variant="primary" @click="$emit('mend')">
-        Put the hour hand right
+        Fix the hour hand
         <kbd class="key" aria-hidden="true">R</kbd>
       </BButton>
     </template>
-    <p v-else class="quiet">Let go of the hand to see what it means.</p>
+    <p v-else class="quiet">Let go of the hand to see what it shows.</p>
     <BButton variant="outline-primary" @click="$emit('gear')">
-      Gear the hands again
+      Link hands
       <kbd class="key" aria-hidden="true">U</kbd>
     </BButton>
   </section>

@@ -15,7 +15,7 @@ const shown = computed(() => facts.at(place.value));
       type="range"
       min="0"
       :max="facts.times.length - 1"
-      aria-label="Go to a time in the twelve hours"
+      aria-label="Go to a time"
       :aria-valuetext="shown.digital"
     />
     <div class="hours d-flex justify-content-between px-01 py-0 fs-85 tone-quiet" aria-hidden="true">

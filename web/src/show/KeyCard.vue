@@ -7,21 +7,21 @@ const open = defineModel<boolean>({ required: true });
 
 const facts = useFacts();
 const KEYS: readonly (readonly [string, string])[] = [
-  ["Space", "uncover the next step"],
-  ["C", "cover it all"],
-  ["K", "keep it uncovered"],
-  ["O", "other ways of saying it"],
+  ["Space", "show next line"],
+  ["C", "hide all"],
+  ["K", "always show"],
+  ["O", "other ways to say it"],
   ["← →", "one minute back, on"],
   ["Shift ← →", "five minutes"],
   ["Page ↑ ↓", "one hour on, back"],
-  [", .", "the clock before, the next"],
-  ["A", "time goes on in fives"],
-  ["U", "ungear the hands, gear them"],
-  ["R", "put the hour hand right"],
-  ["B", "board: the dial alone"],
+  [", .", "previous clock, next clock"],
+  ["A", "move on in fives"],
+  ["U", "unlink hands, link hands"],
+  ["R", "fix the hour hand"],
+  ["B", "board: only the clock"],
   ["W", "larger words on the board"],
   ["E", "a dark room, a light one"],
-  ["Esc", "back from the board"],
+  ["Esc", "leave the board"],
   ["?", "this card"],
 ];
 </script>
@@ -52,7 +52,7 @@ const KEYS: readonly (readonly [string, string])[] = [
         <dd class="m-0 fw-normal">{{ lens.name.toLowerCase() }}</dd>
       </div>
     </dl>
-    <p class="quiet">Ungeared, ← → turn the long hand and ↑ ↓ the short one.</p>
+    <p class="quiet">With unlinked hands, ← → turn the long hand and ↑ ↓ the short hand.</p>
   </BModal>
 </template>
 

@@ -10,8 +10,8 @@ const facts = useFacts();
 </script>
 
 <template>
-  <section aria-label="Lenses">
-    <p class="eyebrow">Lenses</p>
+  <section aria-label="On the clock">
+    <p class="eyebrow">On the clock</p>
     <ul class="flats list-unstyled p-0 m-0 d-grid cols-1">
       <li
         v-for="(lens, at) in facts.catalogue?.lenses"

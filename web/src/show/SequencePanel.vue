@@ -4,7 +4,7 @@ import { VueDraggable } from "vue-draggable-plus";
 import { timesFor, useDoing, useFacts } from "@/api";
 import { DialFace } from "@/dial";
 
-/** Times to show one after the other: typed, or chosen for a step, and put in any order. */
+/** Clocks to show one after the other: typed, or chosen for a step, and put in any order. */
 const props = defineProps<{
   times: readonly string[];
   at: number;
@@ -42,9 +42,9 @@ async function choose(): Promise<void> {
 </script>
 
 <template>
-  <section aria-label="Times to show">
+  <section aria-label="Clocks to show">
     <p class="eyebrow">
-      To show
+      Clocks to show
       <span v-if="times.length > 1" class="float-end">
         <kbd class="key">,</kbd>
         <kbd class="key">.</kbd>
@@ -91,7 +91,7 @@ async function choose(): Promise<void> {
       >
         <i class="bi bi-arrow-right" aria-hidden="true"></i>
       </BButton>
-      <BButton variant="bare" title="Take it out" aria-label="Take it out" @click="$emit('remove', at)">
+      <BButton variant="bare" title="Delete" aria-label="Delete" @click="$emit('remove', at)">
         <i class="bi bi-x-lg" aria-hidden="true"></i>
       </BButton>
     </div>
@@ -109,7 +109,7 @@ async function choose(): Promise<void> {
     <p v-if="trouble || refused" id="times-wrong" class="field-error fs-95 lh-sm mb-04" role="alert">
       {{ trouble || refused }}
     </p>
-    <BFormSelect v-model="step" size="sm" aria-label="Choose times for a step" @change="choose">
+    <BFormSelect v-model="step" size="sm" aria-label="Choose clocks for a step" @change="choose">
       <option value="">Choose {{ COUNT }} for…</option>
       <option v-for="one in steps" :key="one.id" :value="one.id">{{ one.name }}</option>
     </BFormSelect>

@@ -11,21 +11,21 @@ const print = (): void => window.print();
     class="tools flats pt-2 row-gap-015 column-gap-1 border-top"
     :class="board ? 'd-flex flex-wrap' : 'd-grid'"
     role="toolbar"
-    aria-label="The dial"
+    aria-label="The clock"
   >
     <BButton variant="bare" :disabled="loose" :aria-pressed="playing" @click="$emit('play')">
       <i class="bi" :class="playing ? 'bi-stop-fill' : 'bi-play-fill'" aria-hidden="true"></i>
-      {{ playing ? "Stop" : "On by fives" }}
+      {{ playing ? "Stop" : "Move on in fives" }}
       <kbd class="key" aria-hidden="true">A</kbd>
     </BButton>
     <BButton variant="bare" :aria-pressed="loose" @click="$emit('gears')">
       <i class="bi" :class="loose ? 'bi-gear-fill' : 'bi-gear'" aria-hidden="true"></i>
-      {{ loose ? "Gear" : "Ungear" }}
+      {{ loose ? "Link hands" : "Unlink hands" }}
       <kbd class="key" aria-hidden="true">U</kbd>
     </BButton>
     <BButton variant="bare" :aria-pressed="board" @click="$emit('board')">
       <i class="bi bi-easel" aria-hidden="true"></i>
-      {{ board ? "Leave the board" : "Board" }}
+      {{ board ? "Leave board" : "Board" }}
       <kbd class="key" aria-hidden="true">B</kbd>
     </BButton>
     <template v-if="board">

@@ -17,14 +17,14 @@ defineProps<{ facts: DialFacts; joining: boolean }>();
       :facts="facts"
       hands="hour"
       :margin="6"
-      label="A dial with the short hand alone"
+      label="A clock with only the short hand"
     />
     <DialFace
       class="right-dial"
       :facts="facts"
       hands="minute"
       :margin="6"
-      label="A dial with the long hand alone"
+      label="A clock with only the long hand"
     />
   </div>
 </template>

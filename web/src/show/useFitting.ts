@@ -4,7 +4,7 @@ import { nextTick, watch, type Ref } from "vue";
 /** The size of the words beside the usual one: as large as there is room for, on a wall a little more than usual. */
 const LARGEST = 1;
 const LARGEST_WALL = 1.1;
-const SMALLEST = 0.7;
+const SMALLEST = 0.6;
 const STEP = 0.05;
 /** From so many pixels across a window is a wall. */
 const WALL = 1600;

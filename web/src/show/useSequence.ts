@@ -33,7 +33,9 @@ export function useSequence(start: string[], shown: () => string): Sequence {
       .map((one) => one.replace(".", ":").replace(/^0(?=\d:)/, ""))
       .filter((one) => one !== "");
     const none = typed.find((time) => facts.placeOf(time) === undefined);
-    trouble.value = none ? `${none} is not a time of the dial. Type it as 7:45, hours from 1 to 12.` : "";
+    trouble.value = none
+      ? `${none} is not a time on the clock. Type it like 7:45, with hours from 1 to 12.`
+      : "";
     if (none) return false;
     times.value = [...new Set([...times.value, ...typed])];
     return typed.length > 0;

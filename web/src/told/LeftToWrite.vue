@@ -5,7 +5,6 @@ defineProps<{ names: readonly string[] }>();
 
 <template>
   <p v-if="names.length" class="quiet" role="note">
-    The typeface on sheets lacks letters for {{ names.join(", ") }}: there is a line instead, to write the
-    name on.
+    Sheets can't print these names: {{ names.join(", ") }}. Those sheets have a line to write the name on.
   </p>
 </template>

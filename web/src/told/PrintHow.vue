@@ -4,7 +4,7 @@ import type { PaperNeeded } from "@/api";
 import { counted } from "@/words";
 import { usePrinting } from "./printing";
 
-/** What is printed, on which sides of the paper, and how much paper that takes. It is kept for the next time. */
+/** Print, on which sides of the paper, and how much paper that takes. It is kept for the next time. */
 const props = defineProps<{ paper: PaperNeeded; answered: boolean }>();
 
 const how = usePrinting();
@@ -20,7 +20,7 @@ const needed = computed(
 
 <template>
   <div class="d-flex flex-wrap gap-2 align-items-center">
-    <BFormSelect v-if="answered" v-model="how.part" size="sm" class="w-auto" aria-label="What is printed">
+    <BFormSelect v-if="answered" v-model="how.part" size="sm" class="w-auto" aria-label="Print">
       <option v-for="(name, id) in PARTS" :key="id" :value="id">{{ name }}</option>
     </BFormSelect>
     <BFormSelect v-model="how.sides" size="sm" class="w-auto" aria-label="Sides of the paper">

@@ -23,8 +23,7 @@ function says({ kind, about }: Removed): string {
   if (kind === "lesson") return `${step}, ${dayWords(about.at)}`;
   const at = moment(about.at);
   const answers = about.answers ? `, with ${counted(about.answers, "answer")}` : "";
-  if (kind === "desk")
-    return `Practice at the desks${step ? `: ${step.toLowerCase()}` : ""}, ${at}${answers}`;
+  if (kind === "desk") return `Practice on devices${step ? `: ${step.toLowerCase()}` : ""}, ${at}${answers}`;
   return `${facts.titleOf({ step: about.step ?? "", task: about.task ?? "" })}, ${at}${answers}`;
 }
 
@@ -42,23 +41,21 @@ const back = async (one: Removed): Promise<boolean> =>
   <!-- Gone and not hidden when it is over: keys that were in it go on from there. -->
   <div role="status">
     <BAlert v-if="now" model-value variant="light" class="now d-flex align-items-center mx-0 mt-0 mb-3">
-      Removed: {{ says(now) }}.
+      Deleted: {{ says(now) }}.
       <BButton variant="link" @click="back(now)">
         <i class="bi bi-arrow-counterclockwise" aria-hidden="true"></i>
-        Bring it back
+        Restore
       </BButton>
     </BAlert>
   </div>
   <p v-if="trouble" class="field-error" role="alert">{{ trouble }}</p>
   <details v-if="earlier.length">
-    <summary class="quiet">Removed lately: {{ earlier.length }}</summary>
+    <summary class="quiet">Deleted lately: {{ earlier.length }}</summary>
     <ul class="list-unstyled">
       <li v-for="one in earlier" :key="one.id">
         {{ says(one) }}
-        <span class="quiet">removed {{ moment(one.removed_at) }}, kept for thirty days</span>
-        <BButton variant="link" :aria-label="`Bring back ${says(one)}`" @click="back(one)">
-          Bring it back
-        </BButton>
+        <span class="quiet">deleted {{ moment(one.removed_at) }}; you can restore it for thirty days</span>
+        <BButton variant="link" :aria-label="`Restore ${says(one)}`" @click="back(one)">Restore</BButton>
       </li>
     </ul>
   </details>

@@ -18,11 +18,11 @@ const texts = computed(() => commonest.value && facts.misreading(commonest.value
     <h2 class="what mb-2 lh-sm text-balance">{{ seem(commonest.child_ids.length, texts.does) }}.</h2>
     <p class="move">
       {{ texts.move }}
-      <span class="quiet">Lens: {{ facts.lensName(texts.lens).toLowerCase() }}.</span>
+      <span class="quiet">On the clock, switch on: {{ facts.lensName(texts.lens).toLowerCase() }}.</span>
     </p>
     <div class="times d-grid gap-3 mt-1 mb-3">
       <figure v-for="time in commonest.times" :key="time" class="m-0">
-        <DialFace :facts="facts.of(time)" :label="`A dial at ${time}`" detail="small" />
+        <DialFace :facts="facts.of(time)" :label="`A clock at ${time}`" detail="small" />
         <figcaption class="mt-2 text-center fs-90 lh-120 tone-quiet">{{ facts.of(time).usual }}</figcaption>
       </figure>
     </div>
@@ -30,7 +30,7 @@ const texts = computed(() => commonest.value && facts.misreading(commonest.value
       variant="primary"
       :to="{ name: 'show', query: { times: commonest.times.join(','), lens: texts.lens } }"
     >
-      Show these three
+      Show these clocks
     </BButton>
   </BCard>
 </template>

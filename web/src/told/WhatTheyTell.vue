@@ -2,7 +2,7 @@
 import { computed } from "vue";
 import { useFacts, type Choice } from "@/api";
 
-/** What the answers to these clocks can tell, and what they cannot. */
+/** What the answers to these clocks can show, and what they cannot. */
 const props = defineProps<{ choice: Choice; full?: boolean }>();
 
 const facts = useFacts();
@@ -10,25 +10,30 @@ const chances = computed(() =>
   Object.entries(props.choice.chances).map(([id, count]) => ({ id, count, name: facts.misreading(id).name })),
 );
 const untold = computed(() => chances.value.filter((one) => one.count === 0));
+/** "These clocks show every common mistake but one." */
+const summary = computed(() => {
+  const who = props.choice.times.length === 1 ? "This clock shows" : "These clocks show";
+  if (!untold.value.length) return `${who} every common mistake of this step.`;
+  const most = untold.value.length * 2 < chances.value.length;
+  if (!most)
+    return `${who} ${chances.value.length - untold.value.length} of ${chances.value.length} common mistakes.`;
+  return `${who} every common mistake but ${untold.value.length === 1 ? "one" : untold.value.length}.`;
+});
 const clocks = computed(() => props.choice.times.length);
 </script>
 
 <template>
   <BCard>
-    <p class="eyebrow">What {{ clocks === 1 ? "this clock" : `these ${clocks} clocks` }} can tell</p>
+    <p class="eyebrow">What {{ clocks === 1 ? "this clock" : `these ${clocks} clocks` }} can show</p>
     <p :class="{ 'mb-0': !full }">
-      <strong>{{ choice.pairs_told_apart }} of {{ choice.pairs_possible }}</strong>
-      pairs of readings apart.
-      <template v-if="untold.length">
-        Not yet: {{ untold.map((one) => one.name).join("; ") }}. A few more clocks would tell.
-      </template>
-      <template v-else>Every misreading of this step would show.</template>
+      <strong>{{ summary }}</strong>
+      <template v-if="untold.length">Not shown: {{ untold.map((one) => one.name).join("; ") }}.</template>
     </p>
     <BTableSimple v-if="full">
       <BThead>
         <BTr>
-          <BTh scope="col">Misreading</BTh>
-          <BTh scope="col">Chances to show</BTh>
+          <BTh scope="col">Mistake</BTh>
+          <BTh scope="col">Clocks that would show it</BTh>
         </BTr>
       </BThead>
       <BTbody>

@@ -5,7 +5,7 @@ export { default as TomorrowCard } from "./TomorrowCard.vue";
 export { default as VerdictMark } from "./VerdictMark.vue";
 export { default as WhichOnes } from "./WhichOnes.vue";
 export { default as WhatTheyTell } from "./WhatTheyTell.vue";
-export { countsInWords, STATES } from "./states";
+export { countsInWords, howMany, STATES, stateOf } from "./states";
 export { SLIPS, VERDICTS } from "./verdicts";
 export { aboutGroup } from "./groups";
 export { NO_ANSWERS, seem } from "./wording";

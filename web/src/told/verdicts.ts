@@ -4,19 +4,19 @@ type Verdict = Answer["verdict"];
 
 /**
  * How each verdict is told: by the state of one small ring, a word and a colour, so that none of them is needed alone. A whole
- * ring is right, a nicked one right but for something, a broken one not right, a dotted one could not be read.
+ * ring is right, a nicked one right but for something, a broken one not right, a dotted one unreadable.
  */
 export const VERDICTS: Readonly<Record<Verdict, { word: string; ring: Ring; tone: string }>> = {
   right: { word: "right", ring: "whole", tone: "right" },
   right_other_words: { word: "right, in other words", ring: "thin", tone: "right" },
-  right_writing_slip: { word: "right, with a writing slip", ring: "nicked", tone: "slip" },
-  right_gap: { word: "hour hand in the right gap", ring: "halved", tone: "slip" },
-  right_time_only: { word: "right time, another cause", ring: "halved", tone: "slip" },
+  right_writing_slip: { word: "right, spelling or form slip", ring: "nicked", tone: "slip" },
+  right_gap: { word: "minute hand right, hour hand a little off", ring: "halved", tone: "slip" },
+  right_time_only: { word: "right time, wrong mistake chosen", ring: "halved", tone: "slip" },
   near: { word: "near enough", ring: "thin", tone: "right" },
-  misread: { word: "misread", ring: "broken", tone: "misread" },
-  unexplained: { word: "not right, and not explained", ring: "scattered", tone: "misread" },
-  unreadable: { word: "could not be read", ring: "dotted", tone: "slip" },
-  blank: { word: "no answer", ring: "gone", tone: "none" },
+  misread: { word: "wrong", ring: "broken", tone: "wrong" },
+  unexplained: { word: "wrong, cause unknown", ring: "scattered", tone: "wrong" },
+  unreadable: { word: "unreadable", ring: "dotted", tone: "slip" },
+  blank: { word: "blank", ring: "gone", tone: "none" },
 };
 
 /** States of the ring: how wide its line is, and the lengths of line and gap round it, of 360 in all. */
@@ -34,11 +34,11 @@ export const RINGS: Readonly<Record<Ring, { width: number; dashes: string; turn:
 
 /** What each writing slip is called. */
 export const SLIPS: Readonly<Record<Answer["slips"][number], string>> = {
-  separator: "another sign between hours and minutes",
-  run_together: "hours and minutes run together",
-  one_digit: "a nought left out",
-  no_side: "past or to left out",
-  hour_alone: "only the hour, nothing after it",
+  separator: "different sign, such as 7.45",
+  run_together: "no sign between hours and minutes",
+  one_digit: "a %{nought} left out",
+  no_side: "“past” or “to” left out",
+  hour_alone: "only the hour",
   spelling: "spelling",
-  copied: "written off from the question",
+  copied: "copied from the question",
 };

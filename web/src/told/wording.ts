@@ -5,7 +5,7 @@ export function seem(children: number, does: string): string {
 
 /** Why there are no answers of a child: three things that are not the same. */
 export const NO_ANSWERS: Record<string, string> = {
-  empty: "nothing written",
-  none: "no answers yet",
+  empty: "blank",
+  none: "away or not entered",
   not_here_then: "not here then",
 };

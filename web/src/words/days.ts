@@ -1,3 +1,18 @@
+import { shallowRef } from "vue";
+
+/** How days and numbers are written: in the class's English, or the school's. */
+const locale = shallowRef("en-GB");
+
+export function keepLocale(name: string): void {
+  locale.value = name;
+}
+
+const written = (parts: Intl.DateTimeFormatOptions, moment: Date): string => {
+  const text = new Intl.DateTimeFormat(locale.value, parts).format(moment);
+  // British days have no comma, though some versions of CLDR write one.
+  return locale.value === "en-GB" ? text.replace(",", "") : text;
+};
+
 /** The school's time zone, where it is another than this device's. */
 let zone: string | undefined;
 
@@ -32,28 +47,30 @@ export function plusMonths(month: string, months: number): string {
   return date.toISOString().slice(0, 7);
 }
 
+const dayIn = (day: string, year: "numeric" | undefined): string =>
+  day === today()
+    ? "today"
+    : written(
+        { weekday: "short", day: "numeric", month: "short", year, timeZone: "UTC" },
+        new Date(`${day}T12:00:00Z`),
+      );
+
 /** How a day is written, everywhere: "Wed 25 Nov", the year where it is another than this one, or "today". */
-export function dayWords(day: string): string {
-  if (day === today()) return "today";
-  const year = day.slice(0, 4) === today().slice(0, 4) ? undefined : "numeric";
-  const parts = { weekday: "short", day: "numeric", month: "short", year, timeZone: "UTC" } as const;
-  return new Intl.DateTimeFormat("en-GB", parts).format(new Date(`${day}T12:00:00Z`)).replace(",", "");
-}
+export const dayWords = (day: string): string =>
+  dayIn(day, day.slice(0, 4) === today().slice(0, 4) ? undefined : "numeric");
 
 /** Within a term the year needs no saying: "Wed 6 Jan". */
-export const shortDay = (day: string): string => dayWords(day).replace(/ \d{4}$/, "");
+export const shortDay = (day: string): string => dayIn(day, undefined);
 
 /** "March 2026". */
 export function monthWords(month: string): string {
   const parts = { month: "long", year: "numeric", timeZone: "UTC" } as const;
-  return new Intl.DateTimeFormat("en-GB", parts).format(new Date(`${month}-15T12:00:00Z`));
+  return written(parts, new Date(`${month}-15T12:00:00Z`));
 }
 
 /** The day of a moment, written like all days. */
 export const moment = (iso: string): string => dayWords(isoDay(new Date(iso)));
 
-/** "15:40". */
-export function clock(iso: string): string {
-  const parts = { hour: "2-digit", minute: "2-digit", timeZone: zone } as const;
-  return new Intl.DateTimeFormat("en-GB", parts).format(new Date(iso));
-}
+/** "15:40", or "3:40 PM". */
+export const clock = (iso: string): string =>
+  written({ hour: "numeric", minute: "2-digit", timeZone: zone }, new Date(iso));

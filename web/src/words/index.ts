@@ -2,6 +2,7 @@ export {
   clock,
   dayWords,
   isoDay,
+  keepLocale,
   keepZone,
   moment,
   monthWords,

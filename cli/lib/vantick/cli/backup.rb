@@ -9,7 +9,7 @@ module Vantick
       def work(arguments)
         to = words(arguments, "the file for the copy, such as monday.sqlite3")
         Server::Store::SafeCopy.backup(path, to)
-        @output.puts "Copied #{path} to #{to} (#{(File.size(to) / 1024.0).ceil} kB). Keep it where the school keeps what is confidential."
+        @output.puts "Copied #{path} to #{to} (#{(File.size(to) / 1024.0).ceil} kB). Store it where the school stores confidential files."
       end
     end
   end

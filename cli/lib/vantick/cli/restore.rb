@@ -10,8 +10,8 @@ module Vantick
         other = !arguments.delete("--other-school").nil?
         copy = words(arguments, "the copy, such as data/copies/day-2026-03-02.sqlite3")
         before = Server::Store::SafeCopy.restore(copy, path, stamp: Time.now.strftime("%Y%m%d-%H%M%S"), other:)
-        @output.puts "Put #{copy} in the place of #{path}."
-        @output.puts "What was there is kept in #{before}" if before
+        @output.puts "Restored #{copy} to #{path}."
+        @output.puts "What was there before is now #{before}" if before
       end
     end
   end

@@ -17,14 +17,21 @@ module Vantick
     # Not a time that a dial can show.
     class InvalidTime < Error
       def initialize(text, field: :time)
-        super("#{Core.excerpt(text)} is not a time: write hours 0 to 23 and minutes 00 to 59, such as 7:45.", field:)
+        super("#{Core.excerpt(text)} isn't a time. Type it like 7:45.", field:)
+      end
+    end
+
+    # Not a time of the day, or one of which nobody can say in which half of the day it is.
+    class InvalidDayTime < Error
+      def initialize(text, field: :day)
+        super("#{Core.excerpt(text)} isn't a time of day. Type it like 8:45, 15:30 or 3:30 p.m.", field:)
       end
     end
 
     # A time that is there already, where each may be once.
     class TimeTwice < Error
       def initialize(time, field: :time)
-        super("#{time} is in this lesson already: take another time.", field:)
+        super("#{time} is already in this lesson. Choose another time.", field:)
       end
     end
 
@@ -49,14 +56,14 @@ module Vantick
     # An answer too long to be an answer.
     class AnswerTooLong < Error
       def initialize(length, limit)
-        super("The answer has #{length} characters: an answer has at most #{limit}.", field: :answer)
+        super("The answer is too long: #{length} characters, where #{limit} is the most.", field: :answer)
       end
     end
 
     # What someone is said to have said is no wrong reading of the dial.
     class InvalidSaid < Error
       def initialize(text, time)
-        super("#{Core.excerpt(text)} is no mistake at #{time}: say what someone said it shows, such as \"quarter to seven\" at 7:45.",
+        super("#{Core.excerpt(text)} is not a mistake at #{time}. Say what someone said it shows, such as \"quarter to seven\" at 7:45.",
               field: :said)
       end
     end

@@ -7,7 +7,7 @@ module Vantick
     # What the parts of the API share: typed input, JSON out, and errors as problem details.
     class Resource < Sinatra::Base
       # Who may, from where, and what a mistake of ours is told as: each stands in one place before and round all parts.
-      CHANGED = "This lesson was changed in another window since. Load it anew, then make your change again."
+      CHANGED = "This lesson was changed in another window. Reload, then make your change again."
 
       disable :static, :logging, :dump_errors, :protection, :sessions
       set :show_exceptions, false
@@ -16,8 +16,8 @@ module Vantick
 
       error(Core::Error) { |e| refuse(422, e.message, e.field, nearest: (e.nearest if e.is_a?(Core::InvalidCount))) }
       error(Store::Missing) { |e| refuse(404, e.message, e.field) }
-      error(Store::Answers::IdTaken) { refuse(409, "This id was used for another answer: make a new one.", :id) }
-      error(Store::Turns::Answered) { refuse(409, "This task is answered already: go on with the next.", :turn_id) }
+      error(Store::Answers::IdTaken) { refuse(409, "This id was used for another answer.", :id) }
+      error(Store::Turns::Answered) { refuse(409, "This task is already answered. Go on to the next.", :turn_id) }
       error(Store::Lessons::ChangedMeanwhile) { refuse(409, CHANGED, :version) }
       error(Sinatra::NotFound) { refuse(404, Http::Edge::GENERAL.fetch(404), nil) }
       error(Sinatra::BadRequest) { refuse(400, Http::Edge::UNCLEAR, nil) }
@@ -46,7 +46,7 @@ module Vantick
       def file_sent
         Base64.strict_decode64(sent[:file])
       rescue ArgumentError
-        unfit("The file did not arrive whole: choose it again.", :file)
+        unfit("The file didn't arrive whole. Choose it again.", :file)
       end
 
       def now = Clock.iso8601

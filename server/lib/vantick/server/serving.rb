@@ -54,7 +54,7 @@ module Vantick
         launch(Server.app(store:, proxies:))
         workers.stop
         store.close
-        @out.puts "Vantick has stopped; what was entered is kept."
+        @out.puts "Vantick has stopped. Everything is saved."
       rescue ArgumentError => e
         raise Refused, e.message
       end
@@ -70,7 +70,7 @@ module Vantick
         number = Integer(text, 10, exception: false)
         return number if PORTS.cover?(number)
 
-        raise Refused, "The port must be a number from #{PORTS.min} to #{PORTS.max}, such as 4567: #{text.inspect} is none."
+        raise Refused, "The port must be a number from #{PORTS.min} to #{PORTS.max}, such as 4567, not #{text.inspect}."
       end
 
       # Copies without the file that they are of: it was moved, or the disk is another. Nobody's school begins anew by mistake.
@@ -87,7 +87,7 @@ module Vantick
         TCPServer.new(@host, @port).close
       rescue SystemCallError, SocketError => e
         again = "#{command} --port 4568"
-        raise Refused, "Vantick cannot listen on #{@host}, port #{@port} (#{e.class.name.split('::').last}). " \
+        raise Refused, "Vantick can't listen on #{@host}, port #{@port} (#{e.class.name.split('::').last}). " \
                        "Try another, such as: #{again}"
       end
 
@@ -123,7 +123,7 @@ module Vantick
         # Where it listens to all, the machine itself has a name of its own for it.
         here = all?(@host) ? "localhost" : bracketed(@host)
         @out.puts "Vantick is ready: http://#{here}:#{@port}   (Ctrl-C stops it)"
-        @out.puts "For devices in the room: #{room}/desk" if room
+        @out.puts "For devices in the room: #{room}/join" if room
       end
 
       def bracketed(host) = host.include?(":") ? "[#{host}]" : host

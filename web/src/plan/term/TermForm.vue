@@ -3,7 +3,7 @@ import { ref } from "vue";
 import { readDaysOff, setTerm, useDoing, useFacts, type DaysOff, type Term, type TermSet } from "@/api";
 import { FieldGroup } from "@/parts";
 import { counted, dayWords, mondayOf, plusDays, today } from "@/words";
-import { WEEK, weekdayWords } from "./words";
+import { weekFrom, weekdayWords } from "./words";
 
 /** When the term is, on which days there are lessons, and what is to be known by when. */
 const props = defineProps<{ classId: number; term: TermSet | null; standards: string[] }>();
@@ -59,8 +59,8 @@ async function read(): Promise<void> {
     off.value = [...off.value, ...fresh].sort((one, other) => one.from.localeCompare(other.from));
     unread.value = told.unread;
     found.value = told.days.length
-      ? `${counted(told.days.length, "entry", "entries")} with days off in ${chosen.name}.`
-      : `There are no days off of this term in ${chosen.name}.`;
+      ? `${counted(told.days.length, "entry", "entries")} with days off found in ${chosen.name}.`
+      : `No days off in this term found in ${chosen.name}.`;
   });
 }
 
@@ -105,10 +105,10 @@ function set(): Promise<boolean> {
       </FieldGroup>
     </div>
     <fieldset>
-      <legend>Lessons, and how many minutes</legend>
+      <legend>Lesson days and minutes</legend>
       <p v-if="wrong('weekdays')" role="alert" class="field-error">{{ wrong("weekdays") }}</p>
       <div class="d-flex flex-wrap gap-3">
-        <div v-for="day in WEEK" :key="day" class="weekday">
+        <div v-for="day in weekFrom(facts.country.week)" :key="day" class="weekday">
           <BFormCheckbox
             :model-value="day in minutes"
             :unchecked-value="false"
@@ -128,7 +128,7 @@ function set(): Promise<boolean> {
       </div>
     </fieldset>
     <div class="d-flex flex-wrap gap-3">
-      <FieldGroup id="aim" label="What all should know" :wrong="wrong('aim', 'step')">
+      <FieldGroup id="aim" label="Goal for everyone" :wrong="wrong('aim', 'step')">
         <BFormSelect id="aim" v-model="aim">
           <optgroup label="A step">
             <option
@@ -139,7 +139,7 @@ function set(): Promise<boolean> {
               {{ rung.name }}
             </option>
           </optgroup>
-          <optgroup label="A published standard">
+          <optgroup label="A standard">
             <option v-for="standard in standards" :key="standard" :value="standard">{{ standard }}</option>
           </optgroup>
         </BFormSelect>
@@ -170,10 +170,10 @@ function set(): Promise<boolean> {
           <BButton
             variant="link"
             size="sm"
-            :aria-label="`Remove days off ${one.name || dayWords(one.from)}`"
+            :aria-label="`Delete days off ${one.name || dayWords(one.from)}`"
             @click="off.splice(at, 1)"
           >
-            Remove
+            Delete
           </BButton>
         </li>
       </ul>
@@ -196,7 +196,7 @@ function set(): Promise<boolean> {
       <p v-if="found" role="status" class="quiet mb-0">{{ found }}</p>
       <ul v-if="unread.length" class="quiet">
         <li v-for="one in unread" :key="one.name">
-          Not taken: {{ one.name || "an entry without a name" }}. {{ one.why }}
+          Not added: {{ one.name || "an entry without a name" }}. {{ one.why }}
         </li>
       </ul>
     </fieldset>
@@ -204,7 +204,7 @@ function set(): Promise<boolean> {
       <BButton type="submit" variant="primary" :disabled="busy">
         {{ busy ? "Planning…" : "Plan the term" }}
       </BButton>
-      <BButton v-if="term" variant="outline-primary" @click="$emit('close')">Leave it as it is</BButton>
+      <BButton v-if="term" variant="outline-primary" @click="$emit('close')">Cancel</BButton>
     </div>
   </BForm>
 </template>

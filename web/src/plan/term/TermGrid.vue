@@ -48,7 +48,7 @@ const cells = computed<Cell[]>(() => {
 const name = (lesson: TermLesson): string => (lesson.step ? facts.rung(lesson.step).name : kindWords(lesson));
 const which = computed(() => whichLesson(props.lessons));
 const otherwise = (lesson: TermLesson): boolean => Boolean(lesson.given && lesson.given !== lesson.step);
-const instead = (lesson: TermLesson): string => `given: ${facts.rung(lesson.given ?? "").name}`;
+const instead = (lesson: TermLesson): string => `taught: ${facts.rung(lesson.given ?? "").name}`;
 /** First what is seen, in its order, so that who speaks to the page can say what they see; then what small signs say. */
 const spoken = (lesson: TermLesson): string =>
   [
@@ -99,7 +99,7 @@ useDraggable(grid, {
 
 <template>
   <BButton v-if="folded || all" class="mb-2" variant="outline-primary" size="sm" @click="all = !all">
-    {{ all ? "Hide the weeks that are over" : `Show the ${folded} weeks before` }}
+    {{ all ? "Hide past weeks" : `Show ${folded} past weeks` }}
   </BButton>
   <div
     ref="grid"
@@ -155,7 +155,7 @@ useDraggable(grid, {
               title="moved"
               aria-hidden="true"
             ></i>
-            <i v-if="cell.lesson.given" class="bi bi-check-lg" title="given" aria-hidden="true"></i>
+            <i v-if="cell.lesson.given" class="bi bi-check-lg" title="taught" aria-hidden="true"></i>
           </span>
           <span v-if="otherwise(cell.lesson)" class="instead">{{ instead(cell.lesson) }}</span>
         </span>

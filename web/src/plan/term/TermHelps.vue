@@ -15,7 +15,7 @@ const look = (): Promise<boolean> =>
 /** How far it is: each way is a forecast of its own. */
 const far = computed(() => {
   if (now.value?.of) return `Trying what would help: ${now.value.done} of ${now.value.of}`;
-  return now.value?.ahead ? `Waiting for ${now.value.ahead} before this…` : "Trying what would help…";
+  return now.value?.ahead ? `Waiting for ${now.value.ahead} first…` : "Trying what would help…";
 });
 const more = (help: Help): string => {
   const by = help.likely - props.aim.likely;

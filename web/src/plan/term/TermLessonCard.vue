@@ -42,25 +42,25 @@ const does = (kind: TermChange["kind"], more: Partial<TermChange> = {}): void =>
     <div class="d-flex gap-3 align-items-center">
       <StepDial v-if="rung" class="big" :step="rung.id" detail="full" />
       <h2 class="fs-160">
-        {{ rung?.name ?? (lesson.kind === "open" ? "Left open for what comes up" : "No lesson") }}
+        {{ rung?.name ?? (lesson.kind === "open" ? "Left free" : "No lesson") }}
       </h2>
     </div>
     <p v-if="wrong" role="alert" class="field-error">{{ wrong }}</p>
     <template v-if="lesson.recap.length">
-      <p class="quiet mb-1">First it goes over</p>
+      <p class="quiet mb-1">Starts by reviewing</p>
       <ul class="recap ps-12">
         <li v-for="one in lesson.recap" :key="one">{{ recapWords(one, standing(one), facts) }}</li>
       </ul>
     </template>
-    <p v-if="lesson.check" class="mb-2">It ends with a check: its answers may change what comes next.</p>
-    <p v-if="lesson.over && lesson.given" class="quiet mb-2">Given: {{ facts.rung(lesson.given).name }}.</p>
+    <p v-if="lesson.check" class="mb-2">It ends with a check. The answers may change what comes next.</p>
+    <p v-if="lesson.over && lesson.given" class="quiet mb-2">Taught: {{ facts.rung(lesson.given).name }}.</p>
     <div v-if="lesson.over" class="d-flex flex-wrap gap-2">
       <BButton
         v-if="lesson.lesson_id"
         variant="outline-primary"
         :to="{ name: 'lesson', params: { id: lesson.lesson_id } }"
       >
-        Look at it
+        Open lesson
       </BButton>
       <BButton
         v-if="lesson.step && !lesson.given"
@@ -68,12 +68,12 @@ const does = (kind: TermChange["kind"], more: Partial<TermChange> = {}): void =>
         :disabled="busy"
         @click="does('skip')"
       >
-        It fell out
+        It didn't happen
       </BButton>
     </div>
     <template v-else>
       <BButton v-if="lesson.step" variant="primary" :disabled="busy" @click="$emit('open')">
-        {{ lesson.lesson_id ? "Open this lesson" : "Make this lesson" }}
+        {{ lesson.lesson_id ? "Open lesson" : "Plan lesson" }}
       </BButton>
       <div class="d-flex flex-wrap gap-2 my-3">
         <BButton
@@ -83,7 +83,7 @@ const does = (kind: TermChange["kind"], more: Partial<TermChange> = {}): void =>
           :disabled="busy"
           @click="does('hold')"
         >
-          Hold it after all
+          Teach it after all
         </BButton>
         <template v-else>
           <BButton
@@ -93,10 +93,10 @@ const does = (kind: TermChange["kind"], more: Partial<TermChange> = {}): void =>
             :disabled="busy"
             @click="does('unpin')"
           >
-            Let it go
+            Unpin
           </BButton>
           <BButton v-else variant="outline-primary" size="sm" :disabled="busy" @click="does('pin')">
-            Pin it to this day
+            Pin to this day
           </BButton>
           <BButton
             v-if="earlier"
@@ -125,7 +125,7 @@ const does = (kind: TermChange["kind"], more: Partial<TermChange> = {}): void =>
         </template>
       </div>
       <div v-if="lesson.kind !== 'skipped'" class="d-grid gap-2">
-        <BFormGroup label="Move or exchange it" label-for="move-to">
+        <BFormGroup label="Move or swap" label-for="move-to">
           <div class="d-flex flex-wrap gap-2">
             <BFormSelect id="move-to" v-model="to">
               <option value="">Choose a day</option>
@@ -147,11 +147,11 @@ const does = (kind: TermChange["kind"], more: Partial<TermChange> = {}): void =>
               :disabled="busy || !to"
               @click="does('swap', { to })"
             >
-              Exchange
+              Swap
             </BButton>
           </div>
         </BFormGroup>
-        <BFormGroup label="Make it about" label-for="set-step">
+        <BFormGroup label="Change step" label-for="set-step">
           <div class="d-flex flex-wrap gap-2">
             <BFormSelect id="set-step" v-model="step">
               <option value="">Another step</option>

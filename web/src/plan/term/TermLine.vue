@@ -21,10 +21,8 @@ const left = computed(() => data.value?.plan?.lessons.filter((one) => !one.over 
       <RouterLink :to="{ name: 'term' }">The term</RouterLink>
     </template>
     <template v-else>
-      <span>
-        Not only the next lesson: all of them until the holidays, and how likely the class gets there.
-      </span>
-      <RouterLink :to="{ name: 'term' }">Plan a term</RouterLink>
+      <span>Plan every lesson until the holidays, and see how likely the class is to get there.</span>
+      <RouterLink :to="{ name: 'term' }">Plan term</RouterLink>
     </template>
   </p>
 </template>

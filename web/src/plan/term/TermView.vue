@@ -109,10 +109,10 @@ const file = (ending: string): string => `/api/classes/${classId.value}/term.${e
 <template>
   <div class="page term">
     <p v-if="trouble" role="alert" class="field-error">{{ trouble }}</p>
-    <NothingYet v-if="!classes.current" :to="{ name: 'new-class' }" does="Make a class first">
-      A term is planned for a class.
+    <NothingYet v-if="!classes.current" :to="{ name: 'new-class' }" does="Add class">
+      You need a class to plan a term.
     </NothingYet>
-    <p v-else-if="!term && !trouble" class="quiet" aria-live="polite">Opening the term…</p>
+    <p v-else-if="!term && !trouble" class="quiet" aria-live="polite">Loading…</p>
     <template v-else-if="term">
       <div class="head d-flex flex-wrap justify-content-between align-items-baseline gap-2">
         <h1>The term of {{ classes.current.name }}</h1>
@@ -126,21 +126,21 @@ const file = (ending: string): string => `/api/classes/${classId.value}/term.${e
           >
             No lessons this week
           </BButton>
-          <BButton variant="outline-primary" size="sm" @click="setting = true">Days and aim</BButton>
+          <BButton variant="outline-primary" size="sm" @click="setting = true">Days and goal</BButton>
           <BButton variant="outline-primary" size="sm" @click="print">Print</BButton>
           <BButton variant="outline-primary" size="sm" :href="file('ics')" download>Calendar</BButton>
           <BButton variant="outline-primary" size="sm" :href="file('csv')" download>Table</BButton>
         </div>
       </div>
       <p v-if="!plan" class="lead">
-        Say when the term is and what all should know at its end: every lesson is planned, and you see how
-        likely it holds.
+        Enter your term dates and goal. Every lesson is planned, and you see how likely the class is to get
+        there.
       </p>
       <BCard v-if="!plan || setting">
         <TermForm
           :class-id="classId"
           :term="term.term"
-          :standards="term.standards"
+          :standards="facts.ofCountry(term.standards)"
           @set="set"
           @close="setting = false"
         />
@@ -149,27 +149,25 @@ const file = (ending: string): string => `/api/classes/${classId.value}/term.${e
           class="mt-3"
           variant="link"
           size="sm"
-          title="Remove this term?"
-          does="Remove it"
+          title="Delete this term?"
+          does="Delete term"
           :act="remove"
           :busy="busy"
         >
-          Remove the term
-          <template #says>Its plans go; lessons that were given, and all answers, stay.</template>
+          Delete term
+          <template #says>This deletes the plan. Lessons you have taught, and all answers, stay.</template>
         </SureButton>
       </BCard>
       <div v-else class="abreast abreast-lead d-grid gap-20 align-items-start">
-        <section class="d-grid gap-3" aria-label="How likely it holds">
+        <section class="d-grid gap-3" aria-label="How likely it is">
           <TermForecast v-if="forecast && term.aim && left" :forecast="forecast" :step="term.aim.step" />
           <p v-else-if="!left" class="said fs-135">
-            No lesson is left before {{ dayWords(term.aim?.day ?? plan.today) }}. Set new days, or another
-            aim.
+            No lessons are left before {{ dayWords(term.aim?.day ?? plan.today) }}. Set new days, or another
+            goal.
           </p>
           <p v-else-if="unforeseen" role="alert" class="field-error">{{ unforeseen }}</p>
-          <p v-else class="quiet" aria-live="polite">Working out how likely it holds…</p>
-          <p v-if="undone" class="changed m-0 ps-08" role="status">
-            The plan of before is back, with its days and its aim.
-          </p>
+          <p v-else class="quiet" aria-live="polite">Working out the forecast…</p>
+          <p v-if="undone" class="changed m-0 ps-08" role="status">The last change is undone.</p>
           <p v-else-if="plan.change" class="changed m-0 ps-08" role="status">
             {{ changeWords(plan.change, facts) }}
           </p>
@@ -187,7 +185,7 @@ const file = (ending: string): string => `/api/classes/${classId.value}/term.${e
               variant="outline-primary"
               size="sm"
               :disabled="busy"
-              title="The plan before, with its days and its aim"
+              title="Undo the last change"
               @click="back"
             >
               <i class="bi bi-arrow-counterclockwise" aria-hidden="true"></i>

@@ -7,9 +7,9 @@ type Change = NonNullable<NonNullable<Term["plan"]>["change"]>;
 const KINDS = {
   new: "new",
   again: "again",
-  recap: "going over",
+  recap: "review",
   look_back: "look back",
-  open: "left open",
+  open: "left free",
   skipped: "no lesson",
 } as const;
 
@@ -23,7 +23,7 @@ export function whichLesson(lessons: readonly TermLesson[]): Map<string, string>
     const step = lesson.given ?? lesson.step ?? "";
     const nth = (before.get(step) ?? 0) + 1;
     before.set(step, nth);
-    found.set(lesson.day, lesson.kind === "again" && nth > 1 ? `lesson ${nth} on it` : kindWords(lesson));
+    found.set(lesson.day, lesson.kind === "again" && nth > 1 ? `lesson ${nth} on this` : kindWords(lesson));
   }
   return found;
 }
@@ -43,29 +43,29 @@ function why(change: Change, facts: Facts): string {
   const one = change.children === 1;
   const who = countedChildren(change.children);
   if (change.code === "fewer" || change.code === "dropped")
-    return `${who} ${one ? "knows" : "know"} it by now`;
+    return `${who} ${one ? "knows" : "know"} this by now`;
   const some = change.misreading ? `, and some ${facts.misreading(change.misreading).does}` : "";
-  return `${who} ${one ? "does" : "do"} not know it yet${some}`;
+  return `${who} ${one ? "doesn't" : "don't"} know this yet${some}`;
 }
 
 /** What a teacher changed; nothing where it was not a teacher. */
 function didWords(change: Change, facts: Facts): string {
-  const step = change.step ? facts.rung(change.step).name : "What was left open";
+  const step = change.step ? facts.rung(change.step).name : "What was left free";
   const day = change.day ? shortDay(change.day) : "";
   const on = day === "today" ? day : `on ${day}`;
   const monday = change.day ? mondayOf(change.day) : "";
   const week = monday === mondayOf(today()) ? "this week" : `in the week of ${monday && shortDay(monday)}`;
   const to = change.to ? shortDay(change.to) : "";
   const did: Partial<Record<Change["code"], string>> = {
-    term_set: "The term has new days or a new aim",
+    term_set: "The term has new days or a new goal",
     move: `${step} moves to ${to}`,
-    swap: `${day} and ${to} change places`,
+    swap: `${day} and ${to} are swapped`,
     pin: `${step} stays ${on}`,
-    unpin: `${step} ${on} may move again`,
+    unpin: `${step} ${on} can move again`,
     skip: `No lesson ${on}`,
     skip_week: `No lessons ${week}`,
     hold: `There is a lesson ${on} after all`,
-    set: `The lesson ${on} is about ${step.toLowerCase()}`,
+    set: `The lesson ${on} is now ${step.toLowerCase()}`,
   };
   return did[change.code] ?? "";
 }
@@ -78,28 +78,31 @@ export function changeWords(change: Change, facts: Facts): string {
     return change.lessons ? `${did}; ${others}.` : `${did}; no other lesson changes.`;
   }
   const name = facts.rung(change.step ?? "").name;
-  const lessons = counted(change.lessons, "lesson");
   const what = {
-    more: `${name} takes ${lessons} more`,
-    added: `${name} comes in for ${lessons}`,
-    fewer: `${name} takes ${lessons} less`,
+    more: `${name} gets ${counted(change.lessons, "more lesson")}`,
+    added: `${name} is added for ${counted(change.lessons, "lesson")}`,
+    fewer: `${name} gets ${counted(change.lessons, "fewer lesson")}`,
     dropped: `${name} is left out`,
-    later: `${name} comes at another time`,
+    later: `${name} moves to another time`,
   }[change.code as "more" | "added" | "fewer" | "dropped" | "later"];
   const reason = why(change, facts);
   return reason ? `${what}: ${reason}.` : `${what}.`;
 }
 
-/** "Half past: asked last on Mon 12 Oct, 9 children may have lost it." */
+/** The same within a sentence: "half past (last checked Mon 12 Oct)". */
+export const recapInText = (step: string, standing: LadderStep | undefined, facts: Facts): string => {
+  const words = recapWords(step, standing, facts);
+  return words.charAt(0).toLowerCase() + words.slice(1);
+};
+
+/** "Half past (last checked Mon 12 Oct, review due for 9 children)". */
 export function recapWords(step: string, standing: LadderStep | undefined, facts: Facts): string {
   const name = facts.rung(step).name;
   if (!standing?.last_asked) return name;
-  const when = standing.last_asked ? `asked last ${onDay(standing.last_asked)}` : "";
-  const lost = standing.fading ? `, ${countedChildren(standing.fading)} may have lost it` : "";
-  return `${name}: ${when}${lost}`;
+  const when = standing.last_asked ? `last checked ${dayWords(standing.last_asked)}` : "";
+  const lost = standing.fading ? `, review due for ${countedChildren(standing.fading)}` : "";
+  return `${name} (${when}${lost})`;
 }
-
-const onDay = (day: string): string => (dayWords(day) === "today" ? "today" : `on ${dayWords(day)}`);
 
 const WEEKDAYS: Record<string, string> = {
   monday: "Monday",
@@ -111,11 +114,14 @@ const WEEKDAYS: Record<string, string> = {
   sunday: "Sunday",
 };
 export const weekdayWords = (id: string): string => WEEKDAYS[id] ?? id;
-export const WEEK = Object.keys(WEEKDAYS);
+const WEEK = Object.keys(WEEKDAYS);
+/** The days of a week, from the one on which it begins in the school's country. */
+export const weekFrom = (first: string): string[] =>
+  first === "sunday" ? ["sunday", ...WEEK.filter((day) => day !== "sunday")] : WEEK;
 
 /** What would help, and what would come of it. */
 export function helpWords(help: Help, facts: Facts): string {
-  if (help.id === "more_lessons") return `One lesson more a week, on ${weekdayWords(help.weekday ?? "")}s`;
-  if (help.id === "desks") return "Ten minutes at the desks twice a week";
+  if (help.id === "more_lessons") return `One more lesson a week, on ${weekdayWords(help.weekday ?? "")}s`;
+  if (help.id === "desks") return "Ten minutes on devices twice a week";
   return `Leaving out ${low(facts, help.step ?? "")}`;
 }

@@ -39,7 +39,7 @@ module Vantick
           most = [MOST, pool.length].min
           unless count.is_a?(Integer) && (1..most).cover?(count)
             nearest = count.is_a?(Integer) ? count.clamp(1, most) : most
-            raise InvalidCount.new("Choose 1 to #{most} times: #{count.inspect} cannot be chosen for #{name.downcase}.", nearest:)
+            raise InvalidCount.new("Choose 1 to #{most} clocks for #{name.downcase}, not #{count.inspect}.", nearest:)
           end
 
           chooser = new(telling, Balance.new(Chooser.by_day(pool, count, seed), count, avoid, twelve:), count, Random.new(seed))

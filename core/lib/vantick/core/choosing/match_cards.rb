@@ -67,7 +67,7 @@ module Vantick
 
           def refuse(step, count)
             nearest = (1..step.pool.length).select { |many| fits?(step, many) }.min_by { |many| [(many - count.to_i).abs, -many] }
-            words = "#{count.inspect} pairs of cards cannot be made for #{step.name.downcase} so that each needs both hands."
+            words = "There are not #{count.inspect} pairs of cards for #{step.name.downcase}. Choose fewer."
             raise InvalidCount.new(words, nearest:)
           end
         end

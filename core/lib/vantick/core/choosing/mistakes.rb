@@ -50,7 +50,7 @@ module Vantick
           private
 
           def too_many(step, count, nearest)
-            raise InvalidCount.new("#{step.name}: there are no #{count} mistakes to spot, choose fewer.", nearest:)
+            raise InvalidCount.new("There are not #{count} mistakes to spot for #{step.name.downcase}. Choose fewer.", nearest:)
           end
 
           def kinds(step, misreadings)

@@ -42,7 +42,7 @@ module Vantick
           return if count.is_a?(Integer) && (1..most).cover?(count)
 
           nearest = count.is_a?(Integer) ? count.clamp(1, most) : most
-          raise InvalidCount.new("Choose 1 to #{most} times: #{count.inspect} cannot be chosen for #{name.downcase}.", nearest:)
+          raise InvalidCount.new("Choose 1 to #{most} clocks for #{name.downcase}, not #{count.inspect}.", nearest:)
         end
 
         # Parts of the pool, easiest first, and how many times of each a child gets.

@@ -117,7 +117,7 @@ module Vantick
           most = pools.map(&:length).min
           return if @count.is_a?(Integer) && (1..most).cover?(@count)
 
-          raise InvalidCount.new("Each level has 1 to #{most} times on #{@step.name.downcase}.", nearest: @count.to_i.clamp(1, most))
+          raise InvalidCount.new("Each level can have 1 to #{most} clocks for #{@step.name.downcase}.", nearest: @count.to_i.clamp(1, most))
         end
 
         # No two alike, while there are others.

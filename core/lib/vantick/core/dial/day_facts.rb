@@ -20,16 +20,19 @@ module Vantick
             part = PARTS.find { |one| day_time.index >= one[:from] }
             dial = day_time.dial_time.digital(conventions.sign)
             { time: day_time.to_s, half: day_time.half, part: part[:id], twelve_hour: twelve_hour(day_time, dial),
-              twenty_four_hour: day_time.to_s.sub(":", conventions.sign), clock_shows: "#{dial} #{name(day_time.shown_half)}",
+              twenty_four_hour: day_time.to_s.sub(":", conventions.sign), typed: typed(day_time, dial, conventions),
+              clock_shows: "#{dial} #{name(day_time.shown_half)}",
               words: words(day_time, part, conventions) }
           end
 
           # @param day [Array<Hash>] each with `time` and `what`, as a class wrote it down
+          # @param conventions [Conventions]
           # @return [Array<Hash>] in the order of the day, times as ISO 8601 has them
-          # @raise [InvalidTime]
+          # @raise [InvalidDayTime]
           # @raise [Error] where something has no name
-          def day(day)
-            day.map { |event| { time: DayTime.parse(event[:time]).to_s, what: named(event[:what]) } }.sort_by { |event| event[:time] }
+          def day(day, conventions = Wording::Conventions.default)
+            day.map { |event| { time: Wording::DayTimeReader.read(event[:time], conventions).to_s, what: named(event[:what]) } }
+               .sort_by { |event| event[:time] }
           end
 
           private
@@ -39,6 +42,13 @@ module Vantick
             raise Error.new("Say what happens at each time.", field: :day) if tidy.empty?
 
             tidy
+          end
+
+          # As the class's English writes a time of the day: "15:30", or "3:30 p.m.".
+          def typed(day_time, dial, conventions)
+            return day_time.to_s.sub(":", conventions.sign) if Wording::English.hours_of_clock(conventions) == 24
+
+            NAMED.include?(day_time.half) ? name(day_time.half) : twelve_hour(day_time, dial)
           end
 
           def name(half) = Wording::PartReader.day_half_name(half)

@@ -41,9 +41,12 @@ module Vantick
           def named(part, conventions)
             plain = part.strip.downcase
             Reading::Misreading.all.find do |one|
-              [one.id.to_s, *one.texts.values_at(:name, :they),
-               *one.texts_in(conventions).values_at(:name, :they)].map(&:downcase).include?(plain)
+              [one.id.to_s, *names(one), *names(one, conventions)].map(&:downcase).include?(plain)
             end
+          end
+
+          def names(misreading, conventions = Wording::Conventions.default)
+            [*misreading.texts_in(conventions).values_at(:name, :they), *misreading.former_names(conventions)]
           end
 
           # In digits where it is written so, as a mistake may show in digits alone.

@@ -7,9 +7,11 @@ module Vantick
       # child who has it. After the idea of procedural bugs (Brown and Burton, "Diagnostic models for
       # procedural bugs in basic mathematical skills", Cognitive Science 2, 1978; from memory).
       class Misreading
-        TEXTS = %i[name does move lens child they times].freeze
+        TEXTS = %i[name does move home lens child they times].freeze
         # Where no dial is shown, what stands for `child`.
         UNSEEN = :unseen
+        # Names of earlier versions, which stored answers may hold; nobody is shown them.
+        FORMER = Facts::DataFile.load("former_names")
         # A fault in one chain: at which step, at which times, and what the step then gives.
         Fault = Struct.new(:step, :at, :bend, keyword_init: true)
 
@@ -70,6 +72,10 @@ module Vantick
           said = texts_in(conventions)
           (said[UNSEEN] unless task.dial?) || said[:child]
         end
+
+        # @param conventions [Conventions]
+        # @return [Array<String>] its names and sentences of earlier versions, as a class says them
+        def former_names(conventions = Wording::Conventions.default) = Wording::ClassWords.fill(FORMER.fetch(id, []), conventions)
 
         # @return [Boolean]
         def shows_in?(task) = @faults.key?(task.chain) && task.shows?(id)

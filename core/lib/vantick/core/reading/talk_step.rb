@@ -6,7 +6,7 @@ module Vantick
       # One short sentence of a talk-through, and what lights up on the dial while it is said.
       class TalkStep
         # Which part of the reading a step belongs to.
-        PARTS = %i[hour minutes say].freeze
+        PARTS = %i[hour minutes coming say].freeze
         # What can light up: a hand, the gap between two numerals, a sweep of numerals by fives, ticks, a
         # numeral, a side of the dial.
         LIGHTS = %i[hand gap sweep ticks numeral side].freeze

@@ -12,11 +12,11 @@ module Vantick
         class << self
           # @param time [DialTime]
           # @param conventions [Conventions]
-          # @return [Array<TalkStep>] the hour, the minutes, and last what is said
+          # @return [Array<TalkStep>] the hour, the minutes, the hour that is named with "to", and last what is said
           def steps(time, conventions = Wording::Conventions.default)
             parts = [[hour(time)], MinuteTalk.steps(time, conventions)]
             parts.reverse! if conventions.order == :minutes_first
-            [*parts.flatten, say(time, conventions)]
+            [*parts.flatten, *coming(time, conventions), say(time, conventions)]
           end
 
           private
@@ -31,6 +31,14 @@ module Vantick
             end
 
             TalkStep.new(:hour, format(WORDS[:hour_between], passed:, ahead:), hand, { kind: :gap, from: passed, to: ahead })
+          end
+
+          # Whoever counts back names an hour that has not come yet: the one thing that no hand points at.
+          def coming(time, conventions)
+            return [] unless time.side == :to
+
+            words = format(WORDS[:coming], to: conventions.word(:to), ahead: time.hour_ahead)
+            [TalkStep.new(:coming, words, { kind: :numeral, numeral: time.hour_ahead })]
           end
 
           def say(time, conventions)

@@ -34,7 +34,7 @@ module Vantick
         # @return [Array<Group>] misreadings before steps, and last the one beside
         # @raise [InvalidCount] where there is to be no group
         def self.of(children, most: MOST_GROUPS, seed: 0)
-          raise InvalidCount.new("Name 1 group or more.", field: :most) unless most.is_a?(Integer) && most.positive?
+          raise InvalidCount.new("Choose at least 1 group.", field: :most) unless most.is_a?(Integer) && most.positive?
 
           new(children, most, seed).groups
         end

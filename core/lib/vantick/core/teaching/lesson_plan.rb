@@ -79,7 +79,7 @@ module Vantick
           found = lesson.stages.find { |one| one.id == stage }
           return unless found.items.count(&:time) < times.length && found.missing.positive?
 
-          raise Error.new("There is no other time to swap it for: every one is in the lesson. Type one instead.", field: :kept)
+          raise Error.new("Every other time is already in this lesson. Type one instead.", field: :kept)
         end
 
         def both_kinds(text) = [Dial::DialTime.parse(text), *(Dial::DayTime.parse(text) if task.asks == :day)]

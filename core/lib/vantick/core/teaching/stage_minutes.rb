@@ -16,7 +16,7 @@ module Vantick
           # @raise [InvalidCount]
           def of(minutes, wanted = {})
             unless minutes.is_a?(Integer) && Lesson::LENGTHS.cover?(minutes)
-              raise InvalidCount.new("A lesson has #{Lesson::LENGTHS.min} to #{Lesson::LENGTHS.max} minutes.", field: :minutes)
+              raise InvalidCount.new("A lesson can have #{Lesson::LENGTHS.min} to #{Lesson::LENGTHS.max} minutes.", field: :minutes)
             end
 
             wanted.empty? ? usual(minutes) : checked(minutes, wanted)
@@ -41,10 +41,10 @@ module Vantick
 
             given = STAGES.to_h { |id, _| [id, wanted.fetch(id, 0)] }
             short = given.find { |_, length| length < LEAST }&.first
-            raise InvalidCount.new("#{STAGES[short][:name]} needs #{LEAST} minute or more.", field: :stage_minutes) if short
+            raise InvalidCount.new("#{STAGES[short][:name]} needs at least #{LEAST} minute.", field: :stage_minutes) if short
             return given if given.values.sum == minutes
 
-            raise InvalidCount.new("The stages have #{given.values.sum} minutes together: make them #{minutes}.", field: :stage_minutes)
+            raise InvalidCount.new("The parts add up to #{given.values.sum} minutes. The lesson has #{minutes}.", field: :stage_minutes)
           end
         end
       end

@@ -46,8 +46,8 @@ module Vantick
 
         # Those between move up by one; what is pinned or skipped stays where it is.
         def move(day, to, _step)
-          refuse("Nothing is planned on that day.", :day) if lesson(day).kind == :skipped
-          refuse("The lesson on that day is #{lesson(to).settled}: choose another day, or let it go first.", :to) if fast?(to)
+          refuse("Nothing is planned for that day.", :day) if lesson(day).kind == :skipped
+          refuse("The lesson on that day is #{lesson(to).settled}. Choose another day, or unpin it first.", :to) if fast?(to)
 
           free = @days.reject { |one| fast?(one) && one != day }
           contents = (free - [day]).map { |one| as_it_stands(lesson(one)) }

@@ -22,8 +22,8 @@ module Vantick
           # @return [Array<Slot>] oldest first
           # @raise [Error] where the term ends before it begins or is too long
           def lessons(first:, last:, weekdays:, off: [])
-            raise Error.new("The last day comes before the first.", field: :last_day) if last < first
-            raise Error.new("A term has at most #{LONGEST} days.", field: :last_day) if last - first >= LONGEST
+            raise Error.new("The last day is before the first.", field: :last_day) if last < first
+            raise Error.new("A term can have at most #{LONGEST} days.", field: :last_day) if last - first >= LONGEST
 
             given = (first..last).select { |day| weekdays.key?(weekday(day)) && off.none? { |range| range.cover?(day) } }
             given.map { |day| Slot.new(day:, minutes: weekdays.fetch(weekday(day))).freeze }

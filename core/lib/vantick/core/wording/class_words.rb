@@ -3,10 +3,10 @@
 module Vantick
   module Core
     module Wording
-      # Texts that speak of the two sides of a dial, in a class's own words: `%{past}` and `%{to}` stand in the data where a
-      # class may say something else. "Half past" is said by all, and stays.
+      # Texts in a class's own words: `%{past}` and `%{to}` stand in the data where a class may say something else, and the words
+      # of {English} where British and American differ. "Half past" is said by all, and stays.
       module ClassWords
-        PLACES = /%\{(past|to)\}/i
+        PLACES = /%\{(past|to|#{English::WORDS.keys.join('|')})\}/i
 
         # @param text [String, Array, Hash] texts as they stand in the data
         # @param conventions [Conventions]
@@ -20,9 +20,10 @@ module Vantick
           end
         end
 
-        # A place that begins with a capital begins a name.
+        # A place that begins with a capital begins a name or a sentence.
         def self.word(place, conventions)
-          said = conventions.word(place.downcase.to_sym)
+          name = place.downcase.to_sym
+          said = English::WORDS.key?(name) ? English.word(name, conventions) : conventions.word(name)
           place == place.capitalize ? said.capitalize : said
         end
         private_class_method :word

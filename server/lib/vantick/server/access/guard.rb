@@ -11,12 +11,12 @@ module Vantick
         # The field for the password of who asks.
         PRESENT = "present_password"
         # What a device is told that had a seat.
-        LOST = { moved: "You sit at another device now. Was that not you? Tell your teacher.",
-                 away: "Your teacher has ended your seat here. You can join again." }.freeze
+        LOST = { moved: "You are signed in on another device. If that wasn't you, tell your teacher.",
+                 away: "Your teacher signed you out here. You can join again." }.freeze
 
         # What a teacher is told who has a class, and not for this.
-        TOO_LITTLE = { teaching: "This class was lent to you: its children and its settings are for whose it is.",
-                       keeping: "This class is a colleague's who shares it with you: only they can give it away or erase it." }.freeze
+        TOO_LITTLE = { teaching: "This class is lent to you. Only its own teacher can change its children and settings.",
+                       keeping: "A colleague shares this class with you. Only they can hand it over or erase it." }.freeze
 
         def initialize(app)
           @app = app

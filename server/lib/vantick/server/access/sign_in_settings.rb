@@ -6,15 +6,15 @@ module Vantick
       # What Rodauth is told: its words, its names of parameters, its limits.
       module SignInSettings
         WORDS = {
-          wrong: "The name or the password is not right.",
-          slowly: "Too many wrong passwords from this device: wait %<wait>s, then try again.",
-          own: "This is not your present password.",
-          taken: "There is an account of this name already: choose another.",
+          wrong: "The name or password isn't right.",
+          slowly: "Too many tries from this device. Wait %<wait>s, then try again.",
+          own: "That isn't your current password.",
+          taken: "There is already an account with this name. Choose another.",
           short: "Choose a password of at least #{SignIn::LEAST_PASSWORD} characters.",
-          common: "This password is one of the first that anybody would try: choose another.",
+          common: "This password is too easy to guess. Choose another.",
           name: Store::AccountNames::LENGTH,
-          as_name: "This password is your name: choose another.",
-          same: "This is the password you have: choose another."
+          as_name: "Your password can't be your name. Choose another.",
+          same: "That is your current password. Choose a new one."
         }.freeze
 
         ROUTES_AND_PARAMETERS = {

@@ -8,13 +8,13 @@ module Vantick
       # A copy of the school's file, to be kept somewhere else. It holds everybody's classes: only whoever made the school gets it.
       class Copies < Resource
         post "/api/school/copies" do
-          refuse(403, "Only whoever made the school here can take a copy of all of it.", nil) unless store.school.keeper == teacher
+          refuse(403, "Only the school's first teacher can download a full copy.", nil) unless store.school.keeper == teacher
 
           content_type "application/vnd.sqlite3"
           attachment "vantick-#{Date.jd(Store::SchoolDay.today).iso8601}.sqlite3"
           copy.tap { store.school.copied(now) }
         rescue Store::Unusable
-          refuse(503, "There is no room on the disk for a copy: make room, then try again.", nil)
+          refuse(503, "There is no room on the disk for a copy. Make room, then try again.", nil)
         end
 
         private

@@ -11,7 +11,7 @@ module Vantick
 
         post "/api/accounts/:account_id/removal" do
           account = known
-          unfit("This is your own account: a colleague has to keep the school first.", :account_id) if account == teacher
+          unfit("This is your own account. Hand the school over to a colleague first.", :account_id) if account == teacher
           to = sent[:classes_to]
           check_heir(account, to)
           store.school.remove(account, to)
@@ -49,7 +49,7 @@ module Vantick
           return if classes.zero? && to.nil?
           return if to && to != account && store.school.account?(to)
 
-          unfit("Say who gets the classes of this account.", :classes_to)
+          unfit("Choose who gets the classes of this account.", :classes_to)
         end
       end
     end

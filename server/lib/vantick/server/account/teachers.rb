@@ -5,14 +5,14 @@ module Vantick
     module Account
       # Who is signed in, and new accounts. Signing in and out and passwords are Rodauth's.
       class Teachers < Resource
-        ELSEWHERE = "The first account is made on the machine that Vantick runs on, at the address that it printed there."
-        THERE = "There is an account already: sign in."
+        ELSEWHERE = "Create the first account on the computer that runs Vantick, at the address it printed there."
+        THERE = "There is already an account. Sign in."
 
         get "/api/session" do
           first = store.teachers.none?
           name = teacher && store.teachers.login(teacher)
           answer_json({ signed_in: !teacher.nil?, name:, first_start: first, demo: DemoSignIn.shown, time_zone: Store::SchoolDay.zone,
-                        first_day: teacher ? store.teachers.first_day(teacher) : [] })
+                        first_day: teacher ? store.teachers.first_day(teacher) : [], **countries(first) })
         end
 
         # What was looked at on one device is done on all.
@@ -22,7 +22,8 @@ module Vantick
         post "/api/session/first" do
           refuse(403, ELSEWHERE, nil) unless Http::Caller.here?(env)
           refuse(409, THERE, nil) unless store.teachers.none?
-          refuse(409, THERE, nil) unless store.db.transaction { store.teachers.none? && first(make(sent)) }
+          begun = store.db.transaction { store.teachers.none? && first(make(sent)) && store.school.live_in(sent.fetch(:country, "other")) }
+          refuse(409, THERE, nil) unless begun
           answer_json({ name: Store::AccountNames.tidy(sent[:name]) }, code: 201)
         end
 
@@ -32,6 +33,13 @@ module Vantick
         end
 
         private
+
+        def countries(first)
+          english = Core::Wording::English
+          here = store.school.country
+          { countries: first ? english::COUNTRIES.values.map { |one| one.slice(:id, :name) } : [],
+            country: { **here.slice(:week, :standards), locale: english.locale(english.conventions_of(here[:id])) } }
+        end
 
         # It takes the classes that were made before there were accounts.
         def first(account) = store.teachers.adopt(account[:id]) && true

@@ -47,7 +47,7 @@ module Vantick
         end
 
         def item_of(check)
-          item = check[:items].find { |one| one[:id] == sent[:item_id] } || unfit("This clock is not one of the check's.", :item_id)
+          item = check[:items].find { |one| one[:id] == sent[:item_id] } || unfit("This clock isn't in this check.", :item_id)
           return item if [nil, sent[:child_id]].include?(item[:child_id])
 
           unfit("This clock is on another child's sheet.", :item_id)
@@ -55,7 +55,7 @@ module Vantick
 
         def child_of(check)
           children = store.classes.children(check[:class_id])
-          children.find { |child| child[:id] == sent[:child_id] } || unfit("This child is not in the check's class.", :child_id)
+          children.find { |child| child[:id] == sent[:child_id] } || unfit("This child isn't in the check's class.", :child_id)
         end
       end
     end

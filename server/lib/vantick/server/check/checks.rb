@@ -64,12 +64,12 @@ module Vantick
         end
 
         def choose(class_id, wanted)
-          unfit("This class has no children yet: add them first.", :class_id) if store.classes.find(class_id)[:children].empty?
+          unfit("This class has no children yet. Add them first.", :class_id) if store.classes.find(class_id)[:children].empty?
 
           step = Core::Teaching::Step.find(wanted[:step])
           task = dial_task(wanted[:task])
           most = [Core::Choosing::Chooser::IN_A_CHECK, step.pool.length].min
-          raise Core::InvalidCount, "A check has 1 to #{most} clocks." unless (1..most).cover?(wanted[:count])
+          raise Core::InvalidCount, "A check can have 1 to #{most} clocks." unless (1..most).cover?(wanted[:count])
 
           avoid = store.checks.last_times(class_id, step.id.to_s).map { |time| Core::Dial::DialTime.parse(time) }
           Core::Choosing::Chooser.choose(step:, task:, count: wanted[:count], seed: wanted[:seed], avoid:)

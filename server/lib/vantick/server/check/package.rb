@@ -20,7 +20,7 @@ module Vantick
         # What the first child is asked, where children have times of their own; what is matched or put right is no question of QTI's.
         def first_version(check)
           fitting = check.items.select { |item| Formats::QtiItem.fits?(task(item)) }
-          unfit("What this check asks cannot be said in QTI.", :check_id) if fitting.empty?
+          unfit("This kind of check can't be exported as QTI.", :check_id) if fitting.empty?
           fitting.group_by(&:child_id).values.first
         end
 

@@ -13,9 +13,9 @@ module Vantick
         post "/api/classes/:class_id/packages" do
           found = read
           most = Core::Choosing::Chooser::IN_A_CHECK
-          unfit("No question of this file has a time for an answer.", :file) if found.times.empty?
-          unfit("A check has at most #{most} clocks; this file has #{found.times.length} times.", :file) if found.times.length > most
-          step = step(found) || unfit("These times are on no step of the ladder together.", :file)
+          unfit("No question in this file has a time as its answer.", :file) if found.times.empty?
+          unfit("A check can have at most #{most} clocks. This file has #{found.times.length} times.", :file) if found.times.length > most
+          step = step(found) || unfit("No step has all of these times.", :file)
           check = store.checks.add(class_id: input[:class_id], step: step.id.to_s, task: task(found).id.to_s,
                                    times: found.times.map(&:to_s), made_at: now)
           answer_json(Views::CheckView.check(check, store.classes.find(input[:class_id]), []), code: 201)

@@ -25,7 +25,7 @@ module Vantick
         # @param wanted [Array<Integer>] none for all of the class
         def children(wanted)
           found = wanted.empty? ? school_class.children : school_class.children.select { |child| wanted.include?(child[:id]) }
-          unfit("One of these children is not in the class: load the page anew.", :child_ids) if found.length < wanted.uniq.length
+          unfit("One of these children isn't in the class. Reload the page.", :child_ids) if found.length < wanted.uniq.length
           found
         end
 

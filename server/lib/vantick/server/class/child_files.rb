@@ -12,7 +12,7 @@ module Vantick
           file = Formats::ChildFile.new(file_sent, now: Clock.now)
           name = tidy(file.name)
           check_names([name], :file, beside: store.register.named(school_class.id).values.map { |row| row[:name] })
-          unfit("A class has at most #{Children::MOST} children.", :file) if school_class.children.length >= Children::MOST
+          unfit("A class can have at most #{Children::MOST} children.", :file) if school_class.children.length >= Children::MOST
           store.db.transaction { take(school_class, name, file) }
           answer_json(store.classes.find(school_class.id), code: 201)
         end

@@ -42,7 +42,7 @@ module Vantick
 
         post "/api/classes/:class_id/children/:child_id/move" do
           to = store.classes.find(sent[:to_class_id])
-          unfit("#{child.name} is in this class already.", :to_class_id) if to.id == child.class_id
+          unfit("#{child.name} is already in this class.", :to_class_id) if to.id == child.class_id
 
           check_room(to, 1, :to_class_id)
           check_names([child.name], :to_class_id, beside: names_in(to.id))
@@ -69,7 +69,7 @@ module Vantick
         end
 
         post "/api/classes/:class_id/children/:child_id/erasure" do
-          unfit("Type the child's name as it stands here: #{child.name}.", :name) unless tidy(sent[:name]) == child.name
+          unfit("Type the child's name exactly: #{child.name}.", :name) unless tidy(sent[:name]) == child.name
 
           answer_json({ erased: true, job: Work::Erasure.begin(store, "child", child.id, class_id: child.class_id) })
         end
@@ -95,11 +95,11 @@ module Vantick
           owner = store.shares.owner(child.class_id)
           return if [teacher, store.shares.owner(to.id)].include?(owner)
 
-          refuse(403, "This class is a colleague's: only they can move a child into another teacher's class.", :to_class_id)
+          refuse(403, "This is a colleague's class. Only they can move a child to another teacher's class.", :to_class_id)
         end
 
         def check_room(school_class, more, field)
-          unfit("A class has at most #{MOST} children.", field) if school_class.children.length + more > MOST
+          unfit("A class can have at most #{MOST} children.", field) if school_class.children.length + more > MOST
         end
 
         def names_in(class_id, but: nil)

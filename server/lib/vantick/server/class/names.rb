@@ -23,22 +23,24 @@ module Vantick
           alike = alike.select { |some| some.length > 1 && names.include?(some.last) }
           return if alike.empty?
 
-          unfit("#{alike.map { |some| too_alike(some) }.join(', ')}: tell them apart with a letter, such as #{alike.first.last} K.", field)
+          unfit("#{alike.map do |some|
+            too_alike(some)
+          end.join(', ')}. Add a letter to tell them apart, such as #{alike.first.last} K.", field)
         end
 
         def check_signs(names, field)
           turned = names.find { |name| name.match?(TURNS) }
-          unfit("#{turned.gsub(TURNS, '')} holds hidden signs that turn the direction of letters: type the name again.", field) if turned
+          unfit("#{turned.gsub(TURNS, '')} has hidden characters. Type the name again.", field) if turned
         end
 
         def too_alike(names)
-          names.uniq.one? ? "Two children are called #{names.first}" : "#{names.uniq.first(2).join(' and ')} are too alike"
+          names.uniq.one? ? "Two children are called #{names.first}" : "#{names.uniq.first(2).join(' and ')} look too alike"
         end
 
         def class_name(text)
           name = tidy(text)
           unfit("Give the class a name.", :name) if name.empty?
-          unfit("The name holds hidden signs that turn the direction of letters: type it again.", :name) if name.match?(TURNS)
+          unfit("The name has hidden characters. Type it again.", :name) if name.match?(TURNS)
           name
         end
       end

@@ -49,8 +49,8 @@ module Vantick
         # Each of the class once.
         def check_children(child_ids)
           known = store.classes.find(input[:class_id]).children.map { |child| child[:id] }
-          unfit("One of these children is not in the class: load the page anew.", :groups) if (child_ids - known).any?
-          unfit("A child is in two groups.", :groups) if child_ids.uniq.length < child_ids.length
+          unfit("One of these children isn't in the class. Reload the page.", :groups) if (child_ids - known).any?
+          unfit("A child can be in one group only.", :groups) if child_ids.uniq.length < child_ids.length
         end
 
         def weeks(given, conventions, today)

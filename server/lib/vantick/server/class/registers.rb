@@ -19,8 +19,9 @@ module Vantick
           names = sent[:children].map { |name| tidy(name) }
           name = class_name(sent[:name])
           check_names(names, :children)
-          answer_json(store.classes.add(name:, school: tidy(sent.fetch(:school, "")), names:, made_at: now, account_id: teacher),
-                      code: 201)
+          conventions = Core::Wording::English.conventions_of(store.school.country[:id]).to_h
+          school = tidy(sent.fetch(:school, ""))
+          answer_json(store.classes.add(name:, school:, names:, made_at: now, account_id: teacher, conventions:), code: 201)
         end
 
         put "/api/classes/:class_id" do
@@ -36,9 +37,9 @@ module Vantick
         end
 
         put "/api/classes/:class_id/day" do
-          store.classes.find(input[:class_id])
+          conventions = store.classes.find(input[:class_id]).wording
           day = sent[:day].map { |event| event.transform_keys(&:to_sym) }
-          answer_json(store.classes.change(input[:class_id], day: Core::Dial::DayFacts.day(day)))
+          answer_json(store.classes.change(input[:class_id], day: Core::Dial::DayFacts.day(day, conventions)))
         end
 
         post("/api/classes/:class_id/archive") { answer_json(store.classes.archive(input[:class_id], sent[:archived] ? now : nil)) }
@@ -48,13 +49,13 @@ module Vantick
           name = class_name(sent[:name])
           unfit("Choose at least one child to move up.", :child_ids) if sent[:child_ids].empty?
           others = sent[:child_ids] - old.children.map { |child| child[:id] }
-          unfit("One of these children is not in the class.", :child_ids) if others.any?
+          unfit("One of these children isn't in the class.", :child_ids) if others.any?
           answer_json(store.classes.next_year(old, name:, child_ids: sent[:child_ids].uniq, at: now, account_id: teacher), code: 201)
         end
 
         post "/api/classes/:class_id/erasure" do
           school_class = store.classes.find(input[:class_id])
-          unfit("Type the class's name as it stands here: #{school_class.name}.", :name) unless tidy(sent[:name]) == school_class.name
+          unfit("Type the class's name exactly: #{school_class.name}.", :name) unless tidy(sent[:name]) == school_class.name
 
           answer_json({ erased: true, job: Work::Erasure.begin(store, "class", school_class.id) })
         end

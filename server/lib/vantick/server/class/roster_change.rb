@@ -137,8 +137,8 @@ module Vantick
 
         def settle(at, child_id)
           child = @doubts.fetch(at, []).find { |one| one[:id] == child_id }
-          raise Core::Error.new("#{@listed[at]&.name || 'A child'} on the list cannot be that child.", field: :same) unless child
-          raise Core::Error.new("#{child[:name]} cannot be two children of the list.", field: :same) if @pairs.value?(child)
+          raise Core::Error.new("#{@listed[at]&.name || 'A child'} on the list can't be that child.", field: :same) unless child
+          raise Core::Error.new("#{child[:name]} can't be two children on the list.", field: :same) if @pairs.value?(child)
 
           @pairs[at] = child
         end

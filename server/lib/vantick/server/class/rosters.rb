@@ -57,13 +57,13 @@ module Vantick
           classes = Formats::Foreign.roster(file_sent, sent[:commas])
           return classes.first if classes.length == 1
 
-          classes.find { |one| one.source_id == sent[:of] } || unfit("There are #{classes.length} classes in this file: choose one.", :of)
+          classes.find { |one| one.source_id == sent[:of] } || unfit("This file has #{classes.length} classes. Choose one.", :of)
         end
 
         # Before anything is worked out with so many names.
         def check_length(listed)
           many = listed.children.length
-          unfit("A class has at most #{Children::MOST} children: there are #{many} on this list.", :file) if many > Children::MOST
+          unfit("A class can have at most #{Children::MOST} children. This list has #{many}.", :file) if many > Children::MOST
         end
 
         # With what each was last asked, so that a teacher knows who it is.
@@ -92,7 +92,10 @@ module Vantick
         def check_room(found)
           stay = store.classes.find(input[:class_id]).children.length + found.added.length + found.back.length
           stay -= found.gone.length if sent[:gone] == "left"
-          unfit("A class has at most #{Children::MOST} children: with this list there would be #{stay}.", :file) if stay > Children::MOST
+          return unless stay > Children::MOST
+
+          unfit("A class can have at most #{Children::MOST} children. With this list there would be #{stay}.",
+                :file)
         end
       end
     end

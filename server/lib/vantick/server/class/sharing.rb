@@ -10,7 +10,7 @@ module Vantick
         post "/api/classes/:class_id/shares" do
           check_colleague
           last_day = sent[:until]
-          unfit("This day is over: choose today or a later one.", :until) if last_day && last_day < Date.jd(Store::SchoolDay.today).iso8601
+          unfit("This day is over. Choose today or later.", :until) if last_day && last_day < Date.jd(Store::SchoolDay.today).iso8601
           store.shares.share(input[:class_id], sent[:account_id], last_day, now)
           answer_json(shares)
         end

@@ -20,7 +20,7 @@ module Vantick
         def read(beside)
           list = Formats::Roster.plain(sent[:text], sent[:commas])
           many = list.children.length
-          unfit("A class has at most #{Children::MOST} children: here are #{many}.", :text) if many > Children::MOST
+          unfit("A class can have at most #{Children::MOST} children. Here are #{many}.", :text) if many > Children::MOST
           { children: children(list.children, beside), commas: list.commas }
         rescue Core::Error => e
           unfit(e.message, :text)

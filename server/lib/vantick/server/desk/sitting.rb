@@ -110,7 +110,7 @@ module Vantick
           wanted = turn[:item_ids].sort
           return if given.map { |one| one[:item_id] }.sort == wanted
 
-          raise Core::Error.new("These answers are not to this task.", field: :answers)
+          raise Core::Error.new("These answers belong to another task.", field: :answers)
         end
 
         def sent_before?(given)

@@ -5,8 +5,8 @@ module Vantick
     module Desk
       # A child's own side: joining with the class code and the pictures, tasks, answers, and the dials they can read.
       class Tasks < Resource
-        NOT_YOURS = "Those are not your pictures. Try again, or ask for them."
-        RESTS = "Wait %<wait>s, or ask your teacher to show you your pictures."
+        NOT_YOURS = "Those aren't your pictures. Try again, or ask your teacher."
+        RESTS = "Wait %<wait>s, or ask your teacher for your pictures."
 
         post "/api/desk/doors" do
           desk = store.desks.coded(sent[:code], time)
@@ -42,7 +42,7 @@ module Vantick
         end
 
         post "/api/desk/rounds" do
-          unfit("The desk is closed.", :round) unless seat[:open]
+          unfit("We're finished for now.", :round) unless seat[:open]
           room.saw(seat, time, doing: true)
           @sitting = sitting.again_from_the_start if sitting.over? && !sitting.fixed?
           @view = nil
@@ -104,7 +104,7 @@ module Vantick
           found = store.classes.children(desk[:class_id]).find { |one| one[:id] == sent[:child_id] }
           return found if found && (desk[:child_ids].nil? || desk[:child_ids].include?(found[:id]))
 
-          unfit("This name is not at this desk.", :child_id)
+          unfit("Your name is not on this list. Ask your teacher.", :child_id)
         end
 
         # The same is said of every wrong key; after some of them the card rests.

@@ -65,8 +65,8 @@ module Vantick
 
         def desk(desk)
           open = desk[:closed_at].nil? && desk[:expires_at] > now
-          { **desk.slice(*KEPT), open:, address: "#{address}/desk", reachable: !URI(address).host.match?(/\A(localhost|127\.|\[?::1)/),
-            qr: open ? qr("#{address}/desk?code=#{desk[:code]}") : "" }
+          { **desk.slice(*KEPT), open:, address: "#{address}/join", reachable: !URI(address).host.match?(/\A(localhost|127\.|\[?::1)/),
+            qr: open ? qr("#{address}/join?code=#{desk[:code]}") : "" }
         end
 
         # The outline of the dark squares. It takes long to make, and a page that watches asks for it every two seconds.

@@ -30,11 +30,11 @@ module Vantick
 
         def children(ids)
           known = @class[:children].map { |child| child[:id] }
-          unfit("This class has no children yet: add them first.", :child_ids) if known.empty?
+          unfit("This class has no children yet. Add them first.", :child_ids) if known.empty?
           return if ids.nil? || (known - ids).empty?
 
           unfit("Choose at least one child.", :child_ids) if ids.empty?
-          unfit("One of these children is not in the class.", :child_ids) if (ids - known).any?
+          unfit("One of these children isn't in the class.", :child_ids) if (ids - known).any?
           ids.uniq
         end
 
@@ -64,17 +64,17 @@ module Vantick
 
         # A check that can be answered on a screen: one that is not a desk's own.
         def own_check(id)
-          unfit("Say for which lesson or check.", :lesson_id) unless id
+          unfit("Choose a lesson or check.", :lesson_id) unless id
           check = @store.checks.find(id)
           raise Store::Missing.new("check", id) unless check[:class_id] == @class[:id]
 
-          unfit("This was practice at the desks: open free practice instead.", :check_id) if check[:desk]&.fetch(:kind) == "practice"
-          unfit("Pairs are cut out and matched on paper.", :check_id) if check[:task] == "match"
+          unfit("This was practice on devices. Start free practice instead.", :check_id) if check[:desk]&.fetch(:kind) == "practice"
+          unfit("Pairs are for paper only.", :check_id) if check[:task] == "match"
           id
         end
 
         def lesson(id)
-          row = @store.lessons.find(id || unfit("Say for which lesson.", :lesson_id))
+          row = @store.lessons.find(id || unfit("Choose a lesson.", :lesson_id))
           raise Store::Missing.new("lesson", id) unless row[:class_id] == @class[:id]
 
           [row, Core::Teaching::LessonPlan.new(row[:plan], @class.wording, @class[:day])]
@@ -82,11 +82,11 @@ module Vantick
 
         def times(plan, stage)
           stages = Core::Teaching::StageMinutes.at_desks.map(&:to_s)
-          unfit("Choose a stage: #{stages.join(', ')}.", :stage) unless stages.include?(stage)
+          unfit("Choose a part: #{stages.join(', ')}.", :stage) unless stages.include?(stage)
           found = plan.lesson.stages.find { |one| one.id.to_s == stage }
           # Earlier steps are asked with times of the dial alone.
           times = found.items.filter_map(&:time).select { |time| plan.task.times.include?(time) }.uniq
-          times.empty? ? unfit("There is no time in this stage: give it more minutes.", :stage) : times.map(&:to_s)
+          times.empty? ? unfit("This part has no clocks. Give it more minutes.", :stage) : times.map(&:to_s)
         end
       end
     end

@@ -39,7 +39,7 @@ module Vantick
           seen = {}
           rows.flat_map { |row, number| answers(row, number, columns || {}, once(row, number, columns, seen)) }
         rescue CSV::MalformedCSVError => e
-          refuse("The table cannot be read near line #{e.line_number}: check its quotation marks.")
+          refuse("The table can't be read near line #{e.line_number}. Check its quotation marks.")
         end
 
         private
@@ -69,7 +69,7 @@ module Vantick
           alike = @check[:items].select { |item| item[:child_id].nil? && item[:time] == name }
           return @check[:items].index(alike.first) + 1 if alike.one?
 
-          refuse("Row 1: #{Core.excerpt(name)} is no clock: write clock 1, clock 2 and so on.")
+          refuse("Row 1: #{Core.excerpt(name)} is not a clock. Write clock 1, clock 2 and so on.")
         end
 
         def whole(clocks)
@@ -83,7 +83,7 @@ module Vantick
         def once(row, number, columns, seen)
           child = named(AnswerTables.plain(row[columns ? columns[:child] : 0]), number)
           before = seen[child[:id]]
-          refuse("Row #{number}: #{child[:name]} stands in row #{before} already.") if before
+          refuse("Row #{number}: #{child[:name]} is already in row #{before}.") if before
 
           seen[child[:id]] = number
           child
@@ -116,7 +116,7 @@ module Vantick
         # Typographic apostrophes are what spreadsheets make of plain ones.
         def folded(name) = Core::Wording::ChildNames.folded(name.tr("’‘ʼ`´", "'"))
 
-        def named(name, number) = @children[folded(name)] || refuse("Row #{number}: nobody in the class is called #{name.inspect}.")
+        def named(name, number) = @children[folded(name)] || refuse("Row #{number}: no child in the class is called #{name.inspect}.")
 
         def too_many(number, name, items) = refuse("Row #{number}: #{name} has more answers than the #{items.length} clocks.")
 

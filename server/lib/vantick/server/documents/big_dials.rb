@@ -54,7 +54,7 @@ module Vantick
           y = top + (2 * reach) + 40
           hand(page, :hour, MARGIN + 40, y)
           hand(page, :minute, (page.width / 2) + 40, y)
-          page.paragraph(WORDS[:caution], MARGIN, y + 60, page.inner, size: 11)
+          page.paragraph(in_class_words(WORDS[:caution]), MARGIN, y + 60, page.inner, size: 11)
         end
 
         def pin(page, center) = page.circle(center, PIN, width: 0.7)

@@ -110,7 +110,7 @@ module Vantick
           @pdf.image(StringIO.new(one[:bytes]), fit: [@pdf.bounds.width, high])
           @pdf.move_down 8
         rescue Prawn::Errors::UnsupportedImageType
-          say("#{one[:name]} cannot be shown here.")
+          say("#{one[:name]} can't be shown here.")
         end
       end
     end

@@ -41,7 +41,7 @@ module Vantick
         def text
           return TEXT[:text_parts] unless sheet.step.whole?
 
-          TEXT[sheet.conventions.accepts?(:right_other_words) ? :text : :text_school_words]
+          in_class_words(TEXT[sheet.conventions.accepts?(:right_other_words) ? :text : :text_school_words])
         end
 
         # @return [Float] below them

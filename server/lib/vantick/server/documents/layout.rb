@@ -32,6 +32,8 @@ module Vantick
 
         def room = Page::SIZES.fetch(sheet.paper)[1] - FOOT
 
+        def in_class_words(text) = Core::Wording::ClassWords.fill(text, sheet.conventions)
+
         # The head of a page: whose it is, what it is, and what to do.
         # @return [Float] where the exercises may begin
         def head(page, version, title: sheet.title, direction: sheet.direction)

@@ -35,7 +35,7 @@ module Vantick
           # @raise [Core::Error]
           def read(bytes)
             entries = Zip::File.open_buffer(StringIO.new(bytes)).select(&:file?)
-            refuse("The file holds far more than a school's lists.") if entries.sum(&:size) > MOST || entries.length > FILES
+            refuse("The file is far larger than a school's lists.") if entries.sum(&:size) > MOST || entries.length > FILES
             left = MOST
             entries.to_h do |entry|
               text = unpack(entry, left)
@@ -46,7 +46,7 @@ module Vantick
             raise
           rescue StandardError
             # The package that opens zips stumbles over damaged ones in many ways.
-            refuse("The file is no zip that can be opened: save it once more where it comes from.")
+            refuse("The zip file can't be opened. Save it again where it comes from.")
           end
 
           # @return [Boolean]
@@ -71,7 +71,7 @@ undef: :replace).delete_prefix("\uFEFF")
           # What a file says of its size is not believed: all of them together have so much room.
           def unpack(entry, left)
             found = entry.get_input_stream { |stream| stream.read(left + 1) }.to_s
-            found.bytesize > left ? refuse("The file holds far more than a school's lists.") : found
+            found.bytesize > left ? refuse("The file is far larger than a school's lists.") : found
           end
 
           def refuse(words) = raise(Core::Error.new(words, field: :file))

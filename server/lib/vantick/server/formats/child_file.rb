@@ -34,13 +34,13 @@ module Vantick
         def initialize(bytes, now:)
           found = JSON.parse(Bundle.text(bytes))
           error = JSONSchemer.schema(SCHEMA).validate(found).first
-          refuse("#{place(error['data_pointer'])} is not as it should be in a child's file.") if error
+          refuse("#{place(error['data_pointer'])} is not right for a child's file.") if error
           @now = now
           @name = found["name"]
           @source_id = found["source_id"]
           @answers = found["answers"].each.with_index(1).map { |answer, number| asked(answer, number) }.sort_by(&:at)
         rescue JSON::ParserError
-          refuse("This is no child's file: save it once more where it comes from, as JSON.")
+          refuse("This isn't a child's file. Save it again where it comes from, as JSON.")
         end
 
         private
@@ -60,7 +60,7 @@ module Vantick
 
           check_moment(ruling["ruled_at"])
           known = Core::Marking::Marked::VERDICTS.map(&:to_s)
-          refuse("#{ruling['verdict'][0, 40]} is no verdict.") unless known.include?(ruling["verdict"])
+          refuse("#{ruling['verdict'][0, 40]} is not a result.") unless known.include?(ruling["verdict"])
 
           { verdict: ruling["verdict"], ruled_at: ruling["ruled_at"] }
         end
@@ -75,16 +75,16 @@ module Vantick
         # A day that is none, or that has not come, would stand in the way of every page that counts days.
         def check_moment(text)
           moment = Time.iso8601(text)
-          refuse("#{text[0, 10]} has not come yet.") if moment > @now + AHEAD
+          refuse("#{text[0, 10]} is in the future.") if moment > @now + AHEAD
           # Ruby takes the 31st of April for the first of May.
           raise ArgumentError unless moment.year >= FIRST_YEAR && moment.utc.iso8601 == text
         rescue ArgumentError
-          refuse("#{text[0, 20]} is no day and time.")
+          refuse("#{text[0, 20]} isn't a day and time.")
         end
 
         def place(pointer)
           if pointer.empty?
-            "The whole"
+            "The file"
           else
             pointer.delete_prefix("/").sub(%r{\Aanswers/(\d+)}) do
               "Answer #{Regexp.last_match(1).to_i + 1}"

@@ -37,11 +37,11 @@ module Vantick
             plain = text.encode("UTF-8", invalid: :replace).delete_prefix("\uFEFF")
             check_left_out(plain)
             calendars = plain.match?(/^BEGIN:VCALENDAR/i) ? Icalendar::Calendar.parse(plain) : []
-            raise Core::Error.new("This is no calendar file: choose one that ends in .ics.", field: :content) if calendars.empty?
+            raise Core::Error.new("This isn't a calendar file. Choose one that ends in .ics.", field: :content) if calendars.empty?
 
             calendars.flat_map(&:events)
           rescue ArgumentError, NoMethodError, Icalendar::Parser::ParseError
-            raise Core::Error.new("This calendar file is damaged: save it anew, then choose it again.", field: :content)
+            raise Core::Error.new("This calendar file is damaged. Save it again, then choose it again.", field: :content)
           end
 
           # The package takes as long as there are pairs of these.
@@ -49,17 +49,17 @@ module Vantick
             days = plain.gsub(/\r?\n[ \t]/, "").scan(/^EXDATE[^\r\n]*/i).sum { |line| line.count(",") + 1 }
             return if days <= MOST_LEFT_OUT
 
-            raise Core::Error.new("This calendar leaves out #{days} days of repeated events: export fewer years of it.", field: :content)
+            raise Core::Error.new("This calendar skips #{days} days of repeated events. Export fewer years.", field: :content)
           end
 
           def sorted(event, wanted, found, unread)
             name = event.summary.to_s.strip
             spans = spans(event, wanted)
-            return unread << { name: name[0, 80], why: "It is an hour of a day, not a day." } if spans.nil?
+            return unread << { name: name[0, 80], why: "It is part of a day, not a whole day." } if spans.nil?
 
             found.concat(spans.map { |first, last| { from: first.iso8601, to: last.iso8601, name: name[0, 80] } })
           rescue StandardError
-            unread << { name: name.to_s[0, 80], why: "Its days could not be read." }
+            unread << { name: name.to_s[0, 80], why: "Its days can't be read." }
           end
 
           # @return [Array<Array(Date, Date)>, nil] nothing where it is no whole day

@@ -7,7 +7,7 @@ module Vantick
       module Foreign
         PROGRAM = File.join(ROOT, "foreign.rb")
         # What is said where reading took too long or too much.
-        WORDS = "This file took too long to read: save it once more where it comes from, or take a smaller one."
+        WORDS = "This file took too long to read. Save it again where it comes from, or choose a smaller one."
 
         class << self
           # @param bytes [String]

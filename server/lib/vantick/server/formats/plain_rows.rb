@@ -23,7 +23,7 @@ module Vantick
 
         def child(row, line)
           name = row[@given].to_s.strip
-          raise Core::Error.new("Line #{line}: there is no first name.", field: :file) if name.empty?
+          raise Core::Error.new("Line #{line}: the first name is missing.", field: :file) if name.empty?
 
           Roster::Listed.new(@id && row[@id].to_s.strip, name, @family ? row[@family].to_s.strip : "")
         end

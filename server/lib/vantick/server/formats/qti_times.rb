@@ -18,7 +18,7 @@ module Vantick
         def self.read(bytes)
           files = Bundle.zip?(bytes) ? Bundle.read(bytes) : { "item.xml" => bytes }
           items = files.select { |name, _| name.end_with?(".xml") }.flat_map { |name, text| items(name, text) }
-          raise Core::Error.new("There is no question (QTI item) in this file.", field: :file) if items.empty?
+          raise Core::Error.new("This file has no question (QTI item).", field: :file) if items.empty?
 
           new(items).found
         end
@@ -27,7 +27,7 @@ module Vantick
         def self.items(name, text)
           Nokogiri::XML(text, &:nonet).tap { |doc| raise Nokogiri::XML::SyntaxError, "empty" unless doc.root }.xpath(ITEMS).to_a
         rescue Nokogiri::XML::SyntaxError
-          raise Core::Error.new("#{name} is no XML that can be read.", field: :file)
+          raise Core::Error.new("#{name} is not XML that can be read.", field: :file)
         end
         private_class_method :items
 
@@ -51,7 +51,7 @@ module Vantick
           return "it has #{values.length} right answers" if values.length > 1
 
           Core::Wording::AnswerReader.read(values.first).find { |given| given.slips.empty? } ||
-            "“#{values.first[0, 40]}” is no time of the dial"
+            "“#{values.first[0, 40]}” is not a time on the clock"
         end
 
         # Of a choice what is written beside its name.

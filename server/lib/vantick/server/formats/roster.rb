@@ -26,7 +26,7 @@ module Vantick
         # @raise [Core::Error] naming file and line
         def self.read(bytes, commas = nil)
           classes = Bundle.zip?(bytes) ? new(Bundle.read(bytes)).classes : [plain(Bundle.text(bytes), commas)]
-          raise Core::Error.new("There is no child in this file.", field: :file) if classes.sum { |one| one.children.length }.zero?
+          raise Core::Error.new("This file has no children.", field: :file) if classes.sum { |one| one.children.length }.zero?
 
           classes
         end
@@ -49,7 +49,7 @@ module Vantick
           read = CSV.parse(lines, col_sep: sign, liberal_parsing: true)
           read.each.with_index(1).reject { |row, _| row.all? { |cell| cell.to_s.strip.empty? } }
         rescue CSV::MalformedCSVError => e
-          raise Core::Error.new("Line #{e.line_number} cannot be read: check its quotation marks.", field: :file)
+          raise Core::Error.new("Line #{e.line_number} can't be read. Check its quotation marks.", field: :file)
         end
         private_class_method :rows
 
@@ -84,12 +84,12 @@ module Vantick
         def users = @users ||= rows("users").to_h { |row| [row["sourcedId"], row] }
 
         def rows(name)
-          text = @files.fetch("#{name}.csv") { raise Core::Error.new("There is no #{name}.csv in this bundle.", field: :file) }
+          text = @files.fetch("#{name}.csv") { raise Core::Error.new("This bundle has no #{name}.csv.", field: :file) }
           read = CSV.parse(Bundle.text(text), headers: true).map(&:to_h).each.with_index(2) { |row, line| row["line"] = line }
           read.each { |row| bad(name, row, "has no sourcedId") if row["sourcedId"].to_s.empty? }
           read.reject { |row| GONE.include?(row["status"].to_s.downcase) }
         rescue CSV::MalformedCSVError => e
-          raise Core::Error.new("#{name}.csv, line #{e.line_number}: it cannot be read.", field: :file)
+          raise Core::Error.new("#{name}.csv, line #{e.line_number}: it can't be read.", field: :file)
         end
 
         def bad(name, row, words) = raise(Core::Error.new("#{name}.csv, line #{row['line']}: it #{words}.", field: :file))

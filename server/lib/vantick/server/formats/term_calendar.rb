@@ -8,7 +8,7 @@ module Vantick
       # The lessons of a term as a calendar (iCalendar, RFC 5545): a day each, named by its day, so that a calendar follows when the plan is
       # made again. A lesson that was skipped is told as cancelled.
       module TermCalendar
-        LEFT_OPEN = "Left open for what comes up"
+        LEFT_OPEN = "Left free"
         ENDS_WITH_CHECK = "Ends with a check."
 
         class << self
@@ -57,7 +57,7 @@ module Vantick
 
           def more(lesson)
             recap = lesson[:recap].map { |id| name(id) }
-            [("Recap: #{recap.join(', ')}." if recap.any?), (ENDS_WITH_CHECK if lesson[:check])].compact.join(" ")
+            [("Review: #{recap.join(', ')}." if recap.any?), (ENDS_WITH_CHECK if lesson[:check])].compact.join(" ")
           end
 
           def name(id) = Core::Teaching::Step.find(id).name

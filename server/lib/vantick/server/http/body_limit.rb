@@ -22,7 +22,7 @@ module Vantick
           most = most(env["PATH_INFO"].to_s.b)
           return @app.call(env) if env["CONTENT_LENGTH"].to_i <= most
 
-          Problem.new(413, "The request has #{env['CONTENT_LENGTH']} bytes: at most #{most} can be taken.", field: :body).to_a
+          Problem.new(413, "This is too large: #{env['CONTENT_LENGTH']} bytes, where #{most} is the most.", field: :body).to_a
         end
 
         private

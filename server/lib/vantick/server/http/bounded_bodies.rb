@@ -12,8 +12,8 @@ module Vantick
         # Bytes. What lies between this and {Http::BodyLimit} is read and refused in words: a page that is still sending would
         # not hear them.
         MOST = 2_621_440
-        WORDS = { 400 => "This is no request that Vantick understands: open the page again.",
-                  413 => "This is far more than Vantick takes at once: send it in parts.",
+        WORDS = { 400 => "Vantick can't understand this request. Reload the page.",
+                  413 => "This is too large to send at once. Send it in parts.",
                   500 => Edge::OURS, 503 => Edge::STOPPING }.freeze
 
         # A body that is too large.

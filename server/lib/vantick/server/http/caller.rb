@@ -24,7 +24,7 @@ module Vantick
           def proxies(text)
             text.to_s.split(/[\s,]+/).reject(&:empty?).map { |one| IPAddr.new(one) }.freeze
           rescue IPAddr::Error
-            raise ArgumentError, "VANTICK_PROXY holds addresses, such as 192.168.1.5: #{text.inspect} is none."
+            raise ArgumentError, "VANTICK_PROXY needs addresses, such as 192.168.1.5. #{text.inspect} isn't one."
           end
 
           # @param env [Hash]

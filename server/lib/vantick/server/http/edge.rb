@@ -6,21 +6,21 @@ module Vantick
       # The outermost place: whatever goes wrong behind it, the answer is a problem that says what to do. Mistakes of
       # Vantick's own are written to standard error by class and place, never with what somebody typed.
       class Edge
-        OURS = "Nothing you typed is at fault. Try again; if it happens again, start Vantick anew."
-        BUSY = "The database is busy just now: nothing you typed is lost. Try again in a moment."
-        FULL = "The disk of the machine that Vantick runs on is full, so nothing can be kept: make room there, then try again."
-        READ_ONLY = "Vantick may not write to its file: see on the machine it runs on who owns it, then try again."
-        DAMAGED = "The school's file is damaged. Stop Vantick on the machine it runs on, and put the last copy back: bin/vantick restore."
-        STOPPING = "Vantick is being stopped. Try again in a moment."
+        OURS = "It's not something you typed. Try again. If it happens again, restart Vantick."
+        BUSY = "Vantick is busy right now. Nothing you typed is lost. Try again in a moment."
+        FULL = "The disk of the computer that runs Vantick is full. Make room there, then try again."
+        READ_ONLY = "Vantick can't write to its file. Check who owns the file, then try again."
+        DAMAGED = "The school's file is damaged. Stop Vantick and restore the last copy: bin/vantick restore."
+        STOPPING = "Vantick is stopping. Try again in a moment."
         # What Puma raises where something still runs when it is stopped; not every server has one.
         STOPPED = %w[Puma::ThreadPool::ForceShutdown].freeze
         # Seconds after which it is worth trying again.
         RETRY_AFTER = 2
         # What can be said where a part of the stack said nothing that a person could use.
         GENERAL = { 404 => "There is nothing at this address.", 405 => "This address takes other requests.",
-                    406 => "Vantick sends its pages as they are: your browser asked for something else.",
-                    413 => "This is more than Vantick takes at once." }.freeze
-        UNCLEAR = "The request cannot be read: open the page again."
+                    406 => "Your browser asked for a kind of page that Vantick doesn't have.",
+                    413 => "This is too large to send at once." }.freeze
+        UNCLEAR = "The request can't be read. Reload the page."
         PASSING = { Sequel::PoolTimeout => BUSY, SQLite3::BusyException => BUSY, SQLite3::LockedException => BUSY,
                     SQLite3::FullException => FULL, SQLite3::IOException => FULL, Errno::ENOSPC => FULL,
                     SQLite3::ReadOnlyException => READ_ONLY, SQLite3::CantOpenException => READ_ONLY,

@@ -20,7 +20,7 @@ module Vantick
         PATIENCE = 10
         # How much a teacher's request gives way: a desk's turn comes after a quarter of the time.
         GIVES_WAY = -3
-        FULL = "Vantick has much to do just now: try again in a moment."
+        FULL = "Vantick is busy right now. Try again in a moment."
 
         def initialize(app)
           @app = app

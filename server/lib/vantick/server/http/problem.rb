@@ -6,10 +6,10 @@ module Vantick
       # An error as problem details (RFC 9457), with the field it belongs to.
       class Problem
         CONTENT_TYPE = "application/problem+json"
-        TITLES = { 400 => "This cannot be taken", 401 => "Not signed in", 403 => "Not allowed", 404 => "Not found",
+        TITLES = { 400 => "That doesn't work", 401 => "Not signed in", 403 => "Not allowed", 404 => "Not found",
                    405 => "Not possible here", 406 => "Not possible here",
                    409 => "Already taken", 413 => "Too much at once", 415 => "JSON only",
-                   422 => "This cannot be taken", 429 => "Too often", 500 => "Vantick made a mistake",
+                   422 => "That doesn't work", 429 => "Too often", 500 => "Something went wrong",
                    503 => "Not now" }.freeze
 
         # @param nearest [Integer, nil] a number near the one refused that can be taken

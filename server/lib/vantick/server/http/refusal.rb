@@ -14,7 +14,7 @@ module Vantick
         GENERAL = {
           not_found: "There is nothing at this address.", method_not_allowed: "This address takes other requests.",
           unsupported_media_type: "Send JSON, with the content type application/json.",
-          invalid_body: "The body is not JSON: check its brackets, commas and quotes."
+          invalid_body: "The body is not JSON. Check its brackets, commas and quotes."
         }.freeze
 
         def render = (error ? particular : general).to_a
@@ -25,11 +25,11 @@ module Vantick
 
         def general
           field = :body if failure.type == :invalid_body
-          Problem.new(status, GENERAL.fetch(failure.type, "The request cannot be read."), field:)
+          Problem.new(status, GENERAL.fetch(failure.type, "The request can't be read."), field:)
         end
 
         def particular
-          asks = format(whole || WORDS["asks"].fetch(error.type, "cannot be taken"), limit:)
+          asks = format(whole || WORDS["asks"].fetch(error.type, "can't be used"), limit:)
           Problem.new(status, whole ? asks : "#{name} #{asks}.", field: place.first || :body)
         end
 

@@ -6,7 +6,7 @@ module Vantick
       # What changes something comes from Vantick's own pages, and as JSON: no form of another site can send that.
       class SameOrigin
         READING = %w[GET HEAD OPTIONS].freeze
-        FOREIGN = "This comes from another site: open Vantick's own page."
+        FOREIGN = "This comes from another site. Open Vantick's own page."
         JSON_ONLY = "Send JSON, with the content type application/json."
 
         def initialize(app)

@@ -11,7 +11,7 @@ module Vantick
         # Attempts a minute, by door.
         LIMITS = { "/api/session/login" => 20, "/api/session/first" => 20, "/api/desk/doors" => 60, "/api/desk/seats" => 90 }.freeze
         PERIOD = 60
-        SLOWLY = "Too many tries: wait a minute, then try again."
+        SLOWLY = "Too many tries. Wait a minute, then try again."
 
         # Counts in memory, as long as the server runs; their names change with each period, so those of the last one fall out.
         class Counts

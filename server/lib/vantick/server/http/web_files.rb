@@ -3,11 +3,12 @@
 module Vantick
   module Server
     module Http
-      # Serves the built front end; every address that is not the API's gets the first page of the teacher's side, or of the desk.
+      # Serves the built front end; every address that is not the API's gets the first page of the teacher's side, or of the children's.
       class WebFiles
         # Names under assets change with their content.
         FOREVER = "public, max-age=31536000, immutable"
-        DESK = %w[/desk /desk/].freeze
+        # Its address, and the one of before.
+        DESK = %w[/join /join/ /desk /desk/].freeze
 
         def initialize(app, folder)
           @app = app

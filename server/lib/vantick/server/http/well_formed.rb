@@ -48,20 +48,20 @@ module Vantick
           host = env["HTTP_HOST"]
           return if host.nil? || (host.length <= LONGEST_HOST && host.match?(HOST))
 
-          refuse("The address that Vantick was opened by cannot be right: look at the line with the address in your browser.", :host)
+          refuse("The address isn't right. Check it at the top of your browser.", :host)
         end
 
         def check_path(env)
           path = decoded(env["PATH_INFO"].to_s)
-          refuse("The address holds signs that are no letters: type it again.", :path) unless path
+          refuse("The address has characters that aren't letters. Type it again.", :path) unless path
         end
 
         def check_query(query)
-          decoded(query.b.tr("+", " ")) || refuse("What comes after the ? in the address cannot be read: open the page again.", :query)
+          decoded(query.b.tr("+", " ")) || refuse("The part of the address after ? can't be read. Reload the page.", :query)
           Rack::Utils.parse_nested_query(query)
         rescue Rack::QueryParser::ParameterTypeError, Rack::QueryParser::InvalidParameterError, Rack::QueryParser::QueryLimitError,
                RangeError
-          refuse("What comes after the ? in the address does not fit together: open the page again.", :query)
+          refuse("The part of the address after ? doesn't fit together. Reload the page.", :query)
         end
 
         # @return [String, nil] nothing where it is not in UTF-8, or holds what is no text
@@ -83,7 +83,7 @@ module Vantick
         def tidy_body(env)
           input = env["rack.input"] or return empty(env)
           text = input.read.to_s.dup.force_encoding(Encoding::UTF_8)
-          refuse("The body is not in UTF-8: send text that is.", :body) unless text.valid_encoding?
+          refuse("The body is not UTF-8 text.", :body) unless text.valid_encoding?
           found = parsed(text)
           tidy = tidied(found)
           text = JSON.generate(tidy) unless tidy.equal?(found)
@@ -114,14 +114,14 @@ module Vantick
         end
 
         def text(value)
-          value.valid_encoding? ? value : refuse("The body holds half of a sign: send whole ones.", :body)
+          value.valid_encoding? ? value : refuse("The body has half a character in it.", :body)
         end
 
         def number(value)
-          refuse("There is a number in the body that is far too large.", :body) unless value.to_f.finite?
+          refuse("A number in the body is far too large.", :body) unless value.to_f.finite?
           whole = value.to_i
           value = whole if value.is_a?(Float) && whole == value
-          refuse("There is a number in the body that is far too large.", :body) unless WHOLE.cover?(whole)
+          refuse("A number in the body is far too large.", :body) unless WHOLE.cover?(whole)
           value
         end
       end

@@ -7,7 +7,7 @@ module Vantick
       class Printing
         # Conditions of a check that was made without a sheet's settings: few dials are a slip.
         LOOK = %i[numerals marks minute_numbers halves].freeze
-        PLAIN = { paper: "a4", names: true, versions: "one" }.freeze
+        PLAIN = { names: true, versions: "one" }.freeze
 
         # @return [Array<Hash>] those for whom it is
         attr_reader :children
@@ -19,8 +19,8 @@ module Vantick
         # @raise [Core::Error]
         def initialize(school_class, settings)
           @class = school_class
-          @settings = settings
           @conventions = school_class.wording
+          @settings = { paper: Core::Wording::English.paper(@conventions), **settings }
           @children = for_whom
         end
 
@@ -96,7 +96,7 @@ module Vantick
         end
 
         def spare(shared)
-          words = "Each child has clocks of its own here: choose for whom to print again."
+          words = "Each child has different clocks here. Choose whose sheet to print again."
           shared ? [version(nil, "", shared)] : raise(Core::Error.new(words, field: :only))
         end
 
@@ -104,7 +104,7 @@ module Vantick
           return names(own:) unless only
 
           child = @children.find { |one| one[:id] == only }
-          raise Core::Error.new("This child is not in the check's class.", field: :child_id) unless child
+          raise Core::Error.new("This child isn't in the check's class.", field: :child_id) unless child
 
           [[child[:id], child[:name]]]
         end
@@ -115,7 +115,10 @@ module Vantick
           Core::Choosing::SheetChoice::Item.new(time: task.parse_time(row[:time]), said:, misreading:, level: row[:level]).freeze
         end
 
-        def origin(made_at) = [@class[:name], Date.jd(Store::SchoolDay.jd(made_at)).strftime("%-d %B %Y")].join(" · ")
+        def origin(made_at)
+          day = Date.jd(Store::SchoolDay.jd(made_at))
+          [@class[:name], Core::Wording::English.day(day, @conventions, year: true)].join(" · ")
+        end
 
         # Two letters, the same for the same choice of times.
         def sign

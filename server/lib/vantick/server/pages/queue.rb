@@ -29,7 +29,7 @@ module Vantick
         rescue Store::Missing
           nil
         rescue StandardError => e
-          @log.puts "Vantick: a file of paper could not be read (#{e.class} in #{File.basename(e.backtrace.first.to_s)})."
+          @log.puts "Vantick: a file of paper cannot be read (#{e.class} in #{File.basename(e.backtrace.first.to_s)})."
           finish(scan, "failed", Unpacked::WORDS["failed"])
         end
 

@@ -11,11 +11,11 @@ module Vantick
         SCALE = 5.0 / Documents::Page::MM
         # Space round a field in the picture that a person sees, in points.
         ROUND = 6
-        WORDS = { "unfound" => "No code was found on this page.", "unnamed" => "Nobody's name is on this page.",
-                  "unknown" => "The code %<code>s belongs to no sheet here: it may be another school's.",
-                  "other" => "This page is of another class: %<name>s.", "anothers" => "This page is another class's.",
-                  "gone" => "The child of this page is not in the class any more.",
-                  "twice" => "%<name>s's page was read before: this one changes nothing." }.freeze
+        WORDS = { "unfound" => "This page has no code.", "unnamed" => "This page has no name.",
+                  "unknown" => "No sheet here has the code %<code>s. It may be from another school.",
+                  "other" => "This page belongs to another class: %<name>s.", "anothers" => "This page belongs to another class.",
+                  "gone" => "This page's child is no longer in the class.",
+                  "twice" => "%<name>s's page was read before, so nothing changes." }.freeze
 
         # @param store [Store::Database]
         # @param class_id [Integer]

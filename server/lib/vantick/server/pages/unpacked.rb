@@ -12,13 +12,13 @@ module Vantick
       class Unpacked
         PROGRAM = File.join(ROOT, "unpack.rb")
         # What is said of a file that cannot be read.
-        WORDS = { "encrypted" => "This PDF is locked with a password: save it without one, then read it again.",
-                  "unreadable" => "This file is damaged or no picture of paper: scan it again.",
-                  "too_many_pages" => "This file has more than 200 pages: read it in parts.",
-                  "too_large" => "This picture is far larger than any paper: photograph it anew.",
-                  "no_picture" => "This is no PDF, JPEG or PNG file: choose the copier's or the phone's own file.",
-                  "failed" => "This file took too long or too much to read: scan it again.",
-                  "missing" => "Reading paper needs Debian's packages %<packages>s: ask whoever looks after this computer." }.freeze
+        WORDS = { "encrypted" => "This PDF has a password. Save it without one, then add it again.",
+                  "unreadable" => "This file is damaged, or not a picture of paper. Scan it again.",
+                  "too_many_pages" => "This file has more than 200 pages. Add it in parts.",
+                  "too_large" => "This picture is far too large. Take the photo again.",
+                  "no_picture" => "This isn't a PDF, JPEG or PNG file. Choose the file from the copier or phone.",
+                  "failed" => "This file took too long to read. Scan it again.",
+                  "missing" => "Reading paper needs Debian's packages %<packages>s. Ask whoever looks after this computer." }.freeze
 
         # The file cannot be read.
         class Unreadable < StandardError

@@ -12,7 +12,7 @@ module Vantick
         MOST = 100_000_000
         COMING = 12
         MOST_COMING = 400_000_000
-        BUSY = "Many files are on their way just now: wait until they are in, or remove one that stands still."
+        BUSY = "Many files are being read right now. Wait, or delete one that is stuck."
 
         get "/api/classes/:class_id/scans" do
           scans = store.scans.of_class(input[:class_id]).map { |scan| told(scan) }
@@ -28,7 +28,7 @@ module Vantick
         end
 
         post "/api/classes/:class_id/scans" do
-          unfit("A file has at most 100 megabytes: read it in parts.", :bytes) if sent[:bytes] > MOST
+          unfit("A file can have at most 100 megabytes. Add it in parts.", :bytes) if sent[:bytes] > MOST
           packages = Pages::Tools.missing
           unfit(format(Pages::Unpacked::WORDS["missing"], packages: packages.join(", ")), :name) if packages.any?
 
@@ -86,24 +86,24 @@ module Vantick
         end
 
         def name(page, check_id, child_id, number)
-          unfit("No marks were found on this page: type its answers in by hand.", :scan_page_id) unless page.corners
+          unfit("This page has no marks. Enter its answers by hand.", :scan_page_id) unless page.corners
           scan = store.scans.find(page.scan_id)
           check = check_here(check_id, scan.class_id)
           child_here(child_id, scan.class_id)
           pieces, answers = Pages::ReadPage.new(store, scan.class_id).fields(picture(page), page.corners, check, child_id, number)
-          unfit("This sheet has no such page.", :page) if pieces.empty?
+          unfit("This sheet doesn't have that page.", :page) if pieces.empty?
           store.scans.name_page(page.id, check_id:, child_id:, page: number, pieces:) { add(answers) }
         end
 
         def check_here(check_id, class_id)
           store.checks.find(check_id).tap do |check|
-            unfit("This check is of another class.", :check_id) if check[:class_id] != class_id
+            unfit("This check belongs to another class.", :check_id) if check[:class_id] != class_id
           end
         end
 
         def child_here(child_id, class_id)
           children = store.classes.children(class_id).map { |child| child[:id] }
-          unfit("This child is not in the class of this file.", :child_id) unless children.include?(child_id)
+          unfit("This child isn't in the class of this file.", :child_id) unless children.include?(child_id)
         end
 
         def add(answers) = (store.answers.add_all(answers, answered_at: now) if answers.any?)

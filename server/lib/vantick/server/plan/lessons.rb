@@ -74,7 +74,7 @@ module Vantick
           return if child_ids.to_a.empty?
 
           others = child_ids - store.classes.find(input[:class_id]).children.map { |child| child[:id] }
-          others.empty? ? child_ids.uniq : unfit("One of these children is not in the class.", :child_ids)
+          others.empty? ? child_ids.uniq : unfit("One of these children isn't in the class.", :child_ids)
         end
 
         def maker(class_id) = (@makers ||= {})[class_id] ||= LessonMaker.new(store, class_id, now:)

@@ -122,7 +122,7 @@ module Vantick
         # A lesson that is over and was not held: the next ones are planned anew.
         def fell_out(past, coming, day)
           past.find { |lesson| lesson.day == day && lesson.taught? } ||
-            raise(Core::Error.new("No lesson was planned on that day.", field: :day))
+            raise(Core::Error.new("No lesson was planned for that day.", field: :day))
           past = past.map { |one| one.day == day ? Term::Planned.new(**one.to_h, kind: :skipped, step: nil, settled: :skipped) : one }
           # What is known of the class is worked out from the plan that lacks the lesson.
           @store.db.transaction do

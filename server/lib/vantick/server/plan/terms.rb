@@ -61,7 +61,7 @@ module Vantick
           job = TermJobs.ask(store, kind, planning, plan)
           return job if job.state == "done"
 
-          refuse(503, "This could not be worked out: try again in a minute.", nil) if job.state == "failed"
+          refuse(503, "This didn't work. Try again in a minute.", nil) if job.state == "failed"
           Work::Runner.wake(store)
           halt answer_json({ working: true, done: job.done, of: job.of, ahead: store.jobs.ahead_of(job) }, code: 202)
         end
@@ -92,14 +92,14 @@ module Vantick
 
         def check(term)
           days = TermPlanning.days({ **term, days_off: term[:days_off].map { |one| one.transform_keys(&:to_sym) } })
-          unfit("Say on which days of the week there is a lesson.", :weekdays) if term[:weekdays].empty?
+          unfit("Choose at least one lesson day.", :weekdays) if term[:weekdays].empty?
           Core::Term::Days.lessons(**days)
           Core::Term::Aim.new(term[:aim])
           check_off(term[:days_off], days[:off])
           aim_day = TermPlanning.jd(term[:aim_day])
           return if aim_day.between?(days[:first], days[:last])
 
-          unfit("The day of the aim lies outside the term: choose one from its first to its last day.", :aim_day)
+          unfit("The goal's day is outside the term. Choose a day within it.", :aim_day)
         end
       end
     end

@@ -6,7 +6,7 @@ module Vantick
       # From what a teacher set to a sheet, its exercises chosen by core.
       class SheetMaker
         # What all sheets have unless it is set otherwise.
-        USUAL = { paper: "a4", versions: "one", names: true, both: false, lines: "plain", cards: "digits", levels: "record", level_of: [],
+        USUAL = { versions: "one", names: true, both: false, lines: "plain", cards: "digits", levels: "record", level_of: [],
                   seed: 1, task: nil, count: nil }.freeze
 
         # What is known of a class: what it had lately, and where each child is.
@@ -26,7 +26,7 @@ module Vantick
         # @param few [Integer, nil] children for whom times are chosen, where it takes long and the others are not looked at yet
         # @raise [Core::Error]
         def initialize(school_class, settings, known: Known.new, few: nil)
-          asked = USUAL.merge(settings.compact)
+          asked = { **USUAL, paper: Core::Wording::English.paper(school_class.wording), **settings.compact }
           @kind = Core::Choosing::SheetKind.find(asked[:kind])
           @step = Core::Teaching::Step.find(asked[:step])
           @task = known_task(asked[:task])
@@ -131,7 +131,7 @@ module Vantick
           return if @kind.tasks.empty?
 
           known = @kind.tasks_for(@step)
-          raise Core::Error.new("#{@kind.name} is not for #{@step.name.downcase}: choose another step.", field: :step) if known.empty?
+          raise Core::Error.new("#{@kind.name} doesn't work for #{@step.name.downcase}. Choose another step.", field: :step) if known.empty?
           return known.first if wanted.nil?
 
           known.find { |task| task.id.to_s == wanted.to_s } ||

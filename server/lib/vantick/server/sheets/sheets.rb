@@ -19,7 +19,7 @@ module Vantick
 
         post "/api/classes/:class_id/sheets" do
           maker = maker(input[:class_id], sent)
-          unfit("#{maker.kind.name} has no answers to type in: print it as it is.", :kind) unless maker.kind.answered?
+          unfit("#{maker.kind.name} has no answers to enter. Print it as it is.", :kind) unless maker.kind.answered?
 
           check = store.checks.add(class_id: input[:class_id], step: maker.step.id.to_s, task: maker.task.id.to_s, items: maker.items,
                                    sheet: maker.settings, made_at: now)

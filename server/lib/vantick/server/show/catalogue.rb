@@ -14,11 +14,17 @@ module Vantick
               tasks: Core::Marking::Task.with_dial.map { |task| { id: task.id, name: task.name, notation: task.notation } },
               misreadings: Core::Reading::Misreading.all.map { |misreading| { id: misreading.id, **misreading.texts_in(conventions) } },
               lenses: lenses(conventions),
-              conventions: Core::Wording::Conventions::ENTRIES,
+              conventions: Core::Wording::Conventions::ENTRIES, english: english(conventions),
               sheets: Core::Choosing::SheetKind.all.map { |kind| sheet(kind) }, **lessons }
           end
 
           private
+
+          def english(conventions)
+            english = Core::Wording::English
+            { locale: english.locale(conventions), paper: english.paper(conventions),
+              words: english::WORDS.to_h { |name, _| [name, english.word(name, conventions)] } }
+          end
 
           def lenses(conventions)
             Core::Wording::ClassWords.fill(Core::Facts::DataFile.entries("lenses", required: %i[id group name shows]), conventions)

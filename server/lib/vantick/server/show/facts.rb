@@ -17,7 +17,7 @@ module Vantick
                         times: Core::Dial::DayTime.all.map { |day_time| Core::Dial::DayFacts.of(day_time, conventions) })
         end
         CATALOGUE = Tables.new { |conventions| JSON.generate(Catalogue.all(conventions)) }
-        TOO_MANY = "These are more ways of saying times than a school has: wait a minute, then try again."
+        TOO_MANY = "Too many settings at once. Wait a minute, then try again."
 
         error(Tables::TooMany) { refuse(429, TOO_MANY, :conventions) }
 

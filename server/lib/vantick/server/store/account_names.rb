@@ -7,11 +7,11 @@ module Vantick
       # other scripts that look the same (Unicode TR 36 and 39; the letters below from memory).
       module AccountNames
         LENGTHS = (2..40)
-        HIDDEN = "The name holds signs that cannot be seen: type it by hand."
-        MIXED = "The name mixes letters of different scripts that look alike: write it in one."
-        SIGNS = "A name holds letters, digits, spaces and . ' - _ only."
-        TOO_LIKE = "There is an account whose name looks the same: choose another."
-        LENGTH = "A name has 2 to 40 characters."
+        HIDDEN = "The name has hidden characters. Type it again."
+        MIXED = "The name mixes letters of different alphabets. Use one alphabet."
+        SIGNS = "A name can have letters, digits, spaces and . ' - _ only."
+        TOO_LIKE = "There is already an account with a very similar name. Choose another."
+        LENGTH = "A name needs 2 to 40 characters."
         SCRIPTS = { latin: /\p{Latin}/, greek: /\p{Greek}/, cyrillic: /\p{Cyrillic}/, armenian: /\p{Armenian}/, other: /\p{L}/ }.freeze
         # Together in a name they are one script: Japanese is written in three.
         ALLOWED = /\A[\p{L}\p{M}\p{Nd} .'’_-]+\z/

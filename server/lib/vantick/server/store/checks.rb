@@ -89,9 +89,9 @@ module Vantick
         # @raise [Core::Error] where one of them has answers already, or has no clocks of their own
         def swap(id, child_id, other_id)
           own = [child_id, other_id].map { |one| @db[:items].where(check_id: id, child_id: one).select_map(:id) }
-          raise Core::Error.new("This child has no sheet of their own in this check.", field: :child_id) if own.any?(&:empty?)
+          raise Core::Error.new("This child has no sheet in this check.", field: :child_id) if own.any?(&:empty?)
           if @db[:answers].where(item_id: own.flatten).any?
-            raise Core::Error.new("Answers of these sheets are typed in already: clear them first.", field: :other_id)
+            raise Core::Error.new("Answers are already entered for these sheets. Clear them first.", field: :other_id)
           end
 
           @db.transaction do

@@ -44,9 +44,10 @@ module Vantick
         # @param names [Array<String>] first names or aliases
         # @param account_id [Integer, nil] whose it is; nothing for whoever comes first
         # @return [Rows::SchoolClass] the class made
-        def add(name:, school:, names:, made_at:, made_up: false, account_id: nil)
+        def add(name:, school:, names:, made_at:, made_up: false, account_id: nil, conventions: {})
           @db.transaction do
-            id = @db[:classes].insert(name:, school:, made_up: made_up ? 1 : 0, made_at:, account_id:)
+            id = @db[:classes].insert(name:, school:, made_up: made_up ? 1 : 0, made_at:, account_id:,
+                                      conventions: JSON.generate(conventions))
             rows = names.each_with_index.map { |child, position| { class_id: id, name: child, position: } }
             @db[:children].multi_insert(rows)
             find(id)

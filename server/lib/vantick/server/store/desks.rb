@@ -33,7 +33,7 @@ module Vantick
         # @raise [Missing] also where it is closed
         def coded(code, now)
           row = @db[:desks].where(code: Codes.tidy(code), closed_at: nil).where { expires_at > now.iso8601 }.first
-          described(row || raise(Missing.new("open desk with the code", code[0, 20], field: "code")))
+          described(row || raise(Missing.new("open session with the code", code[0, 20], field: "code")))
         end
 
         # @return [Array<Rows::Desk>] newest first

@@ -36,12 +36,12 @@ module Vantick
           def paper(task)
             return if Core::Marking::Task.with_dial.include?(task)
 
-            unfit("#{task.name} cannot be put on slips yet: open the desks for it, or choose another task for the lesson.", :task)
+            unfit("#{task.name} can't go on slips. Use devices, or choose another task for the lesson.", :task)
           end
 
           def times(plan)
             times = plan.lesson.stages.last.items.filter_map(&:time).first(Core::Choosing::Chooser::IN_A_CHECK)
-            times.empty? ? unfit("There is no time in the exit of this lesson: give it more minutes.", :stage_minutes) : times
+            times.empty? ? unfit("The exit check of this lesson has no clocks. Give it more minutes.", :stage_minutes) : times
           end
         end
       end

@@ -42,7 +42,7 @@ module Vantick
           @db.transaction do
             row = @db[:lists_taken].first(id:, class_id:) || raise(Missing.new("list", id, field: "list_id"))
             later = @db[:lists_taken].where(class_id:).where { self.id > id }.any?
-            raise Core::Error.new("A list was taken after this one: take that one back first.", field: :list_id) if later
+            raise Core::Error.new("Another list was added after this one. Undo that one first.", field: :list_id) if later
 
             send_away(JSON.parse(row[:added]), at)
             put_back(class_id, JSON.parse(row[:before], symbolize_names: true))

@@ -7,7 +7,7 @@ module Vantick
       module Marks
         # Typed for what is there and cannot be read.
         UNCLEAR = "?"
-        DRAWN = "Type the number of the picture that looks like the drawing, - for nothing drawn, or ? where it cannot be read."
+        DRAWN = "Type the number of the matching picture, - for blank, or ? if you can't read it."
 
         # @param answer [Hash] with its `task` and `time` as well
         # @param conventions [Core::Wording::Conventions]

@@ -18,7 +18,7 @@ module Vantick
         # A code that can be none is told from one that is not known.
         def words(kind, id)
           mistyped = kind == Teachers::KINDS.fetch("code") && Codes.mistyped?(id.to_s)
-          mistyped ? "#{id} is not a sheet's code: a letter of it is mistyped. Look at the sheet again." : "There is no #{kind} #{id}."
+          mistyped ? "#{id} isn't a sheet's code. A letter is wrong. Look at the sheet again." : "There is no #{kind} #{id}."
         end
       end
     end

@@ -54,7 +54,7 @@ module Vantick
 
         # @return [Rows::Removed]
         # @raise [Missing]
-        def find(id) = Rows::Removed.of(@db[:removed].first(id:) || raise(Missing.new("removed thing", id)))
+        def find(id) = Rows::Removed.of(@db[:removed].first(id:) || raise(Missing.new("deleted item", id)))
 
         # @return [Array<Rows::Removed>] the last one first
         def all(class_id) = @db[:removed].where(class_id:).reverse(:id).map { |row| Rows::Removed.of(row) }
@@ -64,7 +64,7 @@ module Vantick
         # @raise [Missing]
         def bring_back(id)
           @db.transaction do
-            row = @db[:removed].first(id:) || raise(Missing.new("removed thing", id))
+            row = @db[:removed].first(id:) || raise(Missing.new("deleted item", id))
             kept = JSON.parse(row[:rows], symbolize_names: true)
             kept[:tables].each { |table, rows| insert(table, rows) }
             point_again(kept[:pointing], row[:thing_id])

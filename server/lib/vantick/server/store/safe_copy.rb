@@ -23,8 +23,8 @@ module Vantick
           # @return [String] where the copy lies
           # @raise [Failed, Unusable]
           def backup(path, to)
-            raise Failed, "There is no file #{path} yet: nothing was copied." unless File.file?(path)
-            raise Failed, "#{to} is there already: choose another name, so that no copy is lost." if File.exist?(to)
+            raise Failed, "There is no file #{path} yet. Nothing was copied." unless File.file?(path)
+            raise Failed, "#{to} is already there. Choose another name, so that no copy is lost." if File.exist?(to)
 
             open_for(path) { |database| write(database, to) }
           end
@@ -43,8 +43,8 @@ module Vantick
             fresh = part_of(path)
             open_for(copy) do |database|
               raise Unusable.new(:foreign, copy) unless SchoolFile.checked_version(database, copy).positive?
-              raise Failed, "#{copy} is of another school. Say --other-school if you mean it." unless other || SameSchool.of?(database,
-                                                                                                                              path)
+              raise Failed, "#{copy} belongs to another school. Add --other-school if you mean it." unless other || SameSchool.of?(database,
+                                                                                                                                   path)
 
               write(database, fresh)
             end

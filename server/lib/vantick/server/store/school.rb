@@ -9,6 +9,7 @@ module Vantick
       class School
         COPIED = "copied_at"
         PROVED = "copy_proved"
+        COUNTRY = "country"
 
         def initialize(database)
           @db = database
@@ -40,6 +41,19 @@ module Vantick
 
         # @return [String] what tells this school from all others in what it gives out; nothing can be found out by it
         def sign = Digest::SHA256.hexdigest("school #{Teachers.new(@db).secret}")[0, 12]
+
+        # @return [Hash] of {Core::Wording::English::COUNTRIES}; the last one where nobody was asked
+        def country
+          known = Core::Wording::English::COUNTRIES
+          known[@db[:facts].where(name: COUNTRY).get(:value)] || known.fetch("other")
+        end
+
+        # @param id [String] of {Core::Wording::English::COUNTRIES}
+        # @raise [Core::UnknownName]
+        def live_in(id)
+          Core::Wording::English.conventions_of(id)
+          note(COUNTRY, id)
+        end
 
         # @return [String, nil] when a copy was taken away last
         def copied_at = @db[:facts].where(name: COPIED).get(:value)

@@ -33,7 +33,7 @@ module Vantick
           # @raise [ArgumentError] where there is no such zone
           def zone=(name)
             return if name.to_s.empty?
-            raise ArgumentError, "VANTICK_TIME_ZONE: there is no time zone #{name.inspect}." unless zone?(name)
+            raise ArgumentError, "VANTICK_TIME_ZONE: #{name.inspect} isn't a time zone." unless zone?(name)
 
             ENV["TZ"] = name
             @zone = name

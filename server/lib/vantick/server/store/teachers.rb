@@ -11,7 +11,7 @@ module Vantick
         KINDS = { "class_id" => "class", "check_id" => "check", "lesson_id" => "lesson", "desk_id" => "desk",
                   "code" => "sheet with the code", "answer_id" => "answer",
                   "child_id" => "child", "other_id" => "child", "child_ids" => "child",
-                  "item_id" => "clock", "to_class_id" => "class", "removed_id" => "removed thing", "account_id" => "account",
+                  "item_id" => "clock", "to_class_id" => "class", "removed_id" => "deleted item", "account_id" => "account",
                   "scan_id" => "file", "scan_page_id" => "page", "piece_id" => "piece of paper",
                   "stack_id" => "stack" }.freeze
         # Where the class stands that something belongs to, by the parameter that names it.

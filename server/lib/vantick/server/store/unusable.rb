@@ -6,16 +6,16 @@ module Vantick
       # A school's file that Vantick cannot work with. The message says what to do, to whoever starts Vantick.
       class Unusable < StandardError
         WORDS = {
-          corrupt: "%<path>s is damaged, or no file of Vantick's. Put the last copy in its place: bin/vantick restore COPY " \
-                   "(the copies of the last days lie in %<copies>s).",
-          newer: "%<path>s was written by a newer Vantick than this one. Start the newer one, or put an older copy in its place: " \
+          corrupt: "%<path>s is damaged, or not a Vantick file. Restore the last copy: bin/vantick restore COPY " \
+                   "(copies are in %<copies>s).",
+          newer: "%<path>s was written by a newer Vantick. Start the newer one, or restore an older copy: " \
                  "bin/vantick restore COPY.",
           foreign: "%<path>s is a database of another program. Move it away, or name another file in VANTICK_DB.",
-          half_made: "%<path>s was left half made when an older Vantick was stopped while it began. If nothing was entered yet, move " \
-                     "it away and start again; otherwise put the last copy in its place: bin/vantick restore COPY.",
-          unwritable: "Vantick may not write to %<path>s. See who owns the file and its folder, and whether the disk is there.",
-          full: "The disk is full: make room for %<path>s, then start again.",
-          busy: "%<path>s is held by another program. Close that one, then start again."
+          half_made: "%<path>s was left unfinished when an older Vantick was stopped. If nothing was entered yet, move " \
+                     "it away and start again. Otherwise restore the last copy: bin/vantick restore COPY.",
+          unwritable: "Vantick can't write to %<path>s. Check who owns the file and folder, and that the disk is there.",
+          full: "The disk is full. Make room for %<path>s, then start again.",
+          busy: "%<path>s is in use by another program. Close it, then start again."
         }.freeze
 
         # @return [Symbol] a key of {WORDS}

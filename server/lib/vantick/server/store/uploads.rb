@@ -22,8 +22,8 @@ module Vantick
             to = from + data.bytesize
             next scan if to <= scan.received
 
-            refuse("This part of the file does not follow the last one: send the file again.", :at) if from != scan.received
-            refuse("This is more than the file was said to have: send it again.", :data) if to > scan.bytes
+            refuse("A part of the file is missing. Send the file again.", :at) if from != scan.received
+            refuse("The file is larger than announced. Send it again.", :data) if to > scan.bytes
 
             write(id, from, data)
             @scans.update(id, received: to, state: to == scan.bytes ? "waiting" : "coming")

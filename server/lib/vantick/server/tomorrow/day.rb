@@ -13,7 +13,7 @@ module Vantick
         end
 
         post "/api/classes/:class_id/stacks" do
-          next_one = found or unfit("Every step of the ladder is done: there is no lesson to print for.", nil)
+          next_one = found or unfit("Every step has been taught. There is no lesson to print.", nil)
           StackMaker.new(store, school_class, now:).make(next_one, groups, seed: sent[:seed])
           answer_json(told, code: 201)
         end

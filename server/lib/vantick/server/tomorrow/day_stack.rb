@@ -34,7 +34,7 @@ module Vantick
 
         private
 
-        def day = Date.iso8601(@stack.day).strftime("%A %-d %B")
+        def day = Core::Wording::English.day(Date.iso8601(@stack.day), @class.wording)
 
         def lesson = @lesson ||= @store.lessons.find(@stack.lesson_id)
 
@@ -61,9 +61,10 @@ module Vantick
         # How much of it there is depends on the cover's own length, which is one page.
         def first_pages(sides, stacks)
           plan = Plan::LessonMaker.new(@store, @class.id, now: @stack.made_at).planned(lesson.plan)
-          own = Documents::DayPages.new.lesson(title, plan).pages
+          size = Core::Wording::English.paper(@class.wording)
+          own = Documents::DayPages.new(paper: size).lesson(title, plan).pages
           about = format(Documents::DayPages::TEXT[:about], class: @class.name, minutes: lesson.plan[:minutes])
-          cover = Documents::DayPages.new.cover(title, about, entries(sides, stacks, own.length))
+          cover = Documents::DayPages.new(paper: size).cover(title, about, entries(sides, stacks, own.length))
           cover.pages + own
         end
 

@@ -9,11 +9,11 @@ module Vantick
         KIND = "erasure"
         # Of what is looked through beside the places in the file: its log, files on their way, and temporary folders.
         BESIDE = 3
-        WORDS = { full: "The disk is full: make room. The erasure goes on by itself.",
-                  busy: "The school's file is in use. The erasure goes on by itself.",
-                  copy: "The copy %<name>s cannot be opened. Look at it, or move it away: the erasure goes on by itself.",
-                  folder: "The second folder of copies is not there: %<name>s. The erasure goes on when it is.",
-                  other: "It was stopped, and goes on by itself." }.freeze
+        WORDS = { full: "The disk is full. Make room; then erasing goes on by itself.",
+                  busy: "The school's file is in use. Erasing goes on by itself.",
+                  copy: "The copy %<name>s can't be opened. Repair it or move it away; then erasing goes on by itself.",
+                  folder: "The second folder of copies is missing: %<name>s. Erasing goes on when it is back.",
+                  other: "Erasing was stopped and goes on by itself." }.freeze
 
         class << self
           # @param store [Store::Database]
