@@ -316,7 +316,7 @@ RSpec.describe "A child at a desk" do
     it "is asked in the class's own words" do
       put("/api/classes/#{school_class['id']}/conventions", { conventions: { to_word: "of" } })
       side = state["turn"]["strips"].find { |strip| strip["part"] == "side" }
-      expect(side).to include("label" => "past or of", "words" => ["past", "of", "o'clock"], "after_hour" => ["o'clock"])
+      expect(side).to include("label" => '"past" or "of"', "words" => ["past", "of", "o'clock"], "after_hour" => ["o'clock"])
     end
   end
 

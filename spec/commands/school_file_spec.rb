@@ -30,12 +30,12 @@ RSpec.describe "bin/vantick" do
       store.classes.add(name: "Curlew", school: "", names: %w[Bo], made_at: "2026-01-01T00:00:00Z")
       expect(vantick("backup", copy)).to match([/Copied .* to .*monday/, "", 0])
       store.db[:classes].update(name: "Dunlin")
-      expect(vantick("restore", copy)).to match(["", /is held by another program/, 1])
+      expect(vantick("restore", copy)).to match(["", /is in use by another program/, 1])
     end
     expect(class_name).to eq("Dunlin")
-    expect(vantick("restore", copy)).to match([/What was there is kept in .*before-restore-\d{8}-\d{6}/, "", 0])
+    expect(vantick("restore", copy)).to match([/What was there before is now .*before-restore-\d{8}-\d{6}/, "", 0])
     expect(class_name).to eq("Curlew")
-    expect(vantick("backup", copy)).to match(["", /is there already/, 1])
+    expect(vantick("backup", copy)).to match(["", /is already there/, 1])
     expect(vantick("restore", File.join(folder, "none"))).to match(["", /There is no file/, 1])
     expect(vantick("backup")).to match(["", /name the file for the copy/, 1])
   end

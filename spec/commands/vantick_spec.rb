@@ -104,7 +104,7 @@ RSpec.describe Vantick::CLI do
     %w[check-drawing --hour-hand 120] => /--minute-hand/, %w[check-drawing --hour-hand x --minute-hand 1] => /--hour-hand x/,
     %w[simulate --step fives] => /name the task/, %w[simulate --misreading lazy --step fives --task dial_to_words] => /"lazy"/,
     %w[simulate --slips 2 --step fives --task dial_to_words] => /from 0 to 1/,
-    %w[read 25:99] => /"25:99" is not a time/, %w[read] => /one time/, %w[read 7:45 8:45] => /one time/, %w[read 7:45 --all] => /--all/,
+    %w[read 25:99] => /"25:99" isn't a time/, %w[read] => /one time/, %w[read 7:45 8:45] => /one time/, %w[read 7:45 --all] => /--all/,
     %w[shout] => /no command "shout"/, %w[misreadings 7:45] => /name the task/, %w[misreadings --task song 7:45] => /"song" is not a task/,
     %w[choose --task dial_to_words] => /name the step/, %w[choose --step fives --task dial_to_words --count 500] => /1 to 60/,
     %w[choose --step fives --task dial_to_words --count x] => /--count x/,
@@ -122,7 +122,7 @@ RSpec.describe Vantick::CLI do
     "no columns" => ["a,b\n1,2\n", /columns task,time,answer/], "nothing at all" => ["", /columns/],
     "a bad time" => ["task,time,answer\ndial_to_words,25:99,x\n", /line 2: "25:99"/],
     "an unknown task" => ["task,time,answer\ndial_to_words,7:45,x\nsong,7:45,x\n", /line 3: "song"/],
-    "an endless answer" => ["task,time,answer\ndial_to_words,7:45,#{'x' * 10_000}\n", /line 2: The answer has 10000/],
+    "an endless answer" => ["task,time,answer\ndial_to_words,7:45,#{'x' * 10_000}\n", /line 2: The answer is too long: 10000/],
     "a broken quote" => ["task,time,answer\n\"dial", /[Uu]nclosed/], "no UTF-8" => ["task,time,answer\ndial_to_words,7:45,\xFF\n", /UTF-8/]
   }.each do |what, (input, message)|
     it "refuses a table with #{what}, and prints none of it" do

@@ -82,7 +82,7 @@ RSpec.describe "A class, a check, and results" do
     visit "/class/new"
     fill_in "Class name", with: "Heron class"
     click_button "Add class"
-    expect(page).to have_css(".field [role='alert']", text: "Write at least one child's name")
+    expect(page).to have_css(".field [role='alert']", text: "Type at least one child's name")
     fill_in "Children, one on each line", with: "Bo\nBo"
     expect(page).to have_text("Bo is now Bo 2")
     fill_in "Children, one on each line", with: "B\u202Eo"

@@ -34,7 +34,7 @@ RSpec.describe "A class and other programs", :demo do
     click_button "All are the same"
     expect(page).to have_css("dd", text: /\AZilla\z/).and have_css("dd", text: /\ABram\z/).and have_css("dd", text: "25 children")
     check "Mark children not on the list as left"
-    click_button "Take the list"
+    click_button "Add list"
     expect(page).to have_text("List added.").and have_link("Zilla").and have_button("Restore Bram")
     click_button "Undo list"
     expect(page).to have_link("Bram").and have_no_link("Zilla").and have_no_button("Undo list")
@@ -44,7 +44,7 @@ RSpec.describe "A class and other programs", :demo do
     visit "/class/register"
     attach_file "File", file("list.csv", "First name;Last name\nUlf;Roe\n;Ash\n")
     expect(page).to have_css(".field [role='alert']", text: "Line 3: the first name is missing")
-    expect(page).to have_no_button("Take the list").and have_no_link("Ulf")
+    expect(page).to have_no_button("Add list").and have_no_link("Ulf")
   end
 
   it "begins a class from a file" do
@@ -91,10 +91,10 @@ RSpec.describe "A class and other programs", :demo do
     visit "/check/new"
     find("summary", text: "Clocks from another program").click
     attach_file "Package or question", package
-    expect(page).to have_button("Make check")
+    expect(page).to have_button("Use these clocks")
     times = store.checks.find(3).items.map(&:time)
     expect(all("details figcaption").map(&:text)).to match_array(times)
-    click_button "Make check"
+    click_button "Use these clocks"
     expect(page).to have_current_path(%r{/check/\d+/slips})
     expect(store.checks.all(1, limit: 1).first.items.map(&:time)).to match_array(times)
 

@@ -21,7 +21,7 @@ RSpec.describe "A school with colleagues", :demo do
     select "Joris", from: "Colleague"
     choose "Lend to a substitute, until"
     expect(page).to have_field("Last day").and have_text("They can't change the register or settings.")
-    click_button "Lend it"
+    click_button "Lend class"
     expect(page).to have_css("li", text: /Joris\s*lent until/)
     colleague do
       visit "/class/register"
@@ -30,7 +30,7 @@ RSpec.describe "A school with colleagues", :demo do
       click_button "Plan lesson"
       expect(page).to have_link("Start lesson")
     end
-    click_button "End it for Joris"
+    click_button "End access for Joris"
     expect(page).to have_no_css("li", text: "lent until")
     select "Joris", from: "Colleague"
     click_button "Hand over…"
@@ -61,7 +61,7 @@ RSpec.describe "A school with colleagues", :demo do
     expect(page).to have_select("Who gets their 1 class?", selected: "Marit")
     fill_in "Your own password", with: BrowserHelpers::TEACHER[:password]
     click_button "Delete account"
-    expect(page).to have_css("[role='status']", text: "Account deleted: Joris is removed").and have_no_button("Delete the account of Joris")
+    expect(page).to have_css("[role='status']", text: "Account deleted: Joris.").and have_no_button("Delete the account of Joris")
     visit "/"
     expect(page).to have_css(".class-menu", text: "Curlew class")
   end

@@ -45,7 +45,8 @@ RSpec.describe "A class's own ways of saying a time", :demo do
     expect(page).to have_css("article", text: /\w{3}, \w{3} \d/)
     visit "/sheets?kind=make"
     expect(page).to have_css(".sheet-page text", text: "brass fastener")
-    expect(find("select", text: "Letter").value).to eq("letter")
+    visit "/sheets?kind=read"
+    expect(find("select:has(option[value='letter'])").value).to eq("letter")
   end
 
   it "put minute numbers down both sides where the class counts so" do

@@ -192,7 +192,7 @@ RSpec.describe "What the pages are made of" do
           sequence.add("  "), sequence.trouble.value];
       JS
       expect(done.first(2)).to eq([true, %w[7:45 3:20 12:05]])
-      expect(done[2..4]).to match([false, /\A19:45 is not a time of the dial/, 3])
+      expect(done[2..4]).to match([false, /\A19:45 is not a time on the clock/, 3])
       expect(done.last(2)).to eq([false, ""])
     end
 

@@ -59,7 +59,7 @@ RSpec.describe "A dial without its gears" do
       await answer();
       return [away, loose.trouble.value];
     JS
-    expect(away).to match(/does not answer/)
+    expect(away).to match(/Can't reach Vantick/)
     expect(back).to eq("")
   end
 end

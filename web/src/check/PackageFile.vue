@@ -56,7 +56,7 @@ const take = (): Promise<boolean> =>
         <li v-for="one in found.left_out" :key="one.item">{{ one.item }}: {{ one.why }}</li>
       </ul>
       <BButton variant="outline-primary" :disabled="busy || !found.times.length" @click="take">
-        {{ found.times.length ? "Make check" : "No times found" }}
+        {{ found.times.length ? "Use these clocks" : "No times found" }}
       </BButton>
     </div>
   </details>
