@@ -154,6 +154,8 @@ RSpec.describe "A class and what its answers say", :demo do
     text = find("#main").text
     expect(others.select { |name| text.match?(/\b#{name}\b/) }).to eq([])
     expect(text).not_to match(/\d+ of \d+|%/)
+    # What helps at home is another sentence than what helps in class.
+    expect(text).to include('Point to the side from 12 down to 6: "past".')
     expect(PDF::Reader.new(StringIO.new(Base64.decode64(browser.print_page))).pages.length).to eq(1)
   end
 

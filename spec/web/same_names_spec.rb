@@ -11,6 +11,8 @@ RSpec.describe "Names that core and screen share" do
     told = lab("return Object.values(lab.verdicts.VERDICTS)")
     expect(told.map { |one| one[:word] }.uniq.length).to eq(told.length)
     expect(told.map { |one| one[:ring] } - keys("lab.verdicts.RINGS")).to eq([])
+    # Colours of the theme, and no word that means something else to a field.
+    expect(told.map { |one| one[:tone] }.uniq).to match_array(%w[right slip misread none])
   end
 
   it "are rings that go round once: lines and gaps add up to a whole turn, or to a part that fits into it" do

@@ -22,7 +22,7 @@ module Vantick
                  "backup" => :Backup, "restore" => :Restore, "password" => :Password }.freeze
     USAGE = <<~TEXT
       Usage:
-        vantick read 7:45 | --all [--conventions after,of,point | --conventions class.json]
+        vantick read 7:45 | --all [--conventions american,after,of | --conventions class.json]
         vantick explain 4:49 | --all [--conventions ...]
         vantick misreadings --task dial_to_words 7:45 | --all
         vantick mark < answers.csv              (columns task,time,answer, and said for spot_mistake)
@@ -32,8 +32,8 @@ module Vantick
         vantick simulate --misreading next_hour_early --step fives --task dial_to_words --count 6 --seed 3
       The school's own file (data/vantick.sqlite3, or --db FILE):
         vantick backup monday.sqlite3           (also while Vantick runs)
-        vantick restore monday.sqlite3          (while it does not; what was there is kept)
-        vantick password Marit                  (another password for a teacher who forgot theirs)
+        vantick restore monday.sqlite3          (while it does not; what was there is saved)
+        vantick password Marit                  (a new password for a teacher who forgot theirs)
     TEXT
 
     # @return [Integer] the exit code: 1 for bad input, with one line on standard error

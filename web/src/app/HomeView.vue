@@ -78,7 +78,7 @@ const clocks = computed(() => {
 
     <HomeLadder v-else-if="findings && last">
       <section class="last-check align-self-center" aria-labelledby="last-check-head">
-        <h2 id="last-check-head" class="eyebrow">Check of {{ moment(last.made_at) }}</h2>
+        <h2 id="last-check-head" class="eyebrow">Last check, {{ moment(last.made_at) }}</h2>
         <ul class="news list-none p-0 fs-110">
           <li v-for="one in news" :key="one.id" class="py-06 border-bottom">{{ one.text }}</li>
           <li v-if="!news.length" class="py-06 border-bottom">No mistakes with a pattern this time.</li>

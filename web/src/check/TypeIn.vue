@@ -56,7 +56,9 @@ const lookSoon = useDebounceFn(reload, 250);
       <TomorrowCard v-if="findings?.shared.length" :shared="findings.shared" heading="So far" />
       <BCard v-else>
         <p class="eyebrow">So far</p>
-        <p class="mb-0">No mistakes yet. Likely causes appear here as soon as there are some.</p>
+        <p class="mb-0">
+          No pattern in the answers yet. Likely causes appear here as soon as there are some.
+        </p>
       </BCard>
       <BCard v-if="waiting.length">
         <h2 class="eyebrow">Unreadable</h2>

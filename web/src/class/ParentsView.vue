@@ -58,7 +58,7 @@ const print = (): void => window.print();
           </ul>
         </section>
         <section v-if="learning || nearly.length" class="mb-4 break-avoid" aria-labelledby="learning-head">
-          <h2 id="learning-head">Is working on</h2>
+          <h2 id="learning-head">{{ record.child.name }} is working on</h2>
           <ul class="list-unstyled dials d-grid gap-3 text-center">
             <li v-for="rung in nearly" :key="rung.id">
               <DialFace :facts="facts.of(rung.example ?? '10:10')" />
@@ -73,7 +73,7 @@ const print = (): void => window.print();
         </section>
         <section class="mb-4 break-avoid" aria-labelledby="helps-head">
           <h2 id="helps-head">What helps</h2>
-          <p v-for="one in helps" :key="one.id">{{ one.move }}</p>
+          <p v-for="one in helps" :key="one.id">{{ one.home }}</p>
           <p>
             Keep a clock with hands where everyone can see it. Ask now and then: What time is it? How long
             until we leave? Mistakes are part of learning.

@@ -13,8 +13,8 @@ export const VERDICTS: Readonly<Record<Verdict, { word: string; ring: Ring; tone
   right_gap: { word: "minute hand right, hour hand a little off", ring: "halved", tone: "slip" },
   right_time_only: { word: "right time, wrong mistake chosen", ring: "halved", tone: "slip" },
   near: { word: "near enough", ring: "thin", tone: "right" },
-  misread: { word: "wrong", ring: "broken", tone: "wrong" },
-  unexplained: { word: "wrong, cause unknown", ring: "scattered", tone: "wrong" },
+  misread: { word: "wrong", ring: "broken", tone: "misread" },
+  unexplained: { word: "wrong, cause unknown", ring: "scattered", tone: "misread" },
   unreadable: { word: "unreadable", ring: "dotted", tone: "slip" },
   blank: { word: "blank", ring: "gone", tone: "none" },
 };
