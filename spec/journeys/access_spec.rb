@@ -48,6 +48,19 @@ RSpec.describe "Every view can be used by everyone", :demo do
     end
   end
 
+  # The other English, with the longest words that a class can choose.
+  it "the pages fit in American English, too" do
+    longest = { english: :american, past_word: :after, to_word: :before, separator: :point, fifteens: :plain }
+    store.classes.change(1, conventions: Vantick::Core::Wording::Conventions.new(**longest).to_h)
+    %w[/ /plan /plan/term /plan/2 /results/3 /class/child/5 /class/groups /check/3 /settings
+       /sheets?kind=read /show?times=7:45&lens=halves,hour_gap,minute_numbers].each do |address|
+      visit address
+      expect(page).to have_css("h1", visible: :all)
+      expect(page).to have_no_text(waiting)
+      keep_within_every_window(address)
+    end
+  end
+
   it "the desk is clean for a child, and as it happens for the teacher" do
     desk = ask_as_teacher("/api/classes/1/desks", kind: "practice", step: "quarters")
     using_session(:child) do

@@ -39,6 +39,22 @@ RSpec.describe "Days and counts in words" do
     expect(found).to eq([["2026-03-29", "01:30"], ["2026-03-29", "03:30"], ["2026-02-01", "01:00"], ["2025-12-31", "23:59"]])
   end
 
+  # Unicode CLDR for English in the United States: month before day, commas, and a clock of twelve hours.
+  it "are written as Americans write them where the class does" do
+    found = lab(<<~JS, day: "2031-11-25")
+      const { words } = lab;
+      words.keepLocale("en-US");
+      words.keepZone("UTC");
+      const told = [words.dayWords(given.day), words.shortDay(given.day), words.monthWords("2026-09"),
+        words.clock("2026-01-31T14:05:00Z").replace(/\\s/g, " ")];
+      words.keepLocale("en-GB");
+      words.keepZone(null);
+      return told;
+    JS
+    day = Date.iso8601("2031-11-25")
+    expect(found).to eq([day.strftime("%a, %b %-d, %Y"), day.strftime("%a, %b %-d"), "September 2026", "2:05 PM"])
+  end
+
   it "count one by itself, and children as children" do
     found = lab("return [lab.words.counted(1, 'clock'), lab.words.counted(7, 'clock'), lab.words.counted(0, 'clock'), " \
                 "lab.words.countedChildren(1), lab.words.countedChildren(3), lab.words.counted(2, 'copy', 'copies')]")

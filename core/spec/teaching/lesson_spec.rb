@@ -71,7 +71,8 @@ RSpec.describe Vantick::Core::Teaching::Lesson do
     moved = lesson(:fives, 40, stage_minutes: usual.merge(show: 10, alone: 10))
     expect(moved.stages.map(&:minutes)).to eq([4, 4, 10, 8, 10, 4])
     expect(moved.stages[4].items.length).to eq(15)
-    { usual.merge(show: 9) => /add up to 41 minutes. The lesson has 40/, usual.merge(exit: 0, show: 12) => /Exit check needs 1 minute/,
+    { usual.merge(show: 9) => /add up to 41 minutes. The lesson has 40/,
+      usual.merge(exit: 0, show: 12) => /Exit check needs at least 1 minute/,
       usual.merge(lunch: 1) => /"lunch" is not a stage/ }.each do |stage_minutes, message|
       expect { lesson(:fives, 40, stage_minutes:) }.to raise_error(Vantick::Core::Error, message)
     end

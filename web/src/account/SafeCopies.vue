@@ -39,7 +39,7 @@ async function take(): Promise<void> {
           ? `Last downloaded ${moment(school.copied_at)}, ${clock(school.copied_at)}.`
           : "Never downloaded yet."
       }}
-      It holds every class of this school. Keep it where only you can open it, not on this computer.
+      A safe copy holds every class of this school. Keep it where only you can open it, not on this computer.
     </p>
     <BButton variant="outline-primary" @click="open = true">
       <i class="bi bi-download" aria-hidden="true"></i>

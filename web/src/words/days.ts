@@ -71,6 +71,8 @@ export function monthWords(month: string): string {
 /** The day of a moment, written like all days. */
 export const moment = (iso: string): string => dayWords(isoDay(new Date(iso)));
 
-/** "15:40", or "3:40 PM". */
-export const clock = (iso: string): string =>
-  written({ hour: "numeric", minute: "2-digit", timeZone: zone }, new Date(iso));
+/** "09:40" and "15:40", or "9:40 AM" and "3:40 PM". */
+export function clock(iso: string): string {
+  const hour = locale.value === "en-GB" ? "2-digit" : "numeric";
+  return written({ hour, minute: "2-digit", timeZone: zone }, new Date(iso));
+}
