@@ -173,13 +173,32 @@ RSpec.describe "What the pages are made of" do
     expect(done.values_at(:same, :none)).to eq([true, 0])
   end
 
+  it "calls a check by its step and by how it is asked, and names nothing twice" do
+    task = ->(id, name) { { id:, name:, steps: [] } }
+    ladder = [["fives_facts", "Counting by fives", 2], ["day_halves", "a.m. and p.m.", 1], ["quarters", "Quarters", 2]]
+    sheet = { tasks: [task["numeral_to_minutes", "Counting by fives"], task["minute_only", "Minute hand only"],
+                      task["day_half", "a.m. or p.m."]] }
+    catalogue = { misreadings: [], english: { locale: "en-GB", words: {} }, sheets: [sheet],
+                  tasks: [{ id: "dial_to_words", name: "", notation: "words" }],
+                  ladder: ladder.map { |id, name, tasks| { id:, name:, tasks: [{}] * tasks } } }
+    done = lab(<<~JS, catalogue:)
+      const facts = used(lab.api.useFacts);
+      const speaking = facts.speak({ to_word: "till" });
+      for (let at = 0; at < 2; at++) { const one = await next(); one.answer(one.path.startsWith("/api/dial") ? { times: [] } : given.catalogue); }
+      await speaking;
+      return [["fives_facts", "numeral_to_minutes"], ["fives_facts", "minute_only"], ["day_halves", "day_half"], ["quarters", "dial_to_words"]]
+        .map(([step, task]) => facts.titleOf({ step, task }));
+    JS
+    expect(done).to eq(["Counting by fives", "Counting by fives: minute hand only", "a.m. and p.m.", "Quarters, in words"])
+  end
+
   describe "a sequence of times" do
     def sequence = <<~JS
       sessionStorage.clear();
       const facts = used(lab.api.useFacts);
       const speaking = facts.speak({});
       const times = Array.from({ length: 720 }, (_, at) => ({ time: `${Math.floor(at / 60) || 12}:${String(at % 60).padStart(2, "0")}` }));
-      for (let at = 0; at < 2; at++) { const one = await next(); one.answer(one.path.startsWith("/api/dial") ? { times } : { ladder: [], misreadings: [], english: { locale: "en-GB", paper: "a4", words: {} } }); }
+      for (let at = 0; at < 2; at++) { const one = await next(); one.answer(one.path.startsWith("/api/dial") ? { times } : { ladder: [], misreadings: [], english: { locale: "en-GB", words: {} } }); }
       await speaking;
       const shown = vue.ref("12:00");
       const sequence = used(() => lab.useSequence([], () => shown.value));

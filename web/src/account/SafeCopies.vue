@@ -5,7 +5,7 @@ import { PresentPassword } from "@/parts";
 import { erasureWords } from "@/told";
 import { clock, counted, countedChildren, moment, today } from "@/words";
 
-/** A copy of everything to be kept somewhere else, and what Vantick has by itself. */
+/** A copy of everything, to store somewhere else, and the copies that Vantick makes. */
 defineProps<{ school: School }>();
 const emit = defineEmits<{ taken: [] }>();
 

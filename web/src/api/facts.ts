@@ -107,7 +107,10 @@ export const useFacts = defineStore("facts", () => {
     const notation = catalogue.value?.tasks.find((one) => one.id === check.task)?.notation;
     if (notation) return `${step}, in ${notation}`;
     const task = catalogue.value?.sheets.flatMap((kind) => kind.tasks).find((one) => one.id === check.task);
-    return `${step}: ${task?.name.toLowerCase() ?? check.task}`;
+    const name = task?.name ?? check.task;
+    // A step that is asked in one way is not named twice.
+    if (name === step || rung(check.step).tasks.length === 1) return step;
+    return `${step}: ${name.toLowerCase()}`;
   }
 
   /** The kind of sheet that asks a step's own tasks: reading, where there are times to read. */

@@ -2,9 +2,10 @@
 import { onMounted, ref } from "vue";
 import { useFacts, type Lesson } from "@/api";
 import { DialFace } from "@/dial";
+import { counted } from "@/words";
 import { NEW } from "./useRun";
 
-/** The end of a lesson: what was not reached is kept clocks recap. */
+/** The end of a lesson: what was not reached goes into the next review. */
 const props = defineProps<{
   lesson: Lesson;
   notReached: readonly string[];
@@ -43,7 +44,7 @@ function toggle(time: string): void {
     <!-- Before the clocks: for most lessons it is the next key, and there may be forty clocks. -->
     <div class="d-flex gap-2 mb-4">
       <BButton variant="primary" :disabled="busy" @click="$emit('keep', [...chosen])">
-        End lesson{{ chosen.size ? `, carry over ${chosen.size} clocks` : "" }}
+        End lesson{{ chosen.size ? `, carry over ${counted(chosen.size, "clock")}` : "" }}
       </BButton>
       <BButton variant="outline-primary" @click="$emit('back')">Go back to it</BButton>
     </div>
