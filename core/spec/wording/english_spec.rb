@@ -41,7 +41,7 @@ RSpec.describe Vantick::Core::Wording::English do
     day = Date.new(2026, 11, 25)
     { british => :"en-GB", american => :"en-US" }.each do |conventions, locale|
       order = ->(written) { written.index("25") <=> written.index("November") }
-      known = TwitterCldr::Localized::LocalizedDate.new(day.to_time, locale).to_long_s
+      known = TwitterCldr::Localized::LocalizedDate.new(Time.utc(day.year, day.month, day.day, 12), locale).to_long_s
       expect(order[described_class.day(day, conventions)]).to eq(order[known]), known
       expect(order[described_class.day(day, conventions, year: true)]).to eq(order[known]), known
     end
