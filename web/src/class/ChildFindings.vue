@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { useFacts, type Findings } from "@/api";
-import { NO_ANSWERS } from "@/told";
+import { NO_ANSWERS, shownAlone } from "@/told";
 import { counted } from "@/words";
 
 /** Child by child, in the order of the register: what may lie behind the mistakes. */
@@ -55,9 +55,7 @@ function told({ answered, right, unreadable }: Findings["children"][number]): st
               :class="at === 0 && piece.shown ? 'fw-bold' : 'quiet'"
             >
               {{ piece.hits }} of {{ counted(piece.chances, "time") }} it could show
-              <span v-if="piece.own_hits < piece.hits" class="quiet">
-                ({{ piece.own_hits === 0 ? "none" : piece.own_hits }} shown by nothing else)
-              </span>
+              <span v-if="piece.own_hits < piece.hits" class="quiet">({{ shownAlone(piece.own_hits) }})</span>
             </div>
           </BTd>
         </template>

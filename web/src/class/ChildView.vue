@@ -3,7 +3,7 @@ import { computed, ref } from "vue";
 import { readRecord, useFacts, useAsked } from "@/api";
 import { DialFace, StepDial } from "@/dial";
 import { useRouteNumber } from "@/route";
-import { SparkLine, VerdictMark, VERDICTS, stateOf } from "@/told";
+import { SparkLine, VerdictMark, VERDICTS, shownAlone, stateOf } from "@/told";
 import { useClasses } from "@/school";
 import NoClass from "./NoClass.vue";
 
@@ -150,9 +150,7 @@ const shown = computed(() =>
                 {{ piece.hits }} of {{ counted(piece.chances, "time") }} it could show
               </component>
               <span v-if="!piece.shown" class="quiet">(too few to say)</span>
-              <span v-if="piece.own_hits < piece.hits" class="quiet">
-                , {{ piece.own_hits }} shown by nothing else
-              </span>
+              <span v-if="piece.own_hits < piece.hits" class="quiet">({{ shownAlone(piece.own_hits) }})</span>
             </p>
             <ul class="dials d-flex flex-wrap gap-3 list-unstyled p-0 mb-07">
               <li v-for="id in piece.behind.slice(-SHOWN)" :key="id" class="text-center fs-90 lh-120">
@@ -204,7 +202,7 @@ const shown = computed(() =>
           <div class="d-flex flex-wrap align-items-center gap-3 mb-2">
             <h2 id="all-head" class="eyebrow m-0">All answers, newest first</h2>
             <p v-if="record.unreadable.length" class="quiet m-0" role="status">
-              {{ counted(record.unreadable.length, "answer") }} can't be read and are not counted.
+              Not counted: {{ counted(record.unreadable.length, "unreadable answer") }}.
               {{ record.unreadable[0]?.why }}
             </p>
             <BFormSelect

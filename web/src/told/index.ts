@@ -8,7 +8,7 @@ export { default as WhatTheyTell } from "./WhatTheyTell.vue";
 export { countsInWords, howMany, STATES, stateOf } from "./states";
 export { SLIPS, VERDICTS } from "./verdicts";
 export { aboutGroup } from "./groups";
-export { NO_ANSWERS, seem } from "./wording";
+export { NO_ANSWERS, seem, shownAlone } from "./wording";
 export { useJustRemoved } from "./removed";
 export { erasureWords, sinceToday } from "./erasures";
 export { default as LeftToWrite } from "./LeftToWrite.vue";

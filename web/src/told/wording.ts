@@ -9,3 +9,7 @@ export const NO_ANSWERS: Record<string, string> = {
   none: "away or not entered",
   not_here_then: "not here then",
 };
+
+/** How many of the times a mistake showed have no other likely explanation. */
+export const shownAlone = (times: number): string =>
+  times === 0 ? "other mistakes could explain each" : `${times} shown by nothing else`;

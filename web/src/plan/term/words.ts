@@ -50,7 +50,7 @@ function why(change: Change, facts: Facts): string {
 
 /** What a teacher changed; nothing where it was not a teacher. */
 function didWords(change: Change, facts: Facts): string {
-  const step = change.step ? facts.rung(change.step).name : "What was left free";
+  const step = change.step ? facts.rung(change.step).name : "The free lesson";
   const day = change.day ? shortDay(change.day) : "";
   const on = day === "today" ? day : `on ${day}`;
   const monday = change.day ? mondayOf(change.day) : "";
