@@ -10,13 +10,17 @@ module Bench
   HERE = File.expand_path("..", __dir__)
   PASSWORD = "sixty at a time"
 
-  # A device: it keeps its connection and its cookie.
+  # A device: it keeps its connection and its cookie, and asks again where it is told "not now", as the pages do.
   class Device
+    # What a server says that is busy, and seconds until it is asked again.
+    NOT_NOW = "503"
+    PAUSE = 0.3
+
     # @param from [String, nil] an address of this machine that it asks from
     def initialize(port, from: nil)
       @http = Net::HTTP.new("127.0.0.1", port)
       @http.local_host = from if from
-      @http.read_timeout = 15
+      @http.read_timeout = Sizes[:patience]
       @http.max_retries = 0
       @http.keep_alive_timeout = 60
       @http.start
@@ -25,7 +29,7 @@ module Bench
     def ask(method, path, body = nil)
       request = Net::HTTP.const_get(method).new(path, "content-type" => "application/json", "cookie" => @cookie.to_s)
       request.body = JSON.generate(body) if body
-      response = @http.request(request)
+      response = answered(request)
       @cookie = response["set-cookie"].split(";").first if response["set-cookie"]
       raise "#{method} #{path}: #{response.code} #{response.body}" unless response.code.start_with?("2")
 
@@ -37,6 +41,20 @@ module Bench
     def put(path, body) = ask("Put", path, body)
 
     def get(path) = ask("Get", path)
+
+    private
+
+    def answered(request)
+      ends = now + Sizes[:patience]
+      loop do
+        response = @http.request(request)
+        return response if response.code != NOT_NOW || now > ends
+
+        sleep PAUSE
+      end
+    end
+
+    def now = Process.clock_gettime(Process::CLOCK_MONOTONIC)
   end
 
   # A server of its own in a process of its own.

@@ -3,9 +3,8 @@
 require_relative "../serving"
 
 module Bench
-  # Seconds of each kind of load, and after which a request counts as unanswered.
+  # Seconds of each kind of load.
   LOAD_SECONDS = Sizes[:load_seconds]
-  LOAD_PATIENCE = 15
 
   # Children at their desks for some seconds, each on a connection of its own; what they waited, and what never came.
   class Load
@@ -37,13 +36,19 @@ module Bench
 
     # They do not all begin at the same moment, but where they go on at once.
     def child(device, ends)
-      sleep(rand * @every)
       turn = nil
-      while now < ends
+      again_and_again(ends) { turn = turn ? answer(device, turn) : device.post("/api/desk/rounds", {})["turn"] }
+    end
+
+    # Once at least, however late this machine lets a child begin.
+    def again_and_again(ends, &)
+      sleep(rand * @every)
+      loop do
         began = now
-        turn = waited(began) { turn ? answer(device, turn) : device.post("/api/desk/rounds", {})["turn"] }
+        waited(began, &)
         left = began + @every - now
         sleep(left) if left.positive?
+        break if now >= ends
       end
     end
 
@@ -67,13 +72,7 @@ module Bench
     def answer(device, _turn) = device.post("/rows", { uuid: SecureRandom.uuid, answer: "7:45" }) && true
 
     def child(device, ends)
-      sleep(rand * @every)
-      while now < ends
-        began = now
-        waited(began) { answer(device, nil) }
-        left = began + @every - now
-        sleep(left) if left.positive?
-      end
+      again_and_again(ends) { answer(device, nil) }
     end
   end
 

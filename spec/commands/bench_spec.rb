@@ -1,6 +1,9 @@
 # frozen_string_literal: true
 
 require "open3"
+require "socket"
+require_relative "../../bench/sizes"
+require_relative "../../bench/serving"
 
 # Every measure once, with the smallest sizes: no figure goes missing unseen. What the figures are is for `bin/bench` itself.
 RSpec.describe "bin/bench" do
@@ -20,6 +23,27 @@ RSpec.describe "bin/bench" do
     expect(named.length).to be > 30
     expect(found.map { |one| one["measure"] }).to match_array(named)
     expect(found.map { |one| one["ratio"] }).to all(be_finite)
+  end
+
+  # On a busy machine a server says "not now" at times, and pages ask again.
+  it "asks again where a server is busy" do
+    said = ["503 Busy", "503 Busy", "200 OK"]
+    server = TCPServer.new("127.0.0.1", 0)
+    at_work = Thread.new { answer(server.accept, said) }
+    device = Bench::Device.new(server.addr[1])
+    expect([device.get("/"), said]).to eq([{ "served" => true }, []])
+  ensure
+    at_work&.kill
+    server&.close
+  end
+
+  # One connection, kept as long as there is something to say.
+  def answer(connection, said)
+    while (status = said.shift)
+      nil until connection.gets == "\r\n"
+      body = '{"served":true}'
+      connection.write("HTTP/1.1 #{status}\r\ncontent-type: application/json\r\ncontent-length: #{body.bytesize}\r\n\r\n#{body}")
+    end
   end
 
   it "says which measures there are where it is asked for one that is none" do
