@@ -32,7 +32,7 @@ module Bench
     end
 
     def both(step, task, answers, consistency)
-      diagnosis = Judging::Diagnosis.new(answers.map { |time, text| Marking::Marker.mark(task:, time:, text:) })
+      diagnosis = Knowing::Diagnosis.new(answers.map { |time, text| Marking::Marker.mark(task:, time:, text:) })
       probability = lambda do |truth|
         answers.sum { |time, text| Math.log(exact(truth.first, time, text, task, consistency)) }
       end
@@ -54,7 +54,7 @@ module Bench
       given = class_answers(seed)
       parse = quickest { given.each { |answers| answers.each { |_, _, text| Wording::AnswerReader.read(text) } } }
       marked = given.map { |answers| answers.map { |task, time, text| Marking::Marker.mark(task:, time:, text:) } }
-      quickest { marked.each { |answers| Judging::Diagnosis.new(answers) } } / parse
+      quickest { marked.each { |answers| Knowing::Diagnosis.new(answers) } } / parse
     end
 
     def class_answers(seed)
@@ -79,7 +79,7 @@ module Bench
 
     def named(step, task, truth, seed)
       child = Simulation::SimulatedChild.new(misreadings: truth, consistency: 0.9, careless: CARELESS, seed:)
-      diagnosis = Judging::Diagnosis.new(answered(child, task, Choosing::Chooser.choose(step:, task:, count: 8, seed: seed % 5).times))
+      diagnosis = Knowing::Diagnosis.new(answered(child, task, Choosing::Chooser.choose(step:, task:, count: 8, seed: seed % 5).times))
       TOLD.include?(diagnosis.verdict) ? diagnosis.top.misreadings : []
     end
 

@@ -27,12 +27,6 @@ module Bench
 
     def states(seed) = looks(seed).flat_map { |look| look.standing.states.map { |step, state| [look, step, state] } }
 
-    def nearly_though_all_right(seed)
-      share(states(seed).select { |_, _, state| state == :nearly }) do |look, step, _|
-        look.standing.judged(step).then { |one| one.right == [one.answers, Judging::Secure::LAST].min }
-      end
-    end
-
     def whole_secure_part_not(seed)
       wholes = states(seed).select { |_, step, state| state == :secure && step.parts.any? }
       share(wholes) { |look, step, _| step.parts.any? { |part| look.standing.states[part] != :secure } }
@@ -52,7 +46,6 @@ module Bench
                 { "right answers until one that has gone is cleared, median (at most 8)" => Telling.instance.cleared_after(seed) })
     end
     measure(:settle_useless, "advice under 0.05 bit", "<= 0.05") { |seed| settle_useless(seed) }
-    measure(:nearly_though_all_right, "nearly, with nothing wrong", "<= 0.05") { |seed| nearly_though_all_right(seed) }
     measure(:whole_secure_part_not, "wholes that are secure with a part that is not", "<= 0.02") { |seed| whole_secure_part_not(seed) }
     measure(:secure_wrong, "secure, and not known", "<= 0.04") { |seed| secure_wrong(seed) }
   end

@@ -17,7 +17,7 @@ module Bench
     def cleared(gone, seed)
       times = Teaching::Step.find(:minutes).pool.select { |time| gone.chance?(time, WORDS) }.sample(40, random: Random.new(seed))
       child = Simulation::SimulatedChild.new(misreadings: [gone], consistency: Pupil::CONSISTENCY, seed:)
-      diagnosis = Judging::Diagnosis.new(answered(child, WORDS, times.first(8)))
+      diagnosis = Knowing::Diagnosis.new(answered(child, WORDS, times.first(8)))
       return unless diagnosis.likely.include?(gone)
 
       right = answered(Simulation::SimulatedChild.new(seed:), WORDS, times.drop(8))
@@ -33,7 +33,7 @@ module Bench
                                                consistency: Pupil::CONSISTENCY, careless: CARELESS,
                                                seed:)
         times = Choosing::Chooser.choose(step: Teaching::Step.find(:minutes), task: WORDS, count: 16, seed:).times
-        (pair - Judging::Diagnosis.new(answered(child, WORDS, times)).possible).empty?
+        (pair - Knowing::Diagnosis.new(answered(child, WORDS, times)).possible).empty?
       end
     end
 

@@ -13,7 +13,7 @@ module Bench
     plan = ladder.flat_map { |step| [step] * PLAIN.fetch(step.id, 2) }
     plan[term.lessons.length] || ladder[(term.lessons.length * 5) % ladder.length]
   end
-  PROPOSED = ->(term) { Teaching::Course.new(term.tracings, term.lessons).next_step(today: term.day).step }
+  PROPOSED = ->(term) { Teaching::Course.new(term.expected, term.lessons).next_step(today: term.day).step }
   # What knows every child's truth, and takes the step with most to gain today.
   ORACLE = lambda do |term|
     Teaching::Step.with_times.max_by do |step|

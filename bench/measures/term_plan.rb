@@ -6,7 +6,7 @@ module Bench
   # A plan made anew before each lesson, after the check of the last; a lesson that stays open takes what has most to gain.
   PLANNED = lambda do |term|
     lesson = term.planner(upto: term.day).plan.first
-    lesson.step || Teaching::Course.new(term.tracings, term.lessons, ladder: term.aim.ladder).next_step.step || term.aim.step
+    lesson.step || Teaching::Course.new(term.expected, term.lessons, ladder: term.aim.ladder).next_step.step || term.aim.step
   end
   # Made in August: two or three lessons a step up to the aim, and then over them again; a lesson that falls out is given later.
   FIXED = lambda do |term|
@@ -63,11 +63,7 @@ module Bench
     end
 
     def starts(term)
-      term.answers.map do |_, asked|
-        standing = Teaching::Standing.new(asked, today: term.day, lessons: term.lessons)
-        tracing = Teaching::Tracing.new(asked, lessons: term.lessons, today: term.day, parts: true)
-        Vantick::Core::Term::Start.of(standing, tracing, term.aim.kinds)
-      end
+      term.standings.values.map { |standing| Vantick::Core::Term::Start.of(standing, term.aim.kinds) }
     end
 
     def told_at(term)
@@ -100,7 +96,7 @@ module Bench
       term.run { |so_far| break if so_far.lessons.length == Sizes[:forecast_lesson] }
       slots = Vantick::Core::Term::Days.lessons(first: term.day, last: term.day + 300, weekdays: YEAR[:weekdays]).first(YEAR[:lessons])
       planner = lambda do
-        Vantick::Core::Term::Planner.new(tracings: term.tracings, lessons: term.lessons, slots:, from: term.day, aim: term.aim,
+        Vantick::Core::Term::Planner.new(expected: term.expected, lessons: term.lessons, slots:, from: term.day, aim: term.aim,
                                          aim_day: slots.last.day).plan
       end
       [term, planner, slots.last.day]

@@ -27,7 +27,7 @@ module Bench
       truth = truths[at % truths.length]
       child = Simulation::SimulatedChild.new(misreadings: truth, consistency: 0.85, careless: CARELESS,
                                              seed: (seed * Sizes[:ticket_children]) + at)
-      judged(Judging::Diagnosis.new(answered(child, task, times)), truth)
+      judged(Knowing::Diagnosis.new(answered(child, task, times)), truth)
     end
 
     def judged(diagnosis, truth)

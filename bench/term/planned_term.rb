@@ -34,7 +34,7 @@ module Bench
     # @param from [Integer] the first day to plan
     # @param upto [Integer] the last
     def planner(from: day, upto: aim_day)
-      Core::Term::Planner.new(tracings:, lessons:, slots: slots.select { |slot| slot.day <= upto }, from:, aim:, aim_day:, lost: fallen)
+      Core::Term::Planner.new(expected:, lessons:, slots: slots.select { |slot| slot.day <= upto }, from:, aim:, aim_day:, lost: fallen)
     end
 
     # @return [Float] 0..1, how much of the aim a child reads rightly

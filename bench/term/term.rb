@@ -67,7 +67,12 @@ module Bench
       @pupils.sum { |pupil| steps.sum { |step| pupil.knows(step, @day) } } / (CHILDREN * steps.length)
     end
 
-    def tracings = @answers.transform_values { |asked| Core::Teaching::Tracing.new(asked, lessons: @lessons, today: @day, parts: true) }
+    # What is expected of each today, from all that is known of it.
+    def expected = standings.transform_values(&:expected)
+
+    def standings
+      @answers.transform_values { |asked| Core::Teaching::Standing.new(asked, lessons: there_for(asked), today: @day) }
+    end
 
     # @return [Integer] most lessons running on one step
     def longest = @lessons.map(&:step).chunk_while { |one, other| one == other }.map(&:length).max
@@ -84,6 +89,12 @@ module Bench
     end
 
     private
+
+    # Who did not answer on the day of a lesson was away.
+    def there_for(asked)
+      days = asked.map(&:day).uniq
+      @lessons.select { |lesson| days.include?(lesson.day) }
+    end
 
     def week_ends
       desks if @desks
@@ -122,7 +133,7 @@ module Bench
       return recap_of_all(step) if @recap == :all
 
       other = kinds(step.foundations.select { |one| one.pool.any? })
-      aimed = kinds(Core::Teaching::Recap.steps(tracings, step, before: @lessons.map(&:step).uniq))
+      aimed = kinds(Core::Teaching::Recap.steps(expected, step, before: @lessons.map(&:step).uniq))
       pool = other.empty? ? aimed : other
       return [] if pool.empty?
 

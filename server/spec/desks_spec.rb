@@ -44,7 +44,7 @@ RSpec.describe "A teacher's desks" do
     bram = school_class["children"][1]
     2.times do |day|
       allow(Time).to receive(:now).and_return(Time.at((Date.today - 2 + day).to_time.to_i + 36_000).utc)
-      check = make_check(school_class, step: "oclock", count: 8)
+      check = make_check(school_class, step: "half_past", count: 8)
       check["items"].each { |item| answer(check, bram, item, item["right"]) }
     end
     allow(Time).to receive(:now).and_call_original
@@ -52,7 +52,7 @@ RSpec.describe "A teacher's desks" do
       seated(own["id"], one)
       get("/api/desks/#{own['id']}").body["children"].find { |row| row["child_id"] == one["id"] }["step"]
     end
-    expect(steps).to eq(%w[hour_hand half_past])
+    expect(steps).to eq(%w[hour_hand quarter_past])
   end
 
   describe "for a lesson" do

@@ -166,10 +166,10 @@ RSpec.describe Vantick::Server::Plan::Lessons do
     check = make_check(school_class)
     check["items"].each { |item| answer(check, check["children"].first, item, "6:17") }
     ladder = get("#{address}/ladder").body
-    expect(ladder["steps"].find { |step| step["id"] == "quarters" }).to include("learning" => 1, "not_met" => 1, "stumbling" => 1)
+    expect(ladder["steps"].find { |step| step["id"] == "quarters" }).to include("learning" => 1, "not_yet" => 1, "stumbling" => 1)
     first = check["children"].first["id"]
     expect(ladder["children"].find { |child| child["child_id"] == first }["stumbles"]).to include("quarters")
-    expect(ladder["next"]).to include("step" => "hour_hand", "not_met" => 2, "reason" => "new", "stumbling" => [])
+    expect(ladder["next"]).to include("step" => "hour_hand", "not_yet" => 2, "reason" => "new", "stumbling" => [])
   end
 
   describe "the ladder" do

@@ -22,8 +22,8 @@ RSpec.describe Vantick::Core::Choosing::Levels do
       .to raise_error(Vantick::Core::InvalidCount, /1 to 4 clocks/)
   end
 
-  it "gives those who have a step its hardest times, and those who have not met it the easiest" do
-    levels = Vantick::Core::Judging::Secure::STATES.to_h { |state| [state, described_class.of_state(state)] }
-    expect(levels).to eq(secure: 3, right_so_far: 2, nearly: 2, learning: 1, not_met: 1)
+  it "gives those who have a step its hardest times, and those who do not know it yet the easiest" do
+    levels = Vantick::Core::Knowing::States::ALL.to_h { |state| [state, described_class.of_state(state)] }
+    expect(levels).to eq(secure: 3, nearly: 2, learning: 1, not_yet: 1)
   end
 end

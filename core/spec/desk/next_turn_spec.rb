@@ -68,8 +68,8 @@ RSpec.describe Vantick::Core::Desk::NextTurn do
     answers = %w[3:30 4:30 5:00 6:00].map do |text|
       Vantick::Core::Marking::Marker.mark(task: words, time: time(text), text: words.write(words.right_answer(time(text))))
     end
-    known = lambda do |*fading|
-      learner = Vantick::Core::Desk::Learner.new(step: step(:quarters), answers:, fading: fading.map { |id| step(id) })
+    known = lambda do |*review_due|
+      learner = Vantick::Core::Desk::Learner.new(step: step(:quarters), answers:, review_due: review_due.map { |id| step(id) })
       learner.known.map { |_, at| at.to_s }
     end
     expect(known.call).to eq(%w[3:30 4:30 5:00 6:00])

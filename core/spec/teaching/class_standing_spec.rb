@@ -2,10 +2,15 @@
 
 RSpec.describe Vantick::Core::Teaching::ClassStanding do
   # A child's answers to clocks at quarters, on one day.
-  def asked(answers, day: 0)
+  def asked(answers, day: 0, task: :dial_to_words)
     answers.map do |shown, text|
-      Vantick::Core::Teaching::Standing::Asked.new(step: step(:quarters), marked: mark(:dial_to_words, shown, text), day:)
+      Vantick::Core::Teaching::Standing::Asked.new(step: step(:quarters), marked: mark(task, shown, text), day:)
     end
+  end
+
+  # The same clocks in words and in digits.
+  def both(answers, day:)
+    asked(answers, day:) + asked(answers.to_h { |shown, _| [shown, shown] }, day:, task: :dial_to_digital)
   end
 
   let(:passed) { { "7:45" => "quarter to seven", "3:45" => "quarter to three", "8:45" => "quarter to eight", "4:45" => "quarter to four" } }
@@ -20,10 +25,10 @@ RSpec.describe Vantick::Core::Teaching::ClassStanding do
     first, more = [%w[one two three four], %w[five six seven eight]].map.with_index do |words, at|
       words.each.with_index(1).to_h { |word, hour| ["#{hour + (4 * at)}:30", "half past #{word}"] }
     end
-    later = { 1 => [*asked(first, day: -20), *asked(more, day: -3)], 2 => [*asked(first, day: -20), *asked(more, day: -9)], 3 => [] }
+    later = { 1 => [*both(first, day: -20), *both(more, day: -3)], 2 => [*both(first, day: -20), *both(more, day: -9)], 3 => [] }
     found = described_class.new(later, today: 0)
     expect([1, 2].map { |key| found.by_child[key].states[step(:half_past)] }).to eq(%i[secure secure])
-    expect([1, 2, 3].map { |key| found.newly_secure(key) }).to eq([[step(:half_past)], [], []])
+    expect([1, 2, 3].map { |key| found.newly_secure(key) }).to eq([%i[hour_hand oclock half_past].map { |id| step(id) }, [], []])
   end
 
   it "names the misreading that most of the class are likely to have, where the step can show it" do

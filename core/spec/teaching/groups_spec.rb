@@ -81,48 +81,4 @@ RSpec.describe Vantick::Core::Teaching::Groups do
     end
     expect { groups([known("Bo")], most: 0) }.to raise_error(Vantick::Core::InvalidCount, /at least 1 group/)
   end
-
-  describe Vantick::Core::Judging::Secure do
-    def answers(*texts, days: [1, 2])
-      texts.map.with_index do |text, at|
-        described_class::Given.new(marked: mark("dial_to_words", "7:45", text), day: days[at % days.length])
-      end
-    end
-
-    let(:right) { ["quarter to eight"] * 8 }
-    let(:wrong) { "ten past two" }
-
-    def state(given, **more) = described_class.judge(given, **more).state
-
-    it "is secure with eight answers on two days, eighty per cent right, nothing likely misread" do
-      expect(state(answers(*right))).to eq(:secure)
-      expect(state(answers(*right, wrong, wrong))).to eq(:secure)
-      expect(state(answers(*right), misread: true)).to eq(:nearly)
-    end
-
-    it "is right so far with too few answers and at most one wrong, and says no more than that" do
-      [answers(*right.first(7)), answers(*right, days: [1]), answers(*right.first(4), wrong)].each do |given|
-        expect(state(given)).to eq(:right_so_far)
-      end
-      expect(state(answers(*right.first(6), *([wrong] * 4)))).to eq(:nearly)
-      expect(state(answers(*right.first(5), *([wrong] * 5)))).to eq(:learning)
-      expect(state(answers(wrong))).to eq(:learning)
-    end
-
-    it "takes one slip for no stumble, and two in five for one" do
-      stumbles = ->(*texts) { described_class.judge(answers(*texts)).stumbles }
-      expect(stumbles[*right.first(3), wrong]).to be(false)
-      expect(stumbles[*right.first(1), wrong, wrong]).to be(false)
-      expect(stumbles[*right.first(3), wrong, wrong]).to be(true)
-      expect(stumbles[*right, wrong, wrong]).to be(false)
-    end
-
-    it "judges by the last ten of sixty days; what is older only says that it was met" do
-      expect(state(answers(*([wrong] * 5), *right, *right.first(2)))).not_to eq(:learning)
-      old = described_class.judge(answers(*right), today: 90)
-      expect([old.state, old.shown, old.answers]).to eq([:right_so_far, false, 0])
-      expect(state([])).to eq(:not_met)
-      expect(state(answers("", ""))).to eq(:not_met)
-    end
-  end
 end

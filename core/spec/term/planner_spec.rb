@@ -95,7 +95,7 @@ RSpec.describe Vantick::Core::Term::Planner do
                 %i[half_past quarter_to oclock] => [:added, :quarter_to, 1, 2],
                 %i[quarter_past quarter_to oclock] => [:dropped, :half_past, 1, 1],
                 %i[quarter_past half_past oclock] => [:later, :quarter_past, 0, 2],
-                %i[oclock quarter_past oclock] => [:more, :oclock, 1, 2] }
+                %i[oclock quarter_past oclock] => [:more, :oclock, 1, 1] }
     changes.each do |steps, found|
       change = core::Change.between(old, steps.each_with_index.map { |id, at| lesson[at + 2, id] }, class_standing)
       expect([change.code, change.step.id, change.lessons, change.children]).to eq(found)

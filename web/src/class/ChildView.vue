@@ -3,7 +3,7 @@ import { computed, ref } from "vue";
 import { readRecord, useFacts, useAsked } from "@/api";
 import { DialFace, StepDial } from "@/dial";
 import { useRouteNumber } from "@/route";
-import { SparkLine, VerdictMark, VERDICTS, shownAlone, stateOf } from "@/told";
+import { SparkLine, VerdictMark, VERDICTS, shownAlone, stateOf, WaysMark } from "@/told";
 import { useClasses } from "@/school";
 import NoClass from "./NoClass.vue";
 
@@ -18,28 +18,37 @@ const { data: record, trouble } = useAsked(
   () => classes.current && child.value && [classes.current.id, child.value],
   readRecord,
 );
-/** What it looks like where there is not enough to say so, and what a time that is read aloud would be for. */
-const LEANS = {
-  secure: ["No pattern in the mistakes yet.", "to be sure of it"],
-  unsure: ["Mistakes of different kinds, with no pattern.", "and hear where it goes wrong"],
-  misreading: ["Too few answers to say.", "and hear where it goes wrong"],
+/** What a time that is read aloud would be for, by what it looks like. */
+const ALOUD = {
+  secure: "to be sure of it",
+  unsure: "and hear where it goes wrong",
+  misreading: "and hear where it goes wrong",
 } as const;
-const leans = computed(() => LEANS[record.value?.leans ?? "misreading"]);
-const verdict = computed(() => {
+const aloud = computed(() => ALOUD[record.value?.leans ?? "misreading"]);
+/** The most useful thing that is true of the child now. */
+const headline = computed(() => {
   const found = record.value;
   if (!found) return "";
   const names = found.likely.map((id) => facts.misreading(id).name).join(" and ");
-  if (found.verdict === "likely") return `Likely: ${names}.`;
-  if (found.verdict === "possible") return `Possible: ${names}.`;
-  return found.verdict === "secure" ? "Secure." : leans.value[0];
+  const step = found.headline.step ? facts.rung(found.headline.step).name.toLowerCase() : "";
+  return {
+    behind: `Likely: ${names}.`,
+    no_pattern: "Mistakes, but no pattern yet.",
+    secure: `Secure up to ${step}.`,
+    nearly: `Nearly secure: ${step}.`,
+    few: "Too few answers to say.",
+    none: "",
+  }[found.headline.kind];
 });
+const likely = computed(() => record.value?.evidence.filter((piece) => piece.likely) ?? []);
+const possible = computed(() => record.value?.evidence.filter((piece) => !piece.likely) ?? []);
 const advice = computed(() => {
   const best = record.value?.next_best;
   if (!best) return "";
   const time = facts.of(best.time).digital;
   if (record.value?.verdict === "likely") return `After work on it, ask ${time} to see if it has gone.`;
   if (record.value?.verdict === "possible") return `Ask ${time} next: it will show most.`;
-  return `Let them read ${time} aloud, ${leans.value[1]}.`;
+  return `Let them read ${time} aloud, ${aloud.value}.`;
 });
 /** What is next for the child, and why. */
 const next = computed(() => {
@@ -48,9 +57,12 @@ const next = computed(() => {
   const name = facts.rung(step).name;
   if (record.value?.stumbles.includes(step)) return `${name} (more than 1 in 5 wrong).`;
   const state = record.value?.steps.find((one) => one.id === step)?.state;
-  return state === "not_met" ? `${name} (not taught yet).` : `${name} (too few answers yet).`;
+  return state === "not_yet" ? `${name} (not taught yet).` : `${name} (${stateOf(state).word}).`;
 });
-const met = computed(() => record.value?.steps.filter((step) => step.state !== "not_met") ?? []);
+/** "secure", "nearly, review due". */
+const stateWords = (step: { state: string; review_due: boolean }): string =>
+  `${stateOf(step.state).word}${step.review_due ? ", review due" : ""}`;
+const met = computed(() => record.value?.steps.filter((step) => step.state !== "not_yet") ?? []);
 const answerOf = (id: number) => record.value?.answers.find((answer) => answer.id === id);
 /** What the child reads now, and what is on the way. */
 const can = computed(() => met.value.filter((step) => step.state === "secure"));
@@ -104,7 +116,7 @@ const shown = computed(() =>
     <template v-else-if="record">
       <div class="page-head">
         <h1>{{ record.child.name }}</h1>
-        <span class="verdict fs-120">{{ verdict }}</span>
+        <span class="verdict fs-120">{{ headline }}</span>
         <div class="actions">
           <BButton variant="outline-primary" :to="{ name: 'parents', params: { child } }">
             For the parents
@@ -125,31 +137,30 @@ const shown = computed(() =>
               v-for="step in can"
               :key="step.id"
               class="text-center lh-120 fs-95"
-              :class="{ fading: step.fading }"
+              :class="{ due: step.review_due }"
             >
               <StepDial :step="step.id" />
               {{ facts.rung(step.id).name }}
-              <span class="quiet d-block">{{ step.fading ? "review due" : stateOf(step.state).word }}</span>
+              <span class="quiet d-block">{{ stateWords(step) }}</span>
+              <WaysMark :ways="step.ways" />
             </li>
             <li v-for="step in onTheWay" :key="step.id" class="coming text-center lh-120 fs-95">
               <StepDial :step="step.id" />
               {{ facts.rung(step.id).name }}
-              <span class="quiet d-block">{{ stateOf(step.state).word }}</span>
+              <span class="quiet d-block">{{ stateWords(step) }}</span>
+              <WaysMark :ways="step.ways" />
             </li>
           </ul>
         </section>
         <section class="d-grid gap-09 align-content-start" aria-labelledby="behind-head">
           <h2 id="behind-head" class="eyebrow">Likely causes of mistakes</h2>
-          <p v-if="!record.evidence.length">No known kind of mistake.</p>
-          <BCard v-for="piece in record.evidence" :key="piece.misreading" :class="{ faint: !piece.shown }">
-            <h3 class="m-0" :class="piece.shown ? 'fs-130' : 'fs-110 fw-normal'">
-              {{ facts.misreading(piece.misreading).name }}
-            </h3>
+          <p v-if="!likely.length">
+            {{ possible.length ? "None is likely yet." : "No known kind of mistake." }}
+          </p>
+          <BCard v-for="piece in likely" :key="piece.misreading">
+            <h3 class="m-0 fs-130">{{ facts.misreading(piece.misreading).name }}</h3>
             <p class="hits mb-2">
-              <component :is="piece.shown ? 'strong' : 'span'">
-                {{ piece.hits }} of {{ counted(piece.chances, "time") }} it could show
-              </component>
-              <span v-if="!piece.shown" class="quiet">(too few to say)</span>
+              <strong>{{ piece.hits }} of {{ counted(piece.chances, "time") }} it could show</strong>
               <span v-if="piece.own_hits < piece.hits" class="quiet">({{ shownAlone(piece.own_hits) }})</span>
             </p>
             <ul class="dials d-flex flex-wrap gap-3 list-unstyled p-0 mb-07">
@@ -160,9 +171,8 @@ const shown = computed(() =>
                 </template>
               </li>
             </ul>
-            <p v-if="piece.shown" class="move mb-07">{{ facts.misreading(piece.misreading).move }}</p>
+            <p class="move mb-07">{{ facts.misreading(piece.misreading).move }}</p>
             <BButton
-              v-if="piece.shown"
               variant="outline-primary"
               :to="{
                 name: 'show',
@@ -175,6 +185,15 @@ const shown = computed(() =>
               Show 3 clocks for this
             </BButton>
           </BCard>
+          <template v-if="possible.length">
+            <h3 class="eyebrow m-0">Seen, but too few times to say</h3>
+            <ul class="possible list-unstyled quiet m-0 p-0 fs-95">
+              <li v-for="piece in possible" :key="piece.misreading">
+                {{ facts.misreading(piece.misreading).name }}: {{ piece.hits }} of
+                {{ counted(piece.chances, "time") }}
+              </li>
+            </ul>
+          </template>
         </section>
         <aside class="d-grid gap-09 align-content-start">
           <BCard v-if="record.next_best">
@@ -257,11 +276,6 @@ const shown = computed(() =>
 </template>
 
 <style scoped lang="scss">
-.faint {
-  opacity: 1;
-  border-style: dashed;
-}
-
 .dials {
   li {
     width: 7.5rem;

@@ -21,7 +21,7 @@ const groups = computed(() => (tomorrow.value?.groups ?? []).filter((group) => g
 const names = computed(() => new Map(classes.current?.children.map((child) => [child.id, child.name])));
 /** Steps that somebody met; the others say nothing. */
 const steps = computed(
-  () => ladder.value?.steps.filter((step) => step.not_met < (classes.current?.children.length ?? 0)) ?? [],
+  () => ladder.value?.steps.filter((step) => step.not_yet < (classes.current?.children.length ?? 0)) ?? [],
 );
 /** Those who need help with a step come first, and in the order of the register: it is no ranking. */
 const parts = computed(() => {
@@ -250,12 +250,12 @@ tbody th {
 }
 
 /* What needs nothing is hardly there. */
-.child .child .bi.not_met {
+.child .child .bi.not_yet {
   font-size: 0.7rem;
   opacity: 0.75;
 }
 
-.bi.not_met {
+.bi.not_yet {
   color: var(--v-quiet);
 }
 </style>

@@ -22,10 +22,12 @@ const of = (...states: string[]) =>
       .map((step) => facts.rung(step.id)),
   );
 const can = of("secure");
-const nearly = of("right_so_far", "nearly", "learning");
+const nearly = of("nearly");
+/** What is next, where it was asked already: of what nobody asked nothing is said. */
 const learning = computed(() => {
   const next = record.value?.next_step;
-  return next && !can.value.some((one) => one.id === next) ? facts.rung(next) : undefined;
+  const met = record.value?.steps.some((step) => step.id === next && step.state !== "not_yet");
+  return next && met && !can.value.some((one) => one.id === next) ? facts.rung(next) : undefined;
 });
 const helps = computed(() => (record.value?.likely ?? []).map((id) => facts.misreading(id)));
 const print = (): void => window.print();

@@ -38,7 +38,7 @@ const nextHere = computed(() => {
         {{ state.word }}
       </li>
     </ul>
-    <p v-if="standing?.fading" class="quiet">{{ recapWords(step, standing, facts) }}.</p>
+    <p v-if="standing?.review_due" class="quiet">{{ recapWords(step, standing, facts) }}.</p>
     <p v-if="nextHere.stumbling" class="mb-08">
       <span class="quiet">Need help with this step:</span>
       {{ nextHere.stumbling }}

@@ -29,7 +29,7 @@ const because = (reason: string, otherwise: string): string => (reason ? `: ${re
 /** Why a step is proposed, in one sentence from the rule that decided. */
 export function whyNext(next: Next, children: number, facts: ReturnType<typeof useFacts>): string {
   const some = who(next, facts);
-  const unmet = next.not_met ? `${next.not_met} of ${children} haven't been taught this yet` : some;
+  const unmet = next.not_yet ? `${next.not_yet} of ${children} haven't been taught this yet` : some;
   switch (next.reason) {
     case "begin":
       return "No answers yet, so we start at the first step. You can start anywhere.";

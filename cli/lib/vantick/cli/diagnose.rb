@@ -35,7 +35,7 @@ module Vantick
 
       def told(answers, last)
         marked = answers.map(&:marked)
-        diagnosis = Core::Judging::Diagnosis.new(marked, days: answers.map { |answer| answer.day&.jd }, today: last&.jd)
+        diagnosis = Core::Knowing::Diagnosis.new(marked, days: answers.map { |answer| answer.day&.jd }, today: last&.jd)
         { verdict: diagnosis.verdict, misreadings: misreadings(diagnosis, marked), next_best: next_best(diagnosis, marked) }
       end
 

@@ -100,7 +100,7 @@ export function recapWords(step: string, standing: LadderStep | undefined, facts
   const name = facts.rung(step).name;
   if (!standing?.last_asked) return name;
   const when = standing.last_asked ? `last checked ${dayWords(standing.last_asked)}` : "";
-  const lost = standing.fading ? `, review due for ${countedChildren(standing.fading)}` : "";
+  const lost = standing.review_due ? `, review due for ${countedChildren(standing.review_due)}` : "";
   return `${name} (${when}${lost})`;
 }
 

@@ -34,11 +34,11 @@ module Vantick
 
           # Where the record says that a child is on a step (judgement): who has it is ready for its hardest times, who has not
           # met it or is learning it begins with the easiest.
-          # @param state [Symbol] one of {Judging::Secure::STATES}
+          # @param state [Symbol] one of {Knowing::States::ALL}
           # @return [Integer] 1..{COUNT}
           # @example
           #   Levels.of_state(:secure) # 3
-          def of_state(state) = { secure: 3, right_so_far: 2, nearly: 2 }.fetch(state, 1)
+          def of_state(state) = { secure: 3, nearly: 2 }.fetch(state, 1)
         end
       end
     end

@@ -11,7 +11,7 @@ module Vantick
 
         # @return [Step] the one that is practised
         attr_reader :step
-        # @return [Diagnosis]
+        # @return [Knowing::Diagnosis]
         attr_reader :belief
         # @return [Array<Marked>] first tries, oldest first
         attr_reader :answers
@@ -20,18 +20,18 @@ module Vantick
         # @return [Array<DayTime>] of the class's own day
         attr_reader :day_times
         # @return [Array<Teaching::Step>] that the child was secure on and may be losing
-        attr_reader :fading
+        attr_reader :review_due
 
         # @param step [Step]
         # @param answers [Array<Marked>] first tries of earlier days and of today, oldest first
-        def initialize(step:, answers: [], belief: Judging::Diagnosis.new(answers.last(Judging::Diagnosis::LOOKED_AT)), turns: [],
-                       day_times: [], fading: [])
+        def initialize(step:, answers: [], belief: Knowing::Diagnosis.new(answers), turns: [],
+                       day_times: [], review_due: [])
           @step = step
           @answers = answers.last(KEPT).freeze
           @belief = belief
           @turns = turns.last(KEPT).freeze
           @day_times = day_times
-          @fading = fading
+          @review_due = review_due
           freeze
         end
 
@@ -40,13 +40,13 @@ module Vantick
 
         # @param turn [Turn]
         # @return [Learner] once it was put to the child
-        def asked(turn) = Learner.new(step:, answers:, belief:, turns: turns + [turn], day_times:, fading:)
+        def asked(turn) = Learner.new(step:, answers:, belief:, turns: turns + [turn], day_times:, review_due:)
 
         # @param marked [Array<Marked>] the answers of one turn, at first try
         # @return [Learner]
         def after(marked)
           believed = marked.reduce(belief) { |so_far, one| so_far.with(one) }
-          Learner.new(step:, answers: answers + marked, belief: believed, turns:, day_times:, fading:)
+          Learner.new(step:, answers: answers + marked, belief: believed, turns:, day_times:, review_due:)
         end
 
         # First tries wrong one after the other from which on a child is asked something easier (judgement).
@@ -71,14 +71,15 @@ module Vantick
         #   may be losing, then the longest ago
         def known
           last = answers.reverse.uniq { |marked| [marked.task, marked.time] }.reverse
-          last.select(&:read_right?).map { |marked| [marked.task, marked.time] }.partition { |task, time| fading?(task, time) }.flatten(1)
+          right = last.select(&:read_right?).map { |marked| [marked.task, marked.time] }
+          right.partition { |task, time| review_due?(task, time) }.flatten(1)
         end
 
         private
 
-        def fading?(task, time)
+        def review_due?(task, time)
           home = Teaching::Step.home(task)
-          fading.any? { |step| home ? step == home : step.whole? && step.holds?(time.dial_time) }
+          review_due.any? { |step| home ? step == home : step.whole? && step.holds?(time.dial_time) }
         end
       end
     end

@@ -138,7 +138,7 @@ module Vantick
           return practice unless single?(task)
 
           times = fresh(shown(pool(task))).sample(COMPARED, random: @random)
-          shares = @learner.belief.open_states(Reading::Misreading.for(task)).select { |_, share| share >= SEEN_FROM }
+          shares = @learner.belief.states.select { |_, share| share >= SEEN_FROM }
           bits, time = times.map { |one| [Judging::NextBest.expected_fall(shares, one, task), one] }.max_by(&:first)
           return practice if bits.nil? || bits < TELLING_BITS
 

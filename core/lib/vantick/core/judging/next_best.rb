@@ -19,7 +19,7 @@ module Vantick
         Advice = Struct.new(:time, :task, :bits, keyword_init: true)
 
         class << self
-          # @param diagnosis [Diagnosis]
+          # @param diagnosis [Knowing::Diagnosis]
           # @param step [Step] what the child was asked last
           # @return [Advice, nil] the time and task that tell most, of all that read or set a dial and were not asked before; nothing
           #   where nothing would tell enough
@@ -34,7 +34,7 @@ module Vantick
             best if best && best.bits >= TELLING_BITS
           end
 
-          # @param diagnosis [Diagnosis]
+          # @param diagnosis [Knowing::Diagnosis]
           # @param task [Task]
           # @param pool [Array<DialTime>]
           # @return [DialTime, nil] nothing where the pool is empty

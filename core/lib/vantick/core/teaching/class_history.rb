@@ -17,36 +17,28 @@ module Vantick
         Week = Struct.new(:day, :secure, :misreadings, :answers, keyword_init: true)
 
         class << self
-          # @param by_child [Hash{Object => Array<Standing::Asked>}] oldest first
+          # @param standing [ClassStanding]
           # @param today [Integer]
           # @return [Array<Week>] the oldest first, from the week of the first answer
-          def of(by_child, today:)
-            first = by_child.values.flatten.map(&:day).min
+          def of(standing, today:)
+            first = standing.asked.values.flatten.map(&:day).min
             return [] unless first
 
             weeks = [((today - first) / WEEK) + 1, MOST].min
-            (0...weeks).map { |back| week(by_child, today - (back * WEEK)) }.reverse
+            (0...weeks).map { |back| week(standing, today - (back * WEEK)) }.reverse
           end
 
           private
 
-          def week(by_child, day)
-            so_far = by_child.transform_values { |asked| asked.select { |one| one.day <= day } }
-            now = so_far.transform_values { |asked| asked.select { |one| one.day > day - WEEK } }
-            Week.new(day:, secure: secure(so_far, day), misreadings: misreadings(now), answers: now.values.sum(&:length)).freeze
+          def week(standing, day)
+            now = standing.asked.transform_values { |asked| asked.select { |one| one.day <= day && one.day > day - WEEK } }
+            Week.new(day:, secure: secure(standing, day), misreadings: misreadings(now), answers: now.values.sum(&:length)).freeze
           end
 
-          def secure(so_far, day)
-            states = so_far.values.map { |asked| Standing.new(judging(asked, day), today: day).states }
-            met = Step.with_times.select { |step| states.any? { |one| one[step] != :not_met } }
-            met.to_h { |step| [step, states.count { |one| one[step] == :secure }] }
-          end
-
-          # What is older says nothing of that day, but that a step was met.
-          def judging(asked, day)
-            recent = asked.drop_while { |one| one.day < day - Judging::Secure::JUDGING_DAYS }
-            met = asked.first(asked.length - recent.length).uniq(&:step)
-            met + recent
+          def secure(standing, day)
+            secure = standing.by_child.values.flat_map { |one| one.secure_on(day) }.tally
+            met = standing.asked.values.flatten.select { |one| one.day <= day }.map(&:step).uniq | secure.keys
+            (Step.with_times & met).to_h { |step| [step, secure.fetch(step, 0)] }
           end
 
           def misreadings(now)

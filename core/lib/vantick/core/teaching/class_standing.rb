@@ -7,6 +7,8 @@ module Vantick
       class ClassStanding
         # @return [Hash{Object => Standing}] by child
         attr_reader :by_child
+        # @return [Hash{Object => Array<Standing::Asked>}] by child, oldest first
+        attr_reader :asked
         # @return [Array<Course::Given>] lessons there were, oldest first
         attr_reader :lessons
 
@@ -19,18 +21,18 @@ module Vantick
           @asked = by_child
           @said = said
           @lessons = Course.lessons(by_child, lessons).freeze
-          @by_child = by_child.transform_values { |asked| Standing.new(asked, today:, lessons: @lessons) }.freeze
+          @by_child = by_child.to_h { |key, asked| [key, standing(key, asked)] }.freeze
         end
 
         # @param step [Step]
         # @return [Hash{Symbol => Integer}] children by state
         def counts(step)
           tally = by_child.values.map { |standing| standing.states.fetch(step) }.tally
-          Judging::Secure::STATES.to_h { |state| [state, tally.fetch(state, 0)] }
+          Knowing::States::ALL.reverse.to_h { |state| [state, tally.fetch(state, 0)] }
         end
 
         # @return [Array<Step>] those that some child met
-        def met = Step.with_times.select { |step| counts(step)[:not_met] < by_child.length }
+        def met = Step.with_times.select { |step| counts(step)[:not_yet] < by_child.length }
 
         # @return [Course::Next]
         def next_step = course.next_step(today: @today)
@@ -38,12 +40,12 @@ module Vantick
         # @param key [Object] of a child
         # @return [Step, nil] next for this child: the lowest not shown yet, at most one above the class's last or its next
         def next_for(key)
-          by_child.fetch(key).next_step(limit:, tracing: tracings.fetch(key), said: @said.fetch(key, []))
+          by_child.fetch(key).next_step(limit:)
         end
 
         # @param step [Step]
         # @return [Array<Step>] what a lesson on it goes over first: at most three that many are shaky on
-        def to_go_over(step) = Recap.steps(tracings, step, before: met | lessons.map(&:step).uniq)
+        def to_go_over(step) = Recap.steps(expected, step, before: met | lessons.map(&:step).uniq)
 
         # @param step [Step]
         # @return [Misreading, nil] the one that most of the class are likely to have and that can show on the step
@@ -68,11 +70,11 @@ module Vantick
         # @param key [Object] of a child
         # @param step [Step]
         # @return [Boolean] whether the child is expected to know it
-        def known?(key, step) = tracings.fetch(key).of_step(step) >= Standing::EXPECTED
+        def known?(key, step) = expected.fetch(key).of_step(step) >= Standing::ROW[:passed]
 
         # @param step [Step]
-        # @return [Array] keys of the children who were secure on it and may have lost it
-        def fading(step) = by_child.select { |_, one| one.fading.include?(step) }.keys
+        # @return [Array] keys of the children whose review of it is due
+        def review_due(step) = by_child.select { |_, one| one.review_due.include?(step) }.keys
 
         # Days that are told of as lately.
         LATELY = 7
@@ -80,19 +82,16 @@ module Vantick
         # @param key [Object] of a child
         # @return [Array<Step>] secure by now, and not yet {LATELY} days ago
         def newly_secure(key)
-          now = by_child.fetch(key).states.select { |_, state| state == :secure }.keys
-          now.any? ? now - secure_before(key) : []
+          one = by_child.fetch(key)
+          one.states.select { |_, state| state == :secure }.keys - one.secure_on(@today - LATELY)
         end
 
         # @param step [Step]
         # @return [Integer, nil] the last day on which anybody answered on it
-        def last_day(step) = by_child.values.filter_map { |one| one.keeping.last_day(step) }.max
+        def last_day(step) = by_child.values.filter_map { |one| one.last_day(step) }.max
 
-        # @return [Hash{Object => Tracing}] by child, where whole dials tell of their parts as well, and what nearly all have shown
-        #   counts as known for those who did: one rule for what is next for the class, for its term and for its groups
-        def tracings
-          @tracings ||= @asked.to_h { |key, asked| [key, traced(key, asked, by_child.fetch(key))] }.freeze
-        end
+        # @return [Hash{Object => Knowing::Expected}] by child: one rule for what is next for the class, for its term and for its groups
+        def expected = @expected ||= by_child.transform_values(&:expected).freeze
 
         # @return [Term::Learning] how likely a lesson makes its step known in this class
         def learning = @learning ||= Vantick::Core::Term::Learning.of(@asked, lessons)
@@ -102,33 +101,29 @@ module Vantick
 
         # @param kinds [Array<Symbol>]
         # @return [Array<Term::Start>] where a forecast begins
-        def starts(kinds) = by_child.map { |key, standing| Vantick::Core::Term::Start.of(standing, tracings.fetch(key), kinds) }
+        def starts(kinds) = by_child.values.map { |standing| Vantick::Core::Term::Start.of(standing, kinds) }
 
         private
 
-        def traced(key, asked, standing)
-          said = @said.fetch(key, [])
-          shown = (standing.shown & shown_by_nearly_all).to_h { |step| [step, standing.shown_on(step)] }
-          shown = shown.reject { |step, day| said.any? { |one| one.step == step && !one.known && one.day >= day } }
-          Tracing.new(asked, lessons:, today: @today, parts: true, said:).with_shown(shown)
+        def standing(key, asked)
+          Standing.new(asked, today: @today, lessons: there_for(asked), said: @said.fetch(key, []))
         end
 
-        # Of the children who have answered anything: who has just come holds nobody up.
-        def shown_by_nearly_all
-          @shown_by_nearly_all ||= begin
-            known = by_child.reject { |key, _| @asked.fetch(key).empty? }.values
-            Step.with_times.select { |step| known.count { |one| one.shown.include?(step) } >= Course::ROW[:shown_share] * known.length }
+        # Lessons of days on which the child answered, or on which less than half of the class did, so that nobody knows who was there.
+        def there_for(asked)
+          days = asked.map(&:day).uniq
+          lessons.reject { |lesson| full_days.include?(lesson.day) && !days.include?(lesson.day) }
+        end
+
+        # Days on which most of the class answered.
+        def full_days
+          @full_days ||= begin
+            tally = @asked.values.flat_map { |asked| asked.map(&:day).uniq }.tally
+            tally.select { |_, count| count >= Course::ROW[:met_share] * @asked.length }.keys.to_set
           end
         end
 
-        def secure_before(key)
-          day = @today - LATELY
-          earlier = @asked.fetch(key).select { |one| one.day <= day }
-          states = Standing.new(earlier, today: day, lessons: lessons.select { |lesson| lesson.day <= day }).states
-          states.select { |_, state| state == :secure }.keys
-        end
-
-        def course = @course ||= Course.new(tracings, lessons)
+        def course = @course ||= Course.new(expected, lessons)
 
         # One above the highest step that the class was taught, or what is next for it where that is higher.
         def limit

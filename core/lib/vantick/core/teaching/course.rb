@@ -8,8 +8,9 @@ module Vantick
       # are expected to know is left early or passed over, and wherever more is to be gained by going back to a step taught before
       # than by going on, it goes back; at the end all lessons do. Never more than three running on one step.
       class Course
-        ROW = Tracing::SCHEME[:course].freeze
-        USUAL = Tracing::SCHEME[:lessons].freeze
+        SCHEME = Facts::DataFile.load("scheme").freeze
+        ROW = SCHEME[:course].freeze
+        USUAL = SCHEME[:lessons].freeze
 
         # A lesson that was given.
         Given = Struct.new(:step, :day, keyword_init: true)
@@ -46,7 +47,7 @@ module Vantick
         end
         private_class_method :answered
 
-        # @param by_child [Hash{Object => Tracing}]
+        # @param by_child [Hash{Object => Knowing::Expected}]
         # @param lessons [Array<Given>] oldest first
         # @param ladder [Array<Step>] what is to be known, where that is not all of it
         def initialize(by_child, lessons, ladder: Step.with_times)

@@ -5,14 +5,14 @@ module Vantick
     module Teaching
       # What is gone over before a lesson: what most children are likely to have lost or never had, of what was met before.
       module Recap
-        ROW = Tracing::SCHEME[:recap].freeze
+        ROW = Course::SCHEME[:recap].freeze
         # From which chance on a step counts as known for a child.
         KNOWN = 0.8
         # How far a whole dial goes over what it exercises besides (judgement).
         EXERCISED = 0.5
 
         class << self
-          # @param by_child [Hash{Object => Tracing}]
+          # @param by_child [Hash{Object => Knowing::Expected}]
           # @param step [Step] what the lesson is about
           # @param before [Array<Step>] those that were met
           # @return [Array<Step>] at most {ROW}'s number, those first that most children are shaky on; parts of none of the others

@@ -37,7 +37,7 @@ module Vantick
         private_class_method :climb
 
         # @return [Array<Step>] those that have times to choose from
-        def self.with_times = all.reject { |step| step.pool.empty? }
+        def self.with_times = @with_times ||= all.reject { |step| step.pool.empty? }.freeze
 
         # @return [Array<Step>] those at which a whole dial is read
         def self.reading = with_times.select { |step| step.tasks.any? { |task| task.sees == :dial } }

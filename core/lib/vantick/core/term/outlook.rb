@@ -38,7 +38,7 @@ module Vantick
         # @param without [Array<Teaching::Step>]
         # @return [Array<Planned>]
         def plan(without: [], days: @days)
-          Planner.new(tracings: @standing.tracings, lessons: @standing.lessons, slots: Days.lessons(**days), from: @from, aim: @aim,
+          Planner.new(expected: @standing.expected, lessons: @standing.lessons, slots: Days.lessons(**days), from: @from, aim: @aim,
                       aim_day: @aim_day, settled: @settled, lost: @lost, without:).plan
         end
 

@@ -13,7 +13,7 @@ module Vantick
         # @!attribute how [Symbol, nil] one of {Planned::SETTLED}
         Settled = Struct.new(:step, :kind, :how, keyword_init: true)
 
-        # @param tracings [Hash{Object => Teaching::Tracing}] by child, with parts
+        # @param expected [Hash{Object => Knowing::Expected}] by child
         # @param lessons [Array<Teaching::Course::Given>] there were, oldest first
         # @param slots [Array<Days::Slot>] of the whole term
         # @param from [Integer] the first day to plan; earlier slots are over
@@ -22,8 +22,8 @@ module Vantick
         # @param settled [Hash{Integer => Settled}] by day
         # @param lost [Integer] lessons that were planned and not given
         # @param without [Array<Teaching::Step>] steps to leave out
-        def initialize(tracings:, lessons:, slots:, from:, aim:, aim_day:, settled: {}, lost: 0, without: [])
-          @tracings = tracings
+        def initialize(expected:, lessons:, slots:, from:, aim:, aim_day:, settled: {}, lost: 0, without: [])
+          @expected = expected
           @lessons = lessons.dup
           @slots = slots
           @from = from
@@ -66,12 +66,12 @@ module Vantick
 
         def empty(slot, kind, how) = Planned.new(**slot.to_h, kind:, recap: [], check: false, settled: how)
 
-        def onward(day, **given) = @tracings = @tracings.transform_values { |one| one.onward(day, **given) }
+        def onward(day, **given) = @expected = @expected.transform_values { |one| one.onward(day, **given) }
 
         def taught(slot, settled)
           looking = long_ago?(slot.day)
           step, kind = settled ? [settled.step, kind_of(settled.step)] : chosen(slot.day, looking)
-          recap = Teaching::Recap.steps(@tracings, step, before: before)
+          recap = Teaching::Recap.steps(@expected, step, before: before)
           give(slot.day, step, recap)
           Planned.new(**slot.to_h, kind: looking ? :look_back : kind, step:, recap:, check: check?(step, looking), settled: settled&.how)
         end
@@ -80,10 +80,10 @@ module Vantick
 
         # @return [Array(Teaching::Step, Symbol)]
         def chosen(day, looking)
-          course = Teaching::Course.new(@tracings, @lessons, ladder: @ladders[day <= @aim_day ? 0 : 1])
-          shaky = looking ? Teaching::Recap.steps(@tracings, nil, before:).first : nil
+          course = Teaching::Course.new(@expected, @lessons, ladder: @ladders[day <= @aim_day ? 0 : 1])
+          shaky = looking ? Teaching::Recap.steps(@expected, nil, before:).first : nil
           step = shaky || course.next_step.step
-          step ? [step, kind_of(step)] : [Teaching::Recap.steps(@tracings, nil, before:).first || @aim.step, :recap]
+          step ? [step, kind_of(step)] : [Teaching::Recap.steps(@expected, nil, before:).first || @aim.step, :recap]
         end
 
         def kind_of(step) = @lessons.any? { |lesson| lesson.step == step } ? :again : :new
@@ -96,7 +96,7 @@ module Vantick
         end
 
         def check?(step, looking)
-          share = @tracings.empty? ? 0 : @tracings.values.sum { |one| one.of_step(step) } / @tracings.length
+          share = @expected.empty? ? 0 : @expected.values.sum { |one| one.of_step(step) } / @expected.length
           due = looking || (@unchecked >= ROW[:check_apart] - 1 && share.between?(ROW[:check_from], ROW[:check_to]))
           @unchecked = due ? 0 : @unchecked + 1
           due

@@ -11,7 +11,7 @@ module Vantick
         WEEK = 7
         # Looked up millions of times.
         RECAP, DESK, ALONE = ROW.fetch_values(:recap, :desk, :alone)
-        FIRST = Strength::ROW.fetch(:begin)
+        FIRST = Knowing::Places::KEEP.fetch(:begin)
         KNOWS = NUMBERS[:knows] - 1e-9
 
         # @param random [Random]
@@ -88,7 +88,7 @@ module Vantick
 
           kept = 2.0**((@last[kind] - day) / @half[kind])
           if @random.rand < kept
-            @half[kind] = Strength.longer(@half[kind], kept)
+            @half[kind] = Knowing::Places.longer(@half[kind])
             @last[kind] = day
           else
             @known[kind] = false

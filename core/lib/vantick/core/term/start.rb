@@ -12,14 +12,13 @@ module Vantick
       # How it is worked out.
       class Start
         # @param standing [Teaching::Standing]
-        # @param tracing [Teaching::Tracing] of the same child
         # @param kinds [Array<Symbol>]
         # @return [Start]
-        def self.of(standing, tracing, kinds)
+        def self.of(standing, kinds)
           steps = kinds.map { |kind| Start.step_of(kind) }
-          strengths = steps.map { |step| standing.keeping.strength(step)&.days || Strength::ROW[:begin].to_f }
+          strengths = kinds.map { |kind| standing.expected.half(kind) }
           hindered = steps.map { |step| standing.diagnosis.likely.any? { |one| step.shows?(one) } }
-          new(known: kinds.map { |kind| tracing.known(kind) }, strengths:, hindered:).freeze
+          new(known: kinds.map { |kind| standing.expected.known(kind) }, strengths:, hindered:).freeze
         end
 
         # @param kind [Symbol]

@@ -20,8 +20,7 @@ module Vantick
             marked = answers.map { |answer| Store::Marks.asked(answer, conventions) }
             own = standing.by_child.fetch(child[:id])
             diagnosis = own.diagnosis
-            { child: child.slice(:id, :name), verdict: diagnosis.verdict, leans: diagnosis.leans, likely: diagnosis.possible.map(&:id),
-              next_step: standing.next_for(child[:id])&.id, stumbles: own.stumbles.map(&:id),
+            { child: child.slice(:id, :name), **told(own), next_step: standing.next_for(child[:id])&.id, stumbles: own.stumbles.map(&:id),
               next_best: next_best(diagnosis, answers), evidence: diagnosis.evidence.map { |piece| piece(piece, diagnosis, answers) },
               steps: steps(own), checks: checks(answers, marked),
               answers: answers.reverse.map { |answer| given(answer, conventions) } }
@@ -52,8 +51,8 @@ module Vantick
             id = evidence.misreading.id
             behind = answers.each_index.select { |at| answers[at][:misreadings].include?(id.to_s) }
             { misreading: id, chances: evidence.chances, hits: evidence.hits, own_hits: evidence.own_hits, shown: evidence.shown?,
-              probability: diagnosis.probability(evidence.misreading).round(3), behind: behind.map { |at| answers[at][:id] },
-              times: helping(evidence.misreading, answers.values_at(*behind)) }
+              likely: diagnosis.likely.include?(evidence.misreading), probability: diagnosis.probability(evidence.misreading).round(3),
+              behind: behind.map { |at| answers[at][:id] }, times: helping(evidence.misreading, answers.values_at(*behind)) }
           end
 
           # At the hardest step of the answers behind it.
@@ -73,7 +72,21 @@ module Vantick
           end
 
           def steps(standing)
-            standing.states.map { |step, state| { id: step.id, state:, fading: standing.fading.include?(step) } }
+            standing.states.map do |step, state|
+              { id: step.id, state:, review_due: standing.review_due.include?(step), ways: standing.ways(step) }
+            end
+          end
+
+          # What lies behind the mistakes.
+          def told(standing)
+            diagnosis = standing.diagnosis
+            { headline: headline(standing), verdict: diagnosis.verdict, leans: diagnosis.leans, likely: diagnosis.likely.map(&:id),
+              possible: (diagnosis.possible - diagnosis.likely).map(&:id) }
+          end
+
+          def headline(standing)
+            found = standing.headline
+            { kind: found.kind, misreading: found.misreading&.id, step: found.step&.id, hits: found.hits, chances: found.chances }
           end
 
           def given(answer, conventions)

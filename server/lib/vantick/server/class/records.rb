@@ -5,8 +5,6 @@ module Vantick
     module Classes
       # A child's record, groups for tomorrow, and how a class has done.
       class Records < Resource
-        WEEKS = Store::LastMade.new
-
         get "/api/classes/:class_id/children/:child_id/record" do
           school_class = store.classes.find(input[:class_id])
           child = child_of(school_class, input[:child_id])
@@ -36,9 +34,8 @@ module Vantick
         # The whole year, so all answers and not the last ones alone.
         get "/api/classes/:class_id/history" do
           school_class = store.classes.find(input[:class_id])
-          conventions = school_class.wording
-          given = store.answers.of_class(school_class[:id], limit: nil)
-          weeks = WEEKS.of([store.object_id, school_class[:id]], [given, conventions.to_h, today]) { weeks(given, conventions, today) }
+          standing = Store::Standings.of_year(school_class, store, today:)
+          weeks = Core::Teaching::ClassHistory.of(standing, today:)
           answer_json({ weeks: weeks.map { |week| RecordView.week(week) } })
         end
 
@@ -51,15 +48,6 @@ module Vantick
           known = store.classes.find(input[:class_id]).children.map { |child| child[:id] }
           unfit("One of these children isn't in the class. Reload the page.", :groups) if (child_ids - known).any?
           unfit("A child can be in one group only.", :groups) if child_ids.uniq.length < child_ids.length
-        end
-
-        def weeks(given, conventions, today)
-          asked = given.group_by { |answer| answer[:child_id] }
-          Core::Teaching::ClassHistory.of(asked.transform_values do |answers|
-            answers.map do |answer|
-              Store::Standings.asked(answer, conventions)
-            end
-          end, today:)
         end
 
         def standing_of(school_class) = Store::Standings.of(school_class, store, today:)

@@ -45,16 +45,12 @@ module Vantick
 
         private
 
-        def fading(asked)
-          keeping = Core::Term::Keeping.new(Core::Teaching::Standing.by_step(asked), Store::SchoolDay.today)
-          Core::Teaching::Step.with_times.select { |step| keeping.fading?(step) }
-        end
-
         def worked_out(school_class, conventions)
           asked = @store.answers.of_child(@seat[:child_id]).map { |answer| Store::Standings.asked(answer, conventions) }
           turns = @store.turns.of_round(@seat).reject { |turn| turn[:done_at].nil? }.map { |turn| Knowledge.turn(turn) }
-          Core::Desk::Learner.new(step: Core::Teaching::Step.find(@seat[:step]), answers: asked.map(&:marked), turns:,
-                                  day_times: Core::Desk::DayPlace.times(school_class[:day]), fading: fading(asked))
+          own = Core::Teaching::Standing.new(asked, today: Store::SchoolDay.today)
+          Core::Desk::Learner.new(step: Core::Teaching::Step.find(@seat[:step]), answers: asked.map(&:marked), belief: own.diagnosis,
+                                  turns:, day_times: Core::Desk::DayPlace.times(school_class[:day]), review_due: own.review_due)
         end
       end
     end

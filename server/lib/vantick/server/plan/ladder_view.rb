@@ -12,7 +12,7 @@ module Vantick
               children: standing.by_child.map do |id, one|
                 { child_id: id, next_step: standing.next_for(id)&.id, stumbles: one.stumbles.map(&:id),
                   newly_secure: standing.newly_secure(id).map(&:id),
-                  states: one.states.transform_keys(&:id) }
+                  review_due: one.review_due.map(&:id), states: one.states.transform_keys(&:id) }
               end }
           end
 
@@ -21,7 +21,7 @@ module Vantick
           def step(step, standing)
             stumbling = standing.by_child.values.count { |one| one.stumbles.include?(step) }
             { id: step.id, **standing.counts(step), stumbling:,
-              fading: standing.fading(step).length, last_asked: standing.last_day(step)&.then { |day| Date.jd(day).iso8601 } }
+              review_due: standing.review_due(step).length, last_asked: standing.last_day(step)&.then { |day| Date.jd(day).iso8601 } }
           end
 
           # What is next, and all that the reason speaks of.
@@ -30,7 +30,7 @@ module Vantick
             step = found.step
             misreading = step && standing.misreading_on(step)
             { step: step&.id, reason: found.reason, child_ids: found.children, lesson: found.lesson, days: found.days,
-              not_met: step ? standing.counts(step)[:not_met] : 0, misreading: misreading&.id,
+              not_yet: step ? standing.counts(step)[:not_yet] : 0, misreading: misreading&.id,
               misread: misreading ? standing.likely(misreading) : [],
               stumbling: step ? standing.by_child.select { |_, one| one.stumbles.include?(step) }.keys : [] }
           end

@@ -30,7 +30,7 @@ module Vantick
         # @return [Core::Teaching::LessonPlan]
         def planned(settled) = Core::Teaching::LessonPlan.new(settled, @class.wording, @class[:day])
 
-        # @return [Array<Symbol>] steps below that are fading or not secure in this class
+        # @return [Array<Symbol>] steps below whose review is due or that are not secure in this class
         def earlier(step_id) = standing.to_go_over(Core::Teaching::Step.find(step_id)).map(&:id)
 
         private

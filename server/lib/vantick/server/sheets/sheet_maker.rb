@@ -13,9 +13,9 @@ module Vantick
         # @!attribute misreadings [Array<Core::Reading::Misreading>] the class's own, the commonest first
         # @!attribute lately [Hash{Integer, nil => Array<Array(String, String)>}] task and time by child
         # @!attribute levels [Hash{Integer => Integer}] by child
-        # @!attribute fading [Hash{Integer => Array<Core::Teaching::Step>}] what each child may be losing
-        Known = Struct.new(:misreadings, :lately, :levels, :fading, keyword_init: true) do
-          def initialize(misreadings: [], lately: {}, levels: {}, fading: {}) = super
+        # @!attribute review_due [Hash{Integer => Array<Core::Teaching::Step>}] what each child may be losing
+        Known = Struct.new(:misreadings, :lately, :levels, :review_due, keyword_init: true) do
+          def initialize(misreadings: [], lately: {}, levels: {}, review_due: {}) = super
         end
 
         attr_reader :kind, :step, :task, :settings
@@ -100,7 +100,7 @@ module Vantick
         end
 
         def reader(id, level)
-          Core::Choosing::SheetChoice::Reader.new(level:, avoid: lately(id), again: @known.fading.fetch(id, []))
+          Core::Choosing::SheetChoice::Reader.new(level:, avoid: lately(id), again: @known.review_due.fetch(id, []))
         end
 
         def one_a_level(choice)

@@ -61,15 +61,15 @@ module Vantick
           since = (Clock.now - (Core::Choosing::SheetChoice::LATELY_DAYS * 86_400)).iso8601
           SheetMaker::Known.new(misreadings: kind == "spot" ? own_misreadings(school_class) : [],
                                 lately: store.checks.lately(school_class[:id], since),
-                                levels: kind == "levels" ? levels(school_class, step) : {}, fading: fading(school_class, settings))
+                                levels: kind == "levels" ? levels(school_class, step) : {}, review_due: review_due(school_class, settings))
         end
 
         # Children's own sheets take up what each may be losing.
-        def fading(school_class, settings)
+        def review_due(school_class, settings)
           return {} unless settings.transform_keys(&:to_s)["versions"] == "each"
 
           standing = Store::Standings.of(school_class, store, today: Store::SchoolDay.today)
-          standing.by_child.transform_values(&:fading)
+          standing.by_child.transform_values(&:review_due)
         end
 
         def levels(school_class, step_id)

@@ -8,17 +8,27 @@ module Vantick
       # Where children stand on the ladder, from their answers as the store has them and the lessons that were given.
       module Standings
         KEPT = LastMade.new
+        YEARS = LastMade.new
         # @param school_class [Rows::SchoolClass]
         # @param store [Store::Database]
         # @param today [Integer] the Julian day of today
         # @return [Core::Teaching::ClassStanding]
         def self.of(school_class, store, today:)
-          answers = store.answers.of_class(school_class[:id])
+          kept(KEPT, school_class, store, today, store.answers.of_class(school_class[:id]))
+        end
+
+        # The same of all answers there are, and not of the last ones alone.
+        def self.of_year(school_class, store, today:)
+          kept(YEARS, school_class, store, today, store.answers.of_class(school_class[:id], limit: nil))
+        end
+
+        def self.kept(made, school_class, store, today, answers)
           lessons = lessons(store, school_class[:id])
           said = said(store, school_class.children)
           made_of = [answers, lessons, today, said, school_class.slice(:children, :conventions)]
-          KEPT.of([store.object_id, school_class[:id]], made_of) { made(school_class, answers, lessons, today, said) }
+          made.of([store.object_id, school_class[:id]], made_of) { made(school_class, answers, lessons, today, said) }
         end
+        private_class_method :kept
 
         # What all that is said of a class depends on; it costs hardly anything to ask.
         # @param school_class [Rows::SchoolClass]

@@ -75,8 +75,8 @@ module Vantick
         def known
           @known ||= begin
             since = (Time.iso8601(@now) - (Core::Choosing::SheetChoice::LATELY_DAYS * 86_400)).iso8601
-            fading = Store::Standings.of(@class, @store, today: Store::SchoolDay.today).by_child.transform_values(&:fading)
-            Sheets::SheetMaker::Known.new(lately: @store.checks.lately(@class.id, since), fading:)
+            review_due = Store::Standings.of(@class, @store, today: Store::SchoolDay.today).by_child.transform_values(&:review_due)
+            Sheets::SheetMaker::Known.new(lately: @store.checks.lately(@class.id, since), review_due:)
           end
         end
 

@@ -1,0 +1,128 @@
+# frozen_string_literal: true
+
+module Vantick
+  module Core
+    module Knowing
+      # What lies behind a child's mistakes, as it is told: read from its {Belief} and from the answers that show it. There is one diagnosis
+      # for a child: the record, the groups, {Teaching::Standing} and the devices ask the same.
+      class Diagnosis
+        ROW = TABLE[:told].freeze
+        LIKELY = ROW[:likely]
+        POSSIBLE = ROW[:possible]
+        # Less probable ones play no part in what is told or asked.
+        SEEN_FROM = 0.001
+
+        # @return [Array<Marked>] those it rests on, oldest first
+        attr_reader :answers
+        # @return [Belief]
+        attr_reader :belief
+
+        # @param answers [Array<Marked>] at first try, oldest first
+        # @param days [Array<Integer>] on which each was given, any count of days; all on one where left out
+        # @param today [Integer, nil] in the same count; the day of the last answer where left out
+        # @param belief [Belief, nil] where they were followed already
+        def initialize(answers, days: [], today: nil, belief: nil)
+          @today = today || days.compact.last || 0
+          dated = answers.zip(days).map { |answer, day| [answer, day || @today] }
+          @belief = belief || followed(dated)
+          told = dated.select { |answer, _| answer.telling? }.last(ROW[:looked_at])
+          @answers = told.map(&:first).freeze
+          @days = told.map(&:last).freeze
+        end
+
+        # @param marked [Marked]
+        # @return [Diagnosis] after one answer more, today
+        def with(marked)
+          belief = self.belief.dup
+          belief.answered(marked, @today)
+          Diagnosis.new(answers + [marked], days: @days + [@today], today: @today, belief:)
+        end
+
+        # @return [Array<Evidence>] own hits first
+        def evidence = @evidence ||= Judging::Evidence.from(answers).freeze
+
+        # @return [String] "likely", "possible", "secure" or "not enough to say"
+        def verdict
+          return "not enough to say" if answers.empty?
+          return "likely" if likely.any?
+          return "possible" if possible.any?
+
+          secure? ? "secure" : "not enough to say"
+        end
+
+        # @return [Array<Misreading>] the likely ones, the most probable first: one, and a second that has evidence of its own
+        def likely = @likely ||= told_from(LIKELY, ROW[:hits]).freeze
+
+        # @return [Array<Misreading>] the likely ones, and those that are possible
+        def possible = @possible ||= (likely | told_from(POSSIBLE, 1)).first(ROW[:most]).freeze
+
+        # What it looks like where there is not enough to say so.
+        # @return [Symbol, nil] `:secure`, `:unsure` or `:misreading`, whichever is the most probable; nothing without answers
+        def leans
+          return if answers.empty?
+
+          states.group_by { |state, _| state.name }.transform_values { |shares| shares.sum(&:last) }.max_by(&:last).first
+        end
+
+        # @return [State] the most probable one
+        def top = states.max_by(&:last).first
+
+        # @param misreading [Misreading]
+        # @return [Float] 0..1, today
+        def probability(misreading) = belief.mistake(misreading, @today)
+
+        # @return [Hash{State => Float}] what may be true of the child where one mistake shows, or two, or none: these sum to 1
+        def states = @states ||= worked_out(belief, known).freeze
+
+        # @return [Hash{State => Float}] what was believed before any answer
+        def priors = @priors ||= worked_out(Belief.new, ROW[:known]).freeze
+
+        private
+
+        def followed(dated)
+          dated.each_with_object(Belief.new) { |(answer, day), belief| belief.answered(answer, day) }
+        end
+
+        # How much of what was asked lately is known.
+        def known
+          return ROW[:known] if answers.empty?
+
+          asked = answers.last(ROW[:among]).map { |answer| Item.of(answer.task, answer.time) }.uniq { |item| [item.kind, item.way] }
+          asked.sum { |item| belief.met(item) } / asked.length
+        end
+
+        def secure? = leans == :secure && known >= ROW[:secure] && belief.slip <= ROW[:slip]
+
+        def told_from(bound, hits)
+          last = answers.last(ROW[:among])
+          found = Mistakes.all.select { |one| probability(one) >= bound }.sort_by.with_index { |one, at| [-probability(one), at] }
+          found.each_with_object([]) do |one, told|
+            told << one if told.length < ROW[:most] && shows?(one, last, told, hits)
+          end
+        end
+
+        # What those that are told already explain is no evidence of another.
+        def shows?(misreading, last, told, hits)
+          left = last.reject { |answer| told.any? { |one| answer.misreadings.include?(one.id) } }
+          needed = misreading.seldom? && hits > 1 ? ROW[:seldom_hits] : hits
+          own = left.count { |answer| answer.misreadings.include?(misreading.id) }
+          own >= needed && (hits == 1 || own >= ROW[:share] * left.count { |answer| misreading.chance?(answer.time, answer.task) })
+        end
+
+        def worked_out(belief, known)
+          chances = Mistakes.all.to_h { |one| [one, belief.mistake(one, @today)] }.select { |_, chance| chance >= SEEN_FROM }
+          odds = chances.transform_values { |chance| chance / (1 - chance) }
+          singles = odds.transform_keys { |one| Judging::State.new(:misreading, [one]) }
+          strong = odds.select { |one, _| chances[one] >= ROW[:paired] }
+          pairs = strong.to_a.combination(2).to_h { |(one, a), (two, b)| [Judging::State.new(:misreading, [one, two]), a * b] }
+          normalised({ Judging::State::SECURE => known, Judging::State::UNSURE => 1 - known, **singles, **pairs })
+        end
+
+        def normalised(shares)
+          whole = shares.values.sum
+          shares.transform_values { |share| share / whole }
+        end
+      end
+    end
+  end
+end

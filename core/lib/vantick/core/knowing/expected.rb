@@ -1,0 +1,82 @@
+# frozen_string_literal: true
+
+module Vantick
+  module Core
+    module Knowing
+      # What a child is expected to know on a day, with what days take away: for the course, the review, the plan and the forecast.
+      class Expected
+        LEARN = TABLE[:learn].freeze
+        COURSE = TABLE[:course].freeze
+        # Of a kind that nobody has taught or asked, no more than this is taken to be known: a class is not led past it unseen.
+        UNSEEN = TABLE[:states][:unseen]
+
+        # @param belief [Belief]
+        # @param seen [Seen]
+        # @param day [Integer]
+        def initialize(belief, seen, day)
+          @belief = belief
+          @seen = seen
+          @day = day
+          @known = {}
+        end
+
+        # @param day [Integer] on which a lesson is given that is not known of yet
+        # @param step [Step, nil] what it is about; nothing to let days go by alone
+        # @param recap [Array<Step>] what is gone over before
+        # @return [Expected]
+        def onward(day, step: nil, recap: [])
+          return Expected.new(@belief, @seen, day) if step.nil? && recap.empty?
+
+          later = @belief.dup
+          seen = step ? @seen.after(step) : @seen
+          later.gone_over(recap.flat_map { |one| Teaching::KindsOfTime.of_step(one) }.uniq, day)
+          later.taught(step, day) if step
+          Expected.new(later, seen, day)
+        end
+
+        # @param kind [Symbol] one of {Teaching::KindsOfTime.all}
+        # @return [Float] 0..1
+        def known(kind)
+          @known[kind] ||= @seen.ways(kind).map { |asking| there(asking) * @belief.kept(asking, @day) }.min
+        end
+
+        # @param step [Step]
+        # @return [Float] 0..1, that all its kinds are known
+        def of_step(step) = Teaching::KindsOfTime.of_step(step).map { |kind| known(kind) }.min
+
+        # @param kind [Symbol]
+        # @return [Float] 0..1, how far it can be learned: what it rests on counts
+        def ready(kind)
+          part = @seen.ways(kind).first.part
+          LEARN[:alone] + ((1 - LEARN[:alone]) * (@belief.reach(part) + @belief.next_up(part)))
+        end
+
+        # @param kind [Symbol]
+        # @return [Float] 0..1, what of it going over it now would save: more of what was known well, and the longer it was not asked
+        def at_risk(kind)
+          asking = @seen.ways(kind).first
+          kept = @belief.kept(asking, @day)
+          there(asking) * kept * (1 - kept)
+        end
+
+        # @param kind [Symbol]
+        # @return [Float] days in which half of it is lost
+        def half(kind) = @seen.ways(kind).map { |asking| @belief.half(asking) }.min
+
+        # @param step [Step]
+        # @return [Float] how much a lesson on it is likely to give, in kinds of times
+        def gain(step)
+          kinds = Teaching::KindsOfTime.of_step(step)
+          kinds.sum { |kind| (1 - known(kind)) * ready(kind) } * LEARN[:lesson] / (kinds.length**COURSE[:shared])
+        end
+
+        private
+
+        def there(asking)
+          known = @belief.met(asking) * (1 - @belief.hindered(asking))
+          @seen.of?(asking.kind) ? known : [known, UNSEEN].min
+        end
+      end
+    end
+  end
+end

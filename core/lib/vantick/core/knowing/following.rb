@@ -1,0 +1,113 @@
+# frozen_string_literal: true
+
+module Vantick
+  module Core
+    module Knowing
+      # What changes a {Belief}: answers, lessons, what a teacher says, and what is gone over.
+      module Following
+        LEARN = TABLE[:learn].freeze
+        LIFT = TABLE[:lift]
+        BLANK = TABLE[:blank]
+        SAID = TABLE[:said_by_teacher].freeze
+
+        # @param marked [Marked] an answer at first try
+        # @param day [Integer]
+        def answered(marked, day)
+          item = Item.of(marked.task, marked.time)
+          return blank(item, day) if marked.verdict == :blank
+          return unless marked.telling?
+
+          follow(item, marked, day)
+          went_right(item, day) if marked.read_right?
+          @places.went_wrong(item.part, day) unless marked.read_right?
+          learn(item.kind, [item.way], LEARN[:answer], day)
+        end
+
+        # @param step [Step] that the lesson was on
+        # @param day [Integer]
+        def taught(step, day)
+          kinds = Teaching::KindsOfTime.of_step(step)
+          chance = LEARN[:lesson] / (kinds.length**LEARN[:shared])
+          exercised(kinds).each { |kind| learn(kind, Asking::ALONE, chance * LEARN[:exercised], day) }
+          kinds.each { |kind| learn(kind, Asking.ways_of(kind), chance, day) }
+        end
+
+        # What a teacher says of the child: worth some answers, and answers overrule it.
+        # @param step [Step]
+        # @param known [Boolean]
+        # @param day [Integer]
+        def told(step, known, day)
+          kinds = Teaching::KindsOfTime.of_step(step)
+          ways = kinds.flat_map { |kind| Asking.wanted(kind).map(&:way) }.uniq
+          said = Weighed.new(Mistakes::NO_ACTING, *SAID.values_at(*(known ? %i[known unknown] : %i[unknown known])))
+          weigh_said(kinds.flat_map { |kind| Asking.parts_of(kind, ways) }.uniq, said, known, day)
+          believe_said(kinds, ways, said, known)
+        end
+
+        # @param kinds [Array<Symbol>] gone over on a day: some of what was lost comes back
+        # @param day [Integer]
+        def gone_over(kinds, day)
+          kinds.product(States::WANTED).each do |kind, way|
+            learn(kind, [way], LEARN[:recap], day) if Asking.ways_of(kind).include?(way)
+          end
+        end
+
+        private
+
+        def follow(item, marked, day)
+          known, acting = before(item, marked, day)
+          right = marked.read_right?
+          share = right ? nil : item.slip_share(marked)
+          likely = ->(slip) { right ? 1 - slip : slip * share }
+          weighed = Weighed.new(acting, likely.call(@skills.slip), item.unknown(marked))
+          @mistakes.follow(item, acting, weighed.plain(known))
+          @skills.weigh { |slip| (acting.none * ((known * likely.call(slip)) + ((1 - known) * weighed.if_not))) + acting.told }
+          each_factor(item, weighed, known)
+          @day = day
+        end
+
+        # Each of the factors by itself, the others being as they were.
+        def each_factor(item, weighed, known)
+          own = @skills.own(item.kind, item.way)
+          @places.weigh(item.part, weighed.ratio(@places.reach(item.part), known))
+          @skills.set_way(item.way, weighed.after(@skills.way(item.way), known))
+          @skills.set_own(item.kind, item.way, weighed.after(own, known)) unless item.way == :alone
+        end
+
+        # An empty place says a little: who knows it seldom leaves it out.
+        def blank(item, day)
+          @places.fade(item.part, day)
+          @places.weigh(item.part, BLANK)
+          @day = day
+        end
+
+        def went_right(item, day)
+          @places.went_right(item.part, day)
+          @skills.lift(Teaching::KindsOfTime.beneath(item.kind), item.way, LIFT * met(item)) unless item.way == :alone
+        end
+
+        def learn(kind, ways, chance, day)
+          Asking.parts_of(kind, ways).each { |part| @places.learn(part, chance, day) }
+          ways.each { |way| @skills.learn(kind, way, chance, chance * LEARN[:way]) }
+          @day = day
+        end
+
+        def exercised(kinds) = kinds.flat_map { |kind| Teaching::KindsOfTime.exercised(kind) }.uniq - kinds
+
+        # Who knows a step knows what it rests on as well; who does not yet may know that all the same.
+        def believe_said(kinds, ways, said, known)
+          ways.each { |way| @skills.way(way).then { |share| @skills.set_way(way, said.after(share, share)) } } if known
+          all = known ? kinds | kinds.flat_map { |kind| Teaching::KindsOfTime.beneath(kind) } : kinds
+          all.product(ways).each { |kind, way| @skills.own(kind, way).then { |own| @skills.set_own(kind, way, said.after(own, own)) } }
+        end
+
+        def weigh_said(parts, said, known, day)
+          parts.reverse_each { |part| @places.fade(part, day) }
+          @places.weigh_all(parts, said.if_known / said.if_not)
+          parts.each { |part| @places.went_right(part, day) } if known
+          @day = day
+        end
+      end
+    end
+  end
+end

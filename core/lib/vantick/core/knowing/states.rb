@@ -1,0 +1,80 @@
+# frozen_string_literal: true
+
+module Vantick
+  module Core
+    module Knowing
+      # In which state a child is at each kind of times and way of asking, and so at each step. A state goes by answers: it is looked at
+      # again after each day with some, and leaves what it was a little later than it came there, so that nothing flickers.
+      class States
+        ROW = TABLE[:states].freeze
+        # From the lowest.
+        ALL = %i[not_yet learning nearly secure].freeze
+        NOT_YET, LEARNING, NEARLY, SECURE = *0..3
+        # Ways that a step wants where a class has not chosen otherwise.
+        WANTED = %i[say write].freeze
+
+        def initialize
+          @levels = []
+          @asked = []
+        end
+
+        # @param belief [Belief]
+        # @param seen [Seen]
+        def look(belief, seen)
+          before = [@levels, @asked]
+          @careful = belief.careful
+          @levels, @asked = before.map(&:dup)
+          Teaching::KindsOfTime.all.each do |kind|
+            known = seen.of?(kind)
+            Asking.of_kind(kind).each do |one|
+              @levels[one.number] = known ? level(@levels[one.number].to_i, belief.shown(one), seen, one) : NOT_YET
+              @asked[one.number] = seen.asked?(one)
+            end
+          end
+          @secure = nil if before != [@levels, @asked]
+        end
+
+        # @param step [Step]
+        # @param wanted [Array<Symbol>] ways
+        # @return [Symbol] one of {ALL}: that of the lowest that it holds
+        def of(step, wanted = WANTED) = ALL[Teaching::KindsOfTime.of_step(step).map { |kind| of_kind(kind, wanted) }.min]
+
+        # @return [Array<Step>] those that are secure
+        def secure
+          @secure ||= begin
+            levels = Teaching::KindsOfTime.all.to_h { |kind| [kind, of_kind(kind, WANTED)] }
+            Teaching::Step.with_times.select { |step| Teaching::KindsOfTime.of_step(step).all? { |kind| levels[kind] == SECURE } }.freeze
+          end
+        end
+
+        # @param step [Step]
+        # @param way [Symbol]
+        # @return [Symbol] the same for one way of asking
+        def of_way(step, way) = ALL[Teaching::KindsOfTime.of_step(step).map { |kind| at(Asking.of(kind, way)) }.min]
+
+        private
+
+        def at(asking) = @levels[asking.number].to_i
+
+        # As long as a way that it wants was never asked, it is nearly secure at most: that says nothing against it.
+        def of_kind(kind, wanted)
+          all = Asking.wanted(kind, wanted)
+          asked = all.select { |one| @asked[one.number] }
+          return all.map { |one| at(one) }.min if asked.empty?
+
+          lowest = asked.map { |one| at(one) }.min
+          asked.length < all.length ? [lowest, NEARLY].min : lowest
+        end
+
+        def level(before, share, seen, asking)
+          there = before == SECURE
+          return SECURE if share >= bound(:secure, there) && @careful >= bound(:careful, there) && seen.enough?(asking)
+
+          share >= bound(:nearly, before >= NEARLY) ? NEARLY : LEARNING
+        end
+
+        def bound(name, there) = ROW[name] - (there ? ROW[:lag] : 0)
+      end
+    end
+  end
+end
