@@ -113,7 +113,7 @@ RSpec.describe "A class and what its answers say", :demo do
 
   it "puts children into groups for tomorrow, moves one by hand, and leads to a lesson for them" do
     visit "/class/groups"
-    expect(page).to have_css(".groups section", count: 4)
+    expect(page).to have_css(".groups section", minimum: 3)
     before = find(".groups section:nth-child(2)").all("li").length
     child = find(".groups section:nth-child(1)").first("li a").text
     select "2", from: "Move #{child} to another group"

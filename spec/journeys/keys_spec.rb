@@ -125,21 +125,21 @@ RSpec.describe "With keys alone", :demo do
 
   it "moves a child to another group, and the keys go with the child" do
     visit "/class/groups"
-    move = find("select[aria-label='Move Dara to another group']")
+    move = find("select[aria-label='Move Celyn to another group']")
     move.native.send_keys("2")
-    within("section[aria-label='Group 2']") { expect(page).to have_link("Dara") }
-    stay_on(/\AMove Dara/)
+    within("section[aria-label='Group 2']") { expect(page).to have_link("Celyn") }
+    stay_on(/\AMove Celyn/)
     find("button", text: "Reset groups").native.send_keys(:enter)
-    within("section[aria-label='Group 1']") { expect(page).to have_link("Dara") }
+    within("section[aria-label='Group 1']") { expect(page).to have_link("Celyn") }
     eventually { expect(here).not_to eq("nowhere") }
   end
 
   it "draws a child into another group with the pointer" do
     visit "/class/groups"
-    from = find("section[aria-label='Group 1'] li", text: "Dara")
+    from = find("section[aria-label='Group 1'] li", text: "Celyn")
     to = find("section[aria-label='Group 2'] ul")
     browser.action.move_to(from.native, -20, 0).pointer_down.move_by(6, 4).move_to(to.native).move_by(3, 3).pointer_up.perform
-    within("section[aria-label='Group 2']") { expect(page).to have_link("Dara") }
+    within("section[aria-label='Group 2']") { expect(page).to have_link("Celyn") }
     expect(page).to have_button("Reset groups")
   end
 

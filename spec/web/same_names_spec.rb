@@ -26,8 +26,8 @@ RSpec.describe "Names that core and screen share" do
   end
 
   it "are the states of a step, in the same order, counted in words without those that nobody is in" do
-    expect(lab("return lab.states.STATES.flatMap((state) => state.of)")).to eq(core::Judging::Secure::STATES.map(&:to_s))
-    said = lab("return lab.states.countsInWords({ secure: 11, right_so_far: 0, nearly: 13, learning: 2, not_met: 0 })")
+    expect(lab("return lab.states.STATES.map((state) => state.id)")).to eq(core::Knowing::States::ALL.reverse.map(&:to_s))
+    said = lab("return lab.states.countsInWords({ secure: 11, nearly: 13, learning: 2, not_yet: 0 })")
     expect(said).to eq("11 secure, 13 nearly, 2 learning")
     expect(lab("return lab.states.countsInWords(undefined)")).to eq("no clocks of its own")
   end

@@ -59,7 +59,7 @@ RSpec.describe "The words of a term" do
       ["Quarter to gets 1 more lesson.", "Quarter to is added for 1 lesson.", "Quarter to gets 1 fewer lesson.",
        "Quarter to is left out.", "Quarter to moves to another time."]
     )
-    nobody = { child_ids: [], lesson: 3, days: 22, not_met: 0, misreading: "x", misread: [], stumbling: [] }
+    nobody = { child_ids: [], lesson: 3, days: 22, not_yet: 0, misreading: "x", misread: [], stumbling: [] }
     nexts = %w[begin new passed again back done].map { |reason| { reason:, **nobody } }
     expect(said("#{JSON.generate(nexts)}.map((one) => lab.whyNext(one, 26, facts))")).to eq(
       ["No answers yet, so we start at the first step. You can start anywhere.", "This is the next step.",
@@ -69,10 +69,10 @@ RSpec.describe "The words of a term" do
   end
 
   it "tell when something was asked last and who may have lost it" do
-    expect(said("words.recapWords('half_past', { last_asked: `${year}-10-12`, fading: 9 }, facts)"))
+    expect(said("words.recapWords('half_past', { last_asked: `${year}-10-12`, review_due: 9 }, facts)"))
       .to match(/\AHalf past \(last checked (\w{3} 12 Oct|today), review due for 9 children\)\z/)
-    expect(said("words.recapWords('half_past', { last_asked: today, fading: 0 }, facts)")).to eq("Half past (last checked today)")
-    expect(said("words.recapWords('half_past', { last_asked: null, fading: 0 }, facts)")).to eq("Half past")
+    expect(said("words.recapWords('half_past', { last_asked: today, review_due: 0 }, facts)")).to eq("Half past (last checked today)")
+    expect(said("words.recapWords('half_past', { last_asked: null, review_due: 0 }, facts)")).to eq("Half past")
     expect(said("words.recapWords('half_past', undefined, facts)")).to eq("Half past")
   end
 

@@ -266,8 +266,12 @@ async function lesson(group: Group): Promise<void> {
     display: none;
   }
 
+  /* Four groups and the one beside, of a class of thirty, are to fit on a page. */
   .groups {
-    grid-template-columns: repeat(2, minmax(0, 1fr));
+    grid-template-columns: repeat(3, minmax(0, 1fr));
+    gap: 0.5rem;
+    font-size: 0.85em;
+    line-height: 1.2;
   }
 }
 

@@ -44,12 +44,12 @@ const places = computed(() =>
   display: inline-flex;
   flex-direction: column;
   align-items: center;
-  min-width: 2.6em;
+  min-width: 2em;
 }
 .column {
   display: grid;
   gap: 2px;
-  width: 1.6em;
+  width: 1.2em;
 }
 .level {
   height: 0.34em;
@@ -64,7 +64,7 @@ const places = computed(() =>
   opacity: 0.55;
 }
 .word {
-  font-size: 0.8em;
+  font-size: 0.75em;
   line-height: 1.2;
 }
 </style>

@@ -52,8 +52,7 @@ module Vantick
           return 0.0 if over.empty?
 
           free = over.reduce(1.0) do |left, (place, chance)|
-            share = Hindrance.share(place, asking)
-            share >= IN_THE_WAY[:share] ? left * (1 - (chance * share)) : left
+            Hindrance.in_the_way?(place, asking) ? left * (1 - (chance * Hindrance.share(place, asking))) : left
           end
           1 - free
         end

@@ -15,6 +15,8 @@ module Vantick
         # @return [Hash{Integer => Array<Step>}] by day with answers, the steps that were secure after it
         attr_reader :secure_by_day
 
+        BAD_DAY = TABLE[:bad_day].freeze
+
         # @param answers [Array<Standing::Asked>] at first try, oldest first
         # @param lessons [Array<Course::Given>] that the child was there for
         # @param said [Array<Said>]
@@ -25,14 +27,13 @@ module Vantick
           @secure_by_day = {}
           days = { lessons:, answers:, said: }.transform_values { |some| some.group_by(&:day) }
           days.values.flat_map(&:keys).uniq.sort.each { |day| follow(day, days) }
-          freeze
         end
 
         private
 
         def follow(day, days)
           days[:lessons].fetch(day, []).each { |lesson| taught(lesson) }
-          days[:answers].fetch(day, []).each { |asked| answered(asked) }
+          answered_on(day, days[:answers].fetch(day, []))
           days[:said].fetch(day, []).each { |said| told(said) }
           states.look(belief, seen)
           @secure_by_day[day] = states.secure
@@ -48,9 +49,16 @@ module Vantick
           seen.taught(lesson.step)
         end
 
-        def answered(asked)
-          belief.answered(asked.marked, asked.day)
-          seen.answered(asked.marked, asked.day)
+        # A day on which a child is not itself says nothing of what it knows; two running are no longer such days.
+        def answered_on(day, all)
+          before = belief.dup
+          odds = all.reduce(@bad ? BAD_DAY[:again] : BAD_DAY[:chance]) do |odds, asked|
+            seen.answered(asked.marked, day)
+            likely = belief.answered(asked.marked, day)
+            asked.marked.telling? ? odds * Item.of(asked.marked.task, asked.marked.time).on_a_bad_day(asked.marked) / likely : odds
+          end
+          @bad = all.any? && odds > 1
+          @belief = before if @bad
         end
       end
     end

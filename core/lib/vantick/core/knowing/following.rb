@@ -12,15 +12,16 @@ module Vantick
 
         # @param marked [Marked] an answer at first try
         # @param day [Integer]
+        # @return [Float] 0..1, how likely that answer was; 1 for one that says nothing of this
         def answered(marked, day)
           item = Item.of(marked.task, marked.time)
-          return blank(item, day) if marked.verdict == :blank
-          return unless marked.telling?
+          blank(item, day) if marked.verdict == :blank
+          return 1.0 unless marked.telling?
 
-          follow(item, marked, day)
-          went_right(item, day) if marked.read_right?
-          @places.went_wrong(item.part, day) unless marked.read_right?
+          likely = follow(item, marked, day)
+          marked.read_right? ? went_right(item, day) : @places.went_wrong(item.part, day)
           learn(item.kind, [item.way], LEARN[:answer], day)
+          likely
         end
 
         # @param step [Step] that the lesson was on
@@ -42,6 +43,7 @@ module Vantick
           said = Weighed.new(Mistakes::NO_ACTING, *SAID.values_at(*(known ? %i[known unknown] : %i[unknown known])))
           weigh_said(kinds.flat_map { |kind| Asking.parts_of(kind, ways) }.uniq, said, known, day)
           believe_said(kinds, ways, said, known)
+          @mistakes.denied(kinds, said) if known
         end
 
         # @param kinds [Array<Symbol>] gone over on a day: some of what was lost comes back
@@ -64,6 +66,7 @@ module Vantick
           @skills.weigh { |slip| (acting.none * ((known * likely.call(slip)) + ((1 - known) * weighed.if_not))) + acting.told }
           each_factor(item, weighed, known)
           @day = day
+          weighed.of(known)
         end
 
         # Each of the factors by itself, the others being as they were.
@@ -97,7 +100,8 @@ module Vantick
         # Who knows a step knows what it rests on as well; who does not yet may know that all the same.
         def believe_said(kinds, ways, said, known)
           ways.each { |way| @skills.way(way).then { |share| @skills.set_way(way, said.after(share, share)) } } if known
-          all = known ? kinds | kinds.flat_map { |kind| Teaching::KindsOfTime.beneath(kind) } : kinds
+          beneath = kinds.flat_map { |kind| Teaching::KindsOfTime.beneath(kind) }
+          all = known ? kinds | beneath : kinds - beneath
           all.product(ways).each { |kind, way| @skills.own(kind, way).then { |own| @skills.set_own(kind, way, said.after(own, own)) } }
         end
 

@@ -10,6 +10,7 @@ module Vantick
         # Ways in which a kind of times is named, and not only read.
         NAMED = %i[say change day].freeze
         GUESS = TABLE[:guess].freeze
+        BAD_DAY = TABLE[:bad_day].freeze
 
         # @return [Symbol] one of {Teaching::KindsOfTime.all}
         attr_reader :kind
@@ -75,6 +76,14 @@ module Vantick
           return guess if marked.read_right?
 
           (1 - guess) * (foreseen?(marked) ? @unknown.first : @unknown.last)
+        end
+
+        # @param marked [Marked]
+        # @return [Float] the chance of that answer on a day on which a child is not itself
+        def on_a_bad_day(marked)
+          return BAD_DAY[:right] if marked.read_right?
+
+          (1 - BAD_DAY[:right]) * unknown(marked) / (1 - guess)
         end
 
         private

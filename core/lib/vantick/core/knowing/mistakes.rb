@@ -110,6 +110,19 @@ module Vantick
           end
         end
 
+        # A teacher says that these kinds of times are known: then no mistake lies in their way.
+        # @param kinds [Array<Symbol>]
+        # @param said [Weighed]
+        def denied(kinds, said)
+          @over = nil
+          askings = kinds.flat_map { |kind| Asking.wanted(kind) }
+          @chances.each_index do |at|
+            next if askings.none? { |asking| Hindrance.in_the_way?(at, asking) }
+
+            @chances[at] = (1 - said.after(1 - @chances[at], 1 - @chances[at])).clamp(LEAST, MOST)
+          end
+        end
+
         private
 
         def hits(item, marked)

@@ -73,7 +73,7 @@ module Vantick
           share >= bound(:nearly, before >= NEARLY) ? NEARLY : LEARNING
         end
 
-        def bound(name, there) = ROW[name] - (there ? ROW[:lag] : 0)
+        def bound(name, there) = ROW[name] - (there ? ROW[:lag][name] : 0)
       end
     end
   end

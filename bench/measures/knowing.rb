@@ -1,0 +1,117 @@
+# frozen_string_literal: true
+
+require_relative "../children/history"
+require_relative "../models/last_ten"
+require_relative "../models/successes"
+require_relative "../models/tracing_by_kinds"
+
+module Bench
+  # How well the model knows made-up children of four families that share neither code nor numbers; one is held out from all choosing
+  # of numbers. The worst family stands beside the mean.
+  class KnowingChildren < Family
+    FAMILIES = Children::FAMILIES.keys.first(Sizes[:families]).freeze
+    CLASSES = Children::CLASSES.first(Sizes[:classes_of_children]).freeze
+    LATER = 56
+
+    def histories(seed)
+      (@histories ||= {})[seed] ||= FAMILIES.to_h do |family|
+        [family, CLASSES.map do |kind|
+          Children::History.new(family, kind, seed, count: Sizes[:children_of_each]).run(Sizes[:history_lessons])
+        end]
+      end
+    end
+
+    # Loss of every model, by family: the mean of minus the logarithm of what was expected of the answer that came.
+    def losses(seed)
+      (@losses ||= {})[seed] ||= begin
+        weights = Successes.fitted(answers_of_others(seed), Random.new(seed))
+        makes = { knowing: -> { Knowing::Belief.new }, tracing: -> { TracingByKinds.new }, last_ten: -> { LastTen.new },
+                  successes: -> { Successes.new(weights) } }
+        histories(seed).transform_values do |all|
+          makes.transform_values do |make|
+            mean(all.flat_map do |history|
+              losses_of(history, make)
+            end)
+          end
+        end
+      end
+    end
+
+    def answers_of_others(seed)
+      others = (FAMILIES - [Children::HELD_OUT]).map do |family|
+        Children::History.new(family, :usual, seed + 1000).run(Sizes[:history_lessons])
+      end
+      others.flat_map { |history| history.answers.values.map { |asked| asked.map(&:marked).select(&:telling?) } }
+    end
+
+    def losses_of(history, make) = history.answers.values.flat_map { |asked| follow(history, asked, make.call).map { |one| loss(*one) } }
+
+    def loss(chance, right) = -Math.log((right ? chance : 1 - chance).clamp(0.001, 0.999))
+
+    # @return [Array<Array(Float, Boolean)>] what was expected of each answer, and what came
+    def follow(history, asked, model)
+      days = asked.group_by(&:day)
+      lessons = history.lessons.group_by(&:day)
+      days.flat_map do |day, given|
+        lessons.fetch(day, []).each { |lesson| model.taught(lesson.step, day) }
+        given.select { |one| one.marked.telling? }.map do |one|
+          chance = model.chance_of_right(one.marked.task, one.marked.time, day)
+          model.answered(one.marked, day)
+          [chance, one.marked.read_right?]
+        end
+      end
+    end
+
+    def next_answer(seed)
+      ratios = losses(seed).transform_values { |all| all[:knowing] / all[:tracing] }
+      details = losses(seed).flat_map do |family, all|
+        [["#{family}: loss", all[:knowing]], *%i[tracing last_ten successes].map do |name|
+          ["#{family}: over #{name}", all[:knowing] / all[name]]
+        end]
+      end
+      Taken.new(mean(ratios.values), { "worst family" => ratios.values.max, **details.to_h })
+    end
+
+    # Expected calibration error over ten bins, of all answers of a family.
+    def calibrated(seed)
+      errors = histories(seed).transform_values do |all|
+        told = all.flat_map { |history| history.answers.values.flat_map { |asked| follow(history, asked, Knowing::Belief.new) } }
+        told.group_by { |chance, _| [(chance * 10).floor, 9].min }.values.sum do |bin|
+          (mean(bin.map(&:first)) - share(bin, &:last)).abs * bin.length / told.length
+        end
+      end
+      Taken.new(mean(errors.values), { "worst family" => errors.values.max, **errors.transform_keys(&:to_s) })
+    end
+
+    def standings(history, day) = history.answers.transform_values { |asked| standing(history, asked, day) }
+
+    def standing(history, asked, day)
+      days = asked.map(&:day).uniq
+      Teaching::Standing.new(asked, today: day, lessons: history.lessons.select { |lesson| days.include?(lesson.day) })
+    end
+
+    def knows?(child, step, day) = Teaching::KindsOfTime.of_step(step).all? { |kind| child.knows?(kind, day) }
+
+    # @return [Array<Boolean>] of what is called secure after so many days more and has no mark, whether it is known
+    def secure_known(history, later = 0)
+      day = history.day + later
+      standings(history, day).flat_map do |child, standing|
+        found = standing.states.select { |step, state| state == :secure && !(later.positive? && standing.review_due.include?(step)) }.keys
+        found.map { |step| knows?(child, step, day) }
+      end
+    end
+
+    def secure_true(seed)
+      now = histories(seed).transform_values { |all| all.flat_map { |history| secure_known(history) } }
+      later = histories(seed).transform_values { |all| all.flat_map { |history| secure_known(history, LATER) } }
+      shares, afterwards = [now, later].map { |found| found.transform_values { |all| share(all, &:itself) } }
+      Taken.new(mean(shares.values), { "worst family" => shares.values.min, **shares.transform_keys(&:to_s),
+                                       "eight weeks later, without a mark" => mean(afterwards.values),
+                                       "the same, worst family" => afterwards.values.min })
+    end
+
+    measure(:next_answer, "loss of the next answer over that of the model before, mean of families", "<= 0.92") { |seed| next_answer(seed) }
+    measure(:calibrated, "expected calibration error of the next answer, ten bins, mean of families", "<= 0.05") { |seed| calibrated(seed) }
+    measure(:secure_true, "steps called secure that are known, mean of families", ">= 0.97") { |seed| secure_true(seed) }
+  end
+end

@@ -1,0 +1,98 @@
+# frozen_string_literal: true
+
+# What a teacher is told of children whose truth is known.
+RSpec.describe Vantick::Core::Knowing::States do
+  # @param right [Proc] of the number of an answer
+  def answers(count, step: :quarters, tasks: %i[dial_to_words dial_to_digital], a_day: 6, random: Random.new(1))
+    step = Vantick::Core::Teaching::Step.find(step)
+    Array.new(count) do |at|
+      task = Vantick::Core::Marking::Task.find(tasks[at / a_day % tasks.length])
+      time = step.pool.sample(random:)
+      said = yield(at) ? time : (step.pool - [time]).sample(random:)
+      marked = Vantick::Core::Marking::Marker.mark(task:, time:, text: task.write(task.right_answer(said)))
+      Vantick::Core::Teaching::Standing::Asked.new(step:, marked:, day: at / a_day * 3)
+    end
+  end
+
+  def standing(given, today: given.last.day) = Vantick::Core::Teaching::Standing.new(given, today:)
+
+  def dated(given, day) = given.map { |one| one.dup.tap { |other| other.day = day } }
+
+  [0.3, 0.4, 0.5].each do |share|
+    it "never calls a child secure who gives any other time in #{(share * 100).round} of 100 answers" do
+      secure = (1..60).count do |seed|
+        random = Random.new(seed)
+        wrong = (0...48).to_a.sample((48 * share).round, random:)
+        standing(answers(48, random:) { |at| !wrong.include?(at) }).states.value?(:secure)
+      end
+      expect(secure).to be <= 1
+    end
+  end
+
+  it "calls nearly all secure who are right in 97 of 100 answers" do
+    secure = (1..30).count do |seed|
+      random = Random.new(seed)
+      wrong = (0...60).to_a.sample(2, random:)
+      standing(answers(60, random:) { |at| !wrong.include?(at) }).states[step(:quarters)] == :secure
+    end
+    expect(secure).to be >= 27
+  end
+
+  it "takes one bad day after a hundred right answers for a bad day" do
+    random = Random.new(3)
+    good = answers(102, random:) { true }
+    bad = dated(answers(8, random:) { false }, 60)
+    after = dated(answers(12, random:) { true }, 63)
+    states = [good, good + bad, good + bad + after].map { |given| standing(given).states[step(:quarters)] }
+    expect([states.first, states.last]).to eq(%i[secure secure])
+    expect(%i[secure nearly learning]).to include(states[1])
+    expect(standing(good + bad).states[step(:oclock)]).not_to eq(:not_yet)
+  end
+
+  it "does not flicker: one slip leaves what was secure" do
+    given = answers(60) { true }
+    slip = dated(answers(1, random: Random.new(9)) { false }, 40)
+    expect(standing(given + slip).states[step(:quarters)]).to eq(:secure)
+  end
+
+  it "lets no state fall by days alone" do
+    given = answers(40) { |at| at % 9 != 4 }
+    (0..400).step(50) { |days| expect(standing(given, today: given.last.day + days).states).to eq(standing(given).states) }
+  end
+
+  it "calls nothing secure of which a likely mistake shows" do
+    passed = %w[2:45 3:45 4:45 5:45 6:45 7:45].map do |shown|
+      time = Vantick::Core::Dial::DialTime.parse(shown)
+      text = "quarter to #{Vantick::Core::Wording::Phrase.usual(Vantick::Core::Dial::DialTime.at(time.hour, 0)).split.first}"
+      Vantick::Core::Teaching::Standing::Asked.new(step: step(:quarters), marked: mark(:dial_to_words, shown, text), day: 70)
+    end
+    found = standing(answers(60) { true } + passed)
+    expect(found.diagnosis.likely.map(&:id)).to eq([:to_with_passed_hour])
+    expect(found.states[step(:quarters)]).not_to eq(:secure)
+    expect(found.states[step(:half_past)]).to eq(:secure)
+    expect([found.headline.kind, found.headline.misreading.id, found.headline.hits]).to eq([:behind, :to_with_passed_hour, 6])
+  end
+
+  it "calls no whole better than what it holds, and nothing not yet that was read through harder times" do
+    40.times do |seed|
+      random = Random.new(seed)
+      id = %i[quarters fives minutes].sample(random:)
+      found = standing(answers(30, step: id, random:) { random.rand < [0.5, 0.8, 1].sample(random:) })
+      levels = found.states.transform_values { |state| described_class::ALL.index(state) }
+      Vantick::Core::Teaching::Step.with_times.each do |whole|
+        whole.parts.each { |part| expect(levels[part]).to be >= levels[whole] }
+        next if levels[whole] < described_class::NEARLY
+
+        Vantick::Core::Teaching::Step.with_times.each { |below| expect(levels[below]).to be_positive if whole.foundations.include?(below) }
+      end
+    end
+  end
+
+  it "has one headline, and it is true" do
+    expect(standing(answers(60) { true }).headline).to have_attributes(kind: :secure, step: step(:quarters))
+    expect(standing(answers(6) { true }).headline).to have_attributes(kind: :nearly)
+    expect(standing(answers(20, &:even?)).headline.kind).to eq(:no_pattern).or eq(:behind)
+    expect(Vantick::Core::Teaching::Standing.new([], today: 1).headline.kind).to eq(:none)
+    expect(standing(answers(2) { false }).headline.kind).to eq(:few)
+  end
+end
