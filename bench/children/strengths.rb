@@ -13,8 +13,9 @@ module Bench
       # In words what is said with "to" is harder than in digits; setting hands is harder than reading them.
       HARDER = { words: ->(kind) { kind.to_s.end_with?("_to") ? 0.5 : 0.0 },
                  digits: ->(kind) { kind.to_s.end_with?("_to") ? -0.1 : 0.1 }, hands: ->(_) { 0.5 } }.freeze
-      SPREADS = { fives_past: %i[fives_to minutes_past], fives_to: %i[minutes_to], quarter_past: %i[half_past], half_past: %i[oclock],
-                  minutes_past: %i[minutes_to fives_past], fives_facts: %i[fives_past fives_to], hour_hand: %i[half_past quarter_to] }.freeze
+      SPREADS = { fives_past: %i[fives_to minutes_past], fives_to: %i[minutes_to], quarter_past: %i[half_past],
+                  half_past: %i[oclock], minutes_past: %i[minutes_to fives_past], fives_facts: %i[fives_past fives_to],
+                  hour_hand: %i[half_past quarter_to] }.freeze
       WRONG = %i[next_hour_early to_with_passed_hour numeral_as_minutes hands_swapped ticks_one_over stops_at_five fives_one_short].freeze
 
       attr_reader :misreadings

@@ -62,25 +62,27 @@ module Bench
       end
     end
 
+    MODELS = %i[tracing last_ten successes].freeze
+
     def next_answer(seed)
       ratios = losses(seed).transform_values { |all| all[:knowing] / all[:tracing] }
-      details = losses(seed).flat_map do |family, all|
-        [["#{family}: loss", all[:knowing]], *%i[tracing last_ten successes].map do |name|
-          ["#{family}: over #{name}", all[:knowing] / all[name]]
-        end]
+      details = losses(seed).map do |family, all|
+        { "#{family}: loss" => all[:knowing], **MODELS.to_h { |name| ["#{family}: over #{name}", all[:knowing] / all[name]] } }
       end
-      Taken.new(mean(ratios.values), { "worst family" => ratios.values.max, **details.to_h })
+      Taken.new(mean(ratios.values), { "worst family" => ratios.values.max, **details.reduce(:merge) })
     end
 
     # Expected calibration error over ten bins, of all answers of a family.
     def calibrated(seed)
       errors = histories(seed).transform_values do |all|
-        told = all.flat_map { |history| history.answers.values.flat_map { |asked| follow(history, asked, Knowing::Belief.new) } }
-        told.group_by { |chance, _| [(chance * 10).floor, 9].min }.values.sum do |bin|
-          (mean(bin.map(&:first)) - share(bin, &:last)).abs * bin.length / told.length
-        end
+        error(all.flat_map { |history| history.answers.values.flat_map { |asked| follow(history, asked, Knowing::Belief.new) } })
       end
       Taken.new(mean(errors.values), { "worst family" => errors.values.max, **errors.transform_keys(&:to_s) })
+    end
+
+    def error(told)
+      bins = told.group_by { |chance, _| [(chance * 10).floor, 9].min }.values
+      bins.sum { |bin| (mean(bin.map(&:first)) - share(bin, &:last)).abs * bin.length / told.length }
     end
 
     def standings(history, day) = history.answers.transform_values { |asked| standing(history, asked, day) }

@@ -11,35 +11,42 @@ RSpec.describe Vantick::Core::Knowing::Belief do
 
   def met(belief, kind, way = :say) = belief.met(asking(kind, way))
 
-  # All sets at once: a place, whether words can be said at all and at half past, how careful the child is, and each set of the mistakes
-  # that can show there. Nothing is taken as if by itself.
+  # All sets at once: a place, whether words can be said at all and at half past, how careful the child is, and what the mistakes that can
+  # show there do. Nothing is taken as if by itself.
   def exact(marked)
-    table = Vantick::Core::Knowing::TABLE
-    item = Vantick::Core::Knowing::Item.of(marked.task, marked.time)
-    mistakes = item.mistakes.to_h { |at| [at, Vantick::Core::Knowing::Mistakes.begin[at] * table[:mistakes][:shows]] }
-    hits = Vantick::Core::Knowing::Mistakes.places(marked.misreadings) & mistakes.keys
-    none = mistakes.values.reduce(1.0) { |left, share| left * (1 - share) }
-    told = hits.sum { |at| mistakes[at] * item.each_of(at) }
+    item = knowing::Item.of(marked.task, marked.time)
     totals = Hash.new(0.0)
-    places = Vantick::Core::Knowing::Graph.begin
-    inside = Vantick::Core::Knowing::Graph.holding(item.part)
-    places.each_index.to_a.product([true, false], [true, false], table[:slips]).each do |place, way, own, slip|
-      knows = inside.include?(place) && way && own
-      share = places[place] * (way ? table[:ways][:say] : 1 - table[:ways][:say]) * (own ? table[:own] : 1 - table[:own]) * slip[:share]
-      wrong = slip[:chance] * (marked.read_right? ? 1 : item.slip_share(marked))
-      plain = if knows
-                marked.read_right? ? 1 - slip[:chance] : wrong
-              else
-                item.unknown(marked)
-              end
-      whole = share * ((none * plain) + told)
-      totals[:all] += whole
-      totals[:place] += whole if inside.include?(place)
-      totals[:way] += whole if way
-      totals[:own] += whole if own
-      totals[:slip] += whole * slip[:chance]
+    sets.each do |place, way, own, slip|
+      inside = knowing::Graph.holding(item.part).include?(place)
+      whole = share(place, way, own, slip) * answer(marked, item, inside && way && own, slip[:chance])
+      { all: 1, place: inside ? 1 : 0, way: way ? 1 : 0, own: own ? 1 : 0, slip: slip[:chance] }.each do |key, part|
+        totals[key] += whole * part
+      end
     end
-    totals.except(:all).transform_values { |one| one / totals[:all] }
+    totals.transform_values { |one| one / totals[:all] }
+  end
+
+  def sets
+    knowing::Graph.begin.each_index.to_a.product([true, false], [true, false], knowing::TABLE[:slips])
+  end
+
+  def share(place, way, own, slip)
+    say, alone = knowing::TABLE.then { |table| [table[:ways][:say], table[:own]] }
+    knowing::Graph.begin[place] * (way ? say : 1 - say) * (own ? alone : 1 - alone) * slip[:share]
+  end
+
+  # How likely that answer is: by a mistake that shows, or else by what is known.
+  def answer(marked, item, known, slip)
+    shows = item.mistakes.to_h { |at| [at, knowing::Mistakes.begin[at] * knowing::TABLE[:mistakes][:shows]] }
+    none = shows.values.reduce(1.0) { |left, one| left * (1 - one) }
+    hits = knowing::Mistakes.places(marked.misreadings) & shows.keys
+    (none * plain(marked, item, known, slip)) + hits.sum { |at| shows[at] * item.each_of(at) }
+  end
+
+  def plain(marked, item, known, slip)
+    return item.unknown(marked) unless known
+
+    marked.read_right? ? 1 - slip : slip * item.slip_share(marked)
   end
 
   # The approximation is exact for one answer but for which of two mistakes gives it; nothing is learned by an answer here.

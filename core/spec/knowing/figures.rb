@@ -1,5 +1,7 @@
 # frozen_string_literal: true
 
+require "yaml"
+
 # What the model says of a few children, in figures: made so that each of its numbers shows in some of them.
 module Figures
   module_function
@@ -7,13 +9,25 @@ module Figures
   CORE = Vantick::Core
   KINDS = %i[oclock half_past quarter_to fives_to minutes_to].freeze
 
-  # @return [Array] of numbers, rounded, and words
-  def all
-    found = [fresh, after_lessons, after_answers, careless, told, days, mistakes, children, with_mistakes, bad_days, said]
-    found.flatten.map { |one| rounded(one) }
+  GROUPS = %i[fresh after_lessons after_answers careless told days mistakes children with_mistakes bad_days said].freeze
+  RECORDED = File.join(__dir__, "figures.yml")
+
+  # @return [Hash{String => Array<String>}] numbers, rounded, and words, by group
+  def all = GROUPS.to_h { |group| [group.to_s, of(group)] }
+
+  # @param group [Symbol] one of {GROUPS}
+  # @return [Array<String>]
+  def of(group) = send(group).flatten.map { |one| rounded(one) }
+
+  # @return [Hash{String => Array<String>}] what was said when the numbers were chosen
+  def recorded = YAML.safe_load_file(RECORDED)
+
+  def record
+    File.write(RECORDED,
+               "# Written by bin/numbers --record: what the model says, in figures (see figures.rb).\n#{YAML.dump(all)}")
   end
 
-  def rounded(one) = one.is_a?(Float) ? one.round(5) : one
+  def rounded(one) = one.is_a?(Float) ? format("%.4f", one) : one.to_s
 
   def step(id) = CORE::Teaching::Step.find(id)
 

@@ -52,10 +52,11 @@ module Vantick
         # A day on which a child is not itself says nothing of what it knows; two running are no longer such days.
         def answered_on(day, all)
           before = belief.dup
-          odds = all.reduce(@bad ? BAD_DAY[:again] : BAD_DAY[:chance]) do |odds, asked|
-            seen.answered(asked.marked, day)
-            likely = belief.answered(asked.marked, day)
-            asked.marked.telling? ? odds * Item.of(asked.marked.task, asked.marked.time).on_a_bad_day(asked.marked) / likely : odds
+          odds = @bad ? BAD_DAY[:again] : BAD_DAY[:chance]
+          all.map(&:marked).each do |marked|
+            seen.answered(marked, day)
+            likely = belief.answered(marked, day)
+            odds *= Item.of(marked.task, marked.time).on_a_bad_day(marked) / likely if marked.telling?
           end
           @bad = all.any? && odds > 1
           @belief = before if @bad
