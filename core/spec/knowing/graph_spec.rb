@@ -16,6 +16,11 @@ RSpec.describe Vantick::Core::Knowing::Graph do
     end
   end
 
+  it "is drawn in docs/knowing.md as it is" do
+    drawn = File.read(File.expand_path("../../../docs/knowing.md", __dir__)).scan(/^  (\w+) --> (\w+)$/).map { |pair| pair.map(&:to_sym) }
+    expect(drawn).to match_array(rests.flat_map { |part, below| below.map { |one| [one, part] } })
+  end
+
   # Every set of parts is tried: those at which nothing is known without what it rests on.
   it "has all places that can be, and no others" do
     parts = rests.keys
