@@ -91,7 +91,13 @@ module Vantick
           asked.sum { |item| belief.met(item) } / asked.length
         end
 
-        def secure? = leans == :secure && known >= ROW[:secure] && belief.slip <= ROW[:slip]
+        def secure? = leans == :secure && known * clear >= ROW[:secure] && belief.slip <= ROW[:slip]
+
+        # The chance that the child has none of the mistakes that could have shown.
+        def clear
+          shown = answers.flat_map { |answer| Item.of(answer.task, answer.time).mistakes }.uniq
+          shown.reduce(1.0) { |free, place| free * (1 - probability(Mistakes.all[place])) }
+        end
 
         def told_from(bound, hits)
           last = answers.last(ROW[:among])
