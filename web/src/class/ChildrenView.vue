@@ -33,6 +33,7 @@ const parts = computed(() => {
     { id: "others", title: `${countedChildren(others.length)} ready to move on`, children: others },
   ].filter((part) => part.children.length > 0);
 });
+const reviewDue = computed(() => ladder.value?.children.some((child) => child.review_due.length > 0));
 const newly = computed(() => ladder.value?.children.some((child) => child.newly_secure.length > 0) ?? false);
 </script>
 
@@ -112,6 +113,13 @@ const newly = computed(() => ladder.value?.children.some((child) => child.newly_
                 <span class="visually-hidden">{{ stateOf(child.states[step.id]).word }}</span>
                 <span v-if="child.newly_secure.includes(step.id)" class="new ms-1">new</span>
                 <i
+                  v-if="child.review_due.includes(step.id)"
+                  class="bi bi-clock-history ms-1 fs-80 quiet"
+                  title="review due"
+                  aria-hidden="true"
+                ></i>
+                <span v-if="child.review_due.includes(step.id)" class="visually-hidden">, review due</span>
+                <i
                   v-if="child.stumbles.includes(step.id)"
                   class="bi bi-flag flag ms-1 fs-80 tone-misread"
                   title="needs help here"
@@ -134,6 +142,10 @@ const newly = computed(() => ladder.value?.children.some((child) => child.newly_
         <li>
           <i class="bi bi-flag flag ms-1 fs-80 tone-misread" aria-hidden="true"></i>
           needs help here
+        </li>
+        <li v-if="reviewDue">
+          <i class="bi bi-clock-history ms-1 fs-80" aria-hidden="true"></i>
+          review due
         </li>
         <li v-if="newly">
           <span class="new">new</span>
