@@ -64,7 +64,7 @@ const places = computed(() =>
   opacity: 0.55;
 }
 .word {
-  font-size: 0.75em;
+  font-size: 0.82em;
   line-height: 1.2;
 }
 </style>
