@@ -31,6 +31,11 @@ RSpec.describe Vantick::Core::Teaching::ClassStanding do
     expect([1, 2, 3].map { |key| found.newly_secure(key) }).to eq([%i[hour_hand oclock half_past].map { |id| step(id) }, [], []])
   end
 
+  it "knows when anybody was last asked on a step" do
+    group = described_class.new({ 1 => asked(right, day: -5), 2 => asked(passed, day: -2), 3 => [] }, today: 0)
+    expect([group.last_day(step(:quarters)), group.last_day(step(:fives))]).to eq([-2, nil])
+  end
+
   it "names the misreading that most of the class are likely to have, where the step can show it" do
     group = standing(passed, passed, right)
     expect(group.misreading_on(step(:quarter_to))&.id).to eq(:to_with_passed_hour)

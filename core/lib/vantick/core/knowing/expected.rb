@@ -25,8 +25,6 @@ module Vantick
         # @param recap [Array<Step>] what is gone over before
         # @return [Expected]
         def onward(day, step: nil, recap: [])
-          return Expected.new(@belief, @seen, day) if step.nil? && recap.empty?
-
           later = @belief.dup
           seen = step ? @seen.after(step) : @seen
           later.gone_over(recap.flat_map { |one| Teaching::KindsOfTime.of_step(one) }.uniq, day)

@@ -36,8 +36,8 @@ module Vantick
 
           def behind(diagnosis)
             misreading = diagnosis.likely.first
-            piece = diagnosis.evidence.find { |one| one.misreading == misreading }
-            made(:behind, misreading:, hits: piece&.hits || 0, chances: piece&.chances || 0)
+            piece = Judging::Evidence.new(misreading, diagnosis.answers)
+            made(:behind, misreading:, hits: piece.hits, chances: piece.chances)
           end
 
           # More wrong than slips among the last answers.

@@ -65,9 +65,6 @@ module Vantick
           @since[part] = day
         end
 
-        # @param day [Integer]
-        def fade_all(day) = Graph::PARTS.reverse_each { |part| fade(part, day) }
-
         # Bayes' rule: an answer so much more likely where the part is known.
         # @param part [Symbol]
         # @param ratio [Float]

@@ -31,7 +31,7 @@ module Vantick
         private
 
         # What the other factors come to.
-        def others(factor, known) = factor.positive? ? known / factor : 0.0
+        def others(factor, known) = known / factor
       end
     end
   end
