@@ -34,8 +34,8 @@ const headline = computed(() => {
   return {
     behind: `Likely: ${names}.`,
     no_pattern: "Mistakes, but no pattern yet.",
-    secure: `Secure up to ${step}.`,
-    nearly: `Nearly secure: ${step}.`,
+    secure: `Secure on ${step}.`,
+    nearly: `Nearly secure on ${step}.`,
     few: "Too few answers to say.",
     none: "",
   }[found.headline.kind];

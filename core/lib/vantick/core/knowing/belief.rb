@@ -10,9 +10,6 @@ module Vantick
         IN_THE_WAY = TABLE[:in_the_way].freeze
         include Following
 
-        # @return [Integer, nil] the last day on which anything happened
-        attr_reader :day
-
         def initialize
           @places = Places.new
           @skills = Skills.new

@@ -9,9 +9,6 @@ module Vantick
         ROW = TABLE[:told].freeze
         LIKELY = ROW[:likely]
         POSSIBLE = ROW[:possible]
-        # Less probable ones play no part in what is told or asked.
-        SEEN_FROM = 0.001
-
         # @return [Array<Marked>] those it rests on, oldest first
         attr_reader :answers
         # @return [Belief]
@@ -116,7 +113,8 @@ module Vantick
         end
 
         def worked_out(belief, known)
-          chances = Mistakes.all.to_h { |one| [one, belief.mistake(one, @today)] }.select { |_, chance| chance >= SEEN_FROM }
+          all = Mistakes.all.to_h { |one| [one, belief.mistake(one, @today)] }
+          chances = all.select { |_, chance| chance >= Judging::NextBest::SEEN_FROM }
           odds = chances.transform_values { |chance| chance / (1 - chance) }
           singles = odds.transform_keys { |one| Judging::State.new(:misreading, [one]) }
           strong = odds.select { |one, _| chances[one] >= ROW[:paired] }

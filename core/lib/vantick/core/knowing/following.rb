@@ -65,7 +65,6 @@ module Vantick
           @mistakes.follow(item, acting, weighed.plain(known))
           @skills.weigh { |slip| (acting.none * ((known * likely.call(slip)) + ((1 - known) * weighed.if_not))) + acting.told }
           each_factor(item, weighed, known)
-          @day = day
           weighed.of(known)
         end
 
@@ -81,7 +80,6 @@ module Vantick
         def blank(item, day)
           @places.fade(item.part, day)
           @places.weigh(item.part, BLANK)
-          @day = day
         end
 
         def went_right(item, day)
@@ -92,7 +90,6 @@ module Vantick
         def learn(kind, ways, chance, day)
           Asking.parts_of(kind, ways).each { |part| @places.learn(part, chance, day) }
           ways.each { |way| @skills.learn(kind, way, chance, chance * LEARN[:way]) }
-          @day = day
         end
 
         def exercised(kinds) = kinds.flat_map { |kind| Teaching::KindsOfTime.exercised(kind) }.uniq - kinds
@@ -109,7 +106,6 @@ module Vantick
           parts.reverse_each { |part| @places.fade(part, day) }
           @places.weigh_all(parts, said.if_known / said.if_not)
           parts.each { |part| @places.went_right(part, day) } if known
-          @day = day
         end
       end
     end

@@ -107,7 +107,7 @@ module Vantick
         # Whether the step before it was left out, since most know it.
         def first(step) = ladder[0...ladder.index(step)].last(1).any? { |one| !@counts.key?(one) } ? :passed : :new
 
-        def unsure(step) = @by_child.select { |_, one| one.of_step(step) < 0.5 }.keys
+        def unsure(step) = @by_child.select { |_, one| one.of_step(step) < ROW[:unsure] }.keys
       end
     end
   end

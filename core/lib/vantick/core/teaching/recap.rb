@@ -6,10 +6,6 @@ module Vantick
       # What is gone over before a lesson: what most children are likely to have lost or never had, of what was met before.
       module Recap
         ROW = Course::SCHEME[:recap].freeze
-        # From which chance on a step counts as known for a child.
-        KNOWN = 0.8
-        # How far a whole dial goes over what it exercises besides (judgement).
-        EXERCISED = 0.5
 
         class << self
           # @param by_child [Hash{Object => Knowing::Expected}]
@@ -25,7 +21,7 @@ module Vantick
           private
 
           def shaky?(by_child, step)
-            by_child.values.count { |child| child.of_step(step) < KNOWN } >= ROW[:share] * by_child.length
+            by_child.values.count { |child| child.of_step(step) < ROW[:known] } >= ROW[:share] * by_child.length
           end
 
           def related?(one, other) = one.parts.include?(other) || other.parts.include?(one)
@@ -38,7 +34,7 @@ module Vantick
           end
 
           def saved(child, kind)
-            child.at_risk(kind) + (EXERCISED * KindsOfTime.exercised(kind).sum { |part| child.at_risk(part) })
+            child.at_risk(kind) + (ROW[:exercised] * KindsOfTime.exercised(kind).sum { |part| child.at_risk(part) })
           end
         end
       end
