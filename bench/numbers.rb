@@ -10,7 +10,7 @@ module Numbers
   FOLDER = File.expand_path("../core/lib/vantick/core", __dir__)
   # In the order in which they need each other.
   FILES = %w[graph mistakes item weighed asking skills places following belief hindrance seen states expected followed diagnosis
-             headline].freeze
+             headline baseline].freeze
   TABLE = Vantick::Core::Knowing::TABLE
 
   module_function

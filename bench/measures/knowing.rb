@@ -112,6 +112,45 @@ module Bench
                                        "the same, worst family" => afterwards.values.min })
     end
 
+    def place_of(child) = Knowing::Baseline.rungs.rindex { |step| child.knows?(step.id, 0) } || -1
+
+    def asked(child, question, place)
+      kind = Teaching::KindsOfTime.of(question.task, question.time)
+      text = question.task.write(child.answer(kind, question.time, question.task, 0, place))
+      Marking::Marker.mark(task: question.task, time: question.time, text:)
+    end
+
+    # @return [Array(Integer, Integer)] how far from its place a child was found, and after how many questions
+    def found(child, random, page = nil)
+      baseline = Knowing::Baseline.new
+      page&.each { |question| baseline.answered(question, asked(child, question, baseline.asked.length)) }
+      until page || (question = baseline.next_question(random)).nil?
+        baseline.answered(question, asked(child, question, baseline.asked.length))
+      end
+      place = baseline.place ? Knowing::Baseline.rungs.index(baseline.place) : -1
+      [(place - place_of(child)).abs, baseline.asked.length]
+    end
+
+    def baselines(seed, page = nil)
+      FAMILIES.to_h do |family|
+        children = CLASSES.flat_map { |kind| Children::FAMILIES.fetch(family).of(kind, seed, Sizes[:children_of_each]) }
+        [family, children.map.with_index { |child, at| found(child, Random.new(seed + at), page) }]
+      end
+    end
+
+    def baseline_finds(seed)
+      at_desks = baselines(seed)
+      on_paper = baselines(seed, Knowing::Baseline.page(count: Knowing::Baseline::ROW[:page], seed:))
+      near, paper = [at_desks, on_paper].map { |all| all.transform_values { |some| share(some) { |off, _| off <= 1 } } }
+      counts = at_desks.values.flatten(1).map(&:last).sort
+      Taken.new(mean(near.values), { "worst family" => near.values.min, **near.transform_keys(&:to_s),
+                                     "questions, median" => counts[counts.length / 2],
+                                     "on a page of twelve" => mean(paper.values), "the same, worst family" => paper.values.min })
+    end
+
+    measure(:baseline_finds, "children found within one step of their place at the desks, mean of families", ">= 0.95") do |seed|
+      baseline_finds(seed)
+    end
     measure(:next_answer, "loss of the next answer over that of the model before, mean of families", "<= 0.92") { |seed| next_answer(seed) }
     measure(:calibrated, "expected calibration error of the next answer, ten bins, mean of families", "<= 0.05") { |seed| calibrated(seed) }
     measure(:secure_true, "steps called secure that are known, mean of families", ">= 0.97") { |seed| secure_true(seed) }

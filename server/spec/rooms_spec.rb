@@ -9,6 +9,8 @@ RSpec.describe "The rooms" do
   may = { "Http" => [], "Store" => [], "Documents" => [], "Formats" => %w[Documents Outside], "Outside" => [],
           "Work" => %w[Store Pages Outside], "Access" => %w[Http Store], "Views" => %w[Store], "Pages" => %w[Store Documents Views Outside],
           **features.to_h { |feature| [feature, shared] },
+          # A teacher sees where a child at a desk was found.
+          "Desks" => [*shared, "Desk"],
           # A day's stack is made of what these three make.
           "Tomorrow" => [*shared, "Plan", "Sheets", "Classes"] }.freeze
   names = { "class" => "Classes" }

@@ -9,7 +9,7 @@ module Figures
   CORE = Vantick::Core
   KINDS = %i[oclock half_past quarter_to fives_to minutes_to].freeze
 
-  GROUPS = %i[fresh after_lessons after_answers careless told days mistakes children with_mistakes bad_days said].freeze
+  GROUPS = %i[fresh after_lessons after_answers careless told days mistakes children with_mistakes bad_days said baseline].freeze
   RECORDED = File.join(__dir__, "figures.yml")
 
   # @return [Hash{String => Array<String>}] numbers, rounded, and words, by group
@@ -157,5 +157,19 @@ module Figures
       one = CORE::Teaching::Said.new(step: step(:half_past), known:, day: 1)
       CORE::Teaching::Standing.new([], today: 2, said: [one]).expected.of_step(step(:half_past))
     end
+  end
+
+  # What is asked of children who know so many steps, and where they are found.
+  def baseline
+    [-1, 1, 4, 7].map do |far|
+      one = CORE::Knowing::Baseline.new
+      random = Random.new(1)
+      while (question = one.next_question(random))
+        away = CORE::Knowing::Baseline.rungs.index(question.step) <= far ? 0 : 137
+        said = CORE::Dial::DialTime.from_index(question.time.index + away)
+        one.answered(question, CORE::Knowing::Baseline.marked(question, said))
+      end
+      [*one.asked.map { |asked| "#{asked.time} #{asked.task.id}" }, one.place&.id, one.doubt]
+    end + CORE::Knowing::Baseline.page(count: 12, seed: 1).map { |asked| asked.time.to_s }
   end
 end

@@ -101,7 +101,13 @@ export const useFacts = defineStore("facts", () => {
     text.replace(/%\{(\w+)\}/g, (place, word: string) => catalogue.value?.english.words[word] ?? place);
 
   /** "Quarters, in words": what a check is called. */
-  function titleOf(check: { step: string; task: string; desk?: { kind: string } | null }): string {
+  function titleOf(check: {
+    step: string;
+    task: string;
+    baseline?: boolean;
+    desk?: { kind: string } | null;
+  }): string {
+    if (check.baseline || check.desk?.kind === "baseline") return "Where each child is";
     const step = rung(check.step).name;
     if (check.desk?.kind === "practice") return `Practice on devices: ${step.toLowerCase()}`;
     const notation = catalogue.value?.tasks.find((one) => one.id === check.task)?.notation;
@@ -127,17 +133,22 @@ export const useFacts = defineStore("facts", () => {
     return down.find((one) => among.includes(one)) ?? among[0] ?? "";
   }
 
+  /** Whether each child was given tasks of their own on a device: there is nothing to print or to type in. */
+  const ownTasks = (check: { desk?: { kind: string } | null }): boolean =>
+    ["practice", "baseline"].includes(check.desk?.kind ?? "");
+
   /** Whether a check is printed as slips: dials, the same for all. */
   function hasSlips(check: { task: string; own_times: boolean; desk: { kind: string } | null }): boolean {
     return (
       !check.own_times &&
-      check.desk?.kind !== "practice" &&
+      !ownTasks(check) &&
       Boolean(catalogue.value?.tasks.some((one) => one.id === check.task))
     );
   }
 
   return {
     hasSlips,
+    ownTasks,
     sheetKindOf,
     nearestStep,
     times,

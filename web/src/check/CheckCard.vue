@@ -11,7 +11,7 @@ defineEmits<{ remove: [] }>();
 
 const facts = useFacts();
 /** Practice was given on devices alone: there is nothing to print or to type in. */
-const practice = computed(() => props.check.desk?.kind === "practice");
+const practice = computed(() => facts.ownTasks(props.check));
 
 interface Way {
   text: string;

@@ -15,7 +15,7 @@ const {
   reload,
 } = useAsked("check", () => id.value && [id.value], readCheck, { fresh: true });
 useOwnClass(() => check.value?.class_id);
-const practice = computed(() => check.value?.desk?.kind === "practice");
+const practice = computed(() => check.value && facts.ownTasks(check.value));
 </script>
 
 <template>

@@ -63,7 +63,7 @@ function go(id: unknown): void {
           @update:model-value="go"
         />
         <BButton
-          v-if="check && check.desk?.kind !== 'practice'"
+          v-if="check && !facts.ownTasks(check)"
           variant="outline-primary"
           :to="{ name: 'check', params: { id: check.id } }"
         >

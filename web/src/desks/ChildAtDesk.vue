@@ -3,7 +3,7 @@ import { computed } from "vue";
 import { useFacts, type Answer, type Desk, type LiveChild } from "@/api";
 import { DialFace } from "@/dial";
 import { VerdictMark, VERDICTS } from "@/told";
-import { STUCK, whyAsked } from "./wording";
+import { placeInWords, STUCK, whyAsked } from "./wording";
 
 /** A child in one line: where they are now, and their last answers as shapes. It opens to the answers themselves. */
 const props = defineProps<{ child: LiveChild; desk: Desk; hidden: boolean; open: boolean }>();
@@ -18,6 +18,7 @@ const where = computed(() => {
   const asked = props.child.asked;
   if (presence.value) return presence.value;
   if (asked) return asked.second ? `${asked.time}, again` : asked.time;
+  if (props.child.place) return placeInWords(props.child.place, facts);
   return props.child.round ? `done: ${props.child.done}` : "";
 });
 /** What a teacher should know beside the answers. */

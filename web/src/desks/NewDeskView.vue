@@ -21,7 +21,7 @@ import WhoFor from "./WhoFor.vue";
 import { titleOfDesk } from "./wording";
 import { clock, dayWords, moment } from "@/words";
 
-/** Opens the desks: for free practice, a stage of a lesson, or its exit; for the class or some of it. */
+/** Opens the desks: to find where each child is, for free practice, a stage of a lesson, or its exit; for the class or some of it. */
 const MOST_IN_GROUP = 6;
 const route = useRoute();
 const router = useRouter();
@@ -29,13 +29,15 @@ const facts = useFacts();
 const classes = useClasses();
 
 const kind = ref<Desk["kind"]>(
-  route.query.check
-    ? "exit"
-    : route.query.lesson
-      ? route.query.stage === "exit"
-        ? "exit"
-        : "stage"
-      : "practice",
+  route.query.kind === "baseline"
+    ? "baseline"
+    : route.query.check
+      ? "exit"
+      : route.query.lesson
+        ? route.query.stage === "exit"
+          ? "exit"
+          : "stage"
+        : "practice",
 );
 const step = ref(String(route.query.step ?? ""));
 const stage = ref(String(route.query.stage ?? "alone"));
@@ -58,7 +60,9 @@ watch(lessons, (found) => (lessonId.value ??= found?.[0]?.id), { immediate: true
 /** A lesson that was planned for some children is for them at the desks as well. */
 watch([lessonId, lessons], () => {
   const some =
-    kind.value === "practice" ? null : lessons.value?.find((one) => one.id === lessonId.value)?.child_ids;
+    kind.value === "practice" || kind.value === "baseline"
+      ? null
+      : lessons.value?.find((one) => one.id === lessonId.value)?.child_ids;
   if (some && !chosen.value) chosen.value = [...some];
 });
 const open = computed(() => desks.value?.filter((desk) => desk.open) ?? []);
@@ -70,6 +74,7 @@ const steps = computed(() => facts.catalogue?.ladder.filter((one) => one.example
 const form = computed<DeskForm>(() => {
   const child_ids = chosen.value;
   if (kind.value === "practice") return { kind: "practice", step: step.value || null, child_ids };
+  if (kind.value === "baseline") return { kind: "baseline", child_ids };
   if (checkId && kind.value === "exit") return { kind: "exit", check_id: checkId, child_ids };
   if (kind.value === "exit") return { kind: "exit", lesson_id: lessonId.value, child_ids };
   return { kind: "stage", lesson_id: lessonId.value, stage: stage.value, child_ids };
@@ -129,6 +134,19 @@ const begin = (): Promise<boolean> =>
       <form class="abreast abreast-two d-grid row-gap-4 column-gap-5" @submit.prevent="begin">
         <fieldset>
           <legend class="fw-bold">What the children do</legend>
+          <div
+            class="way border rounded-10 gap-3 mb-2 d-flex px-11 py-08 on-card cursor-pointer"
+            :class="{ on: kind === 'baseline' }"
+          >
+            <BFormRadio v-model="kind" name="kind" value="baseline">
+              <span>
+                <strong>Find where each child is</strong>
+                <span class="quiet d-block">
+                  Up to 12 clocks over all steps, about 8 minutes. It ends when a child's place is found.
+                </span>
+              </span>
+            </BFormRadio>
+          </div>
           <div
             class="way border rounded-10 gap-3 mb-2 d-flex px-11 py-08 on-card cursor-pointer"
             :class="{ on: kind === 'practice' }"

@@ -69,7 +69,7 @@ function climb(step: string): void {
         </BFormRadio>
       </div>
     </fieldset>
-    <label>
+    <label v-if="steps.length > 1">
       Step
       <BFormSelect size="sm" :model-value="form.step" @update:model-value="climb(String($event))">
         <option v-for="one in steps" :key="one.id" :value="one.id">{{ one.name }}</option>

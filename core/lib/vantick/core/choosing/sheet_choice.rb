@@ -77,6 +77,7 @@ module Vantick
           case @kind.id
           when :spot then ->(reader, made) { mistakes(seed + made.length, reader.avoid) }
           when :levels then leveled(seed)
+          when :baseline then baseline(seed)
           when :cards then ->(_, made) { MatchCards.choose(step: @step, count: @count, seed: seed + made.length).map { |time| item(time) } }
           else @kind.practice? ? practised(seed) : ->(reader, made) { telling(reader, made, seed) }
           end
@@ -143,10 +144,21 @@ thorough:)
           found.map { |mistake| item(mistake.time, said: mistake.said, misreading: mistake.misreading) }
         end
 
+        def baseline(seed)
+          page = Knowing::Baseline.page(count: @count, seed:, tasks: [@task])
+          pages = []
+          random = Random.new(seed)
+          lambda do |_, _|
+            pages << (pages.empty? ? page : Knowing::Baseline.like(page, random, but: pages.last(BESIDE)))
+            pages.last.map { |question| item(question.time, step: question.step) }
+          end
+        end
+
         def item(time, **more) = Item.new(time:, **more).freeze
 
         def in_order(items, random, beside)
-          return items if @kind.id == :cards
+          # On a baseline the easiest come first.
+          return items if %i[cards baseline].include?(@kind.id)
 
           items.group_by(&:level).flat_map do |level, some|
             OwnOrder.of(some, random, beside: beside.select { |other| other.level == level })

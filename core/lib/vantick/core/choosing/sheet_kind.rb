@@ -43,6 +43,7 @@ module Vantick
           @count, @most = entry.values_at(:count, :most)
           @aim = entry[:aim].to_sym
           @not_for = entry.fetch(:not_for, []).map(&:to_sym).freeze
+          @only_for = entry[:only_for]&.to_sym
           freeze
         end
 
@@ -63,7 +64,7 @@ module Vantick
 
         # @param step [Step]
         # @return [Array<Task>] those that the step can be asked with
-        def tasks_for(step) = @not_for.include?(step.id) ? [] : tasks & step.tasks
+        def tasks_for(step) = @not_for.include?(step.id) || ![nil, step.id].include?(@only_for) ? [] : tasks & step.tasks
 
         # @param task [Task, nil]
         # @return [String] what stands above its exercises; empty where nothing does

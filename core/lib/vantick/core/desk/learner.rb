@@ -21,17 +21,20 @@ module Vantick
         attr_reader :day_times
         # @return [Array<Teaching::Step>] that the child was secure on and may be losing
         attr_reader :review_due
+        # @return [Knowing::Baseline, nil] where the child's place is looked for, in the place of practice
+        attr_reader :baseline
 
         # @param step [Step]
         # @param answers [Array<Marked>] first tries of earlier days and of today, oldest first
         def initialize(step:, answers: [], belief: Knowing::Diagnosis.new(answers), turns: [],
-                       day_times: [], review_due: [])
+                       day_times: [], review_due: [], baseline: nil)
           @step = step
           @answers = answers.last(KEPT).freeze
           @belief = belief
           @turns = turns.last(KEPT).freeze
           @day_times = day_times
           @review_due = review_due
+          @baseline = baseline
           freeze
         end
 
@@ -40,13 +43,13 @@ module Vantick
 
         # @param turn [Turn]
         # @return [Learner] once it was put to the child
-        def asked(turn) = Learner.new(step:, answers:, belief:, turns: turns + [turn], day_times:, review_due:)
+        def asked(turn) = with(turns: turns + [turn])
 
         # @param marked [Array<Marked>] the answers of one turn, at first try
         # @return [Learner]
         def after(marked)
           believed = marked.reduce(belief) { |so_far, one| so_far.with(one) }
-          Learner.new(step:, answers: answers + marked, belief: believed, turns:, day_times:, review_due:)
+          with(answers: answers + marked, belief: believed, baseline: baseline&.after(turns.last, marked.first))
         end
 
         # First tries wrong one after the other from which on a child is asked something easier (judgement).
@@ -76,6 +79,8 @@ module Vantick
         end
 
         private
+
+        def with(**changed) = Learner.new(step:, answers:, belief:, turns:, day_times:, review_due:, baseline:, **changed)
 
         def review_due?(task, time)
           home = Teaching::Step.home(task)

@@ -24,7 +24,12 @@ module Vantick
         # @param seed [Integer]
         # @param beside [Array<DialTime, DayTime>] times that are held ready for later, and may come right after this one
         # @return [Turn]
-        def self.for(learner, seed:, beside: []) = new(learner, Random.new(seed), beside).turn
+        def self.for(learner, seed:, beside: [])
+          random = Random.new(seed)
+          return placing(learner.baseline.next_question(random, but: beside)) if learner.baseline
+
+          new(learner, random, beside).turn
+        end
 
         # What can be asked ahead, for when the network is away: practice that needs no answer to be chosen.
         # @param learner [Learner]
@@ -33,11 +38,18 @@ module Vantick
         # @return [Array<Turn>] no time twice
         def self.ahead(learner, count:, seed:)
           random = Random.new(seed)
+          return learner.baseline.ahead(count, but: learner.times, random:).map { |one| placing(one) } if learner.baseline
+
           (1..count).reduce([[], learner]) do |(turns, so_far), _|
             turn = new(so_far, random).practice
             [turns + [turn], so_far.asked(turn)]
           end.first
         end
+
+        def self.placing(question)
+          question && Turn.new(step: question.step, task: question.task, times: [question.time], reason: :tells)
+        end
+        private_class_method :placing
 
         def initialize(learner, random, beside = [])
           @learner = learner

@@ -46,12 +46,29 @@ module Vantick
         private
 
         def worked_out(school_class, conventions)
-          asked = @store.answers.of_child(@seat[:child_id]).map { |answer| Store::Standings.asked(answer, conventions) }
+          answers = @store.answers.of_child(@seat[:child_id])
+          asked = answers.map { |answer| Store::Standings.asked(answer, conventions) }
           turns = @store.turns.of_round(@seat).reject { |turn| turn[:done_at].nil? }.map { |turn| Knowledge.turn(turn) }
           own = Core::Teaching::Standing.new(asked, today: Store::SchoolDay.today)
           Core::Desk::Learner.new(step: Core::Teaching::Step.find(@seat[:step]), answers: asked.map(&:marked), belief: own.diagnosis,
-                                  turns:, day_times: Core::Desk::DayPlace.times(school_class[:day]), review_due: own.review_due)
+                                  turns:, day_times: Core::Desk::DayPlace.times(school_class[:day]), review_due: own.review_due,
+                                  baseline: baseline(answers, asked))
         end
+
+        # From what was known before, by the answers of this sitting.
+        def baseline(answers, asked)
+          return unless @seat[:kind] == Sitting::BASELINE
+
+          here, before = answers.zip(asked).partition { |answer, _| answer[:check_id] == @seat[:check_id] }
+          today = Store::SchoolDay.today
+          found = Core::Knowing::Baseline.new(Core::Knowing::Followed.new(before.map(&:last)).belief, day: today)
+          here.map(&:last).each do |one|
+            found.answered(Core::Knowing::Baseline::Question.new(step: one.step, **told(one.marked)), one.marked)
+          end
+          found
+        end
+
+        def told(marked) = { task: marked.task, time: marked.time }
       end
     end
   end

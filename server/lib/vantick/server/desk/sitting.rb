@@ -10,6 +10,10 @@ module Vantick
         # Kinds of desks at which all have the same tasks, in order; at an exit nothing is told before the end.
         FIXED = %w[stage exit].freeze
         SILENT = "exit"
+        # Here each task is asked once, until the child's place on the ladder is found.
+        BASELINE = "baseline"
+        # Tasks of a round where they are not given.
+        MOST = { BASELINE => Core::Knowing::Baseline::ROW[:most], "practice" => Core::Desk::Round::TASKS }.freeze
 
         # What was made of an answer.
         # @!attribute marked [Array<Core::Marking::Marked>] one for each item
@@ -48,13 +52,17 @@ module Vantick
         # @return [Integer]
         def done = @done ||= @turns.done(seat)
 
-        # @return [Integer] tasks of this round
-        def length = @length ||= fixed? ? @store.checks.item_ids(seat[:check_id], seat[:child_id]).length : Core::Desk::Round::TASKS
+        # @return [Boolean]
+        def baseline? = seat[:kind] == BASELINE
+
+        # @return [Integer] tasks of this round, at most
+        def length = @length ||= MOST[seat[:kind]] || @store.checks.item_ids(seat[:check_id], seat[:child_id]).length
 
         # @param done [Integer]
         # @return [Boolean]
         def over?(done = self.done)
           return done >= length if fixed?
+          return @knowledge.learner.baseline.over? if baseline?
 
           # The minutes begin with the first task that is done: who waits for the others loses none of them.
           began = @turns.began(seat)
@@ -106,6 +114,9 @@ module Vantick
 
         def at = @now.iso8601
 
+        # Whether there is no second try.
+        def once? = !told? || baseline?
+
         def check_items(turn, given)
           wanted = turn[:item_ids].sort
           return if given.map { |one| one[:item_id] }.sort == wanted
@@ -134,7 +145,7 @@ module Vantick
         end
 
         def taken(turn, given, marked, late)
-          done = late || !told? || turn[:tries].positive? || marked.all?(&:right?)
+          done = late || once? || turn[:tries].positive? || marked.all?(&:right?)
           # Before it is stored: what is known is worked out from what is stored, and what comes next from what is known.
           @knowledge.learn(turn, marked) if turn[:tries].zero? && !fixed?
           left = left(turn, done)

@@ -44,7 +44,7 @@ module Vantick
         post "/api/desk/rounds" do
           unfit("We're finished for now.", :round) unless seat[:open]
           room.saw(seat, time, doing: true)
-          @sitting = sitting.again_from_the_start if sitting.over? && !sitting.fixed?
+          @sitting = sitting.again_from_the_start if sitting.over? && !sitting.fixed? && !sitting.baseline?
           @view = nil
           answer_json(view.state(child))
         end

@@ -9,7 +9,7 @@ module Vantick
         AWAY = 25
         # Answers shown of each child, the newest ones.
         SHOWN = 10
-        ABSENT = { joined: false, here: false, round: 0, step: nil, done: 0, asked: nil, stuck: nil }.freeze
+        ABSENT = { joined: false, here: false, round: 0, step: nil, done: 0, asked: nil, stuck: nil, place: nil }.freeze
 
         # @param desk [Hash]
         # @param store [Store::Database]
@@ -73,7 +73,15 @@ module Vantick
           open = @open ? open_turn(round) : nil
           here, quiet = presence(seat)
           { joined: true, here:, **seat.slice(:round, :step), done: round.count { |turn| turn[:done_at] }, asked: open ? asked(open) : nil,
-            stuck: here && open ? Core::Desk::Stuck.why(firsts(round, child[:id]), seconds: quiet) : nil }
+            stuck: here && open ? Core::Desk::Stuck.why(firsts(round, child[:id]), seconds: quiet) : nil, place: place(seat, open) }
+        end
+
+        # Once it is found: the step up to which the child knows all, or that there is none.
+        def place(seat, open)
+          return if open || seat[:kind] != Desk::Sitting::BASELINE || @tallies.fetch(seat[:child_id], {}).empty?
+
+          knowledge = Desk::Knowledge.new(seat, store: @store, room: @room) { [@class, @conventions] }
+          { step: knowledge.learner.baseline.place&.id }
         end
 
         # Whether the device is there, and seconds since the child did something.

@@ -3,7 +3,7 @@
 module Vantick
   module Server
     module Desks
-      # What a teacher opens a desk for: a stage of a lesson, its exit, a check, or free practice.
+      # What a teacher opens a desk for: to find where each child is, a stage of a lesson, its exit, a check, or free practice.
       class Opening
         # @param store [Store::Database]
         # @param school_class [Hash]
@@ -47,6 +47,13 @@ module Vantick
           { check_id: check[:id], step: step&.id&.to_s }
         end
 
+        # All steps are asked of: the hardest holds them all.
+        def baseline(_wanted)
+          check = @store.checks.add(class_id: @class[:id], step: Core::Teaching::Step.reading.last.id.to_s,
+                                    task: Core::Knowing::Baseline.all.first.last.id.to_s, made_at: @now.iso8601)
+          { check_id: check[:id] }
+        end
+
         def stage(wanted)
           lesson, plan = lesson(wanted[:lesson_id])
           times = times(plan, wanted[:stage])
@@ -68,7 +75,8 @@ module Vantick
           check = @store.checks.find(id)
           raise Store::Missing.new("check", id) unless check[:class_id] == @class[:id]
 
-          unfit("This was practice on devices. Start free practice instead.", :check_id) if check[:desk]&.fetch(:kind) == "practice"
+          chosen = Store::Checks::OWN_TASKS.include?(check[:desk]&.fetch(:kind))
+          unfit("This was practice on devices. Start free practice instead.", :check_id) if chosen
           unfit("Pairs are for paper only.", :check_id) if check[:task] == "match"
           id
         end

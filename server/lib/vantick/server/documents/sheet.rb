@@ -35,7 +35,7 @@ module Vantick
         def dotted? = dotted
 
         # @return [String] what stands at the top
-        def title = step.texts_in(conventions)[:name]
+        def title = kind.id == :baseline ? Layout::WORDS[:baseline] : step.texts_in(conventions)[:name]
 
         # @return [String] what stands above the exercises
         def direction = both? ? Layout::WORDS[:both_direction] : kind.direction(task, conventions)

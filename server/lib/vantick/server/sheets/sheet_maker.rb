@@ -68,7 +68,7 @@ module Vantick
 
         # @return [Core::Choosing::Choice, nil] what one of them can tell
         def choice
-          return unless @task && @kind.answered?
+          return unless @task && @kind.answered? && @kind.id != :baseline
 
           times = readers.values.first.map(&:time) & @step.pool_for(@task)
           Core::Choosing::Choice.new(Core::Choosing::Telling.for(@step, @task), times)

@@ -7,6 +7,8 @@ module Vantick
       class Checks
         # Checks whose times are avoided in the next one.
         LAST = 2
+        # Kinds of desks at which each child has tasks of their own, chosen as they go.
+        OWN_TASKS = %w[baseline practice].freeze
         EMPTY = { child_id: nil, said: nil, misreading: nil, level: nil, step: nil, task: nil }.freeze
 
         def initialize(database)
@@ -30,7 +32,7 @@ module Vantick
           found = found.where(Sequel.like(:made_at, "#{month}-%")) if month
           found = found.where { id < before } if before
           given = @db[:answers].join(:items, id: :item_id).where(check_id: Sequel[:checks][:id]).exists
-          practice = @db[:desks].where(check_id: Sequel[:checks][:id], kind: "practice").exists
+          practice = @db[:desks].where(check_id: Sequel[:checks][:id], kind: OWN_TASKS).exists
           found = answered ? found.where(given) : found.where(Sequel.|(given, Sequel.~(practice)))
           described(found.reverse(:id).limit(limit).all)
         end
@@ -43,7 +45,7 @@ module Vantick
 
         # @return [Array<String>] the times of the class's last checks on a step; practice at the desks is none
         def last_times(class_id, step)
-          practice = @db[:desks].where(check_id: Sequel[:checks][:id], kind: "practice").exists
+          practice = @db[:desks].where(check_id: Sequel[:checks][:id], kind: OWN_TASKS).exists
           last = @db[:checks].where(class_id:, step:).exclude(practice).reverse(:id).limit(LAST).select(:id)
           @db[:items].where(check_id: last).distinct.select_map(:time)
         end

@@ -51,7 +51,7 @@ module Vantick
 
         # Practice at the desks is none.
         def checks
-          practice = @db[:desks].where(check_id: Sequel[:checks][:id], kind: "practice").exists
+          practice = @db[:desks].where(check_id: Sequel[:checks][:id], kind: Checks::OWN_TASKS).exists
           rows = @db[:checks].where(class_id: @classes.keys).exclude(practice).reverse(:id).limit(LOOKED_AT)
           rows.select(:id, :class_id, :step, :task, :code, Sequel[:made_at].as(:at)).map { |row| told(:check, row) }
         end

@@ -83,7 +83,12 @@ module Vantick
 
           private
 
-          def about(check) = { **check.slice(*SUMMARY), own_times: check[:items].any? { |item| item[:child_id] } }
+          def about(check)
+            { **check.slice(*SUMMARY), own_times: check[:items].any? { |item| item[:child_id] }, baseline: baseline?(check) }
+          end
+
+          # Whether it is to find where each child is, on paper or at the desks.
+          def baseline?(check) = [check[:sheet][:kind], check[:desk]&.fetch(:kind)].include?("baseline")
 
           def items_of_one(check) = check[:items].map { |item| item[:child_id] }.tally.values.max || 0
 

@@ -9,9 +9,14 @@ module Vantick
           HANDS = { hour_hand: "hour", minute_hand: "minute" }.freeze
 
           def height = (2 * reach) + answer_height
-          def width = [2 * reach, Ink::WORDS_WIDTH].max
+          def width = [2 * reach, in_digits? ? Ink.digits_width(4) : Ink::WORDS_WIDTH].max
+
+          # A baseline in digits is one page of twelve.
+          def columns = sheet.kind.id == :baseline && in_digits? ? 3 : super
 
           private
+
+          def in_digits? = boxes && !sheet.both?
 
           def exercise(item, place, ink)
             dial(place.page, [place.middle, place.y + reach], **bare).draw(item.time.hands)
