@@ -31,6 +31,7 @@ RSpec.describe Vantick::Server::Work::Erasure do
     store.turns.add_try(given, Vantick::Server::Store::Marks.judged(store.checks.find(check["id"]).items.first, "x", plain_words),
                         answered_at: made_at)
     post("/api/classes/#{school_class['id']}/said", { step: "quarters", child_ids: [child["id"]], known: true })
+    put("/api/classes/#{school_class['id']}/away", { day: "2026-03-02", child_id: child["id"], away: true })
     as(seated(desk_of(school_class)["id"], child)) { get("/api/desk/state") }
     post("/api/classes/#{school_class['id']}/desks", { kind: "practice", child_ids: [child["id"]] })
   end

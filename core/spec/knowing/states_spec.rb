@@ -95,4 +95,34 @@ RSpec.describe Vantick::Core::Knowing::States do
     expect(Vantick::Core::Teaching::Standing.new([], today: 1).headline.kind).to eq(:none)
     expect(standing(answers(2) { false }).headline.kind).to eq(:few)
   end
+
+  # Sixty right answers, in words or in words and digits; what a class wants; the state.
+  [
+    [%i[dial_to_words], :secure_both, :nearly],
+    [%i[dial_to_words], :secure_words, :secure],
+    [%i[dial_to_words], :secure_digits, :learning],
+    [%i[dial_to_digital], :secure_digits, :secure],
+    [%i[dial_to_words dial_to_digital], :secure_both, :secure],
+    [%i[dial_to_words dial_to_digital], :secure_hands, :nearly],
+    [%i[dial_to_words dial_to_digital digital_to_dial], :secure_hands, :secure]
+  ].each do |tasks, choice, state|
+    it "calls sixty right answers with #{tasks.join(', ')} #{state} where a class wants #{choice}" do
+      given = answers(60, tasks:) { true }
+      found = Vantick::Core::Teaching::Standing.new(given, today: 40, wanted: described_class::CHOICES.fetch(choice))
+      expect(found.states[step(:quarters)]).to eq(state)
+      expect(found.secure_on(40).include?(step(:quarters))).to be(state == :secure)
+    end
+  end
+
+  it "knows every choice that a class has" do
+    expect(described_class::CHOICES.keys).to eq(Vantick::Core::Wording::Conventions::TABLE.fetch(:secure_means))
+  end
+
+  it "places a child who joins by two checks" do
+    two = answers(5, step: :fives, a_day: 5, tasks: %i[dial_to_words]) { true } +
+          dated(answers(5, step: :fives, a_day: 5, tasks: %i[dial_to_digital], random: Random.new(4)) { true }, 2)
+    found = standing(two)
+    ladder = Vantick::Core::Teaching::Step.with_times
+    expect(ladder.index(found.next_step)).to be >= ladder.index(step(:fives_past))
+  end
 end

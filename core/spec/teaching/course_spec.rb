@@ -80,4 +80,12 @@ RSpec.describe Vantick::Core::Teaching::Course do
       expect(described_class.steps(expected, step(:fives), before: [])).to eq([])
     end
   end
+
+  it "counts what a class answered on a day as a lesson, but not when it was to find where each child is" do
+    by_child = (1..6).to_h { |key| [key, []] }
+    answer(by_child, described_class::Next.new(step: ladder[1]), 4)
+    expect(described_class.lessons(by_child, []).map { |lesson| [lesson.step, lesson.day] }).to eq([[ladder[1], 8]])
+    by_child.each_value { |asked| asked.each { |one| one.baseline = true } }
+    expect(described_class.lessons(by_child, [])).to eq([])
+  end
 end

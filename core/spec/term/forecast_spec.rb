@@ -64,20 +64,16 @@ RSpec.describe Vantick::Core::Term::Forecast do
     expect { draws.gamma(0.5) }.to raise_error(ArgumentError)
   end
 
-  # Worked by hand: ten children's worth of .45 before anything, then one for each child who was never asked before.
+  # Worked by hand: thirty children's worth of .45 before anything, then one for each child who was asked before and did not know.
   it "learns how well lessons work from what came of the first on each step" do
     by_child = (1..10).to_h { |key| [key, day_of(:half_past, 5, right: key <= 6 ? 5 : 1)] }
-    expect(core::Learning.of(by_child, [given(:half_past, 5)]).chance).to be_within(1e-9).of((4.5 + 6) / 20)
+    expect(core::Learning.of(by_child, [given(:half_past, 5)]).chance).to eq(0.45)
+    before = by_child.transform_values { |after| day_of(:half_past, 2, right: 1) + after }
+    expect(core::Learning.of(before, [given(:half_past, 5)]).chance).to be_within(1e-9).of((13.5 + 6) / 40)
     known = by_child.transform_values { |asked| day_of(:half_past, 2) + asked }
     expect(core::Learning.of(known, [given(:half_past, 5)]).chance).to eq(0.45)
     expect(core::Learning.of(by_child, [given(:quarters, 5)]).chance).to eq(0.45)
     expect(core::Learning.of({}, []).chance).to eq(0.45)
-  end
-
-  it "knows how often the class is away" do
-    by_child = (1..10).to_h { |key| [key, day_of(:half_past, 5) + (key > 8 ? [] : day_of(:half_past, 6))] }
-    expect(core::Learning.away(by_child)).to be_within(1e-9).of((0.2 + 0.6) / 12)
-    expect(core::Learning.away({})).to eq(0.06)
   end
 
   it "offers what would help, the most first" do

@@ -36,8 +36,9 @@ module Vantick
     # What the pages ask for.
     PAGES = lambda do
       [Account::Teachers, Account::School, Desks::OpenDesks, Classes::Registers, Classes::Children, Classes::Removals,
-       Classes::Sharing, Classes::Searches, Classes::Rosters, Classes::TypedNames, Classes::Behind, Classes::ChildFiles, Classes::Records,
-       Check::Checks, Check::Packages, Sheets::Sheets, Paper::Scans, Paper::Pieces, Plan::Terms, Plan::Lessons, Tomorrow::Day]
+       Classes::Sharing, Classes::Searches, Classes::Rosters, Classes::TypedNames, Classes::Behind, Classes::Presence,
+       Classes::ChildFiles, Classes::Records, Check::Checks, Check::Packages, Sheets::Sheets, Paper::Scans, Paper::Pieces,
+       Plan::Terms, Plan::Lessons, Tomorrow::Day]
     end
 
     # Jobs that a teacher waits for: a second worker does these alone.

@@ -97,3 +97,20 @@ export function saySo(
     api.POST("/api/classes/{class_id}/said", { params, body: { step, child_ids: childIds, known } }),
   );
 }
+
+/** Who of a class was away on a day, as the teacher says. */
+export function readAway(classId: number, day: string): Promise<{ day: string; child_ids: number[] }> {
+  const params = { path: { class_id: classId }, query: { day } };
+  return asked(api.GET("/api/classes/{class_id}/away", { params }));
+}
+
+/** Says that a child was away on a day, or that it was there. */
+export function setAway(
+  classId: number,
+  day: string,
+  childId: number,
+  away: boolean,
+): Promise<{ day: string; child_ids: number[] }> {
+  const params = { path: { class_id: classId } };
+  return asked(api.PUT("/api/classes/{class_id}/away", { params, body: { day, child_id: childId, away } }));
+}

@@ -3,7 +3,7 @@ import { computed } from "vue";
 import { listChecks, readFindings, useFacts, useAsked } from "@/api";
 import { CheckCard } from "@/check";
 import { DialFace } from "@/dial";
-import { HomeLadder } from "@/plan";
+import { HomeLadder, WhereAreThey } from "@/plan";
 import { counted, moment } from "@/words";
 import { NO_ANSWERS, seem } from "@/told";
 import { useClasses } from "@/school";
@@ -91,6 +91,7 @@ const clocks = computed(() => {
       </section>
     </HomeLadder>
     <p v-else-if="!trouble" class="quiet" aria-live="polite">Loading…</p>
+    <WhereAreThey v-if="classes.current" />
 
     <section v-if="checks?.length" class="checks d-grid gap-075 mt-20">
       <h2 class="eyebrow">The last check</h2>

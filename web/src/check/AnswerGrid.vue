@@ -2,12 +2,12 @@
 import { computed, onMounted, ref, watch } from "vue";
 import { listPieces, useAsked, useFacts, type Check, type Findings, type Piece } from "@/api";
 import { DialFace } from "@/dial";
-import { NO_ANSWERS } from "@/told";
+import { NO_ANSWERS, useAway } from "@/told";
 import AnswerCell from "./AnswerCell.vue";
 import PileBar from "./PileBar.vue";
 import SheetLetter from "./SheetLetter.vue";
 import { placeOf, type TypedAnswers } from "./useTypedAnswers";
-import { counted } from "@/words";
+import { counted, isoDay } from "@/words";
 
 /** Children down, clocks across. Enter goes on to the next clock, after the last to the next child. */
 const props = defineProps<{ check: Check; answers: TypedAnswers; findings: Findings | null }>();
@@ -55,6 +55,16 @@ const later = computed(
       props.findings?.children.filter((one) => one.slip === "not_here_then").map((one) => one.child_id),
     ),
 );
+/** Who was away that day: a tap on the mark, or a key in the row. */
+const { away, toggle: toggleAway } = useAway(
+  () => props.check.class_id,
+  () => isoDay(new Date(props.check.made_at)),
+);
+const nothing = (child: number): boolean =>
+  (itemsOf.value.get(child) ?? []).every(
+    (item) => props.answers.textAt(placeOf(child, item.id)).trim() === "",
+  );
+
 /** Whether children are taken as their slips lie: then the end of a row leads to the next name. */
 const piling = ref(false);
 const pile = ref<InstanceType<typeof PileBar>>();
@@ -94,13 +104,22 @@ const KEYS: Record<string, (row: number) => void> = {
   "@": () => pile.value?.focus(),
   "=": (row) => fill(row, (item) => item.drawings[0]?.answer ?? item.right),
   "#": (row) => fill(row, () => "-"),
+  "!": (row) => {
+    const child = props.check.children[row];
+    if (child) void toggleAway(child.id);
+    cells()[(row + 1) * across.value]?.focus();
+  },
 };
 
 function press(event: KeyboardEvent): void {
   const does = KEYS[event.key];
   if (!does || event.ctrlKey || event.metaKey) return;
+  const row = Math.floor(cells().indexOf(event.target as HTMLInputElement) / across.value);
+  const child = props.check.children[row];
+  // Among words an exclamation mark is one.
+  if (!child || (event.key === "!" && !away.value.has(child.id) && !nothing(child.id))) return;
   event.preventDefault();
-  does(Math.floor(cells().indexOf(event.target as HTMLInputElement) / across.value));
+  does(row);
 }
 
 /** The keys are where typing begins. */
@@ -135,7 +154,7 @@ onMounted(() => {
         </tr>
       </thead>
       <tbody>
-        <tr v-for="(child, row) in check.children" :key="child.id">
+        <tr v-for="(child, row) in check.children" :key="child.id" :class="{ gone: away.has(child.id) }">
           <th class="text-nowrap position-sticky" scope="row">
             {{ child.name }}
             <SheetLetter
@@ -144,6 +163,18 @@ onMounted(() => {
               :child="child"
               @swapped="emit('swapped', $event)"
             />
+            <BButton
+              v-if="away.has(child.id) || nothing(child.id)"
+              variant="link"
+              size="sm"
+              class="away p-0 ms-1"
+              tabindex="-1"
+              :aria-pressed="away.has(child.id)"
+              :aria-label="`${child.name} was away`"
+              @click="toggleAway(child.id)"
+            >
+              away
+            </BButton>
           </th>
           <td v-for="(item, column) in itemsOf.get(child.id)" :key="item.id">
             <AnswerCell
@@ -162,6 +193,7 @@ onMounted(() => {
               <span>{{ facts.misreading(leads.get(child.id)!.misreading).name }}</span>
               {{ leads.get(child.id)!.hits }} of {{ counted(leads.get(child.id)!.chances, "time") }}
             </template>
+            <template v-else-if="away.has(child.id)">{{ NO_ANSWERS.away }}</template>
             <template v-else-if="later.has(child.id)">{{ NO_ANSWERS.not_here_then }}</template>
           </td>
         </tr>
@@ -205,6 +237,20 @@ onMounted(() => {
     padding-bottom: 0.4rem;
     min-width: 6.5rem;
   }
+}
+
+.away {
+  color: var(--v-quiet);
+  text-decoration: none;
+
+  &[aria-pressed="true"] {
+    font-weight: 700;
+    color: var(--v-ink);
+  }
+}
+
+.gone td {
+  opacity: 0.4;
 }
 
 .clock {

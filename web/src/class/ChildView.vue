@@ -3,7 +3,7 @@ import { computed, ref } from "vue";
 import { readRecord, useFacts, useAsked } from "@/api";
 import { DialFace, StepDial } from "@/dial";
 import { useRouteNumber } from "@/route";
-import { SparkLine, VerdictMark, VERDICTS, shownAlone, stateOf, WaysMark } from "@/told";
+import { KnewBefore, SparkLine, VerdictMark, VERDICTS, shownAlone, stateOf, WaysMark } from "@/told";
 import { useClasses } from "@/school";
 import NoClass from "./NoClass.vue";
 
@@ -13,11 +13,11 @@ import { counted, isoDay, moment, monthWords } from "@/words";
 const child = useRouteNumber("child");
 const facts = useFacts();
 const classes = useClasses();
-const { data: record, trouble } = useAsked(
-  "record",
-  () => classes.current && child.value && [classes.current.id, child.value],
-  readRecord,
-);
+const {
+  data: record,
+  trouble,
+  reload,
+} = useAsked("record", () => classes.current && child.value && [classes.current.id, child.value], readRecord);
 /** What a time that is read aloud would be for, by what it looks like. */
 const ALOUD = {
   secure: "to be sure of it",
@@ -209,7 +209,13 @@ const shown = computed(() =>
           </BCard>
           <BCard>
             <h2 class="eyebrow">Next</h2>
-            <p class="mb-0">{{ next }}</p>
+            <p class="mb-2">{{ next }}</p>
+            <KnewBefore
+              :class-id="classes.current.id"
+              :child-ids="[record.child.id]"
+              :who="record.child.name"
+              @said="reload"
+            />
           </BCard>
           <BCard v-if="shares.length > 1">
             <h2 class="eyebrow">Lately</h2>

@@ -42,6 +42,7 @@ const away = computed(() => findings.value?.children.filter((child) => child.sli
 const later = computed(
   () => findings.value?.children.filter((child) => child.slip === "not_here_then") ?? [],
 );
+const said = computed(() => findings.value?.children.filter((child) => child.slip === "away") ?? []);
 const empty = computed(() => findings.value?.children.filter((child) => child.slip === "empty") ?? []);
 
 function go(id: unknown): void {
@@ -91,7 +92,7 @@ function go(id: unknown): void {
           <h2>No mistakes with a pattern this time.</h2>
           <p class="mb-0">Move on to the next step, or check again with more clocks.</p>
         </BCard>
-        <BCard v-if="others.length || away.length || empty.length || later.length">
+        <BCard v-if="others.length || away.length || said.length || empty.length || later.length">
           <p class="eyebrow">Also</p>
           <ul class="also p-0 m-0 list-unstyled">
             <li v-for="one in others" :key="one.misreading">
@@ -105,6 +106,10 @@ function go(id: unknown): void {
             <li v-if="later.length">
               <strong>Not here then:</strong>
               {{ later.map((child) => child.name).join(", ") }}
+            </li>
+            <li v-if="said.length">
+              <strong>Away:</strong>
+              {{ said.map((child) => child.name).join(", ") }}
             </li>
             <li v-if="away.length">
               <strong>Away or not entered:</strong>

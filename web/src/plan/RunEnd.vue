@@ -1,8 +1,10 @@
 <script setup lang="ts">
-import { onMounted, ref } from "vue";
+import { computed, onMounted, ref } from "vue";
 import { useFacts, type Lesson } from "@/api";
 import { DialFace } from "@/dial";
-import { counted } from "@/words";
+import { useClasses } from "@/school";
+import { WhoWasAway } from "@/told";
+import { counted, today } from "@/words";
 import { NEW } from "./useRun";
 
 /** The end of a lesson: what was not reached goes into the next review. */
@@ -18,6 +20,11 @@ const head = ref<HTMLElement>();
 onMounted(() => head.value?.focus());
 
 const facts = useFacts();
+const classes = useClasses();
+/** Those whom the lesson was for. */
+const children = computed(() =>
+  (classes.current?.children ?? []).filter((child) => props.lesson.child_ids?.includes(child.id) ?? true),
+);
 const chosen = ref(new Set(props.notReached));
 /** Each clock once, where it comes first: whoever marks it marks the clock and not the place. */
 const listed = new Set<string | null | undefined>();
@@ -49,6 +56,7 @@ function toggle(time: string): void {
       <BButton variant="outline-primary" @click="$emit('back')">Go back to it</BButton>
     </div>
     <p v-if="trouble" class="field-error" role="alert">{{ trouble }}</p>
+    <WhoWasAway v-if="children.length" :class-id="lesson.class_id" :day="today()" :children="children" />
     <div v-for="stage in stages" :key="stage.id" class="stage mt-08">
       <p class="eyebrow">{{ stage.name }}</p>
       <div class="clocks d-flex flex-wrap gap-1">

@@ -3,10 +3,11 @@ export function seem(children: number, does: string): string {
   return children === 1 ? `1 child seems to ${does}` : `${children} children seem to ${does}`;
 }
 
-/** Why there are no answers of a child: three things that are not the same. */
+/** Why there are no answers of a child: four things that are not the same. */
 export const NO_ANSWERS: Record<string, string> = {
   empty: "blank",
   none: "away or not entered",
+  away: "away",
   not_here_then: "not here then",
 };
 

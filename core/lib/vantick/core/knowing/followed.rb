@@ -20,10 +20,11 @@ module Vantick
         # @param answers [Array<Standing::Asked>] at first try, oldest first
         # @param lessons [Array<Course::Given>] that the child was there for
         # @param said [Array<Said>]
-        def initialize(answers, lessons: [], said: [])
+        # @param wanted [Array<Symbol>] ways that a step wants in this class
+        def initialize(answers, lessons: [], said: [], wanted: States::WANTED)
           @belief = Belief.new
-          @seen = Seen.new
-          @states = States.new
+          @seen = Seen.new(wanted)
+          @states = States.new(wanted)
           @secure_by_day = {}
           days = { lessons:, answers:, said: }.transform_values { |some| some.group_by(&:day) }
           days.values.flat_map(&:keys).uniq.sort.each { |day| follow(day, days) }

@@ -8,7 +8,9 @@ module Vantick
       class Seen
         ROW = TABLE[:seen].freeze
 
-        def initialize
+        # @param wanted [Array<Symbol>] ways that a step wants in this class
+        def initialize(wanted = States::WANTED)
+          @wanted = wanted
           @asked = {}
           @right = {}
           @met = {}
@@ -53,7 +55,7 @@ module Vantick
         # @return [Array<Asking>] by which it counts as known: of those wanted the ones that were asked, or all
         def ways(kind)
           @ways[kind] ||= begin
-            wanted = Asking.wanted(kind)
+            wanted = Asking.wanted(kind, @wanted)
             asked = wanted.select { |one| asked?(one) }
             asked.empty? ? wanted : asked
           end

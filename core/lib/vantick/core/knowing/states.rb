@@ -10,10 +10,13 @@ module Vantick
         # From the lowest.
         ALL = %i[not_yet learning nearly secure].freeze
         NOT_YET, LEARNING, NEARLY, SECURE = *0..3
-        # Ways that a step wants where a class has not chosen otherwise.
-        WANTED = %i[say write].freeze
+        # Ways that a step wants, by the choice of a class; the first is the usual one.
+        CHOICES = TABLE[:wanted].transform_values { |ways| ways.map(&:to_sym).freeze }.freeze
+        WANTED = CHOICES.values.first
 
-        def initialize
+        # @param wanted [Array<Symbol>] ways that a step wants in this class
+        def initialize(wanted = WANTED)
+          @wanted = wanted
           @levels = []
           @asked = []
         end
@@ -35,14 +38,13 @@ module Vantick
         end
 
         # @param step [Step]
-        # @param wanted [Array<Symbol>] ways
         # @return [Symbol] one of {ALL}: that of the lowest that it holds
-        def of(step, wanted = WANTED) = ALL[Teaching::KindsOfTime.of_step(step).map { |kind| of_kind(kind, wanted) }.min]
+        def of(step) = ALL[Teaching::KindsOfTime.of_step(step).map { |kind| of_kind(kind) }.min]
 
         # @return [Array<Step>] those that are secure
         def secure
           @secure ||= begin
-            levels = Teaching::KindsOfTime.all.to_h { |kind| [kind, of_kind(kind, WANTED)] }
+            levels = Teaching::KindsOfTime.all.to_h { |kind| [kind, of_kind(kind)] }
             Teaching::Step.with_times.select { |step| Teaching::KindsOfTime.of_step(step).all? { |kind| levels[kind] == SECURE } }.freeze
           end
         end
@@ -57,8 +59,8 @@ module Vantick
         def at(asking) = @levels[asking.number].to_i
 
         # As long as a way that it wants was never asked, it is nearly secure at most: that says nothing against it.
-        def of_kind(kind, wanted)
-          all = Asking.wanted(kind, wanted)
+        def of_kind(kind)
+          all = Asking.wanted(kind, @wanted)
           asked = all.select { |one| @asked[one.number] }
           return all.map { |one| at(one) }.min if asked.empty?
 

@@ -16,10 +16,14 @@ module Vantick
         # @param today [Integer] in the same count of days
         # @param lessons [Array<Course::Given>] that are known to have been given
         # @param said [Hash{Object => Array<Said>}] by child, what a teacher says it knows, or does not yet
-        def initialize(by_child, today:, lessons: [], said: {})
+        # @param presence [Presence] who was away, and who came later
+        # @param wanted [Array<Symbol>] ways that a step wants in this class
+        def initialize(by_child, today:, lessons: [], said: {}, presence: Presence.new(by_child), wanted: Knowing::States::WANTED)
           @today = today
           @asked = by_child
           @said = said
+          @presence = presence
+          @wanted = wanted
           @lessons = Course.lessons(by_child, lessons).freeze
           @by_child = by_child.to_h { |key, asked| [key, standing(key, asked)] }.freeze
         end
@@ -97,7 +101,10 @@ module Vantick
         def learning = @learning ||= Vantick::Core::Term::Learning.of(@asked, lessons)
 
         # @return [Float] 0..1, how often children of this class are away
-        def away = @away ||= Vantick::Core::Term::Learning.away(@asked)
+        def away = @presence.away
+
+        # @return [Offered] whether it should be found out where children are, and of whom
+        def offered = @offered ||= Offered.of(@asked, @said, @today)
 
         # @param kinds [Array<Symbol>]
         # @return [Array<Term::Start>] where a forecast begins
@@ -106,21 +113,8 @@ module Vantick
         private
 
         def standing(key, asked)
-          Standing.new(asked, today: @today, lessons: there_for(asked), said: @said.fetch(key, []))
-        end
-
-        # Lessons of days on which the child answered, or on which less than half of the class did, so that nobody knows who was there.
-        def there_for(asked)
-          days = asked.map(&:day).uniq
-          lessons.reject { |lesson| full_days.include?(lesson.day) && !days.include?(lesson.day) }
-        end
-
-        # Days on which most of the class answered.
-        def full_days
-          @full_days ||= begin
-            tally = @asked.values.flat_map { |asked| asked.map(&:day).uniq }.tally
-            tally.select { |_, count| count >= Course::ROW[:met_share] * @asked.length }.keys.to_set
-          end
+          there = lessons.select { |lesson| @presence.there?(key, lesson.day) }
+          Standing.new(asked, today: @today, lessons: there, said: @said.fetch(key, []), wanted: @wanted)
         end
 
         def course = @course ||= Course.new(expected, lessons)

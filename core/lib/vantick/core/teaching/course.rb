@@ -41,7 +41,8 @@ module Vantick
 
         # By day the step on which most answered, where that is enough of the class.
         def self.answered(by_child)
-          counts = by_child.values.flat_map { |asked| asked.map { |one| Given.new(step: one.step, day: one.day) }.uniq }.tally
+          given = by_child.values.flat_map { |asked| asked.reject(&:baseline).map { |one| Given.new(step: one.step, day: one.day) }.uniq }
+          counts = given.tally
           enough = counts.select { |_, count| count >= ROW[:met_share] * by_child.length }
           enough.group_by { |lesson, _| lesson.day }.values.map { |same| same.max_by(&:last).first }
         end

@@ -15,7 +15,9 @@ module Vantick
         # @!attribute step [Step] for which it was asked
         # @!attribute marked [Marked]
         # @!attribute day [Integer] any count of days
-        Asked = Struct.new(:step, :marked, :day, keyword_init: true)
+        # @!attribute baseline [Boolean, nil] whether it was asked to find where the child is
+        # @!attribute device [Boolean, nil] whether it was given on a device and not on paper
+        Asked = Struct.new(:step, :marked, :day, :baseline, :device, keyword_init: true)
 
         # @return [Hash{Step => Symbol}] one of {Knowing::States::ALL} for each step that has times
         attr_reader :states
@@ -32,9 +34,10 @@ module Vantick
         # @param today [Integer] in the same count of days
         # @param lessons [Array<Course::Given>] that the child was there for, oldest first
         # @param said [Array<Said>] what a teacher says of the child
-        def initialize(answers, today:, lessons: [], said: [])
+        # @param wanted [Array<Symbol>] ways that a step wants in this class
+        def initialize(answers, today:, lessons: [], said: [], wanted: Knowing::States::WANTED)
           @today = today
-          @followed = Knowing::Followed.new(answers, lessons:, said:)
+          @followed = Knowing::Followed.new(answers, lessons:, said:, wanted:)
           @expected = Knowing::Expected.new(belief, @followed.seen, today)
           @diagnosis = Knowing::Diagnosis.new(answers.map(&:marked), days: answers.map(&:day), today:, belief:)
           @by_step = Standing.by_step(answers)

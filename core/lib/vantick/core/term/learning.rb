@@ -4,7 +4,7 @@ module Vantick
   module Core
     module Term
       # How likely a lesson makes its step known to a child of this class: at first as is assumed of all, then by what came of its lessons
-      # (a Beta distribution, whose first guess weighs like ten children).
+      # (a Beta distribution, whose first guess weighs like so many children as term.yml says).
       # @!attribute ones [Float] guessed and seen: children who learned it
       # @!attribute others [Float] those who did not
       Learning = Struct.new(:ones, :others, keyword_init: true) do
@@ -24,28 +24,17 @@ module Vantick
           def guessed = new(ones: ROW[:weight] * ROW[:chance], others: ROW[:weight] * (1 - ROW[:chance])).freeze
 
           # What came of the first lesson on each step of one kind of times: later ones are given to those who have it already, or to
-          # those with whom it did not go well by bad luck alone.
+          # those with whom it did not go well by bad luck alone. Of a child who was not asked before nobody can tell what the lesson did.
           # @param by_child [Hash{Object => Array<Teaching::Standing::Asked>}] oldest first
           # @param lessons [Array<Teaching::Course::Given>] oldest first
           # @return [Learning]
-          # @example five of ten children who were never asked before had it right after its first lesson: (4.5 + 5) / (10 + 10)
-          #   Learning.of(by_child, lessons).chance #=> 0.475
+          # @example five of ten children who did not know it had it right after its first lesson: (13.5 + 5) / (30 + 10)
+          #   Learning.of(by_child, lessons).chance #=> 0.4625
           def of(by_child, lessons)
             firsts = lessons.uniq(&:step).select { |lesson| Teaching::KindsOfTime.of_step(lesson.step).one? }
             seen = by_child.values.flat_map { |asked| seen_in(asked, firsts, lessons) }
             first = guessed
             new(ones: first.ones + seen.count(true), others: first.others + seen.count(false)).freeze
-          end
-
-          # How often children of this class are away: on days on which most of it answered, those who did not; what is assumed of all
-          # weighs like ten lessons.
-          # @param by_child [Hash{Object => Array<Teaching::Standing::Asked>}]
-          # @return [Float] 0..1
-          def away(by_child)
-            tally = by_child.values.flat_map { |asked| asked.map(&:day).uniq }.tally.values
-            full = tally.select { |count| count * 2 > by_child.length }
-            missed = full.sum { |count| 1 - (count / by_child.length.to_f) }
-            (missed + (ROW[:weight] * ROW[:away])) / (full.length + ROW[:weight])
           end
 
           private
@@ -67,11 +56,11 @@ module Vantick
             lessons.find { |one| one.step == lesson.step && one.day > lesson.day }&.day || Float::INFINITY
           end
 
-          # @return [Boolean, nil] nothing where it was known before, or nobody asked
+          # @return [Boolean, nil] nothing where it was known before, or nobody asked before and after
           def came_of(lesson, shares, until_day)
             before = shares.select { |day, _| day.between?(lesson.day - BACK, lesson.day - 1) }.values.last
             after = shares.find { |day, _| day >= lesson.day && day < until_day }&.last
-            after && (before.nil? || before < 0.5) ? after >= NUMBERS[:knows] : nil
+            after && before && before < 0.5 ? after >= NUMBERS[:knows] : nil
           end
         end
       end

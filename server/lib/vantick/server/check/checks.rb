@@ -13,10 +13,11 @@ module Vantick
           found = store.checks.all(input[:class_id], limit: limit + 1, **input.slice(:before, :step, :month, :answered))
           checks = found.first(limit)
           standing = store.answers.standing(checks.map { |check| check[:id] })
-          joined = store.register.joined_later(input[:class_id])
+          known = known_of(input[:class_id], children)
           summaries = checks.map do |check|
             answers = standing.fetch(check[:id], [])
-            here = children.reject { |child| Store::Register.not_here_then?(joined[child[:id]], answers, child[:id]) }
+            missing = missing(check, answers, **known)
+            here = children.reject { |child| missing.key?(child[:id]) }
             Views::CheckView.summary(check, here, answers)
           end
           answer_json({ checks: summaries, more: found.length > limit })
@@ -48,14 +49,27 @@ module Vantick
         get "/api/checks/:check_id/findings" do
           check = store.checks.find(input[:check_id])
           answers = standing(check)
-          joined = store.register.joined_later(check[:class_id])
-          later = joined.keys.select { |id| Store::Register.not_here_then?(joined[id], answers, id) }
-          answer_json(Views::CheckView.findings(check, store.classes.find(check[:class_id]), answers, later))
+          school_class = store.classes.find(check[:class_id])
+          why = missing(check, answers, **known_of(school_class.id, school_class.children))
+          answer_json(Views::CheckView.findings(check, school_class, answers, why))
         end
 
         private
 
         def standing(check) = store.answers.standing([check[:id]]).fetch(check[:id], [])
+
+        def known_of(class_id, children)
+          { joined: store.register.joined_later(class_id), away: store.away.of(children.map { |child| child[:id] }) }
+        end
+
+        # Why there are no answers of some children: they came later, or a teacher says that they were away.
+        # @return [Hash{Integer => String}] by child
+        def missing(check, answers, joined:, away:)
+          later = joined.keys.select { |id| Store::Register.not_here_then?(joined[id], answers, id) }
+          day = Store::SchoolDay.jd(check[:made_at])
+          gone = away.select { |_, days| days.include?(day) }.keys - answers.map { |answer| answer[:child_id] }
+          { **later.to_h { |id| [id, "not_here_then"] }, **gone.to_h { |id| [id, "away"] } }
+        end
 
         # A check shows dials: tasks that begin with anything else are not for it yet.
         def dial_task(id)

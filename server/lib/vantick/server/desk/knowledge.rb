@@ -49,7 +49,7 @@ module Vantick
           answers = @store.answers.of_child(@seat[:child_id])
           asked = answers.map { |answer| Store::Standings.asked(answer, conventions) }
           turns = @store.turns.of_round(@seat).reject { |turn| turn[:done_at].nil? }.map { |turn| Knowledge.turn(turn) }
-          own = Core::Teaching::Standing.new(asked, today: Store::SchoolDay.today)
+          own = Core::Teaching::Standing.new(asked, today: Store::SchoolDay.today, wanted: Store::Standings.wanted(conventions))
           Core::Desk::Learner.new(step: Core::Teaching::Step.find(@seat[:step]), answers: asked.map(&:marked), belief: own.diagnosis,
                                   turns:, day_times: Core::Desk::DayPlace.times(school_class[:day]), review_due: own.review_due,
                                   baseline: baseline(answers, asked))

@@ -9,6 +9,7 @@ module Vantick
           # @param standing [Core::Teaching::ClassStanding]
           def ladder(standing)
             { steps: Core::Teaching::Step.with_times.map { |step| step(step, standing) }, next: following(standing),
+              baseline: { why: standing.offered.why, child_ids: standing.offered.children },
               children: standing.by_child.map do |id, one|
                 { child_id: id, next_step: standing.next_for(id)&.id, stumbles: one.stumbles.map(&:id),
                   newly_secure: standing.newly_secure(id).map(&:id),

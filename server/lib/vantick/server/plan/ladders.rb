@@ -7,13 +7,15 @@ module Vantick
       # that it is there at once after a start. The worker makes those of a new day before anybody asks.
       module Ladders
         KIND = "ladder"
+        # Another number where a ladder has more or other parts than before: those that are kept are made again.
+        SHAPE = 2
 
         class << self
           # @param store [Store::Database]
           # @param school_class [Store::Rows::SchoolClass]
           # @return [Hash] as {LadderView.ladder} has it
           def of(store, school_class, today: Store::SchoolDay.today)
-            key = Store::Standings.key(KIND, school_class, store, today:)
+            key = Store::Standings.key([KIND, SHAPE], school_class, store, today:)
             store.jobs.result(key) || made(store, school_class, key, today)
           end
 

@@ -50,6 +50,16 @@ module Vantick
           @db[:items].where(check_id: last).distinct.select_map(:time)
         end
 
+        # @param child_ids [Array<Integer>]
+        # @return [Hash{Integer => Hash}] by check that they answered, whether it was a `baseline`, and given on a `device`
+        def ways(child_ids)
+          answered = @db[:items].where(id: @db[:answers].where(child_id: child_ids).select(:item_id)).distinct.select(:check_id)
+          kinds = @db[:desks].where(check_id: answered).select_hash(:check_id, :kind)
+          paper = @db[:checks].where(id: answered).where(Sequel.like(:sheet, '%"kind":"baseline"%')).select_map(:id)
+          kinds.transform_values { |kind| { baseline: kind == "baseline", device: true }.freeze }
+               .merge(paper.to_h { |id| [id, { baseline: true, device: kinds.key?(id) }.freeze] })
+        end
+
         # What was put before children since a moment, on paper or on screen.
         # @param since [String] ISO 8601
         # @return [Hash{Integer, nil => Array<Array(String, String)>}] task and time by child; by nobody what was for all

@@ -107,6 +107,8 @@ module Vantick
         # @return [Said]
         def said = Said.new(db)
 
+        def away = Away.new(db)
+
         # @return [Stacks]
         def stacks = Stacks.new(db)
 

@@ -23,10 +23,9 @@ module Vantick
         end
 
         def self.kept(made, school_class, store, today, answers)
-          lessons = lessons(store, school_class[:id])
-          said = said(store, school_class.children)
-          made_of = [answers, lessons, today, said, school_class.slice(:children, :conventions)]
-          made.of([store.object_id, school_class[:id]], made_of) { made(school_class, answers, lessons, today, said) }
+          known = known(store, school_class)
+          made_of = [answers, known, today, school_class.slice(:children, :conventions)]
+          made.of([store.object_id, school_class[:id]], made_of) { made(school_class, answers, today, known) }
         end
         private_class_method :kept
 
@@ -35,13 +34,18 @@ module Vantick
         # @return [String]
         def self.key(kind, school_class, store, today:)
           ids = school_class.children.map { |child| child[:id] }
-          answers = store.db[:answers].where(child_id: ids)
-          rulings = store.db[:overrules].where(answer_id: answers.select(:id)).max(:id)
-          known = [kind, school_class.id, ids, school_class.conventions, today, answers.count, answers.max(:id), rulings,
-                   store.said.mark(ids),
+          known = [kind, school_class.id, ids, school_class.conventions, today, answered(store, ids), store.said.mark(ids),
+                   store.away.of(ids), store.register.joined_later(school_class.id),
                    lessons(store, school_class.id).map { |lesson| [lesson.step.id, lesson.day] }]
           Digest::SHA256.hexdigest(known.inspect)
         end
+
+        # How many answers there are, the last of them, and the last ruling on them.
+        def self.answered(store, ids)
+          answers = store.db[:answers].where(child_id: ids)
+          [answers.count, answers.max(:id), store.db[:overrules].where(answer_id: answers.select(:id)).max(:id)]
+        end
+        private_class_method :answered
 
         # Of one child alone, also one who left the class.
         # @param child [Rows::Child]
@@ -49,8 +53,18 @@ module Vantick
         # @return [Core::Teaching::ClassStanding]
         def self.of_child(child, school_class, store, today:)
           alone = school_class.with(children: [child.slice(:id, :name).freeze].freeze)
-          made(alone, store.answers.of_child(child.id), lessons(store, school_class.id), today, said(store, alone.children))
+          made(alone, store.answers.of_child(child.id), today, known(store, alone))
         end
+
+        # What is known beside the answers.
+        # @return [Hash] `lessons`, `said`, `away` and `since` by child, and by check how it was answered
+        def self.known(store, school_class)
+          ids = school_class.children.map { |child| child[:id] }
+          since = store.register.joined_later(school_class.id).slice(*ids).transform_values { |at| SchoolDay.jd(at) }
+          { lessons: lessons(store, school_class.id), said: said(store, school_class.children), away: store.away.of(ids), since:,
+            checks: store.checks.ways(ids) }
+        end
+        private_class_method :known
 
         # @return [Hash{Integer => Array<Core::Teaching::Said>}] by child
         def self.said(store, children)
@@ -63,13 +77,15 @@ module Vantick
         end
         private_class_method :said
 
-        def self.made(school_class, answers, lessons, today, said)
+        def self.made(school_class, answers, today, known)
           conventions = school_class.wording
           by_child = answers.group_by { |answer| answer[:child_id] }
           answered = school_class[:children].to_h do |child|
-            [child[:id], by_child.fetch(child[:id], []).map { |answer| asked(answer, conventions) }]
+            [child[:id], by_child.fetch(child[:id], []).map { |answer| asked(answer, conventions, known[:checks]) }]
           end
-          Core::Teaching::ClassStanding.new(answered, today:, lessons:, said:)
+          presence = Core::Teaching::Presence.new(answered, **known.slice(:away, :since))
+          Core::Teaching::ClassStanding.new(answered, today:, presence:, wanted: Standings.wanted(conventions),
+                                                      **known.slice(:lessons, :said))
         end
         private_class_method :made
 
@@ -90,11 +106,16 @@ module Vantick
         def self.given(step, day) = Core::Teaching::Course::Given.new(step: Core::Teaching::Step.find(step), day:)
         private_class_method :given
 
+        # @param conventions [Core::Wording::Conventions]
+        # @return [Array<Symbol>] ways of asking that a step wants in this class
+        def self.wanted(conventions) = Core::Knowing::States::CHOICES.fetch(conventions.secure_means)
+
+        # @param checks [Hash{Integer => Hash}] see {Checks#ways}
         # @return [Core::Teaching::Standing::Asked]
-        def self.asked(answer, conventions)
+        def self.asked(answer, conventions, checks = {})
           day = SchoolDay.jd(answer[:answered_at])
           Core::Teaching::Standing::Asked.new(step: Core::Teaching::Step.find(answer[:step]), marked: Marks.asked(answer, conventions),
-                                              day:)
+                                              day:, **checks.fetch(answer[:check_id], {}))
         end
       end
     end

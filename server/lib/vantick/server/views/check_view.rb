@@ -61,8 +61,8 @@ module Vantick
             { **answer, right:, misreadings: Store::Marks.causes(answer[:misreadings]) }
           end
 
-          # @param later [Array<Integer>] children who were not here then
-          def findings(check, school_class, answers, later)
+          # @param why [Hash{Integer => String}] of children without answers who were away, or not here then
+          def findings(check, school_class, answers, why)
             children = asked(check, school_class[:children], answers)
             by_child = marked_by_child(check, school_class, answers)
             evidence = Core::Judging::ClassEvidence.new(by_child)
@@ -70,7 +70,7 @@ module Vantick
             { check_id: check[:id], shared: evidence.shared.map { |shared| shared(shared, step) },
               children: children.map do |child|
                 { **child_findings(child, by_child.fetch(child[:id]), evidence.by_child.fetch(child[:id])),
-                                        **(later.include?(child[:id]) ? { slip: "not_here_then" } : {}) }
+                                        **(why.key?(child[:id]) ? { slip: why[child[:id]] } : {}) }
               end }
           end
 

@@ -1,0 +1,61 @@
+<script setup lang="ts">
+import { computed } from "vue";
+import { readLadder, useAsked } from "@/api";
+import { useClasses } from "@/school";
+import { KnewBefore } from "@/told";
+
+/** On the first day, after holidays, and of a child who joins: find out where they are, or say it. */
+const classes = useClasses();
+const { data: ladder, reload } = useAsked(
+  "ladder",
+  () => classes.current && [classes.current.id],
+  readLadder,
+);
+const offered = computed(() => ladder.value?.baseline);
+const joined = computed(() => offered.value?.why === "joined");
+const names = computed(() =>
+  (classes.current?.children ?? [])
+    .filter((child) => offered.value?.child_ids.includes(child.id))
+    .map((child) => child.name),
+);
+const SHOWN = 4;
+const who = computed(() => {
+  if (!joined.value) return "The class";
+  const more = names.value.length - SHOWN;
+  const first = names.value.slice(0, SHOWN).join(", ");
+  return more > 0 ? `${first} and ${more} more` : first;
+});
+const about = computed(
+  () =>
+    ({
+      first: "Twelve clocks show where each child is. Then the first lesson fits your class.",
+      holidays: "No answers for two weeks. Twelve clocks show what each child still knows.",
+      joined: `Few answers so far: ${who.value}. Twelve clocks show where they are.`,
+      none: "",
+    })[offered.value?.why ?? "none"],
+);
+const query = computed(() => ({
+  kind: "baseline",
+  ...(joined.value ? { children: offered.value?.child_ids.join(",") } : {}),
+}));
+</script>
+
+<template>
+  <BCard v-if="offered && about" class="mt-20">
+    <h2 class="fs-130">Where {{ joined && names.length === 1 ? "is" : "are" }} they on the ladder?</h2>
+    <p class="mb-2">{{ about }}</p>
+    <div class="d-flex flex-wrap align-items-center gap-2 mb-2">
+      <BButton variant="outline-primary" :to="{ name: 'new-desk', query }">On devices</BButton>
+      <BButton variant="outline-primary" :to="{ name: 'sheets', query: { kind: 'baseline' } }">
+        On paper
+      </BButton>
+    </div>
+    <KnewBefore
+      v-if="offered.why !== 'holidays'"
+      :class-id="classes.current!.id"
+      :child-ids="joined ? offered.child_ids : []"
+      :who="who"
+      @said="reload"
+    />
+  </BCard>
+</template>

@@ -1,0 +1,33 @@
+import { computed, type ComputedRef } from "vue";
+import { readAway, setAway, useAsked, useDoing } from "@/api";
+
+interface Away {
+  /** Children who were away on that day, as the teacher says. */
+  away: ComputedRef<ReadonlySet<number>>;
+  /** Says that a child was away, or takes it back. */
+  toggle: (childId: number) => Promise<boolean>;
+  busy: ReturnType<typeof useDoing>["busy"];
+  trouble: ReturnType<typeof useDoing>["trouble"];
+}
+
+/** Who of a class was away on a day. */
+export function useAway(classId: () => number | null | undefined, day: () => string): Away {
+  const { data, reload } = useAsked(
+    "away",
+    (): [number, string] | null => {
+      const id = classId();
+      return id ? [id, day()] : null;
+    },
+    readAway,
+  );
+  const away = computed<ReadonlySet<number>>(() => new Set(data.value?.child_ids));
+  const { busy, trouble, doing } = useDoing();
+  const toggle = (childId: number): Promise<boolean> =>
+    doing(async () => {
+      const id = classId();
+      if (!id) return;
+      await setAway(id, day(), childId, !away.value.has(childId));
+      await reload();
+    });
+  return { away, toggle, busy, trouble };
+}
