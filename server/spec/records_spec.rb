@@ -34,6 +34,28 @@ RSpec.describe Vantick::Server::Classes::Records do
     expect(record(2)).to include("verdict" => "not enough to say", "leans" => nil, "answers" => [])
   end
 
+  it "tell what a child leaves blank, and where paper and devices differ" do
+    expect(record(0)).to include("blank" => nil, "places" => nil)
+    fill(check)
+    child = check["children"][0]
+    check["items"].select { |item| item["time"].end_with?(":45") }.each { |item| answer(check, child, item, "-") }
+    more = make_check(school_class, step: "fives_to", count: 4)
+    more["items"].each { |item| answer(more, child, item, "-") }
+    expect(record(0)["blank"]).to include("what" => "to").and include("blank" => be >= 4)
+  end
+
+  it "tell of a check whose children gave the same answers that no mistake explains" do
+    odd = ["twenty past nine", "ten past eleven", "five past eight", "twenty past six"]
+    check["items"].zip(odd.cycle).each do |item, text|
+      check["children"].first(2).each { |child| answer(check, child, item, text) }
+    end
+    alike = get("/api/checks/#{check['id']}/findings").body["alike"]
+    expect(alike.map { |one| one["child_ids"] }).to eq([check["children"].first(2).map { |child| child["id"] }])
+    expect(alike.first["clocks"]).to be >= 3
+    answer(check, check["children"][2], check["items"].first, "half past ten")
+    expect(get("/api/checks/#{check['id']}/findings").body["alike"].length).to eq(1)
+  end
+
   it "put children into groups for tomorrow, with what they need and three times" do
     fill(check)
     groups = get("#{address}/groups").body["groups"]

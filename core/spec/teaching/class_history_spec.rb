@@ -25,6 +25,19 @@ RSpec.describe Vantick::Core::Teaching::ClassHistory do
     expect(weeks.sum(&:answers)).to eq(34)
   end
 
+  it "counts those of the secure whose review is due, the last week as it is told today" do
+    right = %w[1:00 2:15 3:30 4:45].product([1, 3, 5, 8]).flat_map do |text, day|
+      [words, task(:dial_to_digital)].map { |with| asked(text, with.right_answer(time(text)).to_s, day, with) }
+    end.sort_by(&:day)
+    weeks = history({ anneke: right }, today: 120)
+    due = weeks.map { |week| week.review_due.fetch(step(:quarters), 0) }
+    expect([due.first, due.last]).to eq([0, 1])
+    expect(due).to eq(due.sort)
+    expect(weeks.map { |week| week.secure[step(:quarters)] }.last).to eq(1)
+    told = Vantick::Core::Teaching::Standing.new(right, today: 120)
+    expect(told.review_due).to match_array(told.review_due_on(120) | told.review_due.reject { |one| told.states[one] == :secure })
+  end
+
   it "has nothing to tell without answers, and looks back on a school year at most" do
     expect(history({ anneke: [] }, today: 5)).to eq([])
     expect(history({ anneke: [asked("1:00", "one o'clock", 0)] }, today: 400).length).to eq(described_class::MOST)

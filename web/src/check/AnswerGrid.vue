@@ -104,7 +104,7 @@ const KEYS: Record<string, (row: number) => void> = {
   "@": () => pile.value?.focus(),
   "=": (row) => fill(row, (item) => item.drawings[0]?.answer ?? item.right),
   "#": (row) => fill(row, () => "-"),
-  "!": (row) => {
+  _: (row) => {
     const child = props.check.children[row];
     if (child) void toggleAway(child.id);
     cells()[(row + 1) * across.value]?.focus();
@@ -116,8 +116,8 @@ function press(event: KeyboardEvent): void {
   if (!does || event.ctrlKey || event.metaKey) return;
   const row = Math.floor(cells().indexOf(event.target as HTMLInputElement) / across.value);
   const child = props.check.children[row];
-  // Among words an exclamation mark is one.
-  if (!child || (event.key === "!" && !away.value.has(child.id) && !nothing(child.id))) return;
+  // Among words it is a mark as any other.
+  if (!child || (event.key === "_" && !away.value.has(child.id) && !nothing(child.id))) return;
   event.preventDefault();
   does(row);
 }
@@ -240,6 +240,7 @@ onMounted(() => {
 }
 
 .away {
+  min-height: 0;
   color: var(--v-quiet);
   text-decoration: none;
 

@@ -67,6 +67,8 @@ defineExpose({ focus: () => field.value?.focus() });
       rest right
       <kbd class="key">#</kbd>
       rest blank
+      <kbd class="key">_</kbd>
+      away
     </span>
     <p v-if="none" class="field-error m-0" role="alert">
       {{ found.length ? `${found.length} names start like this. Type more.` : "No child has that name." }}

@@ -100,6 +100,24 @@ const misreadings = computed(() => {
     ...[...new Set(found)].map((id) => ({ value: id, text: facts.misreading(id).name })),
   ];
 });
+const BLANK = {
+  to: 'clocks with "to"',
+  words: "clocks to write in words",
+  digits: "clocks to write in digits",
+  hands: "hands to draw",
+} as const;
+/** "Leaves clocks with "to" blank: 6 of 7." */
+const blank = computed(() => {
+  const found = record.value?.blank;
+  return found ? `Leaves ${BLANK[found.what]} blank: ${found.blank} of ${found.asked}.` : "";
+});
+/** Where paper and devices say something else of the child. */
+const places = computed(() => {
+  const found = record.value?.places;
+  if (!found) return "";
+  const { paper, device } = found;
+  return `On paper ${paper.right} of ${paper.answers} right, on devices ${device.right} of ${device.answers}.`;
+});
 const shown = computed(() =>
   (record.value?.answers ?? []).filter(
     (answer) =>
@@ -124,7 +142,26 @@ const shown = computed(() =>
           <BButton variant="outline-primary" :to="{ name: 'children' }">The class</BButton>
         </div>
       </div>
-      <p v-if="!record.answers.length">No answers yet.</p>
+      <template v-if="!record.answers.length">
+        <p>No answers yet. Twelve clocks show where {{ record.child.name }} is.</p>
+        <div class="d-flex flex-wrap gap-2 mb-3">
+          <BButton
+            variant="primary"
+            :to="{ name: 'new-desk', query: { kind: 'baseline', children: record.child.id } }"
+          >
+            On devices
+          </BButton>
+          <BButton variant="outline-primary" :to="{ name: 'sheets', query: { kind: 'baseline' } }">
+            On paper
+          </BButton>
+        </div>
+        <KnewBefore
+          :class-id="classes.current.id"
+          :child-ids="[record.child.id]"
+          :who="record.child.name"
+          @said="reload"
+        />
+      </template>
       <div v-else class="abreast d-grid gap-4">
         <section
           v-if="met.length"
@@ -209,18 +246,14 @@ const shown = computed(() =>
           </BCard>
           <BCard>
             <h2 class="eyebrow">Next</h2>
-            <p class="mb-2">{{ next }}</p>
-            <KnewBefore
-              :class-id="classes.current.id"
-              :child-ids="[record.child.id]"
-              :who="record.child.name"
-              @said="reload"
-            />
+            <p class="mb-0">{{ next }}</p>
           </BCard>
-          <BCard v-if="shares.length > 1">
+          <BCard v-if="shares.length > 1 || blank || places">
             <h2 class="eyebrow">Lately</h2>
-            <p class="mb-2">{{ lately }}</p>
-            <SparkLine :values="shares" :most="100" />
+            <p v-if="blank" class="mb-2">{{ blank }}</p>
+            <p v-if="places" class="mb-2">{{ places }}</p>
+            <p v-if="shares.length > 1" class="mb-2">{{ lately }}</p>
+            <SparkLine v-if="shares.length > 1" :values="shares" :most="100" />
           </BCard>
         </aside>
         <section class="col-all d-grid gap-09 align-content-start" aria-labelledby="all-head">

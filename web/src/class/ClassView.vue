@@ -5,7 +5,7 @@ import { listChecks, readFindings, useFacts, useAsked } from "@/api";
 import { useClasses } from "@/school";
 import { NothingYet, TomorrowCard, seem } from "@/told";
 import ChildFindings from "./ChildFindings.vue";
-import { moment } from "@/words";
+import { counted, moment } from "@/words";
 
 /** What the answers of a check say: of the class, and of each child. */
 const route = useRoute();
@@ -92,7 +92,16 @@ function go(id: unknown): void {
           <h2>No mistakes with a pattern this time.</h2>
           <p class="mb-0">Move on to the next step, or check again with more clocks.</p>
         </BCard>
-        <BCard v-if="others.length || away.length || said.length || empty.length || later.length">
+        <BCard
+          v-if="
+            findings.alike.length ||
+            others.length ||
+            away.length ||
+            said.length ||
+            empty.length ||
+            later.length
+          "
+        >
           <p class="eyebrow">Also</p>
           <ul class="also p-0 m-0 list-unstyled">
             <li v-for="one in others" :key="one.misreading">
@@ -106,6 +115,10 @@ function go(id: unknown): void {
             <li v-if="later.length">
               <strong>Not here then:</strong>
               {{ later.map((child) => child.name).join(", ") }}
+            </li>
+            <li v-for="pair in findings.alike" :key="pair.child_ids.join()">
+              {{ pair.child_ids.map((id) => names.get(id)).join(" and ") }} gave the same unusual answers to
+              {{ counted(pair.clocks, "clock") }}.
             </li>
             <li v-if="said.length">
               <strong>Away:</strong>

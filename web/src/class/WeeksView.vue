@@ -17,7 +17,7 @@ const { data: weeks, trouble } = useAsked(
   () => classes.current && [classes.current.id],
   readHistory,
 );
-type Kind = "secure" | "misreadings";
+type Kind = "secure" | "review_due" | "misreadings";
 interface Row {
   id: string;
   values: number[];
@@ -34,6 +34,9 @@ const rows = (kind: Kind): Row[] => {
   });
 };
 const secure = computed(() => rows("secure").filter((row) => Math.max(...row.values) > 0));
+/** Of those who are secure on a step, how many have a review due, week by week. */
+const due = computed(() => new Map(rows("review_due").map((row) => [row.id, row])));
+const dueNow = (id: string): number => due.value.get(id)?.now ?? 0;
 /** Those that show now first, then those that showed last. */
 const lastSeen = (row: Row): number => row.values.findLastIndex((value) => value > 0);
 const misreadings = computed(() =>
@@ -78,6 +81,7 @@ const gone = (row: Row): string => {
       <div class="abreast abreast-two d-grid gap-5 align-items-start">
         <section aria-labelledby="secure-head">
           <h2 id="secure-head">Who is secure</h2>
+          <p v-if="due.size" class="quiet fs-90">Thin line: those of them with review due.</p>
           <ul class="rows list-unstyled p-0">
             <li
               v-for="row in secure"
@@ -86,10 +90,13 @@ const gone = (row: Row): string => {
             >
               <StepDial class="row-dial" :step="row.id" />
               <span class="name">{{ facts.rung(row.id).name }}</span>
-              <SparkLine :values="row.values" :most="children" />
+              <SparkLine :values="row.values" :thin="due.get(row.id)?.values" :most="children" />
               <span>
                 <strong>{{ row.now }} of {{ children }}</strong>
                 <span class="quiet d-block fs-90">{{ change(row) }}</span>
+                <span v-if="dueNow(row.id)" class="quiet d-block fs-90">
+                  {{ dueNow(row.id) }} with review due
+                </span>
               </span>
             </li>
           </ul>

@@ -30,7 +30,7 @@ const about = computed(
     ({
       first: "Twelve clocks show where each child is. Then the first lesson fits your class.",
       holidays: "No answers for two weeks. Twelve clocks show what each child still knows.",
-      joined: `Few answers so far: ${who.value}. Twelve clocks show where they are.`,
+      joined: "Twelve clocks show where they are.",
       none: "",
     })[offered.value?.why ?? "none"],
 );
@@ -42,7 +42,7 @@ const query = computed(() => ({
 
 <template>
   <BCard v-if="offered && about" class="mt-20">
-    <h2 class="fs-130">Where {{ joined && names.length === 1 ? "is" : "are" }} they on the ladder?</h2>
+    <h2 class="fs-130">{{ joined ? `Few answers so far: ${who}` : "Where are they on the ladder?" }}</h2>
     <p class="mb-2">{{ about }}</p>
     <div class="d-flex flex-wrap align-items-center gap-2 mb-2">
       <BButton variant="outline-primary" :to="{ name: 'new-desk', query }">On devices</BButton>

@@ -2,17 +2,30 @@
 import { computed } from "vue";
 
 /** How a number went over time, in one line's height: an area to the right, its last value as a dot. What it means stands beside it. */
-const props = defineProps<{ values: readonly number[]; most: number; kind?: "good" | "bad" }>();
+const props = defineProps<{
+  values: readonly number[];
+  most: number;
+  kind?: "good" | "bad";
+  /** Part of them, as a thin line. */
+  thin?: readonly number[];
+}>();
 
 const WIDTH = 240;
 const HEIGHT = 34;
-const at = computed(() =>
-  props.values.map((value, place) => ({
-    x: props.values.length > 1 ? (place / (props.values.length - 1)) * WIDTH : WIDTH,
+interface Place {
+  x: number;
+  y: number;
+}
+const placed = (values: readonly number[]): Place[] =>
+  values.map((value, place) => ({
+    x: values.length > 1 ? (place / (values.length - 1)) * WIDTH : WIDTH,
     y: HEIGHT - (value / Math.max(1, props.most)) * HEIGHT,
-  })),
-);
-const line = computed(() => at.value.map(({ x, y }) => `${x.toFixed(1)},${y.toFixed(1)}`).join(" "));
+  }));
+const joined = (places: readonly Place[]): string =>
+  places.map(({ x, y }) => `${x.toFixed(1)},${y.toFixed(1)}`).join(" ");
+const at = computed(() => placed(props.values));
+const line = computed(() => joined(at.value));
+const thinLine = computed(() => joined(placed(props.thin ?? [])));
 const area = computed(() => `0,${HEIGHT} ${line.value} ${WIDTH},${HEIGHT}`);
 const last = computed(() => at.value.at(-1));
 </script>
@@ -27,6 +40,7 @@ const last = computed(() => at.value.at(-1));
     <line x1="0" :y1="HEIGHT" :x2="WIDTH" :y2="HEIGHT" class="ground" />
     <polygon :points="area" class="area" />
     <polyline :points="line" class="line" />
+    <polyline v-if="thinLine" :points="thinLine" class="thin" />
     <circle v-if="last" :cx="last.x" :cy="last.y" r="4.5" class="last" />
   </svg>
 </template>
@@ -49,6 +63,13 @@ const last = computed(() => at.value.at(-1));
 
 .area {
   opacity: 0.16;
+}
+
+.thin {
+  fill: none;
+  stroke: var(--v-quiet);
+  stroke-width: 1.2;
+  stroke-dasharray: 4 3;
 }
 
 .good {

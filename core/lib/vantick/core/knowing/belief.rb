@@ -72,6 +72,9 @@ module Vantick
         # @return [Float] 0..1, that it comes on that day without being gone over
         def fresh(asking, day) = @places.fresh(asking.part, day)
 
+        # @return [Hash{Symbol => Array(Integer, Float)}] see {Places#fading}
+        def fading = @places.fading
+
         # @param asking [Asking]
         # @return [Float] days in which half of it is lost
         def half(asking) = @places.half(asking.part)

@@ -15,6 +15,9 @@ module Vantick
         # @return [Hash{Integer => Array<Step>}] by day with answers, the steps that were secure after it
         attr_reader :secure_by_day
 
+        # @return [Hash{Integer => Hash}] by day with answers, what fades from then on (see {Places#fading})
+        attr_reader :fading_by_day
+
         BAD_DAY = TABLE[:bad_day].freeze
 
         # @param answers [Array<Standing::Asked>] at first try, oldest first
@@ -26,6 +29,7 @@ module Vantick
           @seen = Seen.new(wanted)
           @states = States.new(wanted)
           @secure_by_day = {}
+          @fading_by_day = {}
           days = { lessons:, answers:, said: }.transform_values { |some| some.group_by(&:day) }
           days.values.flat_map(&:keys).uniq.sort.each { |day| follow(day, days) }
         end
@@ -38,6 +42,7 @@ module Vantick
           days[:said].fetch(day, []).each { |said| told(said) }
           states.look(belief, seen)
           @secure_by_day[day] = states.secure
+          @fading_by_day[day] = belief.fading
         end
 
         def told(said)

@@ -49,10 +49,16 @@ module Vantick
         # @param part [Symbol]
         # @param day [Integer]
         # @return [Float] 0..1, that it comes without being gone over: what was known is soon there again when it does not
-        def fresh(part, day)
-          since = @since[part]
-          since && day > since ? 0.5**((day - since) / half(part)) : 1.0
-        end
+        def fresh(part, day) = Places.fresh(day, @since[part], half(part))
+
+        # @return [Hash{Symbol => Array(Integer, Float)}] by part that was met, the day it was met last, and its half-life
+        def fading = @since.to_h { |part, since| [part, [since, half(part)]] }
+
+        # @param day [Integer]
+        # @param since [Integer, nil] when it was met last
+        # @param half [Float] its half-life
+        # @return [Float] 0..1
+        def self.fresh(day, since, half) = since && day > since ? 0.5**((day - since) / half) : 1.0
 
         # Days go by for one part: what is lost takes with it what rests on it.
         # @param part [Symbol]

@@ -12,9 +12,10 @@ module Vantick
 
         # @!attribute day [Integer] the last day of the week
         # @!attribute secure [Hash{Step => Integer}] children, for steps that any of them met
+        # @!attribute review_due [Hash{Step => Integer}] how many of these had their review due
         # @!attribute misreadings [Hash{Misreading => Integer}] children who showed each in this week
         # @!attribute answers [Integer] given in this week
-        Week = Struct.new(:day, :secure, :misreadings, :answers, keyword_init: true)
+        Week = Struct.new(:day, :secure, :review_due, :misreadings, :answers, keyword_init: true)
 
         class << self
           # @param standing [ClassStanding]
@@ -32,7 +33,8 @@ module Vantick
 
           def week(standing, day)
             now = standing.asked.transform_values { |asked| asked.select { |one| one.day <= day && one.day > day - WEEK } }
-            Week.new(day:, secure: secure(standing, day), misreadings: misreadings(now), answers: now.values.sum(&:length)).freeze
+            Week.new(day:, secure: secure(standing, day), review_due: review_due(standing, day), misreadings: misreadings(now),
+                     answers: now.values.sum(&:length)).freeze
           end
 
           def secure(standing, day)
@@ -40,6 +42,8 @@ module Vantick
             met = standing.asked.values.flatten.select { |one| one.day <= day }.map(&:step).uniq | secure.keys
             (Step.with_times & met).to_h { |step| [step, secure.fetch(step, 0)] }
           end
+
+          def review_due(standing, day) = standing.by_child.values.flat_map { |one| one.review_due_on(day) }.tally
 
           def misreadings(now)
             evidence = Judging::ClassEvidence.new(now.transform_values { |asked| asked.map(&:marked) })

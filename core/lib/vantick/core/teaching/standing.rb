@@ -94,8 +94,17 @@ module Vantick
         # @param day [Integer]
         # @return [Array<Step>] that were secure at the end of that day
         def secure_on(day)
-          last = @followed.secure_by_day.keys.select { |one| one <= day }.max
+          last = last_before(day)
           last ? @followed.secure_by_day.fetch(last) : []
+        end
+
+        # @param day [Integer]
+        # @return [Array<Step>] those of {#secure_on} whose review was due by then
+        def review_due_on(day)
+          secure_on(day).select do |step|
+            fading = @followed.fading_by_day.fetch(last_before(day))
+            lost?(step) { |asking| Knowing::Places.fresh(day, *fading.fetch(asking.part, [nil, 1.0])) }
+          end
         end
 
         # @param answers [Array<Asked>]
@@ -129,14 +138,21 @@ module Vantick
 
         def settle
           @states = Step.with_times.to_h { |step| [step, @followed.states.of(step)] }.freeze
-          @review_due = states.keys.select { |step| KNOWN.include?(states[step]) && lost?(step) }.freeze
+          @review_due = states.keys.select do |step|
+            KNOWN.include?(states[step]) && lost?(step) do |asking|
+              belief.fresh(asking, @today)
+            end
+          end.freeze
           @stumbles = Step.with_times.select { |step| states[step] != :secure && stumbles?(step) }.freeze
         end
 
+        # Days on which something was followed, up to that one.
+        def last_before(day) = @followed.secure_by_day.keys.select { |one| one <= day }.max
+
+        # @yieldparam asking [Knowing::Asking]
+        # @yieldreturn [Float] 0..1, how fresh it is
         def lost?(step)
-          KindsOfTime.of_step(step).any? do |kind|
-            seen.ways(kind).any? { |asking| belief.fresh(asking, @today) < ROW[:review] }
-          end
+          KindsOfTime.of_step(step).any? { |kind| seen.ways(kind).any? { |asking| yield(asking) < ROW[:review] } }
         end
 
         def stumbles?(step)

@@ -19,11 +19,9 @@ module Vantick
           def record(child, answers, conventions, standing)
             marked = answers.map { |answer| Store::Marks.asked(answer, conventions) }
             own = standing.by_child.fetch(child[:id])
-            diagnosis = own.diagnosis
             { child: child.slice(:id, :name), **told(own), next_step: standing.next_for(child[:id])&.id, stumbles: own.stumbles.map(&:id),
-              next_best: next_best(diagnosis, answers), evidence: diagnosis.evidence.map { |piece| piece(piece, diagnosis, answers) },
-              steps: steps(own), checks: checks(answers, marked),
-              answers: answers.reverse.map { |answer| given(answer, conventions) } }
+              **beside(standing.asked.fetch(child[:id])), **behind(own.diagnosis, answers), steps: steps(own),
+              checks: checks(answers, marked), answers: answers.reverse.map { |answer| given(answer, conventions) } }
           end
 
           # @param group [Core::Teaching::Groups::Group]
@@ -35,6 +33,7 @@ module Vantick
           # @param week [Core::Teaching::ClassHistory::Week]
           def week(week)
             { day: Date.jd(week.day).iso8601, answers: week.answers, secure: week.secure.transform_keys(&:id),
+              review_due: week.review_due.transform_keys(&:id),
               misreadings: week.misreadings.transform_keys(&:id) }
           end
 
@@ -75,6 +74,15 @@ module Vantick
             standing.states.map do |step, state|
               { id: step.id, state:, review_due: standing.review_due.include?(step), ways: standing.ways(step) }
             end
+          end
+
+          def behind(diagnosis, answers)
+            { next_best: next_best(diagnosis, answers), evidence: diagnosis.evidence.map { |piece| piece(piece, diagnosis, answers) } }
+          end
+
+          # What is left blank, and whether paper and devices differ.
+          def beside(asked)
+            { blank: Core::Knowing::Beside.blank(asked)&.to_h, places: Core::Knowing::Beside.places(asked)&.transform_values(&:to_h) }
           end
 
           # What lies behind the mistakes.

@@ -53,7 +53,7 @@ module Vantick
         def self.of(answer, task, time, conventions)
           verdict = answer[:verdict].to_sym
           Core::Marking::Marked.new(task:, time:, verdict:, misreadings: answer[:misreadings].map(&:to_sym),
-                                    accepted: conventions.accepts?(verdict))
+                                    read_as: answer[:read_as].to_s, accepted: conventions.accepts?(verdict))
         end
       end
     end

@@ -67,7 +67,7 @@ module Vantick
             by_child = marked_by_child(check, school_class, answers)
             evidence = Core::Judging::ClassEvidence.new(by_child)
             step = Core::Teaching::Step.find(check[:step])
-            { check_id: check[:id], shared: evidence.shared.map { |shared| shared(shared, step) },
+            { check_id: check[:id], alike: alike(check, by_child), shared: evidence.shared.map { |shared| shared(shared, step) },
               children: children.map do |child|
                 { **child_findings(child, by_child.fetch(child[:id]), evidence.by_child.fetch(child[:id])),
                                         **(why.key?(child[:id]) ? { slip: why[child[:id]] } : {}) }
@@ -124,6 +124,14 @@ module Vantick
               mine = given.fetch(child[:id], [])
               [child[:id], mine.map { |answer| Store::Marks.asked({ **answer, **asked.fetch(answer[:item_id]) }, conventions) }]
             end
+          end
+
+          # Neighbours have the same clocks on paper alone.
+          def alike(check, by_child)
+            return [] if check[:desk] || check[:items].any? { |item| item[:child_id] }
+
+            same = Core::Knowing::Beside.same(by_child.transform_values { |marked| marked.to_h { |one| [one.time, one] } })
+            same.map { |child_ids, clocks| { child_ids:, clocks: } }
           end
 
           def child_findings(child, marked, evidence)
