@@ -22,7 +22,7 @@ RSpec.describe "A baseline" do
 
   it "asks a child who is right of ever harder times, and ends at the top" do
     sent = through { |turn| right(turn) }
-    expect(sent.length).to be_between(6, 12)
+    expect(sent.length).to be_between(8, 12)
     expect(sent.last.values_at("turn", "turn_id").first).to be_nil
     expect(sent.last["round"]).to include("over" => true, "of" => 12)
     expect(live["place"]["step"]).to eq("minutes_to").or eq("minutes_past")

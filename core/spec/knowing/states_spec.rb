@@ -49,6 +49,14 @@ RSpec.describe Vantick::Core::Knowing::States do
     expect(standing(good + bad).states[step(:oclock)]).not_to eq(:not_yet)
   end
 
+  it "believes wrong answers to a baseline, on whatever day" do
+    good = answers(102, random: Random.new(3)) { true }
+    bad = dated(answers(8, random: Random.new(3)) { false }, 60)
+    asked = bad.map { |one| one.dup.tap { |other| other.baseline = true } }
+    states = [good + bad, good + asked].map { |given| standing(given).states[step(:quarters)] }
+    expect(states).to eq(%i[secure learning])
+  end
+
   it "does not flicker: one slip leaves what was secure" do
     given = answers(60) { true }
     slip = dated(answers(1, random: Random.new(9)) { false }, 40)

@@ -55,7 +55,8 @@ module Vantick
           seen.taught(lesson.step)
         end
 
-        # A day on which a child is not itself says nothing of what it knows; two running are no longer such days.
+        # A day on which a child is not itself says nothing of what it knows; two running are no longer such days, nor is one on which it
+        # was to be found out where the child is.
         def answered_on(day, all)
           before = belief.dup
           odds = @bad ? BAD_DAY[:again] : BAD_DAY[:chance]
@@ -64,7 +65,7 @@ module Vantick
             likely = belief.answered(marked, day)
             odds *= Item.of(marked.task, marked.time).on_a_bad_day(marked) / likely if marked.telling?
           end
-          @bad = all.any? && odds > 1
+          @bad = all.any? && all.none?(&:baseline) && odds > 1
           @belief = before if @bad
         end
       end
