@@ -15,10 +15,10 @@ const presence = computed(() => {
   return props.child.here || !props.desk.open ? "" : "away";
 });
 const where = computed(() => {
-  const asked = props.child.asked;
+  const { asked, place } = props.child;
+  if (place) return placeInWords(place, facts);
   if (presence.value) return presence.value;
   if (asked) return asked.second ? `${asked.time}, again` : asked.time;
-  if (props.child.place) return placeInWords(props.child.place, facts);
   return props.child.round ? `done: ${props.child.done}` : "";
 });
 /** What a teacher should know beside the answers. */

@@ -1,17 +1,31 @@
 <script setup lang="ts">
-import { computed } from "vue";
-import { readLadder, useAsked } from "@/api";
+import { computed, ref, shallowRef, watch } from "vue";
+import { readLadder, useAsked, type Ladder } from "@/api";
 import { useClasses } from "@/school";
 import { KnewBefore } from "@/told";
 
 /** On the first day, after holidays, and of a child who joins: find out where they are, or say it. */
 const classes = useClasses();
+const said = ref(false);
 const { data: ladder, reload } = useAsked(
   "ladder",
   () => classes.current && [classes.current.id],
   readLadder,
 );
-const offered = computed(() => ladder.value?.baseline);
+type Offered = Ladder["baseline"];
+/** It stays while the page does: what was said can be taken back. */
+const offered = shallowRef<Offered>();
+watch(
+  () => ladder.value?.baseline,
+  (found) => {
+    if (!said.value) offered.value = found;
+  },
+  { immediate: true },
+);
+const again = (): Promise<void> => {
+  said.value = true;
+  return reload();
+};
 const joined = computed(() => offered.value?.why === "joined");
 const names = computed(() =>
   (classes.current?.children ?? [])
@@ -55,7 +69,7 @@ const query = computed(() => ({
       :class-id="classes.current!.id"
       :child-ids="joined ? offered.child_ids : []"
       :who="who"
-      @said="reload"
+      @said="again"
     />
   </BCard>
 </template>
