@@ -67,8 +67,9 @@ module Bench
     end
 
     def told_at(term)
+      learning = Vantick::Core::Term::Learning.of(term.answers, term.lessons, term.standings.transform_values(&:before))
       Vantick::Core::Term::Forecast.new(starts(term), lessons: term.planner.plan, aim: term.aim, today: term.day, aim_day: term.aim_day,
-                                             learning: Vantick::Core::Term::Learning.of(term.answers, term.lessons)).told
+                                                      learning:).told
     end
 
     def forecasts(seed)

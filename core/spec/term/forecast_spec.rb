@@ -64,16 +64,45 @@ RSpec.describe Vantick::Core::Term::Forecast do
     expect { draws.gamma(0.5) }.to raise_error(ArgumentError)
   end
 
-  # Worked by hand: thirty children's worth of .45 before anything, then one for each child who was asked before and did not know.
-  it "learns how well lessons work from what came of the first on each step" do
-    by_child = (1..10).to_h { |key| [key, day_of(:half_past, 5, right: key <= 6 ? 5 : 1)] }
-    expect(core::Learning.of(by_child, [given(:half_past, 5)]).chance).to eq(0.45)
-    before = by_child.transform_values { |after| day_of(:half_past, 2, right: 1) + after }
-    expect(core::Learning.of(before, [given(:half_past, 5)]).chance).to be_within(1e-9).of((13.5 + 6) / 40)
-    known = by_child.transform_values { |asked| day_of(:half_past, 2) + asked }
-    expect(core::Learning.of(known, [given(:half_past, 5)]).chance).to eq(0.45)
-    expect(core::Learning.of(by_child, [given(:quarters, 5)]).chance).to eq(0.45)
-    expect(core::Learning.of({}, []).chance).to eq(0.45)
+  describe "how well lessons work" do
+    def learned(by_child, lessons, known: 0.0, ready: 1.0)
+      before = by_child.transform_values { lessons.to_h { |lesson| [[lesson.step, lesson.day], [known, ready]] } }
+      core::Learning.of(by_child, lessons, before).chance
+    end
+
+    def class_of(right, count: 20) = (1..count).to_h { |key| [key, day_of(:half_past, 5, right: key <= right ? 5 : 0)] }
+
+    let(:lesson) { [given(:half_past, 5)] }
+
+    it "is what is assumed of all before anything was seen" do
+      expect([learned({}, []), learned(class_of(20), [])]).to eq([0.45, 0.45])
+      expect(core::Learning.of({}, [], {}).chance).to eq(0.45)
+    end
+
+    # Thirty children's worth of .45, and twenty of whom nearly all or nearly none came out of the lesson with it.
+    it "goes up where the lesson made the difference, and down where it did not" do
+      expect(learned(class_of(20), lesson)).to be_within(0.01).of((13.5 + 20) / 50)
+      expect(learned(class_of(0), lesson)).to be_within(0.01).of(13.5 / 50)
+      expect(learned(class_of(10), lesson)).to be_within(0.01).of((13.5 + 10) / 50)
+    end
+
+    it "says little of children who knew it before, or could not learn it yet" do
+      expect(learned(class_of(20), lesson, known: 0.95)).to be_within(0.02).of(0.45)
+      expect(learned(class_of(0), lesson, ready: 0.1)).to be_within(0.03).of(0.45)
+    end
+
+    it "looks at the first lesson on one kind of times, and at the first day with answers after it" do
+      expect(learned(class_of(20), [given(:quarters, 5)])).to eq(0.45)
+      both = class_of(0).transform_values { |asked| asked + day_of(:half_past, 7) }
+      expect(learned(both, lesson)).to eq(learned(class_of(0), lesson))
+      expect(learned(class_of(20), [given(:half_past, 2), given(:half_past, 4)])).to eq(0.45)
+    end
+
+    it "is asked of a whole class by what its own standing knows" do
+      class_standing = standing(class_of(20), today: 6, lessons: lesson)
+      expect(class_standing.learning.chance).to be > 0.45
+      expect(standing(class_of(0), today: 6, lessons: lesson).learning.chance).to be < 0.45
+    end
   end
 
   it "offers what would help, the most first" do

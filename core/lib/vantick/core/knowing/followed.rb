@@ -18,6 +18,10 @@ module Vantick
         # @return [Hash{Integer => Hash}] by day with answers, what fades from then on (see {Places#fading})
         attr_reader :fading_by_day
 
+        # @return [Hash{Array(Step, Integer) => Array(Float, Float)}] by step and day of a lesson on one kind of times, how likely it was
+        #   known before it, and how far it could be learned
+        attr_reader :before
+
         BAD_DAY = TABLE[:bad_day].freeze
 
         # @param answers [Array<Standing::Asked>] at first try, oldest first
@@ -30,6 +34,7 @@ module Vantick
           @states = States.new(wanted)
           @secure_by_day = {}
           @fading_by_day = {}
+          @before = {}
           days = { lessons:, answers:, said: }.transform_values { |some| some.group_by(&:day) }
           days.values.flat_map(&:keys).uniq.sort.each { |day| follow(day, days) }
         end
@@ -51,9 +56,13 @@ module Vantick
         end
 
         def taught(lesson)
+          kinds = Teaching::KindsOfTime.of_step(lesson.step)
+          @before[[lesson.step, lesson.day]] = expected_of(kinds.first, lesson.day) if kinds.one?
           belief.taught(lesson.step, lesson.day)
           seen.taught(lesson.step)
         end
+
+        def expected_of(kind, day) = Expected.new(belief, seen, day).then { |one| [one.known(kind), one.ready(kind)].freeze }
 
         # A day on which a child is not itself says nothing of what it knows; two running are no longer such days, nor is one on which it
         # was to be found out where the child is.

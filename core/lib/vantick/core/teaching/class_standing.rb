@@ -98,7 +98,9 @@ module Vantick
         def expected = @expected ||= by_child.transform_values(&:expected).freeze
 
         # @return [Term::Learning] how likely a lesson makes its step known in this class
-        def learning = @learning ||= Vantick::Core::Term::Learning.of(@asked, lessons)
+        def learning
+          @learning ||= Vantick::Core::Term::Learning.of(@asked, lessons, by_child.transform_values(&:before))
+        end
 
         # @return [Float] 0..1, how often children of this class are away
         def away = @presence.away

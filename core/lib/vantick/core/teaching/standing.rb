@@ -56,6 +56,12 @@ module Vantick
           end
         end
 
+        # @return [Knowing::Belief] what is believed of the child after its last day
+        def belief = @followed.belief
+
+        # @return [Hash] see {Knowing::Followed#before}
+        def before = @followed.before
+
         # @param step [Step]
         # @return [Integer, nil] the day of the last answer on it
         def last_day(step) = @by_step.fetch(step).last&.day
@@ -131,8 +137,6 @@ module Vantick
         private_class_method :steps_of, :counting
 
         private
-
-        def belief = @followed.belief
 
         def seen = @followed.seen
 

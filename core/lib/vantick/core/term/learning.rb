@@ -3,8 +3,8 @@
 module Vantick
   module Core
     module Term
-      # How likely a lesson makes its step known to a child of this class: at first as is assumed of all, then by what came of its lessons
-      # (a Beta distribution, whose first guess weighs like so many children as term.yml says).
+      # How likely a lesson makes its step known to a child of this class who can learn it: at first as is assumed of all, then by what came
+      # of its lessons (a Beta distribution, whose first guess weighs like so many children as term.yml says).
       # @!attribute ones [Float] guessed and seen: children who learned it
       # @!attribute others [Float] those who did not
       Learning = Struct.new(:ones, :others, keyword_init: true) do
@@ -12,56 +12,77 @@ module Vantick
         def chance = ones / (ones + others)
       end
 
-      # How it is seen.
+      # How it is seen. Nobody sees a child learn: so each child counts by how likely it is, from what it knew before the lesson and what it
+      # answered after it, that the lesson made the difference (expectation and maximization; Dempster, Laird and Rubin 1977, from memory).
       class Learning
         ROW = NUMBERS[:forecast].freeze
-        # Answers of a day that say enough of a step, and how far back it is looked for what was known before (judgement).
-        LEAST = 3
-        BACK = 30
+        CAME = NUMBERS[:came].freeze
+
+        # What a child's answers after a lesson say.
+        # @!attribute before [Float] 0..1, that it was known before
+        # @!attribute ready [Float] 0..1, how far it could be learned
+        # @!attribute known [Float] how likely the answers are of one who knows it
+        # @!attribute not_known [Float] and of one who does not
+        Came = Struct.new(:before, :ready, :known, :not_known, keyword_init: true) do
+          # @param chance [Float] of learning
+          # @return [Array(Float, Float)] how likely it was learned then, and how much of a chance there was to
+          def learned(chance)
+            unknown = 1 - before
+            learned = unknown * chance * ready * known
+            missed = unknown * (1 - (chance * ready)) * not_known
+            all = (before * known) + learned + missed
+            [learned / all, ready * (learned + missed) / all]
+          end
+        end
 
         class << self
           # @return [Learning] before anything was seen
           def guessed = new(ones: ROW[:weight] * ROW[:chance], others: ROW[:weight] * (1 - ROW[:chance])).freeze
 
           # What came of the first lesson on each step of one kind of times: later ones are given to those who have it already, or to
-          # those with whom it did not go well by bad luck alone. Of a child who was not asked before nobody can tell what the lesson did.
+          # those with whom it did not go well by bad luck alone.
           # @param by_child [Hash{Object => Array<Teaching::Standing::Asked>}] oldest first
           # @param lessons [Array<Teaching::Course::Given>] oldest first
+          # @param before [Hash{Object => Hash}] by child, what was known before each lesson (see {Knowing::Followed#before})
           # @return [Learning]
-          # @example five of ten children who did not know it had it right after its first lesson: (13.5 + 5) / (30 + 10)
-          #   Learning.of(by_child, lessons).chance #=> 0.4625
-          def of(by_child, lessons)
+          def of(by_child, lessons, before)
             firsts = lessons.uniq(&:step).select { |lesson| Teaching::KindsOfTime.of_step(lesson.step).one? }
-            seen = by_child.values.flat_map { |asked| seen_in(asked, firsts, lessons) }
-            first = guessed
-            new(ones: first.ones + seen.count(true), others: first.others + seen.count(false)).freeze
+            came = by_child.flat_map { |key, asked| seen_in(asked, firsts, lessons, before.fetch(key)) }
+            CAME[:rounds].times.reduce(guessed) { |so_far, _| counted(came, so_far.chance) }
           end
 
           private
 
-          def seen_in(asked, firsts, lessons)
-            days = Teaching::Standing.by_step(asked).transform_values { |given| shares(given) }
-            # A child who did not learn is false, and counts.
-            came = firsts.map { |lesson| came_of(lesson, days.fetch(lesson.step), following(lesson, lessons)) }
-            came.compact
+          def counted(came, chance)
+            seen = came.map { |one| one.learned(chance) }
+            ones = seen.sum(0.0, &:first)
+            first = guessed
+            new(ones: first.ones + ones, others: first.others + [seen.sum(0.0, &:last) - ones, 0.0].max).freeze
           end
 
-          # By day the share that was right.
-          def shares(given)
-            told = given.select { |one| one.marked.telling? }.group_by(&:day)
-            told.select { |_, all| all.length >= LEAST }.transform_values { |all| all.count { |one| one.marked.right? } / all.length.to_f }
+          def seen_in(asked, firsts, lessons, before)
+            days = Teaching::Standing.by_step(asked)
+            firsts.filter_map do |lesson|
+              known, ready = before[[lesson.step, lesson.day]]
+              came_of(days.fetch(lesson.step), lesson.day, following(lesson, lessons), known, ready) if known
+            end
           end
 
           def following(lesson, lessons)
             lessons.find { |one| one.step == lesson.step && one.day > lesson.day }&.day || Float::INFINITY
           end
 
-          # @return [Boolean, nil] nothing where it was known before, or nobody asked before and after
-          def came_of(lesson, shares, until_day)
-            before = shares.select { |day, _| day.between?(lesson.day - BACK, lesson.day - 1) }.values.last
-            after = shares.find { |day, _| day >= lesson.day && day < until_day }&.last
-            after && before && before < 0.5 ? after >= NUMBERS[:knows] : nil
+          # The answers of the first day after the lesson that has some.
+          def came_of(given, from, until_day, known, ready)
+            after = given.select { |one| one.day >= from && one.day < until_day && one.marked.telling? }
+            first = after.select { |one| one.day == after.first.day }
+            return if first.empty?
+
+            rights = first.map { |one| one.marked.right? }
+            Came.new(before: known, ready:, known: chance_of(rights, CAME[:known]), not_known: chance_of(rights, CAME[:not_known]))
           end
+
+          def chance_of(rights, share) = rights.reduce(1.0) { |all, right| all * (right ? share : 1 - share) }
         end
       end
     end

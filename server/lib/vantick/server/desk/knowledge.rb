@@ -52,20 +52,20 @@ module Vantick
           own = Core::Teaching::Standing.new(asked, today: Store::SchoolDay.today, wanted: Store::Standings.wanted(conventions))
           Core::Desk::Learner.new(step: Core::Teaching::Step.find(@seat[:step]), answers: asked.map(&:marked), belief: own.diagnosis,
                                   turns:, day_times: Core::Desk::DayPlace.times(school_class[:day]), review_due: own.review_due,
-                                  baseline: baseline(answers, asked))
+                                  baseline: baseline(answers, asked, school_class))
         end
 
         # From what was known before, by the answers of this sitting.
-        def baseline(answers, asked)
+        def baseline(answers, asked, school_class)
           return unless @seat[:kind] == Sitting::BASELINE
 
-          here, before = answers.zip(asked).partition { |answer, _| answer[:check_id] == @seat[:check_id] }
           today = Store::SchoolDay.today
-          found = Core::Knowing::Baseline.new(Core::Knowing::Followed.new(before.map(&:last)).belief, day: today)
-          here.map(&:last).each do |one|
+          child = @store.classes.child(@seat[:child_id])
+          belief = Store::Standings.before(child, school_class, @store, @seat[:check_id], today:)
+          here = answers.zip(asked).select { |answer, _| answer[:check_id] == @seat[:check_id] }.map(&:last)
+          here.each_with_object(Core::Knowing::Baseline.new(belief, day: today)) do |one, found|
             found.answered(Core::Knowing::Baseline::Question.new(step: one.step, **told(one.marked)), one.marked)
           end
-          found
         end
 
         def told(marked) = { task: marked.task, time: marked.time }

@@ -56,6 +56,14 @@ module Vantick
           made(alone, store.answers.of_child(child.id), today, known(store, alone))
         end
 
+        # What is believed of a child but for its answers to one check.
+        # @return [Core::Knowing::Belief]
+        def self.before(child, school_class, store, check_id, today:)
+          alone = school_class.with(children: [child.slice(:id, :name).freeze].freeze)
+          answers = store.answers.of_child(child.id).reject { |answer| answer[:check_id] == check_id }
+          made(alone, answers, today, known(store, alone)).by_child.fetch(child.id).belief
+        end
+
         # What is known beside the answers.
         # @return [Hash] `lessons`, `said`, `away` and `since` by child, and by check how it was answered
         def self.known(store, school_class)
