@@ -76,9 +76,15 @@ module Vantick
 
         def stages_of(lengths)
           found = times_by_stage
-          found = lengths.to_h { |id, _| [id, found.fetch(id)] }
-          found = LessonRepeats.new(found, own: @supply.own, barred: @avoid).filled if found.values.any? { |times| times.include?(nil) }
+          found = repeated(lengths.to_h { |id, _| [id, found.fetch(id)] })
           lengths.map { |id, length| stage(id, length, found.fetch(id).compact) }
+        end
+
+        # Where times run out they come again.
+        def repeated(found)
+          return found unless found.values.any? { |times| times.include?(nil) }
+
+          LessonRepeats.new(found, own: @supply.own, unknown: @supply.unknown, barred: @avoid).filled
         end
 
         # In the order in which they choose.
@@ -92,6 +98,7 @@ module Vantick
 
         def taken(id, share)
           return @supply.take_exit(share) if id == LessonShares::EXIT
+          return @supply.take_shown(share) if id == LessonShares::SHOWN
 
           @supply.take(share, thorough: StageMinutes::STAGES.fetch(id)[:thorough])
         end

@@ -44,10 +44,12 @@ module Vantick
 
         # @param stages [Hash{Symbol => Array<DialTime, DayTime, nil>}] by stage, in order, every place there is
         # @param own [Array<DialTime, DayTime>] of the step itself, which alone are for what is new
+        # @param unknown [Array<DialTime>] of a kind that is new: not for a warm-up or a review
         # @param barred [Array<DialTime, DayTime>] that were swapped for others
-        def initialize(stages, own:, barred: [])
+        def initialize(stages, own:, unknown: [], barred: [])
           @stages = stages
-          @own = own
+          @own = own - barred - stages.fetch(LessonShares::EXIT, [])
+          @unknown = unknown
           @times = stages.except(LessonShares::EXIT).values.flatten.compact.uniq - barred
           @at = places.each_with_object(Hash.new { |all, time| all[time] = [] }) { |(_, time, place), all| all[time] << place if time }
         end
@@ -66,9 +68,9 @@ module Vantick
           placed.map.with_index { |(id, time), place| [id, time, place] }
         end
 
-        # The time that is furthest from where it comes otherwise.
+        # The time that is furthest from where it comes otherwise; first those that come nowhere yet.
         def take(id, place)
-          allowed = LessonShares::EARLIER.include?(id) ? @times : @times & @own
+          allowed = LessonShares::EARLIER.include?(id) ? @times - @unknown : @own
           time = allowed.max_by { |one| distance(one, place) }
           return if time.nil? || distance(time, place) < LEAST
 
@@ -76,7 +78,7 @@ module Vantick
           time
         end
 
-        def distance(time, place) = @at[time].map { |at| (at - place).abs }.min
+        def distance(time, place) = @at[time].map { |at| (at - place).abs }.min || Float::INFINITY
       end
     end
   end

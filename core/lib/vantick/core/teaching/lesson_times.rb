@@ -30,6 +30,11 @@ module Vantick
         # @return [Array<DialTime, DayTime>] all times of the step
         attr_reader :own
 
+        # @return [Array<DialTime>] those of the kind that the step brings, where there is anything below to begin with
+        def unknown
+          @unknown ||= @step.whole? && @below.any? ? @own.select { |time| Choosing::Difficulty.minute_class(time) == @step.id } : []
+        end
+
         # @param wanted [Hash{Symbol => Integer}] times by stage
         # @return [Hash{Symbol => LessonShares::Share}]
         def shares(wanted)
@@ -43,6 +48,14 @@ module Vantick
         def take(share, thorough:)
           at_hand = choose(share.own, (@own - @used) & @day_times, thorough)
           at_hand + choose(share.own - at_hand.length, @own - @used, thorough) + gone_over(share.earlier, thorough)
+        end
+
+        # @param share [LessonShares::Share]
+        # @return [Array<DialTime, DayTime>] those that are shown: what is new comes first, as a pair that differs in what matters
+        def take_shown(share)
+          pair = share.own >= 2 ? ContrastingPair.of(@step, @own - @used, Random.new(@seed)) : []
+          @used.concat(pair)
+          pair + new_first(take(LessonShares::Share.new(share.own - pair.length, share.earlier), thorough: false))
         end
 
         # @param share [LessonShares::Share]
@@ -62,6 +75,14 @@ module Vantick
         def task_for(time) = @parts[time] || (time.is_a?(Dial::DayTime) || @task.asks != :day ? @task : @earlier_task)
 
         private
+
+        # Where times of earlier steps are among the step's own, they come after what is new.
+        def new_first(times)
+          return times unless @step.whole?
+
+          fresh = ContrastingPair.newest(@step, times)
+          fresh + (times - fresh)
+        end
 
         def choose(wanted, pool, thorough, twelve: true)
           count = [wanted, pool.length, Choosing::Chooser::MOST].min
@@ -93,7 +114,8 @@ module Vantick
 
         def parts_by_task = @parts.keys.group_by { |time| @parts[time] }.values
 
-        def own_too = @earlier_task == @task || @below.empty? ? @own : []
+        # What nobody has been shown yet is nothing to begin with.
+        def own_too = @earlier_task == @task || @below.empty? ? @own - unknown : []
 
         # What the task of earlier times can be asked about: not every time of a step can be seen on its dial.
         def pools(steps)
