@@ -70,6 +70,16 @@ module Vantick
                    days: lessons.any? && today ? today - lessons.last.day : nil)
         end
 
+        # @return [Boolean] whether every step has had its first pass, or most know it
+        def gone_through? = forward.nil?
+
+        # @param step [Step]
+        # @return [Float] how many children times kinds of times a lesson on it is expected to give
+        def worth(step) = (@worth ||= {})[step] ||= @by_child.values.sum { |one| one.gain(step) }
+
+        # @return [Step, nil] the first step above those that were taught or that most know
+        def onward = forward
+
         # @param step [Step]
         # @return [Float] 0..1, the share of the children expected to know it
         def expected(step) = (@expected ||= {})[step] ||= @by_child.values.sum { |one| one.of_step(step) } / [@by_child.length, 1].max
@@ -93,9 +103,6 @@ module Vantick
           tired = running.length == ROW[:most_running] && running.uniq.one? ? running.first(1) : []
           ladder & ([*@counts.keys, *following] - tired)
         end
-
-        # Children times kinds of times that a lesson is expected to give.
-        def worth(step) = (@worth ||= {})[step] ||= @by_child.values.sum { |one| one.gain(step) }
 
         def reason(step)
           return @counts.key?(step) ? back_or_again(step) : first(step) unless @lessons.empty?

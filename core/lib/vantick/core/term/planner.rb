@@ -3,8 +3,8 @@
 module Vantick
   module Core
     module Term
-      # The lessons of a term to come: what is next for the class, played forward on what is expected to be known. Up to the aim's day
-      # only what the aim rests on is taught.
+      # The lessons of a term to come: what is next for the class, played forward on what is expected to be known. What the aim rests on
+      # comes first; what lies above it comes before the aim's day where a lesson gives much more there than on the aim.
       class Planner
         ROW = NUMBERS[:plan].freeze
         # What a teacher settled of a day.
@@ -80,10 +80,19 @@ module Vantick
 
         # @return [Array(Teaching::Step, Symbol)]
         def chosen(day, looking)
-          course = Teaching::Course.new(@expected, @lessons, ladder: @ladders[day <= @aim_day ? 0 : 1])
+          course = course(day)
           shaky = looking ? Teaching::Recap.steps(@expected, nil, before:).first : nil
           step = shaky || course.next_step.step
           step ? [step, kind_of(step)] : [Teaching::Recap.steps(@expected, nil, before:).first || @aim.step, :recap]
+        end
+
+        def course(day)
+          own, all = @ladders.map { |ladder| Teaching::Course.new(@expected, @lessons, ladder:) }
+          return all if day > @aim_day
+          return own unless own.gone_through?
+
+          above = all.onward
+          above && all.worth(above) > ROW[:beyond] * own.worth(own.next_step.step || @aim.step) ? all : own
         end
 
         def kind_of(step) = @lessons.any? { |lesson| lesson.step == step } ? :again : :new
