@@ -96,4 +96,19 @@ RSpec.describe Vantick::Core::Knowing::Baseline do
       expect(like.map(&:time) & page.map(&:time)).to eq([])
     end
   end
+
+  # A class of thirty after the page in either way of writing: how far all of them know the ladder, and the lesson that follows.
+  { 7 => :day_halves, 5 => :minutes_past, 3 => :fives_facts, 0 => :hour_hand, -1 => :hour_hand }.each do |far, lesson|
+    it "leads a class that knows #{far + 1} of the steps to #{lesson}, as a whole and each child" do
+      described_class::TASKS.each_value do |id|
+        page = described_class.page(count: 12, seed: 3, tasks: [task(id)])
+        asked = page.map do |question|
+          answer = marked(question, described_class.rungs.index(question.step) <= far)
+          Vantick::Core::Teaching::Standing::Asked.new(step: question.step, marked: answer, day: 5, baseline: true)
+        end
+        standing = Vantick::Core::Teaching::ClassStanding.new((1..30).to_h { |key| [key, asked] }, today: 5)
+        expect([standing.next_step.step.id, standing.next_for(1).id]).to eq([lesson, lesson])
+      end
+    end
+  end
 end

@@ -22,6 +22,11 @@ watch(
   },
   { immediate: true },
 );
+/** What was said of one class says nothing of another. */
+watch(
+  () => classes.current?.id,
+  () => (said.value = false),
+);
 const again = (): Promise<void> => {
   said.value = true;
   return reload();
