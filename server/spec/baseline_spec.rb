@@ -62,9 +62,11 @@ RSpec.describe "A baseline" do
     expect(record["next_step"]).not_to match(/\A(hour_hand|oclock|half_past)\z/)
   end
 
-  it "says how far a child has come only once that is found" do
-    state
+  it "says how far a child has come only once that is found, also where the session is closed before" do
+    3.times { state["turn"].then { |turn| send_answers(turn, right(turn)) } }
     expect(live["place"]).to be_nil
+    post("/api/desks/#{desk['id']}/closing", {})
+    expect(live).to include("place" => nil, "given" => 3)
   end
 
   describe "on paper" do

@@ -3,8 +3,9 @@ import { computed, ref } from "vue";
 import { readRecord, useFacts, useAsked } from "@/api";
 import { DialFace, StepDial } from "@/dial";
 import { useRouteNumber } from "@/route";
-import { KnewBefore, SparkLine, VerdictMark, VERDICTS, shownAlone, stateOf, WaysMark } from "@/told";
+import { SparkLine, VerdictMark, VERDICTS, shownAlone, stateOf, WaysMark } from "@/told";
 import { useClasses } from "@/school";
+import ChildWithoutAnswers from "./ChildWithoutAnswers.vue";
 import NoClass from "./NoClass.vue";
 
 import { counted, isoDay, moment, monthWords } from "@/words";
@@ -142,26 +143,12 @@ const shown = computed(() =>
           <BButton variant="outline-primary" :to="{ name: 'children' }">The class</BButton>
         </div>
       </div>
-      <template v-if="!record.answers.length">
-        <p>No answers yet. Twelve clocks show where {{ record.child.name }} is.</p>
-        <div class="d-flex flex-wrap gap-2 mb-3">
-          <BButton
-            variant="primary"
-            :to="{ name: 'new-desk', query: { kind: 'baseline', children: record.child.id } }"
-          >
-            On devices
-          </BButton>
-          <BButton variant="outline-primary" :to="{ name: 'sheets', query: { kind: 'baseline' } }">
-            On paper
-          </BButton>
-        </div>
-        <KnewBefore
-          :class-id="classes.current.id"
-          :child-ids="[record.child.id]"
-          :who="record.child.name"
-          @said="reload"
-        />
-      </template>
+      <ChildWithoutAnswers
+        v-if="!record.answers.length"
+        :class-id="classes.current.id"
+        :child="record.child"
+        @said="reload"
+      />
       <div v-else class="abreast d-grid gap-4">
         <section
           v-if="met.length"

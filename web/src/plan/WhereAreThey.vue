@@ -48,7 +48,7 @@ const about = computed(
   () =>
     ({
       first: "Twelve clocks show where each child is. Then the first lesson fits your class.",
-      holidays: "No answers for two weeks. Twelve clocks show what each child still knows.",
+      holidays: "No answers for a while. Twelve clocks show what each child still knows.",
       joined: "Twelve clocks show where they are.",
       none: "",
     })[offered.value?.why ?? "none"],

@@ -81,7 +81,8 @@ module Vantick
           return if open || seat[:kind] != Desk::Sitting::BASELINE || @tallies.fetch(seat[:child_id], {}).empty?
 
           knowledge = Desk::Knowledge.new(seat, store: @store, room: @room) { [@class, @conventions] }
-          { step: knowledge.learner.baseline.place&.id }
+          baseline = knowledge.learner.baseline
+          { step: baseline.place&.id } if baseline.over?
         end
 
         # Whether the device is there, and seconds since the child did something.
