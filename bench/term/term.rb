@@ -80,7 +80,7 @@ module Bench
     # @return [Core::Teaching::Step] the highest for a child: one above the class
     def limit
       ladder = Core::Teaching::Step.with_times
-      ladder[[ladder.index(@lessons.map(&:step).max_by { |step| ladder.index(step) }) + 1, ladder.length - 1].min]
+      ladder.drop(@lessons.map { |lesson| ladder.index(lesson.step) }.max + 1).find { |step| !step.together? } || ladder.last
     end
 
     def self.exit_times(step, task, seed)

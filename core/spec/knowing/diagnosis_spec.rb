@@ -21,6 +21,19 @@ RSpec.describe Vantick::Core::Knowing::Diagnosis do
     expect(described_class.new(given).verdict).not_to eq("likely")
   end
 
+  it "takes no child who guesses between two answers for one who mixes them up" do
+    times = step(:day_halves).pool_for(task(:day_half)).reject { |at| [0, 12].include?(at.hour) && at.minute.zero? }
+    told = (1..20).count do |seed|
+      random = Random.new(seed)
+      given = times.sample(12, random:).map { |at| marked_half(at, ["a.m.", "p.m."].sample(random:)) }
+      described_class.new(given).likely.any?
+    end
+    mixed = times.sample(12, random: Random.new(1)).map { |at| marked_half(at, { am: "p.m.", pm: "a.m." }.fetch(at.half)) }
+    expect([told, described_class.new(mixed).likely.map(&:id)]).to eq([0, [:day_halves_swapped]])
+  end
+
+  def marked_half(at, text) = Vantick::Core::Marking::Marker.mark(task: task(:day_half), time: at, text:)
+
   it "knows nothing without answers, and says so" do
     expect(diagnose.verdict).to eq("not enough to say")
     unread = diagnose(["7:45", "???"], ["3:30", "scribble"])
@@ -64,6 +77,14 @@ RSpec.describe Vantick::Core::Knowing::Diagnosis do
     found = diagnose(["7:45", "quarter to seven"], ["3:30", "half past four"], ["10:45", "quarter to ten"], ["8:30", "half past nine"])
     expect(found.likely.map(&:id)).to match_array(%i[next_hour_early to_with_passed_hour])
     expect(found.verdict).to eq("likely")
+  end
+
+  it "keeps a second misreading where another shows in its place" do
+    short = [["1:28", "twenty-seven past one"], ["2:24", "twenty-three past two"], ["4:42", "nineteen to five"],
+             ["5:23", "twenty-two past five"]]
+    mirrored = ["3:35", "twenty-five past eight"], ["10:45", "quarter past one"], ["7:20", "twenty to five"]
+    found = diagnose(*mirrored, *short)
+    expect([found.likely.map(&:id), found.possible.map(&:id)]).to all(match_array(%i[ticks_one_short dial_mirrored]))
   end
 
   it "lets a child change: a few right answers clear what has gone, and days make it less sure" do

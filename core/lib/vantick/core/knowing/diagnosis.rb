@@ -9,6 +9,7 @@ module Vantick
         ROW = TABLE[:told].freeze
         LIKELY = ROW[:likely]
         POSSIBLE = ROW[:possible]
+        SECOND = ROW[:second]
         # @return [Array<Marked>] those it rests on, oldest first
         attr_reader :answers
         # @return [Belief]
@@ -51,7 +52,7 @@ module Vantick
         def likely = @likely ||= told_from(LIKELY, ROW[:hits]).freeze
 
         # @return [Array<Misreading>] the likely ones, and those that are possible
-        def possible = @possible ||= (likely | told_from(POSSIBLE, 1)).first(ROW[:most]).freeze
+        def possible = @possible ||= (likely | told_from(POSSIBLE, 1, second: SECOND)).first(ROW[:most]).freeze
 
         # What it looks like where there is not enough to say so.
         # @return [Symbol, nil] `:secure`, `:unsure` or `:misreading`, whichever is the most probable; nothing without answers
@@ -96,11 +97,13 @@ module Vantick
           shown.reduce(1.0) { |free, place| free * (1 - probability(Mistakes.all[place])) }
         end
 
-        def told_from(bound, hits)
+        def told_from(bound, hits, second: bound)
           last = answers.last(ROW[:among])
-          found = Mistakes.all.select { |one| probability(one) >= bound }.sort_by.with_index { |one, at| [-probability(one), at] }
+          found = Mistakes.all.select { |one| probability(one) >= second }.sort_by.with_index { |one, at| [-probability(one), at] }
           found.each_with_object([]) do |one, told|
-            told << one if told.length < ROW[:most] && shows?(one, last, told, hits)
+            break told if told.length == ROW[:most] || (told.empty? && probability(one) < bound)
+
+            told << one if shows?(one, last, told, hits)
           end
         end
 

@@ -42,6 +42,13 @@ module Vantick
         # @return [Float] 0..1, that all its kinds are known
         def of_step(step) = Teaching::KindsOfTime.of_step(step).map { |kind| known(kind) }.min
 
+        # @param step [Step]
+        # @return [Float] 0..1, that it is not known though the steps it rests on are
+        def next_up(step)
+          below = step.foundations.select { |one| one.pool.any? }
+          (1 - of_step(step)) * (below.map { |one| of_step(one) }.min || 1.0)
+        end
+
         # @param kind [Symbol]
         # @return [Float] 0..1, how far it can be learned: what it rests on counts
         def ready(kind)

@@ -47,6 +47,13 @@ module Vantick
           WAYS.fetch(task.notation)
         end
 
+        # @param task [Task]
+        # @return [Integer] wrong answers that there are to it
+        def self.wrong_answers(task)
+          (@wrong_answers ||= {})[task.id] ||=
+            task.guess ? (1 / task.guess).round - 1 : task.times.map { |time| task.right_answer(time) }.uniq.length - 1
+        end
+
         def initialize(task, time)
           @task = task
           @time = time
@@ -92,10 +99,15 @@ module Vantick
 
         # Of an answer that some mistake predicts, and of any other: mistakes are not made by lot.
         def share_out
-          each = [GUESS[:foreseen] / @foreseen, GUESS[:each]].min
-          @unknown = [each, (1 - (each * @foreseen)) / @others].freeze
-          slip = [GUESS[:slip_foreseen] / @foreseen, GUESS[:each]].min
-          @slips = [slip, (1 - (slip * @foreseen)) / @others].freeze
+          @unknown = shares(GUESS[:foreseen])
+          @slips = shares(GUESS[:slip_foreseen])
+        end
+
+        # Where there are few wrong answers, whoever guesses gives one that is foreseen as often as any.
+        def shares(foreseen)
+          by_lot = [@foreseen.to_f / Item.wrong_answers(@task), GUESS[:foreseen_most]].min
+          all = [foreseen, GUESS[:each] * @foreseen].min.clamp(by_lot, GUESS[:foreseen_most])
+          [all / @foreseen, (1 - all) / @others].freeze
         end
       end
     end

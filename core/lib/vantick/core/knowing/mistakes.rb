@@ -131,19 +131,18 @@ module Vantick
           Mistakes.places(marked.misreadings).select { |at| item.mistakes.include?(at) }.to_h { |at| [at, item.each_of(at)] }
         end
 
+        # Of two that could show at once, each comes first as often as the other.
         def after(chance, acting, hit, other)
-          without = without(acting, chance * SHOWS, hit, other)
-          with = ((1 - SHOWS) * without) + (SHOWS * hit)
-          chance * with / ((chance * with) + ((1 - chance) * without))
+          none, told = others(acting, chance * SHOWS, hit)
+          with = (SHOWS * (1 - ((1 - none) / 2)) * hit) + ((1 - (SHOWS / 2)) * told) + ((1 - SHOWS) * none * other)
+          chance * with / ((chance * with) + ((1 - chance) * (told + (none * other))))
         end
 
-        # The chance of the answer for a child without this one.
-        def without(acting, weight, hit, other)
+        # For a child without this one: that no other shows, and that one does and gives the answer.
+        def others(acting, weight, hit)
           none = acting.none / (1 - weight)
           left = acting.weights - weight
-          return none * other unless left > LEAST
-
-          (none * other) + ((1 - none) * [acting.hits - (weight * hit), 0.0].max / left)
+          [none, left > LEAST ? (1 - none) * [acting.hits - (weight * hit), 0.0].max / left : 0.0]
         end
 
         def fade(item, day)

@@ -121,12 +121,13 @@ module Vantick
 
         def course = @course ||= Course.new(expected, lessons)
 
-        # One above the highest step that the class was taught, or what is next for it where that is higher.
+        # One above the highest step that the class was taught, or what is next for it where that is higher. What only takes steps below
+        # together is no step up.
         def limit
           ladder = Step.with_times
           highest = lessons.map { |lesson| ladder.index(lesson.step) }.max or return
           following = next_step.step || ladder.last
-          ladder[(highest + 1).clamp(ladder.index(following), ladder.length - 1)]
+          ladder.drop([highest + 1, ladder.index(following)].max).find { |step| !step.together? } || ladder.last
         end
       end
     end

@@ -10,6 +10,7 @@ module Vantick
         # States of which something can be lost.
         KNOWN = %i[secure nearly].freeze
         STUMBLES = Knowing::TABLE[:stumbles].freeze
+        NEXT = Knowing::TABLE[:next].freeze
 
         # An answer at first try.
         # @!attribute step [Step] for which it was asked
@@ -80,11 +81,14 @@ module Vantick
         def headline = Knowing::Headline.of(diagnosis, states)
 
         # @param limit [Step, nil] the highest that is proposed: one above the class
-        # @return [Step, nil] the lowest that was not shown yet; nothing at the top of the ladder
+        # @return [Step, nil] of what was not shown yet, what is most likely not known while all that it rests on is, and the lowest of
+        #   those that are nearly as likely; what nothing rests on comes last; nothing at the top of the ladder
         def next_step(limit: nil)
-          ladder = Step.with_times
-          left = ladder.find { |step| !shown?(step) }
-          [left, limit].compact.min_by { |step| ladder.index(step) } if left
+          left = Step.with_times.reject { |step| shown?(step) }
+          within = limit ? left & Step.up_to(limit) : left
+          return (limit if left.any?) if within.empty?
+
+          likely_next(within.any?(&:leads_on?) ? within.select(&:leads_on?) : within)
         end
 
         # @param step [Step]
@@ -137,6 +141,11 @@ module Vantick
         private_class_method :steps_of, :counting
 
         private
+
+        def likely_next(steps)
+          best = steps.map { |step| expected.next_up(step) }.max
+          steps.find { |step| expected.next_up(step) >= NEXT[:nearly] * best }
+        end
 
         def seen = @followed.seen
 

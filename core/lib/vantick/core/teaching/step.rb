@@ -39,6 +39,10 @@ module Vantick
         # @return [Array<Step>] those that have times to choose from
         def self.with_times = @with_times ||= all.reject { |step| step.pool.empty? }.freeze
 
+        # @param highest [Step]
+        # @return [Array<Step>] those with times, up to this one
+        def self.up_to(highest) = with_times.take(with_times.index(highest) + 1)
+
         # @return [Array<Step>] those at which a whole dial is read
         def self.reading = with_times.select { |step| step.tasks.any? { |task| task.sees == :dial } }
 
@@ -114,6 +118,12 @@ module Vantick
             end.freeze]
           end.freeze
         end
+
+        # @return [Boolean] whether it only takes together what its parts have, as all fives do
+        def together? = (KindsOfTime.of_step(self) - parts.flat_map { |part| KindsOfTime.of_step(part) }).empty?
+
+        # @return [Boolean] whether another step rests on it
+        def leads_on? = Step.with_times.any? { |step| step.foundations.include?(self) }
 
         # @return [Array<Step>] the steps it rests on
         def builds_on = Step.all.select { |step| @builds_on.include?(step.id) }
