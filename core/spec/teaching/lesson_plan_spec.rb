@@ -27,8 +27,9 @@ RSpec.describe Vantick::Core::Teaching::LessonPlan do
   end
 
   it "refuses what no lesson can be about, in the field where it belongs" do
-    { { step: "fives", task: "numeral_to_minutes" } => :task, { step: "lunch" } => :step, { step: "fives", minutes: 5 } => :minutes,
-      { step: "fives", stage_minutes: { show: 1 } } => :stage_minutes, { step: "fives", kept: { show: ["25:99"] } } => :time }
+    { { step: "fives", task: "numeral_to_minutes" } => :task, { step: "lunch" } => :step, { step: "fives", minutes: 4 } => :minutes,
+      { step: "fives", stage_minutes: { show: 1 } } => :stage_minutes, { step: "fives", kept: { show: ["25:99"] } } => :time,
+      { step: "fives", activities: { together: "nap" } } => :activities }
       .each do |settled, field|
       expect { plan(**settled) }.to raise_error(core::Error) { |error|
         expect(error.field.to_sym).to eq(field), "#{settled} #{error.field}"

@@ -3,11 +3,11 @@
 module Vantick
   module Core
     module Teaching
-      # A lesson in minutes: six stages with what fits in each and its times. No time is in a lesson twice, but where a step has
+      # A lesson in minutes: up to six stages with what fits in each and its times. No time is in a lesson twice, but where a step has
       # few of them.
       class Lesson
-        # Minutes (judgement).
-        LENGTHS = (20..75)
+        # Minutes (judgement): from a starter to a double lesson.
+        LENGTHS = (5..75)
         # Minutes of a lesson of which nobody has said how long it is (judgement).
         USUAL = 40
         # In the order in which they choose their times: the exit first, so that it tells most; then what is
@@ -18,11 +18,13 @@ module Vantick
         # @!attribute name [String]
         # @!attribute aim [String] what it is for, in a few words
         # @!attribute minutes [Integer]
+        # @!attribute activity [Symbol] how children work in it
+        # @!attribute choices [Array<Symbol>] how else they could
         # @!attribute items [Array<Item>] what fits, in order
         # @!attribute spare_seconds [Float] what is left for going over and handing out
         # @!attribute missing [Integer] items for which there was no time left
         # @!attribute left_out [Array<DialTime, DayTime>] times asked for that do not fit any more
-        Stage = Struct.new(:id, :name, :aim, :minutes, :items, :spare_seconds, :missing, :left_out, keyword_init: true)
+        Stage = Struct.new(:id, :name, :aim, :minutes, :activity, :choices, :items, :spare_seconds, :missing, :left_out, keyword_init: true)
         # @!attribute kind [Symbol] one of {Pacing::SECONDS}' keys
         # @!attribute seconds [Float]
         # @!attribute time [DialTime, DayTime, nil] where the item has one
@@ -46,17 +48,19 @@ module Vantick
         # @param exit_avoid [Array<DialTime, DayTime>] times of the last exits on the step
         # @param day_times [Array<DayTime>] of the class's own day, which come before others
         # @param pinned [Hash{Symbol => Array<DialTime, DayTime>}] by stage, those of the kept ones that have to stay
+        # @param activities [Hash{Symbol => Symbol}] by stage, ways to work that a teacher chose
         # @raise [InvalidCount] where the minutes are not a lesson's, or do not fill it
         # @raise [TimeTwice] where a time of the exit is kept twice, or one that is pinned comes again too early
         def initialize(step:, task:, minutes:, earlier: [], pacing: Pacing.new, seed: 0, avoid: [], stage_minutes: {}, kept: {},
-                       exit_avoid: [], day_times: [], pinned: {})
+                       exit_avoid: [], day_times: [], pinned: {}, activities: {})
           @pacing = pacing
           @avoid = avoid
-          @kept = kept
           lengths = StageMinutes.of(minutes, stage_minutes)
-          @kinds = lengths.to_h { |id, length| [id, kinds(StageMinutes::STAGES.fetch(id), length * 60)] }
+          @kept = kept.slice(*lengths.keys)
+          @activities = Activities.new(stages: lengths.keys, task:, seed:, plain: StageMinutes.plain?(minutes), chosen: activities)
+          @kinds = LessonFilling.new(lengths, task:, activities: @activities, pacing:).kinds
           @standing = standing(step.pool_for(task).length, pinned)
-          @supply = LessonTimes.new(step:, task:, earlier:, seed:, used: avoid | kept.values.flatten.compact, exit_avoid:, day_times:)
+          @supply = LessonTimes.new(step:, task:, earlier:, seed:, used: avoid | @kept.values.flatten.compact, exit_avoid:, day_times:)
           @stages = stages_of(lengths).freeze
           freeze
         end
@@ -69,7 +73,7 @@ module Vantick
         # What is kept, in every place there is.
         def standing(pool, pinned)
           kept = places.to_h { |id, count| [id, Array.new(count) { |at| kept(id)[at] }] }
-          LessonRepeats.settled(kept, pool - kept.fetch(LessonShares::EXIT).compact.length - @avoid.length, pinned)
+          LessonRepeats.settled(kept, pool - kept.fetch(LessonShares::EXIT, []).compact.length - @avoid.length, pinned)
         end
 
         def places = @places ||= @kinds.transform_values { |kinds| kinds.count { |kind| !Pacing.timeless?(kind) } }
@@ -89,8 +93,9 @@ module Vantick
 
         # In the order in which they choose.
         def times_by_stage
-          shares = @supply.shares(CHOSEN.to_h { |id| [id, @standing.fetch(id).count(&:nil?)] })
-          CHOSEN.to_h do |id|
+          chosen = CHOSEN & @standing.keys
+          shares = @supply.shares(chosen.to_h { |id| [id, @standing.fetch(id).count(&:nil?)] })
+          chosen.to_h do |id|
             times = taken(id, shares.fetch(id))
             [id, @standing.fetch(id).map { |time| time || times.shift }]
           end
@@ -105,23 +110,13 @@ module Vantick
 
         def stage(id, minutes, found)
           items = items(@kinds.fetch(id), found)
-          Stage.new(id:, **StageMinutes::STAGES.fetch(id).slice(:name, :aim), minutes:, items:,
+          Stage.new(id:, **StageMinutes::STAGES.fetch(id).slice(:name, :aim), minutes:, activity: @activities.by_stage.fetch(id),
+                    choices: @activities.choices(id).freeze, items:,
                     spare_seconds: (minutes * 60) - items.sum(&:seconds),
                     missing: places.fetch(id) - found.length, left_out: kept(id).drop(places.fetch(id)).compact.freeze).freeze
         end
 
         def kept(id) = @kept.fetch(id, [])
-
-        # What comes first as far as it fits, and then as many of the others as there is room for.
-        def kinds(row, seconds)
-          first = row[:first].map(&:to_sym)
-          left = seconds
-          fitting = first.take_while { |kind| (left -= @pacing.seconds(kind)) >= 0 }
-          return fitting if fitting.length < first.length
-
-          more = row[:then].to_sym
-          fitting + Array.new((left / @pacing.seconds(more)).floor, more)
-        end
 
         # An item that has no time left for it falls away.
         def items(kinds, times)

@@ -36,7 +36,7 @@ module Vantick
           @conventions = conventions.with(**settled.fetch(:method, {}).slice(*METHOD))
           @lesson = made(settled)
           check_swap(settled)
-          @settled = { opening: 0, swapped: [], carried: [], stage_minutes: {}, **settled, **computed(settled) }
+          @settled = { opening: 0, swapped: [], carried: [], stage_minutes: {}, activities: {}, **settled, **computed(settled) }
         end
 
         # @param stage [Symbol]
@@ -67,7 +67,8 @@ module Vantick
                      earlier: settled.fetch(:earlier, []).map { |id| Step.find(id) },
                      avoid: settled.fetch(:swapped, []).flat_map { |text| both_kinds(text) }, kept: kept(settled),
                      exit_avoid: settled.fetch(:exit_avoid, []).map { |text| kind_of_time(:exit).parse(text) },
-                     day_times: Desk::DayPlace.times(@day), pinned: parsed(settled.fetch(:pinned, {})))
+                     day_times: Desk::DayPlace.times(@day), pinned: parsed(settled.fetch(:pinned, {})),
+                     activities: settled.fetch(:activities, {}))
         end
 
         # One place left open is a time to be swapped: it needs another.
@@ -76,7 +77,7 @@ module Vantick
           return unless open_places.values.sum { |times| times.count(nil) } == 1
 
           stage, times = open_places.first
-          found = lesson.stages.find { |one| one.id == stage }
+          found = lesson.stages.find { |one| one.id == stage } or return
           return unless found.items.count(&:time) < times.length && found.missing.positive?
 
           raise Error.new("Every other time is already in this lesson. Type one instead.", field: :kept)
@@ -96,7 +97,7 @@ module Vantick
         def pinned(settled)
           standing = texts
           settled.fetch(:pinned, {}).to_h do |stage, times|
-            [stage, times.map { |text| kind_of_time(stage).parse(text).to_s } & standing.fetch(stage)]
+            [stage, times.map { |text| kind_of_time(stage).parse(text).to_s } & standing.fetch(stage, [])]
           end
         end
       end

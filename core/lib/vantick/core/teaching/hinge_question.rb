@@ -1,0 +1,66 @@
+# frozen_string_literal: true
+
+module Vantick
+  module Core
+    module Teaching
+      # One question for the whole class where a lesson turns: whether to go on is seen from the wrong answers that come, each with what
+      # helps at once. (Hinge questions: Wiliam, "Embedded Formative Assessment", 2011; from memory.)
+      class HingeQuestion
+        # Wrong answers to wait for.
+        MOST = 3
+        # The stages before which it is asked: what was shown is to be understood, and what was tried.
+        BEFORE = %i[together alone].freeze
+
+        # An answer to wait for.
+        # @!attribute answer [DialTime, Saying]
+        # @!attribute misreading [Misreading] that it comes from
+        Wrong = Struct.new(:answer, :misreading)
+
+        # @return [Symbol] the stage before which it is asked
+        attr_reader :before
+        # @return [DialTime, DayTime]
+        attr_reader :time
+        # @return [Task]
+        attr_reader :task
+        # @return [Array<Wrong>] what most children say who are wrong comes first
+        attr_reader :wrong
+
+        # @param lesson [Lesson]
+        # @param step [Step] that it is about
+        # @return [Array<HingeQuestion>] one before each of {BEFORE}, of what is new, where its clocks can show a misreading
+        # @example
+        #   HingeQuestion.of(lesson, step).first.wrong.map(&:answer)
+        def self.of(lesson, step)
+          pool = step.tasks.flat_map { |task| step.pool_for(task) }.uniq
+          own = ContrastingPair.newest(step, pool).then { |newest| newest.empty? ? pool : newest }
+          lesson.stages.select { |stage| BEFORE.include?(stage.id) }.filter_map { |stage| for_stage(stage, own) }
+        end
+
+        # The clock of the stage at which the most misreadings part company.
+        def self.for_stage(stage, own)
+          items = stage.items.select { |item| item.time && own.include?(item.time) }
+          found = items.map { |item| new(stage.id, item.time, item.task) }.reject { |one| one.wrong.empty? }
+          found.max_by.with_index { |one, at| [one.wrong.length, -at] }
+        end
+        private_class_method :for_stage
+
+        def initialize(before, time, task)
+          @before = before
+          @time = time
+          @task = task
+          @wrong = expected.freeze
+          freeze
+        end
+
+        private
+
+        # Each misreading with an answer that no other gives; seldom ones last.
+        def expected
+          answers = Reading::Predictions.of(task).at(time).transform_values(&:first)
+          usual = answers.keys.sort_by.with_index { |id, at| [Reading::Misreading.find(id).seldom? ? 1 : 0, at] }
+          usual.uniq { |id| answers[id] }.first(MOST).map { |id| Wrong.new(answers[id], Reading::Misreading.find(id)).freeze }
+        end
+      end
+    end
+  end
+end
