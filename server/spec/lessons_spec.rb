@@ -40,16 +40,18 @@ RSpec.describe Vantick::Server::Plan::Lessons do
     expect(times(longer, "show").first(times(lesson, "show").length)).to eq(times(lesson, "show"))
   end
 
+  def written(lesson) = stage_of(lesson, "alone")["items"].find { |item| item["time"] }
+
   it "take the pace of the lessons that were given, and keep it" do
     lesson = plan.body
-    alone = stage_of(lesson, "alone")["items"].first
+    alone = written(lesson)
     took = Array.new(20) { { kind: alone["kind"], seconds: alone["seconds"] * 2 } }
     post("/api/lessons/#{lesson['id']}/runs", { left_out: [], seconds: took })
     slower = plan(day: "2026-12-02").body
-    expect(stage_of(slower, "alone")["items"].first["seconds"]).to eq(alone["seconds"] * 2)
+    expect(written(slower)["seconds"]).to eq(alone["seconds"] * 2)
     expect(times(slower, "alone").length).to be <= (times(lesson, "alone").length / 2) + 1
     expect(get("/api/lessons/#{lesson['id']}").body["stages"]).to eq(lesson["stages"])
-    expect(stage_of(change(slower, minutes: 30).body, "alone")["items"].first["seconds"]).to eq(alone["seconds"] * 2)
+    expect(written(change(slower, minutes: 30).body)["seconds"]).to eq(alone["seconds"] * 2)
     expect(post("/api/lessons/#{lesson['id']}/runs", { left_out: [], seconds: [{ kind: "x", seconds: 0 }] }).status).to eq(400)
   end
 
@@ -66,7 +68,7 @@ RSpec.describe Vantick::Server::Plan::Lessons do
     lesson = plan.body
     kept = settled(lesson)[:kept]
     typed = change(lesson, kept: { **kept, "exit" => ["4:49", *kept["exit"].drop(1)] }).body
-    expect(stage_of(typed, "exit")["items"].first).to include("time" => "4:49", "from_step" => "Minutes to",
+    expect(stage_of(typed, "exit")["items"].find { |item| item["time"] }).to include("time" => "4:49", "from_step" => "Minutes to",
                                                               "answer" => "eleven minutes to five")
     twice = change(lesson, kept: { **kept, "exit" => [kept["show"].first, *kept["exit"].drop(1)] })
     expect(twice).to be_refused(422).saying(/#{kept['show'].first}/).at("time")
@@ -79,7 +81,7 @@ RSpec.describe Vantick::Server::Plan::Lessons do
     moved = change(lesson, stage_minutes: { **minutes, "show" => minutes["show"] + 2, "alone" => minutes["alone"] - 2 }).body
     expect(stage_of(moved, "show")["minutes"]).to eq(minutes["show"] + 2)
     expect(change(lesson, stage_minutes: { **minutes, "show" => 30 })).to be_refused(422).at("stage_minutes").saying(/The lesson has 40/)
-    expect(change(lesson, minutes: 19)).to be_refused(422).at("minutes").saying(/20 to 75/)
+    expect(change(lesson, minutes: 4)).to be_refused(422).at("minutes").saying(/5 to 75/)
   end
 
   it "follow the class's method, or one of their own" do
@@ -126,6 +128,29 @@ RSpec.describe Vantick::Server::Plan::Lessons do
     expect(times(following, "recap").first(2)).to eq(left)
   end
 
+  it "say how children work, what that needs and what to ask, and take another way" do
+    lesson = plan.body
+    kinds = get("/api/catalogue").body["kinds"].to_h { |kind| [kind["id"], kind] }
+    ways = lesson["stages"].map { |stage| kinds.fetch(stage["activity"]) }
+    expect(ways.map { |way| way["say"] }).to all(match(/\w+\./))
+    expect(ways.flat_map { |way| way["needs"] }.uniq).to match_array(lesson["needs"])
+    expect(lesson["hinges"].map { |one| [one["before"], one["wrong"].length] }).to eq([["together", 3], ["alone", 3]])
+    other = (stage_of(lesson, "together")["choices"] - [stage_of(lesson, "together")["activity"]]).first
+    changed = change(lesson, activities: { together: other }).body
+    expect([stage_of(changed, "together")["activity"], changed["activities"]]).to eq([other, { "together" => other }])
+    expect(change(changed, activities: { together: "nap" })).to be_refused(422).at("activities")
+  end
+
+  it "are starters of five minutes, which have no exit check" do
+    starter = plan(minutes: 5).body
+    expect(starter["stages"].to_h { |stage| [stage["id"], stage["items"].count { |item| item["time"] }] })
+      .to eq({ "recap" => 4, "together" => 2 })
+    expect(post("/api/lessons/#{starter['id']}/check", {})).to be_refused(422).at("stage_minutes").saying(/no exit check/)
+    whole = change(starter, minutes: 40).body
+    expect(whole["stages"].length).to eq(6)
+    expect(change(whole, minutes: 5).body["stages"].map { |stage| stage["id"] }).to eq(%w[recap together])
+  end
+
   it "open their exit as a check, once" do
     lesson = plan.body
     first = post("/api/lessons/#{lesson['id']}/check", {})
@@ -134,7 +159,7 @@ RSpec.describe Vantick::Server::Plan::Lessons do
     check = get("/api/checks/#{first.body['check_id']}").body
     expect(check["items"].map { |item| item["time"] }).to eq(times(lesson, "exit"))
     halves = plan(step: "day_halves").body
-    expect(stage_of(halves, "exit")["items"].first).to include("sees" => "time_of_day", "answer" => match(/m\.|noon|midnight/))
+    expect(stage_of(halves, "exit")["items"].last).to include("sees" => "time_of_day", "answer" => match(/m\.|noon|midnight/))
     expect(post("/api/lessons/#{halves['id']}/check", {})).to be_refused(422).at("task")
   end
 

@@ -132,7 +132,7 @@ RSpec.describe Vantick::Core::Teaching::Lesson do
       most = { 5 => 6, 10 => 9, 15 => 11, 20 => 14, 30 => 21, 45 => 32, 60 => 46, 75 => 54 }.fetch(minutes)
       expect(plan.times.length).to be_between(most * 0.6, most), "#{one.id} #{minutes}: #{plan.times.length}"
       alone = plan.stages.find { |stage| stage.id == :alone } or next
-      letters = alone.items.filter_map(&:time).sum { |time| task(:dial_to_words).write(time).length }
+      letters = alone.items.select(&:time).sum { |item| item.task.write(item.task.right_answer(item.time)).length }
       expect(letters).to be <= 32 * alone.minutes
     end
   end

@@ -58,4 +58,20 @@ RSpec.describe Vantick::Server::Store::SchoolFile do
       old&.close
     end
   end
+
+  it "lets a lesson that was planned before keep its clocks" do
+    path = laid(26, known[:schemas].fetch(26))
+    raw = Sequel.sqlite(path, max_connections: 1)
+    times = Vantick::Core::Teaching::Step.find(:fives).pool.first(86)
+    counts = { warm_up: 14, recap: 16, show: 8, together: 12, alone: 18, exit: 6 }
+    kept = counts.to_h { |id, count| [id, times.shift(count).map(&:to_s)] }
+    plan = { step: "fives", task: "dial_to_words", minutes: 40, seed: 1, kept: }
+    raw[:lessons].update(plan: JSON.generate(plan))
+    raw.disconnect
+    old = Vantick::Server::Store::Database.open(path)
+    found = Vantick::Core::Teaching::LessonPlan.new(old.lessons.find(1).plan, Vantick::Core::Wording::Conventions.default).lesson
+    expect(found.stages.to_h { |stage| [stage.id, stage.items.filter_map(&:time).map(&:to_s)] }).to eq(kept)
+  ensure
+    old&.close
+  end
 end

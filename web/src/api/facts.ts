@@ -92,9 +92,9 @@ export const useFacts = defineStore("facts", () => {
     return catalogue.value?.lenses.find((lens) => lens.id === id)?.name ?? id;
   }
 
-  function kindName(id: string): string {
-    return catalogue.value?.kinds.find((kind) => kind.id === id)?.name ?? id;
-  }
+  const kind = (id: string): Catalogue["kinds"][number] | undefined =>
+    catalogue.value?.kinds.find((one) => one.id === id);
+  const kindName = (id: string): string => kind(id)?.name ?? id;
 
   /** A text with the words of the class's English in their places: "a %{nought} left out". */
   const inEnglish = (text: string): string =>
@@ -165,6 +165,7 @@ export const useFacts = defineStore("facts", () => {
     misreading,
     rung,
     lensName,
+    kind,
     kindName,
     titleOf,
     inEnglish,

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed } from "vue";
 import { useFacts, type Lesson } from "@/api";
+import HingeQuestions from "./HingeQuestions.vue";
 
 /** What goes with a lesson: how to begin, what to ask, what to write on the board, the method line by line. */
 const props = defineProps<{ lesson: Lesson; busy: boolean }>();
@@ -30,6 +31,13 @@ const cannot = computed(() => named(shown.value.filter(([, count]) => count === 
         Another opening
       </BButton>
     </section>
+    <section v-if="lesson.needs.length">
+      <p class="eyebrow">Have ready</p>
+      <ul class="m-0">
+        <li v-for="thing in lesson.needs" :key="thing">{{ thing }}</li>
+      </ul>
+    </section>
+    <HingeQuestions :lesson="lesson" />
     <section>
       <p class="eyebrow">To talk about</p>
       <p v-for="question in rung.questions" :key="question">{{ question }}</p>

@@ -1,61 +1,104 @@
 <script setup lang="ts">
 import { computed } from "vue";
-import { useFacts, type Lesson } from "@/api";
+import { useFacts, type Lesson, type LessonStage } from "@/api";
 import { DialFace } from "@/dial";
 import { dayWords } from "@/words";
 
-/** A lesson on one page, for who gives it from paper: every stage with its minutes, times and answers. */
+/** A lesson on one page, for who gives it from paper and has never seen it: what to have ready, say, ask, look for and collect. */
 const props = defineProps<{ lesson: Lesson; whose: string }>();
 
 const facts = useFacts();
-const openings = computed(() => facts.rung(props.lesson.step).openings);
-const opening = computed(() => openings.value[props.lesson.opening % openings.value.length]);
+const rung = computed(() => facts.rung(props.lesson.step));
+const task = computed(() => rung.value.tasks.find((one) => one.id === props.lesson.task)?.name ?? "");
+const opening = computed(() => rung.value.openings[props.lesson.opening % rung.value.openings.length]);
+const clocks = (stage: LessonStage): LessonStage["items"] => stage.items.filter((item) => item.time);
+const others = (stage: LessonStage): string =>
+  [...new Set(stage.items.filter((item) => !item.time).map((item) => facts.kindName(item.kind)))].join(", ");
+const hinge = (stage: LessonStage): Lesson["hinges"][number] | undefined =>
+  props.lesson.hinges.find((one) => one.before === stage.id);
+const collects = computed(() => props.lesson.stages.some((stage) => stage.id === "exit"));
 </script>
 
 <template>
   <section class="d-none d-print-block" aria-hidden="true">
-    <h1>{{ facts.rung(lesson.step).name }}</h1>
-    <p>{{ dayWords(lesson.day) }}, {{ lesson.minutes }} minutes{{ whose ? `, for ${whose}` : "" }}</p>
-    <p>{{ opening }}</p>
+    <h1>{{ rung.name }}: {{ task.toLowerCase() }}</h1>
+    <p class="quiet">
+      {{ dayWords(lesson.day) }}, {{ lesson.minutes }} minutes{{ whose ? `, for ${whose}` : "" }}
+    </p>
+    <p v-if="lesson.needs.length">
+      <b>Have ready:</b>
+      {{ lesson.needs.join("; ") }}.
+    </p>
+    <p>
+      <b>On the board:</b>
+      {{ rung.words.join(", ") }}.
+    </p>
+    <p>
+      <b>Begin:</b>
+      {{ opening }}
+    </p>
     <div v-for="stage in lesson.stages" :key="stage.id" class="stage">
-      <h2>{{ stage.name }}, {{ stage.minutes }} min</h2>
-      <ul class="list-unstyled m-0">
-        <template v-for="(item, at) in stage.items" :key="at">
-          <li v-if="item.time">
-            <DialFace class="small-dial" :facts="facts.of(item.dial ?? item.time)" detail="small" />
-            {{ item.answer ?? item.time }}
-          </li>
+      <h2>{{ stage.name }}, {{ stage.minutes }} min: {{ facts.kindName(stage.activity) }}</h2>
+      <p v-if="hinge(stage)" class="hinge">
+        <b>First ask all:</b>
+        {{ hinge(stage)?.time }}
+        <template v-for="wrong in hinge(stage)?.wrong" :key="wrong.misreading">
+          · {{ wrong.answer }}: {{ facts.misreading(wrong.misreading).move }}
         </template>
+      </p>
+      <p>
+        <template v-if="others(stage)">{{ others(stage) }}.</template>
+        “{{ facts.kind(stage.activity)?.say }}”
+        <i>{{ facts.kind(stage.activity)?.look_for }}</i>
+      </p>
+      <ul class="list-unstyled m-0">
+        <li v-for="(item, at) in clocks(stage)" :key="at">
+          <DialFace class="small-dial" :facts="facts.of(item.dial ?? item.time ?? '')" detail="small" />
+          {{ item.answer ?? item.time }}
+        </li>
       </ul>
     </div>
-    <h2>In these words</h2>
-    <ol class="m-0">
-      <li v-for="line in lesson.method_lines" :key="line">{{ line }}</li>
-    </ol>
+    <div class="two">
+      <div>
+        <h2>To talk about</h2>
+        <p v-for="question in rung.questions" :key="question">{{ question }}</p>
+      </div>
+      <div>
+        <h2>In these words</h2>
+        <p v-for="line in lesson.method_lines" :key="line">{{ line }}</p>
+      </div>
+    </div>
+    <p v-if="collects">
+      <b>Collect:</b>
+      the exit checks, with a name on each.
+    </p>
   </section>
 </template>
 
 <style scoped lang="scss">
 @media print {
   h1 {
-    font-size: 18pt;
+    margin: 0;
+    font-size: 15pt;
   }
 
   h2 {
-    margin: 3mm 0 1mm;
-    font-size: 11pt;
+    margin: 2mm 0 0.5mm;
+    font-size: 10pt;
   }
 
   p,
   li {
     margin: 0;
-    font-size: 10pt;
+    font-size: 8.5pt;
+    line-height: 1.25;
   }
 
   ul {
     display: grid;
     grid-template-columns: repeat(6, minmax(0, 1fr));
-    gap: 1mm 3mm;
+    gap: 0.5mm 2mm;
+    margin-top: 0.5mm;
   }
 
   .stage {
@@ -65,13 +108,19 @@ const opening = computed(() => openings.value[props.lesson.opening % openings.va
   .stage li {
     display: flex;
     align-items: center;
-    gap: 1.5mm;
+    gap: 1mm;
     line-height: 1.1;
+  }
+
+  .two {
+    display: grid;
+    grid-template-columns: 1fr 1fr;
+    gap: 4mm;
   }
 
   .small-dial {
     flex: none;
-    width: 9mm;
+    width: 7.5mm;
   }
 }
 </style>

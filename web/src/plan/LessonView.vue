@@ -124,6 +124,7 @@ useUndoKey(undo);
           @swap="swap"
           @pin="pin"
           @put="put"
+          @choose="settle({ activities: { ...lesson.activities, [stage.id]: $event } })"
         />
         <LessonNotes :lesson="lesson" :busy="busy" @opening="settle({ opening: $event })" />
       </div>

@@ -10,6 +10,8 @@ const props = defineProps<{ item: RunItem; lesson: Lesson }>();
 const emit = defineEmits<{ done: [] }>();
 
 const WORKED = ["worked_first", "worked_next", "talked_through"];
+/** What has no clock says what it is, but for what is only done. */
+const HEADINGS: Readonly<Record<string, string>> = { opening: "Opening", question: "To talk about" };
 const facts = useFacts();
 const rung = computed(() => facts.rung(props.lesson.step));
 const uncovered = ref(0);
@@ -48,6 +50,13 @@ const answer = computed(() => {
 const prompt = computed(() => ("prompt" in props.item ? props.item.prompt : ""));
 const question = computed(() => rung.value.questions[uncovered.value % rung.value.questions.length]);
 
+const heading = computed(() => HEADINGS[props.item.kind] ?? "");
+const words = computed(() => {
+  if (props.item.kind === "opening")
+    return rung.value.openings[props.lesson.opening % rung.value.openings.length];
+  return props.item.kind === "question" ? question.value : facts.kindName(props.item.kind);
+});
+
 /** What comes next of this item: a step of the reading, the answer, another question; then it is done. */
 function advance(): void {
   if (props.item.kind === "counting_round" && counting.value?.next()) return;
@@ -67,10 +76,8 @@ defineExpose({ advance, cover });
 <template>
   <CountingRound v-if="item.kind === 'counting_round'" ref="counting" />
   <div v-else-if="!dial" class="measure align-self-center mx-auto my-0 px-3 py-0">
-    <p class="eyebrow">{{ item.kind === "opening" ? "Opening" : "To talk about" }}</p>
-    <p class="large lh-130 mb-4 text-balance">
-      {{ item.kind === "opening" ? rung.openings[lesson.opening % rung.openings.length] : question }}
-    </p>
+    <p v-if="heading" class="eyebrow">{{ heading }}</p>
+    <p class="large lh-130 mb-4 text-balance">{{ words }}</p>
     <ul
       v-if="item.kind === 'opening'"
       class="words list-unstyled d-flex flex-wrap gap-2"
@@ -96,6 +103,7 @@ defineExpose({ advance, cover });
     />
     <div v-else class="align-self-center try">
       <p class="eyebrow">{{ facts.kindName(item.kind) }}</p>
+      <p class="say lh-sm">{{ facts.kind(item.kind)?.say }}</p>
       <p v-if="prompt" class="prompt lh-sm">{{ prompt }}</p>
       <p v-if="uncovered > 0" class="answer fw-bold lh-115 m-0 text-balance" aria-live="polite">
         {{ answer }}
@@ -125,6 +133,10 @@ defineExpose({ advance, cover });
     border-radius: 3rem;
     border: 1px solid var(--v-line);
   }
+}
+
+.say {
+  font-size: clamp(1.3rem, 1.8vw, 2.4rem);
 }
 
 .prompt {

@@ -4,10 +4,16 @@ import { useFacts, type LessonStage } from "@/api";
 import { DialFace } from "@/dial";
 import { counted } from "@/words";
 import type { Spot } from "./useLesson";
+import WayToWork from "./WayToWork.vue";
 
 /** One stage with every item: its time can be swapped for another, pinned, or typed. */
 const props = defineProps<{ stage: LessonStage; busy: boolean; wrong: string }>();
-const emit = defineEmits<{ swap: [spot: Spot]; pin: [spot: Spot]; put: [spot: Spot, time: string] }>();
+const emit = defineEmits<{
+  swap: [spot: Spot];
+  pin: [spot: Spot];
+  put: [spot: Spot, time: string];
+  choose: [id: string];
+}>();
 
 const facts = useFacts();
 const typing = ref(-1);
@@ -46,6 +52,7 @@ function put(at: number): void {
       {{ stage.name }}: {{ stage.aim }} · {{ counted(stage.minutes, "minute") }},
       {{ stage.spare_seconds >= 30 ? `${stage.spare_seconds} seconds to spare` : "full" }}
     </p>
+    <WayToWork :stage="stage" :busy="busy" @choose="$emit('choose', $event)" />
     <p v-if="stage.missing" class="note tone-quiet">
       <i class="bi bi-info-circle" aria-hidden="true"></i>
       There's time for {{ stage.missing }} more. Repeat some of these.

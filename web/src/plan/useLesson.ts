@@ -41,7 +41,20 @@ export function pinnedOnly(lesson: Lesson): Places {
 }
 
 function planOf(lesson: Lesson): LessonPlan {
-  const { day, step, task, minutes, seed, method, stage_minutes, pinned, swapped, opening, version } = lesson;
+  const {
+    day,
+    step,
+    task,
+    minutes,
+    seed,
+    method,
+    stage_minutes,
+    pinned,
+    swapped,
+    opening,
+    activities,
+    version,
+  } = lesson;
   return {
     day,
     step,
@@ -54,6 +67,7 @@ function planOf(lesson: Lesson): LessonPlan {
     pinned,
     swapped,
     opening,
+    activities,
     version,
   };
 }

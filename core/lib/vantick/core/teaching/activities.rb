@@ -10,6 +10,10 @@ module Vantick
         # @return [Hash] its name, words, material and so on
         def self.find(id) = Pacing::KINDS.fetch(id)
 
+        # @param id [Symbol]
+        # @return [Array<String>] what is to be laid out for it
+        def self.needs(id) = find(id).fetch(:needs, [])
+
         # @param kind [Symbol]
         # @param task [Task]
         # @return [Symbol] the kind of item: sentences take longer to write

@@ -58,12 +58,15 @@ module Vantick
           lengths = StageMinutes.of(minutes, stage_minutes)
           @kept = kept.slice(*lengths.keys)
           @activities = Activities.new(stages: lengths.keys, task:, seed:, plain: StageMinutes.plain?(minutes), chosen: activities)
-          @kinds = LessonFilling.new(lengths, task:, activities: @activities, pacing:).kinds
+          @kinds = LessonFilling.new(lengths, task:, activities: @activities, pacing:, standing: @kept.transform_values(&:length)).kinds
           @standing = standing(step.pool_for(task).length, pinned)
           @supply = LessonTimes.new(step:, task:, earlier:, seed:, used: avoid | @kept.values.flatten.compact, exit_avoid:, day_times:)
           @stages = stages_of(lengths).freeze
           freeze
         end
+
+        # @return [Array<Item>] those of the exit; a starter has none
+        def exit = stages.find { |stage| stage.id == LessonShares::EXIT }&.items.to_a
 
         # @return [Array<DialTime, DayTime>] all its times, in order
         def times = stages.flat_map { |stage| stage.items.filter_map(&:time) }

@@ -19,13 +19,15 @@ module Vantick
         # @param task [Task]
         # @param activities [Activities]
         # @param pacing [Pacing]
-        def initialize(lengths, task:, activities:, pacing:)
+        # @param standing [Hash{Symbol => Integer}] by stage, clocks that a teacher keeps: they go for want of time alone
+        def initialize(lengths, task:, activities:, pacing:, standing: {})
           @lengths = lengths
           @minutes = lengths.values.sum
           @plain = StageMinutes.plain?(@minutes)
           @task = task
           @activities = activities
           @pacing = pacing
+          @standing = standing
         end
 
         # @return [Hash{Symbol => Array<Symbol>}] by stage, the kinds of its items in order
@@ -68,12 +70,17 @@ module Vantick
         # The stage with the most clocks for its minutes gives one up, until there are no more than a lesson of this length has.
         def trimmed(found)
           while clocks(found).values.sum > LessonFilling.most(@minutes)
-            stage, = clocks(found).except(*KEPT).select { |_, count| count > LEAST }.max_by { |id, count| count / @lengths[id].to_f }
+            stage = densest(found)
             break if stage.nil?
 
             found[stage].delete_at(found[stage].rindex { |kind| !Pacing.timeless?(kind) })
           end
           found
+        end
+
+        def densest(found)
+          left = clocks(found).except(*KEPT).select { |id, count| count > [LEAST, @standing.fetch(id, 0)].max }
+          left.keys.max_by { |id| left[id] / @lengths[id].to_f }
         end
 
         def clocks(found) = found.transform_values { |kinds| kinds.count { |kind| !Pacing.timeless?(kind) } }

@@ -6,7 +6,7 @@ module Vantick
       # A lesson as the contract describes it.
       module LessonView
         ROW = %i[id class_id child_ids day check_id given_at left_out changed_at version].freeze
-        SETTLED = %i[step task minutes seed method stage_minutes pinned swapped opening carried].freeze
+        SETTLED = %i[step task minutes seed method stage_minutes pinned swapped opening carried activities].freeze
 
         class << self
           # @param row [Hash] as kept
@@ -18,15 +18,27 @@ module Vantick
           # @return [Hash]
           def lesson(row, plan)
             { **row.slice(*ROW), **plan.settled.slice(*SETTLED), stages: plan.lesson.stages.map { |stage| stage(stage, plan) },
-              method_lines: Core::Reading::MethodCard.lines(plan.step, plan.conventions), exit_choice: exit_choice(plan) }
+              method_lines: Core::Reading::MethodCard.lines(plan.step, plan.conventions), exit_choice: exit_choice(plan),
+              hinges: Core::Teaching::HingeQuestion.of(plan.lesson, plan.step).map { |question| hinge(question, plan.conventions) },
+              needs: needs(plan.lesson) }
           end
 
           private
 
           def stage(stage, plan)
-            { **stage.to_h.slice(:id, :name, :aim, :minutes, :missing), spare_seconds: stage.spare_seconds.round,
+            { **stage.to_h.slice(:id, :name, :aim, :minutes, :missing, :activity, :choices), spare_seconds: stage.spare_seconds.round,
               left_out: stage.left_out.map(&:to_s), items: stage.items.map { |item| item(item, stage, plan) } }
           end
+
+          def hinge(question, conventions)
+            task = question.task
+            { before: question.before, time: question.time.to_s, dial: question.time.dial_time.to_s, sees: task.sees,
+              answer: task.write(task.right_answer(question.time), conventions),
+              wrong: question.wrong.map { |one| { answer: task.write(one.answer, conventions), misreading: one.misreading.id } } }
+          end
+
+          # What is to be laid out before, each thing once.
+          def needs(lesson) = lesson.stages.flat_map { |stage| Core::Teaching::Activities.needs(stage.activity) }.uniq
 
           def item(item, stage, plan)
             about = { kind: item.kind, seconds: item.seconds.round }
@@ -49,7 +61,7 @@ module Vantick
           end
 
           def exit_choice(plan)
-            times = plan.lesson.stages.last.items.filter_map(&:time) & plan.step.pool_for(plan.task)
+            times = plan.lesson.exit.filter_map(&:time) & plan.step.pool_for(plan.task)
             Views::CheckView.choice(Core::Choosing::Choice.new(Core::Choosing::Telling.for(plan.step, plan.task), times))
           end
         end

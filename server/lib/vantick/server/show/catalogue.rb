@@ -32,7 +32,7 @@ module Vantick
 
           # What lessons are made of.
           def lessons
-            { kinds: Core::Teaching::Pacing::KINDS.values.map { |kind| { id: kind[:id], name: kind[:name], seconds: kind[:seconds] } },
+            { kinds: Core::Teaching::Pacing::KINDS.values.map { |kind| lesson_kind(kind) },
               lengths: { least: Core::Teaching::Lesson::LENGTHS.min, most: Core::Teaching::Lesson::LENGTHS.max,
                          usual: Core::Teaching::Lesson::USUAL },
               limits: { least_stage_minutes: Core::Teaching::StageMinutes::LEAST, groups: Core::Teaching::Groups::MOST_GROUPS },
@@ -40,6 +40,12 @@ module Vantick
               desk_stages: Core::Teaching::StageMinutes.at_desks.map do |id|
                 Core::Teaching::StageMinutes::STAGES.fetch(id).slice(:id, :name)
               end }
+          end
+
+          # What is done in a lesson; a way to work has its words.
+          def lesson_kind(kind)
+            { **kind.slice(:id, :name, :seconds), moves: kind.fetch(:moves, false), needs: kind.fetch(:needs, []),
+              say: kind.fetch(:say, ""), look_for: kind.fetch(:look_for, "") }
           end
 
           def sheet(kind)

@@ -40,8 +40,8 @@ module Vantick
           end
 
           def times(plan)
-            times = plan.lesson.stages.last.items.filter_map(&:time).first(Core::Choosing::Chooser::IN_A_CHECK)
-            times.empty? ? unfit("The exit check of this lesson has no clocks. Give it more minutes.", :stage_minutes) : times
+            times = plan.lesson.exit.filter_map(&:time).first(Core::Choosing::Chooser::IN_A_CHECK)
+            times.empty? ? unfit("This lesson has no exit check. Give it more minutes.", :stage_minutes) : times
           end
         end
       end

@@ -1,0 +1,54 @@
+<script setup lang="ts">
+import { useFacts, type Lesson } from "@/api";
+import { DialFace } from "@/dial";
+
+/** One clock for all before children try, and one before they are alone: which wrong answers may come, and what helps at once. */
+const props = defineProps<{ lesson: Lesson }>();
+
+const facts = useFacts();
+const stageName = (id: string): string =>
+  props.lesson.stages.find((stage) => stage.id === id)?.name.toLowerCase() ?? id;
+const hands = (sees: string): "hour" | "minute" | "both" => {
+  if (sees === "hour_hand") return "hour";
+  return sees === "minute_hand" ? "minute" : "both";
+};
+</script>
+
+<template>
+  <section v-for="one in lesson.hinges" :key="one.before">
+    <p class="eyebrow">Ask all, before they work {{ stageName(one.before) }}</p>
+    <div class="hinge d-grid gap-07">
+      <DialFace class="dial" :facts="facts.of(one.dial)" :hands="hands(one.sees)" />
+      <div>
+        <p>
+          What time is it?
+          <b>{{ one.answer }}</b>
+        </p>
+        <dl class="m-0">
+          <template v-for="wrong in one.wrong" :key="wrong.misreading">
+            <dt>
+              {{ wrong.answer }}
+              <span class="quiet fw-normal">({{ facts.misreading(wrong.misreading).name }})</span>
+            </dt>
+            <dd>{{ facts.misreading(wrong.misreading).move }}</dd>
+          </template>
+        </dl>
+      </div>
+    </div>
+  </section>
+</template>
+
+<style scoped lang="scss">
+.hinge {
+  grid-template-columns: 4.6rem minmax(0, 1fr);
+}
+
+p {
+  margin: 0 0 0.3rem;
+}
+
+dd {
+  margin: 0 0 0.4rem;
+  line-height: 1.35;
+}
+</style>
