@@ -69,7 +69,7 @@ RSpec.describe Vantick::Server::Plan::Lessons do
     kept = settled(lesson)[:kept]
     typed = change(lesson, kept: { **kept, "exit" => ["4:49", *kept["exit"].drop(1)] }).body
     expect(stage_of(typed, "exit")["items"].find { |item| item["time"] }).to include("time" => "4:49", "from_step" => "Minutes to",
-                                                              "answer" => "eleven minutes to five")
+                                                                                     "answer" => "eleven minutes to five")
     twice = change(lesson, kept: { **kept, "exit" => [kept["show"].first, *kept["exit"].drop(1)] })
     expect(twice).to be_refused(422).saying(/#{kept['show'].first}/).at("time")
     expect(change(lesson, kept: { **kept, "exit" => ["4:99"] })).to be_refused(422).at("time")

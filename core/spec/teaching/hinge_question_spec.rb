@@ -28,6 +28,11 @@ RSpec.describe Vantick::Core::Teaching::HingeQuestion do
     expect(kinds.uniq).to eq([:fives_to])
   end
 
+  it "waits for other mistakes the second time, where there are others" do
+    first, second = questions(step(:minutes_to), task(:dial_to_words)).map { |one| one.wrong.map(&:misreading) }
+    expect(first & second).to eq([])
+  end
+
   it "asks none in a starter before a part that it does not have" do
     expect(questions(step(:fives_to), task(:dial_to_words), minutes: 5).map(&:before)).to eq(%i[together])
   end

@@ -137,6 +137,13 @@ RSpec.describe Vantick::Core::Teaching::Lesson do
     end
   end
 
+  it "tries what is new before what was had earlier" do
+    kinds = lesson(:fives_past, 45, seed: 5).stages.find { |stage| stage.id == :together }.items.filter_map(&:time)
+                                            .map { |time| Vantick::Core::Choosing::Difficulty.minute_class(time) == :fives_past }
+    expect(kinds).to eq(kinds.sort_by { |fresh| fresh ? 0 : 1 })
+    expect(kinds.first).to be(true)
+  end
+
   it "has two kinds of doing at least, and one in which children move" do
     Vantick::Core::Teaching::Step.with_times.product((0..11).to_a).each do |one, seed|
       stages = described_class.new(step: one, task: one.tasks.last, minutes: 40, seed:).stages

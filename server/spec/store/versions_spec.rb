@@ -64,7 +64,7 @@ RSpec.describe Vantick::Server::Store::SchoolFile do
     raw = Sequel.sqlite(path, max_connections: 1)
     times = Vantick::Core::Teaching::Step.find(:fives).pool.first(86)
     counts = { warm_up: 14, recap: 16, show: 8, together: 12, alone: 18, exit: 6 }
-    kept = counts.to_h { |id, count| [id, times.shift(count).map(&:to_s)] }
+    kept = counts.transform_values { |count| times.shift(count).map(&:to_s) }
     plan = { step: "fives", task: "dial_to_words", minutes: 40, seed: 1, kept: }
     raw[:lessons].update(plan: JSON.generate(plan))
     raw.disconnect

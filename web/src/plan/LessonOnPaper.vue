@@ -16,11 +16,14 @@ const others = (stage: LessonStage): string =>
   [...new Set(stage.items.filter((item) => !item.time).map((item) => facts.kindName(item.kind)))].join(", ");
 const hinge = (stage: LessonStage): Lesson["hinges"][number] | undefined =>
   props.lesson.hinges.find((one) => one.before === stage.id);
+/** From so many clocks on they are drawn smaller: the lesson stays on one page. */
+const MANY = 40;
+const all = computed(() => props.lesson.stages.flatMap(clocks).length);
 const collects = computed(() => props.lesson.stages.some((stage) => stage.id === "exit"));
 </script>
 
 <template>
-  <section class="d-none d-print-block" aria-hidden="true">
+  <section class="d-none d-print-block" :class="{ many: all > MANY }" aria-hidden="true">
     <h1>{{ rung.name }}: {{ task.toLowerCase() }}</h1>
     <p class="quiet">
       {{ dayWords(lesson.day) }}, {{ lesson.minutes }} minutes{{ whose ? `, for ${whose}` : "" }}
@@ -39,11 +42,13 @@ const collects = computed(() => props.lesson.stages.some((stage) => stage.id ===
     </p>
     <div v-for="stage in lesson.stages" :key="stage.id" class="stage">
       <h2>{{ stage.name }}, {{ stage.minutes }} min: {{ facts.kindName(stage.activity) }}</h2>
-      <p v-if="hinge(stage)" class="hinge">
+      <p v-if="hinge(stage)">
         <b>First ask all:</b>
-        {{ hinge(stage)?.time }}
+        {{ hinge(stage)?.time }} ({{ hinge(stage)?.answer }}).
         <template v-for="wrong in hinge(stage)?.wrong" :key="wrong.misreading">
-          · {{ wrong.answer }}: {{ facts.misreading(wrong.misreading).move }}
+          If they say
+          <b>{{ wrong.answer }}:</b>
+          {{ facts.misreading(wrong.misreading).move }}
         </template>
       </p>
       <p>
@@ -79,18 +84,18 @@ const collects = computed(() => props.lesson.stages.some((stage) => stage.id ===
 @media print {
   h1 {
     margin: 0;
-    font-size: 15pt;
+    font-size: 17pt;
   }
 
   h2 {
     margin: 2mm 0 0.5mm;
-    font-size: 10pt;
+    font-size: 11pt;
   }
 
   p,
   li {
     margin: 0;
-    font-size: 8.5pt;
+    font-size: 9.5pt;
     line-height: 1.25;
   }
 
@@ -120,7 +125,18 @@ const collects = computed(() => props.lesson.stages.some((stage) => stage.id ===
 
   .small-dial {
     flex: none;
-    width: 7.5mm;
+    width: 9mm;
+  }
+
+  .many {
+    p,
+    li {
+      font-size: 8.5pt;
+    }
+
+    .small-dial {
+      width: 7mm;
+    }
   }
 }
 </style>

@@ -12,7 +12,7 @@ const way = computed(() => facts.kind(props.stage.activity));
 
 <template>
   <div v-if="way?.say" class="way d-grid gap-1 mb-3 on-shade">
-    <label v-if="stage.choices.length > 1" class="choice d-flex flex-wrap align-items-center gap-2">
+    <label v-if="stage.choices.length > 1" class="pick d-flex flex-wrap align-items-center gap-2">
       Way to work
       <BFormSelect
         :model-value="stage.activity"
@@ -47,7 +47,7 @@ const way = computed(() => facts.kind(props.stage.activity));
   border-radius: 0.8rem;
 }
 
-.choice {
+.pick {
   color: var(--v-quiet);
 
   .form-select {

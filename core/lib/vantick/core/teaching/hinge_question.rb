@@ -33,32 +33,39 @@ module Vantick
         def self.of(lesson, step)
           pool = step.tasks.flat_map { |task| step.pool_for(task) }.uniq
           own = ContrastingPair.newest(step, pool).then { |newest| newest.empty? ? pool : newest }
-          lesson.stages.select { |stage| BEFORE.include?(stage.id) }.filter_map { |stage| for_stage(stage, own) }
+          stages = lesson.stages.select { |stage| BEFORE.include?(stage.id) }
+          stages.each_with_object([]) do |stage, found|
+            found.concat([for_stage(stage, own, found.flat_map { |one| one.wrong.map(&:misreading) })].compact)
+          end
         end
 
-        # The clock of the stage at which the most misreadings part company.
-        def self.for_stage(stage, own)
+        # The clock of the stage at which the most misreadings part company that were not waited for before.
+        def self.for_stage(stage, own, waited)
           items = stage.items.select { |item| item.time && own.include?(item.time) }
-          found = items.map { |item| new(stage.id, item.time, item.task) }.reject { |one| one.wrong.empty? }
-          found.max_by.with_index { |one, at| [one.wrong.length, -at] }
+          found = items.map { |item| new(stage.id, item.time, item.task, waited) }.reject { |one| one.wrong.empty? }
+          found.max_by.with_index { |one, at| [one.wrong.count { |wrong| !waited.include?(wrong.misreading) }, -at] }
         end
         private_class_method :for_stage
 
-        def initialize(before, time, task)
+        # @param before [Symbol]
+        # @param time [DialTime, DayTime]
+        # @param task [Task]
+        # @param waited [Array<Misreading>] that another question is for: they come last
+        def initialize(before, time, task, waited = [])
           @before = before
           @time = time
           @task = task
-          @wrong = expected.freeze
+          @wrong = expected(waited).freeze
           freeze
         end
 
         private
 
         # Each misreading with an answer that no other gives; seldom ones last.
-        def expected
-          answers = Reading::Predictions.of(task).at(time).transform_values(&:first)
-          usual = answers.keys.sort_by.with_index { |id, at| [Reading::Misreading.find(id).seldom? ? 1 : 0, at] }
-          usual.uniq { |id| answers[id] }.first(MOST).map { |id| Wrong.new(answers[id], Reading::Misreading.find(id)).freeze }
+        def expected(waited)
+          answers = Reading::Predictions.of(task).at(time).transform_keys { |id| Reading::Misreading.find(id) }.transform_values(&:first)
+          order = answers.keys.sort_by.with_index { |one, at| [waited.include?(one) ? 1 : 0, one.seldom? ? 1 : 0, at] }
+          order.uniq { |one| answers[one] }.first(MOST).map { |one| Wrong.new(answers[one], one).freeze }
         end
       end
     end

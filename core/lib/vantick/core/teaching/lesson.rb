@@ -108,7 +108,8 @@ module Vantick
           return @supply.take_exit(share) if id == LessonShares::EXIT
           return @supply.take_shown(share) if id == LessonShares::SHOWN
 
-          @supply.take(share, thorough: StageMinutes::STAGES.fetch(id)[:thorough])
+          found = @supply.take(share, thorough: StageMinutes::STAGES.fetch(id)[:thorough])
+          id == :together ? @supply.new_first(found) : found
         end
 
         def stage(id, minutes, found)

@@ -58,6 +58,15 @@ module Vantick
           pair + new_first(take(LessonShares::Share.new(share.own - pair.length, share.earlier), thorough: false))
         end
 
+        # @param times [Array<DialTime, DayTime>]
+        # @return [Array<DialTime, DayTime>] what is new comes before what is among the step's own times and was had earlier
+        def new_first(times)
+          return times unless @step.whole?
+
+          fresh = ContrastingPair.newest(@step, times)
+          fresh + (times - fresh)
+        end
+
         # @param share [LessonShares::Share]
         # @return [Array<DialTime, DayTime>] those of an exit: other than in the last ones, with a few of its neighbours where the step
         #   has one kind of times, or always saying the same would be right
@@ -75,14 +84,6 @@ module Vantick
         def task_for(time) = @parts[time] || (time.is_a?(Dial::DayTime) || @task.asks != :day ? @task : @earlier_task)
 
         private
-
-        # Where times of earlier steps are among the step's own, they come after what is new.
-        def new_first(times)
-          return times unless @step.whole?
-
-          fresh = ContrastingPair.newest(@step, times)
-          fresh + (times - fresh)
-        end
 
         def choose(wanted, pool, thorough, twelve: true)
           count = [wanted, pool.length, Choosing::Chooser::MOST].min
