@@ -8,6 +8,12 @@ module Bench
     lesson = term.planner(upto: term.day).plan.first
     lesson.step || Teaching::Course.new(term.expected, term.lessons, ladder: term.aim.ladder).next_step.step || term.aim.step
   end
+  # The same, but that a plan stands until another is clearly better.
+  STEADY = lambda do |term|
+    term.steady_lesson.step || Teaching::Course.new(term.expected, term.lessons, ladder: term.aim.ladder).next_step.step || term.aim.step
+  end
+  # Lessons of two weeks.
+  SOON = 6
   # Made in August: two or three lessons a step up to the aim, and then over them again; a lesson that falls out is given later.
   FIXED = lambda do |term|
     plan = term.aim.ladder.flat_map { |step| [step] * PLAIN.fetch(step.id, 2) }
@@ -87,6 +93,43 @@ module Bench
                 { "below it" => share(found) { |band, truth| truth < band.low },
                   "above it" => share(found) { |band, truth| truth > band.high },
                   "breadth of the band, children" => mean(found.map { |band, _| band.high - band.low }) })
+    end
+
+    # One term of each kind of class, as plans of it take long.
+    def steady_terms(seed)
+      KINDS.to_h { |kind| [kind, PlannedTerm.new(kind, (seed * 100) + 1, STEADY, lost: false).run] }
+    end
+
+    # Of the lessons of the two weeks to come, those that the plan made next has otherwise.
+    def changed(plans)
+      plans.each_cons(2).map do |old, new|
+        soon = new.first(SOON)
+        before = old.to_h { |lesson| [lesson.day, lesson.step] }
+        soon.count { |lesson| before[lesson.day] != lesson.step } / [soon.length, 1].max.to_f
+      end
+    end
+
+    # Changes of a day's step that another plan takes back soon after.
+    def turned_back(plans)
+      steps = plans.map { |plan| plan.to_h { |lesson| [lesson.day, lesson.step] } }
+      turns = steps.each_cons(2).with_index.flat_map do |(old, new), at|
+        days = (new.keys & old.keys).reject { |day| old[day] == new[day] }
+        days.map { |day| back?(old[day], day, steps[(at + 2)..(at + 5)].to_a) }
+      end
+      turns.empty? ? 0.0 : share(turns, &:itself)
+    end
+
+    def back?(step, day, plans) = plans.any? { |plan| plan.key?(day) && plan[day] == step }
+
+    measure(:plan_steady, "lessons of the next two weeks that a plan made anew has otherwise", "at most 0.25") do |seed|
+      terms = steady_terms(seed)
+      plain = KINDS.map { |kind| PlannedTerm.new(kind, (seed * 100) + 1, PLANNED, lost: false).run }
+      all = terms.values.flat_map { |term| changed(term.plans) }
+      Taken.new(mean(all), { "worst kind of class" => terms.values.map { |term| mean(changed(term.plans)) }.max,
+                             "plans that change nothing of these weeks" => share(all, &:zero?),
+                             "turned back within four lessons (under 0.03)" => mean(terms.values.map { |term| turned_back(term.plans) }),
+                             "known of the aim over plans without rest" => mean(terms.values.map(&:aim_known)) /
+                                                                                   mean(plain.map(&:aim_known)) })
     end
 
     # A school year of three lessons a week, planned for a class that stands in its fifth week.

@@ -33,9 +33,21 @@ module Bench
 
     # @param from [Integer] the first day to plan
     # @param upto [Integer] the last
-    def planner(from: day, upto: aim_day)
-      Core::Term::Planner.new(expected:, lessons:, slots: slots.select { |slot| slot.day <= upto }, from:, aim:, aim_day:, lost: fallen)
+    def planner(from: day, upto: aim_day, settled: {})
+      Core::Term::Planner.new(expected:, lessons:, slots: slots.select { |slot| slot.day <= upto }, from:, aim:, aim_day:, settled:,
+                              lost: fallen)
     end
+
+    # The plan as a class has it: it stands, and is changed where answers ask for that.
+    # @return [Core::Term::Planned] the lesson of today
+    def steady_lesson
+      old = plans.last.to_a.select { |lesson| lesson.day >= day }
+      plans << Core::Term::Steady.new(old, ->(settled) { planner(settled:) }, {}).plan
+      plans.last.first
+    end
+
+    # @return [Array<Array<Core::Term::Planned>>] one after each lesson
+    def plans = @plans ||= []
 
     # @return [Float] 0..1, how much of the aim a child reads rightly
     def share(pupil) = aim.shares.sum { |kind, share| pupil.hindered?(kind) ? 0.0 : share * pupil.recall(kind, day) }

@@ -38,7 +38,7 @@ RSpec.describe "A term", :demo do
       expect(page).to have_text("Not added: Meeting. It is part of a day, not a whole day.")
     end
     expect(lessons.length).to eq(21)
-    expect(steps).to include("Quarters", "left free")
+    expect(steps).to include("Quarters", "spare")
     expect(forecast).to match(/will know fives, likely \d+ to \d+\./)
     click_button "What would help?"
     expect(page).to have_css("[aria-label='What would help'] li", text: /Ten minutes on devices twice a week: /, wait: 60)
@@ -64,12 +64,12 @@ RSpec.describe "A term", :demo do
   it "plans round a week of illness, using what was left open, and says what is likely before and after" do
     set_term
     forecast
-    open = steps.count("left free")
+    open = steps.count("spare")
     lesson(1).click
     click_button "No lessons that week"
     expect(page).to have_css(".changed", text: /No lessons in the week of .*; \d+ other lessons change\./)
     expect(steps.first(3).uniq).to eq(["no lesson"])
-    expect(steps.count("left free")).to be < open
+    expect(steps.count("spare")).to be < open
     forecast
     lesson(0).click
     click_button "Teach it after all"

@@ -20,24 +20,26 @@ RSpec.describe Vantick::Core::Term::Planner do
     expect(core::Days.lessons(**days(off: [monday..(monday + 400)]))).to eq([])
   end
 
-  it "teaches up to the aim's day only what the aim rests on, and what comes later afterwards" do
-    before, after = outlook(aim: :quarters, weeks: 16).plan.partition { |lesson| lesson.day <= monday + 60 }
-    expect(before.filter_map(&:step) - core::Aim.new(:quarters).ladder).to eq([])
-    expect(after.filter_map(&:step) - core::Aim.new(:quarters).ladder).not_to be_empty
+  it "teaches nothing above the aim before all that the aim rests on had its lessons" do
+    ladder = core::Aim.new(:quarters).ladder
+    steps = outlook(aim: :quarters, weeks: 16).plan.filter_map(&:step)
+    above = steps.index { |one| !ladder.include?(one) }
+    expect(ladder - [step(:quarters)] - steps.first(above)).to eq([])
+    expect(above).to be > ladder.length
   end
 
-  it "goes over something in every lesson but the first, and leaves one in eight empty" do
+  it "goes over something in every lesson but the first, and has one in eight to spare at the end" do
     plan = outlook.plan
     taught = plan.select(&:taught?)
     expect(taught.drop(1).map(&:recap)).to all(satisfy(&:any?))
-    expect(plan.each_slice(8).map { |lessons| lessons.map(&:kind).count(:open) }.first(4)).to eq([1, 1, 1, 1])
+    expect(plan.last(4).map(&:kind)).to eq(%i[open] * 4)
+    expect(plan.map(&:kind).count(:open)).to eq(4)
     expect(plan.map(&:kind).uniq - core::Planned::KINDS).to eq([])
   end
 
   it "uses empty lessons for those that were lost" do
     plan = outlook(lost: 2).plan
-    expect(plan.map(&:kind).count(:open)).to eq(2)
-    expect(plan.first(16).map(&:kind)).not_to include(:open)
+    expect(plan.last(3).map(&:kind)).to match([satisfy { |kind| kind != :open }, :open, :open])
   end
 
   it "looks back with a check after nine days or more without a lesson, and not after eight" do
@@ -47,9 +49,44 @@ RSpec.describe Vantick::Core::Term::Planner do
     expect(outlook(off: [(monday + 21)..(monday + 24)]).plan.map(&:kind)).not_to include(:look_back)
   end
 
-  it "checks not in every lesson" do
+  it "checks in every third lesson or later, and remembers when the last one was" do
     checks = outlook.plan.select(&:taught?).map(&:check)
-    expect(checks.count(true)).to be_between(checks.length / 4, checks.length / 2)
+    expect(checks.count(true)).to be_between(checks.length / 5, checks.length / 3)
+    first = ->(unchecked) { outlook(unchecked:).plan.select(&:taught?).map(&:check).index(true) }
+    expect([first[0], first[1], first[2]].each_cons(2)).to all(satisfy { |later, earlier| later > earlier })
+    past = [true, false, false].map { |check| core::Planned.new(day: 1, step: step(:fives), kind: :new, recap: [], check:) }
+    expect([described_class.unchecked(past), described_class.unchecked([])]).to eq([2, 3])
+  end
+
+  it "has words and digits take turns on a step, first what the class knows less of" do
+    tasks = outlook.plan.select(&:taught?).group_by(&:step).transform_values { |lessons| lessons.map(&:task) }
+    whole = tasks.select { |one, _| one.whole? }
+    expect(whole.values.flatten.uniq).to match_array(%i[dial_to_words dial_to_digital])
+    expect(whole.values.flat_map { |all| all.each_cons(2).to_a }).to all(satisfy { |one, other| one != other })
+    spoken = { 1 => [-9, -5, -2].flat_map { |day| day_of(:quarters, monday + day, count: 12) } }
+    first = outlook(spoken, lessons: [given(:quarters, monday - 2)]).plan.find { |lesson| lesson.step == step(:quarters) }
+    expect(first&.task || :dial_to_digital).to eq(:dial_to_digital)
+  end
+
+  describe Vantick::Core::Term::Steady do
+    def planned(by_child, day) = outlook(by_child, today: monday + day, lessons: [given(:quarters, monday)])
+
+    def mixed(right) = (1..8).to_h { |key| [key, day_of(:quarters, monday, count: 5, right: key > 8 - right ? 5 : 1)] }
+
+    it "lets a plan stand where answers are about what was expected, and changes it where they are not" do
+      old = planned((1..8).to_h { |key| [key, []] }, 1).plan
+      steps = ->(plan) { plan.map(&:step) }
+      same = planned(mixed(5), 1).steady(old)
+      expect(steps[same]).to eq(steps[old])
+      expect(same.filter_map(&:settled)).to eq([])
+      known = (1..8).to_h { |key| [key, [-9, -5, -2, 0].flat_map { |day| day_of(:fives, monday + day, count: 20) }] }
+      expect(steps[planned(known, 1).steady(old)]).not_to eq(steps[old])
+    end
+
+    it "is the new plan where the days are others" do
+      old = planned((1..8).to_h { |key| [key, []] }, 1).plan
+      expect(planned(mixed(5), 1).steady(old.drop(1))).to eq(planned(mixed(5), 1).plan)
+    end
   end
 
   it "leaves what a teacher settled, and plans round it" do

@@ -16,7 +16,7 @@ export const HELP: Readonly<Record<string, readonly string[]>> = {
   ],
   term: [
     "Drag a lesson to another day, or press it and use the buttons. Lessons you fix stay put; the rest are planned around them.",
-    "One lesson in eight is left free for the unexpected.",
+    "One lesson in eight is spare, at the end, for lessons that fall out.",
     "After each check the remaining lessons are replanned. You see what changed and can undo it.",
   ],
   lesson: [

@@ -3,6 +3,7 @@ import { ref } from "vue";
 import { readDaysOff, setTerm, useDoing, useFacts, type DaysOff, type Term, type TermSet } from "@/api";
 import { FieldGroup } from "@/parts";
 import { counted, dayWords, mondayOf, plusDays, today } from "@/words";
+import { useOftenOff } from "./useOftenOff";
 import { weekFrom, weekdayWords } from "./words";
 
 /** When the term is, on which days there are lessons, and what is to be known by when. */
@@ -19,6 +20,7 @@ const minutes = ref<Record<string, number>>({
   ...(props.term?.weekdays ?? { monday: USUAL, wednesday: USUAL, friday: USUAL }),
 });
 const off = ref<DaysOff[]>(props.term?.days_off.map((one) => ({ ...one })) ?? []);
+const deleteOff = useOftenOff(first, last, off);
 const aim = ref(props.term?.aim ?? "fives");
 const aimDay = ref(props.term?.aim_day ?? last.value);
 const file = ref<File | null>(null);
@@ -171,7 +173,7 @@ function set(): Promise<boolean> {
             variant="link"
             size="sm"
             :aria-label="`Delete days off ${one.name || dayWords(one.from)}`"
-            @click="off.splice(at, 1)"
+            @click="deleteOff(one)"
           >
             Delete
           </BButton>

@@ -42,9 +42,10 @@ const does = (kind: TermChange["kind"], more: Partial<TermChange> = {}): void =>
     <div class="d-flex gap-3 align-items-center">
       <StepDial v-if="rung" class="big" :step="rung.id" detail="full" />
       <h2 class="fs-160">
-        {{ rung?.name ?? (lesson.kind === "open" ? "Left free" : "No lesson") }}
+        {{ rung?.name ?? (lesson.kind === "open" ? "Spare" : "No lesson") }}
       </h2>
     </div>
+    <p v-if="lesson.kind === 'open'" class="quiet mb-2">For a lesson that falls out before.</p>
     <p v-if="wrong" role="alert" class="field-error">{{ wrong }}</p>
     <template v-if="lesson.recap.length">
       <p class="quiet mb-1">Starts by reviewing</p>

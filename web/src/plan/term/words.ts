@@ -9,9 +9,15 @@ const KINDS = {
   again: "again",
   recap: "review",
   look_back: "look back",
-  open: "left free",
+  open: "spare",
   skipped: "no lesson",
 } as const;
+
+/** Words and digits take turns from lesson to lesson. */
+const NOTATIONS: Readonly<Record<string, string>> = {
+  dial_to_words: "in words",
+  dial_to_digital: "in digits",
+};
 
 export const kindWords = (lesson: TermLesson): string => KINDS[lesson.kind];
 
@@ -23,7 +29,9 @@ export function whichLesson(lessons: readonly TermLesson[]): Map<string, string>
     const step = lesson.given ?? lesson.step ?? "";
     const nth = (before.get(step) ?? 0) + 1;
     before.set(step, nth);
-    found.set(lesson.day, lesson.kind === "again" && nth > 1 ? `lesson ${nth} on this` : kindWords(lesson));
+    const which = lesson.kind === "again" && nth > 1 ? `lesson ${nth}` : kindWords(lesson);
+    const notation = NOTATIONS[lesson.task ?? ""];
+    found.set(lesson.day, notation && !lesson.over ? `${which}, ${notation}` : which);
   }
   return found;
 }
@@ -50,7 +58,7 @@ function why(change: Change, facts: Facts): string {
 
 /** What a teacher changed; nothing where it was not a teacher. */
 function didWords(change: Change, facts: Facts): string {
-  const step = change.step ? facts.rung(change.step).name : "The free lesson";
+  const step = change.step ? facts.rung(change.step).name : "The spare lesson";
   const day = change.day ? shortDay(change.day) : "";
   const on = day === "today" ? day : `on ${day}`;
   const monday = change.day ? mondayOf(change.day) : "";

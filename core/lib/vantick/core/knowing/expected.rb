@@ -43,6 +43,13 @@ module Vantick
         def of_step(step) = Teaching::KindsOfTime.of_step(step).map { |kind| known(kind) }.min
 
         # @param step [Step]
+        # @return [Hash{Symbol => Float}] by way of asking that the class wants, how much of the step is known in it
+        def ways(step)
+          askings = Teaching::KindsOfTime.of_step(step).flat_map { |kind| @seen.ways(kind) }.group_by(&:way)
+          askings.transform_values { |all| all.sum { |asking| there(asking) * @belief.kept(asking, @day) } / all.length }
+        end
+
+        # @param step [Step]
         # @return [Float] 0..1, that it is not known though the steps it rests on are
         def next_up(step)
           below = step.foundations.select { |one| one.pool.any? }

@@ -14,6 +14,9 @@ module Vantick
         # @!attribute minutes [Integer]
         Slot = Struct.new(:day, :minutes, keyword_init: true)
 
+        # Days that most schools have off, each by month and day of the month, with its name.
+        OFTEN_OFF = NUMBERS[:often_off].freeze
+
         class << self
           # @param first [Integer]
           # @param last [Integer]

@@ -24,7 +24,8 @@ module Vantick
         # @param aim_day [Integer]
         # @param settled [Hash{Integer => Planner::Settled}]
         # @param lost [Integer]
-        def initialize(standing, today:, from:, days:, aim:, aim_day:, settled: {}, lost: 0)
+        # @param unchecked [Integer] lessons since the last check
+        def initialize(standing, today:, from:, days:, aim:, aim_day:, settled: {}, lost: 0, unchecked: Planner::ROW[:check_apart])
           @standing = standing
           @today = today
           @from = from
@@ -33,14 +34,16 @@ module Vantick
           @aim_day = aim_day
           @settled = settled
           @lost = lost
+          @unchecked = unchecked
         end
 
         # @param without [Array<Teaching::Step>]
         # @return [Array<Planned>]
-        def plan(without: [], days: @days)
-          Planner.new(expected: @standing.expected, lessons: @standing.lessons, slots: Days.lessons(**days), from: @from, aim: @aim,
-                      aim_day: @aim_day, settled: @settled, lost: @lost, without:).plan
-        end
+        def plan(without: [], days: @days) = planner(without:, days:).plan
+
+        # @param old [Array<Planned>] lessons to come as they stand
+        # @return [Array<Planned>] these, unless others are clearly worth more: then as few of them changed as that takes
+        def steady(old) = Steady.new(old, ->(settled) { planner(settled:) }, @settled).plan
 
         # @param lessons [Array<Planned>]
         # @return [Forecast::Told]
@@ -61,6 +64,11 @@ module Vantick
         end
 
         private
+
+        def planner(without: [], days: @days, settled: @settled)
+          Planner.new(expected: @standing.expected, lessons: @standing.lessons, slots: Days.lessons(**days), from: @from, aim: @aim,
+                      aim_day: @aim_day, settled:, lost: @lost, without:, unchecked: @unchecked)
+        end
 
         def starts = @starts ||= @standing.starts(@aim.kinds)
 

@@ -8,17 +8,18 @@ module Vantick
       # @!attribute minutes [Integer]
       # @!attribute kind [Symbol] one of {KINDS}
       # @!attribute step [Teaching::Step, nil] nothing where it stays empty or is skipped
+      # @!attribute task [Symbol, nil] what is asked in it: words and digits take turns
       # @!attribute recap [Array<Teaching::Step>] what is gone over first
       # @!attribute check [Boolean] whether it ends with a check, as its answers would change what is next
       # @!attribute settled [Symbol, nil] one of {SETTLED}, where a teacher put it so
-      Planned = Struct.new(:day, :minutes, :kind, :step, :recap, :check, :settled, keyword_init: true) do
+      Planned = Struct.new(:day, :minutes, :kind, :step, :task, :recap, :check, :settled, keyword_init: true) do
         def taught? = !step.nil?
       end
 
       # What there is of each.
       class Planned
         # `:new` the first on its step, `:again` one more on it, `:recap` all is known and is gone over, `:look_back` the first after many
-        # days without one, `:open` for what nobody foresees, `:skipped` by the teacher.
+        # days without one, `:open` spare, for one that falls out, `:skipped` by the teacher.
         KINDS = %i[new again recap look_back open skipped].freeze
         SETTLED = %i[pinned moved skipped].freeze
       end

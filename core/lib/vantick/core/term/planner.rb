@@ -22,7 +22,8 @@ module Vantick
         # @param settled [Hash{Integer => Settled}] by day
         # @param lost [Integer] lessons that were planned and not given
         # @param without [Array<Teaching::Step>] steps to leave out
-        def initialize(expected:, lessons:, slots:, from:, aim:, aim_day:, settled: {}, lost: 0, without: [])
+        # @param unchecked [Integer] lessons since the last check
+        def initialize(expected:, lessons:, slots:, from:, aim:, aim_day:, settled: {}, lost: 0, without: [], unchecked: ROW[:check_apart])
           @expected = expected
           @lessons = lessons.dup
           @slots = slots
@@ -31,34 +32,50 @@ module Vantick
           @aim_day = aim_day
           @settled = settled
           @open = open_days(lost + settled.count { |day, one| day >= from && one.kind == :skipped })
+          @unchecked = unchecked
+          @tasks = TaskTurns.new
           @ladders = [aim.ladder - without, Teaching::Step.with_times - without]
         end
 
         # @param past [Array<Planned>] lessons that are over
-        # @return [Integer] how many fell out and were not made up for yet by a lesson that would have stayed empty
-        def self.lost(past)
-          spared = past.each_slice(ROW[:empty_every]).count { |lessons| lessons.length == ROW[:empty_every] && lessons.last.kind != :open }
-          [past.count { |lesson| lesson.kind == :skipped } - spared, 0].max
+        # @return [Integer] how many of them fell out
+        def self.lost(past) = past.count { |lesson| lesson.kind == :skipped }
+
+        # @param past [Array<Planned>] lessons that are over
+        # @return [Integer] lessons since the last check
+        def self.unchecked(past)
+          taught = past.select(&:taught?)
+          taught.any?(&:check) ? taught.reverse.take_while { |lesson| !lesson.check }.length : ROW[:check_apart]
         end
 
         # @return [Array<Planned>] one for each slot from the first day to plan
-        def plan
-          @unchecked = ROW[:check_apart]
-          @slots.select { |slot| slot.day >= @from }.map { |slot| planned(slot).freeze }
+        def plan = @plan ||= coming.map { |slot| planned(slot).freeze }.freeze
+
+        # What a plan is worth: kinds of times that a child is expected to know, of the aim on its day; of all others at the end, where one
+        # counts for as much less as a lesson above the aim has to give more.
+        # @return [Float] for each child
+        def worth
+          plan
+          return 0.0 if @expected.empty?
+
+          aim = known(@on_the_day || @expected, @aim.kinds)
+          (aim + (known(@expected, Teaching::KindsOfTime.all - @aim.kinds) / ROW[:beyond])) / @expected.length
         end
 
         private
 
-        # One lesson in so many; those that were lost are made up for in the next ones.
-        def open_days(lost)
-          every = @slots.each_slice(ROW[:empty_every]).filter_map { |slots| slots.last.day if slots.length == ROW[:empty_every] }
-          every.select { |day| day >= @from }.drop(lost)
-        end
+        def known(by_child, kinds) = by_child.values.sum { |one| kinds.sum { |kind| one.known(kind) } }
+
+        def coming = @slots.select { |slot| slot.day >= @from }
+
+        # The last ones are spare, one in so many; those that were lost are made up for in them.
+        def open_days(lost) = @slots.last([(@slots.length / ROW[:empty_every]) - lost, 0].max).map(&:day)
 
         def planned(slot)
+          @on_the_day ||= onward(@aim_day) if slot.day > @aim_day && @aim_day >= @from
           settled = @settled[slot.day]
           return empty(slot, settled.kind, settled.how) if settled && settled.step.nil?
-          return empty(slot, :open, nil) if settled.nil? && @open.include?(slot.day) && !long_ago?(slot.day)
+          return empty(slot, :open, nil) if settled.nil? && @open.include?(slot.day)
 
           onward(slot.day)
           taught(slot, settled)
@@ -72,8 +89,10 @@ module Vantick
           looking = long_ago?(slot.day)
           step, kind = settled ? [settled.step, kind_of(settled.step)] : chosen(slot.day, looking)
           recap = Teaching::Recap.steps(@expected, step, before: before)
+          task = @tasks.next(step, @expected.values)
           give(slot.day, step, recap)
-          Planned.new(**slot.to_h, kind: looking ? :look_back : kind, step:, recap:, check: check?(step, looking), settled: settled&.how)
+          Planned.new(**slot.to_h, kind: looking ? :look_back : kind, step:, task:, recap:, check: check?(step, looking),
+                                   settled: settled&.how)
         end
 
         def long_ago?(day) = @lessons.any? && day - @lessons.last.day >= ROW[:gap_days]

@@ -22,7 +22,7 @@ module Vantick
         # @return [Array(Store::Rows::Lesson, Core::Teaching::LessonPlan)]
         # @raise [Core::Error]
         def make(day:, step:, child_ids: nil, **settled)
-          plan = planned({ **settled, step:, **kept(day, step) })
+          plan = planned({ task: planned_lesson(day, step)&.fetch(:task, nil), **settled, step:, **kept(day, step) })
           [@store.lessons.add(class_id: @class.id, day:, plan: plan.settled, made_at: @now, child_ids:), plan]
         end
 
@@ -37,17 +37,17 @@ module Vantick
 
         def kept(day, step)
           carried = @store.lessons.last_given(@class.id)&.left_out.to_a
-          { earlier: planned_recap(day, step) || earlier(step), kept: { recap: carried }, carried:,
+          { earlier: planned_lesson(day, step)&.fetch(:recap) || earlier(step), kept: { recap: carried }, carried:,
             exit_avoid: @store.checks.last_times(@class.id, step), pace: @store.lessons.pacing(@class.id).own }
         end
 
         def standing = @standing ||= Store::Standings.of(@class, @store, today: Store::SchoolDay.today)
 
-        # What the term's plan goes over on that day, where it is about the same step.
-        def planned_recap(day, step)
+        # What the term's plan has on that day, where it is about the same step.
+        def planned_lesson(day, step)
           term = @store.terms.of_class(@class.id)
           lessons = term ? @store.terms.plan(term.id).to_h.fetch(:lessons, []) : []
-          lessons.find { |lesson| lesson[:day] == day && lesson[:step] == step }&.fetch(:recap)
+          lessons.find { |lesson| lesson[:day] == day && lesson[:step] == step }
         end
       end
     end

@@ -105,7 +105,7 @@ module Vantick
         def renew(plan)
           before = same_day?(plan) ? @store.terms.plans(term.id, 2).last : plan
           past, coming = parted(lessons(before), @today + 1)
-          made = outlook(@today + 1, past, settled(coming)).plan
+          made = outlook(@today + 1, past, settled(coming)).steady(coming)
           change = Term::Change.between(coming, made, standing)
           return @store.terms.note(plan, known_of:, forecast: nil) unless change
 
@@ -151,7 +151,8 @@ module Vantick
 
         def outlook(from, past, settled)
           Term::Outlook.new(standing, today: @today, from:, days: TermPlanning.days(term.to_hash), aim: Term::Aim.new(term.aim),
-                                      aim_day: Date.iso8601(term.aim_day).jd, settled:, lost: Term::Planner.lost(past))
+                                      aim_day: Date.iso8601(term.aim_day).jd, settled:, lost: Term::Planner.lost(past),
+                                      unchecked: Term::Planner.unchecked(past))
         end
 
         def foretold(plan)
@@ -163,8 +164,8 @@ module Vantick
         def read(lesson)
           steps = ->(ids) { ids.map { |id| Core::Teaching::Step.find(id) } }
           Term::Planned.new(day: Date.iso8601(lesson[:day]).jd, minutes: lesson[:minutes], kind: lesson[:kind].to_sym,
-                            step: steps[[*lesson[:step]]].first, recap: steps[lesson[:recap]], check: lesson[:check],
-                            settled: lesson[:settled]&.to_sym)
+                            step: steps[[*lesson[:step]]].first, task: lesson[:task]&.to_sym, recap: steps[lesson[:recap]],
+                            check: lesson[:check], settled: lesson[:settled]&.to_sym)
         end
 
         def written(lesson)

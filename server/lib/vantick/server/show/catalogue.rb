@@ -36,7 +36,7 @@ module Vantick
               lengths: { least: Core::Teaching::Lesson::LENGTHS.min, most: Core::Teaching::Lesson::LENGTHS.max,
                          usual: Core::Teaching::Lesson::USUAL },
               limits: { least_stage_minutes: Core::Teaching::StageMinutes::LEAST, groups: Core::Teaching::Groups::MOST_GROUPS },
-              counting: Core::Teaching::CountingRound.hops.map(&:to_h),
+              counting: Core::Teaching::CountingRound.hops.map(&:to_h), often_off: Core::Term::Days::OFTEN_OFF,
               desk_stages: Core::Teaching::StageMinutes.at_desks.map do |id|
                 Core::Teaching::StageMinutes::STAGES.fetch(id).slice(:id, :name)
               end }
