@@ -30,8 +30,17 @@ module Vantick
 
       def settings(holidays)
         last = (@today + (Story::TABLE[:ahead] * Story::WEEK)).iso8601
-        days_off = holidays.map { |one| { **one, from: one[:from].iso8601, to: one[:to].iso8601 } }
+        days_off = holidays.map { |one| { **one, from: one[:from].iso8601, to: one[:to].iso8601 } } + often_off
         { first_day: @first.iso8601, last_day: last, weekdays: Story::TABLE[:weekdays], days_off:, aim: Story::TABLE[:aim], aim_day: last }
+      end
+
+      # Days that most schools have off, until the end of the term.
+      def often_off
+        last = @today + (Story::TABLE[:ahead] * Story::WEEK)
+        days = [@today.year, last.year].uniq.product(Core::Term::Days::OFTEN_OFF).map do |year, off|
+          [Date.iso8601("#{year}-#{off[:day]}"), off[:name]]
+        end
+        days.select { |day, _| day.between?(@today, last) }.map { |day, name| { from: day.iso8601, to: day.iso8601, name: } }
       end
 
       def past(given, days)

@@ -141,12 +141,12 @@ RSpec.describe Vantick::Server::Plan::Lessons do
     expect(change(changed, activities: { together: "nap" })).to be_refused(422).at("activities")
   end
 
-  it "are starters of five minutes, which have no exit check" do
-    starter = plan(minutes: 5).body
-    expect(starter["stages"].to_h { |stage| [stage["id"], stage["items"].count { |item| item["time"] }] })
+  it "are short ones of five minutes, which have no exit check" do
+    short = plan(minutes: 5).body
+    expect(short["stages"].to_h { |stage| [stage["id"], stage["items"].count { |item| item["time"] }] })
       .to eq({ "recap" => 4, "together" => 2 })
-    expect(post("/api/lessons/#{starter['id']}/check", {})).to be_refused(422).at("stage_minutes").saying(/no exit check/)
-    whole = change(starter, minutes: 40).body
+    expect(post("/api/lessons/#{short['id']}/check", {})).to be_refused(422).at("stage_minutes").saying(/no exit check/)
+    whole = change(short, minutes: 40).body
     expect(whole["stages"].length).to eq(6)
     expect(change(whole, minutes: 5).body["stages"].map { |stage| stage["id"] }).to eq(%w[recap together])
   end

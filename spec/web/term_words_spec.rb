@@ -77,13 +77,13 @@ RSpec.describe "The words of a term" do
   end
 
   it "name each kind of lesson and each way of helping" do
-    kinds = %w[new again recap look_back open skipped]
+    kinds = %w[new again recap look_back short open skipped]
     expect(said("#{kinds}.map((kind) => words.kindWords({ kind }))"))
-      .to eq(["new", "again", "review", "look back", "spare", "no lesson"])
+      .to eq(["new", "again", "review", "look back", "short", "spare", "no lesson"])
     lessons = [%w[2027-01-04 half_past new], %w[2027-01-05 half_past again], %w[2027-01-06 quarters recap], %w[2027-01-07 half_past again]]
     lessons.map! { |day, step, kind| { day:, step:, kind: } }
-    expect(said("[...words.whichLesson(#{JSON.generate(lessons)}).values()]")).to eq(["new", "lesson 2 on this", "review",
-                                                                                      "lesson 3 on this"])
+    expect(said("[...words.whichLesson(#{JSON.generate(lessons)}).values()]")).to eq(["new", "lesson 2", "review",
+                                                                                      "lesson 3"])
     helps = [{ id: "more_lessons", weekday: "tuesday", step: nil }, { id: "desks", weekday: nil, step: nil },
              { id: "without", weekday: nil, step: "half_past" }]
     expect(said("#{JSON.generate(helps)}.map((help) => words.helpWords(help, facts))"))

@@ -33,7 +33,7 @@ RSpec.describe Vantick::Core::Teaching::HingeQuestion do
     expect(first & second).to eq([])
   end
 
-  it "asks none in a starter before a part that it does not have" do
+  it "asks none in a short lesson before a part that it does not have" do
     expect(questions(step(:fives_to), task(:dial_to_words), minutes: 5).map(&:before)).to eq(%i[together])
   end
 end

@@ -162,7 +162,7 @@ RSpec.describe Vantick::Core::Teaching::Lesson do
       .not_to include(:set_clocks, :act_hands, :matched_pair)
   end
 
-  it "is a starter of six clocks in five minutes: what went before, and one step on" do
+  it "is six clocks in five minutes: what went before, and one step on" do
     plan = lesson(:fives_past, 5, earlier: [step(:quarters)])
     expect(plan.stages.map { |stage| [stage.id, stage.items.count(&:time)] }).to eq([[:recap, 4], [:together, 2]])
     expect(step(:quarters).pool).to include(*plan.stages.first.items.map(&:time))

@@ -68,6 +68,23 @@ RSpec.describe Vantick::Core::Term::Planner do
     expect(first&.task || :dial_to_digital).to eq(:dial_to_digital)
   end
 
+  it "keeps what was learned in a few minutes a day, and teaches no step in them" do
+    class_standing = standing((1..26).to_h { |key| [key, []] }, today: monday)
+    planned = lambda do |weekdays|
+      days = { first: monday, last: monday + 41, weekdays:, off: [] }
+      core::Outlook.new(class_standing, today: monday, from: monday, days:, aim: core::Aim.new(:fives), aim_day: monday + 41)
+    end
+    daily = planned.call(monday: 45, tuesday: 5, thursday: 10, friday: 45)
+    short, whole = daily.plan.select(&:taught?).partition { |lesson| lesson.minutes < 15 }
+    expect(short.map(&:kind).uniq).to eq([:short])
+    expect(short.map(&:check).uniq).to eq([false])
+    expect(short.drop(1).map(&:recap)).to all(satisfy(&:any?))
+    expect(whole.map(&:kind)).not_to include(:short)
+    taught = ->(lessons) { daily.forecast(lessons).points.last.likely }
+    expect(taught[daily.plan.reject { |lesson| lesson.kind == :short }]).to be <= taught[daily.plan]
+    expect(taught[daily.plan.select { |lesson| lesson.kind == :short }]).to eq(0)
+  end
+
   describe Vantick::Core::Term::Steady do
     def planned(by_child, day) = outlook(by_child, today: monday + day, lessons: [given(:quarters, monday)])
 

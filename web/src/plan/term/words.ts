@@ -9,6 +9,7 @@ const KINDS = {
   again: "again",
   recap: "review",
   look_back: "look back",
+  short: "short",
   open: "spare",
   skipped: "no lesson",
 } as const;

@@ -24,7 +24,7 @@ module Vantick
         # @param stages [Array<Symbol>] of the lesson
         # @param task [Task]
         # @param seed [Integer] lessons with other seeds work in other ways
-        # @param plain [Boolean] whether the lesson is a starter: then the quickest ways are taken
+        # @param plain [Boolean] whether the lesson is a short one: then the quickest ways are taken
         # @param chosen [Hash{Symbol => Symbol}] by stage, what a teacher chose
         # @raise [UnknownName] for a way that the stage does not have
         def initialize(stages:, task:, seed:, plain: false, chosen: {})

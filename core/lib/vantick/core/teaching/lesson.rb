@@ -6,7 +6,7 @@ module Vantick
       # A lesson in minutes: up to six stages with what fits in each and its times. No time is in a lesson twice, but where a step has
       # few of them.
       class Lesson
-        # Minutes (judgement): from a starter to a double lesson.
+        # Minutes (judgement): from five minutes a day to a double lesson.
         LENGTHS = (5..75)
         # Minutes of a lesson of which nobody has said how long it is (judgement).
         USUAL = 40
@@ -65,7 +65,7 @@ module Vantick
           freeze
         end
 
-        # @return [Array<Item>] those of the exit; a starter has none
+        # @return [Array<Item>] those of the exit; a short one has none
         def exit = stages.find { |stage| stage.id == LessonShares::EXIT }&.items.to_a
 
         # @return [Array<DialTime, DayTime>] all its times, in order

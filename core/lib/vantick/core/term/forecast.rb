@@ -78,7 +78,7 @@ module Vantick
         private_constant :Event
 
         def lesson_event(lesson)
-          kinds = Teaching::KindsOfTime.of_step(lesson.step) & @kinds
+          kinds = lesson.kind == :short ? [] : Teaching::KindsOfTime.of_step(lesson.step) & @kinds
           share = kinds.length > 1 ? ROW[:shared] / kinds.length.to_f : 1.0
           recap = lesson.recap.flat_map { |step| Teaching::KindsOfTime.of_step(step) }.uniq.filter_map { |kind| @kinds.index(kind) }
           Event.new(day: lesson.day, order: 0, taught: kinds.map { |kind| [@kinds.index(kind), share, below(kind)] }, recap:)

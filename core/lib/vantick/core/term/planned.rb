@@ -19,8 +19,9 @@ module Vantick
       # What there is of each.
       class Planned
         # `:new` the first on its step, `:again` one more on it, `:recap` all is known and is gone over, `:look_back` the first after many
-        # days without one, `:open` spare, for one that falls out, `:skipped` by the teacher.
-        KINDS = %i[new again recap look_back open skipped].freeze
+        # days without one, `:short` for five or ten minutes, which review and go one step on, `:open` spare, for one that falls out,
+        # `:skipped` by the teacher.
+        KINDS = %i[new again recap look_back short open skipped].freeze
         SETTLED = %i[pinned moved skipped].freeze
       end
     end

@@ -24,7 +24,8 @@ module Vantick
         # @param without [Array<Teaching::Step>] steps to leave out
         # @param unchecked [Integer] lessons since the last check
         def initialize(expected:, lessons:, slots:, from:, aim:, aim_day:, settled: {}, lost: 0, without: [], unchecked: ROW[:check_apart])
-          @expected = expected
+          @expected = @at_first = expected
+          @meanwhile = []
           @lessons = lessons.dup
           @slots = slots
           @from = from
@@ -51,18 +52,27 @@ module Vantick
         # @return [Array<Planned>] one for each slot from the first day to plan
         def plan = @plan ||= coming.map { |slot| planned(slot).freeze }.freeze
 
-        # What a plan is worth: kinds of times that a child is expected to know, of the aim on its day; of all others at the end, where one
-        # counts for as much less as a lesson above the aim has to give more.
+        # What a plan is worth: kinds of times that a child is expected to know, those of the aim on its day and all others at the end, and
+        # as much what is known meanwhile. One above the aim counts for as much less as a lesson on it has to give more.
         # @return [Float] for each child
         def worth
           plan
           return 0.0 if @expected.empty?
 
-          aim = known(@on_the_day || @expected, @aim.kinds)
-          (aim + (known(@expected, Teaching::KindsOfTime.all - @aim.kinds) / ROW[:beyond])) / @expected.length
+          above = Teaching::KindsOfTime.all - @aim.kinds
+          at_end = known(@on_the_day || @expected, @aim.kinds) + (known(@expected, above) / ROW[:beyond])
+          (at_end + (@meanwhile.sum / [@meanwhile.length, 1].max)) / (2 * @expected.length)
         end
 
+        # @param step [Teaching::Step]
+        # @return [Float] how many children times kinds of times a lesson on it gives today
+        def gain(step) = @at_first.values.sum { |one| one.gain(step) }
+
         private
+
+        def known_meanwhile
+          @meanwhile << (known(@expected, @aim.kinds) + (known(@expected, Teaching::KindsOfTime.all - @aim.kinds) / ROW[:beyond]))
+        end
 
         def known(by_child, kinds) = by_child.values.sum { |one| kinds.sum { |kind| one.known(kind) } }
 
@@ -78,7 +88,17 @@ module Vantick
           return empty(slot, :open, nil) if settled.nil? && @open.include?(slot.day)
 
           onward(slot.day)
-          taught(slot, settled)
+          Teaching::StageMinutes.plain?(slot.minutes) ? short(slot, settled) : taught(slot, settled)
+        end
+
+        # A few minutes keep what was learned; nobody learns a step in them.
+        def short(slot, settled)
+          step = settled&.step || course(slot.day).next_step.step || @aim.step
+          recap = Teaching::Recap.steps(@expected, step, before:)
+          onward(slot.day, recap:)
+          known_meanwhile
+          task = @tasks.next(step, @expected.values)
+          Planned.new(**slot.to_h, kind: :short, step:, task:, recap:, check: false, settled: settled&.how)
         end
 
         def empty(slot, kind, how) = Planned.new(**slot.to_h, kind:, recap: [], check: false, settled: how)
@@ -91,6 +111,7 @@ module Vantick
           recap = Teaching::Recap.steps(@expected, step, before: before)
           task = @tasks.next(step, @expected.values)
           give(slot.day, step, recap)
+          known_meanwhile
           Planned.new(**slot.to_h, kind: looking ? :look_back : kind, step:, task:, recap:, check: check?(step, looking),
                                    settled: settled&.how)
         end

@@ -6,6 +6,7 @@ module Vantick
       # A plan made anew that changes no more than answers ask for: teachers prepare what stands in it.
       class Steady
         CLEAR = NUMBERS[:plan][:clear]
+        NEXT = NUMBERS[:plan][:next]
         CHANGED = NUMBERS[:plan][:changed].freeze
 
         # @param old [Array<Planned>] lessons to come as they stand, oldest first
@@ -24,12 +25,20 @@ module Vantick
 
           CHANGED.each do |count|
             found = @planner.call(mixed(fresh.plan, count))
-            return unsettled(found.plan) if found.worth >= fresh.worth - CLEAR
+            return unsettled(found.plan) if as_good?(found, fresh)
           end
           fresh.plan
         end
 
         private
+
+        # In the end, and in the lesson that is next: nobody waits for the end to leave what most know.
+        def as_good?(found, fresh)
+          next_ones = [found, fresh].map { |planner| planner.plan.find(&:taught?)&.step }
+          return false if next_ones.uniq.length > 1 && next_ones.all? && found.gain(next_ones.first) < NEXT * fresh.gain(next_ones.last)
+
+          found.worth >= fresh.worth - CLEAR
+        end
 
         # The old plan but for the first lessons in which the new one differs.
         def mixed(fresh, count)

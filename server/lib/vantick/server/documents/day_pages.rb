@@ -52,9 +52,14 @@ module Vantick
         # @return [DayPages] with the lesson on it
         def lesson(title, plan)
           heading(title, 17)
-          openings = plan.step.texts_in(plan.conventions)[:openings]
-          say(format(TEXT[:begin], text: openings[plan.settled[:opening] % openings.length]))
-          plan.lesson.stages.each { |stage| stage(stage, plan) }
+          texts = plan.step.texts_in(plan.conventions)
+          needs = plan.lesson.stages.flat_map { |stage| Core::Teaching::Activities.needs(stage.activity) }.uniq
+          say(format(TEXT[:need], things: needs.join("; "))) if needs.any?
+          say(format(TEXT[:board], words: texts[:words].join(", ")))
+          say(format(TEXT[:begin], text: texts[:openings][plan.settled[:opening] % texts[:openings].length]))
+          hinges = Core::Teaching::HingeQuestion.of(plan.lesson, plan.step).to_h { |question| [question.before, question] }
+          plan.lesson.stages.each { |stage| stage(stage, plan, hinges[stage.id]) }
+          say(TEXT[:collect]) if plan.lesson.exit.any?
           heading(TEXT[:in_words], 13)
           Core::Reading::MethodCard.lines(plan.step, plan.conventions).each { |line| say("· #{line}") }
           self
@@ -101,11 +106,21 @@ module Vantick
           @y += GAP
         end
 
-        def stage(stage, plan)
+        def stage(stage, plan, hinge)
           @y += GAP
-          say(format(TEXT[:stage], name: stage.name, minutes: stage.minutes, aim: stage.aim), bold: true)
+          way = Core::Teaching::Activities.find(stage.activity)
+          say(format(TEXT[:stage], name: stage.name, minutes: stage.minutes, aim: way[:name]), bold: true)
+          ask(hinge, plan.conventions) if hinge
+          say(format(TEXT[:say], **way.slice(:say, :look_for)))
           asked = stage.items.select(&:time)
           asked.each_slice(COLUMNS) { |row| times(row, plan.conventions) }
+        end
+
+        def ask(hinge, conventions)
+          wrong = hinge.wrong.map do |one|
+            format(TEXT[:wrong], answer: hinge.task.write(one.answer, conventions), move: one.misreading.texts_in(conventions)[:move])
+          end
+          say(format(TEXT[:ask], time: hinge.time, wrong: wrong.join(" ")))
         end
 
         def times(row, conventions)

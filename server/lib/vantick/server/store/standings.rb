@@ -100,7 +100,7 @@ module Vantick
         # Those that were given, and on other days those that were planned in the term: a lesson that nobody called off was held.
         # @return [Array<Core::Teaching::Course::Given>] oldest first
         def self.lessons(store, class_id)
-          given = store.lessons.given(class_id).map { |row| given(row[:plan][:step], SchoolDay.jd(row[:given_at])) }
+          given = whole(store.lessons.given(class_id)).map { |row| given(row[:plan][:step], SchoolDay.jd(row[:given_at])) }
           days = given.map(&:day)
           (given + held(store, class_id).reject { |lesson| days.include?(lesson.day) }).sort_by.with_index { |lesson, at| [lesson.day, at] }
         end
@@ -111,8 +111,11 @@ module Vantick
         end
         private_class_method :held
 
+        # Nobody learns a step in five minutes.
+        def self.whole(lessons) = lessons.reject { |row| Core::Teaching::StageMinutes.plain?(row[:plan][:minutes]) }
+
         def self.given(step, day) = Core::Teaching::Course::Given.new(step: Core::Teaching::Step.find(step), day:)
-        private_class_method :given
+        private_class_method :whole, :given
 
         # @param conventions [Core::Wording::Conventions]
         # @return [Array<Symbol>] ways of asking that a step wants in this class
