@@ -128,7 +128,7 @@ RSpec.describe "What the pages are made of" do
     done = lab(<<~JS)
       sessionStorage.clear();
       const stage = (id, ...times) => ({ id, name: id, minutes: 5, items: times.map((time) => ({ time })) });
-      const lesson = { stages: [stage("warm_up", "1:00"), stage("show", "2:00", "3:00"), stage("together", "4:00"), stage("exit", "5:00", "6:00")] };
+      const lesson = { hinges: [], stages: [stage("warm_up", "1:00"), stage("show", "2:00", "3:00"), stage("together", "4:00"), stage("exit", "5:00", "6:00")] };
       const run = () => used(() => lab.useRun("3", () => lesson));
       const first = run();
       const went = [];
@@ -145,6 +145,17 @@ RSpec.describe "What the pages are made of" do
     expect(done).to eq({ went: %w[0.1 1.0 1.1 1.0], found: "1.1", missed: %w[4:00], end: false, last: "3.0", together: true, out: "3.0" })
   end
 
+  it "asks all the clock of a lesson's question first, on boards" do
+    asked = lab(<<~JS)
+      sessionStorage.clear();
+      const item = (kind, time) => ({ kind, time, seconds: 4 });
+      const stages = [{ id: "together", name: "", minutes: 5, items: [item("question"), item("partner", "4:00"), item("partner", "4:35")] }];
+      const run = used(() => lab.useRun("5", () => ({ hinges: [{ before: "together", time: "4:35" }], stages })));
+      return run.items.value.map((one) => [one.kind, one.time]);
+    JS
+    expect(asked).to eq([["opening", nil], ["show_boards", "4:35"], ["question", nil], ["partner", "4:00"]])
+  end
+
   it "a lesson that is given tells how long things took that were gone through one by one, and nothing of work on paper" do
     done = lab(<<~JS)
       sessionStorage.clear();
@@ -154,7 +165,7 @@ RSpec.describe "What the pages are made of" do
         { id: "show", name: "", minutes: 5, items: [item("worked_first", "3:00"), item("worked_first", "3:30")] },
         { id: "alone", name: "", minutes: 5, items: [item("written_alone", "4:00")] },
       ];
-      const run = used(() => lab.useRun("4", () => ({ stages })));
+      const run = used(() => lab.useRun("4", () => ({ hinges: [], stages })));
       const wait = (seconds) => new Promise((resolve) => setTimeout(resolve, seconds * 1000 + 100));
       run.next();
       await wait(4);

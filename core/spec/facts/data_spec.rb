@@ -43,6 +43,13 @@ RSpec.describe "the data files" do
     core::Teaching::Step.all.each { |one| expect(one.builds_on.map(&year)).to all(be <= year[one]) }
   end
 
+  # Australian Curriculum version 9, AC9M2M04 (hour, half hour, quarter hour) and AC9M3M04 (to the nearest minute); from memory.
+  it "give Australia's years the times that they ask for" do
+    minutes = ->(aim) { Vantick::Core::Term::Aim.new(aim).ladder.select(&:whole?).flat_map { |one| one.pool.map(&:minute) }.uniq.sort }
+    expect(minutes["Australia year 2"]).to eq([0, 15, 30, 45])
+    expect(minutes["Australia year 3"]).to eq((0..59).to_a)
+  end
+
   # Common Core State Standards for Mathematics (2010), 2.MD.C.7 and 3.MD.A.1, and the national
   # curriculum in England (2013), years 1 to 3; both from memory.
   it "give the steps the times that published standards ask for" do

@@ -78,8 +78,10 @@ const nextHere = computed(() => {
       <dd class="mb-06 lh-135">
         <p v-for="question in rung.questions" :key="question" class="mb-02">{{ question }}</p>
       </dd>
-      <dt class="fw-normal fs-95 quiet">Standards</dt>
-      <dd class="mb-06 lh-135">{{ facts.ofCountry(rung.standards).join(", ") }}</dd>
+      <template v-if="facts.ofCountry(rung.standards).length">
+        <dt class="fw-normal fs-95 quiet">The clock part of</dt>
+        <dd class="mb-06 lh-135">{{ facts.ofCountry(rung.standards).join(", ") }}</dd>
+      </template>
     </dl>
   </BCard>
 </template>

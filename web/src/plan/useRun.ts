@@ -60,8 +60,16 @@ export function useRun(id: string, lesson: () => Lesson | null): Running {
   const stages = computed(() => lesson()?.stages ?? []);
   const stage = computed(() => stages.value[stageAt.value]);
   const together = computed(() => PAPER.includes(stage.value?.id ?? ""));
+  /** The clock that all are asked first is shown first, on boards: one look tells whether to go on. */
+  const asked = (own: LessonItem[]): RunItem[] => {
+    const hinge = lesson()?.hinges.find((one) => one.before === stage.value?.id);
+    const first = own.find((one) => one.time && one.time === hinge?.time);
+    return first && !together.value
+      ? [{ ...first, kind: "show_boards" }, ...own.filter((one) => one !== first)]
+      : own;
+  };
   const items = computed<RunItem[]>(() => {
-    const own = stage.value?.items ?? [];
+    const own = asked(stage.value?.items ?? []);
     return stageAt.value === 0 ? [{ kind: "opening", seconds: 0 }, ...own] : own;
   });
   const item = computed(() => items.value[itemAt.value]);

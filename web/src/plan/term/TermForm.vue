@@ -141,7 +141,7 @@ function set(): Promise<boolean> {
               {{ rung.name }}
             </option>
           </optgroup>
-          <optgroup label="A standard">
+          <optgroup label="The clock part of a standard">
             <option v-for="standard in standards" :key="standard" :value="standard">{{ standard }}</option>
           </optgroup>
         </BFormSelect>

@@ -40,7 +40,7 @@ module Vantick
           old = @store.terms.plan(term.id)
           past, coming = parted(old ? lessons(old) : [], @today)
           made = outlook(@today, past, settled(coming)).plan
-          keep("set", past + made, old && TermChanges.by_setting(coming, made))
+          keep("set", past + made, (TermChanges.by_setting(coming, made) if coming.any?))
         end
 
         # @param kind [String] one of {Core::Term::Arrangement::KINDS}
