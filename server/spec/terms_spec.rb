@@ -27,6 +27,27 @@ RSpec.describe Vantick::Server::Plan::Terms do
     expect(get(address).body).to eq(body)
   end
 
+  it "says what each lesson asks, and the lesson that is made of it asks that" do
+    planned = coming(set.body).select { |lesson| lesson["step"] && lesson["task"] == "dial_to_digital" }
+    expect(planned.length).to be >= 3
+    day, step = planned.first.values_at("day", "step")
+    made = post("/api/classes/#{school_class['id']}/lessons", { day:, step:, minutes: 40, seed: 1 }).body
+    expect(made["task"]).to eq("dial_to_digital")
+    chosen = post("/api/classes/#{school_class['id']}/lessons", { day:, step:, task: "dial_to_words", minutes: 40, seed: 1 }).body
+    expect(chosen["task"]).to eq("dial_to_words")
+  end
+
+  it "keeps what was learned in short lessons, and takes none of them for a lesson on a step" do
+    body = set(weekdays: { monday: 45, tuesday: 5, wednesday: 5, thursday: 5, friday: 5 }).body
+    short = coming(body).select { |lesson| lesson["minutes"] == 5 && lesson["step"] }
+    expect(short.map { |lesson| lesson["kind"] }.uniq).to eq(["short"])
+    day, step = short.first.values_at("day", "step")
+    made = post("/api/classes/#{school_class['id']}/lessons", { day:, step:, minutes: 5, seed: 1 })
+    post("/api/lessons/#{made.body['id']}/runs", { left_out: [], seconds: [] })
+    ladder = get("/api/classes/#{school_class['id']}/ladder").body
+    expect(ladder["next"].values_at("reason", "lesson")).to eq(["begin", 1])
+  end
+
   it "is refused in words, in the field where it belongs" do
     { { last_day: (monday - 1).iso8601 } => ["last_day", /before the first/], { weekdays: {} } => ["weekdays", /at least one lesson day/],
       { aim_day: (monday + 100).iso8601 } => ["aim_day", /outside the term/], { aim: "chess" } => ["step", /chess/],

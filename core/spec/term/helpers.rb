@@ -9,6 +9,11 @@ module TermHelpers
     Vantick::Core::Teaching::Standing::Asked.new(step: step(id), marked:, day:)
   end
 
+  def misread(id, shown, text, day)
+    marked = Vantick::Core::Marking::Marker.mark(task: task(:dial_to_words), time: time(shown), text:)
+    Vantick::Core::Teaching::Standing::Asked.new(step: step(id), marked:, day:)
+  end
+
   # So many answers on a step on one day, of which some are right.
   def day_of(id, day, count: 5, right: count)
     times = step(id).pool_for(task(:dial_to_words)).first(count)

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { useFacts, type Lesson } from "@/api";
 import { DialFace } from "@/dial";
+import { handsOf } from "./handsOf";
 
 /** One clock for all before children try, and one before they are alone: which wrong answers may come, and what helps at once. */
 const props = defineProps<{ lesson: Lesson }>();
@@ -8,17 +9,13 @@ const props = defineProps<{ lesson: Lesson }>();
 const facts = useFacts();
 const stageName = (id: string): string =>
   props.lesson.stages.find((stage) => stage.id === id)?.name.toLowerCase() ?? id;
-const hands = (sees: string): "hour" | "minute" | "both" => {
-  if (sees === "hour_hand") return "hour";
-  return sees === "minute_hand" ? "minute" : "both";
-};
 </script>
 
 <template>
   <section v-for="one in lesson.hinges" :key="one.before">
     <p class="eyebrow">Ask all, before they work {{ stageName(one.before) }}</p>
     <div class="hinge d-grid gap-07">
-      <DialFace class="dial" :facts="facts.of(one.dial)" :hands="hands(one.sees)" />
+      <DialFace class="dial" :facts="facts.of(one.dial)" :hands="handsOf(one.sees)" />
       <div>
         <p>
           What time is it?

@@ -3,6 +3,7 @@ import { computed } from "vue";
 import { useFacts, type Lesson, type LessonStage } from "@/api";
 import { DialFace } from "@/dial";
 import { dayWords } from "@/words";
+import { handsOf } from "./handsOf";
 
 /** A lesson on one page, for who gives it from paper and has never seen it: what to have ready, say, ask, look for and collect. */
 const props = defineProps<{ lesson: Lesson; whose: string }>();
@@ -13,7 +14,7 @@ const task = computed(() => rung.value.tasks.find((one) => one.id === props.less
 const opening = computed(() => rung.value.openings[props.lesson.opening % rung.value.openings.length]);
 const clocks = (stage: LessonStage): LessonStage["items"] => stage.items.filter((item) => item.time);
 const others = (stage: LessonStage): string =>
-  [...new Set(stage.items.filter((item) => !item.time).map((item) => facts.kindName(item.kind)))].join(", ");
+  [...new Set(stage.items.filter((item) => !item.time).map((item) => facts.kindName(item.kind)))].join(". ");
 const hinge = (stage: LessonStage): Lesson["hinges"][number] | undefined =>
   props.lesson.hinges.find((one) => one.before === stage.id);
 /** From so many clocks on they are drawn smaller: the lesson stays on one page. */
@@ -58,8 +59,13 @@ const collects = computed(() => props.lesson.stages.some((stage) => stage.id ===
       </p>
       <ul class="list-unstyled m-0">
         <li v-for="(item, at) in clocks(stage)" :key="at">
-          <DialFace class="small-dial" :facts="facts.of(item.dial ?? item.time ?? '')" detail="small" />
-          {{ item.answer ?? item.time }}
+          <DialFace
+            class="small-dial"
+            :facts="facts.of(item.dial ?? item.time ?? '')"
+            :hands="handsOf(item.sees)"
+            detail="small"
+          />
+          {{ item.prompt ? `${item.prompt}: ${item.answer}` : (item.answer ?? item.time) }}
         </li>
       </ul>
     </div>

@@ -3,6 +3,7 @@ import { useElementSize } from "@vueuse/core";
 import { computed, ref, watch } from "vue";
 import { useFacts, type Lesson } from "@/api";
 import { DialFace } from "@/dial";
+import { handsOf } from "./handsOf";
 import { counted } from "@/words";
 
 /**
@@ -105,7 +106,7 @@ function drop(): void {
               class="mini"
               :facts="facts.of(item.dial)"
               detail="small"
-              :hands="item.sees === 'hour_hand' ? 'hour' : item.sees === 'minute_hand' ? 'minute' : 'both'"
+              :hands="handsOf(item.sees)"
             />
             <span v-else class="other d-grid rounded-circle on-shade" :title="facts.kindName(item.kind)">
               <i class="bi" :class="item.kind === 'question' ? 'bi-chat-square' : 'bi-arrow-clockwise'"></i>

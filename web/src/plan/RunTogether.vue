@@ -2,6 +2,7 @@
 import { computed, ref } from "vue";
 import { useFacts, type LessonStage } from "@/api";
 import { DialFace } from "@/dial";
+import { handsOf } from "./handsOf";
 
 /** The clocks of a stage all at once, for work on paper; the answers stay hidden until asked for. */
 const props = defineProps<{ stage: LessonStage }>();
@@ -32,11 +33,7 @@ defineExpose({ toggle });
           class="position-relative d-flex flex-column align-items-center justify-content-center gap-03 min-h-0"
         >
           <span class="number position-absolute start-0 top-0 tone-quiet">{{ at + 1 }}</span>
-          <DialFace
-            class="paper-dial min-h-0"
-            :facts="facts.of(item.dial)"
-            :hands="item.sees === 'hour_hand' ? 'hour' : item.sees === 'minute_hand' ? 'minute' : 'both'"
-          />
+          <DialFace class="paper-dial min-h-0" :facts="facts.of(item.dial)" :hands="handsOf(item.sees)" />
           <span v-if="item.prompt" class="prompt text-center fs-95 lh-120">{{ item.prompt }}</span>
           <span v-if="uncovered" class="answer fw-bold text-center fs-115 lh-120">{{ item.answer }}</span>
           <span v-else class="cover under-paper rounded-05">

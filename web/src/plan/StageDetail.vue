@@ -3,6 +3,7 @@ import { computed, nextTick, ref, watch } from "vue";
 import { useFacts, type LessonStage } from "@/api";
 import { DialFace } from "@/dial";
 import { counted } from "@/words";
+import { handsOf } from "./handsOf";
 import type { Spot } from "./useLesson";
 import WayToWork from "./WayToWork.vue";
 
@@ -65,11 +66,7 @@ function put(at: number): void {
         :class="{ pinned: item.pinned, plain: !item.time }"
       >
         <template v-if="item.time && item.dial">
-          <DialFace
-            class="item-dial"
-            :facts="facts.of(item.dial)"
-            :hands="item.sees === 'hour_hand' ? 'hour' : item.sees === 'minute_hand' ? 'minute' : 'both'"
-          />
+          <DialFace class="item-dial" :facts="facts.of(item.dial)" :hands="handsOf(item.sees)" />
           <div class="about">
             <form v-if="typing === item.at" class="typing d-flex gap-1" @submit.prevent="put(item.at)">
               <BFormInput

@@ -28,7 +28,10 @@ module Vantick
           later = @belief.dup
           seen = step ? @seen.after(step) : @seen
           later.gone_over(recap.flat_map { |one| Teaching::KindsOfTime.of_step(one) }.uniq, day)
-          later.taught(step, day) if step
+          if step
+            later.taught(step, day)
+            later.unlearned(step)
+          end
           Expected.new(later, seen, day)
         end
 

@@ -33,6 +33,13 @@ module Vantick
           kinds.each { |kind| learn(kind, Asking.ways_of(kind), chance, day) }
         end
 
+        # Of a lesson that is to come: answers will tell what it cleared up, so nothing of it is said of what was given.
+        # @param step [Step]
+        def unlearned(step)
+          askings = Teaching::KindsOfTime.of_step(step).flat_map { |kind| Asking.wanted(kind) }
+          @mistakes.ease(askings, 1 - LEARN[:unlearned])
+        end
+
         # What a teacher says of the child: worth some answers, and answers overrule it.
         # @param step [Step]
         # @param known [Boolean]

@@ -110,6 +110,16 @@ module Vantick
           end
         end
 
+        # @param askings [Array<Asking>]
+        # @param left [Float] 0..1, how much is left of those that lie in their way
+        def ease(askings, left)
+          @over = nil
+          over(Belief::IN_THE_WAY[:chance]).each do |place, chance|
+            @chances[place] = [chance * left, LEAST].max if askings.any? { |asking| Hindrance.in_the_way?(place, asking) }
+          end
+          @over = nil
+        end
+
         # A teacher says that these kinds of times are known: then no mistake lies in their way.
         # @param kinds [Array<Symbol>]
         # @param said [Weighed]

@@ -131,8 +131,9 @@ module Vantick
           return all if day > @aim_day
           return own unless own.gone_through?
 
+          left = own.next_step.step
           above = all.onward
-          above && all.worth(above) > ROW[:beyond] * own.worth(own.next_step.step || @aim.step) ? all : own
+          left.nil? || (above && all.worth(above) > ROW[:beyond] * own.worth(left)) ? all : own
         end
 
         def kind_of(step) = @lessons.any? { |lesson| lesson.step == step } ? :again : :new
