@@ -22,7 +22,7 @@ RSpec.describe Vantick::Core::Teaching::Standing do
 
   quarters = %w[1:00 2:15 3:30 4:45 5:00 6:15 7:30 8:45 9:00 10:15 11:30 12:45 2:00 3:15 4:30 5:45]
 
-  fives = %w[1:05 2:10 3:20 4:25 5:35 6:40 7:50 8:55 9:15 10:30 11:45 12:00]
+  in_fives = %w[1:05 2:10 3:20 4:25 5:35 6:40 7:50 8:55 9:15 10:30 11:45 12:00]
 
   it "counts an answer for its step, and for those below whose times hold it" do
     states = standing(both(:quarters, quarters, [1, 2])).states
@@ -98,7 +98,7 @@ RSpec.describe Vantick::Core::Teaching::Standing do
   it "goes on with what is likely the next one: not known, on what is known, and the lowest of those as likely" do
     random = Random.new(4)
     20.times do
-      given = Array.new(30) { |at| asked(:fives, fives.sample(random:), random.rand < 0.7 ? :right : "ten past two", at / 10) }
+      given = Array.new(30) { |at| asked(:fives, in_fives.sample(random:), random.rand < 0.7 ? :right : "ten past two", at / 10) }
       found = standing(given)
       open = Vantick::Core::Teaching::Step.with_times.reject { |one| found.shown?(one) || !one.leads_on? }
       worth = open.to_h { |one| [one, found.expected.next_up(one)] }
