@@ -37,6 +37,12 @@ RSpec.describe Vantick::Core::Teaching::LessonPlan do
     end
   end
 
+  it "forgets the pins of parts that a shorter lesson does not have" do
+    found = plan(step: "fives", minutes: 5, kept: { show: ["9:20"] }, pinned: { show: ["9:20"], together: [] })
+    expect(found.settled[:pinned]).to eq({ show: [], together: [] })
+    expect(plan(step: "fives", minutes: 5, kept: { show: [nil] }).lesson.stages.length).to eq(2)
+  end
+
   it "lets a lesson have a method of its own, beside the class's words" do
     own = plan(step: "fives", method: { counting: "landmarks" })
     of = ->(conventions) { conventions.to_h.values_at(:counting, :past_word) }

@@ -169,6 +169,10 @@ RSpec.describe Vantick::Core::Teaching::Lesson do
     expect(plan.stages.last.items.map { |item| Vantick::Core::Choosing::Difficulty.minute_class(item.time) }.uniq).to eq([:fives_past])
   end
 
+  it "has an exit, and none where it is short" do
+    expect([lesson(:fives, 40).exit.count(&:time), lesson(:fives, 5).exit]).to eq([5, []])
+  end
+
   it "says what does not fit a small step" do
     expect(lesson(:half_past, 60).stages.sum(&:missing)).to be_positive
     expect(lesson(:minutes, 60).stages.map(&:missing)).to all(eq(0))

@@ -68,6 +68,14 @@ RSpec.describe Vantick::Core::Term::Planner do
     expect(first&.task || :dial_to_digital).to eq(:dial_to_digital)
   end
 
+  it "takes the step that a teacher pinned to a short lesson" do
+    days = { first: monday, last: monday + 20, weekdays: { monday: 45, tuesday: 5 }, off: [] }
+    settled = { monday + 1 => described_class::Settled.new(step: step(:quarters), how: :pinned) }
+    plan = core::Outlook.new(standing({ 1 => [] }, today: monday), today: monday, from: monday, days:, aim: core::Aim.new(:fives),
+                                                                   aim_day: monday + 20, settled:).plan
+    expect(plan[1]).to have_attributes(step: step(:quarters), kind: :short, settled: :pinned)
+  end
+
   it "keeps what was learned in a few minutes a day, and teaches no step in them" do
     class_standing = standing((1..26).to_h { |key| [key, []] }, today: monday)
     planned = lambda do |weekdays|
@@ -98,6 +106,11 @@ RSpec.describe Vantick::Core::Term::Planner do
       expect(same.filter_map(&:settled)).to eq([])
       known = (1..8).to_h { |key| [key, [-9, -5, -2, 0].flat_map { |day| day_of(:fives, monday + day, count: 20) }] }
       expect(steps[planned(known, 1).steady(old)]).not_to eq(steps[old])
+    end
+
+    it "lets a plan stand for a class without children" do
+      old = outlook({}).plan
+      expect(outlook({}).steady(old).map(&:step)).to eq(old.map(&:step))
     end
 
     it "is the new plan where the days are others" do
