@@ -48,6 +48,18 @@ RSpec.describe Vantick::Server::Plan::Terms do
     expect(ladder["next"].values_at("reason", "lesson")).to eq(["begin", 1])
   end
 
+  it "takes no short lesson that is over for one on a step, and a whole one for that" do
+    next_lesson = lambda do |minutes|
+      set(weekdays: %i[monday tuesday wednesday thursday friday saturday sunday].to_h { |day| [day, minutes] })
+      Vantick::Server::Clock.set(Time.now + (3 * 86_400))
+      get("/api/classes/#{school_class['id']}/ladder").body["next"].values_at("step", "reason")
+    ensure
+      Vantick::Server::Clock.set(nil)
+    end
+    expect(next_lesson.call(5)).to eq(%w[hour_hand begin])
+    expect(next_lesson.call(45)).not_to eq(%w[hour_hand begin])
+  end
+
   it "is refused in words, in the field where it belongs" do
     { { last_day: (monday - 1).iso8601 } => ["last_day", /before the first/], { weekdays: {} } => ["weekdays", /at least one lesson day/],
       { aim_day: (monday + 100).iso8601 } => ["aim_day", /outside the term/], { aim: "chess" } => ["step", /chess/],

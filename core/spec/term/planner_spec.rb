@@ -55,7 +55,8 @@ RSpec.describe Vantick::Core::Term::Planner do
     first = ->(unchecked) { outlook(unchecked:).plan.select(&:taught?).map(&:check).index(true) }
     expect([first[0], first[1], first[2]].each_cons(2)).to all(satisfy { |later, earlier| later > earlier })
     past = [true, false, false].map { |check| core::Planned.new(day: 1, step: step(:fives), kind: :new, recap: [], check:) }
-    expect([described_class.unchecked(past), described_class.unchecked([])]).to eq([2, 3])
+    short = core::Planned.new(day: 2, step: step(:fives), kind: :short, recap: [], check: false)
+    expect([past, past + [short], []].map { |lessons| described_class.unchecked(lessons) }).to eq([2, 2, 3])
   end
 
   it "has words and digits take turns on a step, first what the class knows less of" do

@@ -1,3 +1,4 @@
+import { objectPick } from "@vueuse/core";
 import { computed, shallowRef, type ComputedRef, type Ref, type ShallowRef } from "vue";
 import { changeLesson, readLesson, useDoing, type Refused, type Lesson, type LessonPlan } from "@/api";
 
@@ -40,37 +41,26 @@ export function pinnedOnly(lesson: Lesson): Places {
   return Object.fromEntries(places) as Places;
 }
 
-function planOf(lesson: Lesson): LessonPlan {
-  const {
-    day,
-    step,
-    task,
-    minutes,
-    seed,
-    method,
-    stage_minutes,
-    pinned,
-    swapped,
-    opening,
-    activities,
-    version,
-  } = lesson;
-  return {
-    day,
-    step,
-    task,
-    minutes,
-    seed,
-    method,
-    stage_minutes,
-    kept: standing(lesson),
-    pinned,
-    swapped,
-    opening,
-    activities,
-    version,
-  };
-}
+/** What a teacher settles of a lesson, beside its times. */
+const SETTLED = [
+  "day",
+  "step",
+  "task",
+  "minutes",
+  "seed",
+  "method",
+  "stage_minutes",
+  "pinned",
+  "swapped",
+  "opening",
+  "activities",
+  "version",
+] as const;
+
+const planOf = (lesson: Lesson): LessonPlan => ({
+  ...objectPick(lesson, [...SETTLED]),
+  kept: standing(lesson),
+});
 
 /** A lesson that is changed and kept in one go, with every change to be undone. */
 export function useLesson(): Settling {

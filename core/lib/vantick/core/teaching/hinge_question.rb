@@ -6,8 +6,7 @@ module Vantick
       # One question for the whole class where a lesson turns: whether to go on is seen from the wrong answers that come, each with what
       # helps at once. (Hinge questions: Wiliam, "Embedded Formative Assessment", 2011; from memory.)
       class HingeQuestion
-        # Wrong answers to wait for.
-        MOST = 3
+        MOST = LessonFilling::VOLUME[:waited]
         # The stages before which it is asked: what was shown is to be understood, and what was tried.
         BEFORE = %i[together alone].freeze
 

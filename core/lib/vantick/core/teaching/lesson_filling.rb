@@ -5,11 +5,11 @@ module Vantick
     module Teaching
       # What fits in each stage of a lesson, in seconds, and no more clocks than children can think about.
       class LessonFilling
-        CLOCKS = Facts::DataFile.load("volume")[:clocks].transform_keys { |from| from.to_s.to_i }.freeze
+        VOLUME = Facts::DataFile.load("volume")
+        CLOCKS = VOLUME[:clocks].transform_keys { |from| from.to_s.to_i }.freeze
         # Clocks that are shown stay, as those of an exit do: their number is what they are for.
         KEPT = %i[show exit].freeze
-        # A stage has at least so many clocks before it ends with something else.
-        LEAST = 2
+        LEAST = VOLUME[:least]
 
         # @param minutes [Integer] of the lesson
         # @return [Integer] clocks in it at most

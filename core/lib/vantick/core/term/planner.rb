@@ -45,7 +45,7 @@ module Vantick
         # @param past [Array<Planned>] lessons that are over
         # @return [Integer] lessons since the last check
         def self.unchecked(past)
-          taught = past.select(&:taught?)
+          taught = past.select { |lesson| lesson.taught? && lesson.kind != :short }
           taught.any?(&:check) ? taught.reverse.take_while { |lesson| !lesson.check }.length : ROW[:check_apart]
         end
 

@@ -107,6 +107,7 @@ module Vantick
 
         def self.held(store, class_id)
           planned = store.terms.held(class_id, Date.jd(SchoolDay.today).iso8601)
+          planned = planned.reject { |lesson| Core::Teaching::StageMinutes.plain?(lesson[:minutes]) }
           planned.map { |lesson| given(lesson[:step], Date.iso8601(lesson[:day]).jd) }
         end
         private_class_method :held
