@@ -79,11 +79,29 @@ RSpec.describe Vantick::Server::Sheets::Sheets do
       expect(shown["levels"].map { |one| one["level"] }.tally).to eq(1 => 29, 2 => 1)
       made = make(kind: "levels", step: "oclock", level_of: [{ child_id: school_class["children"].last["id"], level: 3 }])
       file = pdf("/api/checks/#{made['check_id']}/sheet.pdf?part=sheets&sides=one")
-      titles = file.pages.map { |page| page.text[/Level \d/] }
-      expect(titles).to eq(["Level 2", *["Level 1"] * 28, "Level 3", "Level 3"])
+      expect(file.pages.map(&:text).join).not_to match(/level/i)
+      levels = store.checks.find(made["check_id"]).items.group_by(&:child_id).transform_values { |items| items.map(&:level).uniq }
+      expect(levels.values).to eq([[2], *[[1]] * 28, [3]])
       answers = pdf("/api/checks/#{made['check_id']}/sheet.pdf?part=answers").pages.map(&:text).join
       problem = file.pages.last.text[/^\s*(\d)\. +\S/, 1]
       expect(answers).to match(/^\s*#{problem}\. .+in half an hour/)
+    end
+
+    it "prints help on the clocks of those who need it, and counts what they get right there for less" do
+      check = make_check(school_class, step: "half_past", count: 6)
+      quick, slow, = school_class["children"]
+      check["items"].each { |item| answer(check, quick, item, item["right"]) }
+      made = make(step: "half_past", versions: "each", help: "record", count: 8)
+      items = store.checks.find(made["check_id"]).items.group_by(&:child_id)
+      expect([quick, slow].map { |child| items[child["id"]].count(&:helped) }).to eq([4, 6])
+      expect(items.fetch(slow["id"]).length).to eq(6)
+      pages = pdf("/api/checks/#{made['check_id']}/sheet.pdf?part=sheets&sides=one").pages
+      expect(pages.length).to eq(30)
+      sheet = get("/api/checks/#{made['check_id']}").body
+      own = sheet["items"].select { |item| item["child_id"] == slow["id"] }
+      own.each { |item| answer(sheet, slow, item, item["right"]) }
+      states = get("/api/children/#{slow['id']}/record").body["steps"].to_h { |one| one.values_at("step", "state") }
+      expect(states["half_past"]).not_to eq("secure")
     end
 
     it "prints two pages for each child, as they are asked for" do

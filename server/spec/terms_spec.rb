@@ -187,7 +187,59 @@ RSpec.describe Vantick::Server::Plan::Terms do
     expect(told["before"]).to be_nil
     change("skip", coming(get(address).body).last["day"])
     expect(worked("#{address}/forecast").body["before"]).to eq(told["aim"])
-    expect(worked("#{address}/helps").body["helps"].map { |help| help["id"] }).to include("more_lessons", "desks")
+    set(last_day: (monday + 41).iso8601, aim: "quarters", aim_day: (monday + 41).iso8601)
+    helps = worked("#{address}/helps").body["helps"]
+    expect(helps.map { |help| help["id"] }).to include("desks")
+    expect(helps.map { |help| help["more"] }).to all(be_positive)
+  end
+
+  # So many answers to a check on half past, from the first children of the class.
+  def answered(of, children:, right: true)
+    check = make_check(of, step: "half_past", count: 6)
+    of["children"].first(children).each do |child|
+      check["items"].each { |item| answer(check, child, item, right ? item["right"] : "?") }
+    end
+  end
+
+  describe "for three children" do
+    let(:school_class) { make_class(%w[Anneke Bram Celyn]) }
+
+    it "finds out first where nothing is known, and foretells nothing before half of the class was asked" do
+      expect(lessons(set.body).first).to include("kind" => "baseline", "check" => false)
+      expect(worked("#{address}/forecast").body).to include("early" => true, "score" => nil, "within_reach" => nil)
+      answered(school_class, children: 1)
+      tomorrow = lessons(get(address).body).reject { |lesson| lesson["day"] == today.iso8601 }
+      expect(tomorrow.map { |lesson| lesson["kind"] }).not_to include("baseline")
+      early = -> { worked("#{address}/forecast").body["early"] }
+      asked = [early.call, answered(school_class, children: 2) && early.call]
+      expect(asked).to eq([true, false])
+      expect(store.db[:forecasts].count).to eq(1)
+    end
+
+    it "says what most will know where few will know the goal" do
+      answered(school_class, children: 3)
+      set(last_day: (monday + 13).iso8601, aim: "minutes", aim_day: (monday + 13).iso8601)
+      told = worked("#{address}/forecast").body
+      expect(told["aim"]["likely"]).to eq(0)
+      expect(told["within_reach"]).to include("likely" => be >= 2)
+      expect(told["within_reach"]["step"]).to match(/oclock|half|quarter/)
+    end
+
+    it "compares what it told with what came, and is wider where it was wrong" do
+      answered(school_class, children: 3)
+      set
+      term = store.terms.of_class(school_class["id"])
+      points = [{ day: (today - 21).iso8601, low: 0, likely: 3, high: 3 }, { day: settings[:aim_day], low: 3, likely: 3, high: 3 }]
+      store.terms.foretold(term, points, day: (today - 21).iso8601)
+      held = worked("#{address}/forecast").body["score"]
+      expect(held).to include("told_on" => (today - 21).iso8601, "came" => 0, "held" => true)
+      store.terms.foretold(term, points.map { |point| { **point, low: 3 } }, day: (today - 20).iso8601)
+      store.terms.note(store.terms.plan(term.id), forecast: nil)
+      store.db[:jobs].delete
+      missed = worked("#{address}/forecast").body
+      expect(missed["score"]).to include("low" => 3, "came" => 0, "held" => false)
+      expect(missed["aim"]["low"]).to eq(0)
+    end
   end
 
   it "takes lessons that nobody called off as held, and one that fell out as lost" do
@@ -215,7 +267,7 @@ RSpec.describe Vantick::Server::Plan::Terms do
     set
     rows = CSV.parse(plain("#{address}.csv").body.delete_prefix("\uFEFF"), headers: true)
     expect(rows.map { |row| row["day"] }).to eq(lessons(get(address).body).map { |lesson| lesson["day"] })
-    expect(rows.first.to_h).to include("step" => "The hour hand", "kind" => "new")
+    expect(rows.first.to_h).to include("step" => "The hour hand", "kind" => "baseline")
     expect(rows.map { |row| row["minutes"] }.uniq).to match_array(%w[30 45])
     first, again = Array.new(2) { |at| set(aim: at.zero? ? "fives" : "quarters") && plain("#{address}.ics").body }
     uids = ->(text) { text.scan(/^UID:(.*?)\r$/).flatten }

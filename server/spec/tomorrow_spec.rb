@@ -82,6 +82,45 @@ RSpec.describe Vantick::Server::Tomorrow::Day do
     expect(get("/api/stacks/1/stack.pdf")).to be_refused(404).at("stack_id")
   end
 
+  describe "for one lesson" do
+    after { Vantick::Server::Clock.set(nil) }
+
+    def lesson_stack(**how)
+      made = post("#{path}/lessons", { day: Date.today.iso8601, step: "fives_past", minutes: 45, seed: 3, **how }).body
+      Vantick::Server::Clock.set(Time.now + 5)
+      [made, post("/api/lessons/#{made['id']}/stack", {})]
+    end
+
+    it "has the lesson's own clocks for each child to work on alone, fewer and with help for those who need it" do
+      lesson, answered = lesson_stack
+      expect(answered.status).to eq(201)
+      parts = store.stacks.find(answered.body["stack_id"]).parts
+      expect(parts.map { |part| part[:kind] }).to eq(%w[starter alone exit])
+      own = lesson["stages"].find { |stage| stage["id"] == "alone" }["items"].filter_map { |item| item["time"] }
+      items = store.checks.find(parts[1][:check_id]).items.group_by(&:child_id).values
+      expect(items.map { |some| some.map(&:time) }.uniq).to eq([own.first((own.length * 0.75).ceil)])
+      expect(items.length).to eq(26)
+      expect(items.flatten.map(&:helped).uniq).to eq([1])
+      expect(post("/api/lessons/#{lesson['id']}/stack", {}).body).to eq(answered.body)
+      text = PDF::Reader.new(StringIO.new(plain("/api/stacks/#{answered.body['stack_id']}/stack.pdf?sides=one").body)).pages.map(&:text)
+      expect(text.first).to include("Alone: Fives past")
+      expect(text.grep(/Answers: Fives past/).length).to be <= 3
+    end
+
+    it "has cards where the lesson has pairs to match, without a code and answers" do
+      lesson, = lesson_stack
+      settled = lesson.slice("day", "step", "task", "minutes", "seed", "method", "pinned", "swapped", "opening", "version")
+      Vantick::Server::Clock.set(Time.now + 10)
+      changed = put("/api/lessons/#{lesson['id']}", { **settled, stage_minutes: {}, kept: {}, activities: { alone: "matched_pair" } })
+      expect(changed.status).to eq(200)
+      Vantick::Server::Clock.set(Time.now + 15)
+      stack = post("/api/lessons/#{lesson['id']}/stack", {}).body["stack_id"]
+      expect(store.stacks.find(stack).parts.map { |part| part[:kind] }).to eq(%w[starter cards exit])
+      expect(plain("/api/stacks/#{stack}/stack.pdf").status).to eq(200)
+      expect(tomorrow["stack"]["parts"].find { |part| part["kind"] == "cards" }).to include("check_id" => nil, "code" => "")
+    end
+  end
+
   it "has the groups as a teacher put them together" do
     ids = school_class["children"].map { |child| child["id"] }
     group = ->(step, child_ids) { { step:, child_ids:, misreadings: [], beside: false, times: [] } }

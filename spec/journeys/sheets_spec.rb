@@ -52,14 +52,29 @@ RSpec.describe "Sheets", :demo do
     expect(page).to have_css("[role='alert']", text: "K7RDC isn't a sheet's code. A letter is wrong.")
   end
 
-  it "have the level that the record says for each child, and another where the teacher wants it" do
+  it "have as much help as the record says for each child, and another where the teacher wants it" do
     visit "/sheets?kind=levels&step=quarters"
-    find("summary", text: "Choose each child's level").click
-    before = find_field("Anneke").value
-    select before == "1" ? "3" : "1", from: "Anneke"
-    expect(page).to have_css(".sheet-page text", text: "Level #{before == '1' ? 3 : 1}")
+    find("summary", text: "Choose each child's level of help").click
+    select "help on all", from: "Anneke"
+    expect(page).to have_css(".sheet-page text", text: /\Apast\z/, minimum: 8)
+    select "no help", from: "Anneke"
+    expect(page).to have_no_css(".sheet-page text", text: /\Apast\z/)
     check "All levels for everyone"
     expect(page).to have_no_css("summary", text: "Choose each child's level").and have_css(".sheet-page", minimum: 4)
+    expect(page).to have_css(".sheet-page text",
+                             text: "Quarters · With help").and have_css(".sheet-page text", text: "Quarters · On your own")
+  end
+
+  it "have help on the clocks of those who need it, on sheets that differ" do
+    visit "/sheets?kind=read&step=minutes_to"
+    expect(page).to have_no_text("Help on the clock for those who need it")
+    check "Different clocks for each child"
+    check "Help on the clock for those who need it"
+    expect(page).to have_text("Right answers count for less there.")
+    expect(page).to have_css(".sheet-page text", text: /\Ato\z/, minimum: 1)
+    click_button "Make and print"
+    expect(page).to have_css(".made strong")
+    expect(store.db[:items].exclude(helped: nil).count).to be > 26
   end
 
   it "say what is printed on which sides, and how much paper it takes; it is kept for the next time" do

@@ -87,7 +87,7 @@ RSpec.describe "Showing a clock" do
   # What each lens changes in the picture, by its key.
   lenses = { "n" => "[data-lens='minute_numbers']", "s" => "[data-lights] .sweep", "p" => "[data-lens='halves']",
              "q" => "[data-lens='quarters']", "g" => "[data-lens='hour_gap']", "l" => "[data-lens='hand_lines']",
-             "t" => "[data-lens='two_dials']", "d" => "[data-lens='day']" }
+             "t" => "[data-lens='two_dials']", "d" => "[data-lens='day']", "i" => ".turned .roman" }
   taken_off = { "x" => ".turned .numerals", "m" => ".turned .tick", "h" => ".turned .hand.minute", "j" => ".turned .hand.hour" }
 
   it "lays each lens over the dial by its key and takes it off" do

@@ -26,6 +26,21 @@ RSpec.describe "A term", :demo do
 
   def forecast = find(".said", text: /about \d+ of 26 will know/, wait: 40).text
 
+  it "begins with finding out where each child is, for a class of which nothing is known, and foretells nothing yet" do
+    visit "/"
+    made = store.classes.add(name: "Plover", school: "Tern Quay School", names: %w[Arlo Beth Cees], made_at: "2026-03-02T08:00:00Z",
+                             account_id: store.db[:accounts].get(:id))
+    visit "/plan/term?class=#{made[:id]}"
+    expect(page).to have_css("h1", text: "The term of Plover")
+    { "First day" => monday, "Last day" => monday + 53, "By" => monday + 53 }.each { |name, day| fill_in name, with: day }
+    click_button "Plan the term"
+    expect(page).to have_css(".said", text: "too early to say", wait: 40)
+    expect(lessons.first).to include("find out first")
+    expect(page).to have_text("It ends with one page that finds out where each child is.")
+    click_link "Print the page"
+    expect(page).to have_checked_field("Where each child is")
+  end
+
   it "is planned at once from a calendar file, with how likely it holds and what would help" do
     file = File.join(Dir.mktmpdir, "school.ics")
     off = (monday + 14).strftime("%Y%m%d")

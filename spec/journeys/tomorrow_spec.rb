@@ -23,6 +23,21 @@ RSpec.describe "Next lesson as one thing", :demo do
     expect(store.lessons.all(1, limit: 1).first.given_at).to be_nil
   end
 
+  it "is printed from the lesson's own page too, with a sheet for each child, and can be changed after that" do
+    visit "/"
+    click_button "Open"
+    expect(page).to have_button("Print")
+    click_button "Print"
+    click_button "Everything, in one stack"
+    expect(page).to have_no_button("Copy to next week", disabled: true)
+    page.document.synchronize(8, errors: [RSpec::Expectations::ExpectationNotMetError]) { expect(page.windows.length).to eq(2) }
+    kinds = JSON.parse(stack[:parts]).map { |part| part["kind"] }
+    expect(kinds).to include("starter", "alone")
+    click_button "Choose all again"
+    expect(page).to have_button("Undo", disabled: false)
+    expect(page).to have_no_css("[role='alert']")
+  end
+
   it "is printed with two presses, as one stack for the groups, and says the same as Home and Groups" do
     visit "/class/groups"
     expect(page).to have_css("section[aria-label='Group 1']")

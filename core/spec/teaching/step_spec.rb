@@ -37,4 +37,12 @@ RSpec.describe Vantick::Core::Teaching::Step do
     expect(described_class.home(task(:dial_to_words))).to be_nil
     expect(described_class.holding([time("7:40")], task(:hour_only)).id).to eq(:hour_hand)
   end
+
+  { [%i[oclock half_past], nil] => :quarter_past, [%i[quarter_to], nil] => :fives_facts, [%i[oclock], :fives_to] => :fives_to,
+    [%i[day_halves], nil] => :day_halves, [%i[half_past], :oclock] => :quarter_past }.each do |(taught, least), above|
+    it "goes from #{taught.join(', ')}#{" and at least #{least}" if least} to #{above}, past what only takes steps together" do
+      found = described_class.above(taught.map { |id| described_class.find(id) }, least: least && described_class.find(least))
+      expect(found.id).to eq(above)
+    end
+  end
 end

@@ -49,10 +49,30 @@ RSpec.describe Vantick::Core::Term::Planner do
     expect(outlook(off: [(monday + 21)..(monday + 24)]).plan.map(&:kind)).not_to include(:look_back)
   end
 
+  it "begins with finding out where each child is, where nobody has been asked anything" do
+    expect(outlook.plan.first).to have_attributes(kind: :baseline, check: false, step: step(:hour_hand))
+    expect(outlook.plan.drop(1).map(&:kind)).not_to include(:baseline)
+    before = [given(:hour_hand, monday - 3)]
+    expect(outlook(lessons: before).plan.map(&:kind)).not_to include(:baseline)
+    asked = (1..26).to_h { |key| [key, key == 1 ? day_of(:oclock, monday - 3) : []] }
+    expect(outlook(asked).plan.map(&:kind)).not_to include(:baseline)
+  end
+
+  # As units are taught: twelve lessons to fives, where the ladder to it has ten steps.
+  it "goes up the ladder once before anything comes again, where there are few lessons" do
+    plan = outlook(weeks: 4, aim_day: monday + 27).plan.filter_map(&:step)
+    first_pass = plan.take_while.with_index { |one, at| !plan.first(at).include?(one) }
+    expect(first_pass.length).to be >= plan.length - 3
+    expect(plan).to include(step(:fives_past), step(:fives_to))
+    long = outlook(weeks: 12).plan.filter_map(&:step).first(plan.length)
+    expect(long.uniq.length).to be < plan.uniq.length
+  end
+
   it "checks in every third lesson or later, and remembers when the last one was" do
     checks = outlook.plan.select(&:taught?).map(&:check)
     expect(checks.count(true)).to be_between(checks.length / 5, checks.length / 3)
-    first = ->(unchecked) { outlook(unchecked:).plan.select(&:taught?).map(&:check).index(true) }
+    before = [given(:hour_hand, monday - 3)]
+    first = ->(unchecked) { outlook(unchecked:, lessons: before).plan.select(&:taught?).map(&:check).index(true) }
     expect([first[0], first[1], first[2]].each_cons(2)).to all(satisfy { |later, earlier| later > earlier })
     past = [true, false, false].map { |check| core::Planned.new(day: 1, step: step(:fives), kind: :new, recap: [], check:) }
     short = core::Planned.new(day: 2, step: step(:fives), kind: :short, recap: [], check: false)

@@ -48,7 +48,7 @@ RSpec.describe Vantick::Core::Wording::ClassWords do
   it "tells a child at a desk in the class's words" do
     marked = core::Marking::Marker.mark(task: task(:dial_to_words), time: time("7:45"), text: "quarter of seven",
                                         conventions: american)
-    expect(core::Desk::Feedback.of(marked, american)).to eq('After "of", say the next hour.')
+    expect(core::Desk::Feedback.of(marked, american)).to eq('The minutes are right. After "of", say the next hour.')
     expect(core::Desk::Round.end_of([marked], american).watch).to include('After "of"')
   end
 end

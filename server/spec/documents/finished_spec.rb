@@ -153,8 +153,10 @@ RSpec.describe Vantick::Server::Documents::PdfWriter do
   it "has no mistakes to spot on o'clock, and levels on a step of twelve times" do
     expect(post("#{address}/sheets", { kind: "spot", step: "oclock" })).to be_refused(422).at("step")
     levels = file(kind: "levels", step: "half_past", count: 4)
-    expect(levels.pages.flat_map { |page| levels.dials(page).map(&:time) }.length).to be >= 12
-    expect(levels.texts.join(" ")).to include("Half past · Level 1")
+    expect(levels.pages.flat_map { |page| levels.dials(page).map(&:time) }.length).to eq(12)
+    expect(levels.texts.join(" ")).to match(/Half past(?!.*Level)/m)
+    all = file(kind: "levels", step: "half_past", count: 4, levels: "all").texts.join(" ")
+    expect(all).to include("Half past · With help", "Half past · Some help", "Half past · On your own")
   end
 
   it "says between which times an estimate is right" do

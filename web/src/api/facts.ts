@@ -84,6 +84,10 @@ export const useFacts = defineStore("facts", () => {
     return catalogue.value?.misreadings.find((one) => one.id === id) as MisreadingTexts;
   }
 
+  /** What a lesson is called: its step, and in words or in digits where it can be either. */
+  const lessonTitle = (lesson: { step: string; task?: string | null | undefined }): string =>
+    rung(lesson.step).tasks.find((one) => one.id === lesson.task)?.title ?? rung(lesson.step).name;
+
   function rung(id: string): Rung {
     return catalogue.value?.ladder.find((one) => one.id === id) as Rung;
   }
@@ -164,6 +168,7 @@ export const useFacts = defineStore("facts", () => {
     of,
     misreading,
     rung,
+    lessonTitle,
     lensName,
     kind,
     kindName,

@@ -67,6 +67,12 @@ export async function openExit(id: number): Promise<number> {
   return (await asked(api.POST("/api/lessons/{lesson_id}/check", { params }))).check_id;
 }
 
+/** Puts together what is printed for one lesson, and says which stack it is. */
+export async function makeLessonStack(id: number): Promise<number> {
+  const params = { path: { lesson_id: id } };
+  return (await asked(api.POST("/api/lessons/{lesson_id}/stack", { params }))).stack_id;
+}
+
 /** The lesson that comes next, its groups, and what is put together to be printed. */
 export function readTomorrow(classId: number): Promise<Tomorrow> {
   return asked(api.GET("/api/classes/{class_id}/tomorrow", { params: { path: { class_id: classId } } }));

@@ -13,6 +13,8 @@ const props = withDefaults(
     margin?: number;
     /** Supports that can be taken away. */
     numerals?: boolean;
+    /** Roman ones, as on church clocks: they stand with their feet towards the middle. */
+    roman?: boolean;
     marks?: boolean;
     /** Which hands are on it. */
     hands?: "both" | "hour" | "minute" | "none";
@@ -21,7 +23,16 @@ const props = withDefaults(
     /** What the picture is called; left out where the words beside it say it already. */
     label?: string;
   }>(),
-  { detail: "full", margin: 4, numerals: true, marks: true, hands: "both", lit: () => [], label: undefined },
+  {
+    detail: "full",
+    margin: 4,
+    numerals: true,
+    roman: false,
+    marks: true,
+    hands: "both",
+    lit: () => [],
+    label: undefined,
+  },
 );
 
 const view = computed(() => {
@@ -35,6 +46,7 @@ const NUMERALS = Array.from({ length: 12 }, (_, place) => ({
   text: String(place + 1),
   ...pointAt((place + 1) * 30, RADII.numerals),
 }));
+const ROMAN = ["I", "II", "III", "IIII", "V", "VI", "VII", "VIII", "IX", "X", "XI", "XII"];
 const fiveTicks = computed(() => (props.detail === "full" ? FIVES : FIVES_SMALL));
 </script>
 
@@ -53,7 +65,18 @@ const fiveTicks = computed(() => (props.detail === "full" ? FIVES : FIVES_SMALL)
     <circle v-if="detail === 'full'" class="track" :r="RADII.track" />
     <path v-if="marks && detail === 'full'" class="tick" :d="ONES" />
     <path v-if="marks" class="tick five" :d="fiveTicks" />
-    <g v-if="numerals && detail === 'full'" class="numerals fw-bold">
+    <g v-if="roman && numerals && detail === 'full'" class="numerals roman fw-bold">
+      <text
+        v-for="(numeral, place) in ROMAN"
+        :key="numeral"
+        :transform="`rotate(${(place + 1) * 30})`"
+        :y="-RADII.numerals"
+        dy=".36em"
+      >
+        {{ numeral }}
+      </text>
+    </g>
+    <g v-else-if="numerals && detail === 'full'" class="numerals fw-bold">
       <text v-for="numeral in NUMERALS" :key="numeral.text" :x="numeral.x" :y="numeral.y" dy=".36em">
         {{ numeral.text }}
       </text>

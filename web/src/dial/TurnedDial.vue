@@ -125,6 +125,7 @@ defineExpose({ press, focus: () => root.value?.focus({ preventScroll: true }) })
       :hands="hands"
       :lit="litHands"
       :numerals="!lenses.has('no_numerals')"
+      :roman="lenses.has('roman')"
       :marks="!lenses.has('no_marks')"
     >
       <template #under>

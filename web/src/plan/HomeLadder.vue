@@ -59,7 +59,7 @@ const heading = computed(() => {
         <StepDial v-if="rung" class="next-dial" :step="rung.id" detail="full" />
         <div>
           <p class="eyebrow">{{ heading }}</p>
-          <h1>{{ rung?.name ?? "All steps taught" }}</h1>
+          <h1>{{ lesson ? facts.lessonTitle(lesson) : (rung?.name ?? "All steps taught") }}</h1>
           <p class="why my-02 fs-115">{{ reason }}</p>
           <p v-if="who.length" class="quiet">{{ who.join(", ") }}</p>
           <p v-if="lesson?.recap[0]" class="quiet">

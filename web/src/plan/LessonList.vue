@@ -35,7 +35,7 @@ const facts = useFacts();
       >
         <StepDial class="row-dial" :step="lesson.step" detail="small" />
         <RouterLink class="what d-grid flex-1 lh-130" :to="{ name: 'lesson', params: { id: lesson.id } }">
-          <strong>{{ facts.rung(lesson.step).name }}</strong>
+          <strong>{{ facts.lessonTitle(lesson) }}</strong>
           <span class="quiet">{{ dayWords(lesson.day) }} · {{ lesson.minutes }} minutes</span>
         </RouterLink>
         <span v-if="lesson.given_at" class="quiet taught">

@@ -10,7 +10,6 @@ const props = defineProps<{ lesson: Lesson; whose: string }>();
 
 const facts = useFacts();
 const rung = computed(() => facts.rung(props.lesson.step));
-const task = computed(() => rung.value.tasks.find((one) => one.id === props.lesson.task)?.name ?? "");
 const opening = computed(() => rung.value.openings[props.lesson.opening % rung.value.openings.length]);
 const clocks = (stage: LessonStage): LessonStage["items"] => stage.items.filter((item) => item.time);
 const others = (stage: LessonStage): string =>
@@ -25,7 +24,7 @@ const collects = computed(() => props.lesson.stages.some((stage) => stage.id ===
 
 <template>
   <section class="d-none d-print-block" :class="{ many: all > MANY }" aria-hidden="true">
-    <h1>{{ rung.name }}: {{ task.toLowerCase() }}</h1>
+    <h1>{{ facts.lessonTitle(lesson) }}</h1>
     <p class="quiet">
       {{ dayWords(lesson.day) }}, {{ lesson.minutes }} minutes{{ whose ? `, for ${whose}` : "" }}
     </p>

@@ -1,8 +1,9 @@
 <script setup lang="ts">
 import { computed, ref, watch } from "vue";
 import { useRoute, useRouter } from "vue-router";
-import { copyLesson, newSeed, useDoing, useFacts } from "@/api";
+import { copyLesson, makeLessonStack, newSeed, useDoing, useFacts } from "@/api";
 import { useUndoKey } from "@/parts";
+import { printed, usePrinting } from "@/told";
 import { useClasses, useOwnClass } from "@/school";
 import LessonForm from "./LessonForm.vue";
 import LessonOnPaper from "./LessonOnPaper.vue";
@@ -21,6 +22,7 @@ const { lesson, refused, busy, canUndo, load, settle, undo, swap, put, pin } = u
 const selected = ref("show");
 useOwnClass(() => lesson.value?.class_id);
 const { busy: copying, trouble, doing } = useDoing();
+const how = usePrinting();
 
 watch(
   () => route.params.id,
@@ -51,6 +53,17 @@ function again(): void {
 
 const print = (): void => window.print();
 
+/** A window can be opened by a press alone: it is there before the pages are. */
+async function printAll(): Promise<void> {
+  const page = window.open("", "_blank");
+  const done = await doing(async () => {
+    if (!lesson.value) return;
+    const id = await makeLessonStack(lesson.value.id);
+    if (page) page.location.href = printed(`/api/stacks/${id}/stack.pdf`, { sides: how.value.sides });
+  });
+  if (!done) page?.close();
+}
+
 async function copy(): Promise<void> {
   if (!lesson.value || copying.value) return;
   const { id, day } = lesson.value;
@@ -68,7 +81,7 @@ useUndoKey(undo);
     <LessonOnPaper v-if="lesson" :lesson="lesson" :whose="whose.map((child) => child.name).join(', ')" />
     <div v-if="lesson && stage" class="no-print">
       <div class="page-head align-items-center mb-3">
-        <h1>{{ facts.rung(lesson.step).name }}</h1>
+        <h1>{{ facts.lessonTitle(lesson) }}</h1>
         <label class="day">
           <span class="visually-hidden">Day</span>
           <BFormInput
@@ -87,10 +100,10 @@ useUndoKey(undo);
           <BButton variant="outline-primary" :disabled="busy || copying" @click="copy">
             Copy to next week
           </BButton>
-          <BButton variant="outline-primary" @click="print">
-            <i class="bi bi-printer" aria-hidden="true"></i>
-            Print
-          </BButton>
+          <BDropdown variant="outline-primary" :disabled="copying" text="Print">
+            <BDropdownItemButton @click="print">Lesson page</BDropdownItemButton>
+            <BDropdownItemButton @click="printAll">Everything, in one stack</BDropdownItemButton>
+          </BDropdown>
           <BButton variant="outline-primary" :to="{ name: 'show', query: { times: all } }">Show</BButton>
           <BButton variant="primary" :to="{ name: 'run', params: { id: lesson.id } }">Start lesson</BButton>
         </div>

@@ -12,7 +12,7 @@ const facts = useFacts();
   <p class="d-flex flex-wrap gap-3 align-items-baseline">
     <span>
       Next lesson:
-      <strong>{{ facts.rung(next.step).name }}, {{ dayWords(next.day) }}</strong>
+      <strong>{{ facts.lessonTitle(next) }}, {{ dayWords(next.day) }}</strong>
     </span>
     <RouterLink :to="{ name: 'tomorrow' }">Prepare lesson</RouterLink>
   </p>

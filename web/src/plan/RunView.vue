@@ -118,7 +118,7 @@ useEventListener(
   <div class="run d-flex flex-column gap-2 position-fixed inset-0 px-4 pt-06 pb-2 on-paper">
     <template v-if="lesson && stage">
       <h1 ref="heading" class="visually-hidden" tabindex="-1">
-        {{ facts.rung(lesson.step).name }}: {{ stage.name }}
+        {{ facts.lessonTitle(lesson) }}: {{ stage.name }}
       </h1>
       <header class="d-flex align-items-center gap-3" :inert="ending">
         <BButton variant="bare" class="leave rounded-circle" title="Back to Plan (Esc)" @click="leave">

@@ -50,9 +50,14 @@ const nextHere = computed(() => {
     <BButton v-if="rung.tasks.length" variant="primary" :disabled="busy" @click="$emit('plan')">
       Plan lesson: {{ rung.name.toLowerCase() }}
     </BButton>
-    <BButton v-else variant="primary" :to="{ name: 'show', query: { lens: 'two_dials' } }">
-      Show the two hands
-    </BButton>
+    <div v-else class="d-flex flex-wrap gap-2">
+      <BButton variant="primary" :to="{ name: 'show', query: { lens: 'two_dials' } }">
+        Show the two hands
+      </BButton>
+      <BButton variant="outline-primary" :to="{ name: 'sheets', query: { kind: 'make' } }">
+        Print a clock to make
+      </BButton>
+    </div>
     <dl class="mt-3 mb-0">
       <template v-if="rung.builds_on.length">
         <dt class="fw-normal fs-95 quiet">Builds on</dt>

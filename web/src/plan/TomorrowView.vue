@@ -77,7 +77,13 @@ const SIDES = [
   { value: "both", text: "on both sides" },
   { value: "one", text: "on one side" },
 ];
-const KINDS = { starter: "Starter for all", group: "Group", exit: "Exit slips" };
+const KINDS = {
+  starter: "Starter for all",
+  group: "Group",
+  alone: "Alone",
+  cards: "Cards to match",
+  exit: "Exit slips",
+};
 const numbered = computed(() => {
   const parts = stack.value?.parts ?? [];
   const ofGroups = parts.filter((part) => part.kind === "group");
@@ -106,7 +112,7 @@ const numbered = computed(() => {
           <div class="d-flex gap-4 align-items-center">
             <StepDial v-if="rung" class="dial" :step="rung.id" detail="full" />
             <div>
-              <h2 class="step m-0">{{ rung?.name }}</h2>
+              <h2 class="step m-0">{{ facts.lessonTitle(next) }}</h2>
               <p class="my-2">{{ counted(next.minutes, "minute") }}</p>
               <div class="d-flex flex-wrap gap-2">
                 <BButton variant="primary" :disabled="busy" @click="go('run')">Start lesson</BButton>
@@ -172,14 +178,16 @@ const numbered = computed(() => {
               {{ " " }}
               <span class="quiet">for whoever teaches it</span>
             </li>
-            <li v-for="part in numbered" :key="part.check_id">
+            <li v-for="(part, at) in numbered" :key="at">
               <strong>{{ part.name }}</strong>
               {{ part.title }}
-              <span class="quiet">· code {{ part.code }}</span>
-              <RouterLink class="ms-2" :to="{ name: 'check', params: { id: part.check_id } }">
-                Enter answers
-                <span class="visually-hidden">: {{ part.name }}</span>
-              </RouterLink>
+              <template v-if="part.check_id">
+                <span class="quiet">· code {{ part.code }}</span>
+                <RouterLink class="ms-2" :to="{ name: 'check', params: { id: part.check_id } }">
+                  Enter answers
+                  <span class="visually-hidden">: {{ part.name }}</span>
+                </RouterLink>
+              </template>
             </li>
             <li>
               <strong>Answers</strong>

@@ -13,6 +13,13 @@ const steps = computed(
 );
 const NUMERALS = { all: "all", quarters: "quarters only", none: "none", roman: "Roman" };
 const MARKS = { all: "all", fives: "fives", none: "none" };
+/** Kinds of sheet whose clocks can have help on them. */
+const HELPED = ["read", "draw"];
+const HELP = [
+  { value: 1, text: "help on all" },
+  { value: 2, text: "help on half" },
+  { value: 3, text: "no help" },
+];
 const MINUTES = { none: "none", round: "0 to 55 round", both_sides: "down both sides" };
 
 /** What the step can be asked with. */
@@ -131,14 +138,14 @@ function climb(step: string): void {
         All levels for everyone
       </BFormCheckbox>
       <details v-if="levels.length">
-        <summary>Choose each child's level</summary>
+        <summary>Choose each child's level of help</summary>
         <label v-for="one in levels" :key="one.child_id" class="level d-flex gap-2 align-items-center">
           <span class="me-auto text-truncate">{{ one.name }}</span>
           <BFormSelect
             size="sm"
             class="w-auto"
             :model-value="one.level"
-            :options="[1, 2, 3]"
+            :options="HELP"
             @update:model-value="setLevel(one.child_id, Number($event))"
           />
         </label>
@@ -162,6 +169,18 @@ function climb(step: string): void {
       </BFormCheckbox>
       <p v-if="form.versions === 'each'" class="quiet mb-0">
         A quarter of each child's clocks review what they may be forgetting.
+      </p>
+      <BFormCheckbox
+        v-if="form.versions === 'each' && HELPED.includes(form.kind)"
+        :model-value="form.help === 'record'"
+        switch
+        @update:model-value="form.help = $event ? 'record' : 'none'"
+      >
+        Help on the clock for those who need it
+      </BFormCheckbox>
+      <p v-if="form.versions === 'each' && form.help === 'record'" class="quiet mb-0">
+        They get fewer clocks. The hour is shaded and minutes are numbered. Right answers count for less
+        there.
       </p>
       <BFormCheckbox
         v-if="form.versions === 'each' || form.kind === 'slips'"

@@ -24,6 +24,7 @@ const USUAL: Required<SheetSettings> = {
   cards: "digits",
   levels: "record",
   level_of: [],
+  help: "none",
   paper: facts.catalogue?.english.paper ?? "a4",
   numerals: "all",
   marks: "all",

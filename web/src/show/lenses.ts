@@ -6,6 +6,7 @@ export const LENS_KEYS: Readonly<Record<string, string>> = {
   quarters: "q",
   hour_gap: "g",
   hand_lines: "l",
+  roman: "i",
   no_numerals: "x",
   no_marks: "m",
   hour_alone: "h",
@@ -16,6 +17,8 @@ export const LENS_KEYS: Readonly<Record<string, string>> = {
 
 /** Lenses that say which hands are seen: one of them at a time. */
 const HANDS = ["hour_alone", "minute_alone", "two_dials"];
+/** Lenses that say which numbers are seen: one of them at a time. */
+const NUMBERS = ["roman", "no_numerals"];
 
 export function lensWithKey(key: string): string | undefined {
   return Object.keys(LENS_KEYS).find((lens) => LENS_KEYS[lens] === key);
@@ -24,6 +27,7 @@ export function lensWithKey(key: string): string | undefined {
 /** Switches a lens, and those off that cannot be on beside it. */
 export function toggleLens(lenses: Set<string>, lens: string): void {
   if (lenses.delete(lens)) return;
-  if (HANDS.includes(lens)) HANDS.forEach((other) => lenses.delete(other));
+  const apart = [HANDS, NUMBERS].find((some) => some.includes(lens)) ?? [];
+  apart.forEach((other) => lenses.delete(other));
   lenses.add(lens);
 }

@@ -2,7 +2,7 @@
 import { computed } from "vue";
 import { useFacts, type Forecast } from "@/api";
 import { dayWords } from "@/words";
-import { forecastWords } from "./words";
+import { forecastWords, reachWords, scoreWords } from "./words";
 
 /** How likely the plan holds: a sentence, and below it the band over the weeks. */
 const props = defineProps<{ forecast: Forecast; step: string }>();
@@ -23,6 +23,9 @@ const line = (of: "low" | "likely" | "high"): string[] =>
 const band = computed(() => [...line("high"), ...line("low").reverse()].join(" "));
 const middle = computed(() => line("likely").join(" "));
 const text = computed(() => forecastWords(props.forecast.aim, props.forecast.children, props.step, facts));
+/** How an earlier forecast came out. */
+const score = computed(() => scoreWords(props.forecast.score));
+const reach = computed(() => reachWords(props.forecast, facts));
 const now = computed(() => props.forecast.points[0]);
 const before = computed(() => {
   const was = props.forecast.before;
@@ -32,8 +35,19 @@ const before = computed(() => {
 </script>
 
 <template>
-  <div>
+  <div v-if="forecast.early">
+    <p class="said fs-135 lh-130 mb-04">It is too early to say how many will get there.</p>
+    <p class="quiet mb-2">
+      Most of the class hasn't answered anything yet.
+      <RouterLink :to="{ name: 'sheets', query: { kind: 'baseline' } }">
+        Find out where each child is
+      </RouterLink>
+    </p>
+  </div>
+  <div v-else>
     <p class="said fs-135 lh-130 mb-04">{{ text }}</p>
+    <p v-if="reach" class="mb-2">{{ reach }}</p>
+    <p v-if="score" class="quiet mb-2">{{ score }}</p>
     <p v-if="before" class="quiet mb-2">{{ before }}</p>
     <svg
       v-if="forecast.points.length > 1"

@@ -53,7 +53,11 @@ const does = (kind: TermChange["kind"], more: Partial<TermChange> = {}): void =>
         <li v-for="one in lesson.recap" :key="one">{{ recapWords(one, standing(one), facts) }}</li>
       </ul>
     </template>
-    <p v-if="lesson.check" class="mb-2">It ends with a check. The answers may change what comes next.</p>
+    <p v-if="lesson.kind === 'baseline'" class="mb-2">
+      It ends with one page that finds out where each child is. The plan then starts from there.
+      <RouterLink :to="{ name: 'sheets', query: { kind: 'baseline' } }">Print the page</RouterLink>
+    </p>
+    <p v-else-if="lesson.check" class="mb-2">It ends with a check. The answers may change what comes next.</p>
     <p v-if="lesson.over && lesson.given" class="quiet mb-2">Taught: {{ facts.rung(lesson.given).name }}.</p>
     <div v-if="lesson.over" class="d-flex flex-wrap gap-2">
       <BButton

@@ -174,10 +174,9 @@ const file = (ending: string): string => `/api/classes/${classId.value}/term.${e
           <p v-if="refused && !lesson" role="alert" class="field-error">{{ refused }}</p>
           <div class="tools d-flex flex-wrap gap-2 align-items-start">
             <TermHelps
-              v-if="forecast && left"
+              v-if="forecast && left && !forecast.early"
               :key="plan.id"
               :class-id="classId"
-              :aim="forecast.aim"
               :children="forecast.children"
             />
             <BButton

@@ -1,10 +1,11 @@
-import type { ForecastPoint, Help, LadderStep, Term, TermLesson, useFacts } from "@/api";
+import type { Forecast, ForecastPoint, Help, LadderStep, Term, TermLesson, useFacts } from "@/api";
 import { counted, countedChildren, dayWords, mondayOf, shortDay, today } from "@/words";
 
 type Facts = ReturnType<typeof useFacts>;
 type Change = NonNullable<NonNullable<Term["plan"]>["change"]>;
 
 const KINDS = {
+  baseline: "find out first",
   new: "new",
   again: "again",
   recap: "review",
@@ -44,6 +45,23 @@ export function forecastWords(aim: ForecastPoint, children: number, step: string
   const about = `about ${aim.likely} of ${children} will know ${low(facts, step)}`;
   const band = aim.low === aim.high ? "" : `, likely ${aim.low} to ${aim.high}`;
   return `By ${dayWords(aim.day)} ${about}${band}.`;
+}
+
+/** What most will know, where few will know the goal. */
+export function reachWords(forecast: Forecast, facts: Facts): string {
+  const reach = forecast.within_reach;
+  if (!reach) return "";
+  const name = facts.rung(reach.step).name;
+  return `${name} is within reach: about ${reach.likely} of ${forecast.children}, likely ${reach.low} to ${reach.high}.`;
+}
+
+/** "On Mon 2 Nov the forecast for today was 8 to 13. It is 10." */
+export function scoreWords(score: Forecast["score"]): string {
+  if (!score) return "";
+  const told = `On ${dayWords(score.told_on)} the forecast for today was ${score.low} to ${score.high}.`;
+  return score.held
+    ? `${told} It is ${score.came}.`
+    : `${told} It is ${score.came}, so the range is wider now.`;
 }
 
 /** Who is behind a change of the plan; nothing where it is nobody. */
@@ -132,5 +150,6 @@ export const weekFrom = (first: string): string[] =>
 export function helpWords(help: Help, facts: Facts): string {
   if (help.id === "more_lessons") return `One more lesson a week, on ${weekdayWords(help.weekday ?? "")}s`;
   if (help.id === "desks") return "Ten minutes on devices twice a week";
+  if (help.id === "order") return `Beginning with ${low(facts, help.step ?? "")}`;
   return `Leaving out ${low(facts, help.step ?? "")}`;
 }

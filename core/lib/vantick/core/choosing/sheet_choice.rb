@@ -11,13 +11,15 @@ module Vantick
         # @!attribute misreading [Misreading, nil] what went wrong there
         # @!attribute level [Integer, nil] 1..3 where the sheet has levels
         # @!attribute step [Teaching::Step, nil] it is of, where that is not the sheet's: what the child was losing
-        Item = Struct.new(:time, :said, :misreading, :level, :step, keyword_init: true)
+        # @!attribute helped [Boolean, nil] whether its clock has help on it, see {Support}
+        Item = Struct.new(:time, :said, :misreading, :level, :step, :helped, keyword_init: true)
         # Who gets a sheet of their own.
         # @!attribute level [Integer, nil] of this child; all levels where there is none
         # @!attribute avoid [Array<DialTime>] what this child had lately
         # @!attribute again [Array<Teaching::Step>] that this child may be losing
-        Reader = Struct.new(:level, :avoid, :again, keyword_init: true) do
-          def initialize(level: nil, avoid: [], again: []) = super
+        # @!attribute help [Integer, nil] the level by which this child's clocks have help on them; none where it has none
+        Reader = Struct.new(:level, :avoid, :again, :help, keyword_init: true) do
+          def initialize(level: nil, avoid: [], again: [], help: nil) = super
         end
         # How much of a practice sheet is what the child may be losing, where there is any (judgement).
         AGAIN = 0.25
@@ -61,7 +63,9 @@ module Vantick
         def versions(readers, seed)
           random = Random.new(seed)
           way = way(seed)
-          readers.each_with_object([]) { |reader, made| made << in_order(way.call(reader, made), random, made.last || []) }
+          readers.each_with_object([]) do |reader, made|
+            made << supported(in_order(way.call(reader, made), random, made.last || []), reader)
+          end
         end
 
         # @param seed [Integer]
@@ -71,6 +75,14 @@ module Vantick
         end
 
         private
+
+        # Each level by itself, where a sheet has several: a teacher said how many clocks it has.
+        def supported(items, reader)
+          return items if Support.of(@step, @task).empty?
+          return Support.fewer(items, reader.help) if reader.help
+
+          items.group_by(&:level).flat_map { |level, some| level ? Support.over(some, level) : some }
+        end
 
         # How the times of one reader after the other are found.
         def way(seed)

@@ -35,6 +35,9 @@ module Vantick
           Expected.new(later, seen, day)
         end
 
+        # @return [Boolean] whether anything is known of the child: an answer, or a teacher's word
+        def asked? = Teaching::KindsOfTime.all.any? { |kind| @seen.of?(kind) }
+
         # @param kind [Symbol] one of {Teaching::KindsOfTime.all}
         # @return [Float] 0..1
         def known(kind)

@@ -69,9 +69,10 @@ module Vantick
         def answered_on(day, all)
           before = belief.dup
           odds = @bad ? BAD_DAY[:again] : BAD_DAY[:chance]
-          all.map(&:marked).each do |marked|
-            seen.answered(marked, day)
-            likely = belief.answered(marked, day)
+          all.each do |asked|
+            marked = asked.marked
+            seen.answered(marked, day, helped: asked.helped)
+            likely = belief.answered(marked, day, helped: asked.helped)
             odds *= Item.of(marked.task, marked.time).on_a_bad_day(marked) / likely if marked.telling?
           end
           @bad = all.any? && all.none?(&:baseline) && odds > 1

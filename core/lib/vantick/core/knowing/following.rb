@@ -12,14 +12,15 @@ module Vantick
 
         # @param marked [Marked] an answer at first try
         # @param day [Integer]
+        # @param helped [Boolean] whether help was on the clock: what went right there was not recalled
         # @return [Float] 0..1, how likely that answer was; 1 for one that says nothing of this
-        def answered(marked, day)
+        def answered(marked, day, helped: false)
           item = Item.of(marked.task, marked.time)
           blank(item, day) if marked.verdict == :blank
           return 1.0 unless marked.telling?
 
-          likely = follow(item, marked, day)
-          marked.read_right? ? went_right(item, day) : @places.went_wrong(item.part, day)
+          likely = follow(item, marked, day, helped)
+          went(item, marked, day, helped)
           learn(item.kind, [item.way], LEARN[:answer], day)
           likely
         end
@@ -63,12 +64,18 @@ module Vantick
 
         private
 
-        def follow(item, marked, day)
+        def went(item, marked, day, helped)
+          return @places.went_wrong(item.part, day) unless marked.read_right?
+
+          went_right(item, day) unless helped
+        end
+
+        def follow(item, marked, day, helped)
           known, acting = before(item, marked, day)
           right = marked.read_right?
           share = right ? nil : item.slip_share(marked)
           likely = ->(slip) { right ? 1 - slip : slip * share }
-          weighed = Weighed.new(acting, likely.call(@skills.slip), item.unknown(marked))
+          weighed = Weighed.new(acting, likely.call(@skills.slip), item.unknown(marked, helped:))
           @mistakes.follow(item, acting, weighed.plain(known))
           @skills.weigh { |slip| (acting.none * ((known * likely.call(slip)) + ((1 - known) * weighed.if_not))) + acting.told }
           each_factor(item, weighed, known)

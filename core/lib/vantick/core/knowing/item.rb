@@ -78,11 +78,13 @@ module Vantick
         def slip_share(marked) = foreseen?(marked) ? @slips.first : @slips.last
 
         # @param marked [Marked]
+        # @param helped [Boolean] whether help was on the clock
         # @return [Float] the chance of that answer for one who does not know
-        def unknown(marked)
-          return guess if marked.read_right?
+        def unknown(marked, helped: false)
+          right = helped ? [guess, GUESS[:helped]].max : guess
+          return right if marked.read_right?
 
-          (1 - guess) * (foreseen?(marked) ? @unknown.first : @unknown.last)
+          (1 - right) * (foreseen?(marked) ? @unknown.first : @unknown.last)
         end
 
         # @param marked [Marked]

@@ -19,14 +19,15 @@ module Vantick
 
         # @param marked [Marked]
         # @param day [Integer]
-        def answered(marked, day)
+        # @param helped [Boolean] whether help was on the clock: it was asked then, and not shown
+        def answered(marked, day, helped: false)
           item = Item.of(marked.task, marked.time)
           @ways = {}
           @met[item.kind] = true
           return unless marked.telling?
 
           (@asked[item.way] ||= {})[item.kind] = true
-          went_right(item, day) if marked.read_right?
+          went_right(item, day) if marked.read_right? && !helped
         end
 
         # @param step [Step]

@@ -20,6 +20,8 @@ module Vantick
         attr_reader :id
         # @return [String] its name for teachers
         attr_reader :name
+        # @return [String, nil] what of a step a lesson with it is about, such as "in digits"
+        attr_reader :part
         # @return [Symbol] such as `:dial`, `:digits` or `:hour_hand`: what the child looks at
         attr_reader :sees
         # @return [Symbol] one of {NOTATIONS}: how the right answer is written
@@ -61,7 +63,7 @@ module Vantick
           @asks = entry.fetch(:asks, :time).to_sym
           raise InvalidData, "tasks.yml: #{id}: #{notation}, #{asks}" unless NOTATIONS.include?(notation) && ASKS.key?(asks)
 
-          @name = entry[:name]
+          @name, @part = entry.values_at(:name, :part)
           @tolerance_minutes = entry.fetch(:tolerance_minutes, 0)
           @guess = entry[:guess]
           @apart_degrees = entry.fetch(:apart_degrees, 0)

@@ -17,6 +17,11 @@ module Vantick
         # @return [Array<TalkStep>]
         def self.steps(time, conventions) = new(time, conventions).steps
 
+        # @param time [DialTime]
+        # @param conventions [Conventions]
+        # @return [Array<TalkStep>] all minutes counted on from the 12, as digits have them
+        def self.past(time, conventions) = new(time, conventions).past
+
         def initialize(time, conventions)
           @time = time
           @minute = time.minute
@@ -30,6 +35,8 @@ module Vantick
 
           @conventions.counting == :landmarks ? [*counted_past, *counted_back(by: :fives)] : counted_back(by: @conventions.counting)
         end
+
+        def past = @minute.zero? ? [known] : counted_past
 
         private
 

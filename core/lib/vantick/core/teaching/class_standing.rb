@@ -11,6 +11,8 @@ module Vantick
         attr_reader :asked
         # @return [Array<Course::Given>] lessons there were, oldest first
         attr_reader :lessons
+        # @return [Order] in which this class goes up
+        attr_reader :order
 
         # @param by_child [Hash{Object => Array<Standing::Asked>}] oldest first; a key is any name for a child
         # @param today [Integer] in the same count of days
@@ -18,7 +20,10 @@ module Vantick
         # @param said [Hash{Object => Array<Said>}] by child, what a teacher says it knows, or does not yet
         # @param presence [Presence] who was away, and who came later
         # @param wanted [Array<Symbol>] ways that a step wants in this class
-        def initialize(by_child, today:, lessons: [], said: {}, presence: Presence.new(by_child), wanted: Knowing::States::WANTED)
+        # @param order [Order] in which this class goes up
+        def initialize(by_child, today:, lessons: [], said: {}, presence: Presence.new(by_child), wanted: Knowing::States::WANTED,
+                       order: Order.usual)
+          @order = order
           @today = today
           @asked = by_child
           @said = said
@@ -34,6 +39,10 @@ module Vantick
           tally = by_child.values.map { |standing| standing.states.fetch(step) }.tally
           Knowing::States::ALL.reverse.to_h { |state| [state, tally.fetch(state, 0)] }
         end
+
+        # @param step [Step]
+        # @return [Hash{Object => Integer}] by child, the level of its sheets on the step, see {Choosing::Levels}
+        def levels(step) = by_child.transform_values { |standing| Choosing::Levels.of_state(standing.states.fetch(step)) }
 
         # @return [Array<Step>] those that some child met
         def met = Step.with_times.select { |step| counts(step)[:not_yet] < by_child.length }
@@ -119,15 +128,14 @@ module Vantick
           Standing.new(asked, today: @today, lessons: there, said: @said.fetch(key, []), wanted: @wanted)
         end
 
-        def course = @course ||= Course.new(expected, lessons)
+        def course = @course ||= Course.new(expected, lessons, ladder: order.of(Step.with_times))
 
         # One above the highest step that the class was taught, or what is next for it where that is higher. What only takes steps below
         # together is no step up.
         def limit
-          ladder = Step.with_times
-          highest = lessons.map { |lesson| ladder.index(lesson.step) }.max or return
-          following = next_step.step || ladder.last
-          ladder.drop([highest + 1, ladder.index(following)].max).find { |step| !step.together? } || ladder.last
+          return if lessons.empty?
+
+          Step.above(lessons.map(&:step), least: next_step.step || Step.with_times.last)
         end
       end
     end

@@ -51,8 +51,10 @@ module Vantick
         # @param by_child [Hash{Object => Knowing::Expected}]
         # @param lessons [Array<Given>] oldest first
         # @param ladder [Array<Step>] what is to be known, where that is not all of it
-        def initialize(by_child, lessons, ladder: Step.with_times)
+        # @param left [Integer, nil] lessons that there are for it, where they are counted
+        def initialize(by_child, lessons, ladder: Step.with_times, left: nil)
           @ladder = ladder
+          @left = left
           @by_child = by_child
           @lessons = lessons
           @counts = lessons.map(&:step).tally
@@ -61,13 +63,13 @@ module Vantick
         # @param today [Integer, nil] to say how long ago a lesson was
         # @return [Next]
         def next_step(today: nil)
+          return on(not_begun.first, today) if few_left?
+
           following = forward
           step = candidates(following).max_by.with_index { |one, at| [worth(one) * (one == following ? ROW[:forward] : 1), -at] }
           return Next.new(step: nil, reason: :done, children: [], lesson: 0) if step.nil? || (following.nil? && known?)
 
-          lessons = @lessons.select { |lesson| lesson.step == step }
-          Next.new(step:, reason: reason(step), children: unsure(step), lesson: lessons.length + 1,
-                   days: lessons.any? && today ? today - lessons.last.day : nil)
+          on(step, today)
         end
 
         # @return [Boolean] whether every step has had its first pass, or most know it
@@ -87,6 +89,17 @@ module Vantick
         private
 
         attr_reader :ladder
+
+        def on(step, today)
+          lessons = @lessons.select { |lesson| lesson.step == step }
+          Next.new(step:, reason: reason(step), children: unsure(step), lesson: lessons.length + 1,
+                   days: lessons.any? && today ? today - lessons.last.day : nil)
+        end
+
+        def few_left? = @left && not_begun.any? && not_begun.length >= ROW[:few_left] * @left
+
+        # Steps of which most know too little, and that nobody has been taught.
+        def not_begun = @not_begun ||= ladder.reject { |step| @counts.key?(step) || expected(step) >= ROW[:known] }
 
         def known? = ladder.all? { |step| expected(step) >= ROW[:known] }
 

@@ -13,6 +13,8 @@ module Vantick
         # In the order in which they choose their times: the exit first, so that it tells most; then what is
         # new, then what is gone over again.
         CHOSEN = %i[exit show together alone recap warm_up].freeze
+        # Where what is new is tried before it is mixed with what was had earlier.
+        TRIED = %i[together alone].freeze
 
         # @!attribute id [Symbol] such as `:warm_up`
         # @!attribute name [String]
@@ -109,7 +111,7 @@ module Vantick
           return @supply.take_shown(share) if id == LessonShares::SHOWN
 
           found = @supply.take(share, thorough: StageMinutes::STAGES.fetch(id)[:thorough])
-          id == :together ? @supply.new_first(found) : found
+          TRIED.include?(id) ? @supply.new_first(found) : found
         end
 
         def stage(id, minutes, found)

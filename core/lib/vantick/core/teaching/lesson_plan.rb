@@ -14,6 +14,17 @@ module Vantick
         # @return [Array<Task>] those that a lesson on it can be about
         def self.tasks(step) = step.tasks.select { |task| SEEN.include?(task.sees) && task.tolerance_minutes.zero? }
 
+        # @param step [Step]
+        # @param task [Task, nil]
+        # @param conventions [Conventions]
+        # @return [String] what a lesson is called
+        # @example
+        #   LessonPlan.title(Step.find(:fives_past), Marking::Task.find(:dial_to_digital)) # "Fives past, in digits"
+        def self.title(step, task, conventions = Wording::Conventions.default)
+          name = step.texts_in(conventions)[:name]
+          task&.part && tasks(step).length > 1 ? "#{name}, #{task.part}" : name
+        end
+
         # @return [Hash] the plan, with every time that stands in it
         attr_reader :settled
         # @return [Lesson]

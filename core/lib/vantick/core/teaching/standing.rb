@@ -18,7 +18,8 @@ module Vantick
         # @!attribute day [Integer] any count of days
         # @!attribute baseline [Boolean, nil] whether it was asked to find where the child is
         # @!attribute device [Boolean, nil] whether it was given on a device and not on paper
-        Asked = Struct.new(:step, :marked, :day, :baseline, :device, keyword_init: true)
+        # @!attribute helped [Boolean, nil] whether help was on the clock: a right answer says less then
+        Asked = Struct.new(:step, :marked, :day, :baseline, :device, :helped, keyword_init: true)
 
         # @return [Hash{Step => Symbol}] one of {Knowing::States::ALL} for each step that has times
         attr_reader :states

@@ -43,6 +43,14 @@ module Vantick
         # @return [Array<Step>] those with times, up to this one
         def self.up_to(highest) = with_times.take(with_times.index(highest) + 1)
 
+        # @param taught [Array<Step>] one at least
+        # @param least [Step, nil] below which it is not
+        # @return [Step] the one above the highest of them; what only takes steps below together is no step up
+        def self.above(taught, least: nil)
+          highest = taught.map { |step| with_times.index(step) }.max
+          with_times.drop([highest + 1, *with_times.index(least)].max).find { |step| !step.together? } || with_times.last
+        end
+
         # @return [Array<Step>] those at which a whole dial is read
         def self.reading = with_times.select { |step| step.tasks.any? { |task| task.sees == :dial } }
 

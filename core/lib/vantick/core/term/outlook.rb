@@ -10,11 +10,13 @@ module Vantick
         WEEK = 7
 
         # What would help.
-        # @!attribute id [Symbol] `:more_lessons`, `:desks` or `:without`
-        # @!attribute step [Teaching::Step, nil] to leave out
+        # @!attribute id [Symbol] `:more_lessons`, `:desks`, `:order` or `:without`
+        # @!attribute step [Teaching::Step, nil] to leave out, or to begin with
         # @!attribute weekday [Symbol, nil] of the lesson more
         # @!attribute told [Forecast::Point] on the aim's day
-        Help = Struct.new(:id, :step, :weekday, :told, keyword_init: true)
+        # @!attribute more [Integer] children more than without it
+        Help = Struct.new(:id, :step, :weekday, :told, :more, keyword_init: true)
+        FORECAST = NUMBERS[:forecast]
 
         # @param standing [Teaching::ClassStanding]
         # @param today [Integer]
@@ -47,30 +49,52 @@ module Vantick
 
         # @param lessons [Array<Planned>]
         # @return [Forecast::Told]
-        def forecast(lessons, desks: [])
-          Forecast.new(starts, lessons:, aim: @aim, today: @today, aim_day: @aim_day, learning: @standing.learning, away: @standing.away,
-                               desks:).told
+        def forecast(lessons, desks: [], aim: @aim)
+          Forecast.new(@standing.starts(aim.kinds), lessons:, aim:, today: @today, aim_day: @aim_day,
+                                                      learning: @standing.learning, away: @standing.away, desks:).told
         end
 
         # @yieldparam done [Integer] how many were worked out: each takes a forecast of its own
         # @yieldparam all [Integer] of so many
-        # @return [Array<Help>] what would help, the most first
+        # @return [Array<Help>] what would help, the most first; nothing that makes no difference
         def helps
-          ways = [-> { more_lessons }, -> { at_desks }, *spare.map { |step| -> { left_out(step) } }]
+          ways = [-> { more_lessons }, -> { at_desks }, -> { other_order }, *spare.map { |step| -> { left_out(step) } }]
           found = ways.each.with_index(1).filter_map do |way, done|
             way.call.tap { yield done, ways.length if block_given? }
           end
-          found.sort_by { |help| -help.told.likely }
+          helping(found)
+        end
+
+        # @return [Boolean] whether too few of the class were asked anything yet
+        def too_early?
+          all = @standing.expected.values
+          all.count(&:asked?) < FORECAST[:asked] * all.length
+        end
+
+        # @param lessons [Array<Planned>]
+        # @param told [Forecast::Told] of the goal
+        # @return [Array(Teaching::Step, Forecast::Point), nil] the highest step below the goal that most will know on its day, where
+        #   few will know the goal
+        def within_reach(lessons, told)
+          return if told.aim.likely >= FORECAST[:half] * told.children
+
+          below = (@aim.ladder - [@aim.step]).reverse.select(&:whole?)
+          below.lazy.map { |step| [step, forecast(lessons, aim: Aim.new(step.id)).aim] }
+               .find { |_, point| point.likely >= FORECAST[:most] * told.children }
         end
 
         private
 
-        def planner(without: [], days: @days, settled: @settled)
-          Planner.new(expected: @standing.expected, lessons: @standing.lessons, slots: Days.lessons(**days), from: @from, aim: @aim,
-                      aim_day: @aim_day, settled:, lost: @lost, without:, unchecked: @unchecked)
+        def helping(found)
+          plain = forecast(plan).aim.likely
+          found.each { |help| help.more = help.told.likely - plain }
+          found.select { |help| help.more.positive? }.sort_by { |help| -help.more }
         end
 
-        def starts = @starts ||= @standing.starts(@aim.kinds)
+        def planner(without: [], days: @days, settled: @settled, order: @standing.order)
+          Planner.new(expected: @standing.expected, lessons: @standing.lessons, slots: Days.lessons(**days), from: @from, aim: @aim,
+                      aim_day: @aim_day, settled:, lost: @lost, without:, unchecked: @unchecked, order:)
+        end
 
         # On the first weekday that has none, as long as the others.
         def more_lessons
@@ -83,6 +107,15 @@ module Vantick
         def at_desks
           sittings = (@from..@aim_day).select { |day| ((day - @from) % WEEK) < DESK_DAYS }
           Help.new(id: :desks, told: forecast(plan, desks: sittings).aim)
+        end
+
+        # Where both orders are still to come.
+        def other_order
+          order = @standing.order.other
+          first = order.of(@aim.ladder).first
+          return if first == plan.find(&:taught?)&.step || !plan.filter_map(&:step).include?(first)
+
+          Help.new(id: :order, step: first, told: forecast(planner(order:).plan).aim)
         end
 
         # Steps that the aim does not ask for itself, as far as lessons are planned for them.

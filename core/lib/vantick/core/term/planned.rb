@@ -18,10 +18,10 @@ module Vantick
 
       # What there is of each.
       class Planned
-        # `:new` the first on its step, `:again` one more on it, `:recap` all is known and is gone over, `:look_back` the first after many
-        # days without one, `:short` for five or ten minutes, which review and go one step on, `:open` spare, for one that falls out,
-        # `:skipped` by the teacher.
-        KINDS = %i[new again recap look_back short open skipped].freeze
+        # `:baseline` the first where nothing is known of the class: it also finds out where each child is, `:new` the first on its step,
+        # `:again` one more on it, `:recap` all is known and is gone over, `:look_back` the first after many days without one, `:short` for
+        # five or ten minutes, which review and go one step on, `:open` spare, for one that falls out, `:skipped` by the teacher.
+        KINDS = %i[baseline new again recap look_back short open skipped].freeze
         SETTLED = %i[pinned moved skipped].freeze
       end
     end

@@ -23,7 +23,9 @@ module Vantick
         # @param lost [Integer] lessons that were planned and not given
         # @param without [Array<Teaching::Step>] steps to leave out
         # @param unchecked [Integer] lessons since the last check
-        def initialize(expected:, lessons:, slots:, from:, aim:, aim_day:, settled: {}, lost: 0, without: [], unchecked: ROW[:check_apart])
+        # @param order [Teaching::Order] the class's
+        def initialize(expected:, lessons:, slots:, from:, aim:, aim_day:, settled: {}, lost: 0, without: [], unchecked: ROW[:check_apart],
+                       order: Teaching::Order.usual)
           @expected = @at_first = expected
           @meanwhile = []
           @lessons = lessons.dup
@@ -34,8 +36,8 @@ module Vantick
           @settled = settled
           @open = open_days(lost + settled.count { |day, one| day >= from && one.kind == :skipped })
           @unchecked = unchecked
-          @tasks = TaskTurns.new
-          @ladders = [aim.ladder - without, Teaching::Step.with_times - without]
+          @tasks = TaskTurns.new(first: order.notation)
+          @ladders = [aim.ladder, Teaching::Step.with_times].map { |steps| order.of(steps - without) }
         end
 
         # @param past [Array<Planned>] lessons that are over
@@ -107,14 +109,19 @@ module Vantick
 
         def taught(slot, settled)
           looking = long_ago?(slot.day)
+          unknown = unknown?
           step, kind = settled ? [settled.step, kind_of(settled.step)] : chosen(slot.day, looking)
           recap = Teaching::Recap.steps(@expected, step, before: before)
           task = @tasks.next(step, @expected.values)
           give(slot.day, step, recap)
           known_meanwhile
-          Planned.new(**slot.to_h, kind: looking ? :look_back : kind, step:, task:, recap:, check: check?(step, looking),
-                                   settled: settled&.how)
+          kind = :baseline if unknown
+          kind = :look_back if looking
+          Planned.new(**slot.to_h, kind:, step:, task:, recap:, check: check?(step, looking) && !unknown, settled: settled&.how)
         end
+
+        # The first lesson of a class that nobody has asked anything.
+        def unknown? = @lessons.empty? && @at_first.any? && @at_first.values.none?(&:asked?)
 
         def long_ago?(day) = @lessons.any? && day - @lessons.last.day >= ROW[:gap_days]
 
@@ -127,14 +134,19 @@ module Vantick
         end
 
         def course(day)
-          own, all = @ladders.map { |ladder| Teaching::Course.new(@expected, @lessons, ladder:) }
+          all = Teaching::Course.new(@expected, @lessons, ladder: @ladders.last)
           return all if day > @aim_day
+
+          own = Teaching::Course.new(@expected, @lessons, ladder: @ladders.first, left: left(day))
           return own unless own.gone_through?
 
           left = own.next_step.step
           above = all.onward
           left.nil? || (above && all.worth(above) > ROW[:beyond] * own.worth(left)) ? all : own
         end
+
+        # Lessons from this day to the aim's.
+        def left(day) = @slots.count { |slot| slot.day.between?(day, @aim_day) && !@open.include?(slot.day) }
 
         def kind_of(step) = @lessons.any? { |lesson| lesson.step == step } ? :again : :new
 

@@ -8,13 +8,17 @@ module Vantick
         # The tasks by which a way of asking is taught.
         NOTATIONS = { say: :dial_to_words, write: :dial_to_digital }.freeze
 
-        def initialize
+        APART = NUMBERS[:turns][:apart]
+
+        # @param first [Symbol] the way of asking that a class begins with, one of {NOTATIONS}' keys
+        def initialize(first: :say)
+          @first = first
           @turns = {}
         end
 
         # @param step [Teaching::Step] of the next lesson
         # @param expected [Array<Knowing::Expected>] of each child then
-        # @return [Symbol, nil] the task; at first that of which the class knows less
+        # @return [Symbol, nil] the task; at first what the class begins with, unless it knows clearly less of the other
         def next(step, expected)
           (@turns[step] ||= tasks(step, expected)).rotate!.last
         end
@@ -28,8 +32,9 @@ module Vantick
         end
 
         def notations(step, expected)
-          known = expected.map { |one| one.ways(step) }.reduce { |sums, own| sums.merge(own) { |_, sum, more| sum + more } }
-          known.to_h.sort_by(&:last).filter_map { |way, _| NOTATIONS[way] }
+          ways = NOTATIONS.keys.partition { |way| way == @first }.flatten
+          first, second = ways.map { |way| expected.sum { |one| one.ways(step).fetch(way, 0) } }
+          NOTATIONS.values_at(*(first - second > APART * expected.length ? ways.reverse : ways))
         end
       end
     end

@@ -25,12 +25,16 @@ module Vantick
 
         private
 
-        # What is the same for all is answered once, for nobody in particular.
+        # What is the same for all is answered once, for nobody in particular; some may have fewer of it.
         def versions
-          return sheet.versions unless sheet.versions.map(&:items).uniq.one?
+          longest = sheet.versions.map(&:items).max_by(&:length)
+          asked = longest.map { |item| plain(item) }
+          return sheet.versions unless sheet.versions.all? { |one| one.items.map { |item| plain(item) } == asked.first(one.items.length) }
 
-          [Version.new(name: "", items: sheet.versions.first.items)]
+          [Version.new(name: "", items: longest)]
         end
+
+        def plain(item) = item.dup.tap { |one| one.helped = nil }
 
         def begin_page
           page = new_page

@@ -11,7 +11,7 @@ module Vantick
         MINUTES = %w[none round both_sides].freeze
         HANDS = %w[both hour minute none].freeze
         ROMAN = %w[I II III IIII V VI VII VIII IX X XI XII].freeze
-        USUAL = { numerals: "all", marks: "all", minute_numbers: "none", halves: false, hands: "both" }.freeze
+        USUAL = { numerals: "all", marks: "all", minute_numbers: "none", halves: false, hands: "both", hour_gap: nil, sides: nil }.freeze
         # Sizes of what stands round a dial, in hundredths of the radius; and how far from its middle it reaches.
         SIZES = { "all" => 17, "quarters" => 17, "roman" => 16, minutes: 15 }.freeze
         NUMBERED = 1.21
@@ -19,6 +19,10 @@ module Vantick
         INSIDE = 0.65
         # No child reads smaller numbers, in points.
         LEAST = 9
+        # Words beside a dial: how far from its middle, down and to either side, and their size, in hundredths of the radius.
+        WORDS = [118, -92, 19].freeze
+        # Where the hour's place is shaded: round the numbers, outside of where hands are drawn, in hundredths of the radius.
+        GAP = [77, 97.6].freeze
         # Between the lines of the shaded half, in hundredths.
         HATCH = 9
         # Outlines that point at the twelve, in hundredths of the radius: a short broad leaf, a long thin spear.
@@ -57,6 +61,7 @@ module Vantick
           marks
           numerals
           minutes
+          sides
           hands(hands) if hands
           @page.circle(@center, 3 * @scale, fill: Page::INK, stroke: nil)
         end
@@ -65,6 +70,7 @@ module Vantick
 
         def face
           half if @wears[:halves]
+          gap(@wears[:hour_gap]) if @wears[:hour_gap]
           @page.circle(@center, 98.5 * @scale, width: 1.8 * @scale)
         end
 
@@ -75,6 +81,16 @@ module Vantick
           steps = [[:move, *tops[1]], [:curve, *at(-bulge, 98.5), *at(-bulge, -98.5), *tops[0]]]
           @page.path(steps, fill: Page::SHADE)
           hatch
+        end
+
+        # From the number that the short hand has passed to the next.
+        def gap(hour)
+          near, far = GAP
+          arc = Array.new(7) { |at| (hour * 30) + (at * 5) }
+          outline = arc.map { |degrees| point(degrees, far) } + arc.reverse.map { |degrees| point(degrees, near) }
+          steps = outline.map.with_index { |place, at| [at.zero? ? :move : :line, *place] }
+          @page.path(steps, fill: Page::SHADE)
+          outline.values_at(0, 13, 6, 7).each_slice(2) { |from, to| @page.line(from, to, width: Page::THINNEST, color: Page::QUIET) }
         end
 
         # Seen where a copier takes the shade away.
@@ -118,6 +134,12 @@ module Vantick
             left = @wears[:minute_numbers] == "both_sides" && place > 6
             label(left ? 60 - (place * 5) : place * 5, place * 30, 111, SIZES[:minutes])
           end
+        end
+
+        # Where "to" and "past" are said.
+        def sides
+          across, down, size = WORDS
+          @wears[:sides].to_a.zip([-across, across]) { |word, x| @page.text(word, *at(x, down), size: size * @scale, align: :center) }
         end
 
         def label(words, degrees, radius, size)

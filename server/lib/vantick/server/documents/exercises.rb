@@ -46,7 +46,7 @@ module Vantick
 
         def page_of(version, level, items)
           page = new_page
-          top = head(page, version, title: titled(level))
+          top = head(page, version, title: titled(version, level))
           pitch = pitch(top, (items.length / columns.to_f).ceil)
           width = (inner - (BETWEEN * (columns - 1))) / columns
           items.each_with_index do |(item, at), place|
@@ -62,7 +62,11 @@ module Vantick
           cell.height + free.clamp(0, ROWS.max)
         end
 
-        def titled(level) = level ? "#{sheet.title} · #{format(WORDS[:level], number: level)}" : sheet.title
+        # Where one child has several levels; of their own one nobody reads its number.
+        def titled(version, level)
+          several = version.items.map(&:level).uniq.length > 1
+          several ? "#{sheet.title} · #{WORDS[:levels].fetch(level - 1)}" : sheet.title
+        end
 
         # Pages of one child are told apart.
         def numbered_pages(pages)
@@ -77,7 +81,7 @@ color: Page::QUIET)
         # For those who are ready for reasons.
         def problem_page(version, problems, before)
           page = new_page
-          top = head(page, version, title: titled(Core::Choosing::Levels::COUNT), direction: "")
+          top = head(page, version, title: titled(version, Core::Choosing::Levels::COUNT), direction: "")
           problems.each_with_index { |problem, at| problem(page, problem, before + at, top + (at * PROBLEM)) }
           page
         end

@@ -34,6 +34,22 @@ module Vantick
 
         def dotted? = dotted
 
+        # @return [Hash] what a clock with help on it wears beside, see {Core::Choosing::Support}
+        def helped_look
+          return {} if versions.flat_map(&:items).none?(&:helped)
+
+          look = Core::Choosing::Support.look(step, task)
+          { minute_numbers: look[:minute_numbers]&.to_s, sides: (side_words if look[:sides]) }.compact
+        end
+
+        # @param item [Core::Choosing::SheetChoice::Item]
+        # @return [Hash] what its clock wears
+        def look_of(item)
+          return look unless item.helped
+
+          { **look, **helped_look, **Core::Choosing::Support.look(step, task, item.time).slice(:hour_gap) }
+        end
+
         # @return [String] what stands at the top
         def title = kind.id == :baseline ? Layout::WORDS[:baseline] : step.texts_in(conventions)[:name]
 
@@ -45,6 +61,9 @@ module Vantick
           last = items.select { |item| item.level == Core::Choosing::Levels::COUNT }
           last.empty? ? [] : Core::Choosing::Problems.of(last.map(&:time), conventions:, day: day || [])
         end
+
+        # @return [Array(String, String)] what is said left and right of the twelve
+        def side_words = %w[to past].map { |word| Core::Wording::ClassWords.fill("%{#{word}}", conventions) }
 
         def digits(time) = time.digital(conventions.sign)
 

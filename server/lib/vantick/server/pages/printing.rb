@@ -112,7 +112,8 @@ module Vantick
         def item(row, task)
           misreading = row[:misreading] && Core::Reading::Misreading.find(row[:misreading])
           said = row[:said] && Core::Wording::AnswerReader.read(row[:said], conventions).first&.saying
-          Core::Choosing::SheetChoice::Item.new(time: task.parse_time(row[:time]), said:, misreading:, level: row[:level]).freeze
+          time = task.parse_time(row[:time])
+          Core::Choosing::SheetChoice::Item.new(time:, said:, misreading:, level: row[:level], helped: (true if row[:helped] == 1)).freeze
         end
 
         def origin(made_at)

@@ -22,13 +22,24 @@ module Vantick
         # @return [Array(Store::Rows::Lesson, Core::Teaching::LessonPlan)]
         # @raise [Core::Error]
         def make(day:, step:, child_ids: nil, **settled)
-          plan = planned({ task: planned_lesson(day, step)&.fetch(:task, nil), **settled, step:, **kept(day, step) })
+          task = planned_lesson(day, step)&.fetch(:task, nil) || task_in_turn(step)
+          plan = planned({ task:, **settled, step:, **kept(day, step) })
           [@store.lessons.add(class_id: @class.id, day:, plan: plan.settled, made_at: @now, child_ids:), plan]
         end
 
         # @param settled [Hash{Symbol => Object}]
         # @return [Core::Teaching::LessonPlan]
         def planned(settled) = Core::Teaching::LessonPlan.new(settled, @class.wording, @class[:day])
+
+        # @param step [String]
+        # @return [String, nil] what a lesson on it is to ask: words and digits take turns, first what the class knows less of
+        def task_in_turn(step)
+          expected = standing.by_child.values.map(&:expected)
+          turns = Core::Term::TaskTurns.new(first: standing.order.notation)
+          tasks = Array.new(2) { turns.next(Core::Teaching::Step.find(step), expected) }
+          last = @store.lessons.all(@class.id, limit: 1, step:).first
+          (tasks.find { |task| task.to_s != last&.plan&.fetch(:task).to_s } || tasks.first)&.to_s
+        end
 
         # @return [Array<Symbol>] steps below whose review is due or that are not secure in this class
         def earlier(step_id) = standing.to_go_over(Core::Teaching::Step.find(step_id)).map(&:id)

@@ -14,9 +14,10 @@ module Vantick
         # @!attribute day [String]
         # @!attribute step [String]
         # @!attribute minutes [Integer]
+        # @!attribute task [String, nil] what it asks, where that is settled
         # @!attribute lesson_id [Integer, nil]
         # @!attribute recap [Array<String>] steps that the term goes over first
-        Found = Struct.new(:how, :day, :step, :minutes, :lesson_id, :recap, keyword_init: true)
+        Found = Struct.new(:how, :day, :step, :task, :minutes, :lesson_id, :recap, keyword_init: true)
 
         # @param store [Store::Database]
         # @param school_class [Store::Rows::SchoolClass]
@@ -48,7 +49,8 @@ module Vantick
         def given_since?(day) = lessons.any? { |one| one.given_at && one.day >= day }
 
         def of_lesson(row, how)
-          Found.new(how:, day: row.day, step: row.plan[:step].to_s, minutes: row.plan[:minutes], lesson_id: row.id, recap: [])
+          Found.new(how:, day: row.day, step: row.plan[:step].to_s, task: row.plan[:task]&.to_s, minutes: row.plan[:minutes],
+                    lesson_id: row.id, recap: [])
         end
 
         # The first that is neither over nor given; where that one is left open there is nothing to make.
@@ -56,7 +58,8 @@ module Vantick
           one = coming_in_term.find { |lesson| !lesson[:over] && !lesson[:given] && lesson[:kind].to_s != "skipped" }
           return unless one && one[:step]
 
-          Found.new(how: :planned, day: one[:day], step: one[:step].to_s, minutes: one[:minutes], recap: one[:recap].to_a.map(&:to_s))
+          Found.new(how: :planned, day: one[:day], step: one[:step].to_s, task: one[:task]&.to_s, minutes: one[:minutes],
+                    recap: one[:recap].to_a.map(&:to_s))
         end
 
         def coming_in_term
@@ -67,7 +70,8 @@ module Vantick
 
         def proposed
           step = Ladders.of(@store, @class).dig(:next, :step) or return
-          Found.new(how: :proposed, day: (@today + 1).iso8601, step: step.to_s, minutes: Core::Teaching::Lesson::USUAL, recap: [])
+          task = LessonMaker.new(@store, @class.id, now: @now).task_in_turn(step.to_s)
+          Found.new(how: :proposed, day: (@today + 1).iso8601, step: step.to_s, task:, minutes: Core::Teaching::Lesson::USUAL, recap: [])
         end
       end
     end

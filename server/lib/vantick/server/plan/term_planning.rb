@@ -157,8 +157,7 @@ module Vantick
 
         def foretold(plan)
           past, coming = parted(lessons(plan), @today)
-          found = outlook(@today, past, settled(coming)).forecast(coming)
-          { children: found.children, points: found.points.map { |point| { **point.to_h, day: Date.jd(point.day).iso8601 } } }
+          Foretelling.new(@store, term, @today).told(outlook(@today, past, settled(coming)), coming)
         end
 
         def read(lesson)

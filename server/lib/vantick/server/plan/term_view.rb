@@ -29,12 +29,13 @@ module Vantick
           # @param before [Hash, nil] what was told of the plan before
           # @return [Hash]
           def forecast(told, before)
-            { children: told[:children], points: told[:points], aim: told[:points].last, before: before && before[:points].last }
+            { children: told[:children], points: told[:points], aim: told[:points].last, before: before && before[:points].last,
+              early: told[:early] || false, score: told[:score], within_reach: told[:within_reach] }
           end
 
           # @param help [Core::Term::Outlook::Help]
           def help(help)
-            { id: help.id, step: help.step&.id, weekday: help.weekday, **help.told.to_h.slice(:low, :likely, :high) }
+            { id: help.id, step: help.step&.id, weekday: help.weekday, more: help.more, **help.told.to_h.slice(:low, :likely, :high) }
           end
 
           private

@@ -6,7 +6,7 @@ module Vantick
       # From what a teacher set to a sheet, its exercises chosen by core.
       class SheetMaker
         # What all sheets have unless it is set otherwise.
-        USUAL = { versions: "one", names: true, both: false, lines: "plain", cards: "digits", levels: "record", level_of: [],
+        USUAL = { versions: "one", names: true, both: false, lines: "plain", cards: "digits", levels: "record", level_of: [], help: "none",
                   seed: 1, task: nil, count: nil }.freeze
 
         # What is known of a class: what it had lately, and where each child is.
@@ -100,8 +100,11 @@ module Vantick
         end
 
         def reader(id, level)
-          Core::Choosing::SheetChoice::Reader.new(level:, avoid: lately(id), again: @known.review_due.fetch(id, []))
+          Core::Choosing::SheetChoice::Reader.new(level:, help: help(id), avoid: lately(id), again: @known.review_due.fetch(id, []))
         end
+
+        # Sheets that are to tell what a child knows have none.
+        def help(id) = (@known.levels.fetch(id, 1) if @settings[:help] == "record" && @kind.practice?)
 
         def one_a_level(choice)
           by_level = choice.by_level(@settings[:seed], avoid: lately(nil))
@@ -116,7 +119,7 @@ module Vantick
 
         def row(item, child_id)
           { time: item.time.to_s, child_id:, said: item.said&.words(@printing.conventions), misreading: item.misreading&.id&.to_s,
-            level: item.level, step: item.step&.id&.to_s }
+            level: item.level, step: item.step&.id&.to_s, helped: item.helped ? 1 : nil }
         end
 
         # No number asked for is the usual one, as far as the step has so many.

@@ -59,9 +59,10 @@ module Vantick
         def known(school_class, settings)
           kind, step = settings.transform_keys(&:to_s).values_at("kind", "step")
           since = (Clock.now - (Core::Choosing::SheetChoice::LATELY_DAYS * 86_400)).iso8601
+          levels = levelled?(settings) ? levels(school_class, step) : {}
           SheetMaker::Known.new(misreadings: kind == "spot" ? own_misreadings(school_class) : [],
-                                lately: store.checks.lately(school_class[:id], since),
-                                levels: kind == "levels" ? levels(school_class, step) : {}, review_due: review_due(school_class, settings))
+                                lately: store.checks.lately(school_class[:id], since), levels:,
+                                review_due: review_due(school_class, settings))
         end
 
         # Children's own sheets take up what each may be losing.
@@ -72,11 +73,12 @@ module Vantick
           standing.by_child.transform_values(&:review_due)
         end
 
+        def levelled?(settings)
+          settings.transform_keys(&:to_s).then { |one| one["kind"] == "levels" || one["help"] == "record" }
+        end
+
         def levels(school_class, step_id)
-          step = Core::Teaching::Step.find(step_id)
-          standing = Store::Standings.of(school_class, store, today: Store::SchoolDay.today)
-          states = standing.by_child.transform_values { |one| one.states[step] }
-          states.transform_values { |state| Core::Choosing::Levels.of_state(state) }
+          Store::Standings.of(school_class, store, today: Store::SchoolDay.today).levels(Core::Teaching::Step.find(step_id))
         end
 
         # What the class's answers show, the commonest first.

@@ -63,9 +63,10 @@ module Vantick
 
           def rung(step, conventions)
             tasks = Core::Teaching::LessonPlan.tasks(step)
+            named = tasks.map { |task| { id: task.id, name: task.name, title: Core::Teaching::LessonPlan.title(step, task, conventions) } }
             { id: step.id, **step.texts_in(conventions), builds_on: step.builds_on.map(&:id), standards: step.standards,
               example: step.example&.to_s, hands: step.hands, marks: step.whole? || step.hands == :minute ? step.minute_degrees : [],
-              tasks: tasks.map { |task| { id: task.id, name: task.name } },
+              tasks: named,
               misreadings: tasks.flat_map { |task| step.misreadings(task) }.uniq.reject(&:seldom?).map(&:id) }
           end
         end

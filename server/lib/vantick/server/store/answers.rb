@@ -15,7 +15,7 @@ module Vantick
         # An item of a desk has a step and a task of its own, all others those of their check.
         ASKED = %i[step task].map { |name| Sequel.function(:coalesce, Sequel[:items][name], Sequel[:checks][name]).as(name) }.freeze
         OF_CLASS = [*%i[id item_id child_id misreadings].map { |name| Sequel[:answers][name] }, :check_id, :answer, :verdict, :read_as,
-                    :answered_at, :time, *ASKED].freeze
+                    :answered_at, :time, :helped, *ASKED].freeze
 
         def initialize(database)
           @db = database
@@ -145,7 +145,7 @@ module Vantick
         # With what was asked.
         def asked(rows)
           found = rows.join(:items, id: :item_id).join(:checks, id: Sequel[:items][:check_id])
-          found.select_all(:answers).select_append(:time, :check_id, *ASKED)
+          found.select_all(:answers).select_append(:time, :check_id, :helped, *ASKED)
         end
 
         def of_check(check_id) = standing_rows.join(:items, id: :item_id).where(check_id:)

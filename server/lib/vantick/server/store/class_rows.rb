@@ -16,6 +16,7 @@ module Vantick
         end
 
         OF_DESKS = ->(table) { ->(db, id) { db[table].where(desk_id: db[:desks].where(class_id: id).select(:id)) } }
+        OF_TERMS = ->(table) { ->(db, id) { db[table].where(term_id: db[:terms].where(class_id: id).select(:id)) } }
         OWN = ->(table) { ->(db, id) { db[table].where(class_id: id) } }
         UNANSWERED = lambda do |db, id|
           db[:items].where(check_id: db[:checks].where(class_id: id).select(:id)).exclude(id: db[:answers].select(:item_id))
@@ -24,7 +25,8 @@ module Vantick
         ALL = [
           *(0..2).map { |at| Place.new({ scans: %i[class_id] }, ->(db, id) { Scans.rows(db, db[:scans].where(class_id: id))[at] }) },
           *%i[removed lists_taken shares].map { |table| Place.new({ table => %i[class_id] }, OWN[table]) },
-          *(0..1).map { |at| Place.new({ terms: %i[class_id] }, ->(db, id) { Terms.rows(db, db[:terms].where(class_id: id))[at] }) },
+          *%i[forecasts term_plans].map { |table| Place.new({ table => %i[term_id], terms: %i[class_id] }, OF_TERMS[table]) },
+          Place.new({ terms: %i[class_id] }, OWN[:terms]),
           *%i[kept_groups stacks].map { |table| Place.new({ table => %i[class_id] }, OWN[table]) },
           # Erasures of its children go on to their end.
           Place.new({ jobs: %i[class_id kind] }, ->(db, id) { db[:jobs].where(class_id: id).exclude(kind: "erasure") }),

@@ -106,8 +106,9 @@ module Vantick
         # The same at all desks.
         def send_away_everywhere(child_id) = no_key(@db[:seats].where(child_id:), :away)
 
-        def next_round(seat_id, at)
-          @db[:seats].where(id: seat_id).update(round: Sequel[:round] + 1, round_began_at: at)
+        # @param step [String] that the child has come to
+        def next_round(seat_id, at, step:)
+          @db[:seats].where(id: seat_id).update(round: Sequel[:round] + 1, round_began_at: at, step:)
         end
 
         def self.hash(token) = Digest::SHA256.hexdigest(token)

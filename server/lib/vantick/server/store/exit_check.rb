@@ -22,14 +22,15 @@ module Vantick
             check[:id]
           end
 
-          private
-
-          # A neighbour among them is asked for its own step.
+          # @param time [DialTime, DayTime] of the lesson
+          # @return [String, nil] its own step, where a neighbour is asked
           def step_of(time, plan)
             return if plan.step.pool_for(plan.task).include?(time)
 
             Core::Teaching::Step.holding([time], plan.task)&.id&.to_s
           end
+
+          private
 
           def unfit(message, field) = raise(Core::Error.new(message, field:))
 

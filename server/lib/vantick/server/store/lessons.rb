@@ -41,6 +41,7 @@ module Vantick
           find(@db[:lessons].insert(class_id:, day:, plan: JSON.generate(plan), made_at:, changed_at: made_at, copied_from:, child_ids:))
         end
 
+        # What a page has settled is changed by a new plan alone: a check made of its exit is no other version of it.
         # @param changes [Hash] columns by name
         # @return [Rows::Lesson] the lesson as it is now
         # @raise [Missing]
@@ -49,7 +50,8 @@ module Vantick
         def change(id, version: nil, **changes)
           written = changes.to_h { |name, value| [name, JSON_COLUMNS.include?(name) ? JSON.generate(value) : value] }
           rows = @db[:lessons].where({ id:, version: }.compact)
-          raise ChangedMeanwhile if rows.update(**written, version: Sequel[:version] + 1).zero?
+          written[:version] = Sequel[:version] + 1 if written.key?(:plan)
+          raise ChangedMeanwhile if rows.update(written).zero?
 
           find(id)
         end

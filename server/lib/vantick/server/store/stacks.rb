@@ -5,7 +5,7 @@ module Vantick
     module Store
       # What was put together to be printed for a day: the same pages whenever they are asked for.
       class Stacks
-        KINDS = %w[starter group exit].freeze
+        KINDS = %w[starter group alone cards exit].freeze
 
         def initialize(database)
           @db = database
@@ -21,7 +21,14 @@ module Vantick
           row && read(row)
         end
 
-        # @param parts [Array<Hash>] each with its `kind` and `check_id`
+        # @param lesson [Rows::Lesson]
+        # @return [Rows::Stack, nil] the last one made for it as it stands
+        def of_lesson(lesson)
+          row = @db[:stacks].where(lesson_id: lesson.id).where { made_at > lesson.changed_at.to_s }.reverse(:id).first
+          row && read(row)
+        end
+
+        # @param parts [Array<Hash>] each with its `kind` and `check_id`, or the `material` that has no answers
         # @return [Rows::Stack]
         def add(class_id:, day:, lesson_id:, parts:, made_at:)
           find(@db[:stacks].insert(class_id:, day:, lesson_id:, parts: JSON.generate(parts), made_at:))

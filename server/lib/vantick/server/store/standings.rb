@@ -93,6 +93,7 @@ module Vantick
           end
           presence = Core::Teaching::Presence.new(answered, **known.slice(:away, :since))
           Core::Teaching::ClassStanding.new(answered, today:, presence:, wanted: Standings.wanted(conventions),
+                                                              order: Core::Teaching::Order.new(conventions),
                                                       **known.slice(:lessons, :said))
         end
         private_class_method :made
@@ -127,7 +128,8 @@ module Vantick
         def self.asked(answer, conventions, checks = {})
           day = SchoolDay.jd(answer[:answered_at])
           Core::Teaching::Standing::Asked.new(step: Core::Teaching::Step.find(answer[:step]), marked: Marks.asked(answer, conventions),
-                                              day:, **checks.fetch(answer[:check_id], {}))
+                                              day:, helped: answer[:helped] == 1,
+                                              **checks.fetch(answer[:check_id], {}))
         end
       end
     end

@@ -32,7 +32,9 @@ module Vantick
         end
 
         # @return [Array<Sequel::Dataset>] all rows of terms, those first that refer to others
-        def self.rows(database, terms) = [database[:term_plans].where(term_id: terms.select(:id)), terms]
+        def self.rows(database, terms) = [*%i[forecasts term_plans].map do |table|
+          database[table].where(term_id: terms.select(:id))
+        end, terms]
 
         # @return [Rows::Term]
         # @raise [Missing]
@@ -63,6 +65,19 @@ module Vantick
         def note(plan, **known)
           @db[:term_plans].where(id: plan.id).update(written(known))
           plan.with(**known)
+        end
+
+        # What is told of a term; of a day the last stays.
+        # @param points [Array<Hash>]
+        def foretold(term, points, day:)
+          told = { aim: term.aim, aim_day: term.aim_day, points: JSON.generate(points) }
+          @db[:forecasts].insert_conflict(target: %i[term_id day], update: told).insert(term_id: term.id, day:, **told)
+        end
+
+        # @return [Hash{String => Array<Hash>}] by day, what was told of the same goal and its day
+        def told_before(term)
+          rows = @db[:forecasts].where(term_id: term.id, aim: term.aim, aim_day: term.aim_day)
+          rows.select_hash(:day, :points).transform_values { |points| JSON.parse(points, symbolize_names: true) }
         end
 
         # The plan before holds again, with the days and the aim that it was made for.

@@ -5,7 +5,7 @@ module Vantick
     module Store
       # What children are asked at a desk, and what they answered there.
       class Turns
-        ITEM = %i[id time said misreading step task check_id child_id level].freeze
+        ITEM = %i[id time said misreading step task check_id child_id level helped].freeze
         # Somebody was quicker: the task has been answered meanwhile.
         class Answered < StandardError; end
 
@@ -39,7 +39,8 @@ module Vantick
         # @param turn [Core::Desk::Turn]
         # @return [Rows::Turn]
         def add(seat, turn, ahead:, at:)
-          same = { said: turn.said&.words, misreading: turn.mistake&.id&.to_s, step: turn.step.id.to_s, task: turn.task.id.to_s }
+          same = { said: turn.said&.words, misreading: turn.mistake&.id&.to_s, step: turn.step.id.to_s, task: turn.task.id.to_s,
+                   helped: turn.helped ? 1 : nil }
           rows = turn.times.map { |time| { time: time.to_s, **same } }
           put(seat, turn, items: add_items(seat[:check_id], seat[:child_id], rows), ahead:, at:)
         end

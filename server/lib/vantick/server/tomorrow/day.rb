@@ -18,6 +18,13 @@ module Vantick
           answer_json(told, code: 201)
         end
 
+        # One lesson, whatever comes next.
+        post "/api/lessons/:lesson_id/stack" do
+          row = store.lessons.find(input[:lesson_id])
+          maker = StackMaker.new(store, store.classes.find(row[:class_id]), now:)
+          answer_json({ stack_id: maker.of_lesson(row, seed: row[:plan][:seed]).id }, code: 201)
+        end
+
         private
 
         def school_class = @school_class ||= store.classes.find(input[:class_id])

@@ -27,10 +27,12 @@ module Vantick
         def paper(sides) = (pages(sides).length / Documents::Stack::SIDES.fetch(sides).to_f).ceil
 
         # @return [Array<Hash>] what is in it, as a page tells it
-        def parts = sheets.map { |part| { **part.slice(:kind, :check_id), title: part[:sheet].title, code: part[:sheet].code } }
+        def parts
+          sheets.map { |part| { kind: part[:kind], check_id: part[:check_id], title: part[:sheet].title, code: part[:sheet].code } }
+        end
 
         # @return [String]
-        def title = format(Documents::DayPages::TEXT[:title], step: step.name, day: day)
+        def title = format(Documents::DayPages::TEXT[:title], step: name, day: day)
 
         private
 
@@ -38,18 +40,25 @@ module Vantick
 
         def lesson = @lesson ||= @store.lessons.find(@stack.lesson_id)
 
-        def step = Core::Teaching::Step.find(lesson.plan[:step])
+        def name
+          step = Core::Teaching::Step.find(lesson.plan[:step])
+          Core::Teaching::LessonPlan.title(step, Core::Marking::Task.find(lesson.plan[:task]), @class.wording)
+        end
 
         # Without what was removed since.
         def sheets = @sheets ||= @stack.parts.filter_map { |part| sheet(part) }
 
         def sheet(part)
+          return { **part, sheet: material(part[:material]), names: [] } if part[:material]
+
           check = @store.checks.find(part[:check_id])
           printing = Pages::Printing.of_check(check, @class)
           { **part, sheet: printing.kept(check), names: printing.children.map { |child| child[:name] } }
         rescue Store::Missing, Core::Error
           nil
         end
+
+        def material(settings) = Sheets::SheetMaker.new(@class, settings).sheet(made_at: @stack.made_at)
 
         def answers = sheets.map { |part| part[:sheet].answer_pages }.reject(&:empty?)
 

@@ -25,16 +25,30 @@ module Vantick
         def make(found, groups, seed:)
           @store.db.transaction do
             forget(found.day)
-            lesson, plan = lesson(found, seed)
-            parts = [starter(plan, seed), *groups.map { |group| group(group, seed) }, exit_slips(lesson, plan)].compact
-            @store.stacks.add(class_id: @class.id, day: found.day, lesson_id: lesson.id, parts:, made_at: @now)
+            put_together(*lesson(found, seed), groups, seed)
           end
+        end
+
+        # For one lesson, whatever comes next: everybody works on its own clocks.
+        # @param row [Store::Rows::Lesson]
+        # @return [Store::Rows::Stack] what is there already for the lesson as it stands, else a new one
+        def of_lesson(row, seed:)
+          there = @store.stacks.of_lesson(row)
+          return there if there
+
+          @store.db.transaction { put_together(row, maker.planned(row.plan), [], seed) }
         end
 
         private
 
+        def put_together(lesson, plan, groups, seed)
+          parts = [starter(plan, seed), *alone(lesson, plan, groups, seed), exit_slips(lesson, plan)].compact
+          @store.stacks.add(class_id: @class.id, day: lesson.day, lesson_id: lesson.id, parts:, made_at: @now)
+        end
+
+        def maker = @maker ||= Plan::LessonMaker.new(@store, @class.id, now: @now)
+
         def lesson(found, seed)
-          maker = Plan::LessonMaker.new(@store, @class.id, now: @now)
           return maker.make(day: found.day, step: found.step, minutes: found.minutes, seed:) unless found.lesson_id
 
           row = @store.lessons.find(found.lesson_id)
@@ -47,10 +61,19 @@ module Vantick
           sheet("starter", step, seed, versions: "one", names: false, count: STARTER, child_ids: nil)
         end
 
-        def group(group, seed)
-          return unless group[:step] && group[:child_ids].any?
+        # A sheet for each group; whoever is in none has the lesson's own clocks.
+        def alone(lesson, plan, groups, seed)
+          parts = groups.filter_map { |group| group(group, seed) if group[:step] && group[:child_ids].any? }
+          [*parts, lesson_sheet(lesson, plan, seed, groups.filter_map { |group| group[:child_ids] if group[:step] }.flatten)].compact
+        end
 
-          sheet("group", Core::Teaching::Step.find(group[:step]), seed, versions: "each", child_ids: group[:child_ids])
+        def group(group, seed)
+          sheet("group", Core::Teaching::Step.find(group[:step]), seed, versions: "each", help: "record", child_ids: group[:child_ids])
+        end
+
+        def lesson_sheet(lesson, plan, seed, served)
+          own = (lesson.child_ids || @class.children.map { |child| child[:id] }) - served
+          own.any? ? Sheets::LessonSheet.new(@store, @class, plan, now: @now).part(own, seed:) : nil
         end
 
         def exit_slips(lesson, plan)
@@ -65,24 +88,29 @@ module Vantick
         def sheet(part, step, seed, count: nil, **settings)
           kind = kind(step) or return
           count = [count, kind.usual_count(step, kind.tasks_for(step).first)].compact.min
-          maker = Sheets::SheetMaker.new(@class, { kind: kind.id.to_s, step: step.id.to_s, seed:, count:, **settings }, known:)
+          settled = { kind: kind.id.to_s, step: step.id.to_s, seed:, count:, **settings }
+          maker = Sheets::SheetMaker.new(@class, settled, known: known(step))
           check = @store.checks.add(class_id: @class.id, step: step.id.to_s, task: maker.task.id.to_s, items: maker.items,
                                     sheet: maker.settings, made_at: @now)
           { kind: part, check_id: check.id }
         end
 
         # What children had lately is not asked again.
-        def known
-          @known ||= begin
-            since = (Time.iso8601(@now) - (Core::Choosing::SheetChoice::LATELY_DAYS * 86_400)).iso8601
-            review_due = Store::Standings.of(@class, @store, today: Store::SchoolDay.today).by_child.transform_values(&:review_due)
-            Sheets::SheetMaker::Known.new(lately: @store.checks.lately(@class.id, since), review_due:)
-          end
+        def known(step)
+          review_due = standing.by_child.transform_values(&:review_due)
+          Sheets::SheetMaker::Known.new(lately:, review_due:, levels: standing.levels(step))
         end
+
+        def lately
+          since = (Time.iso8601(@now) - (Core::Choosing::SheetChoice::LATELY_DAYS * 86_400)).iso8601
+          @lately ||= @store.checks.lately(@class.id, since)
+        end
+
+        def standing = @standing ||= Store::Standings.of(@class, @store, today: Store::SchoolDay.today)
 
         def forget(day)
           old = @store.stacks.of_day(@class.id, day) or return
-          old.parts.reject { |part| part[:kind] == "exit" }.each { |part| forget_check(part[:check_id]) }
+          old.parts.each { |part| forget_check(part[:check_id]) if part[:check_id] && part[:kind] != "exit" }
           @store.stacks.delete(old.id)
         end
 

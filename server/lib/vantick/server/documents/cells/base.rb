@@ -38,9 +38,9 @@ module Vantick
 
           attr_reader :sheet
 
-          def reach = DIAL * Dial.reach(sheet.look)
+          def reach = DIAL * [sheet.look, sheet.helped_look].map { |look| Dial.reach(look) }.max
 
-          def dial(page, center, **more) = Dial.new(page, center, DIAL, **sheet.look, **more)
+          def dial(item, page, center, **more) = Dial.new(page, center, DIAL, **sheet.look_of(item), **more)
 
           # Where the answer is written, below what is asked: boxes, a line, or both.
           # @return [Float] how high it is

@@ -16,7 +16,7 @@ module Vantick
           def exercise(item, place, _ink)
             prompt(item, place, place.width - NUMBER, 14)
             center = [place.middle, place.y + ASKED + reach]
-            dial(place.page, center).draw(nil)
+            dial(item, place.page, center).draw(nil)
             inside = DIAL * Dial::INSIDE
             place.page.field(:hands, place.at, nil, *center.map { |middle| middle - inside }, 2 * inside, 2 * inside)
           end

@@ -19,7 +19,7 @@ module Vantick
           def in_digits? = boxes && !sheet.both?
 
           def exercise(item, place, ink)
-            dial(place.page, [place.middle, place.y + reach], **bare).draw(item.time.hands)
+            dial(item, place.page, [place.middle, place.y + reach], **bare).draw(item.time.hands)
             answer(place, ink, place.y + (2 * reach))
           end
 

@@ -19,7 +19,7 @@ module Vantick
           private
 
           def exercise(item, place, ink)
-            dial(place.page, [place.x + 20 + reach, place.y + reach]).draw(item.time.hands)
+            dial(item, place.page, [place.x + 20 + reach, place.y + reach]).draw(item.time.hands)
             said(item, place)
             causes(item, place, ink)
             right(place, ink, place.y + height - 4)

@@ -18,6 +18,8 @@ module Vantick
           attribute :time, Types::Text
           attribute :step, Types::Text
           attribute :task, Types::Text
+          # 1 where the clock had help on it.
+          attribute :helped, Types::Number.optional
           # The verdict of a second try, where there was one and it was asked for.
           attribute :second, Types::Text.optional
         end

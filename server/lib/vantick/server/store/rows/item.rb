@@ -16,6 +16,8 @@ module Vantick
           attribute :level, Types::Number.optional
           attribute :step, Types::Text.optional
           attribute :task, Types::Text.optional
+          # 1 where its clock has help on it.
+          attribute :helped, Types::Number.optional
         end
       end
     end
