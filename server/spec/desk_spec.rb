@@ -166,6 +166,60 @@ RSpec.describe "A child at a desk" do
       expect(shown["help"]["steps"].first["lights"]).not_to be_empty
     end
 
+    it "can be shown a task instead of answering it: it is done, no mistake, and the next one comes" do
+      turn = state["turn"]
+      shown = as(seat) { post("/api/desk/helps", { turn_id: turn["id"] }) }
+      expect(shown.status).to eq(200)
+      expect(shown.body).to include("turn_id" => turn["id"], "done" => true, "results" => [], "sentence" => "")
+      expect(shown.body["help"]["steps"].last["sentence"]).to start_with("It is ")
+      expect(shown.body["round"]).to include("done" => 1)
+      expect(shown.body["turn"]["id"]).not_to eq(turn["id"])
+      expect(store.db[:answers].count).to eq(0)
+      expect(as(seat) { post("/api/desk/helps", { turn_id: turn["id"] }) }).to be_refused(409).at("turn_id")
+      expect(send_answers(turn, ["one"])).to be_refused(409).at("turn_id")
+      expect(live).to include("done" => 1, "given" => 0)
+      went(9) { nil }
+      expect(state["end"]["well"]).to be_a(String)
+    end
+
+    it "has help on the clock where a step is new to them, until two were right; right answers there count for less" do
+      own = desk_of(school_class, step: "fives_to")
+      one = seated(own["id"], child)
+      turns = Array.new(5) do
+        turn = as(one) { get("/api/desk/state") }.body["turn"]
+        send_answers(turn, right(turn), who: one)
+        turn
+      end
+      helped = turns.map { |turn| turn["items"].first["on_clock"] }
+      expect(helped.first).to include("hour_gap" => be_between(1, 12), "minute_numbers" => "both_sides", "sides" => %w[to past])
+      expect(helped.compact.length).to be_between(1, 2)
+      expect(helped.last(2)).to eq([nil, nil])
+      rows = store.db[:answers].join(:items, id: :item_id).where(Sequel[:answers][:child_id] => child["id"])
+      expect(rows.exclude(helped: nil).count).to eq(helped.compact.length)
+    end
+
+    it "is shown nothing where it is to be found out what they know" do
+      check = make_check(school_class)
+      exit_desk = post("/api/classes/#{school_class['id']}/desks", { kind: "exit", check_id: check["id"] }).body
+      one = seated(exit_desk["id"], child)
+      turn = as(one) { get("/api/desk/state") }.body["turn"]
+      expect(as(one) { post("/api/desk/helps", { turn_id: turn["id"] }) }).to be_refused(422).at("turn_id").saying(/by yourself/)
+    end
+
+    it "goes on to the next step when three are right, as far as the class was taught, and begins there once more" do
+      post("/api/classes/#{school_class['id']}/lessons", { day: "2026-03-02", step: "quarter_past", minutes: 40, seed: 1 })
+      own = desk_of(school_class, step: nil)
+      one = seated(own["id"], child)
+      first = store.db[:seats].reverse(:id).get(:step)
+      6.times do
+        turn = as(one) { get("/api/desk/state") }.body["turn"]
+        send_answers(turn, right(turn), who: one)
+      end
+      steps = store.db[:turns].where(desk_id: own["id"]).exclude(done_at: nil).order(:id).select_map(:step)
+      expect(steps.first).to eq(first)
+      expect(steps.uniq.length).to be >= 2
+    end
+
     it "counts the first try for the record, and keeps the second beside it" do
       turn = state["turn"]
       send_answers(turn, ["five past one"])

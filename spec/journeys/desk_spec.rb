@@ -44,6 +44,22 @@ RSpec.describe "The children's desk" do
     expect(page).to have_css("tbody tr", text: "Anneke").and have_css("tbody tr", text: "1 answer unreadable")
   end
 
+  it "shows how a task is done to a child who asks, and goes on; nothing is held against them" do
+    desk = open_desk(school_class[:id])
+    visit "/"
+    using_session(:anneke) do
+      join(desk, "Anneke")
+      expect(page).to have_css("h1.ask")
+      click_button "Show me"
+      expect(page).to have_css("h1", text: "Step by step")
+      click_button "Next step" while page.has_button?("Next step", wait: 0.5)
+      expect(page).to have_css("li", text: /is: .+\.\z|\AIt is .+\.\z/)
+      click_button "Keep going"
+      expect(page).to have_css("h1.ask").and have_button("Show me")
+      expect(answers).to eq([])
+    end
+  end
+
   # By zbar, another reader of such codes than what made it.
   it "is led to by the code on the board, as a device reads it" do
     desk = open_desk(school_class[:id])
@@ -169,7 +185,8 @@ RSpec.describe "The children's desk" do
     expect(page.evaluate_script("document.activeElement.id")).to eq("code")
   end
 
-  it "reads aloud where the browser has a voice and the child asks for it; nothing else is said" do
+  # A browser with a voice, which keeps what it was to say.
+  def have_a_voice
     voice = <<~JS
       window.said = [];
       const speech = { getVoices: () => [{ name: "Voice", lang: "en" }], cancel() {}, speak: (words) => window.said.push(words.text),
@@ -177,6 +194,10 @@ RSpec.describe "The children's desk" do
       Object.defineProperty(window, "speechSynthesis", { value: speech });
     JS
     browser.execute_cdp("Page.addScriptToEvaluateOnNewDocument", source: voice)
+  end
+
+  it "reads aloud where the browser has a voice and the child asks for it; nothing else is said" do
+    have_a_voice
     desk = open_exit(school_class, task: "words_to_digital", times: %w[7:45 3:15])
     join(desk, "Anneke")
     expect(browser.execute_script("return window.said")).to eq([])
@@ -187,6 +208,23 @@ RSpec.describe "The children's desk" do
     click_button "Done"
     expect(page).to have_button("Next")
     expect(browser.execute_script("return window.said.length")).to eq(1)
+  end
+
+  it "remembers at this device who has it read aloud, and reads the words that are chosen" do
+    have_a_voice
+    desk = open_exit(school_class, task: "dial_to_words", times: %w[7:45 3:15])
+    join(desk, "Anneke")
+    click_button "Read aloud"
+    say("quarter to eight")
+    expect(browser.execute_script("return window.said")).to include("quarter", "quarter to", "quarter to eight")
+    click_button "Leave"
+    click_button "Yes, leave"
+    join(desk, "Bram")
+    expect(page).to have_css("button[aria-pressed='false']", text: "Read aloud", visible: :all)
+    click_button "Leave"
+    click_button "Yes, leave"
+    join(desk, "Anneke")
+    expect(page).to have_css("button[aria-pressed='true']", text: "Read aloud", visible: :all)
   end
 
   it "is opened for a check and some children only, from the check itself" do

@@ -18,6 +18,11 @@ RSpec.describe Vantick::Core::Desk::NextTurn do
     end
   end
 
+  # An answer that nothing explains.
+  def lost(turn)
+    turn.times.map { |time| Vantick::Core::Marking::Marked.new(task: turn.task, time:, verdict: :unexplained) }
+  end
+
   # @return [Array<Turn>]
   def sitting(step, count: 24, seed: 5, misreading: nil, **known)
     learner = Vantick::Core::Desk::Learner.new(step:, **known)
@@ -42,6 +47,78 @@ RSpec.describe Vantick::Core::Desk::NextTurn do
       turns.each { |turn| expect(turn.task.times).to include(*turn.times) }
       expect(turns.flat_map(&:times).each_cons(2).map { |one, other| one == other }).to all(be(false))
       expect(turns.map(&:task).uniq).to match_array(Vantick::Core::Desk::DeskTask.of(step).map(&:task))
+    end
+  end
+
+  describe "with help on the clock" do
+    states = ->(state) { steps.to_h { |step| [step, state] } }
+
+    # Level, and how many right ones running it takes until help is gone.
+    { learning: 2, not_yet: 2, nearly: 1, secure: 0 }.each do |state, right|
+      it "has it on the first #{right} tasks of a child who is #{state} and gets all right, and on the next after a wrong one" do
+        learner = Vantick::Core::Desk::Learner.new(step: step(:fives_to), states: states[state])
+        helped = (1..6).map do |number|
+          turn = described_class.for(learner, seed: number)
+          learner = learner.asked(turn).after(marked(turn))
+          turn.helped if Vantick::Core::Choosing::Support.of(turn.step, turn.task).any? && turn.step == learner.step
+        end
+        expect(helped.drop(right).compact.uniq - [false]).to eq([])
+        expect(helped.first(right).compact.uniq - [true]).to eq([])
+        wrong = described_class.for(learner, seed: 9)
+        after = described_class.for(learner.asked(wrong).after(lost(wrong)), seed: 10)
+        expect(after.helped).to be(right.positive?) if Vantick::Core::Choosing::Support.of(step(:fives_to), after.task).any?
+      end
+    end
+
+    it "has none where nothing is known of the child, where help would be the answer, and in what is kept ahead" do
+      plain = Vantick::Core::Desk::Learner.new(step: step(:fives_to))
+      expect(described_class.for(plain, seed: 1).helped).to be(false)
+      hour = Vantick::Core::Desk::Learner.new(step: step(:hour_hand), states: states[:learning])
+      expect(described_class.for(hour, seed: 1).helped).to be(false)
+      learner = Vantick::Core::Desk::Learner.new(step: step(:fives_to), states: states[:learning])
+      expect(described_class.ahead(learner, count: 4, seed: 1).map(&:helped)).to eq([false] * 4)
+    end
+  end
+
+  describe "for a class that was taught up to fives past" do
+    ceiling = Vantick::Core::Teaching::Step.find(:fives_past)
+    ladder = steps.take(steps.index(ceiling) + 1)
+
+    it "goes on to the next step after three right in a row, of two kinds, and never above what was taught" do
+      [3, 8, 21].each do |seed|
+        found = sitting(step(:half_past), seed:, count: 40, ceiling:).map(&:step)
+        own = found.select { |one| ladder.index(one) >= ladder.index(step(:half_past)) }
+        expect(own.first(3)).to eq([step(:half_past)] * 3)
+        expect(own.first(10).uniq.length).to be_between(2, 4)
+        expect(found - ladder).to eq([])
+        expect(found.last(8)).to include(ceiling)
+      end
+    end
+
+    it "stays where one in three is wrong, and where a teacher chose the step" do
+      learner = Vantick::Core::Desk::Learner.new(step: step(:half_past), ceiling:)
+      (1..12).each do |number|
+        turn = described_class.for(learner, seed: number)
+        learner = learner.asked(turn).after((number % 3).zero? ? lost(turn) : marked(turn))
+      end
+      expect(learner.step).to eq(step(:half_past))
+      expect(sitting(step(:half_past), count: 20).map(&:step).uniq).to eq([step(:half_past)])
+    end
+
+    # Whoever is always wrong: never the same way of asking three times running, and down to the lowest step.
+    it "comes down to the first step for a child who is lost, in other ways than before" do
+      [2, 5, 9].each do |seed|
+        learner = Vantick::Core::Desk::Learner.new(step: step(:fives_past), ceiling:)
+        turns = (1..12).map do |number|
+          turn = described_class.for(learner, seed: (seed * 100) + number)
+          learner = learner.asked(turn).after(lost(turn))
+          turn
+        end
+        lower = turns.select { |turn| turn.reason == :known }
+        expect(lower.map { |turn| turn.step.id }.uniq).to eq([:oclock])
+        expect(turns.map { |turn| turn.task.id }.each_cons(3).map { |some| some.uniq.length }.min).to be >= 2
+        expect(lower.map { |turn| turn.task.id }.uniq.length).to be >= 2
+      end
     end
   end
 

@@ -30,14 +30,22 @@ RSpec.describe Vantick::Core::Desk::Feedback do
         expect(described_class.of(marked(one, at, one.write(one.right_answer(at))))).to eq("Yes: #{answer}.".sub("..", "."))
         steps = core::Desk::Help.steps(one, at)
         on_dial = at.is_a?(core::Dial::DayTime) ? at.dial_time : at
-        expect(steps.last.sentence).to include(answer).or include(core::Wording::Phrase.usual(on_dial))
+        form = one.notation == :digits ? answer : core::Wording::Phrase.usual(on_dial)
+        expect(steps.last.sentence).to include(answer).or include(form)
+        expect(steps.last.sentence).to include(answer) if one.notation == :digits
         expect(steps.length).to be_between(1, 6)
       end
     end
   end
 
   {
-    [:dial_to_words, "7:45", "quarter to seven"] => 'After "to", say the next hour.',
+    [:dial_to_words, "7:45", "quarter to seven"] => 'The minutes are right. After "to", say the next hour.',
+    [:dial_to_words, "6:45", "ten to seven"] => "The hour is right. The first hop, from 12 to 1, is already five.",
+    [:dial_to_words, "5:52", "12 minutes to six"] => "The hour is right. Now count the minutes again.",
+    [:dial_to_words, "5:52", "eight minutes to one"] => "The minutes are right. Now look at the hour again.",
+    [:dial_to_digital, "6:45", "7:45"] => "The minutes are right. Which number has the short hand passed? Say that hour.",
+    [:dial_to_digital, "6:45", "6:40"] => "The hour is right. The first hop, from 12 to 1, is already five.",
+    [:dial_to_words, "3:45", "quarter past nine"] => "Start with the short hand. It shows the hour.",
     [:dial_to_words, "7:45", "forty-five past seven"] => "That's right. In class we say: quarter to eight.",
     [:dial_to_digital, "3:05", "3:5"] => "That's right. We write it like this: 3:05.",
     [:dial_to_digital, "3:05", "9:41"] => "Look again. Short hand: the hour. Long hand: the minutes.",

@@ -9,8 +9,8 @@ import { useDesk } from "./useDesk";
 import { useVoice } from "./useVoice";
 
 /** A child's side: joining, tasks one at a time, and the dials they can read. Nothing of the teacher's is here. */
-const { here, done, open, answer, goOn, again, leave } = useDesk();
-const voice = useVoice();
+const { here, done, open, answer, showMe, goOn, again, leave } = useDesk();
+const voice = useVoice(() => here.value.state?.child.id);
 const own = ref(false);
 onMounted(open);
 
@@ -52,7 +52,9 @@ async function leaveFor(): Promise<void> {
       :kept="here.phase === 'told' && !here.told"
       :busy="here.busy"
       :voice="voice"
+      :can-show="here.state?.kind === 'practice' && !here.away"
       @answer="answer"
+      @show="showMe"
       @next="goOn"
     />
     <RoundEnd

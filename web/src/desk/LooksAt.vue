@@ -3,6 +3,7 @@ import { computed } from "vue";
 import type { DeskTurn, Light } from "@/api/client";
 import DialFace from "@/dial/DialFace.vue";
 import DialLights from "@/dial/DialLights.vue";
+import HelpOnClock from "./HelpOnClock.vue";
 
 /** What a child looks at: a dial or a part of one, or a time in words or digits. */
 const props = defineProps<{ turn: DeskTurn }>();
@@ -12,6 +13,7 @@ const facts = computed(() => ({
   hour_hand_degrees: item.value?.hour_hand_degrees ?? 0,
   minute_hand_degrees: item.value?.minute_hand_degrees ?? 0,
 }));
+const help = computed(() => item.value?.on_clock ?? null);
 const dial = computed(() => !["words", "digits", "time_of_day"].includes(props.turn.sees));
 const hands = computed(() => {
   if (props.turn.sees === "hour_hand") return "hour";
@@ -47,8 +49,19 @@ const when = computed(() => {
       <strong>{{ item.said }}</strong>
     </p>
     <div v-if="dial" class="face flex-1 min-h-0 w-100 d-flex align-items-center justify-content-center">
-      <DialFace :facts="facts" :hands="hands" :numerals="!bare" :marks="!bare" :label="label" :margin="3">
-        <template v-if="lights.length" #over><DialLights :lights="lights" /></template>
+      <DialFace
+        :facts="facts"
+        :hands="hands"
+        :numerals="!bare"
+        :marks="!bare"
+        :label="label"
+        :margin="help ? 18 : 3"
+      >
+        <template v-if="help" #under><HelpOnClock :help="help" under /></template>
+        <template v-if="lights.length || help" #over>
+          <DialLights :lights="lights" />
+          <HelpOnClock v-if="help" :help="help" />
+        </template>
       </DialFace>
     </div>
     <p v-if="numerals.length" class="when m-0 text-center fs-125">

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { ref } from "vue";
+import { computed, ref } from "vue";
 import type { DeskTurn } from "@/api/client";
 import DialFace from "@/dial/DialFace.vue";
 import { degreesTo } from "@/dial/geometry";
@@ -12,9 +12,11 @@ import {
   type Hand,
   type Loose,
 } from "@/dial/useLooseHands";
+import HelpOnClock from "./HelpOnClock.vue";
 
 /** A dial whose two hands are set by themselves: the nearer one follows the finger; arrows and Shift do the same. */
 const props = defineProps<{ turn: DeskTurn; over: boolean }>();
+const help = computed(() => props.turn.items[0]?.on_clock ?? null);
 const texts = defineModel<string[]>({ required: true });
 /** Both hands in sight, and no time that is likely to be asked. */
 const hands = ref<Loose>({ hour_hand_degrees: 180, minute_hand_degrees: 0 });
@@ -87,7 +89,10 @@ defineExpose({ type });
       @pointerup="drop"
       @pointercancel="drop"
     >
-      <DialFace :facts="hands" :margin="3" />
+      <DialFace :facts="hands" :margin="help ? 18 : 3">
+        <template v-if="help" #under><HelpOnClock :help="help" under /></template>
+        <template v-if="help" #over><HelpOnClock :help="help" /></template>
+      </DialFace>
     </div>
   </div>
 </template>

@@ -22,8 +22,10 @@ const props = defineProps<{
   kept: boolean;
   busy: boolean;
   voice: ReturnType<typeof useVoice>;
+  /** Whether the child may be shown how it is done. */
+  canShow: boolean;
 }>();
-const emit = defineEmits<{ answer: [texts: string[]]; next: [] }>();
+const emit = defineEmits<{ answer: [texts: string[]]; show: []; next: [] }>();
 
 const ENTRIES: Readonly<Record<DeskTurn["entry"], Component>> = {
   words: WordStrips,
@@ -95,12 +97,19 @@ watch(
   },
 );
 watch(() => props.kept, goForward);
+/** Words that are chosen are heard as they come together. */
+const SPOKEN: readonly DeskTurn["entry"][] = ["words", "count", "hour", "minutes", "halves"];
+watch(texts, ([text]) => {
+  if (text && SPOKEN.includes(props.turn.entry)) props.voice.say(text);
+});
 watch(calm, (now) => now && over.value && goForward());
 useEventListener(document, "keydown", press);
 onMounted(() => {
   // The next Tab leads to the answer, and not to the way out.
   heading.value?.focus({ preventScroll: true });
-  props.voice.say(props.turn.ask, props.turn.items.length === 1 ? (props.turn.items[0]?.shown ?? "") : "");
+  const item = props.turn.items.length === 1 ? props.turn.items[0] : undefined;
+  const said = item?.said ? `Somebody said: ${item.said}.` : "";
+  props.voice.say(said, props.turn.ask, item?.shown ?? "");
 });
 </script>
 
@@ -155,9 +164,20 @@ onMounted(() => {
       >
         Next
       </BButton>
-      <BButton v-else variant="bare" class="go" :disabled="!ready || busy || !calm" @click="send">
-        {{ busy ? "…" : turn.tried ? "Try again" : "Done" }}
-      </BButton>
+      <template v-else>
+        <BButton
+          v-if="canShow && !turn.tried"
+          variant="bare"
+          class="show-me"
+          :disabled="busy || !calm"
+          @click="once(() => emit('show'))"
+        >
+          Show me
+        </BButton>
+        <BButton variant="bare" class="go" :disabled="!ready || busy || !calm" @click="send">
+          {{ busy ? "…" : turn.tried ? "Try again" : "Done" }}
+        </BButton>
+      </template>
     </footer>
   </main>
 </template>
@@ -223,9 +243,12 @@ onMounted(() => {
 
 @media (max-width: 34rem) {
   .foot {
-    flex-direction: column;
     align-items: stretch;
     gap: 0.4rem;
+  }
+
+  .foot .go {
+    flex: 1;
   }
 }
 

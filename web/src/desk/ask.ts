@@ -56,6 +56,15 @@ export const sendAnswers = (body: Sending, held: readonly DeskTurn[]): Promise<T
     }),
   );
 
+/** Asks to be shown a task instead of answering it. */
+export const askToBeShown = (turn_id: number, held: readonly DeskTurn[]): Promise<Told> =>
+  asked(
+    api.POST("/api/desk/helps", {
+      body: { turn_id, held: held.map((turn) => turn.id) },
+      signal: AbortSignal.timeout(PATIENCE),
+    }),
+  );
+
 export const beginAgain = (): Promise<DeskState> => asked(api.POST("/api/desk/rounds"));
 
 export const ownDials = async (): Promise<OwnDial[]> => (await asked(api.GET("/api/desk/record"))).dials;

@@ -2,7 +2,16 @@ import { useEventListener, useTimeoutFn } from "@vueuse/core";
 import { computed, shallowRef, type ComputedRef, type ShallowRef } from "vue";
 import { Refused } from "@/api/client";
 import { newId } from "@/api/ids";
-import { beginAgain, leaveDesk, readSeat, readState, sendAnswers, tellLosses, type Sending } from "./ask";
+import {
+  askToBeShown,
+  beginAgain,
+  leaveDesk,
+  readSeat,
+  readState,
+  sendAnswers,
+  tellLosses,
+  type Sending,
+} from "./ask";
 import { answersOf, doneOf, START, step, type Happened, type Here } from "./machine";
 import { keepHere, leftHere } from "./outbox";
 
@@ -12,6 +21,8 @@ export interface DeskHere {
   done: ComputedRef<number>;
   open: () => Promise<void>;
   answer: (texts: string[]) => Promise<void>;
+  /** Shows how it is done, instead of asking for an answer. */
+  showMe: () => Promise<void>;
   goOn: () => void;
   again: () => Promise<void>;
   leave: () => Promise<void>;
@@ -163,6 +174,21 @@ export function useDesk(): DeskHere {
     }
   }
 
+  async function showMe(): Promise<void> {
+    const turn = here.value.turn;
+    if (!turn || here.value.busy) return;
+    happen({ what: "sending" });
+    try {
+      await flush();
+      happen({ what: "marked", told: await askToBeShown(turn.id, here.value.ahead) });
+    } catch (error) {
+      trouble(error);
+      if (here.value.away) happen({ what: "known", news: "No connection right now. Try it by yourself." });
+    } finally {
+      happen({ what: "rested" });
+    }
+  }
+
   async function notSent(sending: Sending, error: unknown): Promise<void> {
     // Whoever sits down here again as the same child still has it.
     if (unseated(error)) happen({ what: "put by", sending });
@@ -202,6 +228,7 @@ export function useDesk(): DeskHere {
     done: computed(() => doneOf(here.value)),
     open,
     answer,
+    showMe,
     goOn: () => happen({ what: "gone on" }),
     again,
     leave,

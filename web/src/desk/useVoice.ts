@@ -1,21 +1,22 @@
-import { useEventListener } from "@vueuse/core";
-import { onScopeDispose, ref, type Ref } from "vue";
+import { useEventListener, useLocalStorage } from "@vueuse/core";
+import { computed, onScopeDispose, ref, type Ref } from "vue";
 
 interface Voice {
   /** Whether the browser has a voice at all. */
   has: Ref<boolean>;
-  /** Off until the child asks for it. */
-  on: Ref<boolean>;
+  /** Off until the child asks for it; this device remembers by child. */
+  on: Readonly<Ref<boolean>>;
   toggle: () => void;
   /** Reads aloud, where that is wanted; what was being read stops. */
   say: (...texts: string[]) => void;
 }
 
 /** Reads aloud with the browser's own voice. */
-export function useVoice(): Voice {
+export function useVoice(child: () => number | undefined): Voice {
   const speech = "speechSynthesis" in window ? window.speechSynthesis : undefined;
   const has = ref(false);
-  const on = ref(false);
+  const wanted = useLocalStorage<Record<string, boolean>>("vantick.voice", {});
+  const on = computed(() => Boolean(wanted.value[child() ?? ""]));
   let last: string[] = [];
 
   const look = (): void => void (has.value = Boolean(speech?.getVoices().length));
@@ -33,7 +34,7 @@ export function useVoice(): Voice {
   }
 
   function toggle(): void {
-    on.value = !on.value;
+    wanted.value = { ...wanted.value, [child() ?? ""]: !on.value };
     if (on.value) say(...last);
     else speech?.cancel();
   }

@@ -13,9 +13,11 @@ module Vantick
           # @return [String]
           def of(marked, conventions = Wording::Conventions.default)
             return read_right(marked, conventions) if marked.read_right?
-            return misread(marked, conventions) if marked.misreadings.any?
-
             return gap(marked.offset_degrees) if marked.verdict == :right_gap
+
+            half = HalfRight.of(marked, conventions)
+            return half(half, marked, conventions) if half
+            return misread(marked, conventions) if marked.misreadings.any?
 
             entry = DeskTask.for(marked.task).entry
             (WORDS[:unreadable][entry] unless marked.telling?) || again(marked.task, entry)
@@ -50,6 +52,12 @@ module Vantick
 
           def read_right(marked, conventions)
             say(WORDS.fetch(marked.verdict), answer(marked.task, marked.time, conventions))
+          end
+
+          # First what is right.
+          def half(part, marked, conventions)
+            words = WORDS[:half].fetch(part)
+            [words[:right], marked.misreadings.any? ? misread(marked, conventions) : words[:again]].join(" ")
           end
 
           # Where several fit, the first in the order of the chain.

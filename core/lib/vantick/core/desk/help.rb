@@ -14,7 +14,7 @@ module Vantick
           # @param time [DialTime, DayTime]
           # @param conventions [Conventions]
           # @param mistake [Misreading, nil] what somebody else did wrong
-          # @return [Array<TalkStep>] the last one says the answer
+          # @return [Array<TalkStep>] the last one says the answer, in the form that was asked
           def steps(task, time, conventions = Wording::Conventions.default, mistake: nil)
             case task.notation
             when :day_half then day_half(time, conventions)
@@ -22,6 +22,8 @@ module Vantick
             when :hour, :count then part(task, time, conventions)
             when :mistake then [*Reading::TalkThrough.steps(time, conventions),
                                 line(WORDS[:wrong], they: mistake.texts_in(conventions)[:they])]
+            when :hands then SettingSteps.of(time, conventions)
+            when :digits then digits(task, time, conventions)
             else Reading::TalkThrough.steps(time, conventions)
             end
           end
@@ -32,6 +34,14 @@ module Vantick
 
           def answer(task, time, conventions)
             Reading::TalkStep.new(:say, Feedback.say(WORDS[:answer], Feedback.answer(task, time, conventions)))
+          end
+
+          # Digits know no "to": all minutes are counted from the 12.
+          def digits(task, time, conventions)
+            hour = Reading::TalkThrough.steps(time, conventions).select { |step| step.part == :hour }
+            said = Feedback.say(WORDS[:digits], Feedback.answer(task, time, conventions))
+            both = [{ kind: :hand, hand: :hour }, { kind: :hand, hand: :minute }]
+            [*hour, *Reading::MinuteTalk.past(time, conventions), Reading::TalkStep.new(:say, said, *both)]
           end
 
           def part(task, time, conventions)

@@ -24,11 +24,19 @@ module Vantick
         # @return [Knowing::Baseline, nil] where the child's place is looked for, in the place of practice
         attr_reader :baseline
 
+        CLIMBS = DeskTask::WORDS[:climbs]
+
         # @param step [Step]
         # @param answers [Array<Marked>] first tries of earlier days and of today, oldest first
+        # @param ceiling [Step, nil] the highest that the child may go on to; nothing where the teacher chose the step
+        # @param running [Array<Task>] right one after the other by now
+        # @param states [Hash{Step => Symbol}] of the child, where they are known
         def initialize(step:, answers: [], belief: Knowing::Diagnosis.new(answers), turns: [],
-                       day_times: [], review_due: [], baseline: nil)
+                       day_times: [], review_due: [], baseline: nil, ceiling: nil, running: [], states: {})
           @step = step
+          @ceiling = ceiling
+          @running = running.freeze
+          @states = states
           @answers = answers.last(KEPT).freeze
           @belief = belief
           @turns = turns.last(KEPT).freeze
@@ -49,7 +57,18 @@ module Vantick
         # @return [Learner]
         def after(marked)
           believed = marked.reduce(belief) { |so_far, one| so_far.with(one) }
-          with(answers: answers + marked, belief: believed, baseline: baseline&.after(turns.last, marked.first))
+          with(answers: answers + marked, belief: believed, baseline: baseline&.after(turns.last, marked.first), **climbed(marked))
+        end
+
+        # @return [Learner] once the last task was shown instead of answered
+        def shown = with(running: [])
+
+        # @param turn [Turn] that comes next
+        # @return [Boolean] whether its clock has help on it: on a step that is new to the child, until some were right
+        def helped?(turn)
+          return false if @states.empty? || turn.step != step || Choosing::Support.of(step, turn.task).empty?
+
+          Choosing::Support.at_desk?(Choosing::Levels.of_state(@states.fetch(step)), @running.length)
         end
 
         # First tries wrong one after the other from which on a child is asked something easier (judgement).
@@ -80,7 +99,27 @@ module Vantick
 
         private
 
-        def with(**changed) = Learner.new(step:, answers:, belief:, turns:, day_times:, review_due:, baseline:, **changed)
+        def with(**changed)
+          Learner.new(step:, answers:, belief:, turns:, day_times:, review_due:, baseline:, ceiling: @ceiling, running: @running,
+                      states: @states, **changed)
+        end
+
+        # What was asked for a change says nothing of the step.
+        def climbed(marked)
+          turn = turns.last
+          return {} if turn.nil? || turn.step != step
+
+          running = marked.all?(&:read_right?) ? [*@running, turn.task] : []
+          above = above_this if @ceiling && enough?(running)
+          above ? { step: above, running: [] } : { running: }
+        end
+
+        # A step that is asked in one way alone needs no second one.
+        def enough?(running)
+          running.length >= CLIMBS[:right] && running.uniq.length >= [CLIMBS[:kinds], DeskTask.of(step).length].min
+        end
+
+        def above_this = (Teaching::Step.up_to(@ceiling) - Teaching::Step.up_to(step)).first
 
         def review_due?(task, time)
           home = Teaching::Step.home(task)

@@ -18,6 +18,8 @@ module Vantick
         PAIRS = 4
         # Sets of cards drawn by lot, of which one without the last time is taken.
         TRIED = 4
+        # Ways of asking that everybody begins with.
+        EASIER = %i[dial_to_words digital_to_dial dial_to_digital].freeze
         SEEN_FROM = Judging::NextBest::SEEN_FROM
 
         # @param learner [Learner]
@@ -28,7 +30,7 @@ module Vantick
           random = Random.new(seed)
           return placing(learner.baseline.next_question(random, but: beside)) if learner.baseline
 
-          new(learner, random, beside).turn
+          new(learner, random, beside).turn.then { |turn| learner.helped?(turn) ? turn.with_help : turn }
         end
 
         # What can be asked ahead, for when the network is away: practice that needs no answer to be chosen.
@@ -96,11 +98,12 @@ module Vantick
           [left & @learner.day_times, left, fresh].find(&:any?).sample(random: @random)
         end
 
-        # For a child who is ground down: the highest step below that was read rightly the last time, or else the nearest.
+        # For a child who is ground down: the highest step below that was read rightly the last time, or else the lowest; not in the way
+        # that was asked just now.
         def easier
-          below = @step.foundations.select { |step| step.pool.any? && step.whole? }.reverse
-          step = below.find { |one| @learner.read_last?(one) } || below.first or return
-          task = Marking::Task.find(:dial_to_words)
+          below = @step.foundations.select { |step| step.pool.any? && step.whole? }
+          step = below.reverse.find { |one| @learner.read_last?(one) } || below.first or return
+          task = following(DeskTask.of(step).select { |one| EASIER.include?(one.task.id) })
           times = fresh(shown(step.pool_for(task)))
           Turn.new(step:, task:, times: [easy(times)], reason: :known) if times.any?
         end
@@ -119,8 +122,7 @@ module Vantick
         def single = DeskTask.of(@step).select { |one| single?(one.task) }
 
         # A known time of a step below stays with the step that is practised: it is not this that it tells of.
-        def holding(task,
-                    time)
+        def holding(task, time)
           pool(task).include?(time) || Teaching::Step.home(task) ? @step : Teaching::Step.holding([time], task) || @step
         end
 

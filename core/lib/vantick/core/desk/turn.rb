@@ -24,7 +24,10 @@ module Vantick
         # @return [Misreading, nil] what went wrong there
         attr_reader :mistake
 
-        def initialize(step:, task:, times:, reason:, against: nil, said: nil, mistake: nil)
+        # @return [Boolean] whether its clock has help on it, see {Choosing::Support}
+        attr_reader :helped
+
+        def initialize(step:, task:, times:, reason:, against: nil, said: nil, mistake: nil, helped: false)
           raise ArgumentError, "no reason: #{reason}" unless REASONS.include?(reason)
 
           @step = step
@@ -34,8 +37,12 @@ module Vantick
           @against = against
           @said = said
           @mistake = mistake
+          @helped = helped
           freeze
         end
+
+        # @return [Turn] the same with help on its clock
+        def with_help = Turn.new(step:, task:, times:, reason:, against:, said:, mistake:, helped: true)
       end
     end
   end

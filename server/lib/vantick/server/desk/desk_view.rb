@@ -41,6 +41,12 @@ module Vantick
           { turn_id: taken.turn[:id], done: taken.done, results: results(taken), sentence: sentence(taken), help: help(taken) }
         end
 
+        # @param taken [Desk::Sitting::Taken] of a task that the child asked to be shown
+        # @return [Hash]
+        def helped(taken)
+          { turn_id: taken.turn[:id], done: true, results: [], sentence: "", help: steps_of(taken.turn[:items].first) }
+        end
+
         private
 
         def round(over) = { number: @sitting.seat[:round], done: @sitting.done, of: @sitting.length, over: }
@@ -78,14 +84,22 @@ module Vantick
           task = Core::Marking::Task.find(turn[:task])
           about = Core::Desk::DeskTask.for(task)
           { id: turn[:id], task: task.id, entry: about.entry, ask: about.ask, sees: task.sees, tried: turn[:tries],
-            items: turn[:items].map { |item| item(item, task) }, strips: strips(about.entry, turn), cards: cards(about.entry, turn),
+            items: turn[:items].map { |item| item(item, task, turn) }, strips: strips(about.entry, turn), cards: cards(about.entry, turn),
             sign: @conventions.sign }
         end
 
-        def item(item, task)
+        def item(item, task, turn)
           time = task.parse_time(item[:time])
           { id: item[:id], **seen_hands(time, task), shown: shown(task, time), said: item[:said].to_s, options: options(item),
-            numerals: task.asks == :numerals ? [time.hour_passed, time.minute_numeral] : [], day: day(task, time) }
+            numerals: task.asks == :numerals ? [time.hour_passed, time.minute_numeral] : [], day: day(task, time),
+            on_clock: item[:helped] == 1 ? on_clock(turn, task, time) : nil }
+        end
+
+        # Help for whoever is new to a step.
+        def on_clock(turn, task, time)
+          look = Core::Choosing::Support.look(Core::Teaching::Step.find(turn[:step]), task, time)
+          words = %w[to past].map { |side| Core::Wording::ClassWords.fill("%{#{side}}", @conventions) }
+          { hour_gap: look[:hour_gap], minute_numbers: look[:minute_numbers], sides: look[:sides] ? words : nil }
         end
 
         # Those that are on the dial which is looked at: no other hand leaves the server before the answer is given.

@@ -34,6 +34,11 @@ module Vantick
           @learner = learner.asked(Knowledge.turn(turn)).after(marked)
         end
 
+        # @param turn [Hash] that the child asked to be shown
+        def shown(turn)
+          @learner = learner.asked(Knowledge.turn(turn)).shown
+        end
+
         # The answer is stored: what was learned of it stays at hand.
         def keep = @learner && @room.keep(@seat, @learner)
 
@@ -50,9 +55,25 @@ module Vantick
           asked = answers.map { |answer| Store::Standings.asked(answer, conventions) }
           turns = @store.turns.of_round(@seat).reject { |turn| turn[:done_at].nil? }.map { |turn| Knowledge.turn(turn) }
           own = Core::Teaching::Standing.new(asked, today: Store::SchoolDay.today, wanted: Store::Standings.wanted(conventions))
-          Core::Desk::Learner.new(step: Core::Teaching::Step.find(@seat[:step]), answers: asked.map(&:marked), belief: own.diagnosis,
-                                  turns:, day_times: Core::Desk::DayPlace.times(school_class[:day]), review_due: own.review_due,
-                                  baseline: baseline(answers, asked, school_class))
+          Core::Desk::Learner.new(step: step(turns), answers: asked.map(&:marked), belief: own.diagnosis, turns:, ceiling:,
+                                  states: own.states, day_times: Core::Desk::DayPlace.times(school_class[:day]),
+                                  review_due: own.review_due, baseline: baseline(answers, asked, school_class))
+        end
+
+        # As far as the child has come in this round.
+        def step(turns)
+          ladder = Core::Teaching::Step.with_times
+          climbed = turns.reject { |turn| turn.reason == :known }.map(&:step)
+          [Core::Teaching::Step.find(@seat[:step]), *(climbed if ceiling)].max_by { |step| ladder.index(step) }
+        end
+
+        # One above what the class was taught; none where the teacher chose the step.
+        def ceiling
+          desk = @store.desks.find(@seat[:desk_id])
+          return if desk[:step] || @seat[:kind] == Sitting::BASELINE
+
+          taught = Store::Standings.lessons(@store, desk[:class_id]).map(&:step)
+          Core::Teaching::Step.above([Core::Teaching::Step.find(@seat[:step]), *taught])
         end
 
         # From what was known before, by the answers of this sitting.

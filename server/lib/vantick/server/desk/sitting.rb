@@ -85,13 +85,27 @@ module Vantick
         # @raise [Store::Missing, Core::Error]
         def take(turn_id, given, late:)
           turn = open.find { |one| one[:id] == turn_id } || @turns.find(seat, turn_id)
-          check_items(turn, given)
-          return again(turn, given) if turn[:tries].positive? && sent_before?(given)
+          given = Given.new(turn, given, turns: @turns, conventions:)
+          return again(turn, given) if turn[:tries].positive? && given.before?
           raise Store::Turns::Answered if turn[:done_at]
 
-          taken(turn, given, mark(turn, given), late)
+          taken(turn, given, given.marked, late)
         rescue Sequel::UniqueConstraintViolation
           raise Store::Answers::IdTaken
+        end
+
+        # A child who asks to be shown answers nothing: the task is done, and no mistake.
+        # @param turn_id [Integer]
+        # @return [Taken]
+        # @raise [Store::Missing, Store::Turns::Answered, Core::Error]
+        def show(turn_id)
+          raise Core::Error.new("Do this one by yourself.", field: :turn_id) if fixed? || baseline?
+
+          turn = open.find { |one| one[:id] == turn_id } || @turns.find(seat, turn_id)
+          raise Store::Turns::Answered if turn[:done_at]
+
+          @knowledge.shown(turn)
+          finished(turn, [], done: true) { @turns.tried(turn, done: true, at:) }
         end
 
         # @return [Array<Core::Marking::Marked>] first tries of this round
@@ -105,9 +119,10 @@ module Vantick
 
         # @return [Sitting] with another round begun
         def again_from_the_start
-          @store.desks.next_round(seat[:id], @now.iso8601)
+          step = @knowledge.learner.step.id.to_s
+          @store.desks.next_round(seat[:id], @now.iso8601, step:)
           @knowledge.forget
-          Sitting.new(seat.with(round: seat[:round] + 1, round_began_at: @now.iso8601), store: @store, room: @room, now: @now)
+          Sitting.new(seat.with(round: seat[:round] + 1, round_began_at: @now.iso8601, step:), store: @store, room: @room, now: @now)
         end
 
         private
@@ -117,42 +132,23 @@ module Vantick
         # Whether there is no second try.
         def once? = !told? || baseline?
 
-        def check_items(turn, given)
-          wanted = turn[:item_ids].sort
-          return if given.map { |one| one[:item_id] }.sort == wanted
-
-          raise Core::Error.new("These answers belong to another task.", field: :answers)
-        end
-
-        def sent_before?(given)
-          known = @turns.known(given.map { |one| one[:id] })
-          other = given.any? { |one| known.key?(one[:id]) && known[one[:id]] != one.values_at(:item_id, :answer) }
-          raise Store::Answers::IdTaken if other
-
-          known.any?
-        end
-
         # The same answer once more changes nothing; what was made of it is told again.
-        def again(turn, given) = Taken.new(marked: mark(turn, given), done: !turn[:done_at].nil?, turn:)
-
-        def mark(turn, given)
-          answers = given.to_h { |one| [one[:item_id], one[:answer]] }
-          turn[:items].map do |item|
-            task = Core::Marking::Task.find(item[:task])
-            Core::Marking::Marker.mark(task:, time: task.parse_time(item[:time]), text: answers.fetch(item[:id]), said: item[:said],
-                                       conventions:)
-          end
-        end
+        def again(turn, given) = Taken.new(marked: given.marked, done: !turn[:done_at].nil?, turn:)
 
         def taken(turn, given, marked, late)
           done = late || once? || turn[:tries].positive? || marked.all?(&:right?)
           # Before it is stored: what is known is worked out from what is stored, and what comes next from what is known.
           @knowledge.learn(turn, marked) if turn[:tries].zero? && !fixed?
+          finished(turn, marked, done:) { keep(turn, given, marked, done) }
+        end
+
+        # In the same breath: what comes next is there when the answer is acknowledged.
+        # @yield to store what came
+        def finished(turn, marked, done:)
           left = left(turn, done)
           chosen = done ? choose(left, turn) : []
-          # In the same breath: what comes next is there when the answer is acknowledged.
           @turns.transaction do
-            keep(turn, given, marked, done)
+            yield
             @open = supply.practice(left, chosen)
           end
           @knowledge.keep
@@ -169,8 +165,7 @@ module Vantick
         end
 
         def keep(turn, given, marked, done)
-          rows = given.to_h { |one| [one[:item_id], { uuid: one[:id], **one.slice(:item_id, :answer), child_id: seat[:child_id] }] }
-          kept = turn[:items].map { |item| rows.fetch(item[:id]) }
+          kept = given.rows(seat[:child_id])
           @turns.tried(turn, done:, at:)
           turn[:tries].zero? ? add_first(kept, marked) : kept.zip(marked) { |row, one| @turns.add_try(row, one, answered_at: at) }
         end

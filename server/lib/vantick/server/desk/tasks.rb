@@ -41,6 +41,13 @@ module Vantick
           answer_json({ **view.taken(taken), **view.going_on(sitting.prepare, held: sent.fetch(:held, [])) })
         end
 
+        post "/api/desk/helps" do
+          look
+          room.saw(seat, time, doing: true)
+          taken = sitting.show(sent[:turn_id])
+          answer_json({ **view.helped(taken), **view.going_on(sitting.prepare, held: sent.fetch(:held, [])) })
+        end
+
         post "/api/desk/rounds" do
           unfit("We're finished for now.", :round) unless seat[:open]
           room.saw(seat, time, doing: true)
