@@ -78,10 +78,7 @@ module Bench
     def longest = @lessons.map(&:step).chunk_while { |one, other| one == other }.map(&:length).max
 
     # @return [Core::Teaching::Step] the highest for a child: one above the class
-    def limit
-      ladder = Core::Teaching::Step.with_times
-      ladder.drop(@lessons.map { |lesson| ladder.index(lesson.step) }.max + 1).find { |step| !step.together? } || ladder.last
-    end
+    def limit = Core::Teaching::Step.above(@lessons.map(&:step))
 
     def self.exit_times(step, task, seed)
       (@exit_times ||= {})[[step.id, task.id, seed]] ||=
