@@ -3,13 +3,16 @@ import { computed, ref } from "vue";
 import { useFacts } from "@/api";
 import { TurnedDial } from "@/dial";
 
-/** Counting once round by fives with the long hand hopping, forward and then backward; core says what is counted. */
+/** Counting once round with one hand hopping, forward and then backward; core says what is counted. */
+const props = defineProps<{ kind: string }>();
+
 const facts = useFacts();
-const hops = computed(() => facts.catalogue?.counting ?? []);
+const round = computed(() => facts.catalogue?.counting.find((one) => one.kind === props.kind));
+const hops = computed(() => round.value?.hops ?? []);
 const made = ref(0);
 const hop = computed(() => hops.value[made.value]);
-const place = computed(() => hop.value?.minute ?? 0);
-const lenses = new Set(["minute_alone"]);
+const place = computed(() => hop.value?.place ?? 0);
+const lenses = computed(() => new Set([`${round.value?.hand ?? "minute"}_alone`]));
 
 /** One hop; false when it went round both ways. */
 function next(): boolean {
@@ -27,8 +30,10 @@ defineExpose({ next });
       <TurnedDial :model-value="place" :lenses="lenses" :lights="hop?.lights ?? []" />
     </div>
     <div class="align-self-center">
-      <p class="eyebrow">{{ hop?.direction === "back" ? "And back again" : "Count on in fives" }}</p>
-      <p class="said fw-bold m-0 lh-1 tone-minute" aria-live="polite">{{ hop?.said }}</p>
+      <p class="eyebrow">{{ hop?.direction === "back" ? "And back again" : facts.kindName(kind) }}</p>
+      <p class="said fw-bold m-0 lh-1" :class="`tone-${round?.hand ?? 'minute'}`" aria-live="polite">
+        {{ hop?.said }}
+      </p>
     </div>
   </div>
 </template>

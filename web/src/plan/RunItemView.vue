@@ -16,6 +16,7 @@ const facts = useFacts();
 const rung = computed(() => facts.rung(props.lesson.step));
 const uncovered = ref(0);
 const counting = ref<InstanceType<typeof CountingRound>>();
+const counts = computed(() => facts.catalogue?.counting.some((one) => one.kind === props.item.kind));
 
 const dial = computed(() => (props.item.dial ? facts.of(props.item.dial) : undefined));
 /** Where the dial stands: the item's time until somebody turns it; the reading beside it follows. */
@@ -59,7 +60,7 @@ const words = computed(() => {
 
 /** What comes next of this item: a step of the reading, the answer, another question; then it is done. */
 function advance(): void {
-  if (props.item.kind === "counting_round" && counting.value?.next()) return;
+  if (counts.value && counting.value?.next()) return;
   const steps = props.item.dial ? Math.max(lines.value.length, 1) : 0;
   const left = props.item.kind === "question" ? rung.value.questions.length - 1 : steps;
   if (uncovered.value < left) uncovered.value += 1;
@@ -74,7 +75,7 @@ defineExpose({ advance, cover });
 </script>
 
 <template>
-  <CountingRound v-if="item.kind === 'counting_round'" ref="counting" />
+  <CountingRound v-if="counts" ref="counting" :kind="item.kind" />
   <div v-else-if="!dial" class="measure align-self-center mx-auto my-0 px-3 py-0">
     <p v-if="heading" class="eyebrow">{{ heading }}</p>
     <p class="large lh-130 mb-4 text-balance">{{ words }}</p>

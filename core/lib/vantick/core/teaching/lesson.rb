@@ -57,6 +57,7 @@ module Vantick
                        exit_avoid: [], day_times: [], pinned: {}, activities: {})
           @pacing = pacing
           @avoid = avoid
+          @round = CountingRound.kind(step)
           lengths = StageMinutes.of(minutes, stage_minutes)
           @kept = kept.slice(*lengths.keys)
           @activities = Activities.new(stages: lengths.keys, task:, seed:, plain: StageMinutes.plain?(minutes), chosen: activities)
@@ -129,7 +130,7 @@ module Vantick
           left = times.dup
           kinds.filter_map do |kind|
             seconds = @pacing.seconds(kind)
-            next Item.new(kind:, seconds:).freeze if Pacing.timeless?(kind)
+            next Item.new(kind: kind == :counting_round ? @round : kind, seconds:).freeze if Pacing.timeless?(kind)
 
             time = left.shift or next
             Item.new(kind:, seconds:, time:, task: @supply.task_for(time)).freeze

@@ -36,10 +36,14 @@ module Vantick
               lengths: { least: Core::Teaching::Lesson::LENGTHS.min, most: Core::Teaching::Lesson::LENGTHS.max,
                          usual: Core::Teaching::Lesson::USUAL },
               limits: { least_stage_minutes: Core::Teaching::StageMinutes::LEAST, groups: Core::Teaching::Groups::MOST_GROUPS },
-              counting: Core::Teaching::CountingRound.hops.map(&:to_h), often_off: Core::Term::Days::OFTEN_OFF,
+              counting: counting_round, often_off: Core::Term::Days::OFTEN_OFF,
               desk_stages: Core::Teaching::StageMinutes.at_desks.map do |id|
                 Core::Teaching::StageMinutes::STAGES.fetch(id).slice(:id, :name)
               end }
+          end
+
+          def counting_round
+            Core::Teaching::CountingRound.all.map { |one| { **one, hops: one[:hops].map(&:to_h) } }
           end
 
           # What is done in a lesson; a way to work has its words.
