@@ -26,7 +26,9 @@ RSpec.describe Vantick::Server::Classes::ChildFiles do
 
   it "takes a child with every answer, marked again, and gives out the same record" do
     answered
+    store.db[:items].where(id: store.db[:items].min(:id)).update(helped: 1)
     before = JSON.parse(file)
+    expect(before["answers"].count { |one| one["helped"] }).to eq(1)
     expect(JSONSchemer.schema(Vantick::Server::Formats::ChildFile::SCHEMA).validate(before).to_a).to eq([])
     taken = post(path, sent(file)).body
     bo = taken["children"].last

@@ -26,6 +26,16 @@ RSpec.describe "Planning a lesson and giving it", :demo do
     expect(page).to have_css("h2", text: "Counting by fives")
   end
 
+  it "has a lesson on the two hands, which has no times" do
+    visit "/plan"
+    find("ol.ladder button", text: "The two hands").click
+    click_link "Open lesson: the two hands"
+    expect(page).to have_css("h1", text: "The two hands").and have_text("40 minutes").and have_text("a split pin for each child")
+    expect(page).to have_css("li h2", minimum: 5).and have_button("Print lesson")
+    click_link "Print a clock to make"
+    expect(page).to have_checked_field("A clock to make")
+  end
+
   it "plans forty minutes to scale, changes them, and undoes it" do
     visit "/plan"
     find("ol.ladder button", text: "Fives to").click

@@ -3,7 +3,7 @@
 # The table that is kept, against what is worked out: `bin/tables` makes it anew.
 RSpec.describe Vantick::Core::Teaching::Step do
   it "knows which misreadings its times can show, as they are worked out" do
-    steps = described_class.all
+    steps = described_class.all.reject { |step| step.tasks.empty? }
     worked_out = steps.to_h do |step|
       [step.id, step.tasks.to_h { |task| [task.id, Vantick::Core::Reading::Misreading.showing(step.pool_for(task), task).map(&:id)] }]
     end

@@ -45,4 +45,15 @@ RSpec.describe Vantick::Core::Teaching::Step do
       expect(found.id).to eq(above)
     end
   end
+
+  it "has a lesson of the usual length where it has no times, with something to say and to look for in each part" do
+    without, with = described_class.all.partition { |step| step.tasks.empty? }
+    without.each do |step|
+      parts = step.texts_in(Vantick::Core::Wording::Conventions.default)[:parts]
+      expect(parts.sum { |part| part[:minutes] }).to eq(Vantick::Core::Teaching::Lesson::USUAL)
+      expect(parts.map { |part| part.values_at(:name, :say, :look_for) }.flatten).to all(match(/\A[A-Z].*[.?a-z]\z/))
+    end
+    expect(without.map(&:id)).to eq([:hands])
+    expect(with.map { |step| step.texts_in(Vantick::Core::Wording::Conventions.default)[:parts] }).to all(be_empty)
+  end
 end

@@ -22,6 +22,12 @@ export const router = createRouter({
       meta: { title: "Next lesson" },
     },
     {
+      path: "/plan/step/:step([a-z_]+)",
+      name: "step-lesson",
+      component: () => import("@/plan/StepLessonView.vue"),
+      meta: { title: "Lesson" },
+    },
+    {
       path: "/plan/:id(\\d+)",
       name: "lesson",
       component: () => import("@/plan/LessonView.vue"),

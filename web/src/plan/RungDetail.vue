@@ -51,11 +51,8 @@ const nextHere = computed(() => {
       Plan lesson: {{ rung.name.toLowerCase() }}
     </BButton>
     <div v-else class="d-flex flex-wrap gap-2">
-      <BButton variant="primary" :to="{ name: 'show', query: { lens: 'two_dials' } }">
-        Show the two hands
-      </BButton>
-      <BButton variant="outline-primary" :to="{ name: 'sheets', query: { kind: 'make' } }">
-        Print a clock to make
+      <BButton variant="primary" :to="{ name: 'step-lesson', params: { step } }">
+        Open lesson: {{ rung.name.toLowerCase() }}
       </BButton>
     </div>
     <dl class="mt-3 mb-0">

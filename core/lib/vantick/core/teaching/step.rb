@@ -84,7 +84,7 @@ module Vantick
 
         def initialize(entry)
           @id = entry[:id].to_sym
-          @texts = entry.slice(:name, :words, :questions, :openings).freeze
+          @texts = { parts: [], **entry.slice(:name, :words, :questions, :openings, :parts) }.freeze
           @name = Wording::ClassWords.fill(@texts[:name])
           @pool = times(entry[:minutes]).freeze
           @places = @pool.to_set(&:index).freeze
@@ -106,7 +106,8 @@ module Vantick
         def openings = texts_in(Wording::Conventions.default)[:openings]
 
         # @param conventions [Conventions]
-        # @return [Hash] its name, words, questions and openings as a class says them
+        # @return [Hash] its name, words, questions and openings as a class says them; `parts` of a lesson where it has no times, each
+        #   with its name, minutes, what to say, what to look for and what is needed
         def texts_in(conventions) = Wording::ClassWords.fill(@texts, conventions)
 
         # @return [Array<Integer>] where on the dial its minute hand points, in degrees
@@ -198,8 +199,12 @@ module Vantick
           (pool & task.times).select { |time| task.seen?(time) }.freeze
         end
 
-        # Where the ladder names none, all that ask for times of the dial.
-        def named(ids) = ids ? ids.map { |id| Marking::Task.find(id) } : Marking::Task.all.select { |task| task.asks == :time }
+        # Where the ladder names none, all that ask for times of the dial; a step without times has nothing to ask.
+        def named(ids)
+          return ids.map { |id| Marking::Task.find(id) } if ids
+
+          pool.empty? ? [] : Marking::Task.all.select { |task| task.asks == :time }
+        end
 
         def times(minutes)
           return [] unless minutes

@@ -14,11 +14,12 @@ module Vantick
         # Seconds by which another machine's clock may be ahead of this one's (judgement).
         AHEAD = 86_400
         # An answer of the file with what it was asked.
+        # @!attribute helped [Boolean] whether help was on the clock
         # @!attribute ruling [Hash, nil] `verdict` and `ruled_at`
         # @!attribute tries [Array<Array(String, String)>] an answer, and when
-        Asked = Struct.new(:step, :task, :time, :text, :at, :said, :mistake, :ruling, :tries) do
+        Asked = Struct.new(:step, :task, :time, :text, :at, :said, :mistake, :helped, :ruling, :tries) do
           # @return [Hash] the item that was asked
-          def item = { time: time.to_s, step: step.id.to_s, task: task.id.to_s, said:, misreading: mistake }
+          def item = { time: time.to_s, step: step.id.to_s, task: task.id.to_s, said:, misreading: mistake, helped: helped ? 1 : nil }
         end
 
         # @return [String] the child's name
@@ -50,7 +51,8 @@ module Vantick
           task = Core::Marking::Task.find(answer["task"])
           check_moment(answer["answered_at"])
           Asked.new(Core::Teaching::Step.find(answer["step"]), task, task.parse_time(answer["time"]),
-                    *answer.values_at("answer", "answered_at", "said"), mistake, ruling(answer["ruling"]), tries(answer))
+                    *answer.values_at("answer", "answered_at", "said"), mistake, answer.fetch("helped", false),
+                    ruling(answer["ruling"]), tries(answer))
         rescue Core::Error => e
           refuse("Answer #{number}: #{e.message}")
         end

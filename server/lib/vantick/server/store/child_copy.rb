@@ -49,12 +49,13 @@ module Vantick
           rows = @db[:answers].join(:items, id: :item_id).join(:checks, id: Sequel[:items][:check_id])
           rows = rows.where(Sequel[:answers][:child_id] => @id).exclude(Sequel[:answers][:id] => corrected)
           rows.order(Sequel[:answers][:id])
-              .select(Sequel[:answers][:id], :answered_at, :time, *Answers::ASKED, :said, Sequel[:items][:misreading].as(:mistake), :answer,
-                      :verdict, :read_as, Sequel[:answers][:misreadings])
+              .select(Sequel[:answers][:id], :answered_at, :time, *Answers::ASKED, :said, Sequel[:items][:misreading].as(:mistake),
+                      :helped, :answer, :verdict, :read_as, Sequel[:answers][:misreadings])
         end
 
         def answer(row, ruling, tries)
-          { **row.except(:id).compact, misreadings: row[:misreadings].split, ruling: ruling&.slice(:verdict, :ruled_at),
+          { **row.except(:id).compact, helped: row[:helped] == 1 || nil, misreadings: row[:misreadings].split,
+            ruling: ruling&.slice(:verdict, :ruled_at),
             tries: tries.map { |one| one.slice(:answered_at, :answer, :verdict, :read_as) } }.compact
         end
 
