@@ -44,6 +44,25 @@ RSpec.describe "The children's desk" do
     expect(page).to have_css("tbody tr", text: "Anneke").and have_css("tbody tr", text: "1 answer unreadable")
   end
 
+  it "is as the teacher set it for one child, and for no other" do
+    anneke, = school_class[:children]
+    visit "/class/child/#{anneke[:id]}"
+    click_button "Change adjustments for Anneke"
+    ["Larger", "Fewer tasks", "Left-handed"].each { |name| find("label", text: name, match: :first).click }
+    expect(page).to have_text("Larger, Fewer tasks, Left-handed.")
+    desk = open_desk(school_class[:id])
+    visit "/"
+    using_session(:anneke) do
+      join(desk, "Anneke")
+      expect(page).to have_css("html.larger").and have_css(".left-handed").and have_css(".dot", count: 5)
+      expect(find(".looks").native.rect.x).to be > find(".answer").native.rect.x
+    end
+    using_session(:bram) do
+      join(desk, "Bram")
+      expect(page).to have_css(".dot", count: 10).and have_no_css("html.larger")
+    end
+  end
+
   it "shows how a task is done to a child who asks, and goes on; nothing is held against them" do
     desk = open_desk(school_class[:id])
     visit "/"

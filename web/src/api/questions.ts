@@ -1,6 +1,8 @@
 import {
   api,
   asked,
+  type Adjusted,
+  type Adjustments,
   type Answer,
   type Check,
   type CheckSummary,
@@ -182,6 +184,17 @@ export function overrule(answerId: string, verdict: "right" | "unexplained" | nu
 export function takeTable(checkId: number, table: string): Promise<Check> {
   const params = { path: { check_id: checkId } };
   return asked(api.POST("/api/checks/{check_id}/tables", { params, body: { table } }));
+}
+
+/** What is set for single children of a class, of those for whom something is. */
+export async function readAdjustments(classId: number): Promise<Adjusted[]> {
+  const params = { path: { class_id: classId } };
+  return (await asked(api.GET("/api/classes/{class_id}/adjustments", { params }))).children;
+}
+
+export function adjustChild(classId: number, childId: number, body: Adjustments): Promise<Adjusted> {
+  const params = ofChild(classId, childId);
+  return asked(api.PUT("/api/classes/{class_id}/children/{child_id}/adjustments", { params, body }));
 }
 
 export function readRecord(classId: number, childId: number): Promise<ChildRecord> {

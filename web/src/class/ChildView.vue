@@ -5,6 +5,7 @@ import { DialFace, StepDial } from "@/dial";
 import { useRouteNumber } from "@/route";
 import { SparkLine, VerdictMark, VERDICTS, shownAlone, stateOf, WaysMark } from "@/told";
 import { useClasses } from "@/school";
+import ChildAdjustments from "./ChildAdjustments.vue";
 import ChildWithoutAnswers from "./ChildWithoutAnswers.vue";
 import NoClass from "./NoClass.vue";
 
@@ -143,12 +144,10 @@ const shown = computed(() =>
           <BButton variant="outline-primary" :to="{ name: 'children' }">The class</BButton>
         </div>
       </div>
-      <ChildWithoutAnswers
-        v-if="!record.answers.length"
-        :class-id="classes.current.id"
-        :child="record.child"
-        @said="reload"
-      />
+      <div v-if="!record.answers.length" class="d-grid gap-3 measure">
+        <ChildWithoutAnswers :class-id="classes.current.id" :child="record.child" @said="reload" />
+        <ChildAdjustments :class-id="classes.current.id" :child="record.child" />
+      </div>
       <div v-else class="abreast d-grid gap-4">
         <section
           v-if="met.length"
@@ -242,6 +241,7 @@ const shown = computed(() =>
             <p v-if="shares.length > 1" class="mb-2">{{ lately }}</p>
             <SparkLine v-if="shares.length > 1" :values="shares" :most="100" />
           </BCard>
+          <ChildAdjustments :class-id="classes.current.id" :child="record.child" />
         </aside>
         <section class="col-all d-grid gap-09 align-content-start" aria-labelledby="all-head">
           <div class="d-flex flex-wrap align-items-center gap-3 mb-2">

@@ -1,5 +1,6 @@
 <script setup lang="ts">
-import { computed, onMounted, ref } from "vue";
+import { computed, onMounted, provide, ref, watch } from "vue";
+import { STILL } from "@/dial/useMoving";
 import DeskBar from "./DeskBar.vue";
 import JoinDesk from "./JoinDesk.vue";
 import OwnDials from "./OwnDials.vue";
@@ -10,7 +11,17 @@ import { useVoice } from "./useVoice";
 
 /** A child's side: joining, tasks one at a time, and the dials they can read. Nothing of the teacher's is here. */
 const { here, done, open, answer, showMe, goOn, again, leave } = useDesk();
-const voice = useVoice(() => here.value.state?.child.id);
+const adjustments = computed(() => here.value.state?.adjustments);
+const voice = useVoice(
+  () => here.value.state?.child.id,
+  () => adjustments.value?.voice,
+);
+provide(STILL, () => Boolean(adjustments.value?.calm));
+/** Letters and what is measured by them are larger on the whole page. */
+watch(
+  () => Boolean(adjustments.value?.larger),
+  (larger) => document.documentElement.classList.toggle("larger", larger),
+);
 const own = ref(false);
 onMounted(open);
 
@@ -29,7 +40,10 @@ async function leaveFor(): Promise<void> {
 </script>
 
 <template>
-  <div class="desk d-flex flex-column overflow-hidden">
+  <div
+    class="desk d-flex flex-column overflow-hidden"
+    :class="{ 'left-handed': adjustments?.left_handed, calm: adjustments?.calm }"
+  >
     <DeskBar
       v-if="here.state"
       :name="here.state.child.name"
@@ -37,6 +51,7 @@ async function leaveFor(): Promise<void> {
       :of="here.state.round.of"
       :voice="voice"
       :counting="here.phase !== 'ended' && !own"
+      :counted="!adjustments?.unhurried"
       @leave="leaveFor"
     />
     <p class="news d-none m-0 px-3 py-035 on-slip-tint text-center" :class="{ shown: notice }" role="status">

@@ -8,7 +8,10 @@ defineProps<{
   name: string;
   done: number;
   of: number;
+  /** A round is on: leaving asks once more. */
   counting: boolean;
+  /** Whether it is shown how many tasks there are. */
+  counted: boolean;
   voice: ReturnType<typeof useVoice>;
 }>();
 defineEmits<{ leave: [] }>();
@@ -29,7 +32,7 @@ const DOTS = 14;
   <header class="bar d-grid align-items-center gap-2 border-bottom">
     <strong class="name fs-115 overflow-hidden text-ellipsis text-nowrap">{{ name }}</strong>
     <p class="far d-flex gap-035 m-0" :class="{ asked: sure }">
-      <template v-if="counting">
+      <template v-if="counting && counted">
         <span class="visually-hidden">{{ done }} of {{ of }} done</span>
         <template v-if="of <= DOTS">
           <span

@@ -1,16 +1,28 @@
 <script setup lang="ts">
 import { computed } from "vue";
-import { useFacts, type Lesson, type LessonStage } from "@/api";
+import { readAdjustments, useAsked, useFacts, type Lesson, type LessonStage } from "@/api";
 import { DialFace } from "@/dial";
 import { dayWords } from "@/words";
 import { handsOf } from "./handsOf";
 
 /** A lesson on one page, for who gives it from paper and has never seen it: what to have ready, say, ask, look for and collect. */
-const props = defineProps<{ lesson: Lesson; whose: string }>();
+const props = defineProps<{
+  lesson: Lesson;
+  whose: string;
+  children: readonly { id: number; name: string }[];
+}>();
 
 const facts = useFacts();
 const rung = computed(() => facts.rung(props.lesson.step));
 const opening = computed(() => rung.value.openings[props.lesson.opening % rung.value.openings.length]);
+const { data: set } = useAsked("adjustments", () => [props.lesson.class_id], readAdjustments);
+/** What is set for single children, by name: who gives the lesson has to know. */
+const adjusted = computed(() =>
+  props.children.flatMap((child) => {
+    const found = set.value?.find((one) => one.child_id === child.id);
+    return found ? `${child.name}: ${found.names.join("; ")}.` : [];
+  }),
+);
 const clocks = (stage: LessonStage): LessonStage["items"] => stage.items.filter((item) => item.time);
 const others = (stage: LessonStage): string =>
   [...new Set(stage.items.filter((item) => !item.time).map((item) => facts.kindName(item.kind)))].join(". ");
@@ -31,6 +43,10 @@ const collects = computed(() => props.lesson.stages.some((stage) => stage.id ===
     <p v-if="lesson.needs.length">
       <b>Have ready:</b>
       {{ lesson.needs.join("; ") }}.
+    </p>
+    <p v-if="adjusted.length">
+      <b>For single children.</b>
+      {{ adjusted.join(" ") }}
     </p>
     <p>
       <b>On the board:</b>

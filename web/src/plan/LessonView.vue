@@ -78,7 +78,12 @@ useUndoKey(undo);
 
 <template>
   <div class="page">
-    <LessonOnPaper v-if="lesson" :lesson="lesson" :whose="whose.map((child) => child.name).join(', ')" />
+    <LessonOnPaper
+      v-if="lesson"
+      :lesson="lesson"
+      :whose="whose.map((child) => child.name).join(', ')"
+      :children="lesson.child_ids ? whose : (classes.current?.children ?? [])"
+    />
     <div v-if="lesson && stage" class="no-print">
       <div class="page-head align-items-center mb-3">
         <h1>{{ facts.lessonTitle(lesson) }}</h1>

@@ -12,7 +12,8 @@ module Vantick
         # @!attribute level [Integer, nil] 1..3 where the sheet has levels
         # @!attribute step [Teaching::Step, nil] it is of, where that is not the sheet's: what the child was losing
         # @!attribute helped [Boolean, nil] whether its clock has help on it, see {Support}
-        Item = Struct.new(:time, :said, :misreading, :level, :step, :helped, keyword_init: true)
+        # @!attribute larger [Boolean, nil] whether its clock is a large one
+        Item = Struct.new(:time, :said, :misreading, :level, :step, :helped, :larger, keyword_init: true)
         # Who gets a sheet of their own.
         # @!attribute level [Integer, nil] of this child; all levels where there is none
         # @!attribute avoid [Array<DialTime>] what this child had lately

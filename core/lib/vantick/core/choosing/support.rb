@@ -49,10 +49,21 @@ module Vantick
           # @return [Array<SheetChoice::Item>] the same, with help on the first of them
           def over(items, level)
             helped = (items.length * share(level)).ceil
-            items.map.with_index { |item, at| at < helped ? item.dup.tap { |one| one.helped = true }.freeze : item }
+            items.map.with_index { |item, at| at < helped ? changed(item, { helped: true }) : item }
+          end
+
+          # @param items [Array<SheetChoice::Item>] of one child's own sheet
+          # @param adjustments [Teaching::Adjustments] of this child
+          # @param helps [Boolean] whether its clocks can have help on them
+          # @return [Array<SheetChoice::Item>] as a teacher set it for this child: fewer, with help on each, larger
+          def adjusted(items, adjustments, helps: false)
+            look = { larger: adjustments.on?(:larger), helped: helps && adjustments.on?(:help) }.select { |_, on| on }
+            items.first(adjustments.exercises(items.length)).map { |item| look.empty? ? item : changed(item, look) }
           end
 
           private
+
+          def changed(item, look) = item.dup.tap { |one| look.each { |name, on| one[name] = on } }.freeze
 
           def number(what, level)
             TABLE.fetch(what)[level] || raise(InvalidCount.new("A level is 1 to #{Levels::COUNT}.", nearest: level.to_i.clamp(1, 3)))

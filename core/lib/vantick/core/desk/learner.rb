@@ -21,6 +21,8 @@ module Vantick
         attr_reader :day_times
         # @return [Array<Teaching::Step>] that the child was secure on and may be losing
         attr_reader :review_due
+        # @return [Teaching::Adjustments] that a teacher set for the child
+        attr_reader :adjustments
         # @return [Knowing::Baseline, nil] where the child's place is looked for, in the place of practice
         attr_reader :baseline
 
@@ -31,12 +33,15 @@ module Vantick
         # @param ceiling [Step, nil] the highest that the child may go on to; nothing where the teacher chose the step
         # @param running [Array<Task>] right one after the other by now
         # @param states [Hash{Step => Symbol}] of the child, where they are known
+        # @param adjustments [Teaching::Adjustments]
         def initialize(step:, answers: [], belief: Knowing::Diagnosis.new(answers), turns: [],
-                       day_times: [], review_due: [], baseline: nil, ceiling: nil, running: [], states: {})
+                       day_times: [], review_due: [], baseline: nil, ceiling: nil, running: [], states: {},
+                       adjustments: Teaching::Adjustments.none)
           @step = step
           @ceiling = ceiling
           @running = running.freeze
           @states = states
+          @adjustments = adjustments
           @answers = answers.last(KEPT).freeze
           @belief = belief
           @turns = turns.last(KEPT).freeze
@@ -63,10 +68,23 @@ module Vantick
         # @return [Learner] once the last task was shown instead of answered
         def shown = with(running: [])
 
+        # @param adjustments [Teaching::Adjustments]
+        # @return [Learner] the same, as a teacher has set it by now
+        def adjusted(adjustments) = with(adjustments:)
+
+        # @param step [Step]
+        # @return [Array<DeskTask>] ways in which this child is asked on it
+        def ways(step)
+          fitting = adjustments.fitting(DeskTask.of(step).map(&:task))
+          DeskTask.of(step).select { |one| fitting.include?(one.task) }
+        end
+
         # @param turn [Turn] that comes next
         # @return [Boolean] whether its clock has help on it: on a step that is new to the child, until some were right
         def helped?(turn)
-          return false if @states.empty? || turn.step != step || Choosing::Support.of(step, turn.task).empty?
+          return false if Choosing::Support.of(turn.step, turn.task).empty?
+          return true if adjustments.on?(:help)
+          return false if @states.empty? || turn.step != step
 
           Choosing::Support.at_desk?(Choosing::Levels.of_state(@states.fetch(step)), @running.length)
         end
@@ -101,7 +119,7 @@ module Vantick
 
         def with(**changed)
           Learner.new(step:, answers:, belief:, turns:, day_times:, review_due:, baseline:, ceiling: @ceiling, running: @running,
-                      states: @states, **changed)
+                      states: @states, adjustments:, **changed)
         end
 
         # What was asked for a change says nothing of the step.
@@ -116,7 +134,7 @@ module Vantick
 
         # A step that is asked in one way alone needs no second one.
         def enough?(running)
-          running.length >= CLIMBS[:right] && running.uniq.length >= [CLIMBS[:kinds], DeskTask.of(step).length].min
+          running.length >= CLIMBS[:right] && running.uniq.length >= [CLIMBS[:kinds], ways(step).length].min
         end
 
         def above_this = (Teaching::Step.up_to(@ceiling) - Teaching::Step.up_to(step)).first

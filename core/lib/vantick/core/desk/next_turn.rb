@@ -20,7 +20,6 @@ module Vantick
         TRIED = 4
         # Ways of asking that everybody begins with.
         EASIER = %i[dial_to_words digital_to_dial dial_to_digital].freeze
-        SEEN_FROM = Judging::NextBest::SEEN_FROM
 
         # @param learner [Learner]
         # @param seed [Integer]
@@ -74,7 +73,7 @@ module Vantick
         private
 
         # The task asked least in this sitting, the first in order among equals; not the same again where there are others.
-        def following(among = DeskTask.of(@step))
+        def following(among = @learner.ways(@step))
           asked = @learner.turns.map(&:task).tally
           tasks = among.map(&:task)
           others = tasks - [@learner.turns.last&.task]
@@ -103,7 +102,8 @@ module Vantick
         def easier
           below = @step.foundations.select { |step| step.pool.any? && step.whole? }
           step = below.reverse.find { |one| @learner.read_last?(one) } || below.first or return
-          task = following(DeskTask.of(step).select { |one| EASIER.include?(one.task.id) })
+          ways = @learner.ways(step)
+          task = following(ways.select { |one| EASIER.include?(one.task.id) }.then { |easy| easy.empty? ? ways : easy })
           times = fresh(shown(step.pool_for(task)))
           Turn.new(step:, task:, times: [easy(times)], reason: :known) if times.any?
         end
@@ -118,8 +118,7 @@ module Vantick
 
         # Those whose one time is all there is to choose.
         def single?(task) = !%i[match spot_mistake].include?(task.id)
-
-        def single = DeskTask.of(@step).select { |one| single?(one.task) }
+        def single = @learner.ways(@step).select { |one| single?(one.task) }
 
         # A known time of a step below stays with the step that is practised: it is not this that it tells of.
         def holding(task, time)
@@ -152,7 +151,7 @@ module Vantick
           return practice unless single?(task)
 
           times = fresh(shown(pool(task))).sample(COMPARED, random: @random)
-          shares = @learner.belief.states.select { |_, share| share >= SEEN_FROM }
+          shares = @learner.belief.states.select { |_, share| share >= Judging::NextBest::SEEN_FROM }
           bits, time = times.map { |one| [Judging::NextBest.expected_fall(shares, one, task), one] }.max_by(&:first)
           return practice if bits.nil? || bits < TELLING_BITS
 

@@ -20,8 +20,11 @@ module Vantick
         class << self
           # @param done [Integer] tasks done
           # @param seconds [Numeric] since it began
+          # @param adjustments [Teaching::Adjustments] of the child
           # @return [Boolean]
-          def over?(done:, seconds:) = done >= TASKS || seconds >= MINUTES * 60
+          def over?(done:, seconds:, adjustments: Teaching::Adjustments.none)
+            done >= adjustments.tasks(TASKS) || (!adjustments.on?(:unhurried) && seconds >= MINUTES * 60)
+          end
 
           # @param answers [Array<Marked>] at first try
           # @param conventions [Conventions]

@@ -16,6 +16,9 @@ module Vantick
         ASKS = { time: Dial::DialTime.method(:all), day: Dial::DayTime.method(:all),
                  numerals: Dial::DialTime.method(:between_numerals) }.freeze
 
+        # What is written in words or in digits, as tasks.yml names it.
+        FORMS = { words: %i[words dial_and_words], digits: %i[digits dials_and_cards] }.freeze
+
         # @return [Symbol] such as `:dial_to_words`
         attr_reader :id
         # @return [String] its name for teachers
@@ -80,6 +83,9 @@ module Vantick
 
         # @return [Boolean] whether the answer is a whole time, in digits or in words
         def whole_time? = %i[digits words].include?(notation)
+
+        # @return [Array<Symbol>] in which forms a time is written in it or in its answer, of `:words` and `:digits`
+        def forms = FORMS.select { |_, names| names.intersect?([sees, notation]) }.keys
 
         # @return [Array<DialTime, DayTime>] every time it can be asked about
         def times = ASKS.fetch(asks).call

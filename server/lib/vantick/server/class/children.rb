@@ -51,6 +51,17 @@ module Vantick
           answer_json(store.classes.find(child.class_id))
         end
 
+        get "/api/classes/:class_id/adjustments" do
+          found = store.register.adjustments(store.classes.find(input[:class_id]).id)
+          answer_json({ children: found.map { |id, one| adjusted(id, one) } })
+        end
+
+        put "/api/classes/:class_id/children/:child_id/adjustments" do
+          adjustments = Core::Teaching::Adjustments.new(sent)
+          store.register.adjust(child.id, adjustments)
+          answer_json(adjusted(child.id, adjustments))
+        end
+
         get "/api/classes/:class_id/children/:child_id/file.json" do
           attachment "child.json"
           answer_json({ **Formats::ChildFile::MARK, **copy.to_h })
@@ -80,6 +91,8 @@ module Vantick
         end
 
         private
+
+        def adjusted(child_id, adjustments) = { child_id:, set: adjustments.to_h, names: adjustments.names }
 
         def copy = @copy ||= Store::ChildCopy.new(store.db, child.id)
 

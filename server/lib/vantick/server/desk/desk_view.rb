@@ -20,7 +20,7 @@ module Vantick
         # @return [Hash]
         def state(child)
           open = @sitting.prepare
-          { child: child.slice(:id, :name), kind: @sitting.seat[:kind], told: @sitting.told?, **going_on(open) }
+          { child: child.slice(:id, :name), kind: @sitting.seat[:kind], told: @sitting.told?, adjustments:, **going_on(open) }
         end
 
         # @param open [Array<Hash>] turns that are not done
@@ -48,6 +48,11 @@ module Vantick
         end
 
         private
+
+        # What a device does otherwise for this child.
+        def adjustments
+          %i[voice larger unhurried left_handed calm].to_h { |id| [id, @sitting.adjustments.on?(id)] }
+        end
 
         def round(over) = { number: @sitting.seat[:round], done: @sitting.done, of: @sitting.length, over: }
 

@@ -16,16 +16,18 @@ module Vantick
         # @param seat [Hash]
         # @param store [Store::Database]
         # @param room [Room]
+        # @param adjusted [Proc] the child's adjustments, as a teacher has set them by now
         # @yieldreturn [Array(Hash, Core::Wording::Conventions)] the class, where nothing is at hand
-        def initialize(seat, store:, room:, &of_class)
+        def initialize(seat, store:, room:, adjusted:, &of_class)
           @seat = seat
           @store = store
           @room = room
+          @adjusted = adjusted
           @of_class = of_class
         end
 
         # @return [Core::Desk::Learner]
-        def learner = @learner || @room.learner(@seat) { worked_out(*@of_class.call) }
+        def learner = @learner || @room.learner(@seat) { worked_out(*@of_class.call) }.adjusted(@adjusted.call)
 
         # For as long as this request lasts: an answer that is not stored in the end was never given.
         # @param turn [Hash] that was answered

@@ -12,8 +12,9 @@ module Vantick
         SILENT = "exit"
         # Here each task is asked once, until the child's place on the ladder is found.
         BASELINE = "baseline"
+        PRACTICE = "practice"
         # Tasks of a round where they are not given.
-        MOST = { BASELINE => Core::Knowing::Baseline::ROW[:most], "practice" => Core::Desk::Round::TASKS }.freeze
+        MOST = { BASELINE => Core::Knowing::Baseline::ROW[:most], PRACTICE => Core::Desk::Round::TASKS }.freeze
 
         # What was made of an answer.
         # @!attribute marked [Array<Core::Marking::Marked>] one for each item
@@ -34,7 +35,7 @@ module Vantick
           @turns = store.turns
           @room = room
           @now = now
-          @knowledge = Knowledge.new(seat, store:, room:) { [school_class, conventions] }
+          @knowledge = Knowledge.new(seat, store:, room:, adjusted: -> { adjustments }) { [school_class, conventions] }
         end
 
         # @return [Core::Wording::Conventions]
@@ -42,6 +43,9 @@ module Vantick
 
         # @return [Hash] the class without its children
         def school_class = @school_class ||= @store.classes.plain(seat[:class_id])
+
+        # @return [Core::Teaching::Adjustments] of the child
+        def adjustments = @adjustments ||= @store.register.adjustments_of(seat[:child_id])
 
         # @return [Boolean]
         def fixed? = FIXED.include?(seat[:kind])
@@ -56,7 +60,10 @@ module Vantick
         def baseline? = seat[:kind] == BASELINE
 
         # @return [Integer] tasks of this round, at most
-        def length = @length ||= MOST[seat[:kind]] || @store.checks.item_ids(seat[:check_id], seat[:child_id]).length
+        def length
+          @length ||= MOST[seat[:kind]] || @store.checks.item_ids(seat[:check_id], seat[:child_id]).length
+          seat[:kind] == PRACTICE ? adjustments.tasks(@length) : @length
+        end
 
         # @param done [Integer]
         # @return [Boolean]
@@ -66,7 +73,7 @@ module Vantick
 
           # The minutes begin with the first task that is done: who waits for the others loses none of them.
           began = @turns.began(seat)
-          Core::Desk::Round.over?(done:, seconds: began ? @now - Time.iso8601(began) : 0)
+          Core::Desk::Round.over?(done:, seconds: began ? @now - Time.iso8601(began) : 0, adjustments:)
         end
 
         # Sees to it that there is something to do, and something ahead.

@@ -49,12 +49,14 @@ module Vantick
 
         # @param title [String]
         # @param plan [Core::Teaching::LessonPlan]
+        # @param adjusted [Hash{String => Core::Teaching::Adjustments}] what is set for single children, by name
         # @return [DayPages] with the lesson on it
-        def lesson(title, plan)
+        def lesson(title, plan, adjusted: {})
           heading(title, 17)
           texts = plan.step.texts_in(plan.conventions)
           needs = plan.lesson.stages.flat_map { |stage| Core::Teaching::Activities.needs(stage.activity) }.uniq
           say(format(TEXT[:need], things: needs.join("; "))) if needs.any?
+          adjusted.each { |name, one| say(format(TEXT[:adjusted], name:, names: one.names.join("; "))) }
           say(format(TEXT[:board], words: texts[:words].join(", ")))
           say(format(TEXT[:begin], text: texts[:openings][plan.settled[:opening] % texts[:openings].length]))
           hinges = Core::Teaching::HingeQuestion.of(plan.lesson, plan.step).to_h { |question| [question.before, question] }

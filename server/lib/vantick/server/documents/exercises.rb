@@ -15,17 +15,20 @@ module Vantick
         PROBLEM_LINES = 3
 
         # @return [Integer] exercises on a full page
-        def per_page = rows(HEAD + 2) * columns
+        def per_page = on_page(cell_for([]))
 
         private
 
-        def cell = @cell ||= Cells.of(sheet)
+        # A child with large dials has them on its whole sheet.
+        def cell_for(items) = (@cells ||= {})[items.any?(&:larger)] ||= Cells.of(sheet, larger: items.any?(&:larger))
+
+        def on_page(cell) = rows(HEAD + 2, cell) * columns(cell)
 
         def inner = Page::SIZES.fetch(sheet.paper)[0] - (2 * MARGIN)
 
-        def columns = [((inner + BETWEEN) / (cell.width + BETWEEN)).floor, cell.columns].min.clamp(1, 4)
+        def columns(cell) = [((inner + BETWEEN) / (cell.width + BETWEEN)).floor, cell.columns].min.clamp(1, 4)
 
-        def rows(top) = [((room - top + ROWS.min) / (cell.height + ROWS.min)).floor, 1].max
+        def rows(top, cell) = [((room - top + ROWS.min) / (cell.height + ROWS.min)).floor, 1].max
 
         def version_pages(version)
           numbered = version.items.each_with_index.to_a
@@ -39,25 +42,28 @@ module Vantick
 
         # No page has much less on it than another.
         def shared_out(items)
-          pages = (items.length / per_page.to_f).ceil
-          full_rows = (items.length / (pages * columns).to_f).ceil
-          items.each_slice(full_rows * columns).to_a
+          cell = cell_for(items.map(&:first))
+          pages = (items.length / on_page(cell).to_f).ceil
+          full_rows = (items.length / (pages * columns(cell)).to_f).ceil
+          items.each_slice(full_rows * columns(cell)).to_a
         end
 
         def page_of(version, level, items)
           page = new_page
           top = head(page, version, title: titled(version, level))
-          pitch = pitch(top, (items.length / columns.to_f).ceil)
-          width = (inner - (BETWEEN * (columns - 1))) / columns
+          cell = cell_for(version.items)
+          abreast = columns(cell)
+          pitch = pitch(top, (items.length / abreast.to_f).ceil, cell)
+          width = (inner - (BETWEEN * (abreast - 1))) / abreast
           items.each_with_index do |(item, at), place|
-            row, column = place.divmod(columns)
+            row, column = place.divmod(abreast)
             x = MARGIN + (column * (width + BETWEEN))
             cell.draw(item, Cells::Base::Place.new(page:, at:, number: at + 1, x:, y: top + (row * pitch), width:))
           end
           page
         end
 
-        def pitch(top, rows)
+        def pitch(top, rows, cell)
           free = (room - top - (rows * cell.height)) / rows
           cell.height + free.clamp(0, ROWS.max)
         end

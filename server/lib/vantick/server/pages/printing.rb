@@ -113,7 +113,8 @@ module Vantick
           misreading = row[:misreading] && Core::Reading::Misreading.find(row[:misreading])
           said = row[:said] && Core::Wording::AnswerReader.read(row[:said], conventions).first&.saying
           time = task.parse_time(row[:time])
-          Core::Choosing::SheetChoice::Item.new(time:, said:, misreading:, level: row[:level], helped: (true if row[:helped] == 1)).freeze
+          wears = %i[helped larger].to_h { |look| [look, (true if row[look] == 1)] }
+          Core::Choosing::SheetChoice::Item.new(time:, said:, misreading:, level: row[:level], **wears).freeze
         end
 
         def origin(made_at)

@@ -56,17 +56,19 @@ module Vantick
         def items(child_ids)
           all = stage.items.filter_map { |item| Core::Choosing::SheetChoice::Item.new(time: item.time).freeze if item.time }
           levels = Store::Standings.of(@class, @store, today: Store::SchoolDay.today).levels(step)
-          child_ids.flat_map { |id| supported(all, levels.fetch(id, 1)).map { |item| row(item, id) } }
+          set = @store.register.adjustments(@class.id)
+          child_ids.flat_map { |id| own(all, levels.fetch(id, 1), set[id]).map { |item| row(item, id) } }
         end
 
-        def supported(all, level)
-          return all if Core::Choosing::Support.of(step, @plan.task).empty?
-
-          Core::Choosing::Support.fewer(all, level)
+        def own(all, level, adjustments)
+          helps = Core::Choosing::Support.of(step, @plan.task).any?
+          items = helps ? Core::Choosing::Support.fewer(all, level) : all
+          adjustments ? Core::Choosing::Support.adjusted(items, adjustments, helps:) : items
         end
 
         def row(item, child_id)
-          { time: item.time.to_s, child_id:, helped: item.helped ? 1 : nil, step: Store::ExitCheck.step_of(item.time, @plan) }
+          { time: item.time.to_s, child_id:, helped: item.helped ? 1 : nil, larger: item.larger ? 1 : nil,
+            step: Store::ExitCheck.step_of(item.time, @plan) }
         end
       end
     end

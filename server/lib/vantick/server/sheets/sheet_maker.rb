@@ -14,8 +14,9 @@ module Vantick
         # @!attribute lately [Hash{Integer, nil => Array<Array(String, String)>}] task and time by child
         # @!attribute levels [Hash{Integer => Integer}] by child
         # @!attribute review_due [Hash{Integer => Array<Core::Teaching::Step>}] what each child may be losing
-        Known = Struct.new(:misreadings, :lately, :levels, :review_due, keyword_init: true) do
-          def initialize(misreadings: [], lately: {}, levels: {}, review_due: {}) = super
+        # @!attribute adjustments [Hash{Integer => Core::Teaching::Adjustments}] of those children who have some
+        Known = Struct.new(:misreadings, :lately, :levels, :review_due, :adjustments, keyword_init: true) do
+          def initialize(misreadings: [], lately: {}, levels: {}, review_due: {}, adjustments: {}) = super
         end
 
         attr_reader :kind, :step, :task, :settings
@@ -81,7 +82,17 @@ module Vantick
         def each? = @settings[:versions] == "each" && @task && @kind.answered?
 
         # The exercises by child; by nobody where all have the same.
-        def readers = @readers ||= (@task ? chosen : { nil => [] })
+        def readers
+          @readers ||= (@task ? chosen : { nil => [] }).to_h { |id, items| [id, adjusted(items, @known.adjustments[id])] }
+        end
+
+        # A sheet that is to tell what a child knows has all its clocks, without help.
+        def adjusted(items, adjustments)
+          return items if adjustments.nil?
+          return Core::Choosing::Support.adjusted(items, adjustments.only(:larger)) unless @kind.practice?
+
+          Core::Choosing::Support.adjusted(items, adjustments, helps: Core::Choosing::Support.of(@step, @task).any?)
+        end
 
         def chosen
           choice = Core::Choosing::SheetChoice.new(kind: @kind, step: @step, task: @task, count: @settings[:count],
@@ -119,7 +130,7 @@ module Vantick
 
         def row(item, child_id)
           { time: item.time.to_s, child_id:, said: item.said&.words(@printing.conventions), misreading: item.misreading&.id&.to_s,
-            level: item.level, step: item.step&.id&.to_s, helped: item.helped ? 1 : nil }
+            level: item.level, step: item.step&.id&.to_s, helped: item.helped ? 1 : nil, larger: item.larger ? 1 : nil }
         end
 
         # No number asked for is the usual one, as far as the step has so many.

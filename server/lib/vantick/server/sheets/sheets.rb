@@ -62,7 +62,8 @@ module Vantick
           levels = levelled?(settings) ? levels(school_class, step) : {}
           SheetMaker::Known.new(misreadings: kind == "spot" ? own_misreadings(school_class) : [],
                                 lately: store.checks.lately(school_class[:id], since), levels:,
-                                review_due: review_due(school_class, settings))
+                                review_due: review_due(school_class, settings),
+                                adjustments: store.register.adjustments(school_class[:id]))
         end
 
         # Children's own sheets take up what each may be losing.

@@ -15,7 +15,7 @@ module Vantick
               misreadings: Core::Reading::Misreading.all.map { |misreading| { id: misreading.id, **misreading.texts_in(conventions) } },
               lenses: lenses(conventions),
               conventions: Core::Wording::Conventions::ENTRIES, english: english(conventions),
-              sheets: Core::Choosing::SheetKind.all.map { |kind| sheet(kind) }, **lessons }
+              sheets: Core::Choosing::SheetKind.all.map { |kind| sheet(kind) }, adjustments:, **lessons }
           end
 
           private
@@ -28,6 +28,12 @@ module Vantick
 
           def lenses(conventions)
             Core::Wording::ClassWords.fill(Core::Facts::DataFile.entries("lenses", required: %i[id group name shows]), conventions)
+          end
+
+          # What a teacher can set for one child.
+          def adjustments
+            table = Core::Teaching::Adjustments
+            { kinds: table::KINDS.values, notations: table::NOTATIONS.values }
           end
 
           # What lessons are made of.

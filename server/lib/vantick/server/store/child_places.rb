@@ -33,7 +33,7 @@ module Vantick
           Places::Lists.new("lessons for some", %i[lessons child_ids], Places::Held::Ids, %i[day made_at]),
           Places::Lists.new("sessions for some", %i[desks child_ids], Places::Held::Ids, %i[kind step opened_at]),
           Places::Lists.new("sheets for some", %i[checks sheet], Places::Held::Settings, %i[step task code made_at]),
-          Places::Rows.new("the register", { children: %i[id] }, %i[name source_id pictures joined_at left_at]) do |db, ids|
+          Places::Rows.new("the register", { children: %i[id] }, %i[name source_id pictures joined_at left_at adjustments]) do |db, ids|
             db[:children].where(id: ids)
           end
         ].freeze

@@ -24,6 +24,20 @@ module Vantick
         # @param at [String] when a child came into its class
         def joined(child_id, at) = @db[:children].where(id: child_id).update(joined_at: at)
 
+        # @param adjustments [Core::Teaching::Adjustments]
+        def adjust(child_id, adjustments)
+          @db[:children].where(id: child_id).update(adjustments: adjustments.none? ? nil : JSON.generate(adjustments.to_h))
+        end
+
+        # @return [Core::Teaching::Adjustments] of a child
+        def adjustments_of(child_id) = read_adjustments(@db[:children].where(id: child_id).get(:adjustments))
+
+        # @return [Hash{Integer => Core::Teaching::Adjustments}] of those children of a class who have some
+        def adjustments(class_id)
+          rows = @db[:children].where(class_id:).exclude(adjustments: nil)
+          rows.order(:position).select_hash(:id, :adjustments).transform_values { |text| read_adjustments(text) }
+        end
+
         # All at once, so that two may change their names with each other: by way of names that nobody has.
         # @param names [Hash{Integer => String}] by child
         def rename_all(names)
@@ -102,6 +116,10 @@ module Vantick
         def left(class_id)
           @db[:children].where(class_id:).exclude(left_at: nil).reverse(:left_at, :id).select(:id, :name, :left_at).all
         end
+
+        private
+
+        def read_adjustments(text) = Core::Teaching::Adjustments.new(text ? JSON.parse(text, symbolize_names: true) : {})
       end
     end
   end

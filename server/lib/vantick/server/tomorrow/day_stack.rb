@@ -71,10 +71,15 @@ module Vantick
         def first_pages(sides, stacks)
           plan = Plan::LessonMaker.new(@store, @class.id, now: @stack.made_at).planned(lesson.plan)
           size = Core::Wording::English.paper(@class.wording)
-          own = Documents::DayPages.new(paper: size).lesson(title, plan).pages
+          own = Documents::DayPages.new(paper: size).lesson(title, plan, adjusted:).pages
           about = format(Documents::DayPages::TEXT[:about], class: @class.name, minutes: lesson.plan[:minutes])
           cover = Documents::DayPages.new(paper: size).cover(title, about, entries(sides, stacks, own.length))
           cover.pages + own
+        end
+
+        def adjusted
+          set = @store.register.adjustments(@class.id)
+          @class.children.select { |child| set.key?(child[:id]) }.to_h { |child| [child[:name], set[child[:id]]] }
         end
 
         def entries(sides, stacks, own_pages)

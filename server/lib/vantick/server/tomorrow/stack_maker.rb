@@ -98,7 +98,8 @@ module Vantick
         # What children had lately is not asked again.
         def known(step)
           review_due = standing.by_child.transform_values(&:review_due)
-          Sheets::SheetMaker::Known.new(lately:, review_due:, levels: standing.levels(step))
+          Sheets::SheetMaker::Known.new(lately:, review_due:, levels: standing.levels(step),
+                                        adjustments: @store.register.adjustments(@class.id))
         end
 
         def lately

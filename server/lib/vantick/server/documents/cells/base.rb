@@ -12,8 +12,11 @@ module Vantick
           GAP = 6
           NUMBER = 24
 
-          def initialize(sheet)
+          # @param sheet [Sheet]
+          # @param larger [Boolean] whether dials and what is asked are larger, for who sees them better so
+          def initialize(sheet, larger: false)
             @sheet = sheet
+            @scale = larger ? Core::Teaching::Adjustments.scale : 1
           end
 
           # @return [Integer] side by side at most
@@ -38,9 +41,11 @@ module Vantick
 
           attr_reader :sheet
 
-          def reach = DIAL * [sheet.look, sheet.helped_look].map { |look| Dial.reach(look) }.max
+          def radius = DIAL * @scale
 
-          def dial(item, page, center, **more) = Dial.new(page, center, DIAL, **sheet.look_of(item), **more)
+          def reach = radius * [sheet.look, sheet.helped_look].map { |look| Dial.reach(look) }.max
+
+          def dial(item, page, center, **more) = Dial.new(page, center, radius, **sheet.look_of(item), **more)
 
           # Where the answer is written, below what is asked: boxes, a line, or both.
           # @return [Float] how high it is
@@ -62,7 +67,7 @@ module Vantick
 
           # What is asked in words or digits, in one size on all pages.
           def prompt(item, place, width, below, usual: 15, bold: true)
-            size = Letters.of(bold).fitting(all_asked, width, usual)
+            size = Letters.of(bold).fitting(all_asked, width, usual * @scale)
             place.page.text(sheet.asked(item), place.x + NUMBER, place.y + below, size:, bold:)
           end
 

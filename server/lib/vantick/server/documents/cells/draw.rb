@@ -17,7 +17,7 @@ module Vantick
             prompt(item, place, place.width - NUMBER, 14)
             center = [place.middle, place.y + ASKED + reach]
             dial(item, place.page, center).draw(nil)
-            inside = DIAL * Dial::INSIDE
+            inside = radius * Dial::INSIDE
             place.page.field(:hands, place.at, nil, *center.map { |middle| middle - inside }, 2 * inside, 2 * inside)
           end
         end

@@ -18,6 +18,7 @@ module Vantick
           attribute :task, Types::Text.optional
           # 1 where its clock has help on it.
           attribute :helped, Types::Number.optional
+          attribute :larger, Types::Number.optional
         end
       end
     end

@@ -1,0 +1,79 @@
+<script setup lang="ts">
+import { computed, ref } from "vue";
+import { adjustChild, readAdjustments, useAsked, useDoing, useFacts, type Adjustments } from "@/api";
+
+/** What is set for one child at devices and on paper. It is kept at once, and no other child sees it. */
+const props = defineProps<{ classId: number; child: { id: number; name: string } }>();
+
+const facts = useFacts();
+const { data, trouble, reload } = useAsked("adjustments", () => [props.classId], readAdjustments);
+const { busy, trouble: refused, doing } = useDoing();
+const NONE: Adjustments = {
+  voice: false,
+  larger: false,
+  fewer: false,
+  help: false,
+  unhurried: false,
+  left_handed: false,
+  calm: false,
+  notation: "both",
+};
+const found = computed(() => data.value?.find((one) => one.child_id === props.child.id));
+const set = computed(() => found.value?.set ?? NONE);
+const now = computed(() => (found.value ? `${found.value.names.join(", ")}.` : "None."));
+const open = ref(false);
+const kinds = computed(() => facts.catalogue?.adjustments.kinds ?? []);
+const notations = computed(() =>
+  (facts.catalogue?.adjustments.notations ?? []).map((one) => ({ value: one.id, text: one.name })),
+);
+
+const keep = (change: Partial<Adjustments>): Promise<boolean> =>
+  doing(async () => {
+    await adjustChild(props.classId, props.child.id, { ...set.value, ...change });
+    await reload();
+  });
+</script>
+
+<template>
+  <BCard v-if="data">
+    <h2 class="eyebrow">Adjustments</h2>
+    <p class="mb-2">{{ now }}</p>
+    <p v-if="refused" role="alert" class="field-error">{{ refused }}</p>
+    <BButton
+      v-if="!open"
+      variant="outline-primary"
+      size="sm"
+      :aria-label="`Change adjustments for ${child.name}`"
+      @click="open = true"
+    >
+      Change
+    </BButton>
+    <div v-else class="d-grid gap-2">
+      <p class="quiet fs-95 m-0">For {{ child.name }} alone. Other children don't see them.</p>
+      <BFormCheckbox
+        v-for="kind in kinds"
+        :key="kind.id"
+        switch
+        :model-value="Boolean(set[kind.id as keyof Adjustments])"
+        :unchecked-value="false"
+        :disabled="busy"
+        :aria-describedby="`about-${kind.id}`"
+        @update:model-value="keep({ [kind.id]: Boolean($event) })"
+      >
+        {{ kind.name }}
+        <span :id="`about-${kind.id}`" class="quiet fs-90 d-block lh-120">{{ kind.about }}</span>
+      </BFormCheckbox>
+      <label class="mt-1">
+        On devices, ask for
+        <BFormSelect
+          :model-value="set.notation"
+          :options="notations"
+          :disabled="busy"
+          size="sm"
+          @change="keep({ notation: ($event.target as HTMLSelectElement).value as Adjustments['notation'] })"
+        />
+      </label>
+    </div>
+  </BCard>
+  <p v-else-if="trouble" role="alert" class="field-error">{{ trouble }}</p>
+</template>
