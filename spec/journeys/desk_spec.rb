@@ -45,12 +45,12 @@ RSpec.describe "The children's desk" do
   end
 
   it "is as the teacher set it for one child, and for no other" do
-    anneke, = school_class[:children]
-    visit "/class/child/#{anneke[:id]}"
+    made = school_class
+    visit "/class/child/#{made[:children].first[:id]}"
     click_button "Change adjustments for Anneke"
     ["Larger", "Fewer tasks", "Left-handed"].each { |name| find("label", text: name, match: :first).click }
     expect(page).to have_text("Larger, Fewer tasks, Left-handed.")
-    desk = open_desk(school_class[:id])
+    desk = open_desk(made[:id])
     visit "/"
     using_session(:anneke) do
       join(desk, "Anneke")
