@@ -5,6 +5,9 @@ RSpec.describe Vantick::Server::Http::WebFiles do
     FileUtils.mkdir_p(File.join(folder, "web/assets"))
     File.write(File.join(folder, "web/index.html"), "<!doctype html>first page")
     File.write(File.join(folder, "web/assets/app-1a2b.js"), "let it = 1")
+    FileUtils.mkdir_p(File.join(folder, "web/voice"))
+    File.write(File.join(folder, "web/voice/index.json"), "{}")
+    File.write(File.join(folder, "web/voice/0a1b.mp3"), "sound")
     File.write(File.join(folder, "secret"), "hidden words")
   end
 
@@ -19,5 +22,9 @@ RSpec.describe Vantick::Server::Http::WebFiles do
     expect(app.get("/assets/app-1a2b.js")["cache-control"]).to include("immutable")
     expect(app.get("/assets/../../secret").body).not_to include("hidden words")
     expect(app.get("/assets/none.js").status).to eq(404)
+    sound, index = %w[0a1b.mp3 index.json].map { |name| app.get("/voice/#{name}") }
+    expect([sound["content-type"], sound["cache-control"]]).to match(["audio/mpeg", /immutable/])
+    expect([index.body, index["cache-control"]]).to eq(["{}", "no-cache"])
+    expect(app.get("/voice/none.mp3").status).to eq(404)
   end
 end

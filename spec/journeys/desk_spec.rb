@@ -1,6 +1,11 @@
 # frozen_string_literal: true
 
 RSpec.describe "The children's desk" do
+  # Until the end of an example: another one has the browser as it is.
+  let(:scripts) { [] }
+
+  after { scripts.each { |identifier| browser.execute_cdp("Page.removeScriptToEvaluateOnNewDocument", identifier:) } }
+
   def answers = store.db[:answers].order(:id).all
 
   it "is joined by two children while the teacher watches, and makes one record" do
@@ -212,7 +217,11 @@ RSpec.describe "The children's desk" do
         addEventListener() {}, removeEventListener() {} };
       Object.defineProperty(window, "speechSynthesis", { value: speech });
     JS
-    browser.execute_cdp("Page.addScriptToEvaluateOnNewDocument", source: voice)
+    with_script(voice)
+  end
+
+  def with_script(source)
+    scripts << browser.execute_cdp("Page.addScriptToEvaluateOnNewDocument", source:)["identifier"]
   end
 
   it "reads aloud where the browser has a voice and the child asks for it; nothing else is said" do
@@ -227,6 +236,34 @@ RSpec.describe "The children's desk" do
     click_button "Done"
     expect(page).to have_button("Next")
     expect(browser.execute_script("return window.said.length")).to eq(1)
+  end
+
+  # A browser that keeps which sounds it played to their end.
+  def keep_sounds
+    with_script(<<~JS)
+      window.heard = [];
+      const play = HTMLMediaElement.prototype.play;
+      HTMLMediaElement.prototype.play = function () {
+        this.addEventListener("ended", () => window.heard.push(this.currentSrc), { once: true });
+        return play.call(this);
+      };
+    JS
+  end
+
+  def heard = browser.execute_script("return window.heard").map { |address| File.basename(address) }
+
+  it "reads aloud with the sounds that ship with it where a device has no voice, and loads none before" do
+    index = JSON.parse(File.read("web/voice/index.json"))
+    keep_sounds
+    desk = open_exit(school_class, task: "words_to_digital", times: %w[7:45 3:15])
+    join(desk, "Anneke")
+    expect(page).to have_button("Read aloud")
+    expect(heard).to eq([])
+    click_button "Read aloud"
+    said = ["write it in digits", "quarter", "to", "eight"].map { |words| index.fetch(words) }
+    # Sounds take their time, and more of it on a busy machine.
+    Capybara.using_wait_time(60) { eventually { expect(heard).to eq(said) } }
+    expect(said.map { |name| File.binread("web/voice/#{name}").bytesize }).to all(be_between(500, 20_000))
   end
 
   it "remembers at this device who has it read aloud, and reads the words that are chosen" do

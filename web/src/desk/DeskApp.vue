@@ -58,7 +58,7 @@ async function leaveFor(): Promise<void> {
       {{ notice }}
     </p>
     <JoinDesk v-if="here.phase === 'joining'" @joined="open" />
-    <OwnDials v-else-if="own" @back="own = false" />
+    <OwnDials v-else-if="own" :voice="voice" @back="own = false" />
     <TaskView
       v-else-if="here.turn && (here.phase === 'asking' || here.phase === 'told')"
       :key="here.turn.id"

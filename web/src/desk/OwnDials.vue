@@ -3,8 +3,10 @@ import { onMounted, ref, shallowRef } from "vue";
 import { Refused } from "@/api/client";
 import DialFace from "@/dial/DialFace.vue";
 import { ownDials, type OwnDial } from "./ask";
+import type { useVoice } from "./useVoice";
 
 /** The clocks that the child can read now, the hardest first. */
+const props = defineProps<{ voice: ReturnType<typeof useVoice> }>();
 defineEmits<{ back: [] }>();
 const dials = shallowRef<OwnDial[] | null>(null);
 const trouble = ref("");
@@ -12,6 +14,7 @@ const trouble = ref("");
 onMounted(async () => {
   try {
     dials.value = await ownDials();
+    props.voice.say("The clocks I can read.", ...dials.value.map((dial) => `${dial.words}.`));
   } catch (error) {
     trouble.value = error instanceof Refused && !error.passing ? error.message : "No connection right now.";
   }

@@ -98,8 +98,9 @@ watch(
 );
 watch(() => props.kept, goForward);
 /** Words that are chosen are heard as they come together. */
-const SPOKEN: readonly DeskTurn["entry"][] = ["words", "count", "hour", "minutes", "halves"];
-watch(texts, ([text]) => {
+const SPOKEN: readonly DeskTurn["entry"][] = ["words", "count", "hour", "minutes", "halves", "pairs"];
+watch(texts, (now, before) => {
+  const text = now.find((one, at) => one && one !== before[at]);
   if (text && SPOKEN.includes(props.turn.entry)) props.voice.say(text);
 });
 watch(calm, (now) => now && over.value && goForward());
@@ -109,7 +110,8 @@ onMounted(() => {
   heading.value?.focus({ preventScroll: true });
   const item = props.turn.items.length === 1 ? props.turn.items[0] : undefined;
   const said = item?.said ? `Somebody said: ${item.said}.` : "";
-  props.voice.say(said, props.turn.ask, item?.shown ?? "");
+  const choices = item?.options.map((one) => `${one.name}.`) ?? [];
+  props.voice.say(said, props.turn.ask, item?.shown ?? "", ...choices);
 });
 </script>
 

@@ -5,7 +5,10 @@ module Vantick
     module Http
       # Serves the built front end; every address that is not the API's gets the first page of the teacher's side, or of the children's.
       class WebFiles
-        # Names under assets change with their content.
+        # Names here change with their content.
+        NAMED = %r{\A/assets/|\A/voice/\w+\.mp3\z}
+        # What lies there as it is; every other address is a page's.
+        FILES = %r{\A/(?:assets|voice)/|\A/favicon\.svg\z}
         FOREVER = "public, max-age=31536000, immutable"
         # Its address, and the one of before.
         DESK = %w[/join /join/ /desk /desk/].freeze
@@ -20,13 +23,13 @@ module Vantick
           return @app.call(env) if path.start_with?("/api/") || !%w[GET HEAD].include?(env["REQUEST_METHOD"])
 
           status, headers, body = @files.call({ **env, "PATH_INFO" => file(path) })
-          [status, { **headers, "cache-control" => path.start_with?("/assets/") ? FOREVER : "no-cache" }, body]
+          [status, { **headers, "cache-control" => path.match?(NAMED) ? FOREVER : "no-cache" }, body]
         end
 
         private
 
         def file(path)
-          return path if path.start_with?("/assets/") || path == "/favicon.svg"
+          return path if path.match?(FILES)
 
           DESK.include?(path) ? "/desk.html" : "/index.html"
         end
