@@ -187,7 +187,7 @@ RSpec.describe Vantick::Server::Plan::Terms do
     expect(told["before"]).to be_nil
     change("skip", coming(get(address).body).last["day"])
     expect(worked("#{address}/forecast").body["before"]).to eq(told["aim"])
-    set(last_day: (monday + 41).iso8601, aim: "quarters", aim_day: (monday + 41).iso8601)
+    set(last_day: (monday + 41).iso8601, aim: "minutes", aim_day: (monday + 41).iso8601)
     helps = worked("#{address}/helps").body["helps"]
     expect(helps.map { |help| help["id"] }).to include("desks")
     expect(helps.map { |help| help["more"] }).to all(be_positive)

@@ -26,11 +26,12 @@ RSpec.describe Vantick::Core::Term::Forecast do
     expect(spread).to be_within(0.2).of(Math.sqrt(30 * 0.4 * 0.6))
   end
 
-  it "loses half in a half-life, on the average" do
-    stub = described_class::ROW.merge(spread: 0)
+  # All but the floor of knowing.yml: seven in ten come back as soon as they are asked.
+  it "loses half in a half-life of what does not come back at once, on the average" do
+    stub = described_class::ROW.merge(spread: 0, returns: 0)
     stub_const("#{core::Run}::ROW", stub)
     counts = forecast(Array.new(30) { start(1.0, strength: 49) }, runs: 1_000).counts.map(&:last)
-    expect(counts.sum / 1_000.0).to be_within(0.4).of(15)
+    expect(counts.sum / 1_000.0).to be_within(0.4).of(30 * (0.7 + (0.3 / 2)))
   end
 
   it "gains with every lesson, and tells points over the weeks up to the aim's day" do
@@ -73,42 +74,43 @@ RSpec.describe Vantick::Core::Term::Forecast do
     def class_of(right, count: 20) = (1..count).to_h { |key| [key, day_of(:half_past, 5, right: key <= right ? 5 : 0)] }
 
     let(:lesson) { [given(:half_past, 5)] }
+    let(:guess) { Vantick::Core::Knowing::Expected::LEARN[:lesson] }
 
     it "is what is assumed of all before anything was seen" do
-      expect([learned({}, []), learned(class_of(20), [])]).to eq([0.45, 0.45])
-      expect(core::Learning.of({}, [], {}).chance).to eq(0.45)
+      expect([learned({}, []), learned(class_of(20), [])]).to eq([guess, guess])
+      expect(core::Learning.of({}, [], {}).chance).to eq(guess)
     end
 
-    # Thirty children's worth of .45, and twenty of whom nearly all or nearly none came out of the lesson with it.
+    # Thirty children's worth of .68, as knowing.yml has it, and twenty of whom nearly all or nearly none came out of the lesson with it.
     it "goes up where the lesson made the difference, and down where it did not" do
-      expect(learned(class_of(20), lesson)).to be_within(0.01).of((13.5 + 20) / 50)
-      expect(learned(class_of(0), lesson)).to be_within(0.01).of(13.5 / 50)
-      expect(learned(class_of(10), lesson)).to be_within(0.01).of((13.5 + 10) / 50)
+      expect(learned(class_of(20), lesson)).to be_within(0.01).of((20.4 + 20) / 50)
+      expect(learned(class_of(0), lesson)).to be_within(0.01).of(20.4 / 50)
+      expect(learned(class_of(10), lesson)).to be_within(0.01).of((20.4 + 10) / 50)
     end
 
     it "says little of children who knew it before, or could not learn it yet" do
-      expect(learned(class_of(20), lesson, known: 0.95)).to be_within(0.02).of(0.45)
-      expect(learned(class_of(0), lesson, ready: 0.1)).to be_within(0.03).of(0.45)
+      expect(learned(class_of(20), lesson, known: 0.95)).to be_within(0.02).of(guess)
+      expect(learned(class_of(0), lesson, ready: 0.1)).to be_within(0.05).of(guess)
     end
 
     it "looks at the first lesson on one kind of times, and at the first day with answers after it" do
-      expect(learned(class_of(20), [given(:quarters, 5)])).to eq(0.45)
+      expect(learned(class_of(20), [given(:quarters, 5)])).to eq(guess)
       both = class_of(0).transform_values { |asked| asked + day_of(:half_past, 7) }
       expect(learned(both, lesson)).to eq(learned(class_of(0), lesson))
-      expect(learned(class_of(20), [given(:half_past, 2), given(:half_past, 4)])).to eq(0.45)
+      expect(learned(class_of(20), [given(:half_past, 2), given(:half_past, 4)])).to eq(guess)
     end
 
     it "is asked of a whole class by what its own standing knows" do
       class_standing = standing(class_of(20), today: 6, lessons: lesson)
-      expect(class_standing.learning.chance).to be > 0.45
-      expect(standing(class_of(0), today: 6, lessons: lesson).learning.chance).to be < 0.45
+      expect(class_standing.learning.chance).to be > guess
+      expect(standing(class_of(0), today: 6, lessons: lesson).learning.chance).to be < guess
     end
   end
 
   it "offers what would help, the most first" do
     monday = TermHelpers::MONDAY
     class_standing = standing((1..26).to_h { |key| [key, []] }, today: monday, lessons: [given(:hour_hand, 1)])
-    outlook = core::Outlook.new(class_standing, today: monday, from: monday, days: days(weeks: 6), aim: core::Aim.new(:quarters),
+    outlook = core::Outlook.new(class_standing, today: monday, from: monday, days: days(weeks: 6), aim: core::Aim.new(:minutes),
                                                 aim_day: monday + 41)
     plain = outlook.forecast(outlook.plan).aim
     helps = outlook.helps

@@ -111,7 +111,7 @@ RSpec.describe Vantick::Core::Term::Planner do
     expect(whole.map(&:kind)).not_to include(:short)
     taught = ->(lessons) { daily.forecast(lessons).points.last.likely }
     expect(taught[daily.plan.reject { |lesson| lesson.kind == :short }]).to be <= taught[daily.plan]
-    expect(taught[daily.plan.select { |lesson| lesson.kind == :short }]).to eq(0)
+    expect(taught[daily.plan.select { |lesson| lesson.kind == :short }]).to be <= 1
   end
 
   describe Vantick::Core::Term::Steady do

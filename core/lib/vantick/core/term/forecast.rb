@@ -7,6 +7,8 @@ module Vantick
       # of one child.
       class Forecast
         ROW = NUMBERS[:forecast].freeze
+        # How children learn is what is known of it everywhere.
+        LEARN = Knowing::Expected::LEARN
 
         # @!attribute day [Integer]
         # @!attribute low [Integer] children; four in five runs lie between it and `high`
@@ -78,22 +80,41 @@ module Vantick
         private_constant :Event
 
         def lesson_event(lesson)
-          kinds = lesson.kind == :short ? [] : Teaching::KindsOfTime.of_step(lesson.step) & @kinds
-          share = kinds.length > 1 ? ROW[:shared] / kinds.length.to_f : 1.0
           recap = lesson.recap.flat_map { |step| Teaching::KindsOfTime.of_step(step) }.uniq.filter_map { |kind| @kinds.index(kind) }
-          Event.new(day: lesson.day, order: 0, taught: kinds.map { |kind| [@kinds.index(kind), share, below(kind)] }, recap:)
+          Event.new(day: lesson.day, order: 0, taught: lesson.kind == :short ? [] : taught(lesson.step), recap:)
+        end
+
+        # As {Knowing::Following#taught}: what a lesson on a step exercises first, then its own kinds.
+        def taught(step)
+          all = Teaching::KindsOfTime.of_step(step)
+          kinds = all & @kinds
+          share = all.length**-LEARN[:shared]
+          beneath = kinds.flat_map { |kind| Teaching::KindsOfTime.exercised(kind) }.uniq & (@kinds - kinds)
+          [*beneath.map { |kind| [kind, share * LEARN[:exercised]] }, *kinds.map { |kind| [kind, share] }].map do |kind, part|
+            [@kinds.index(kind), part, below(kind)]
+          end
         end
 
         def order = @order ||= @kinds.map { |kind| [@kinds.index(kind), 1.0, below(kind)] }
 
         def below(kind) = Teaching::KindsOfTime.below(kind).filter_map { |one| @kinds.index(one) }
 
-        # The shortest band that holds enough of the runs.
+        # As much to each side as what is assumed of all classes was wrong by.
         def point(day, sorted)
+          missed = missed(day)
+          low, high = shortest(sorted)
+          low, high = [low - missed, high + missed].map { |count| count.clamp(0, @starts.length) }
+          Point.new(day:, low:, likely: sorted[sorted.length / 2], high:).freeze
+        end
+
+        # The shortest band that holds enough of the runs.
+        def shortest(sorted)
           held = (sorted.length * ROW[:band]).ceil
           first = (0..(sorted.length - held)).min_by { |at| sorted[at + held - 1] - sorted[at] }
-          Point.new(day:, low: sorted[first], likely: sorted[sorted.length / 2], high: sorted[first + held - 1]).freeze
+          sorted.values_at(first, first + held - 1)
         end
+
+        def missed(day) = (ROW[:missed] * @starts.length * [(day - @today) / ROW[:missed_days].to_f, 1].min).round
       end
     end
   end

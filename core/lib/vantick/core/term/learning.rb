@@ -17,6 +17,7 @@ module Vantick
       class Learning
         ROW = NUMBERS[:forecast].freeze
         CAME = NUMBERS[:came].freeze
+        LESSON = Knowing::Expected::LEARN.fetch(:lesson)
 
         # What a child's answers after a lesson say.
         # @!attribute before [Float] 0..1, that it was known before
@@ -37,7 +38,7 @@ module Vantick
 
         class << self
           # @return [Learning] before anything was seen
-          def guessed = new(ones: ROW[:weight] * ROW[:chance], others: ROW[:weight] * (1 - ROW[:chance])).freeze
+          def guessed = new(ones: ROW[:weight] * LESSON, others: ROW[:weight] * (1 - LESSON)).freeze
 
           # What came of the first lesson on each step of one kind of times: later ones are given to those who have it already, or to
           # those with whom it did not go well by bad luck alone.

@@ -10,8 +10,9 @@ module Vantick
         SUREST = 0.95
         WEEK = 7
         # Looked up millions of times.
-        RECAP, DESK, ALONE = ROW.fetch_values(:recap, :desk, :alone)
-        FIRST = Knowing::Places::KEEP.fetch(:begin)
+        DESK = ROW.fetch(:desk)
+        LESSON, UNLEARNED, RECAP, ALONE = Knowing::Expected::LEARN.fetch_values(:lesson, :unlearned, :recap, :alone)
+        FIRST, FLOOR = Knowing::Places::KEEP.fetch_values(:begin, :floor)
         KNOWS = NUMBERS[:knows] - 1e-9
 
         # @param random [Random]
@@ -22,8 +23,9 @@ module Vantick
           @away = away
           draws = Draws.new(random)
           @chance = draws.beta(learning.ones, learning.others) * (2**(draws.normal * ROW[:doubt]))
-          @hindered = ROW[:misread] / ROW[:chance]
+          @hindered = UNLEARNED / LESSON
           @longer = 2**(draws.normal * ROW[:spread])
+          @floor = FLOOR * (random.rand**ROW[:returns])
           @draws = draws
         end
 
@@ -86,8 +88,7 @@ module Vantick
         def touch(kind, day, chance)
           return (learn(kind, day) if @random.rand < chance) unless @known[kind]
 
-          kept = 2.0**((@last[kind] - day) / @half[kind])
-          if @random.rand < kept
+          if @random.rand < kept(kind, day)
             @half[kind] = Knowing::Places.longer(@half[kind])
             @last[kind] = day
           else
@@ -95,6 +96,9 @@ module Vantick
             learn(kind, day) if @random.rand < chance
           end
         end
+
+        # As {Knowing::Places#kept}: some of it comes back as soon as it is asked for.
+        def kept(kind, day) = @floor + ((1 - @floor) * (2.0**((@last[kind] - day) / @half[kind])))
 
         def learn(kind, day)
           @known[kind] = true
@@ -104,7 +108,7 @@ module Vantick
 
         # @return [Integer] 1 for a child who reads enough of the aim's times
         def knows(shares, day)
-          there = shares.sum { |kind, share| @known[kind] && @random.rand < 2.0**((@last[kind] - day) / @half[kind]) ? share : 0.0 }
+          there = shares.sum { |kind, share| @known[kind] && @random.rand < kept(kind, day) ? share : 0.0 }
           there >= KNOWS ? 1 : 0
         end
       end
