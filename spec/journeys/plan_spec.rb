@@ -141,6 +141,27 @@ RSpec.describe "Planning a lesson and giving it", :demo do
     expect(dials("Review")).not_to be_empty
   end
 
+  it "counts boards that go up, says what to do and what to ask next, and keeps it with the lesson" do
+    plan_next
+    id = page.current_path[/\d+/]
+    click_link "Start lesson"
+    expect(page).to have_css(".run .large")
+    press("3", "b")
+    within(".boards") do
+      expect(page).to have_css("li", minimum: 3).and have_button("What next?", disabled: true)
+      within(all("li")[1]) { click_button "most" }
+      click_button "What next?"
+      expect(page).to have_css("p", text: /\AThey .+\./).and have_css("button", text: /Ask \d+:\d\d next/)
+    end
+    before = page.find("[role='slider']")["aria-valuetext"]
+    click_button "Ask", exact: false
+    eventually { expect(page.find("[role='slider']")["aria-valuetext"]).not_to eq(before) }
+    visit "/plan/#{id}/boards"
+    expect(page).to have_text("What the class showed").and have_text(/: most\./)
+    first("button.clock").click
+    expect(page).to have_css(".boards li", minimum: 3)
+  end
+
   it "says so where there is no other time to swap for" do
     plan_next
     find("button.stage", text: "Exit check").click

@@ -2,6 +2,9 @@ import {
   api,
   asked,
   type Behind,
+  type BoardsAdvice,
+  type BoardsAwaited,
+  type BoardsShown,
   type Ladder,
   type Lesson,
   type LessonPlan,
@@ -20,6 +23,34 @@ export async function listLessons(
 ): Promise<LessonSummary[]> {
   const params = { path: { class_id: classId }, query };
   return (await asked(api.GET("/api/classes/{class_id}/lessons", { params }))).lessons;
+}
+
+/** One clock that a whole class is asked on boards. */
+export interface BoardsAsked {
+  task: string;
+  time: string;
+}
+
+export type Amount = "none" | "few" | "some" | "most" | "all";
+
+/** Which answers to wait for when all hold up their boards. */
+export function awaitBoards(classId: number, query: BoardsAsked): Promise<BoardsAwaited> {
+  const params = { path: { class_id: classId }, query };
+  return asked(api.GET("/api/classes/{class_id}/boards", { params }));
+}
+
+/** How many showed which answer, and what to do then. */
+export function keepBoards(
+  classId: number,
+  body: BoardsAsked & { lesson_id: number | null; amounts: { answer: string; amount: Amount }[] },
+): Promise<BoardsAdvice> {
+  return asked(api.POST("/api/classes/{class_id}/boards", { params: { path: { class_id: classId } }, body }));
+}
+
+/** What the class showed in a lesson. */
+export async function readBoards(lessonId: number): Promise<BoardsShown[]> {
+  const params = { path: { lesson_id: lessonId } };
+  return (await asked(api.GET("/api/lessons/{lesson_id}/boards", { params }))).boards;
 }
 
 export function planLesson(

@@ -34,6 +34,12 @@ export const router = createRouter({
       meta: { title: "Lesson" },
     },
     {
+      path: "/plan/:id(\\d+)/boards",
+      name: "boards",
+      component: () => import("@/plan/BoardsView.vue"),
+      meta: { title: "Boards" },
+    },
+    {
       path: "/plan/:id(\\d+)/run",
       name: "run",
       component: () => import("@/plan/RunView.vue"),

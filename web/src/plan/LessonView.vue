@@ -110,6 +110,9 @@ useUndoKey(undo);
             <BDropdownItemButton @click="printAll">Everything, in one stack</BDropdownItemButton>
           </BDropdown>
           <BButton variant="outline-primary" :to="{ name: 'show', query: { times: all } }">Show</BButton>
+          <BButton variant="outline-primary" :to="{ name: 'boards', params: { id: lesson.id } }">
+            Boards
+          </BButton>
           <BButton variant="primary" :to="{ name: 'run', params: { id: lesson.id } }">Start lesson</BButton>
         </div>
       </div>

@@ -71,7 +71,13 @@ function cover(): void {
   uncovered.value = 0;
 }
 
-defineExpose({ advance, cover });
+/** Another clock in its place, covered again. */
+function show(time: string): void {
+  uncovered.value = 0;
+  place.value = facts.placeOf(time) ?? start.value;
+}
+
+defineExpose({ advance, cover, show });
 </script>
 
 <template>

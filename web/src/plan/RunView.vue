@@ -5,6 +5,8 @@ import { useRoute, useRouter } from "vue-router";
 import { endLesson, openExit, readLesson, useDoing, useFacts, type Lesson } from "@/api";
 import { useCovering } from "@/route";
 import { useClasses, useOwnClass } from "@/school";
+import { BoardsPanel } from "@/told";
+import { taskOf } from "./boards";
 import MethodTicks from "./MethodTicks.vue";
 import RunBar from "./RunBar.vue";
 import RunEnd from "./RunEnd.vue";
@@ -23,6 +25,15 @@ const ending = ref(false);
 useCovering(() => true);
 const heading = ref<HTMLElement>();
 const method = ref(false);
+const boards = ref(false);
+/** Another clock on the wall, as the boards asked for it. */
+const instead = ref("");
+/** The clock on the wall, where a whole class can be asked what it says. */
+const asked = computed(() => {
+  const now = item.value;
+  if (together.value || !lesson.value || !now?.time || !("answer" in now)) return null;
+  return { task: taskOf(now, lesson.value), time: instead.value || now.time };
+});
 const view = ref<InstanceType<typeof RunItemView>>();
 const paper = ref<InstanceType<typeof RunTogether>>();
 const { stageAt, itemAt, stage, items, item, together, used, notReached, took, next, back, goStage, forget } =
@@ -51,6 +62,12 @@ onScopeDispose(() => {
   here = false;
   void facts.speak(own()).catch(() => undefined);
 });
+
+function askInstead(dial: string): void {
+  instead.value = dial;
+  view.value?.show(dial);
+}
+watch(clock, () => (instead.value = ""));
 
 function on(): void {
   if (!next()) ending.value = true;
@@ -88,6 +105,7 @@ const KEYS: Record<string, () => void> = {
   PageUp: () => goStage(stageAt.value - 1),
   c: () => view.value?.cover(),
   m: () => (method.value = !method.value),
+  b: () => (boards.value = !boards.value),
   e: () => (ending.value = true),
   Escape: () => (ending.value ? (ending.value = false) : leave()),
 };
@@ -129,7 +147,7 @@ useEventListener(
       </header>
       <div
         class="stage position-relative min-h-0 d-grid flex-1"
-        :class="{ 'with-method': method && !ending }"
+        :class="{ 'with-method': (method || (boards && asked)) && !ending }"
       >
         <RunEnd
           v-if="ending"
@@ -156,12 +174,17 @@ useEventListener(
         </RunTogether>
         <RunItemView v-else-if="item" :key="clock" ref="view" :item="item" :lesson="lesson" @done="on" />
         <p v-else class="align-self-center text-center">This part is empty. Press → to go on.</p>
-        <MethodTicks
-          v-if="method && !ending"
-          class="align-self-center"
-          :lines="lesson.method_lines"
-          :clock="clock"
-        />
+        <aside v-if="(method || (boards && asked)) && !ending" class="align-self-center d-grid gap-3">
+          <MethodTicks v-if="method" :lines="lesson.method_lines" :clock="clock" />
+          <BoardsPanel
+            v-if="boards && asked"
+            :class-id="lesson.class_id"
+            :lesson-id="lesson.id"
+            :asked="asked"
+            @ask="askInstead"
+            @close="boards = false"
+          />
+        </aside>
       </div>
       <p v-if="trouble && !ending" class="field-error" role="alert">{{ trouble }}</p>
       <footer
@@ -192,6 +215,10 @@ useEventListener(
         <BButton variant="bare" :aria-pressed="method" @click="method = !method">
           Method
           <kbd class="key" aria-hidden="true">M</kbd>
+        </BButton>
+        <BButton variant="bare" :disabled="!asked" :aria-pressed="boards" @click="boards = !boards">
+          Boards
+          <kbd class="key" aria-hidden="true">B</kbd>
         </BButton>
         <BButton variant="bare" @click="ending = true">
           End

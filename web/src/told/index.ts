@@ -1,3 +1,4 @@
+export { default as BoardsPanel } from "./BoardsPanel.vue";
 export { default as NothingYet } from "./NothingYet.vue";
 export { default as RemovedLately } from "./RemovedLately.vue";
 export { default as SparkLine } from "./SparkLine.vue";

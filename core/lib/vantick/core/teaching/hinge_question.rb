@@ -34,14 +34,14 @@ module Vantick
           own = ContrastingPair.newest(step, pool).then { |newest| newest.empty? ? pool : newest }
           stages = lesson.stages.select { |stage| BEFORE.include?(stage.id) }
           stages.each_with_object([]) do |stage, found|
-            found.concat([for_stage(stage, own, found.flat_map { |one| one.wrong.map(&:misreading) })].compact)
+            found.concat([for_stage(stage, own, step, found.flat_map { |one| one.wrong.map(&:misreading) })].compact)
           end
         end
 
         # The clock of the stage at which the most misreadings part company that were not waited for before.
-        def self.for_stage(stage, own, waited)
+        def self.for_stage(stage, own, step, waited)
           items = stage.items.select { |item| item.time && own.include?(item.time) }
-          found = items.map { |item| new(stage.id, item.time, item.task, waited) }.reject { |one| one.wrong.empty? }
+          found = items.map { |item| new(stage.id, item.time, item.task, step, waited) }.reject { |one| one.wrong.empty? }
           found.max_by.with_index { |one, at| [one.wrong.count { |wrong| !waited.include?(wrong.misreading) }, -at] }
         end
         private_class_method :for_stage
@@ -49,21 +49,25 @@ module Vantick
         # @param before [Symbol]
         # @param time [DialTime, DayTime]
         # @param task [Task]
+        # @param step [Step] what can go wrong at it for the first time comes first
         # @param waited [Array<Misreading>] that another question is for: they come last
-        def initialize(before, time, task, waited = [])
+        def initialize(before, time, task, step, waited = [])
           @before = before
           @time = time
           @task = task
+          @earlier = step.foundations.flat_map { |below| below.tasks.flat_map { |one| below.misreadings(one) } }.uniq
           @wrong = expected(waited).freeze
           freeze
         end
 
         private
 
-        # Each misreading with an answer that no other gives; seldom ones last.
+        # Each misreading with an answer that no other gives; seldom ones last. What is new goes wrong first (judgement).
         def expected(waited)
           answers = Reading::Predictions.of(task).at(time).transform_keys { |id| Reading::Misreading.find(id) }.transform_values(&:first)
-          order = answers.keys.sort_by.with_index { |one, at| [waited.include?(one) ? 1 : 0, one.seldom? ? 1 : 0, at] }
+          order = answers.keys.sort_by.with_index do |one, at|
+            [*[waited.include?(one), one.seldom?, @earlier.include?(one)].map { |last| last ? 1 : 0 }, at]
+          end
           order.uniq { |one| answers[one] }.first(MOST).map { |one| Wrong.new(answers[one], one).freeze }
         end
       end

@@ -38,7 +38,8 @@ module Vantick
 
           # What lessons are made of.
           def lessons
-            { kinds: Core::Teaching::Pacing::KINDS.values.map { |kind| lesson_kind(kind) },
+            { amounts: Core::Teaching::Boards::AMOUNTS.values.map { |one| one.slice(:id, :name) },
+              kinds: Core::Teaching::Pacing::KINDS.values.map { |kind| lesson_kind(kind) },
               lengths: { least: Core::Teaching::Lesson::LENGTHS.min, most: Core::Teaching::Lesson::LENGTHS.max,
                          usual: Core::Teaching::Lesson::USUAL },
               limits: { least_stage_minutes: Core::Teaching::StageMinutes::LEAST, groups: Core::Teaching::Groups::MOST_GROUPS },

@@ -31,7 +31,7 @@ module Vantick
           # Erasures of its children go on to their end.
           Place.new({ jobs: %i[class_id kind] }, ->(db, id) { db[:jobs].where(class_id: id).exclude(kind: "erasure") }),
           *%i[turns seats].map { |table| Place.new({ table => %i[desk_id], desks: %i[class_id] }, OF_DESKS[table]) },
-          *%i[desks lessons].map { |table| Place.new({ table => %i[class_id] }, OWN[table]) },
+          *%i[boards desks lessons].map { |table| Place.new({ table => %i[class_id] }, OWN[table]) },
           Place.new({ items: %i[check_id] }, UNANSWERED),
           Place.new({ checks: %i[class_id] }, ->(db, id) { db[:checks].where(class_id: id).exclude(id: db[:items].select(:check_id)) }),
           Place.new({ classes: %i[id] }, ->(db, id) { db[:classes].where(id:).exclude(id: db[:checks].select(:class_id)) })

@@ -104,6 +104,9 @@ module Vantick
         # @return [KeptGroups]
         def kept_groups = KeptGroups.new(db)
 
+        # @return [Boards]
+        def boards = Boards.new(db)
+
         # @return [Said]
         def said = Said.new(db)
 

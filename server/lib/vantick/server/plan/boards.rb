@@ -1,0 +1,79 @@
+# frozen_string_literal: true
+
+module Vantick
+  module Server
+    module Plan
+      # One clock for all: answers to wait for, what the class showed, and what to do then.
+      class Boards < Resource
+        # What was on a board and not waited for.
+        ELSE = "something else"
+
+        get "/api/classes/:class_id/boards" do
+          wording = store.classes.conventions(input[:class_id])
+          about, task, time = asked(input)
+          wrong = about.wrong.map { |one| { misreading: one.misreading.id, answer: task.write(one.answer, wording) } }
+          answer_json({ answer: task.write(task.right_answer(time), wording), wrong: })
+        end
+
+        post "/api/classes/:class_id/boards" do
+          about, task, time = asked(sent)
+          amounts = sent[:amounts].to_h { |one| one.values_at("answer", "amount").map(&:to_sym) }
+          advice = about.advice(amounts, store.classes.conventions(input[:class_id]))
+          keep(task, time, amounts)
+          answer_json({ say: advice.say, misreading: advice.misreading&.id, time: advice.time&.to_s, dial: advice.time&.dial_time&.to_s },
+                      code: 201)
+        end
+
+        get "/api/lessons/:lesson_id/boards" do
+          lesson = store.lessons.find(input[:lesson_id])
+          wording = store.classes.conventions(lesson[:class_id])
+          answer_json({ boards: store.boards.of_lesson(lesson[:class_id], lesson[:id]).map { |row| shown(row, wording) } })
+        end
+
+        private
+
+        # @return [Array(Core::Teaching::Boards, Core::Marking::Task, Core::Dial::DialTime)]
+        def asked(from)
+          task = Core::Marking::Task.find(from[:task])
+          time = task.parse_time(from[:time])
+          step = from[:step] ? Core::Teaching::Step.find(from[:step]) : Core::Teaching::Step.holding([time], task)
+          unfit("This clock isn't one of #{step.name.downcase}.", :time) unless step.pool_for(task).include?(time)
+
+          [Core::Teaching::Boards.new(step, task, time), task, time]
+        end
+
+        def keep(task, time, amounts)
+          day = Date.jd(Store::SchoolDay.today).iso8601
+          step = sent[:step] || Core::Teaching::Step.holding([time], task).id.to_s
+          about = { step:, task: task.id.to_s, time: time.to_s }
+          store.boards.add(class_id: input[:class_id], lesson_id:, day:, **about, amounts:, shown_at: now)
+        end
+
+        # The lesson in which it was shown, where it was in one of this class.
+        def lesson_id
+          lesson = sent[:lesson_id] && store.lessons.find(sent[:lesson_id])
+          unfit("This lesson is another class's.", :lesson_id) if lesson && lesson[:class_id] != input[:class_id]
+
+          lesson&.id
+        end
+
+        def shown(row, wording)
+          task = Core::Marking::Task.find(row[:task])
+          time = task.parse_time(row[:time])
+          written = written(row, task, time, wording)
+          amounts = row[:amounts].reject { |_, amount| amount == "none" }.map do |id, amount|
+            { answer: written.fetch(id, ELSE), right: id == :right, amount: Core::Teaching::Boards::AMOUNTS.fetch(amount.to_sym)[:name] }
+          end
+          { id: row[:id], time: time.to_s, dial: time.dial_time.to_s, shown_at: row[:shown_at], amounts: }
+        end
+
+        # @return [Hash{Symbol => String}] by what is counted, how it is written
+        def written(row, task, time, wording)
+          wrong = Core::Teaching::Boards.new(Core::Teaching::Step.find(row[:step]), task, time).wrong
+          { right: task.write(task.right_answer(time), wording),
+            **wrong.to_h { |one| [one.misreading.id, task.write(one.answer, wording)] } }
+        end
+      end
+    end
+  end
+end
