@@ -171,13 +171,28 @@ RSpec.describe "Showing a clock" do
     expect(page).to have_css("button[aria-label^='Clock']", count: 9)
   end
 
-  it "lets time go on by fives, the words with it, and stops at the next hour" do
+  it "lets time go on by fives with its words covered, and stops at the next hour" do
     show "times=7:50"
     press("a")
-    expect(page).to have_text("five to eight").and have_no_css(".cover")
+    expect(page).to have_button("Stop").and have_css(".cover").and have_no_text("five to eight")
     expect(page).to have_css("path.minute[transform='rotate(0)']")
     expect(time).to eq("8:00")
     expect(page).to have_button("Move on in fives").and have_css(".cover")
+  end
+
+  it "stops before the hand moves on and asks what it will say, then moves and lets the class check" do
+    show "times=7:00"
+    press("a")
+    expect(page).to have_css("path.minute[transform='rotate(30)']")
+    press(" ")
+    expect(page).to have_css("[role='status']", text: "What will it say in five minutes?")
+    held = time
+    press(" ")
+    expect(page).to have_css(".cover").and have_no_text("What will it say")
+    hour, minute = held.split(":").map(&:to_i)
+    expect(time).to eq(format("%<hour>d:%<minute>02d", hour:, minute: minute + 5))
+    press(" ")
+    expect(page).to have_text("past")
   end
 
   it "keeps the half of the day as the hands pass noon, and says it" do

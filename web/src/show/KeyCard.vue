@@ -15,7 +15,7 @@ const KEYS: readonly (readonly [string, string])[] = [
   ["Shift ← →", "five minutes"],
   ["Page ↑ ↓", "one hour on, back"],
   [", .", "previous clock, next clock"],
-  ["A", "move on in fives"],
+  ["A", "move on in fives; Space stops to ask what comes"],
   ["U", "unlink hands, link hands"],
   ["R", "fix the hour hand"],
   ["B", "board: only the clock"],

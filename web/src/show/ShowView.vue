@@ -33,7 +33,7 @@ const listed = (name: string): string[] =>
     .split(",")
     .filter(Boolean);
 
-const { place, dayPlace, playing, go, play, stop } = useTurning(listed("times")[0] ?? "");
+const { place, dayPlace, playing, go, play: playOn, stop, onward } = useTurning(listed("times")[0] ?? "");
 const { hands, drawing, trouble, toggle: toggleGears, turn, ask, putRight } = useLoose();
 const shown = computed(() => facts.at(place.value));
 const {
@@ -65,8 +65,7 @@ const dial = ref<InstanceType<typeof TurnedDial>>();
 const day = computed(() => (lenses.has("day") ? facts.dayTimes[dayPlace.value] : undefined));
 const events = computed(() => (classes.current?.day.length ? classes.current.day : facts.usualDay));
 const lines = computed(() => linesOf(shown.value, day.value));
-const bare = computed(() => open.value || playing.value);
-const seen = computed(() => (bare.value ? lines.value.length : uncovered.value));
+const seen = computed(() => (open.value ? lines.value.length : uncovered.value));
 const right = ref<HTMLElement>();
 useFitting(
   right,
@@ -78,7 +77,7 @@ const otherWays = computed(() => [...shown.value.words.slice(1), ...shown.value.
 const lights = computed(() => {
   if (hands.value) return [];
   const sweep = lenses.has("sweep") ? shown.value.steps.filter((one) => one.part === "minutes") : [];
-  const told = bare.value ? undefined : shown.value.steps[uncovered.value - 1];
+  const told = open.value ? undefined : shown.value.steps[uncovered.value - 1];
   return [...sweep.flatMap((one) => one.lights.filter((light) => light.counts)), ...(told?.lights ?? [])];
 });
 const two = computed(() => lenses.has("two_dials") || joining.value);
@@ -93,13 +92,31 @@ function toggle(lens: string): void {
   toggleLens(lenses, lens);
 }
 
+/** Time was held before the hand moves on: the class says where it will be. */
+const asking = ref(false);
+function play(): void {
+  asking.value = false;
+  playOn();
+}
+
 function next(): void {
-  if (bare.value || hands.value) return;
+  if (hands.value) return;
+  if (playing.value) {
+    stop();
+    asking.value = true;
+    return;
+  }
+  if (asking.value) {
+    asking.value = false;
+    return onward();
+  }
+  if (open.value) return;
   uncovered.value = uncovered.value < lines.value.length ? uncovered.value + 1 : 0;
 }
 
 function show(time: string | undefined): void {
   stop();
+  asking.value = false;
   if (hands.value) toggleGears(shown.value);
   if (time) go(time);
 }
@@ -107,12 +124,14 @@ function show(time: string | undefined): void {
 /** A hand on the dial stops what goes by itself. */
 function turnTo(next: number): void {
   stop();
+  asking.value = false;
   place.value = next;
 }
 
 /** Ungears the hands where they stand; geared again, they stand at the time they meant. */
 function gears(): void {
   stop();
+  asking.value = false;
   const meant = toggleGears(shown.value);
   if (meant && !hands.value) go(meant);
 }
@@ -189,6 +208,13 @@ useEventListener("keydown", (event: KeyboardEvent) => {
     </div>
     <div ref="right" class="right d-flex flex-column justify-content-between gap-3 min-h-0 overflow-y-auto">
       <DrawingVerdict v-if="hands" :drawing="drawing" :trouble="trouble" @mend="putRight" @gear="gears" />
+      <div v-else-if="asking" class="align-self-center" role="status">
+        <p class="asking m-0 mb-3 fw-bold lh-115">Stop! What will it say in five minutes?</p>
+        <BButton variant="primary" @click="next">
+          Move on
+          <kbd class="key" aria-hidden="true">Space</kbd>
+        </BButton>
+      </div>
       <ReadingSteps
         v-else
         :lines="lines"
@@ -219,6 +245,10 @@ useEventListener("keydown", (event: KeyboardEvent) => {
 </template>
 
 <style scoped lang="scss">
+.asking {
+  font-size: calc(1.9rem * var(--words, 1));
+}
+
 .show {
   grid-template-columns: 13.5rem minmax(0, 1fr) minmax(15rem, 24%);
   height: calc(100vh - var(--v-bar));

@@ -13,6 +13,8 @@ interface Turning {
   /** Time goes forward in fives up to the next o'clock, or stops. */
   play: () => void;
   stop: () => void;
+  /** To the next five. */
+  onward: () => void;
 }
 
 /** Milliseconds from one five to the next: long enough to say it aloud. */
@@ -58,5 +60,5 @@ export function useTurning(start: string): Turning {
     else resume();
   }
 
-  return { place, dayPlace, playing: computed(() => isActive.value), go, play, stop: pause };
+  return { place, dayPlace, playing: computed(() => isActive.value), go, play, stop: pause, onward: beat };
 }
