@@ -89,22 +89,28 @@ module Vantick
           Choosing::Support.at_desk?(Choosing::Levels.of_state(@states.fetch(step)), @running.length)
         end
 
-        # First tries wrong one after the other from which on a child is asked something easier (judgement).
+        # First tries wrong one after the other from which on a child is asked something easier (judgement), and from which on also where a
+        # misreading is likely that could be helped against: help needs something that goes well between.
         STUCK = 2
+        LOST = 3
 
-        # @return [Boolean] whether the last ones were wrong, and no misreading is likely that could be helped against
-        def stuck?
-          last = answers.last(STUCK)
-          turns.length >= STUCK && last.length == STUCK && last.all? do |marked|
-            marked.telling? && !marked.read_right?
-          end && belief.likely.empty?
-        end
+        # @return [Boolean] whether the last ones were wrong, or could not be read
+        def stuck? = wrong?(belief.likely.empty? ? STUCK : LOST)
 
         # @param step [Step]
         # @return [Boolean] whether the last whole dial at one of its times was read rightly
         def read_last?(step)
           last = answers.reverse.find { |marked| marked.task.dial? && Teaching::Step.home(marked.task).nil? && step.holds?(marked.time) }
           !last.nil? && last.read_right?
+        end
+
+        # @param step [Step]
+        # @return [Step, nil] the highest below it that was read rightly the last time, or else the lowest: of those that it rests on, or of
+        #   the ladder, where it rests on none that can be asked
+        def easier_than(step)
+          sets = [step.foundations, Teaching::Step.up_to(step) - [step]]
+          below = sets.map { |steps| steps.select { |one| one.whole? && one.pool.any? } }.find(&:any?).to_a
+          below.reverse.find { |one| read_last?(one) } || below.first
         end
 
         # @return [Array<Array(Task, DialTime)>] read rightly the last time they were asked: those first that are of a step that the child
@@ -116,6 +122,11 @@ module Vantick
         end
 
         private
+
+        def wrong?(count)
+          last = answers.last(count)
+          turns.length >= count && last.length == count && last.none?(&:read_right?)
+        end
 
         def with(**changed)
           Learner.new(step:, answers:, belief:, turns:, day_times:, review_due:, baseline:, ceiling: @ceiling, running: @running,

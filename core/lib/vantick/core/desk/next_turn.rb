@@ -97,11 +97,9 @@ module Vantick
           [left & @learner.day_times, left, fresh].find(&:any?).sample(random: @random)
         end
 
-        # For a child who is ground down: the highest step below that was read rightly the last time, or else the lowest; not in the way
-        # that was asked just now.
+        # For a child who is ground down; not in the way that was asked just now.
         def easier
-          below = @step.foundations.select { |step| step.pool.any? && step.whole? }
-          step = below.reverse.find { |one| @learner.read_last?(one) } || below.first or return
+          step = @learner.easier_than(@step) or return
           ways = @learner.ways(step)
           task = following(ways.select { |one| EASIER.include?(one.task.id) }.then { |easy| easy.empty? ? ways : easy })
           times = fresh(shown(step.pool_for(task)))
@@ -109,12 +107,15 @@ module Vantick
         end
 
         def known
-          tasks = single.map(&:task)
+          tasks = single.map(&:task) - thrice
           # In the first round none twice; who goes on longer meets what went well again.
           lately = @learner.turns.length < Round::TASKS ? recent : recent.last(APART)
           task, time = @learner.known.find { |asked, at| tasks.include?(asked) && !lately.include?(at) }
           time && Turn.new(step: holding(task, time), task:, times: [time], reason: :known)
         end
+
+        # Never three alike one after the other.
+        def thrice = @learner.turns.last(2).map(&:task).then { |last| last.length == 2 && last.uniq.one? ? last.uniq : [] }
 
         # Those whose one time is all there is to choose.
         def single?(task) = !%i[match spot_mistake].include?(task.id)
