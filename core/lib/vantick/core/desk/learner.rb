@@ -32,10 +32,11 @@ module Vantick
         # @param answers [Array<Marked>] first tries of earlier days and of today, oldest first
         # @param ceiling [Step, nil] the highest that the child may go on to; nothing where the teacher chose the step
         # @param running [Array<Task>] right one after the other by now
+        # @param wrong [Integer] tasks that went wrong one after the other by now
         # @param states [Hash{Step => Symbol}] of the child, where they are known
         # @param adjustments [Teaching::Adjustments]
         def initialize(step:, answers: [], belief: Knowing::Diagnosis.new(answers), turns: [],
-                       day_times: [], review_due: [], baseline: nil, ceiling: nil, running: [], states: {},
+                       day_times: [], review_due: [], baseline: nil, ceiling: nil, running: [], wrong: nil, states: {},
                        adjustments: Teaching::Adjustments.none)
           @step = step
           @ceiling = ceiling
@@ -45,6 +46,7 @@ module Vantick
           @answers = answers.last(KEPT).freeze
           @belief = belief
           @turns = turns.last(KEPT).freeze
+          @wrong = wrong || [@turns.length, @answers.reverse.take_while { |marked| !marked.read_right? }.length].min
           @day_times = day_times
           @review_due = review_due
           @baseline = baseline
@@ -62,7 +64,8 @@ module Vantick
         # @return [Learner]
         def after(marked)
           believed = marked.reduce(belief) { |so_far, one| so_far.with(one) }
-          with(answers: answers + marked, belief: believed, baseline: baseline&.after(turns.last, marked.first), **climbed(marked))
+          with(answers: answers + marked, belief: believed, baseline: baseline&.after(turns.last, marked.first),
+               wrong: marked.all?(&:read_right?) ? 0 : @wrong + 1, **climbed(marked))
         end
 
         # @return [Learner] once the last task was shown instead of answered
@@ -95,7 +98,7 @@ module Vantick
         LOST = 3
 
         # @return [Boolean] whether the last ones were wrong, or could not be read
-        def stuck? = wrong?(belief.likely.empty? ? STUCK : LOST)
+        def stuck? = @wrong >= (belief.likely.empty? ? STUCK : LOST)
 
         # @param step [Step]
         # @return [Boolean] whether the last whole dial at one of its times was read rightly
@@ -123,14 +126,9 @@ module Vantick
 
         private
 
-        def wrong?(count)
-          last = answers.last(count)
-          turns.length >= count && last.length == count && last.none?(&:read_right?)
-        end
-
         def with(**changed)
-          Learner.new(step:, answers:, belief:, turns:, day_times:, review_due:, baseline:, ceiling: @ceiling, running: @running,
-                      states: @states, adjustments:, **changed)
+          Learner.new(step:, answers:, belief:, turns:, day_times:, review_due:, baseline:, adjustments:, ceiling: @ceiling,
+                      running: @running, wrong: @wrong, states: @states, **changed)
         end
 
         # What was asked for a change says nothing of the step.

@@ -16,18 +16,19 @@ module Vantick
         # @param seat [Hash]
         # @param store [Store::Database]
         # @param room [Room]
-        # @param adjusted [Proc] the child's adjustments, as a teacher has set them by now
         # @yieldreturn [Array(Hash, Core::Wording::Conventions)] the class, where nothing is at hand
-        def initialize(seat, store:, room:, adjusted:, &of_class)
+        def initialize(seat, store:, room:, &of_class)
           @seat = seat
           @store = store
           @room = room
-          @adjusted = adjusted
           @of_class = of_class
         end
 
+        # @return [Core::Teaching::Adjustments] as a teacher has set them by now
+        def adjustments = @adjustments ||= @store.register.adjustments_of(@seat[:child_id])
+
         # @return [Core::Desk::Learner]
-        def learner = @learner || @room.learner(@seat) { worked_out(*@of_class.call) }.adjusted(@adjusted.call)
+        def learner = @learner || @room.learner(@seat) { worked_out(*@of_class.call) }.adjusted(adjustments)
 
         # For as long as this request lasts: an answer that is not stored in the end was never given.
         # @param turn [Hash] that was answered

@@ -35,7 +35,7 @@ module Vantick
           @turns = store.turns
           @room = room
           @now = now
-          @knowledge = Knowledge.new(seat, store:, room:, adjusted: -> { adjustments }) { [school_class, conventions] }
+          @knowledge = Knowledge.new(seat, store:, room:) { [school_class, conventions] }
         end
 
         # @return [Core::Wording::Conventions]
@@ -45,7 +45,7 @@ module Vantick
         def school_class = @school_class ||= @store.classes.plain(seat[:class_id])
 
         # @return [Core::Teaching::Adjustments] of the child
-        def adjustments = @adjustments ||= @store.register.adjustments_of(seat[:child_id])
+        def adjustments = @knowledge.adjustments
 
         # @return [Boolean]
         def fixed? = FIXED.include?(seat[:kind])
