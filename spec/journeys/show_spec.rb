@@ -195,6 +195,22 @@ RSpec.describe "Showing a clock" do
     expect(page).to have_text("past")
   end
 
+  it "has a timer that is a clock: it goes on while another page is looked at, and ends without a sound" do
+    show "times=7:00"
+    press("z")
+    within("section[aria-label='Timer']") do
+      click_button "5", exact: true
+      expect(page).to have_css("[role='timer']", text: "5 minutes").and have_css(".shade path")
+    end
+    Vantick::Server::Clock.set(Vantick::Server::Clock.now + 330)
+    Moment.tell(browser)
+    show "times=7:00"
+    press("z")
+    expect(page).to have_css("[role='timer']", text: "Time is up.").and have_no_css(".shade path")
+    click_button "Another"
+    expect(page).to have_text("How many minutes?")
+  end
+
   it "keeps the half of the day as the hands pass noon, and says it" do
     show "times=11:55&lens=day"
     press("k")

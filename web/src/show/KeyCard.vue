@@ -21,6 +21,7 @@ const KEYS: readonly (readonly [string, string])[] = [
   ["B", "board: only the clock"],
   ["W", "larger words on the board"],
   ["E", "a dark room, a light one"],
+  ["Z", "timer"],
   ["Esc", "leave the board"],
   ["?", "this card"],
 ];

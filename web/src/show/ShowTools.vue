@@ -1,7 +1,14 @@
 <script setup lang="ts">
 /** What the dial can do besides being turned by hand. */
-defineProps<{ playing: boolean; loose: boolean; board: boolean; dim: boolean; words: number }>();
-defineEmits<{ play: []; gears: []; board: []; help: []; dim: []; words: [] }>();
+defineProps<{
+  playing: boolean;
+  loose: boolean;
+  board: boolean;
+  dim: boolean;
+  timer: boolean;
+  words: number;
+}>();
+defineEmits<{ play: []; gears: []; board: []; help: []; dim: []; words: []; timer: [] }>();
 
 const print = (): void => window.print();
 </script>
@@ -40,6 +47,11 @@ const print = (): void => window.print();
         <kbd class="key" aria-hidden="true">E</kbd>
       </BButton>
     </template>
+    <BButton variant="bare" :aria-pressed="timer" @click="$emit('timer')">
+      <i class="bi bi-hourglass-split" aria-hidden="true"></i>
+      Timer
+      <kbd class="key" aria-hidden="true">Z</kbd>
+    </BButton>
     <BButton v-if="!board" variant="bare" @click="print">
       <i class="bi bi-printer" aria-hidden="true"></i>
       Print

@@ -13,6 +13,7 @@ import KeyCard from "./KeyCard.vue";
 import { lensWithKey, toggleLens } from "./lenses";
 import LensSwitches from "./LensSwitches.vue";
 import SequencePanel from "./SequencePanel.vue";
+import QuietTimer from "./QuietTimer.vue";
 import ShowOnPaper from "./ShowOnPaper.vue";
 import ShowTools from "./ShowTools.vue";
 import TwoDials from "./TwoDials.vue";
@@ -58,6 +59,7 @@ const words = useLocalStorage("vantick.wall.words", 1);
 const dark = useLocalStorage("vantick.wall.dark", false);
 const larger = (): unknown => (words.value = (words.value % SIZES) + 1);
 const help = ref(false);
+const timer = ref(false);
 useCovering(() => board.value);
 const { idle } = useIdle(FADING, { events: ["mousemove", "pointerdown"] });
 const dial = ref<InstanceType<typeof TurnedDial>>();
@@ -149,6 +151,7 @@ const KEYS: Record<string, () => void> = {
   e: () => board.value && (dark.value = !dark.value),
   ",": () => show(step(-1)),
   ".": () => show(step(1)),
+  z: () => (timer.value = !timer.value),
   "?": () => (help.value = !help.value),
   escape: () => (help.value ? (help.value = false) : (board.value = false)),
 };
@@ -205,6 +208,7 @@ useEventListener("keydown", (event: KeyboardEvent) => {
       </div>
       <DayRibbon v-if="day" v-model="dayPlace" :events="events" />
       <HourRibbon v-else-if="!hands" v-model="place" />
+      <QuietTimer v-if="timer" class="quiet-timer" />
     </div>
     <div ref="right" class="right d-flex flex-column justify-content-between gap-3 min-h-0 overflow-y-auto">
       <DrawingVerdict v-if="hands" :drawing="drawing" :trouble="trouble" @mend="putRight" @gear="gears" />
@@ -232,11 +236,13 @@ useEventListener("keydown", (event: KeyboardEvent) => {
         :board="board"
         :dim="dark"
         :words="words"
+        :timer="timer"
         @dim="dark = !dark"
         @words="larger"
         @play="play"
         @gears="gears"
         @board="board = !board"
+        @timer="timer = !timer"
         @help="help = true"
       />
     </div>
@@ -245,6 +251,17 @@ useEventListener("keydown", (event: KeyboardEvent) => {
 </template>
 
 <style scoped lang="scss">
+.middle {
+  position: relative;
+}
+
+.quiet-timer {
+  position: absolute;
+  z-index: 3;
+  left: 0;
+  top: 0;
+}
+
 .asking {
   font-size: calc(1.9rem * var(--words, 1));
 }
