@@ -47,14 +47,14 @@ RSpec.describe "A term", :demo do
     File.write(file, ["BEGIN:VCALENDAR", "VERSION:2.0", "PRODID:-//x//EN", "BEGIN:VEVENT", "UID:1", "DTSTART;VALUE=DATE:#{off}",
                       "DTEND;VALUE=DATE:#{(monday + 21).strftime('%Y%m%d')}", "SUMMARY:Half-term", "END:VEVENT", "BEGIN:VEVENT", "UID:2",
                       "DTSTART:#{off}T090000Z", "DTEND:#{off}T100000Z", "SUMMARY:Meeting", "END:VEVENT", "END:VCALENDAR", ""].join("\r\n"))
-    set_term(weeks: 8) do
+    set_term(weeks: 8, aim: "Minutes") do
       attach_file "Or from the school's calendar file (.ics)", file
       expect(page).to have_text("1 entry with days off found in school.ics.")
       expect(page).to have_text("Not added: Meeting. It is part of a day, not a whole day.")
     end
     expect(lessons.length).to eq(21)
     expect(steps).to include("Quarters", "spare")
-    expect(forecast).to match(/will know fives, likely \d+ to \d+\./)
+    expect(forecast).to match(/will know minutes, likely \d+ to \d+\./)
     click_button "What would help?"
     expect(page).to have_css("[aria-label='What would help'] li", text: /Ten minutes on devices twice a week: /, wait: 60)
     expect(page).to have_css("h2", text: steps.first)

@@ -19,6 +19,11 @@ export const HELP: Readonly<Record<string, readonly string[]>> = {
     "One lesson in eight is spare, at the end, for lessons that fall out.",
     "After each check the remaining lessons are replanned. You see what changed and can undo it.",
   ],
+  "step-lesson": ["A lesson without clocks to read. Print it, or show the two hands to the class."],
+  boards: [
+    "Open this on your phone while the lesson is on the wall. Press the clock that the class is asked.",
+    "Tap how many showed each answer. Vantick says what to do, and what to ask next.",
+  ],
   lesson: [
     "Press a part to see its clocks. Swap one, pin it, or type another time.",
     "Drag the edge between two parts to change their minutes. Ctrl+Z undoes.",
@@ -55,6 +60,7 @@ export const HELP: Readonly<Record<string, readonly string[]>> = {
   children: ["The fuller the circle, the surer the child is of that step. Press a name for the record."],
   child: [
     "The likely cause of the mistakes, with the clocks that show it. Ask the clock on the right to be sure.",
+    "Adjustments hold on devices and on the child's own sheets. They stand on the lesson's page for a substitute.",
   ],
   groups: [
     "Drag a name to another group, or choose its number. Your groups stay until you reset them.",
