@@ -59,7 +59,13 @@ RSpec.describe "Adjustments for one child" do
     expect(items.fetch(child["id"]).map { |item| [item.helped, item.larger] }.uniq).to eq([[1, 1]])
     expect(items.fetch(other["id"]).map { |item| [item.helped, item.larger] }.uniq).to eq([[nil, nil]])
     widths = printed(id).then { |file| file.pages.map { |page| file.outlines(page).filter_map { |one| one.circle&.last }.max } }
-    expect(widths[0] / widths[2]).to be_within(0.02).of(1.35)
+    expect(widths[0] / widths[2]).to be_within(0.02).of(1.3)
+  end
+
+  it "fit six large clocks with help on a page of A4" do
+    adjust(larger: true, fewer: true, help: true)
+    id, = made_for_each(count: 12, paper: "a4")
+    expect(printed(id).texts.count { |text| text.include?("Anneke") }).to eq(1)
   end
 
   it "leave a sheet as it was printed, whatever is set afterwards: paper has to be found again" do

@@ -5,9 +5,9 @@ RSpec.describe Vantick::Core::Teaching::Adjustments do
   let(:fives) { core::Teaching::Step.find(:fives) }
   let(:tasks) { core::Desk::DeskTask.of(fives).map(&:task) }
 
-  # Judgement: half of a round, half of a sheet, and a dial of 81 points of which two stand side by side on 510.
+  # Judgement: half of a round, half of a sheet, and a dial of 78 points of which six fit a page.
   it "has its numbers from the table" do
-    expect(described_class::TABLE.slice(:tasks, :share, :scale)).to eq(tasks: 5, share: 0.5, scale: 1.35)
+    expect(described_class::TABLE.slice(:tasks, :share, :scale)).to eq(tasks: 5, share: 0.5, scale: 1.3)
   end
 
   it "changes nothing where nothing is set" do
