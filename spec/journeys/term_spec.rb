@@ -57,7 +57,11 @@ RSpec.describe "A term", :demo do
     expect(forecast).to match(/will know minutes, likely \d+ to \d+\./)
     click_button "What would help?"
     expect(page).to have_css("[aria-label='What would help'] li", text: /Ten minutes on devices twice a week: /, wait: 60)
-    expect(page).to have_css("h2", text: steps.first)
+    expect(page).to have_css("h2", text: steps.first).and have_css(".lesson-card p", text: "The first lesson after a break")
+    again = lessons.index { |label| label.match?(/lesson \d+, in (words|digits)/) }
+    lesson(again).click
+    expect(page).to have_css(".lesson-card p", text: /\A\d+ of 26 know it by now\. .*[Ii]t is in (words|digits)\.\z/)
+    lesson(0).click
     click_button "Plan lesson"
     expect(page).to have_css("button.stage", count: 6)
     expect(page).to be_axe_clean.according_to(*BrowserHelpers::AXE_TAGS)

@@ -3,7 +3,7 @@ import { computed, ref, watch } from "vue";
 import { useFacts, type Ladder, type TermChange, type TermLesson } from "@/api";
 import { StepDial } from "@/dial";
 import { shortDay } from "@/words";
-import { kindWords, recapWords, whichLesson } from "./words";
+import { focusWords, kindWords, recapWords, whichLesson } from "./words";
 
 /** One lesson of the term: what it is about, what it goes over first, and what can be done with it. */
 const props = defineProps<{
@@ -19,6 +19,9 @@ const facts = useFacts();
 const rung = computed(() => (props.lesson.step ? facts.rung(props.lesson.step) : null));
 const standing = (step: string) => props.ladder?.steps.find((one) => one.id === step);
 const which = computed(() => whichLesson(props.lessons).get(props.lesson.day));
+const focus = computed(() =>
+  focusWords(props.lesson, props.lessons, props.lesson.step ? standing(props.lesson.step) : undefined),
+);
 const others = computed(() =>
   props.lessons.filter((one) => !one.over && one.day !== props.lesson.day && one.kind !== "skipped"),
 );
@@ -46,6 +49,7 @@ const does = (kind: TermChange["kind"], more: Partial<TermChange> = {}): void =>
       </h2>
     </div>
     <p v-if="lesson.kind === 'open'" class="quiet mb-2">For a lesson that falls out before.</p>
+    <p v-if="focus" class="mb-2">{{ focus }}</p>
     <p v-if="wrong" role="alert" class="field-error">{{ wrong }}</p>
     <template v-if="lesson.recap.length">
       <p class="quiet mb-1">Starts by reviewing</p>

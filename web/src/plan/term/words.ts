@@ -38,6 +38,31 @@ export function whichLesson(lessons: readonly TermLesson[]): Map<string, string>
   return found;
 }
 
+/** The lesson on the same step before this one. */
+function lastOn(lesson: TermLesson, lessons: readonly TermLesson[]): TermLesson | undefined {
+  return lessons.findLast((one) => one.day < lesson.day && (one.given ?? one.step) === lesson.step);
+}
+
+/**
+ * What a lesson to come is for, and what is different from the last one on its step: "10 of 26 know it by now. Last time it was in words,
+ * now it is in digits."
+ */
+export function focusWords(
+  lesson: TermLesson,
+  lessons: readonly TermLesson[],
+  standing: LadderStep | undefined,
+): string {
+  if (lesson.over || !lesson.step || !standing) return "";
+  if (lesson.kind === "recap") return "Most know all of it. This lesson keeps it.";
+  if (lesson.kind === "look_back") return "The first lesson after a break: it brings back what was lost.";
+  const children = standing.secure + standing.nearly + standing.learning + standing.not_yet;
+  const known = `${standing.secure} of ${children} know it by now.`;
+  const [before, now] = [lastOn(lesson, lessons)?.task, lesson.task].map((task) => NOTATIONS[task ?? ""]);
+  if (lesson.kind === "new" || !now) return known;
+  if (before && before !== now) return `${known} Last time it was ${before}, now it is ${now}.`;
+  return `${known} It is ${now}.`;
+}
+
 const low = (facts: Facts, step: string): string => facts.rung(step).name.toLowerCase();
 
 /** "By Fri 12 Feb about 21 of 26 will know fives, likely 18 to 24." */
