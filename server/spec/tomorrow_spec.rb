@@ -104,6 +104,8 @@ RSpec.describe Vantick::Server::Tomorrow::Day do
       expect(post("/api/lessons/#{lesson['id']}/stack", {}).body).to eq(answered.body)
       text = PDF::Reader.new(StringIO.new(plain("/api/stacks/#{answered.body['stack_id']}/stack.pdf?sides=one").body)).pages.map(&:text)
       expect(text.first).to include("Alone: Fives past")
+      expect(text[1]).to include("Count round in fives.").and include("Hand out the sheets.")
+      expect(text[1]).not_to match(/(\d+:\d\d): \1/)
       expect(text.grep(/Answers: Fives past/).length).to be <= 3
     end
 

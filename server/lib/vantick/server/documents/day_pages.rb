@@ -113,6 +113,8 @@ module Vantick
           way = Core::Teaching::Activities.find(stage.activity)
           say(format(TEXT[:stage], name: stage.name, minutes: stage.minutes, aim: way[:name]), bold: true)
           ask(hinge, plan.conventions) if hinge
+          done = stage.items.reject(&:time).map { |item| Core::Teaching::Pacing::KINDS.fetch(item.kind)[:name] }.uniq
+          say("#{done.join('. ')}.") if done.any?
           say(format(TEXT[:say], **way.slice(:say, :look_for)))
           asked = stage.items.select(&:time)
           asked.each_slice(COLUMNS) { |row| times(row, plan.conventions) }
@@ -125,12 +127,17 @@ module Vantick
           say(format(TEXT[:ask], time: hinge.time, wrong: wrong.join(" ")))
         end
 
+        # In digits a time says itself.
+        def asked(item, conventions)
+          answer = item.task.write(item.task.right_answer(item.time), conventions)
+          printable([item.time.to_s, answer].uniq.join(": "))
+        end
+
         def times(row, conventions)
           width = (page.inner / COLUMNS) - 10
           begin_page unless room?(SIZE * 3)
           ends = row.each_with_index.map do |item, at|
-            words = printable("#{item.time}: #{item.task.write(item.task.right_answer(item.time), conventions)}")
-            page.paragraph(words, MARGIN + (at * (width + 10)), @y + SIZE, width, size: SIZE)
+            page.paragraph(asked(item, conventions), MARGIN + (at * (width + 10)), @y + SIZE, width, size: SIZE)
           end
           @y = ends.max - (SIZE * 0.65)
         end
