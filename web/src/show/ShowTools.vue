@@ -47,7 +47,7 @@ const print = (): void => window.print();
         <kbd class="key" aria-hidden="true">E</kbd>
       </BButton>
     </template>
-    <BButton variant="bare" :aria-pressed="timer" @click="$emit('timer')">
+    <BButton v-if="!board" variant="bare" :aria-pressed="timer" @click="$emit('timer')">
       <i class="bi bi-hourglass-split" aria-hidden="true"></i>
       Timer
       <kbd class="key" aria-hidden="true">Z</kbd>
