@@ -47,6 +47,14 @@ RSpec.describe Vantick::Core::Term::Forecast do
     expect(told.points).to all(satisfy { |point| point.likely.between?(point.low, point.high) })
   end
 
+  # Judgement, from the misses of made-up classes (`bin/bench forecast_honest`).
+  it "has a band that is a fifth of the class wider to each side after six weeks, and no wider later" do
+    expect(described_class::ROW.slice(:band, :missed, :missed_days, :returns)).to eq(band: 0.8, missed: 0.2, missed_days: 42, returns: 1.0)
+    certain = Array.new(10) { start(1.0) } + Array.new(10) { start(0.0) }
+    bands = [1, 22, 43, 90].map { |aim_day| forecast(certain, aim_day:).told.aim.then { |aim| [aim.low, aim.high] } }
+    expect(bands).to eq([[10, 10], [8, 12], [6, 14], [6, 14]])
+  end
+
   it "says what is, where the aim's day is today or past, and nothing for a class without children" do
     expect(forecast(Array.new(5) { start(1.0) }, aim_day: 1).told.aim).to have_attributes(day: 1, low: 5, high: 5)
     expect(forecast([], lessons: [lesson(3)]).told).to have_attributes(children: 0, aim: have_attributes(likely: 0))
