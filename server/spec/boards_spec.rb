@@ -33,6 +33,14 @@ RSpec.describe "Boards of a whole class" do
     expect(store.db[:boards].select_map(:lesson_id)).to eq([nil, nil])
   end
 
+  it "answer for every kind of task and any clock, if only in words that it can't be asked" do
+    Vantick::Core::Marking::Task.all.product(%w[7:45 5:59 12:00 6:33 19:45]).each do |task, time|
+      [get("#{path}?task=#{task.id}&time=#{time}"), post(path, { task: task.id.to_s, time:, amounts: [] })].each do |answered|
+        expect([200, 201, 422]).to include(answered.status), "#{task.id} #{time}: #{answered.body}"
+      end
+    end
+  end
+
   it "refuse a clock, an answer or a lesson that does not belong here" do
     expect(get("#{path}?step=quarter_to&task=dial_to_words&time=7:40")).to be_refused(422).at("time").saying(/isn't one of quarter to/)
     expect(show(dark_is_pm: "most")).to be_refused(422).at("amounts")

@@ -16,19 +16,15 @@ const { data: shown, reload } = useAsked("shown", () => id.value && ([id.value] 
 useOwnClass(() => lesson.value?.class_id);
 const chosen = ref("");
 /** Beside the lesson's own, one that was said to come next. */
-const extra = ref("");
-const clocks = computed<Clock[]>(() => {
-  const own = lesson.value ? clocksToAsk(lesson.value) : [];
-  const more =
-    extra.value && lesson.value
-      ? [{ time: extra.value, dial: extra.value, task: lesson.value.task, sees: own[0]?.sees }]
-      : [];
-  return [...more, ...own];
-});
+const extra = ref<Clock | null>(null);
+const clocks = computed<Clock[]>(() => [
+  ...(extra.value ? [extra.value] : []),
+  ...(lesson.value ? clocksToAsk(lesson.value) : []),
+]);
 const asked = computed(() => clocks.value.find((one) => one.time === chosen.value));
 
 function askNext(dial: string): void {
-  extra.value = dial;
+  if (asked.value) extra.value = { ...asked.value, time: dial, dial };
   chosen.value = dial;
   void reload();
 }

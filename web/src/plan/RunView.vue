@@ -6,7 +6,6 @@ import { endLesson, openExit, readLesson, useDoing, useFacts, type Lesson } from
 import { useCovering } from "@/route";
 import { useClasses, useOwnClass } from "@/school";
 import { BoardsPanel } from "@/told";
-import { taskOf } from "./boards";
 import MethodTicks from "./MethodTicks.vue";
 import RunBar from "./RunBar.vue";
 import RunEnd from "./RunEnd.vue";
@@ -31,8 +30,8 @@ const instead = ref("");
 /** The clock on the wall, where a whole class can be asked what it says. */
 const asked = computed(() => {
   const now = item.value;
-  if (together.value || !lesson.value || !now?.time || !("answer" in now)) return null;
-  return { task: taskOf(now, lesson.value), time: instead.value || now.time };
+  if (together.value || !now?.time || !("task" in now) || !now.task) return null;
+  return { task: now.task, time: instead.value || now.time };
 });
 const view = ref<InstanceType<typeof RunItemView>>();
 const paper = ref<InstanceType<typeof RunTogether>>();

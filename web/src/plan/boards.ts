@@ -1,15 +1,5 @@
 import type { Lesson, LessonItem } from "@/api";
 
-/** What a clock on the wall is asked with, where that is not the whole time. */
-const ALONE: Readonly<Record<string, string>> = {
-  hour_hand: "hour_only",
-  minute_hand: "minute_only",
-  time_of_day: "day_half",
-};
-
-/** The task that the boards answer. */
-export const taskOf = (item: LessonItem, lesson: Lesson): string => ALONE[item.sees ?? ""] ?? lesson.task;
-
 export interface Clock {
   time: string;
   dial: string;
@@ -24,8 +14,8 @@ export function clocksToAsk(lesson: Lesson): Clock[] {
     .filter((stage) => stage.id !== "exit")
     .flatMap((stage) => stage.items)
     .flatMap((item) =>
-      item.time && item.dial
-        ? { time: item.time, dial: item.dial, task: taskOf(item, lesson), sees: item.sees }
+      item.time && item.dial && item.task
+        ? { time: item.time, dial: item.dial, task: item.task, sees: item.sees }
         : [],
     );
   const once = [...new Map(own.map((clock) => [clock.time, clock])).values()];

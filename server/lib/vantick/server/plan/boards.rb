@@ -36,16 +36,22 @@ module Vantick
         def asked(from)
           task = Core::Marking::Task.find(from[:task])
           time = task.parse_time(from[:time])
-          step = from[:step] ? Core::Teaching::Step.find(from[:step]) : Core::Teaching::Step.holding([time], task)
+          step = step_of(from[:step], task, time)
           unfit("This clock isn't one of #{step.name.downcase}.", :time) unless step.pool_for(task).include?(time)
 
           [Core::Teaching::Boards.new(step, task, time), task, time]
         end
 
+        # As it was said, or the earliest that has the clock.
+        def step_of(id, task, time)
+          return Core::Teaching::Step.find(id) if id
+
+          Core::Teaching::Step.holding([time], task) || unfit("This clock can't be asked in this way.", :time)
+        end
+
         def keep(task, time, amounts)
           day = Date.jd(Store::SchoolDay.today).iso8601
-          step = sent[:step] || Core::Teaching::Step.holding([time], task).id.to_s
-          about = { step:, task: task.id.to_s, time: time.to_s }
+          about = { step: step_of(sent[:step], task, time).id.to_s, task: task.id.to_s, time: time.to_s }
           store.boards.add(class_id: input[:class_id], lesson_id:, day:, **about, amounts:, shown_at: now)
         end
 

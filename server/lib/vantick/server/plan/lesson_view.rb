@@ -45,7 +45,7 @@ module Vantick
             return about unless item.time
 
             text = item.time.to_s
-            { **about, time: text, dial: item.time.dial_time.to_s, sees: item.task.sees, prompt: prompt(item, plan),
+            { **about, time: text, dial: item.time.dial_time.to_s, sees: item.task.sees, task: item.task.id, prompt: prompt(item, plan),
               answer: item.task.write(item.task.right_answer(item.time), plan.conventions), from_step: from_step(item, plan),
               pinned: plan.settled[:pinned].fetch(stage.id, []).include?(text) }
           end
