@@ -83,16 +83,24 @@ module Bench
         told = nil
         term = PlannedTerm.new(kind, own, PLANNED, lost:)
         term.run { |so_far| told ||= told_at(so_far) if so_far.lessons.length == Sizes[:forecast_lesson] }
-        [told.aim, term.children_knowing]
+        [told.aim, term.children_knowing, kind]
       end
     end
 
+    def held(found) = share(found) { |band, truth| truth.between?(band.low, band.high) }
+
+    def miss(found) = mean(found.map { |band, truth, _| band.likely - truth })
+
     measure(:forecast_honest, "terms whose end lies within the band of four in five told at week 4", "0.7 to 0.9") do |seed|
       found = forecasts(seed)
-      Taken.new(share(found) { |band, truth| truth.between?(band.low, band.high) },
+      by_kind = found.group_by(&:last)
+      Taken.new(held(found),
                 { "below it" => share(found) { |band, truth| truth < band.low },
                   "above it" => share(found) { |band, truth| truth > band.high },
-                  "breadth of the band, children" => mean(found.map { |band, _| band.high - band.low }) })
+                  "breadth of the band, children" => mean(found.map { |band, _| band.high - band.low }),
+                  "told more than came, children" => miss(found),
+                  **by_kind.transform_keys { |kind| "held, #{kind}" }.transform_values { |some| held(some) },
+                  **by_kind.transform_keys { |kind| "told more, #{kind}" }.transform_values { |some| miss(some) } })
     end
 
     # One term of each kind of class, as plans of it take long.

@@ -42,4 +42,11 @@ RSpec.describe Vantick::Core::Teaching::ClassStanding do
     expect(group.misreading_on(step(:oclock))).to be_nil
     expect(standing(right, right).misreading_on(step(:quarter_to))).to be_nil
   end
+
+  it "takes a lesson to come after mistakes where a good part of the class has one and the same" do
+    found = [standing(passed, right, right), standing(passed, *([right] * 9)), standing(right)].map do |group|
+      group.mistaken_on(step(:quarter_to))&.id
+    end
+    expect(found).to eq([:to_with_passed_hour, nil, nil])
+  end
 end

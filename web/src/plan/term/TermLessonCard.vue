@@ -18,9 +18,9 @@ const emit = defineEmits<{ change: [change: TermChange]; open: [] }>();
 const facts = useFacts();
 const rung = computed(() => (props.lesson.step ? facts.rung(props.lesson.step) : null));
 const standing = (step: string) => props.ladder?.steps.find((one) => one.id === step);
-const which = computed(() => whichLesson(props.lessons).get(props.lesson.day));
+const which = computed(() => whichLesson(props.lessons, standing).get(props.lesson.day));
 const focus = computed(() =>
-  focusWords(props.lesson, props.lessons, props.lesson.step ? standing(props.lesson.step) : undefined),
+  focusWords(props.lesson, props.lessons, props.lesson.step ? standing(props.lesson.step) : undefined, facts),
 );
 const others = computed(() =>
   props.lessons.filter((one) => !one.over && one.day !== props.lesson.day && one.kind !== "skipped"),

@@ -23,8 +23,15 @@ const NOTATIONS: Readonly<Record<string, string>> = {
 
 export const kindWords = (lesson: TermLesson): string => KINDS[lesson.kind];
 
+/** The next lessons on a step that many children make one mistake at. */
+const afterMistakes = (lesson: TermLesson, standing: LadderStep | undefined): string =>
+  standing?.mistake && lesson.kind === "again" && !lesson.over ? "after mistakes" : "";
+
 /** By day, which lesson on its step it is; of a step's first what kind it is. */
-export function whichLesson(lessons: readonly TermLesson[]): Map<string, string> {
+export function whichLesson(
+  lessons: readonly TermLesson[],
+  standing?: (step: string) => LadderStep | undefined,
+): Map<string, string> {
   const found = new Map<string, string>();
   const before = new Map<string, number>();
   for (const lesson of lessons) {
@@ -32,8 +39,11 @@ export function whichLesson(lessons: readonly TermLesson[]): Map<string, string>
     const nth = (before.get(step) ?? 0) + 1;
     before.set(step, nth);
     const which = lesson.kind === "again" && nth > 1 ? `lesson ${nth}` : kindWords(lesson);
-    const notation = NOTATIONS[lesson.task ?? ""];
-    found.set(lesson.day, notation && !lesson.over ? `${which}, ${notation}` : which);
+    const notation = lesson.over ? "" : NOTATIONS[lesson.task ?? ""];
+    found.set(
+      lesson.day,
+      [which, notation, afterMistakes(lesson, standing?.(step))].filter(Boolean).join(", "),
+    );
   }
   return found;
 }
@@ -41,6 +51,12 @@ export function whichLesson(lessons: readonly TermLesson[]): Map<string, string>
 /** The lesson on the same step before this one. */
 function lastOn(lesson: TermLesson, lessons: readonly TermLesson[]): TermLesson | undefined {
   return lessons.findLast((one) => one.day < lesson.day && (one.given ?? one.step) === lesson.step);
+}
+
+/** "8 of 26 likely mix up the hour hand and the minute hand." */
+function mistakeWords(lesson: TermLesson, standing: LadderStep, children: number, facts: Facts): string {
+  if (!standing.mistake || !afterMistakes(lesson, standing)) return "";
+  return `${standing.mistaken} of ${children} likely ${facts.misreading(standing.mistake).does}.`;
 }
 
 /**
@@ -51,12 +67,18 @@ export function focusWords(
   lesson: TermLesson,
   lessons: readonly TermLesson[],
   standing: LadderStep | undefined,
+  facts: Facts,
 ): string {
   if (lesson.over || !lesson.step || !standing) return "";
   if (lesson.kind === "recap") return "Most know all of it. This lesson keeps it.";
   if (lesson.kind === "look_back") return "The first lesson after a break: it brings back what was lost.";
   const children = standing.secure + standing.nearly + standing.learning + standing.not_yet;
-  const known = `${standing.secure} of ${children} know it by now.`;
+  const known = [
+    `${standing.secure} of ${children} know it by now.`,
+    mistakeWords(lesson, standing, children, facts),
+  ]
+    .filter(Boolean)
+    .join(" ");
   const [before, now] = [lastOn(lesson, lessons)?.task, lesson.task].map((task) => NOTATIONS[task ?? ""]);
   if (lesson.kind === "new" || !now) return known;
   if (before && before !== now) return `${known} Last time it was ${before}, now it is ${now}.`;

@@ -72,6 +72,15 @@ module Vantick
         # @return [Array] keys of the children in whom it is likely
         def likely(misreading) = by_child.select { |_, standing| standing.diagnosis.likely.include?(misreading) }.keys
 
+        # @param step [Step]
+        # @return [Misreading, nil] what a lesson on it comes after: the one of {#misreading_on} where a good part of the class has it
+        # @example
+        #   standing.mistaken_on(Step.find(:quarter_to))&.id # :to_with_passed_hour
+        def mistaken_on(step)
+          found = misreading_on(step)
+          found if found && likely(found).length >= Term::NUMBERS[:plan][:mistaken] * by_child.length
+        end
+
         # @return [Array<Groups::Known>] what groups are made of
         def known
           by_child.map do |key, standing|

@@ -21,7 +21,9 @@ module Vantick
 
           def step(step, standing)
             stumbling = standing.by_child.values.count { |one| one.stumbles.include?(step) }
+            mistake = standing.mistaken_on(step)
             { id: step.id, **standing.counts(step), stumbling:,
+              mistake: mistake&.id, mistaken: mistake ? standing.likely(mistake).length : 0,
               review_due: standing.review_due(step).length, last_asked: standing.last_day(step)&.then { |day| Date.jd(day).iso8601 } }
           end
 
