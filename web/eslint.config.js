@@ -8,6 +8,7 @@ const SHARED = {
   route: [],
   parts: [],
   pictures: [],
+  voice: [],
   dial: ["api"],
   school: ["api"],
   told: ["api", "dial", "words"],

@@ -59,9 +59,13 @@ RSpec.describe Vantick::Server::Documents::Sheet do
   def sheet(kind, step, task, paper, look, name: "Wilhelmina-Philippa", count: kind.usual_count(step, task), both: false)
     items = task ? core::Choosing::SheetChoice.new(kind:, step:, task:, count:).items(4) : []
     settings = { look:, paper:, code: "K7RDX", conventions: core::Wording::Conventions.default, both:, cards: "both", sign: "KR",
-                 origin: "Curlew class · 27 November 2026", day: [{ time: "12:15", what: "lunch" }] }
+                 origin: "Curlew class · 27 November 2026", day: [{ time: "12:15", what: "lunch" }],
+                 game: documents::Game.new(number: 999_999, players: 27, misreading: longest_mistake) }
     described_class.new(kind:, step:, task:, versions: [version(name:, items:)], **settings)
   end
+
+  # Its words take the most room on a key.
+  def longest_mistake = core::Reading::Misreading.all.max_by { |one| one.texts_in(core::Wording::Conventions.default)[:does].length }
 
   # The outermost places of a mark; letters are as wide as the typeface has them.
   def edges(mark)

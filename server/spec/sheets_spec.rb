@@ -19,7 +19,7 @@ RSpec.describe Vantick::Server::Sheets::Sheets do
   Vantick::Core::Choosing::SheetKind.all.each do |kind|
     it "draws #{kind.name.downcase}: the preview and the file have the same words, and as many pages" do
       step = Vantick::Core::Teaching::Step.with_times.reverse.find { |one| kind.tasks.empty? || kind.tasks_for(one).any? }.id
-      count = kind.id == :cards ? 4 : 2.clamp(1, kind.most)
+      count = kind.id == :cards ? 4 : [2, kind.least].max.clamp(1, kind.most)
       shown = preview(kind: kind.id, step:, seed: 5, count:, names: false).body
       expect(shown["pages"]).not_to be_empty
       expect(shown["choice"].nil?).to be(!kind.answered? || kind.id == :baseline)
@@ -31,6 +31,39 @@ RSpec.describe Vantick::Server::Sheets::Sheets do
       words = shown["pages"].first.scan(/>([^<]+)</).flatten.map { |text| CGI.unescapeHTML(text) }
       printed = file.pages.first.runs.map(&:text).join.gsub(/\s+/, "")
       expect(words.map { |text| text.gsub(/\s+/, "") }.reject { |text| printed.include?(text) }).to eq([])
+    end
+  end
+
+  cut = Vantick::Core::Choosing::SheetKind.all.select(&:cut?)
+
+  it "leaves the back white of all that is cut out, on both sides of the paper" do
+    cut.each do |kind|
+      file = pdf("#{address}/material.pdf?kind=#{kind.id}&step=fives&seed=5&count=12&sides=both")
+      fronts, backs = file.pages.partition.with_index { |_, at| at.even? }
+      expect(backs.map(&:text).uniq).to eq([""]), kind.id.to_s
+      expect(fronts.map(&:text)).not_to include("")
+    end
+  end
+
+  it "has the key of a game with the set, its order and whose near misses are in it" do
+    query = "step=fives_to&seed=48213&count=12&misreading=to_with_passed_hour"
+    key = texts("#{address}/material.pdf?kind=bingo&#{query}&sides=one").last.gsub(/\s+/, " ")
+    calls = get("#{address}/calls?kind=bingo&#{query}").body["calls"]
+    expect(key).to include("Set 48213, 12 clocks", "use the hour that has passed after")
+    expect(key.scan(/\d+\. (\d+:\d\d)/).flatten.sort).to eq(calls.map { |one| one["digits"] }.sort)
+    expect(get("#{address}/calls?kind=read&step=fives").status).to eq(422)
+  end
+
+  # Another program reads the hands of each card; the time it asks for is the next card's.
+  it "closes the ring of loop cards and dominoes" do
+    %w[loop dominoes].each do |kind|
+      file = Printed.new(plain("#{address}/material.pdf?kind=#{kind}&step=quarters&seed=3&count=12&sides=one").body)
+      cards = file.pages[..-2]
+      shown = cards.flat_map { |page| file.dials(page).map { |dial| dial.time.to_s } }
+      asked = file.texts[..-2].flat_map { |text| text.scan(/\b\d{1,2}:\d\d\b/) }
+      expect([shown.length, shown.sort]).to eq([12, asked.sort])
+      calls = get("#{address}/calls?kind=#{kind}&step=quarters&seed=3&count=12").body["calls"].map { |one| one["time"] }
+      expect(shown).to eq(calls)
     end
   end
 
@@ -63,7 +96,10 @@ RSpec.describe Vantick::Server::Sheets::Sheets do
         (file, check), (single,) = [school_class, alone].map { |of| printed(of, kind, step) }
         expect(check["items"].map { |item| item["child_id"] }).to eq([nil] * kind.count) if check
         slips = kind.id == :slips
-        expect(bends(file.page(1))).to eq(bends(single.page(1)) * (slips ? 3 : 1)), kind.id.to_s
+        several = { slips: 3, bingo: 2 }.fetch(kind.id, 1)
+        expect(bends(file.page(1))).to eq(bends(single.page(1)) * several), kind.id.to_s
+        # A card of bingo for each, two to a page with a white back, and the key.
+        next expect([file, single].map(&:page_count)).to eq([31, 3]) if kind.id == :bingo
         next expect(file.page_count).to eq(single.page_count) unless slips
 
         expect(file.pages.map { |page| page.text.scan(/Child \d/).length }).to eq([3] * 10)

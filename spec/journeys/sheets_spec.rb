@@ -52,6 +52,30 @@ RSpec.describe "Sheets", :demo do
     expect(page).to have_css("[role='alert']", text: "K7RDC isn't a sheet's code. A letter is wrong.")
   end
 
+  it "print a game with its key, and call out its times in the order of the key" do
+    visit "/sheets?kind=bingo&step=fives"
+    expect(page).to have_css(".sheet-page text", text: "Bingo", minimum: 26)
+    set = find_field("Set").value
+    select "of any mistake", from: "Near misses"
+    click_button "Key"
+    key = find(".sheet-page text", text: /\ACall the times in this order/).find(:xpath, "..").all("text").map(&:text)
+    expect(key.join(" ")).to include("Set #{set}, 20 clocks.")
+    words = key.grep(/\A[a-z-]+ (past|to) \w+\z|o'clock/)
+    click_link "Call out"
+    click_button "Call the first time"
+    expect(page).to have_css(".call", text: words[0])
+    browser.action.send_keys(:escape).perform
+    find("h1").click
+    browser.action.send_keys(:right).perform
+    expect(page).to have_css(".call", text: words[1]).and have_css(".told", text: words[0])
+    click_button "Back"
+    expect(page).to have_css(".call", text: words[0]).and have_no_css(".told")
+    click_link "Back to sheets"
+    expect(page).to have_field("Set", with: set)
+    fill_in "How many", with: "8"
+    expect(page).to have_css("[role='alert']", text: "9 to 30 clocks")
+  end
+
   it "have as much help as the record says for each child, and another where the teacher wants it" do
     visit "/sheets?kind=levels&step=quarters"
     find("summary", text: "Choose each child's level of help").click

@@ -21,7 +21,7 @@ module Texts
 
   # What children read on a device and on sheets, and hear.
   CHILDREN = Regexp.union(%r{\Aweb/src/desk/}, %r{\Acore/data/(desk|words)\.yml}, %r{\Acore/data/misreadings\.yml.*/(child|unseen|they)\b},
-                          %r{\Acore/data/sheet_words\.yml(?!.*/(home|caution|answers))})
+                          %r{\Acore/data/sheet_words\.yml(?!.*/(home|caution|answers|games/key))})
   # Tables of what is read, and not said.
   SILENT = %w[clean day digits former_names scheme term showing].freeze
   # Keys of tables that nobody sees.

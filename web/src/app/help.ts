@@ -34,6 +34,10 @@ export const HELP: Readonly<Record<string, readonly string[]>> = {
     "The code in the corner finds the sheet under Check, and lets Vantick read the paper.",
     "When you print on both sides, each child's sheet starts on a new page, and so do the answers.",
   ],
+  "call-out": [
+    "For bingo and loop cards. Space calls the next time, the left arrow goes back.",
+    "What was called stays below, so you can check a card.",
+  ],
   checks: [
     "A check is a slip with a few clocks. Make it, print the slips, enter the answers.",
     "Type the code on a slip or sheet to open it.",

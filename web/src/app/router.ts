@@ -52,6 +52,12 @@ export const router = createRouter({
       meta: { title: "Sheets" },
     },
     {
+      path: "/sheets/call",
+      name: "call-out",
+      component: () => import("@/sheets/CallOutView.vue"),
+      meta: { title: "Call out" },
+    },
+    {
       path: "/settings",
       name: "settings",
       component: () => import("@/settings/SettingsView.vue"),

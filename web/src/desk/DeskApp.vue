@@ -7,7 +7,7 @@ import OwnDials from "./OwnDials.vue";
 import RoundEnd from "./RoundEnd.vue";
 import TaskView from "./TaskView.vue";
 import { useDesk } from "./useDesk";
-import { useVoice } from "./useVoice";
+import { useVoice } from "@/voice/useVoice";
 
 /** A child's side: joining, tasks one at a time, and the dials they can read. Nothing of the teacher's is here. */
 const { here, done, open, answer, showMe, goOn, again, leave } = useDesk();

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { BButton } from "bootstrap-vue-next/components/BButton";
 import { nextTick, ref } from "vue";
-import type { useVoice } from "./useVoice";
+import type { useVoice } from "@/voice/useVoice";
 
 /** Who is here and how far they are. */
 defineProps<{

@@ -8,7 +8,7 @@ import DialLenses from "@/dial/DialLenses.vue";
 import DialLights from "@/dial/DialLights.vue";
 import type { Loose } from "@/dial/useLooseHands";
 import { useMoving } from "@/dial/useMoving";
-import type { useVoice } from "./useVoice";
+import type { useVoice } from "@/voice/useVoice";
 
 /** The reading in steps, one sentence after the other, each lit up on the dial. */
 const props = defineProps<{

@@ -3,7 +3,7 @@ import { onMounted, ref, shallowRef } from "vue";
 import { Refused } from "@/api/client";
 import DialFace from "@/dial/DialFace.vue";
 import { ownDials, type OwnDial } from "./ask";
-import type { useVoice } from "./useVoice";
+import type { useVoice } from "@/voice/useVoice";
 
 /** The clocks that the child can read now, the hardest first. */
 const props = defineProps<{ voice: ReturnType<typeof useVoice> }>();

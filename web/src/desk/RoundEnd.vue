@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { nextTick, onMounted, ref } from "vue";
 import type { DeskState } from "@/api/client";
-import type { useVoice } from "./useVoice";
+import type { useVoice } from "@/voice/useVoice";
 
 /** What went well, and one thing to watch for. */
 const props = defineProps<{

@@ -12,7 +12,7 @@ import MistakeEntry from "./MistakeEntry.vue";
 import PairsEntry from "./PairsEntry.vue";
 import SetDial from "./SetDial.vue";
 import WordStrips from "./WordStrips.vue";
-import type { useVoice } from "./useVoice";
+import type { useVoice } from "@/voice/useVoice";
 
 /** One task: what is looked at, the way of answering, and what was made of it. */
 const props = defineProps<{

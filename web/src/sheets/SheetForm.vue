@@ -37,6 +37,19 @@ const perPage = computed(() => {
   return form.value.kind !== "slips" && holds > 1 && (count.value ?? 0) % holds ? holds : 0;
 });
 const levels = computed(() => props.preview?.levels ?? []);
+/** The class's commonest mistake, until another is chosen. */
+const nearMiss = computed({
+  get: () => form.value.misreading ?? props.preview?.misreading ?? "none",
+  set: (misreading) => (form.value = { ...form.value, misreading }),
+});
+const MOST_SET = 999_999;
+/** The number by which a game is made again. */
+const set = computed({
+  get: () => form.value.seed,
+  set: (seed) => {
+    if (typeof seed === "number" && seed >= 0 && seed <= MOST_SET) form.value = { ...form.value, seed };
+  },
+});
 
 function setLevel(child_id: number, level: number): void {
   const others = form.value.level_of.filter((one) => one.child_id !== child_id);
@@ -48,7 +61,8 @@ function choose(id: string): void {
   const chosen = facts.catalogue?.sheets.find((one) => one.id === id);
   if (!chosen) return;
   const step = facts.nearestStep(form.value.step, chosen.steps);
-  form.value = { ...form.value, kind: id, task: firstTask(chosen.tasks, step), count: null, step };
+  const task = firstTask(chosen.tasks, step);
+  form.value = { ...form.value, kind: id, task, count: null, step, misreading: null };
 }
 
 const firstTask = (from: readonly { id: string; steps: string[] }[], step: string): string | null =>
@@ -95,7 +109,7 @@ function climb(step: string): void {
           v-model.number="count"
           size="sm"
           type="number"
-          min="1"
+          :min="kind.least"
           :max="kind.most"
           :state="notSoMany ? false : null"
         />
@@ -121,7 +135,22 @@ function climb(step: string): void {
       </BButton>
     </p>
     <p v-else-if="perPage" class="quiet m-0">A page holds {{ perPage }}.</p>
-    <label v-if="form.kind === 'cards'">
+    <template v-if="kind?.game">
+      <label v-if="preview?.mistakes.length">
+        Near misses
+        <BFormSelect v-model="nearMiss" size="sm">
+          <option v-for="id in preview.mistakes" :key="id" :value="id">
+            {{ facts.misreading(id).name }}
+          </option>
+          <option value="none">of any mistake</option>
+        </BFormSelect>
+      </label>
+      <label>
+        Set
+        <BFormInput v-model.number="set" size="sm" type="number" min="0" :max="MOST_SET" />
+      </label>
+    </template>
+    <label v-if="form.kind === 'cards' || (kind?.game && form.kind !== 'bingo')">
       Next to the clocks
       <BFormSelect v-model="form.cards" size="sm">
         <option value="digits">digits</option>
@@ -213,7 +242,7 @@ function climb(step: string): void {
           <option v-for="(name, id) in MARKS" :key="id" :value="id">{{ name }}</option>
         </BFormSelect>
       </label>
-      <label>
+      <label v-if="!kind?.game">
         Minute numbers
         <BFormSelect v-model="form.minute_numbers" size="sm">
           <option v-for="(name, id) in MINUTES" :key="id" :value="id">{{ name }}</option>

@@ -34,6 +34,7 @@ const USUAL: Required<SheetSettings> = {
   versions: "one",
   names: true,
   child_ids: null,
+  misreading: null,
 };
 const how = usePrinting();
 /** New clocks at each visit. */
@@ -44,7 +45,10 @@ const form = useSessionStorage<Required<SheetSettings>>(
   { ...USUAL },
   { mergeDefaults: true },
 );
-form.value.seed = fresh();
+/** A game that is printed and called out has its set until another is asked for. */
+const isGame = (id: string): boolean =>
+  Boolean(facts.catalogue?.sheets.some((one) => one.id === id && one.game));
+if (!isGame(form.value.kind)) form.value.seed = fresh();
 const asked = route.query.kind && facts.catalogue?.sheets.find((one) => one.id === route.query.kind);
 if (asked) {
   const step = facts.nearestStep(String(route.query.step ?? form.value.step), asked.steps);
@@ -82,6 +86,15 @@ const told = computed(() => {
   return part.value === "choosing" ? `1 of 2: choosing times${whose}…` : `2 of 2: making the pages${whose}…`;
 });
 const pages = computed(() => (answers.value ? preview.value?.answer_pages : preview.value?.pages) ?? []);
+/** Of a game, whose near misses are in it: the same for the paper and for calling out. */
+const nearMiss = computed(() => (kind.value?.game ? (preview.value?.misreading ?? "none") : ""));
+const calls = computed(() => ({
+  kind: form.value.kind,
+  step: form.value.step,
+  seed: form.value.seed,
+  count: preview.value?.count,
+  misreading: nearMiss.value,
+}));
 const material = computed(() => {
   const { kind: id, step, seed, paper, numerals, marks, minute_numbers, halves, cards } = form.value;
   const query = {
@@ -94,6 +107,7 @@ const material = computed(() => {
     minute_numbers,
     halves,
     cards,
+    misreading: nearMiss.value,
     count: form.value.count ?? "",
   };
   const set = Object.entries(query).filter(([, value]) => value !== "");
@@ -177,7 +191,7 @@ async function draw(): Promise<void> {
               :disabled="!preview?.answer_pages.length"
               @click="answers = true"
             >
-              Answers
+              {{ kind?.game ? "Key" : "Answers" }}
             </BButton>
           </BButtonGroup>
           <BButton v-if="kind?.tasks.length" variant="outline-primary" @click="form.seed = fresh()">
@@ -187,14 +201,28 @@ async function draw(): Promise<void> {
           <BButton v-if="kind?.answered" variant="primary" :disabled="part !== '' || !preview" @click="make">
             {{ again ? "Open again" : "Make and print" }}
           </BButton>
-          <BButton v-else variant="primary" :href="material" target="_blank" rel="noopener">Print</BButton>
+          <template v-else>
+            <BButton
+              v-if="kind?.game && preview"
+              variant="outline-primary"
+              :to="{ name: 'call-out', query: calls }"
+            >
+              Call out
+            </BButton>
+            <BButton variant="primary" :href="material" target="_blank" rel="noopener">Print</BButton>
+          </template>
         </div>
         <p v-if="part" class="part d-flex align-items-center gap-08" role="status">
           <BProgress class="bar" :value="part === 'choosing' ? 0.5 : 1.5" :max="2" :aria-label="told" />
           {{ told }}
         </p>
         <div class="d-flex flex-wrap gap-2 mb-3 justify-content-end">
-          <PrintHow v-if="preview" :paper="preview.paper" :answered="kind?.answered ?? false" />
+          <PrintHow
+            v-if="preview"
+            :paper="preview.paper"
+            :answered="kind?.answered ?? false"
+            :keyed="kind?.game"
+          />
         </div>
         <LeftToWrite v-if="preview" :names="preview.unprintable" />
         <p v-if="refused && refused.field !== 'count'" class="field-error" role="alert">
@@ -222,7 +250,7 @@ async function draw(): Promise<void> {
             v-for="(svg, at) in pages"
             :key="at"
             :svg="svg"
-            :label="`${answers ? 'Answers' : 'Sheet'}, page ${at + 1}`"
+            :label="`${answers ? (kind?.game ? 'Key' : 'Answers') : 'Sheet'}, page ${at + 1}`"
           />
         </div>
       </section>
@@ -230,7 +258,13 @@ async function draw(): Promise<void> {
         <WhatTheyTell v-if="preview?.choice" :choice="preview.choice" />
         <BCard v-else>
           <p class="eyebrow">What this sheet can show</p>
-          <p class="mb-0">This sheet is for practice. It has no answers to mark.</p>
+          <p class="mb-0">
+            {{
+              kind?.game
+                ? "A game is for practice. Its key is on the last page."
+                : "This sheet is for practice. It has no answers to mark."
+            }}
+          </p>
         </BCard>
         <DialAlone class="mt-125" :look="form" />
         <p v-if="form.versions === 'each' && kind?.answered" class="quiet">

@@ -5,16 +5,15 @@ import { counted } from "@/words";
 import { usePrinting } from "./printing";
 
 /** Print, on which sides of the paper, and how much paper that takes. It is kept for the next time. */
-const props = defineProps<{ paper: PaperNeeded; answered: boolean }>();
+const props = defineProps<{ paper: PaperNeeded; answered: boolean; keyed?: boolean }>();
 
 const how = usePrinting();
 const PARTS = { all: "sheets and answers", sheets: "sheets only", answers: "answers only" };
 const SIDES = { both: "on both sides", one: "on one side" };
+/** What has no answers is printed with its key, where it has one. */
+const part = computed(() => (props.answered ? how.value.part : props.keyed ? "all" : "sheets"));
 const needed = computed(
-  () =>
-    props.paper.find(
-      (one) => one.sides === how.value.sides && one.part === (props.answered ? how.value.part : "sheets"),
-    )?.sheets ?? 0,
+  () => props.paper.find((one) => one.sides === how.value.sides && one.part === part.value)?.sheets ?? 0,
 );
 </script>
 

@@ -41,7 +41,7 @@ module Vantick
         # @param step [Step]
         # @param task [Task] one of the kind's for this step
         # @param count [Integer] exercises; at each level where there are levels
-        # @param misreadings [Array<Misreading>] the class's own, for mistakes to spot
+        # @param misreadings [Array<Misreading>] the class's own, for mistakes to spot; of a game the first gives near misses
         def initialize(kind:, step:, task:, count:, misreadings: [])
           @kind = kind
           @step = step
@@ -63,6 +63,8 @@ module Vantick
         # @raise [InvalidCount]
         def versions(readers, seed)
           random = Random.new(seed)
+          return readers.map { game(seed) } if @kind.game?
+
           way = way(seed)
           readers.each_with_object([]) do |reader, made|
             made << supported(in_order(way.call(reader, made), random, made.last || []), reader)
@@ -76,6 +78,11 @@ module Vantick
         end
 
         private
+
+        # A game is one for all.
+        def game(seed)
+          GameTimes.choose(step: @step, count: @count, seed:, misreading: @misreadings.first).map { |time| item(time) }
+        end
 
         # Each level by itself, where a sheet has several: a teacher said how many clocks it has.
         def supported(items, reader)

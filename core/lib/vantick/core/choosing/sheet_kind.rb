@@ -13,8 +13,8 @@ module Vantick
         attr_reader :name
         # @return [Array<Task>] those that its exercises can ask; none where it is material without answers
         attr_reader :tasks
-        # @return [Integer] exercises as a rule, and at most
-        attr_reader :count, :most
+        # @return [Integer] exercises as a rule, at least, and at most
+        attr_reader :count, :least, :most
 
         # @return [Array<SheetKind>]
         def self.all
@@ -41,6 +41,9 @@ module Vantick
           @name = entry[:name]
           @tasks = entry[:tasks].map { |task| Marking::Task.find(task) }.freeze
           @count, @most = entry.values_at(:count, :most)
+          @least = entry.fetch(:least, 1)
+          @game = entry.fetch(:game, false)
+          @cut = entry.fetch(:cut, false)
           @aim = entry[:aim].to_sym
           @not_for = entry.fetch(:not_for, []).map(&:to_sym).freeze
           @only_for = entry[:only_for]&.to_sym
@@ -48,7 +51,13 @@ module Vantick
         end
 
         # @return [Boolean] whether its answers can be typed in
-        def answered? = tasks.any? && id != :cards
+        def answered? = tasks.any? && id != :cards && !game?
+
+        # @return [Boolean] whether it is played: with cards, or called out
+        def game? = @game
+
+        # @return [Boolean] whether it is cut up, so that nothing can stand on its back
+        def cut? = @cut
 
         # @return [Boolean] whether it goes over all times of a step; otherwise it takes those that tell most
         def practice? = @aim == :practice
@@ -58,6 +67,7 @@ module Vantick
         # @return [Integer] the usual number, or what the step has where that is less
         def usual_count(step, task)
           return count unless task
+          return [count, GameTimes.pool(step).length].min if game?
 
           [count, id == :levels ? Levels.most(step, task) : step.pool_for(task).length].min
         end
@@ -69,7 +79,8 @@ module Vantick
         # @param task [Task, nil]
         # @return [String] what stands above its exercises; empty where nothing does
         def direction(task, conventions = Wording::Conventions.default)
-          Wording::ClassWords.fill(WORDS[:directions].fetch(task ? task.id : id, ""), conventions)
+          named = task && !game? ? task.id : id
+          Wording::ClassWords.fill(WORDS[:directions].fetch(named, ""), conventions)
         end
       end
     end

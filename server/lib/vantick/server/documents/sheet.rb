@@ -18,16 +18,30 @@ module Vantick
       # @!attribute sign [String] that tells one set of cards from another
       # @!attribute origin [String] the class, and the day it was made
       # @!attribute day [Array<Hash>] the class's own
+      # @!attribute game [Game, nil] what is played
+      # A game: its number, by which the same is made again; how many play; whose near misses are in it.
+      Game = Struct.new(:number, :players, :misreading, keyword_init: true)
+
       Sheet = Struct.new(:kind, :step, :task, :versions, :look, :paper, :code, :conventions, :both, :dotted, :cards, :sign, :origin, :day,
-                         keyword_init: true) do
+                         :game, keyword_init: true) do
         # @return [Array<Page>] for the children
         def pages = stacks.flatten
 
-        # @return [Array<Array<Page>>] for each version; slips of several on one
-        def stacks = @stacks ||= layout.stacks
+        # @return [Array<Array<Page>>] for each version; slips of several on one; what is cut out by page, as nothing is on its back
+        def stacks = @stacks ||= kind.cut? ? layout.stacks.flatten.zip : layout.stacks
 
         # @return [Array<Page>] for the teacher; none where there is nothing to answer
-        def answer_pages = task && kind.id != :cards ? Answers.new(self).pages : []
+        def answer_pages
+          return Games::Key.new(self).pages if kind.game?
+
+          task && kind.id != :cards ? Answers.new(self).pages : []
+        end
+
+        # @return [Core::Choosing::Bingo] of a sheet for it
+        def bingo = @bingo ||= Core::Choosing::Bingo.new(versions.first.items.map(&:time), cards: game.players, seed: game.number)
+
+        # @return [Array<DialTime>] of a game, in the order in which they come
+        def calls = kind.id == :bingo ? bingo.calls : versions.first.items.map(&:time)
 
         # @return [Boolean] whether each dial is read in words and in digits
         def both? = both && kind.id == :read && task.id == :dial_to_words
@@ -92,6 +106,9 @@ to: item.time.minute_numeral)
           when :minute_numbers, :make then BigDials.new(self)
           when :step_card then StepCards.new(self)
           when :home then HomeNotes.new(self)
+          when :loop then Games::LoopCards.new(self)
+          when :dominoes then Games::Dominoes.new(self)
+          when :bingo then Games::BingoCards.new(self)
           else Exercises.new(self)
           end
         end

@@ -72,7 +72,12 @@ module Vantick
         # What the pages take of the settings.
         def set
           { look: @settings.slice(*LOOK), dotted: @settings[:lines] == "dotted", cards: @settings[:cards] || "digits",
-            **@settings.slice(:both, :paper) }
+            game:, **@settings.slice(:both, :paper) }
+        end
+
+        def game
+          misreading = @settings[:misreading] && Core::Reading::Misreading.find(@settings[:misreading])
+          Documents::Game.new(number: @settings[:seed].to_i, players: [@children.length, 1].max, misreading:)
         end
 
         # All of the class, or those for whom it was set.

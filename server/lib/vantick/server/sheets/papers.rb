@@ -14,8 +14,9 @@ module Vantick
 
         get("/api/classes/:class_id/material.pdf") do
           settings = input.except(:class_id, :sides)
-          sheet = SheetMaker.new(store.classes.find(input[:class_id]), settings).sheet(made_at: now)
-          pdf(sheet, settings[:kind], nil, { part: "sheets", **input.slice(:sides) })
+          maker = SheetMaker.new(store.classes.find(input[:class_id]), settings)
+          part = maker.kind.game? ? "all" : "sheets"
+          pdf(maker.sheet(made_at: now), settings[:kind], nil, { part:, **input.slice(:sides) })
         end
 
         get("/api/checks/:check_id/answers.csv") do

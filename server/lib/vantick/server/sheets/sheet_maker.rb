@@ -7,7 +7,11 @@ module Vantick
       class SheetMaker
         # What all sheets have unless it is set otherwise.
         USUAL = { versions: "one", names: true, both: false, lines: "plain", cards: "digits", levels: "record", level_of: [], help: "none",
-                  seed: 1, task: nil, count: nil }.freeze
+                  seed: 1, task: nil, count: nil, misreading: nil }.freeze
+        # Said where a game is to have no near misses of one mistake.
+        NONE = "none"
+        # Mistakes that a teacher can choose among for a game.
+        MOST = 3
 
         # What is known of a class: what it had lately, and where each child is.
         # @!attribute misreadings [Array<Core::Reading::Misreading>] the class's own, the commonest first
@@ -31,9 +35,9 @@ module Vantick
           @kind = Core::Choosing::SheetKind.find(asked[:kind])
           @step = Core::Teaching::Step.find(asked[:step])
           @task = known_task(asked[:task])
-          @settings = { **asked, task: @task&.id&.to_s, count: count(asked[:count]) }.freeze
-          @printing = Pages::Printing.new(school_class, @settings)
           @known = known
+          @settings = { **asked, task: @task&.id&.to_s, count: count(asked[:count]), misreading: misreading(asked[:misreading]) }.freeze
+          @printing = Pages::Printing.new(school_class, @settings)
           @few = few unless @kind.practice?
         end
 
@@ -62,6 +66,13 @@ module Vantick
             @printing.version(id, name, shared || readers.fetch(id, readers.values.last), letter:)
           end
           @printing.sheet(only ? versions.first(only) : versions, code: "", made_at:, kind:, step:, task:)
+        end
+
+        # @return [Array<Core::Reading::Misreading>] the class's own that a game on the step can be about, the commonest first
+        def mistakes
+          return [] unless @kind.game?
+
+          @known.misreadings.select { |one| @step.shows?(one) }.first(MOST)
         end
 
         # @return [Array<String>] names that the typeface has no letters for
@@ -96,11 +107,20 @@ module Vantick
 
         def chosen
           choice = Core::Choosing::SheetChoice.new(kind: @kind, step: @step, task: @task, count: @settings[:count],
-                                                   misreadings: @known.misreadings)
+                                                   misreadings: @kind.game? ? own_mistake : @known.misreadings)
           return each(choice) if each?
           return one_a_level(choice) if own_levels?
 
           { nil => choice.items(@settings[:seed], avoid: lately(nil)) }
+        end
+
+        def own_mistake = [@settings[:misreading]].compact.map { |id| Core::Reading::Misreading.find(id) }
+
+        # The class's commonest, unless another is chosen or none.
+        def misreading(wanted)
+          return if !@kind.game? || wanted == NONE
+
+          wanted ? Core::Reading::Misreading.find(wanted).id.to_s : mistakes.first&.id&.to_s
         end
 
         def each(choice)
@@ -136,9 +156,10 @@ module Vantick
         # No number asked for is the usual one, as far as the step has so many.
         def count(wanted)
           return @kind.usual_count(@step, @task) if wanted.nil?
-          return wanted if wanted.is_a?(Integer) && (1..@kind.most).cover?(wanted)
+          return wanted if wanted.is_a?(Integer) && (@kind.least..@kind.most).cover?(wanted)
 
-          raise Core::InvalidCount.new("#{@kind.name}: 1 to #{@kind.most} exercises.", nearest: wanted.to_i.clamp(1, @kind.most))
+          words = "#{@kind.name}: #{@kind.least} to #{@kind.most} #{@kind.game? ? 'clocks' : 'exercises'}."
+          raise Core::InvalidCount.new(words, nearest: wanted.to_i.clamp(@kind.least, @kind.most))
         end
 
         def known_task(wanted)

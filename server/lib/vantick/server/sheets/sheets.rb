@@ -12,7 +12,8 @@ module Vantick
           maker = maker(input[:class_id], sent, few: SHOWN.values.max)
           sheet = maker.sheet(made_at: now, only: SHOWN.fetch(maker.kind.id, 1))
           choice = maker.choice
-          told = { task: maker.task&.id, choice: choice && Views::CheckView.choice(choice), count: maker.settings[:count] }
+          told = { task: maker.task&.id, choice: choice && Views::CheckView.choice(choice), count: maker.settings[:count],
+                   misreading: maker.settings[:misreading], mistakes: maker.mistakes.map(&:id) }
           answer_json({ **drawn(sheet), **told, per_page: sheet.per_page, levels: maker.levels, unprintable: maker.unprintable,
                         paper: paper(maker.sheet(made_at: now)) })
         end
@@ -24,6 +25,15 @@ module Vantick
           check = store.checks.add(class_id: input[:class_id], step: maker.step.id.to_s, task: maker.task.id.to_s, items: maker.items,
                                    sheet: maker.settings, made_at: now)
           answer_json({ check_id: check[:id], code: check[:code] }, code: 201)
+        end
+
+        get "/api/classes/:class_id/calls" do
+          maker = SheetMaker.new(store.classes.find(input[:class_id]), input.except(:class_id))
+          unfit("#{maker.kind.name} has nothing to call out. Choose a game.", :kind) unless maker.kind.game?
+
+          sheet = maker.sheet(made_at: now)
+          calls = sheet.calls.map { |time| { time: time.to_s, words: sheet.words(time), digits: sheet.digits(time) } }
+          answer_json({ title: sheet.title, calls: })
         end
 
         get "/api/checks/:check_id/sheet-preview" do
@@ -60,11 +70,14 @@ module Vantick
           kind, step = settings.transform_keys(&:to_s).values_at("kind", "step")
           since = (Clock.now - (Core::Choosing::SheetChoice::LATELY_DAYS * 86_400)).iso8601
           levels = levelled?(settings) ? levels(school_class, step) : {}
-          SheetMaker::Known.new(misreadings: kind == "spot" ? own_misreadings(school_class) : [],
+          SheetMaker::Known.new(misreadings: own?(kind) ? own_misreadings(school_class) : [],
                                 lately: store.checks.lately(school_class[:id], since), levels:,
                                 review_due: review_due(school_class, settings),
                                 adjustments: store.register.adjustments(school_class[:id]))
         end
+
+        # Kinds for which the class's own mistakes count.
+        def own?(kind) = kind == "spot" || Core::Choosing::SheetKind.all.any? { |one| one.id.to_s == kind && one.game? }
 
         # Children's own sheets take up what each may be losing.
         def review_due(school_class, settings)

@@ -60,7 +60,8 @@ module Vantick
           end
 
           def sheet(kind)
-            { id: kind.id, name: kind.name, count: kind.count, most: kind.most, answered: kind.answered?,
+            { id: kind.id, name: kind.name, count: kind.count, least: kind.least, most: kind.most,
+              answered: kind.answered?, game: kind.game?,
               tasks: kind.tasks.map { |task| { id: task.id, name: task.name, steps: steps_of(task) } },
               steps: Core::Teaching::Step.with_times.select { |step| kind.tasks.empty? || kind.tasks_for(step).any? }.map(&:id) }
           end
