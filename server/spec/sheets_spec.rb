@@ -2,6 +2,7 @@
 
 require "pdf-reader"
 require "stringio"
+require_relative "support/printed"
 
 RSpec.describe Vantick::Server::Sheets::Sheets do
   let(:school_class) { make_class(%w[Anneke Bram Celyn]) }
