@@ -28,12 +28,15 @@ RSpec.describe "Every view can be used by everyone", :demo do
     browser.execute_cdp("Emulation.clearDeviceMetricsOverride")
   end
 
+  # Where in the bar a page is, by how its address begins.
+  places = { "/plan" => "Plan", "/show" => "Show", "/sheets" => "Sheets", "/check" => "Check" }
+
   # Some to an example, so that the browser is begun anew less often.
   { "of the class" => %w[/ /class /results/3 /class/child/5 /class/child/5/parents /class/groups /class/weeks /class/register /class/new],
-    "of a lesson" => %w[/plan /plan/term /plan/2 /plan/2/run],
+    "of a lesson" => %w[/plan /plan/term /plan/2 /plan/2/run /plan/2/boards /plan/step/hands],
     "in front of the class" => %w[/show?times=7:45,8:23&lens=halves,hour_gap,minute_numbers /show?lens=day,sweep,quarters,hand_lines
-                                  /show?lens=two_dials /show?board=1],
-    "on paper" => %w[/sheets /check /check/new /check/3 /check/3/slips /check/paper],
+                                  /show?lens=two_dials /show?board=1 /show?lens=hour_line /show/compare],
+    "on paper" => %w[/sheets /sheets/call?kind=bingo&step=fives&seed=3 /check /check/new /check/3 /check/3/slips /check/paper],
     "of desks and accounts" => %w[/devices/new /devices/keys /account /settings /nothing/here] }.each do |name, addresses|
     it "the pages #{name} are clean, and right at every width" do
       complaints # of an example before
@@ -42,6 +45,8 @@ RSpec.describe "Every view can be used by everyone", :demo do
         expect(page).to have_css("h1")
         expect(page).to have_no_text(waiting)
         expect(page).to be_accessible, address
+        place = places[address[%r{\A/\w+}]]
+        expect(page).to have_css("header [aria-current='page']", text: place, visible: :all) if place
         keep_within_every_window(address)
         expect(complaints).to eq([]), address
       end

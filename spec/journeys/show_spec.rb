@@ -87,7 +87,7 @@ RSpec.describe "Showing a clock" do
   # What each lens changes in the picture, by its key.
   lenses = { "n" => "[data-lens='minute_numbers']", "s" => "[data-lights] .sweep", "p" => "[data-lens='halves']",
              "q" => "[data-lens='quarters']", "g" => "[data-lens='hour_gap']", "l" => "[data-lens='hand_lines']",
-             "t" => "[data-lens='two_dials']", "d" => "[data-lens='day']", "i" => ".turned .roman" }
+             "v" => "[data-lens='hour_line']", "t" => "[data-lens='two_dials']", "d" => "[data-lens='day']", "i" => ".turned .roman" }
   taken_off = { "x" => ".turned .numerals", "m" => ".turned .tick", "h" => ".turned .hand.minute", "j" => ".turned .hand.hour" }
 
   it "lays each lens over the dial by its key and takes it off" do
@@ -259,5 +259,43 @@ RSpec.describe "Showing a clock" do
       size.call
     end
     expect(sizes.first).to be > sizes.last
+  end
+
+  describe "two of them to compare" do
+    before do
+      visit "/show/compare?times=8:20,7:45"
+      find(".told .cover", match: :first)
+    end
+
+    it "covers which is earlier and how long it is, until each is asked for" do
+      expect(page).to have_css(".told .cover", minimum: 4).and have_no_css(".told .text")
+      press(" ")
+      expect(page).to have_css(".told .text", text: "Quarter to eight is earlier.", count: 1)
+      press(" ", " ", " ")
+      expect(page).to have_css(".told .text", text: "Together: 35 minutes.")
+      all("[role='slider']").last.click
+      press(:page_down)
+      expect(page).to have_no_css(".told .text").and have_css(".told .cover")
+      press(" ")
+      expect(page).to have_css(".told .text", text: "Quarter to seven is earlier.")
+    end
+
+    it "has the hour below each clock, which goes with the long hand" do
+      marks = -> { all(".unrolled .marker").map { |mark| mark["transform"][/[\d.]+/].to_f } }
+      expect(marks.call).to eq([200, 450])
+      all("[role='slider']").first.click
+      browser.action.key_down(:shift).send_keys(:arrow_right).key_up(:shift).perform
+      expect(page).to have_css(".unrolled .marker[transform='translate(250 0)']")
+    end
+
+    it "brings another pair of the step" do
+      select "Quarters", from: "Step"
+      find("h1").click
+      press("n")
+      expect(page).to have_no_css("[role='slider'][aria-valuetext^='8:20']")
+      times = all("[role='slider']").map { |dial| dial["aria-valuetext"][/\A[\d:]+/] }
+      expect(times.uniq.length).to eq(2)
+      expect(times.map { |time| time[/\d+\z/].to_i % 15 }).to eq([0, 0])
+    end
   end
 end

@@ -36,7 +36,7 @@ RSpec.describe "Names that core and screen share" do
     lenses = core::Facts::DataFile.entries("lenses", required: %i[id]).map { |lens| lens[:id].to_s }
     found = lab("return lab.lenses.LENS_KEYS").transform_keys(&:to_s)
     expect(found.keys).to match_array(lenses)
-    others = %w[c k o a u r b w e , . ?]
+    others = %w[c k o a u r b w e z , . ?]
     expect(found.values.tally.values + (found.values & others)).to all(eq(1))
   end
 

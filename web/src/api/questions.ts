@@ -19,6 +19,7 @@ import {
   type Removed,
   type SchoolClass,
   type Jobs,
+  type Schemas,
 } from "./client";
 
 /** What the pages ask of the server, by name. */
@@ -159,6 +160,10 @@ export function checkDrawing(hour: number, minute: number): Promise<Drawing> {
 
 export function timesFor(query: CheckForm): Promise<Choice> {
   return asked(api.GET("/api/times", { params: { query } }));
+}
+
+export function compareTimes(one: string, other: string, conventions: string): Promise<Schemas["Between"]> {
+  return asked(api.GET("/api/between", { params: { query: { one, other, conventions } } }));
 }
 
 export function removeCheck(id: number): Promise<Removed> {

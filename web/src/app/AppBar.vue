@@ -37,9 +37,13 @@ onKeyStroke("?", (event) => {
 });
 
 const places = [
-  { name: "plan", text: "Plan", within: ["plan", "lesson", "run", "term", "tomorrow"] },
-  { name: "show", text: "Show", within: ["show"] },
-  { name: "sheets", text: "Sheets", within: ["sheets"] },
+  {
+    name: "plan",
+    text: "Plan",
+    within: ["plan", "lesson", "run", "term", "tomorrow", "step-lesson", "boards"],
+  },
+  { name: "show", text: "Show", within: ["show", "compare"] },
+  { name: "sheets", text: "Sheets", within: ["sheets", "call-out"] },
   {
     name: "checks",
     text: "Check",

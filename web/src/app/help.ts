@@ -19,6 +19,10 @@ export const HELP: Readonly<Record<string, readonly string[]>> = {
     "One lesson in eight is spare, at the end, for lessons that fall out.",
     "After each check the remaining lessons are replanned. You see what changed and can undo it.",
   ],
+  compare: [
+    "Turn either clock by its long hand. The line below is its hour, from 0 to 60.",
+    "Space shows the answer line by line. N brings another pair for the step.",
+  ],
   "step-lesson": ["A lesson without clocks to read. Print it, or show the two hands to the class."],
   boards: [
     "Open this on your phone while the lesson is on the wall. Press the clock that the class is asked.",

@@ -8,6 +8,12 @@ export const router = createRouter({
   routes: [
     { path: "/", name: "home", component: () => import("./HomeView.vue"), meta: { title: "Home" } },
     { path: "/show", name: "show", component: () => import("@/show/ShowView.vue"), meta: { title: "Show" } },
+    {
+      path: "/show/compare",
+      name: "compare",
+      component: () => import("@/show/CompareView.vue"),
+      meta: { title: "Compare two clocks" },
+    },
     { path: "/plan", name: "plan", component: () => import("@/plan/PlanView.vue"), meta: { title: "Plan" } },
     {
       path: "/plan/term",

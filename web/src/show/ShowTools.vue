@@ -52,6 +52,10 @@ const print = (): void => window.print();
       Timer
       <kbd class="key" aria-hidden="true">Z</kbd>
     </BButton>
+    <BButton v-if="!board" variant="bare" :to="{ name: 'compare' }">
+      <i class="bi bi-symmetry-vertical" aria-hidden="true"></i>
+      Compare two
+    </BButton>
     <BButton v-if="!board" variant="bare" @click="print">
       <i class="bi bi-printer" aria-hidden="true"></i>
       Print

@@ -16,6 +16,7 @@ import SequencePanel from "./SequencePanel.vue";
 import QuietTimer from "./QuietTimer.vue";
 import ShowOnPaper from "./ShowOnPaper.vue";
 import ShowTools from "./ShowTools.vue";
+import UnrolledHour from "./UnrolledHour.vue";
 import TwoDials from "./TwoDials.vue";
 import { useFitting } from "./useFitting";
 import { useLoose } from "./useLoose";
@@ -206,6 +207,7 @@ useEventListener("keydown", (event: KeyboardEvent) => {
           @settle="ask"
         />
       </div>
+      <UnrolledHour v-if="lenses.has('hour_line') && !hands" :facts="shown" class="hour-line mx-auto" />
       <DayRibbon v-if="day" v-model="dayPlace" :events="events" />
       <HourRibbon v-else-if="!hands" v-model="place" />
       <QuietTimer v-if="timer" class="quiet-timer" />
@@ -260,6 +262,10 @@ useEventListener("keydown", (event: KeyboardEvent) => {
   z-index: 3;
   left: 0;
   top: 0;
+}
+
+.hour-line {
+  max-width: 46rem;
 }
 
 .asking {

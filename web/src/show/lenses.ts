@@ -2,6 +2,7 @@
 export const LENS_KEYS: Readonly<Record<string, string>> = {
   minute_numbers: "n",
   sweep: "s",
+  hour_line: "v",
   halves: "p",
   quarters: "q",
   hour_gap: "g",

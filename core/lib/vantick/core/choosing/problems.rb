@@ -39,18 +39,12 @@ module Vantick
             from = Dial::DayTime.parse(event[:time]).dial_time
             what = event[:what][0].upcase + event[:what][1..]
             text = format(words[:text], what:, time: from.digital(conventions.sign))
-            [Problem.new(time:, text:, answer: length(minutes, words)).freeze]
+            [Problem.new(time:, text:, answer: Reading::Between.length(minutes)).freeze]
           end
 
           # On the way round that the dial shows: halves of the day look alike on it.
           def minutes_until(time, event)
             (Dial::DayTime.parse(event[:time]).dial_time.index - time.dial_time.index) % Dial::DialTime::ROUND
-          end
-
-          def length(minutes, words)
-            hours, rest = minutes.divmod(60)
-            parts = [[hours, words[hours == 1 ? :hour : :hours]], [rest, words[rest == 1 ? :minute : :minutes]]]
-            parts.reject { |number, _| number.zero? }.map { |number, name| "#{number} #{name}" }.join(" ")
           end
 
           def said(time, conventions) = "#{Wording::Phrase.usual(time, conventions)}, #{time.digital(conventions.sign)}"

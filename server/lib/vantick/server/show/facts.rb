@@ -31,6 +31,11 @@ module Vantick
                         reason: check.reason, invites: check.invites })
         end
 
+        get "/api/between" do
+          between = Core::Reading::Between.new(*input.values_at(:one, :other).map { |text| Core::Dial::DialTime.parse(text) })
+          answer_json({ earlier: between.earlier, minutes: between.minutes, sentences: between.sentences(conventions) })
+        end
+
         get "/api/times" do
           step = Core::Teaching::Step.find(input[:step])
           task = Core::Marking::Task.find(input[:task])
