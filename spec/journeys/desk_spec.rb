@@ -177,6 +177,30 @@ RSpec.describe "The children's desk" do
     press(:enter)
   end
 
+  it "begins a step that is new to a child with a clock that is shown, then leaves the last part of one to the child" do
+    made = school_class
+    first = open_desk(made[:id], step: "oclock")
+    answer_rightly(first, "Anneke", 2)
+    desk = open_desk(made[:id], step: "quarter_to")
+    join(desk, "Anneke", sees: "h1")
+    expect(page).to have_css("h1", text: "Look at this clock first.").and have_no_css("h1.ask")
+    shown = find(".face path.minute")["transform"]
+    click_button "Next step" while page.has_button?("Next step", wait: 0.5)
+    expect(page).to be_accessible
+    click_button "Your turn"
+    expect(page).to have_css("h1.ask", text: "I have started. You finish it.")
+    expect(find(".looks path.minute")["transform"]).to eq(shown)
+    expect(page).to have_css(".place.filled", text: "quarter").and have_css(".place.filled", text: "to")
+    expect(page).to have_button("Done", disabled: true)
+    said = usual(asked(desk, "Anneke")[:time])
+    put("which hour", said.split.last)
+    send_it
+    expect(page).to have_css("[role='status']", text: "Yes: #{said}.")
+    expect(store.db[:items].where(half: 1).select_map(:helped)).to eq([1])
+    click_button "Next"
+    expect(page).to have_css("h1.ask").and have_no_css(".finish")
+  end
+
   it "shows the clocks that a child can read, and begins once more" do
     desk = open_desk(school_class[:id], step: "quarters")
     join(desk, "Anneke")

@@ -23,12 +23,12 @@ module AtDesk
   def pictures_of(desk, name) = store.keys.of_class(desk["class_id"]).fetch(child_of(desk, name)[:id])
 
   # Through the code, the name and the three pictures.
-  def join(desk, name)
+  def join(desk, name, sees: "h1.ask")
     visit "/join?code=#{desk['code']}"
     click_button name
     pictures_of(desk, name).each { |picture| click_button picture }
     expect(page).to have_css("header", text: name)
-    expect(page).to have_css("h1.ask")
+    expect(page).to have_css(sees)
   end
 
   # Answers so many tasks rightly, as far as there are some, at a device of their own and past the pages for it.

@@ -17,9 +17,12 @@ const props = defineProps<{
   voice: ReturnType<typeof useVoice>;
   /** Hands that the child set: they are put right before its eyes. */
   from?: Loose;
+  /** It is another clock, before the child's own. */
+  first?: boolean;
 }>();
 const emit = defineEmits<{ next: [] }>();
 
+const FIRST = "Look at this clock first.";
 const NO_LENSES: ReadonlySet<string> = new Set();
 /** Milliseconds in which a child sees its own hands once more, and in which they go where they belong (judgement). */
 const SEEN = 700;
@@ -41,7 +44,8 @@ function go(): void {
 const say = (): void => props.voice.say(step.value?.sentence ?? "");
 watch(at, say);
 onMounted(() => {
-  say();
+  if (props.first) props.voice.say(FIRST, step.value?.sentence ?? "");
+  else say();
   void nextTick(() => (forward.value?.$el as HTMLElement | undefined)?.focus());
 });
 </script>
@@ -49,7 +53,12 @@ onMounted(() => {
 <template>
   <main class="help flex-1 min-h-0 d-grid row-gap-06 column-gap-20 px-3 pt-06 pb-09">
     <div class="face min-h-0 d-flex align-items-center justify-content-center">
-      <DialFace :facts="hands" :margin="16" :lit="lit" label="The same clock">
+      <DialFace
+        :facts="hands"
+        :margin="16"
+        :lit="lit"
+        :label="first ? 'A clock to look at' : 'The same clock'"
+      >
         <template #under>
           <DialLenses :lenses="NO_LENSES" :lights="lights" past-word="" to-word="" />
         </template>
@@ -57,7 +66,7 @@ onMounted(() => {
       </DialFace>
     </div>
     <section class="said align-self-center">
-      <h1 class="mb-2 fs-130 tone-quiet">Step by step</h1>
+      <h1 class="mb-2 fs-130 tone-quiet">{{ first ? FIRST : "Step by step" }}</h1>
       <ol class="d-grid gap-2 m-0 p-0 list-none lh-130" aria-live="polite">
         <li
           v-for="(one, place) in help.steps.slice(0, at + 1)"
@@ -70,7 +79,7 @@ onMounted(() => {
       </ol>
     </section>
     <BButton ref="forward" variant="bare" class="go justify-self-end" @click="go">
-      {{ last ? "Keep going" : "Next step" }}
+      {{ last ? (first ? "Your turn" : "Keep going") : "Next step" }}
     </BButton>
   </main>
 </template>

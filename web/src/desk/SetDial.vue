@@ -19,7 +19,10 @@ const props = defineProps<{ turn: DeskTurn; over: boolean }>();
 const help = computed(() => props.turn.items[0]?.on_clock ?? null);
 const texts = defineModel<string[]>({ required: true });
 /** Both hands in sight, and no time that is likely to be asked. */
-const hands = ref<Loose>({ hour_hand_degrees: 180, minute_hand_degrees: 0 });
+const hands = ref<Loose>({
+  hour_hand_degrees: 180,
+  minute_hand_degrees: props.turn.items[0]?.half?.minute_hand_degrees ?? 0,
+});
 const root = ref<HTMLElement>();
 const { dragging, take, angle, drop } = useDragging(root);
 /** Where the short hand ends, as a part of the radius. */

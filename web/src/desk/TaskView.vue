@@ -39,7 +39,11 @@ const ENTRIES: Readonly<Record<DeskTurn["entry"], Component>> = {
   mistake: MistakeEntry,
 };
 
-const texts = ref<string[]>(props.turn.items.map(() => ""));
+/** Where the step is new, another clock is shown first, and then the task is half done. */
+const showing = ref(Boolean(props.turn.example) && !props.told && !props.kept);
+const half = props.turn.tried ? null : (props.turn.items[0]?.half ?? null);
+const begun = half?.digits ?? "";
+const texts = ref<string[]>(props.turn.items.map(() => begun));
 const forward = ref<InstanceType<typeof BButton>>();
 const heading = ref<HTMLElement>();
 const entry = ref<{ type?: (event: KeyboardEvent) => boolean }>();
@@ -48,7 +52,8 @@ const help = computed(() => (props.told?.done ? props.told.help : null));
 /** What was sent last: the same again is no second try. */
 const sent = ref("");
 const changed = computed(() => JSON.stringify(texts.value) !== sent.value);
-const ready = computed(() => changed.value && texts.value.every((text) => text !== ""));
+const ready = computed(() => changed.value && texts.value.every((text) => text !== "" && text !== begun));
+const FINISH = "I have started. You finish it.";
 /** A finger that comes down twice means once: milliseconds in which a second press is nothing (judgement). */
 const TWICE = 400;
 const { ready: calm, start: calmDown } = useTimeout(TWICE, { controls: true, immediate: false });
@@ -80,7 +85,8 @@ function send(): void {
 
 /** Keys that no part of the page has taken: typed digits, Backspace, Enter. */
 function press(event: KeyboardEvent): void {
-  if (event.defaultPrevented || event.ctrlKey || event.metaKey || event.altKey || over.value) return;
+  if (event.defaultPrevented || event.ctrlKey || event.metaKey || event.altKey || over.value || showing.value)
+    return;
   if (event.key === "Enter" && !(event.target instanceof HTMLButtonElement)) {
     event.preventDefault();
     send();
@@ -105,14 +111,19 @@ watch(texts, (now, before) => {
 });
 watch(calm, (now) => now && over.value && goForward());
 useEventListener(document, "keydown", press);
-onMounted(() => {
+function ask(): void {
   // The next Tab leads to the answer, and not to the way out.
   heading.value?.focus({ preventScroll: true });
   const item = props.turn.items.length === 1 ? props.turn.items[0] : undefined;
   const said = item?.said ? `Somebody said: ${item.said}.` : "";
   const choices = item?.options.map((one) => `${one.name}.`) ?? [];
-  props.voice.say(said, props.turn.ask, item?.shown ?? "", ...choices);
-});
+  props.voice.say(said, half ? FINISH : "", props.turn.ask, item?.shown ?? "", ...choices);
+}
+onMounted(() => !showing.value && ask());
+function begin(): void {
+  showing.value = false;
+  void nextTick(ask);
+}
 </script>
 
 <template>
@@ -124,8 +135,19 @@ onMounted(() => {
     :from="turn.entry === 'hands' ? handsIn(texts[0] ?? '') : undefined"
     @next="emit('next')"
   />
+  <HelpSteps
+    v-else-if="showing && turn.example"
+    :help="turn.example"
+    :sign="turn.sign"
+    :voice="voice"
+    first
+    @next="begin"
+  />
   <main v-else class="task flex-1 min-h-0 d-grid row-gap-2 column-gap-125" :class="turn.entry">
-    <h1 ref="heading" class="ask m-0 text-center" tabindex="-1">{{ turn.ask }}</h1>
+    <h1 ref="heading" class="ask m-0 text-center" tabindex="-1">
+      <span v-if="half && !turn.tried && !told" class="finish tone-quiet">{{ FINISH }}</span>
+      {{ turn.ask }}
+    </h1>
     <LooksAt v-if="turn.entry !== 'pairs'" class="looks" :turn="turn" />
     <section class="answer min-h-0 d-grid" :aria-label="over ? 'Your answer' : 'Answer'">
       <component
@@ -202,6 +224,11 @@ onMounted(() => {
 .ask {
   grid-area: ask;
   font-size: clamp(1.25rem, 3.2vmin + 0.5rem, 1.9rem);
+}
+
+.finish {
+  display: block;
+  font-size: 0.8em;
 }
 
 .looks {

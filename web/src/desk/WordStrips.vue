@@ -11,9 +11,11 @@ type Part = DeskTurn["strips"][number]["part"];
 const props = defineProps<{ turn: DeskTurn; over: boolean }>();
 const texts = defineModel<string[]>({ required: true });
 const root = ref<HTMLElement>();
-const chosen = ref<Record<Part, string[]>>({ count: [], side: [], hour: [] });
+/** What is done already, where the step is new to the child. */
+const half = props.turn.tried ? null : (props.turn.items[0]?.half?.words ?? null);
+const chosen = ref<Record<Part, string[]>>({ count: half?.count ?? [], side: half?.side ?? [], hour: [] });
 const parts = computed(() => props.turn.strips.map((strip) => strip.part));
-const at = ref<Part>(props.turn.strips[0]?.part ?? "count");
+const at = ref<Part>(half ? "hour" : (props.turn.strips[0]?.part ?? "count"));
 const strip = computed(() => props.turn.strips.find((one) => one.part === at.value));
 /** What core says of words: said behind the hour, followed by another number, following one. */
 const afterHour = computed(() => props.turn.strips.flatMap((one) => one.after_hour));

@@ -92,6 +92,14 @@ module Vantick
           Choosing::Support.at_desk?(Choosing::Levels.of_state(@states.fetch(step)), @running.length)
         end
 
+        # @param turn [Turn] that comes next
+        # @return [Boolean] whether the step begins with it: the child was never asked on it, and was asked before at all (what a child
+        #   knows who is asked for the first time is to be found out). What only takes steps together is no beginning
+        def begins?(turn)
+          new = @states[step] == :not_yet && answers.any? && turns.none? { |one| one.step == step }
+          new && turn.step == step && !step.together? && Beginning.fits?(turn.task)
+        end
+
         # First tries wrong one after the other from which on a child is asked something easier (judgement), and from which on also where a
         # misreading is likely that could be helped against: help needs something that goes well between.
         STUCK = 2

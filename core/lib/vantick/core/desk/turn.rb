@@ -27,7 +27,10 @@ module Vantick
         # @return [Boolean] whether its clock has help on it, see {Choosing::Support}
         attr_reader :helped
 
-        def initialize(step:, task:, times:, reason:, against: nil, said: nil, mistake: nil, helped: false)
+        # @return [DialTime, nil] what is shown first, where the step is new to the child
+        attr_reader :example
+
+        def initialize(step:, task:, times:, reason:, against: nil, said: nil, mistake: nil, helped: false, example: nil)
           raise ArgumentError, "no reason: #{reason}" unless REASONS.include?(reason)
 
           @step = step
@@ -38,11 +41,23 @@ module Vantick
           @said = said
           @mistake = mistake
           @helped = helped
+          @example = example
           freeze
         end
 
         # @return [Turn] the same with help on its clock
-        def with_help = Turn.new(step:, task:, times:, reason:, against:, said:, mistake:, helped: true)
+        def with_help = with(helped: true)
+
+        # @param example [DialTime]
+        # @return [Turn] the same after a clock that is shown, half done and with help: see {Beginning}
+        def after_example(example) = with(helped: true, example:)
+
+        # @return [Boolean] whether only its last part is left to do
+        def half? = !example.nil?
+
+        private
+
+        def with(**more) = Turn.new(step:, task:, times:, reason:, against:, said:, mistake:, **more)
       end
     end
   end

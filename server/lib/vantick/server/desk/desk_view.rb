@@ -90,15 +90,26 @@ module Vantick
           about = Core::Desk::DeskTask.for(task)
           { id: turn[:id], task: task.id, entry: about.entry, ask: about.ask, sees: task.sees, tried: turn[:tries],
             items: turn[:items].map { |item| item(item, task, turn) }, strips: strips(about.entry, turn), cards: cards(about.entry, turn),
-            sign: @conventions.sign }
+            example: example(turn, task), sign: @conventions.sign }
+        end
+
+        # A clock that is shown before the child's own, where the step is new.
+        def example(turn, task)
+          item = turn[:items].first
+          return if item[:example].nil? || turn[:tries].positive?
+
+          time = task.parse_time(item[:example])
+          { item_id: item[:id], **hands(time), steps: Core::Desk::Help.steps(task, time, @conventions).map(&:to_h) }
         end
 
         def item(item, task, turn)
           time = task.parse_time(item[:time])
           { id: item[:id], **seen_hands(time, task), shown: shown(task, time), said: item[:said].to_s, options: options(item),
             numerals: task.asks == :numerals ? [time.hour_passed, time.minute_numeral] : [], day: day(task, time),
-            on_clock: item[:helped] == 1 ? on_clock(turn, task, time) : nil }
+            on_clock: item[:helped] == 1 ? on_clock(turn, task, time) : nil, half: item[:half] == 1 ? half(task, time) : nil }
         end
+
+        def half(task, time) = Core::Desk::Beginning.half(task, time, @conventions).to_h
 
         # Help for whoever is new to a step.
         def on_clock(turn, task, time)

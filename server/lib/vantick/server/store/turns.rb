@@ -5,7 +5,7 @@ module Vantick
     module Store
       # What children are asked at a desk, and what they answered there.
       class Turns
-        ITEM = %i[id time said misreading step task check_id child_id level helped larger].freeze
+        ITEM = %i[id time said misreading step task check_id child_id level helped larger example half].freeze
         # Somebody was quicker: the task has been answered meanwhile.
         class Answered < StandardError; end
 
@@ -40,7 +40,7 @@ module Vantick
         # @return [Rows::Turn]
         def add(seat, turn, ahead:, at:)
           same = { said: turn.said&.words, misreading: turn.mistake&.id&.to_s, step: turn.step.id.to_s, task: turn.task.id.to_s,
-                   helped: turn.helped ? 1 : nil, larger: nil }
+                   helped: turn.helped ? 1 : nil, larger: nil, example: turn.example&.to_s, half: turn.half? ? 1 : nil }
           rows = turn.times.map { |time| { time: time.to_s, **same } }
           put(seat, turn, items: add_items(seat[:check_id], seat[:child_id], rows), ahead:, at:)
         end

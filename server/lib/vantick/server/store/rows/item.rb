@@ -19,6 +19,9 @@ module Vantick
           # 1 where its clock has help on it.
           attribute :helped, Types::Number.optional
           attribute :larger, Types::Number.optional
+          # A time that is shown first; 1 where the task is half done.
+          attribute :example, Types::Text.optional
+          attribute :half, Types::Number.optional
         end
       end
     end
