@@ -68,6 +68,36 @@ RSpec.describe "Adjustments for one child" do
     expect(printed(id).texts.count { |text| text.include?("Anneke") }).to eq(1)
   end
 
+  describe "where another language is spoken at home" do
+    let(:check) { make_check(school_class, step: "half_past", count: 4) }
+    let(:item) { check["items"].first }
+    let(:next_hour) { "half past #{Vantick::Core::Wording::NumberWords.standard.spell((item['dial'].to_i % 12) + 1)}" }
+
+    it "take half past with the hour that comes for right in other words, where it is said so there" do
+      adjust(home: "pl")
+      adjust(other, home: "es")
+      verdicts = [child, other].map { |one| answer(check, one, item, next_hour).body["verdict"] }
+      expect(verdicts).to eq(%w[right_other_words misread])
+      expect(get("#{path}/adjustments").body["children"].map { |one| one["names"] }).to eq([["Polish at home"], ["Spanish at home"]])
+      expect(put("#{path}/children/#{child['id']}/adjustments", { **nothing, home: "xx" })).to be_refused(422).at("home")
+    end
+
+    it "have a note to take home in that language as well, with all of its letters" do
+      Vantick::Core::Wording::HomeLanguage.all.each do |language|
+        adjust(home: language.id.to_s)
+        file = Printed.new(plain("#{path}/material.pdf?kind=home&step=quarters").body)
+        expect(file.pages.length).to eq(2)
+        words = [language.title, language.times.values.last, "A speaker has not checked it."]
+        expect(file.texts.last.gsub(/\s+/, "")).to include(*words.map { |text| text.gsub(/\s+/, "") }), language.name
+        expect([language.title, language.intro, language.ask, *language.half, *language.times.values]).to all(satisfy { |text|
+          Vantick::Server::Documents::Letters.all?(text)
+        })
+      end
+      adjust
+      expect(Printed.new(plain("#{path}/material.pdf?kind=home&step=quarters").body).pages.length).to eq(1)
+    end
+  end
+
   it "leave a sheet as it was printed, whatever is set afterwards: paper has to be found again" do
     adjust(larger: true)
     id, = made_for_each

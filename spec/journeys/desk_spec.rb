@@ -49,6 +49,24 @@ RSpec.describe "The children's desk" do
     expect(page).to have_css("tbody tr", text: "Anneke").and have_css("tbody tr", text: "1 answer unreadable")
   end
 
+  it "meets half past as a child has it at home, and the page for parents has that language" do
+    made = school_class
+    visit "/class/child/#{made[:children].first[:id]}"
+    click_button "Change adjustments for Anneke"
+    select "Polish", from: "Spoken at home"
+    expect(page).to have_text("Polish at home.")
+    visit "/class/child/#{made[:children].first[:id]}/parents"
+    expect(page).to have_css("section[lang=pl] li", text: "wpół do ósmej").and have_css("[lang=en]", text: "half past seven")
+    expect(page).to be_accessible
+    desk = open_desk(made[:id], step: "half_past")
+    using_session(:anneke) do
+      join(desk, "Anneke")
+      hour = Vantick::Core::Dial::DialTime.parse(asked(desk, "Anneke")[:time]).hour_ahead
+      say("half past #{Vantick::Core::Wording::NumberWords.standard.spell(hour)}")
+      expect(page).to have_css("[role='status']", text: "That's right. In class we say: half past")
+    end
+  end
+
   it "is as the teacher set it for one child, and for no other" do
     made = school_class
     visit "/class/child/#{made[:children].first[:id]}"

@@ -23,7 +23,7 @@ module Texts
   CHILDREN = Regexp.union(%r{\Aweb/src/desk/}, %r{\Acore/data/(desk|words)\.yml}, %r{\Acore/data/misreadings\.yml.*/(child|unseen|they)\b},
                           %r{\Acore/data/sheet_words\.yml(?!.*/(home|caution|answers|games/key))})
   # Tables of what is read, and not said.
-  SILENT = %w[clean day digits former_names scheme term showing].freeze
+  SILENT = %w[clean day digits former_names home_languages scheme term showing].freeze
   # Keys of tables that nobody sees.
   KEYS = %w[id from minutes_from builds_on tasks times lens read own_words sounds_like day_halves beyond numbers pictures locale paper
             countries english steps seed first then day day_and_year].freeze

@@ -17,6 +17,7 @@ const NONE: Adjustments = {
   left_handed: false,
   calm: false,
   notation: "both",
+  home: null,
 };
 const found = computed(() => data.value?.find((one) => one.child_id === props.child.id));
 const set = computed(() => found.value?.set ?? NONE);
@@ -26,6 +27,11 @@ const kinds = computed(() => facts.catalogue?.adjustments.kinds ?? []);
 const notations = computed(() =>
   (facts.catalogue?.adjustments.notations ?? []).map((one) => ({ value: one.id, text: one.name })),
 );
+
+const languages = computed(() => [
+  { value: "", text: "English" },
+  ...(facts.catalogue?.adjustments.languages ?? []).map((one) => ({ value: one.id, text: one.name })),
+]);
 
 const keep = (change: Partial<Adjustments>): Promise<boolean> =>
   doing(async () => {
@@ -73,6 +79,22 @@ const keep = (change: Partial<Adjustments>): Promise<boolean> =>
           @change="keep({ notation: ($event.target as HTMLSelectElement).value as Adjustments['notation'] })"
         />
       </label>
+      <label class="mt-1">
+        Spoken at home
+        <BFormSelect
+          :model-value="set.home ?? ''"
+          :options="languages"
+          :disabled="busy"
+          size="sm"
+          aria-describedby="about-home"
+          @change="keep({ home: ($event.target as HTMLSelectElement).value || null })"
+        />
+      </label>
+      <p id="about-home" class="quiet fs-90 m-0 lh-120">
+        The note to take home and the page for parents have this language too. The words are from memory: ask
+        a speaker to check them first. Where it says half of the next hour, "half past eight" for 7:30 is no
+        mistake.
+      </p>
     </div>
   </BCard>
   <p v-else-if="trouble" role="alert" class="field-error">{{ trouble }}</p>

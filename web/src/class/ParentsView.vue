@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from "vue";
-import { readRecord, useAsked, useFacts } from "@/api";
+import { readAdjustments, readRecord, useAsked, useFacts } from "@/api";
 import { DialFace } from "@/dial";
 import { useRouteNumber } from "@/route";
 import { useClasses } from "@/school";
@@ -30,6 +30,16 @@ const learning = computed(() => {
   return next && met && !can.value.some((one) => one.id === next) ? facts.rung(next) : undefined;
 });
 const helps = computed(() => (record.value?.likely ?? []).map((id) => facts.misreading(id)));
+const { data: adjusted } = useAsked(
+  "adjustments",
+  () => classes.current && [classes.current.id],
+  readAdjustments,
+);
+/** What the family speaks, where a teacher has set it. */
+const language = computed(() => {
+  const home = adjusted.value?.find((one) => one.child_id === child.value)?.set.home;
+  return facts.catalogue?.adjustments.languages.find((one) => one.id === home);
+});
 const print = (): void => window.print();
 </script>
 
@@ -82,6 +92,20 @@ const print = (): void => window.print();
           </p>
         </section>
       </template>
+      <section v-if="language" class="mb-4 break-avoid" :lang="language.id" aria-labelledby="home-head">
+        <h2 id="home-head">{{ language.title }}</h2>
+        <p>{{ language.intro }}</p>
+        <ul class="list-unstyled dials d-grid gap-3 text-center">
+          <li v-for="one in language.times" :key="one.time">
+            <DialFace :facts="facts.of(one.time)" />
+            <strong lang="en">{{ facts.of(one.time).usual }}</strong>
+            <br />
+            {{ one.words }}
+          </li>
+        </ul>
+        <p v-if="language.half">{{ language.half }}</p>
+        <p class="quiet fs-90" lang="en">Translated from English. A speaker has not checked it.</p>
+      </section>
     </template>
     <p v-else class="quiet" aria-live="polite">Loading…</p>
   </div>

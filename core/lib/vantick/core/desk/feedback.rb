@@ -6,18 +6,21 @@ module Vantick
       # The one sentence that a child is told of an answer: what is right, or the step that went wrong.
       module Feedback
         WORDS = DeskTask::WORDS
+        # What is said otherwise at home in some languages, and no mistake of reading.
+        HALF_BEFORE = :half_before
 
         class << self
           # @param marked [Marked]
           # @param conventions [Conventions]
+          # @param home [Wording::HomeLanguage, nil] what the child speaks at home
           # @return [String]
-          def of(marked, conventions = Wording::Conventions.default)
+          def of(marked, conventions = Wording::Conventions.default, home: nil)
             return read_right(marked, conventions) if marked.read_right?
             return gap(marked.offset_degrees) if marked.verdict == :right_gap
 
             half = HalfRight.of(marked, conventions)
-            return half(half, marked, conventions) if half
-            return misread(marked, conventions) if marked.misreadings.any?
+            return half(half, marked, conventions, home) if half
+            return misread(marked, conventions, home) if marked.misreadings.any?
 
             entry = DeskTask.for(marked.task).entry
             (WORDS[:unreadable][entry] unless marked.telling?) || again(marked.task, entry)
@@ -25,9 +28,10 @@ module Vantick
 
           # @param marked [Array<Marked>] the answers of one turn: one, or as many as there are pairs
           # @param conventions [Conventions]
+          # @param home [Wording::HomeLanguage, nil]
           # @return [String]
-          def of_turn(marked, conventions = Wording::Conventions.default)
-            return of(marked.first, conventions) if marked.one?
+          def of_turn(marked, conventions = Wording::Conventions.default, home: nil)
+            return of(marked.first, conventions, home:) if marked.one?
 
             marked.all?(&:right?) ? WORDS[:pairs_right] : WORDS[:again][:pairs]
           end
@@ -55,13 +59,15 @@ module Vantick
           end
 
           # First what is right.
-          def half(part, marked, conventions)
+          def half(part, marked, conventions, home)
             words = WORDS[:half].fetch(part)
-            [words[:right], marked.misreadings.any? ? misread(marked, conventions) : words[:again]].join(" ")
+            [words[:right], marked.misreadings.any? ? misread(marked, conventions, home) : words[:again]].join(" ")
           end
 
-          # Where several fit, the first in the order of the chain.
-          def misread(marked, conventions)
+          # Where several fit, the first in the order of the chain; what is said so at home first of all.
+          def misread(marked, conventions, home = nil)
+            return WORDS[:home_half] if home&.half_before? && marked.misreadings.include?(HALF_BEFORE)
+
             found = Reading::Misreading.find(marked.causes.first)
             found.child(marked.task, conventions)
           end

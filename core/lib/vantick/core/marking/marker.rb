@@ -10,13 +10,15 @@ module Vantick
         # @param text [String] the answer exactly as given
         # @param conventions [Conventions]
         # @param said [String, nil] what someone said the dial shows, where a mistake is to be spotted
+        # @param home [Wording::HomeLanguage, nil] what the child speaks at home: half past with the hour that comes is no mistake, where it
+        #   has that
         # @return [Marked]
         # @raise [AnswerTooLong, InvalidSaid]
-        def self.mark(task:, time:, text:, conventions: Wording::Conventions.default, said: nil)
+        def self.mark(task:, time:, text:, conventions: Wording::Conventions.default, said: nil, home: nil)
           case task.notation
           when :mistake then MistakeMarker.mark(task:, time:, text:, conventions:, said:)
           when :hands then HandsMarker.mark(task:, time:, text:)
-          when :digits, :words then TimeMarker.mark(task:, time:, text:, conventions:)
+          when :digits, :words then TimeMarker.mark(task:, time:, text:, conventions:, home:)
           else PartMarker.mark(task:, time:, text:, conventions:)
           end
         end

@@ -13,19 +13,28 @@ module Vantick
           # @param time [DialTime] what was shown
           # @param text [String] the answer exactly as given
           # @param conventions [Conventions]
+          # @param home [Wording::HomeLanguage, nil]
           # @return [Marked]
           # @raise [AnswerTooLong]
-          def mark(task:, time:, text:, conventions:)
+          def mark(task:, time:, text:, conventions:, home: nil)
             givens = givens(task, time, text, conventions)
             return spoken_order(task, time, text) || Marked.unread(task, time, text) if givens.empty?
 
-            right = givens.find { |given| given.time == time } || givens.find { |given| task.near?(given, time) }
+            right = givens.find { |given| given.time == time } || givens.find { |given| task.near?(given, time) } ||
+                    at_home(givens, task, time, home)
             return wrong(task, time, cleanest(givens), conventions) unless right
 
             copy?(task, right) ? copied(task, time, right, conventions) : right(task, time, right, conventions)
           end
 
           private
+
+          # In words alone: digits are the same in every language.
+          def at_home(givens, task, time, home)
+            return if home.nil? || task.notation != :words
+
+            givens.find { |given| given.form == :words && home.says?(given.time, time.dial_time) }
+          end
 
           def givens(task, time, text, conventions)
             found = Wording::AnswerReader.read(text, conventions)

@@ -11,14 +11,17 @@ module Vantick
 
         # @return [Symbol] one of {NOTATIONS}' keys: in which form this child is asked for times
         attr_reader :notation
+        # @return [Wording::HomeLanguage, nil] what is spoken at home, where that is not English alone
+        attr_reader :home
 
-        # @param set [Hash{Symbol => Object}] true for each of {KINDS} that is on, and `notation`; what is left out is off
+        # @param set [Hash{Symbol => Object}] true for each of {KINDS} that is on, `notation` and `home`; what is left out is off
         # @raise [UnknownName]
         # @example
         #   Adjustments.new(fewer: true, notation: "digits").tasks(10) # 5
         def initialize(set = {})
           @notation = known(:notation, set.fetch(:notation, :both).to_sym, NOTATIONS)
-          @on = set.except(:notation).select { |_, on| on }.keys.map { |id| known(:id, id.to_sym, KINDS) }.freeze
+          @home = set[:home] && Wording::HomeLanguage.find(set[:home])
+          @on = set.except(:notation, :home).select { |_, on| on }.keys.map { |id| known(:id, id.to_sym, KINDS) }.freeze
           freeze
         end
 
@@ -27,7 +30,7 @@ module Vantick
         def on?(id) = @on.include?(KINDS.fetch(id)[:id].to_sym)
 
         # @return [Boolean] whether nothing is set
-        def none? = @on.empty? && notation == :both
+        def none? = @on.empty? && notation == :both && home.nil?
 
         # @return [Float] how much larger a large dial is on paper
         def self.scale = TABLE[:scale]
@@ -35,7 +38,8 @@ module Vantick
         # @return [Array<String>] what is set, for whoever gives a lesson
         def names
           said = KINDS.keys.select { |id| on?(id) }.map { |id| KINDS.fetch(id)[:name] }
-          notation == :both ? said : [*said, NOTATIONS.fetch(notation)[:name]]
+          said << NOTATIONS.fetch(notation)[:name] unless notation == :both
+          home ? [*said, format(TABLE[:home], language: home.name)] : said
         end
 
         # @param usual [Integer]
@@ -61,7 +65,7 @@ module Vantick
         def only(*ids) = Adjustments.new(ids.to_h { |id| [id, on?(id)] })
 
         # @return [Hash{Symbol => Object}] as it is stored
-        def to_h = { **KINDS.keys.to_h { |id| [id, on?(id)] }, notation: notation.to_s }
+        def to_h = { **KINDS.keys.to_h { |id| [id, on?(id)] }, notation: notation.to_s, home: home&.id&.to_s }
 
         # @return [Adjustments] that most children have
         def self.none = @none ||= new

@@ -13,7 +13,7 @@ module Vantick
           child_of(check)
           text = Store::Marks.plain(sent[:answer])
           conventions = store.classes.conventions(check[:class_id])
-          marked = Store::Marks.typed(item, text, conventions)
+          marked = Store::Marks.typed(item, text, conventions, home: store.register.adjustments_of(sent[:child_id]).home)
           given = { uuid: sent[:id], item_id: item[:id], child_id: sent[:child_id], answer: text }
           answer, new = store.answers.add(given, marked, answered_at: now)
           answer_json(Views::CheckView.answer(answer, conventions), code: new ? 201 : 200)
@@ -30,17 +30,18 @@ module Vantick
           school_class = store.classes.find(check[:class_id])
           rows = Documents::AnswerTables.read(sent[:table], check, school_class)
           conventions = school_class.wording
+          homes = store.register.adjustments(school_class.id).transform_values(&:home)
           # Marked before anybody has to wait for it.
-          store.answers.add_all(rows.map { |row| marked(check, row, conventions) }, answered_at: now)
+          store.answers.add_all(rows.map { |row| marked(check, row, conventions, homes[row[:child_id]]) }, answered_at: now)
           standing = store.answers.standing([check[:id]]).fetch(check[:id], [])
           answer_json(Views::CheckView.check(check, school_class, standing), code: 201)
         end
 
         private
 
-        def marked(check, row, conventions)
+        def marked(check, row, conventions, home)
           item = check[:items].find { |one| one[:id] == row[:item_id] }
-          [{ uuid: SecureRandom.uuid, **row }, Store::Marks.typed(item, row[:answer], conventions)]
+          [{ uuid: SecureRandom.uuid, **row }, Store::Marks.typed(item, row[:answer], conventions, home:)]
         rescue Core::Error => e
           child = store.classes.children(check[:class_id]).find { |one| one[:id] == row[:child_id] }
           unfit("#{child[:name]}, “#{row[:answer][0, 20]}”: #{e.message}", e.field)

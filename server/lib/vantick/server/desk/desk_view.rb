@@ -68,7 +68,9 @@ module Vantick
         end
 
         def sentence(taken)
-          @sitting.told? ? Core::Desk::Feedback.of_turn(taken.marked, @conventions) : Core::Desk::Feedback::WORDS[:kept]
+          return Core::Desk::Feedback::WORDS[:kept] unless @sitting.told?
+
+          Core::Desk::Feedback.of_turn(taken.marked, @conventions, home: @sitting.adjustments.home)
         end
 
         # After the second try, of the first that was wrong.

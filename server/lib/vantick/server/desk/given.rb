@@ -10,11 +10,13 @@ module Vantick
         # @param turns [Store::Turns]
         # @param conventions [Core::Wording::Conventions]
         # @raise [Core::Error] where they belong to another task
-        def initialize(turn, answers, turns:, conventions:)
+        # @param home [Core::Wording::HomeLanguage, nil] of the child
+        def initialize(turn, answers, turns:, conventions:, home: nil)
           @turn = turn
           @answers = answers
           @turns = turns
           @conventions = conventions
+          @home = home
           return if answers.map { |one| one[:item_id] }.sort == turn[:item_ids].sort
 
           raise Core::Error.new("These answers belong to another task.", field: :answers)
@@ -36,7 +38,7 @@ module Vantick
           @turn[:items].map do |item|
             task = Core::Marking::Task.find(item[:task])
             Core::Marking::Marker.mark(task:, time: task.parse_time(item[:time]), text: texts.fetch(item[:id]), said: item[:said],
-                                       conventions: @conventions)
+                                       conventions: @conventions, home: @home)
           end
         end
 

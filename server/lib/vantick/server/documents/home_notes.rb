@@ -13,24 +13,41 @@ module Vantick
         # @return [Integer]
         def per_page = 2
 
-        # @return [Array<Array<Page>>] one, with the same note twice
+        # @return [Array<Array<Page>>] one, with the same note twice; then one for each child whose family speaks another language
         def stacks
-          page = new_page
-          half = page.height / 2
-          page.line([0, half], [page.width, half], width: 0.6, dash: 4, color: Page::QUIET)
-          [0, half].each { |top| note(page, top + 34) }
-          [[page]]
+          own = sheet.languages.to_a.group_by(&:itself).flat_map { |language, all| all.each_slice(per_page).map { language } }
+          [[nil, *own].map { |language| page_in(language) }]
         end
 
         private
 
-        def note(page, top)
-          title = Letters.of(true).cut(format(TEXT[:title], step: in_a_sentence), page.inner - 200, 15)
+        def page_in(language)
+          page = new_page
+          half = page.height / 2
+          page.line([0, half], [page.width, half], width: 0.6, dash: 4, color: Page::QUIET)
+          [0, half].each { |top| note(page, top + 34, language) }
+          page
+        end
+
+        def note(page, top, language)
+          title = Letters.of(true).cut(language&.title || format(TEXT[:title], step: in_a_sentence), page.inner - 200, 15)
           page.text(title, MARGIN, top + 10, size: 15, bold: true)
           origin(page, page.width - MARGIN - 190, page.width - MARGIN, top + 10)
-          below = page.paragraph(text, MARGIN, top + 30, page.inner, size: 11) + 4
-          below = examples(page, below)
-          below = page.paragraph(TEXT[:ask], MARGIN, below + 14, page.inner, size: 11)
+          below = page.paragraph(language&.intro || text, MARGIN, top + 30, page.inner, size: 11) + 4
+          below = language ? spoken(page, examples(page, below) + 4, language) : examples(page, below)
+          below = page.paragraph(language&.ask || TEXT[:ask], MARGIN, below + 14, page.inner, size: 11)
+          method_lines(page, below)
+        end
+
+        # How it is said at home, and where half is another hour there.
+        def spoken(page, top, language)
+          said = language.times.map { |time, words| "#{digits(time)} #{words}" }.join("  ·  ")
+          below = page.paragraph(said, MARGIN, top + 10, page.inner, size: 11, bold: true)
+          below = page.paragraph(language.half, MARGIN, below, page.inner, size: 11) if language.half
+          page.paragraph(TEXT[:unchecked], MARGIN, below, page.inner, size: Letters::LEAST)
+        end
+
+        def method_lines(page, below)
           Core::Reading::MethodCard.lines(sheet.step, sheet.conventions).each do |line|
             below = page.paragraph("· #{line}", MARGIN, below, page.inner, size: 11)
           end

@@ -19,11 +19,12 @@ module Vantick
       # @!attribute origin [String] the class, and the day it was made
       # @!attribute day [Array<Hash>] the class's own
       # @!attribute game [Game, nil] what is played
+      # @!attribute languages [Array<Core::Wording::HomeLanguage>] of a note to take home: one for each child who speaks another at home
       # A game: its number, by which the same is made again; how many play; whose near misses are in it.
       Game = Struct.new(:number, :players, :misreading, keyword_init: true)
 
       Sheet = Struct.new(:kind, :step, :task, :versions, :look, :paper, :code, :conventions, :both, :dotted, :cards, :sign, :origin, :day,
-                         :game, keyword_init: true) do
+                         :game, :languages, keyword_init: true) do
         # @return [Array<Page>] for the children
         def pages = stacks.flatten
 

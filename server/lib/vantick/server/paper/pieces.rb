@@ -25,7 +25,8 @@ module Vantick
 
         def marked(check, piece, text)
           item = check[:items].find { |one| one[:id] == piece.item_id }
-          Store::Marks.typed(item, text, store.classes.conventions(check[:class_id]))
+          home = store.register.adjustments_of(piece.child_id).home
+          Store::Marks.typed(item, text, store.classes.conventions(check[:class_id]), home:)
         end
 
         def told(piece)

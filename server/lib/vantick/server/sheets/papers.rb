@@ -14,7 +14,8 @@ module Vantick
 
         get("/api/classes/:class_id/material.pdf") do
           settings = input.except(:class_id, :sides)
-          maker = SheetMaker.new(store.classes.find(input[:class_id]), settings)
+          known = SheetMaker::Known.new(adjustments: store.register.adjustments(input[:class_id]))
+          maker = SheetMaker.new(store.classes.find(input[:class_id]), settings, known:)
           part = maker.kind.game? ? "all" : "sheets"
           pdf(maker.sheet(made_at: now), settings[:kind], nil, { part:, **input.slice(:sides) })
         end

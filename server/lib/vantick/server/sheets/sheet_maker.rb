@@ -65,7 +65,7 @@ module Vantick
             letter = Core::Choosing::SheetChoice.letter(at) unless shared
             @printing.version(id, name, shared || readers.fetch(id, readers.values.last), letter:)
           end
-          @printing.sheet(only ? versions.first(only) : versions, code: "", made_at:, kind:, step:, task:)
+          @printing.sheet(only ? versions.first(only) : versions, code: "", made_at:, kind:, step:, task:, languages:)
         end
 
         # @return [Array<Core::Reading::Misreading>] the class's own that a game on the step can be about, the commonest first
@@ -87,6 +87,12 @@ module Vantick
         end
 
         private
+
+        # In the order of the children, those together that are alike.
+        def languages
+          ids = @printing.children.map { |child| child[:id] }
+          @known.adjustments.values_at(*ids).compact.filter_map(&:home).group_by(&:id).values.flatten
+        end
 
         def own_levels? = @kind.id == :levels && @settings[:levels] == "record"
 

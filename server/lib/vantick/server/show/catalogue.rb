@@ -33,7 +33,13 @@ module Vantick
           # What a teacher can set for one child.
           def adjustments
             table = Core::Teaching::Adjustments
-            { kinds: table::KINDS.values, notations: table::NOTATIONS.values }
+            { kinds: table::KINDS.values, notations: table::NOTATIONS.values,
+              languages: Core::Wording::HomeLanguage.all.map { |one| language(one) } }
+          end
+
+          def language(one)
+            { id: one.id, name: one.name, own: one.own, title: one.title, intro: one.intro, half: one.half, ask: one.ask,
+              times: one.times.map { |time, words| { time: time.to_s, words: } } }
           end
 
           # What lessons are made of.

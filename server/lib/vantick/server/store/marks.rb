@@ -20,18 +20,19 @@ module Vantick
         # @param item [Hash] as kept: `task`, `time` and what was said
         # @param text [String] as it was typed
         # @param conventions [Core::Wording::Conventions]
+        # @param home [Core::Wording::HomeLanguage, nil] of the child
         # @return [Core::Marking::Marked]
         # @raise [Core::AnswerTooLong]
-        def self.judged(item, text, conventions)
+        def self.judged(item, text, conventions, home: nil)
           task = Core::Marking::Task.find(item[:task])
-          Core::Marking::Marker.mark(task:, time: task.parse_time(item[:time]), text:, said: item[:said], conventions:)
+          Core::Marking::Marker.mark(task:, time: task.parse_time(item[:time]), text:, said: item[:said], conventions:, home:)
         end
 
         # What a teacher types: of a drawing it is a picture's number, which the page sends as angles, or a sign for none or unclear.
         # @return [Core::Marking::Marked] as {judged}
         # @raise [Core::Error] for letters in the place of a drawing, which nobody could have drawn
-        def self.typed(item, text, conventions)
-          marked = judged(item, text, conventions)
+        def self.typed(item, text, conventions, home: nil)
+          marked = judged(item, text, conventions, home:)
           return marked unless marked.verdict == :unreadable && marked.task.notation == :hands && text.strip != UNCLEAR
 
           raise Core::Error.new(DRAWN, field: :answer)
