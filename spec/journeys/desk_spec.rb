@@ -67,6 +67,29 @@ RSpec.describe "The children's desk" do
     end
   end
 
+  it "has buttons for hands that cannot drag, where a teacher set it so" do
+    made = school_class
+    store.register.adjust(made[:children].first[:id], Vantick::Core::Teaching::Adjustments.new(buttons: true))
+    desk = open_exit(made, task: "digital_to_dial", times: ["4:10"])
+    join(desk, "Anneke")
+    presses = { "Long hand on five minutes" => 2, "Short hand back one number" => 2, "Short hand on a little" => 1 }
+    presses.each { |name, times| times.times { click_button name } }
+    expect(find("[role='slider']")["aria-valuetext"]).to eq("Short hand at 125 degrees, long hand at 60")
+    expect(page).to be_accessible
+    [[320, 568], [390, 664], [768, 1024], [1280, 800]].each do |width, height|
+      browser.execute_cdp("Emulation.setDeviceMetricsOverride", width:, height:, deviceScaleFactor: 1, mobile: width < 500)
+      sizes = browser.execute_script("return [...document.querySelectorAll('.hand-buttons button, .go')].map((one) => {
+        const box = one.getBoundingClientRect();
+        return [box.width >= 44, box.height >= 43.5, box.left >= 0, box.right <= innerWidth, box.bottom <= innerHeight];
+      })")
+      expect(sizes.flatten.uniq).to eq([true]), "#{width}x#{height}"
+    end
+    browser.execute_cdp("Emulation.clearDeviceMetricsOverride")
+    send_it
+    expect(page).to have_css("[role='status']", text: "Saved.")
+    expect(store.db[:answers].get(:verdict)).to eq("right")
+  end
+
   it "is as the teacher set it for one child, and for no other" do
     made = school_class
     visit "/class/child/#{made[:children].first[:id]}"

@@ -14,6 +14,7 @@ const NONE: Adjustments = {
   fewer: false,
   help: false,
   unhurried: false,
+  buttons: false,
   left_handed: false,
   calm: false,
   notation: "both",

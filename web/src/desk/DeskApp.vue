@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { computed, onMounted, provide, ref, watch } from "vue";
+import { BUTTONS } from "./adjusted";
 import { STILL } from "@/dial/useMoving";
 import DeskBar from "./DeskBar.vue";
 import JoinDesk from "./JoinDesk.vue";
@@ -17,6 +18,7 @@ const voice = useVoice(
   () => adjustments.value?.voice,
 );
 provide(STILL, () => Boolean(adjustments.value?.calm));
+provide(BUTTONS, () => Boolean(adjustments.value?.buttons));
 /** Letters and what is measured by them are larger on the whole page. */
 watch(
   () => Boolean(adjustments.value?.larger),

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed, ref } from "vue";
+import { computed, inject, ref } from "vue";
 import type { DeskTurn } from "@/api/client";
 import DialFace from "@/dial/DialFace.vue";
 import { degreesTo } from "@/dial/geometry";
@@ -12,7 +12,9 @@ import {
   type Hand,
   type Loose,
 } from "@/dial/useLooseHands";
+import HandButtons from "./HandButtons.vue";
 import HelpOnClock from "./HelpOnClock.vue";
+import { BUTTONS } from "./adjusted";
 
 /** A dial whose two hands are set by themselves: the nearer one follows the finger; arrows and Shift do the same. */
 const props = defineProps<{ turn: DeskTurn; over: boolean }>();
@@ -63,6 +65,11 @@ function press(event: KeyboardEvent): void {
   event.preventDefault();
 }
 
+/** Set for children who cannot drag. */
+const buttons = inject(BUTTONS, () => false);
+const turnBy = (hand: Hand, degrees: number): void =>
+  set(loosened(hands.value, hand, hands.value[`${hand}_hand_degrees`] + degrees));
+
 /** Arrows turn the hands from wherever the child is on the page. */
 function type(event: KeyboardEvent): boolean {
   press(event);
@@ -73,7 +80,10 @@ defineExpose({ type });
 </script>
 
 <template>
-  <div class="set d-flex align-items-center justify-content-center min-h-0 min-w-0">
+  <div
+    class="set d-flex flex-column align-items-center justify-content-center gap-2 min-h-0 min-w-0"
+    :class="{ pressed: buttons() && !over }"
+  >
     <div
       ref="root"
       class="turning square rounded-circle touch-none user-select-none"
@@ -97,6 +107,7 @@ defineExpose({ type });
         <template v-if="help" #over><HelpOnClock :help="help" /></template>
       </DialFace>
     </div>
+    <HandButtons v-if="buttons() && !over" @turn="turnBy" />
   </div>
 </template>
 
@@ -108,6 +119,11 @@ defineExpose({ type });
 .turning {
   width: min(100cqw, 100cqh);
   cursor: grab;
+}
+
+/* Two rows of buttons below. */
+.pressed .turning {
+  width: min(100cqw, 100cqh - 6.6rem);
 }
 
 .dragging {

@@ -51,7 +51,7 @@ module Vantick
 
         # What a device does otherwise for this child.
         def adjustments
-          %i[voice larger unhurried left_handed calm].to_h { |id| [id, @sitting.adjustments.on?(id)] }
+          %i[voice larger unhurried buttons left_handed calm].to_h { |id| [id, @sitting.adjustments.on?(id)] }
         end
 
         def round(over) = { number: @sitting.seat[:round], done: @sitting.done, of: @sitting.length, over: }
