@@ -60,7 +60,7 @@ RSpec.describe Vantick::Server::Documents::Sheet do
     items = task ? core::Choosing::SheetChoice.new(kind:, step:, task:, count:).items(4) : []
     settings = { look:, paper:, code: "K7RDX", conventions: core::Wording::Conventions.default, both:, cards: "both", sign: "KR",
                  origin: "Curlew class · 27 November 2026", day: [{ time: "12:15", what: "lunch" }],
-                 game: documents::Game.new(number: 999_999, players: 27, misreading: longest_mistake) }
+                 game: documents::Game.new(number: 999_999, players: 27, items: kind.most, misreading: longest_mistake) }
     described_class.new(kind:, step:, task:, versions: [version(name:, items:)], **settings)
   end
 

@@ -76,6 +76,20 @@ RSpec.describe "Sheets", :demo do
     expect(page).to have_css("[role='alert']", text: "9 to 30 clocks")
   end
 
+  it "tell stories of the class's own day, with a key and other stories when asked for" do
+    visit "/sheets?kind=stories&step=quarters"
+    stories = -> { all(".sheet-page text", text: /\?\z/).map(&:text) }
+    expect(page).to have_css(".sheet-page text", text: "Read the clock. Then answer.")
+    before = stories.call
+    expect(before).not_to be_empty
+    click_button "New stories"
+    expect(page).to have_no_css(".sheet-page text", text: before.first, exact_text: true)
+    click_button "Key"
+    expect(page).to have_css(".sheet-page text", text: "These are your class's own times.")
+    choose "Our day in order"
+    expect(page).to have_css(".sheet-page text", text: "1. ")
+  end
+
   it "have as much help as the record says for each child, and another where the teacher wants it" do
     visit "/sheets?kind=levels&step=quarters"
     find("summary", text: "Choose each child's level of help").click

@@ -21,7 +21,7 @@ module Texts
 
   # What children read on a device and on sheets, and hear.
   CHILDREN = Regexp.union(%r{\Aweb/src/desk/}, %r{\Acore/data/(desk|words)\.yml}, %r{\Acore/data/misreadings\.yml.*/(child|unseen|they)\b},
-                          %r{\Acore/data/sheet_words\.yml(?!.*/(home|caution|answers|games/key))})
+                          %r{\Acore/data/sheet_words\.yml(?!.*/(home|caution|answers|games/key|stories/day))})
   # Tables of what is read, and not said.
   SILENT = %w[clean day digits former_names home_languages scheme term showing].freeze
   # Keys of tables that nobody sees.

@@ -102,7 +102,7 @@ function climb(step: string): void {
         <option v-for="one in tasks" :key="one.id" :value="one.id">{{ one.name }}</option>
       </BFormSelect>
     </label>
-    <div v-if="kind?.tasks.length" class="two d-grid gap-2">
+    <div v-if="kind?.tasks.length || kind?.keyed" class="two d-grid gap-2">
       <label>
         {{ form.kind === "levels" ? "How many per level" : "How many" }}
         <BFormInput

@@ -46,9 +46,9 @@ const form = useSessionStorage<Required<SheetSettings>>(
   { mergeDefaults: true },
 );
 /** A game that is printed and called out has its set until another is asked for. */
-const isGame = (id: string): boolean =>
-  Boolean(facts.catalogue?.sheets.some((one) => one.id === id && one.game));
-if (!isGame(form.value.kind)) form.value.seed = fresh();
+const isKeyed = (id: string): boolean =>
+  Boolean(facts.catalogue?.sheets.some((one) => one.id === id && one.keyed));
+if (!isKeyed(form.value.kind)) form.value.seed = fresh();
 const asked = route.query.kind && facts.catalogue?.sheets.find((one) => one.id === route.query.kind);
 if (asked) {
   const step = facts.nearestStep(String(route.query.step ?? form.value.step), asked.steps);
@@ -191,12 +191,16 @@ async function draw(): Promise<void> {
               :disabled="!preview?.answer_pages.length"
               @click="answers = true"
             >
-              {{ kind?.game ? "Key" : "Answers" }}
+              {{ kind?.keyed ? "Key" : "Answers" }}
             </BButton>
           </BButtonGroup>
-          <BButton v-if="kind?.tasks.length" variant="outline-primary" @click="form.seed = fresh()">
+          <BButton
+            v-if="kind?.tasks.length || kind?.id === 'stories'"
+            variant="outline-primary"
+            @click="form.seed = fresh()"
+          >
             <i class="bi bi-arrow-repeat" aria-hidden="true"></i>
-            New clocks
+            {{ kind.id === "stories" ? "New stories" : "New clocks" }}
           </BButton>
           <BButton v-if="kind?.answered" variant="primary" :disabled="part !== '' || !preview" @click="make">
             {{ again ? "Open again" : "Make and print" }}
@@ -221,7 +225,7 @@ async function draw(): Promise<void> {
             v-if="preview"
             :paper="preview.paper"
             :answered="kind?.answered ?? false"
-            :keyed="kind?.game"
+            :keyed="kind?.keyed"
           />
         </div>
         <LeftToWrite v-if="preview" :names="preview.unprintable" />
@@ -250,7 +254,7 @@ async function draw(): Promise<void> {
             v-for="(svg, at) in pages"
             :key="at"
             :svg="svg"
-            :label="`${answers ? (kind?.game ? 'Key' : 'Answers') : 'Sheet'}, page ${at + 1}`"
+            :label="`${answers ? (kind?.keyed ? 'Key' : 'Answers') : 'Sheet'}, page ${at + 1}`"
           />
         </div>
       </section>
@@ -260,8 +264,8 @@ async function draw(): Promise<void> {
           <p class="eyebrow">What this sheet can show</p>
           <p class="mb-0">
             {{
-              kind?.game
-                ? "A game is for practice. Its key is on the last page."
+              kind?.keyed
+                ? "This is for practice. Its key is on the last page."
                 : "This sheet is for practice. It has no answers to mark."
             }}
           </p>

@@ -44,6 +44,7 @@ module Vantick
           @least = entry.fetch(:least, 1)
           @game = entry.fetch(:game, false)
           @cut = entry.fetch(:cut, false)
+          @keyed = @game || entry.fetch(:keyed, false)
           @aim = entry[:aim].to_sym
           @not_for = entry.fetch(:not_for, []).map(&:to_sym).freeze
           @only_for = entry[:only_for]&.to_sym
@@ -55,6 +56,9 @@ module Vantick
 
         # @return [Boolean] whether it is played: with cards, or called out
         def game? = @game
+
+        # @return [Boolean] whether it has no answers to mark, but a page for the teacher
+        def keyed? = @keyed
 
         # @return [Boolean] whether it is cut up, so that nothing can stand on its back
         def cut? = @cut

@@ -20,8 +20,8 @@ module Vantick
       # @!attribute day [Array<Hash>] the class's own
       # @!attribute game [Game, nil] what is played
       # @!attribute languages [Array<Core::Wording::HomeLanguage>] of a note to take home: one for each child who speaks another at home
-      # A game: its number, by which the same is made again; how many play; whose near misses are in it.
-      Game = Struct.new(:number, :players, :misreading, keyword_init: true)
+      # A game: its number, by which the same is made again; how many play, with how many clocks or stories, and whose near misses.
+      Game = Struct.new(:number, :players, :items, :misreading, keyword_init: true)
 
       Sheet = Struct.new(:kind, :step, :task, :versions, :look, :paper, :code, :conventions, :both, :dotted, :cards, :sign, :origin, :day,
                          :game, :languages, keyword_init: true) do
@@ -34,9 +34,16 @@ module Vantick
         # @return [Array<Page>] for the teacher; none where there is nothing to answer
         def answer_pages
           return Games::Key.new(self).pages if kind.game?
+          return [layout.key] if kind.keyed?
 
           task && kind.id != :cards ? Answers.new(self).pages : []
         end
+
+        # @return [Array<Core::Choosing::DayStories::Story>] of a sheet with stories
+        def stories = Core::Choosing::DayStories.new(day || [], step:, conventions:).stories(game.items, seed: game.number)
+
+        # @return [Array<Array(DayTime, String)>] of the class's own day, in order
+        def events = Core::Choosing::DayStories.events(day || []).first(game.items)
 
         # @return [Core::Choosing::Bingo] of a sheet for it
         def bingo = @bingo ||= Core::Choosing::Bingo.new(versions.first.items.map(&:time), cards: game.players, seed: game.number)
@@ -101,17 +108,10 @@ to: item.time.minute_numeral)
         private
 
         def layout
-          case kind.id
-          when :slips then Slips.new(self)
-          when :cards then Cards.new(self)
-          when :minute_numbers, :make then BigDials.new(self)
-          when :step_card then StepCards.new(self)
-          when :home then HomeNotes.new(self)
-          when :loop then Games::LoopCards.new(self)
-          when :dominoes then Games::Dominoes.new(self)
-          when :bingo then Games::BingoCards.new(self)
-          else Exercises.new(self)
-          end
+          layouts = { slips: Slips, cards: Cards, minute_numbers: BigDials, make: BigDials, step_card: StepCards, home: HomeNotes,
+                      day_strips: DayStrips, stories: Stories, loop: Games::LoopCards, dominoes: Games::Dominoes,
+                      bingo: Games::BingoCards }
+          layouts.fetch(kind.id, Exercises).new(self)
         end
       end
     end

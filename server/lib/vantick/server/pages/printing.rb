@@ -77,7 +77,8 @@ module Vantick
 
         def game
           misreading = @settings[:misreading] && Core::Reading::Misreading.find(@settings[:misreading])
-          Documents::Game.new(number: @settings[:seed].to_i, players: [@children.length, 1].max, misreading:)
+          players = [@children.length, 1].max
+          Documents::Game.new(number: @settings[:seed].to_i, players:, items: @settings[:count].to_i, misreading:)
         end
 
         # All of the class, or those for whom it was set.

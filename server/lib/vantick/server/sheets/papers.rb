@@ -16,7 +16,7 @@ module Vantick
           settings = input.except(:class_id, :sides)
           known = SheetMaker::Known.new(adjustments: store.register.adjustments(input[:class_id]))
           maker = SheetMaker.new(store.classes.find(input[:class_id]), settings, known:)
-          part = maker.kind.game? ? "all" : "sheets"
+          part = maker.kind.keyed? ? "all" : "sheets"
           pdf(maker.sheet(made_at: now), settings[:kind], nil, { part:, **input.slice(:sides) })
         end
 

@@ -67,7 +67,7 @@ module Vantick
 
           def sheet(kind)
             { id: kind.id, name: kind.name, count: kind.count, least: kind.least, most: kind.most,
-              answered: kind.answered?, game: kind.game?,
+              answered: kind.answered?, game: kind.game?, keyed: kind.keyed?,
               tasks: kind.tasks.map { |task| { id: task.id, name: task.name, steps: steps_of(task) } },
               steps: Core::Teaching::Step.with_times.select { |step| kind.tasks.empty? || kind.tasks_for(step).any? }.map(&:id) }
           end
