@@ -15,6 +15,8 @@ module Vantick
         # @return [Marked]
         # @raise [AnswerTooLong, InvalidSaid]
         def self.mark(task:, time:, text:, conventions: Wording::Conventions.default, said: nil, home: nil)
+          return Marked.unread(task, time, text) if task.tolerance_minutes.zero? && Wording::AnswerReader.not_yet?(text)
+
           case task.notation
           when :mistake then MistakeMarker.mark(task:, time:, text:, conventions:, said:)
           when :hands then HandsMarker.mark(task:, time:, text:)

@@ -20,14 +20,26 @@ module Vantick
             givens = givens(task, time, text, conventions)
             return spoken_order(task, time, text) || Marked.unread(task, time, text) if givens.empty?
 
-            right = givens.find { |given| given.time == time } || givens.find { |given| task.near?(given, time) } ||
-                    at_home(givens, task, time, home)
+            return Marked.unread(task, time, text) if nought_left_out?(givens, time)
+
+            right = right_one(givens, task, time, home)
             return wrong(task, time, cleanest(givens), conventions) unless right
 
             copy?(task, right) ? copied(task, time, right, conventions) : right(task, time, right, conventions)
           end
 
           private
+
+          def right_one(givens, task, time, home)
+            givens.find { |given| given.time == time } || givens.find { |given| task.near?(given, time) } ||
+              at_home(givens, task, time, home)
+          end
+
+          # "9:2" for 9:20: two minutes or twenty, nobody can say.
+          def nought_left_out?(givens, time)
+            givens.one? && givens.first.slips.include?(:one_digit) && givens.first.time.hour == time.dial_time.hour &&
+              givens.first.time.minute * 10 == time.dial_time.minute
+          end
 
           # In words alone: digits are the same in every language.
           def at_home(givens, task, time, home)

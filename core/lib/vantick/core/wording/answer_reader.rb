@@ -12,6 +12,7 @@ module Vantick
         # The sides are the first letters of the words for them: past or after, to, till, before or of.
         CODE = /\A(?:(?<count>[qh]|\d{1,2})\s*(?<side>[patb]|o(?=\s*\d))\s*(?<hour>\d{1,2})|(?<whole>\d{1,2})\s*o)\z/
         PAST = %w[p a].freeze
+        NOT_YET = /\A\W*(?:(?:it's|its|it is|now|maybe|i think)\s+)*(?:#{Regexp.union(Cleaning::TABLE[:not_yet]).source})\b/
         BLANK = /\A[[:space:]\-–—]*\z/
         # An hour alone, where a half of the day was said with it, or "o'clock" after digits.
         BARE_HOUR = /\A(\d{1,2})\z/
@@ -47,6 +48,10 @@ module Vantick
           # @return [Boolean] whether nothing was answered, or a dash for nothing
           def blank?(text) = text.scrub("?").match?(BLANK)
 
+          # @param text [String] the answer exactly as given
+          # @return [Boolean] whether it says that the time is not there yet, as "nearly eleven" does
+          def not_yet?(text) = text.scrub("?").downcase.match?(NOT_YET)
+
           # @param text [String]
           # @return [String] lower case, with nothing that nobody sees or means
           def tidy(text) = Cleaning.bare(text)
@@ -60,7 +65,13 @@ module Vantick
             whole = DIGITS_OCLOCK.match(plain)
             return DigitReader.read(whole[1], conventions.sign) if whole
 
-            code(plain) || half_three(plain, conventions) || WordReader.read(plain)
+            code(plain) || half_three(plain, conventions) || in_words(plain)
+          end
+
+          # What is spelled as nobody can be strict about is read by what its place in the sentence can hold.
+          def in_words(plain)
+            strict = WordReader.read(plain)
+            strict.empty? ? LikelyReader.read(plain) : strict
           end
 
           # Heard at home in some places, and meant as half past.

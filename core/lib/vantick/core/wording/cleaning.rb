@@ -32,7 +32,10 @@ module Vantick
         # Whether any of them is there at all: most answers have none.
         ANY_IN_WORDS = Regexp.union(IN_WORDS.map(&:first))
         # Letters written for noughts and ones, where digits stand on the other side of the sign or beside it.
-        NOUGHTS = /(?<=[\d:.])o(?=\d)|(?<=\d:)o(?=\s?\d)|(?<=\d)o(?=\d)/
+        NOUGHTS = /(?<=[\d:.])o(?=\d)|(?<=\d:)o(?=\s?\d)|(?<=\d)o(?=\d)|(?<=\d[:.]\d)o\b|(?<=\d[:.])o(?=o\b)|(?<=\d[:.]o)o\b/
+        # Faces made of signs, and digits of other scripts.
+        FACES = /(?<=\s|\A)[:;]-?[()dp](?=\s|\z)/
+        OTHER_DIGITS = /(?![0-9])\p{Nd}/
         SPLIT_OCLOCK = /\b(?:o|0)\s*[',.]?\s*clock\b/
 
         class << self
@@ -57,12 +60,20 @@ module Vantick
           # What an answer says, in the signs that are read.
           def visible(text)
             plain = text.ascii_only? ? text.downcase : in_plain_signs(text.scrub(" "))
-            squeezed(plain.gsub(APOSTROPHES, "'").gsub(AROUND, " "))
+            squeezed(plain.gsub(APOSTROPHES, "'").gsub(FACES, " ").gsub(AROUND, " "))
           end
 
           def in_plain_signs(text)
             plain = text.gsub(FRACTION, FRACTIONS).unicode_normalize(:nfkc).downcase
-            plain.gsub(HIDDEN, "").gsub(PICTURES, " ").gsub(DASHES, "-")
+            plain = plain.gsub(OTHER_DIGITS) { |digit| digit_of(digit) }
+            plain.gsub(HIDDEN, "").gsub(PICTURES, " ").gsub(DASHES, "-").gsub(/(?<=\d)\s?[·∶]\s?(?=\d)/, ":")
+          end
+
+          # The digits of a script stand together, nought first.
+          def digit_of(digit)
+            nought = digit.ord
+            nought -= 1 while [nought - 1].pack("U").match?(/\p{Nd}/) && nought > digit.ord - 9
+            (digit.ord - nought).to_s
           end
 
           # Ways of saying one thing, each for the usual one.

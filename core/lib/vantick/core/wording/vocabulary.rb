@@ -42,11 +42,23 @@ module Vantick
 
           meaning = @sounds[written]
           return word(meaning, true) if meaning
-          return if @own.include?(written)
+          return if own?(written)
 
           meaning = turned_round(written) || nearest(written)
           meaning && word(meaning, true)
         end
+
+        # @param written [String] one word, lower case
+        # @return [Boolean] whether it is a word that an answer may use, spelled as it should be
+        def word?(written) = @exact.key?(written)
+
+        # @param written [String] one word, lower case
+        # @return [Array(Symbol, Integer), nil] what it is in a spelling that is known, and the number where it is one
+        def known_spelling(written) = @sounds[written]
+
+        # @param written [String] one word, lower case
+        # @return [Boolean] whether it is a word of its own that lies near one of these: it means something else
+        def own?(written) = @own.include?(written)
 
         # @param written [String] words that were run together, such as "twentyfive" or "quarterto"
         # @return [Array<Word>] what they are apart; none where it can be taken apart in no way

@@ -41,7 +41,7 @@ module Vantick
         end
 
         # @return [Array<Given>]
-        def read = named || oclock || with_side || hours || [*spoken, *without_side]
+        def read = named || oclock || with_side || hours || spoken || without_side
 
         private
 
@@ -107,7 +107,7 @@ module Vantick
           place = kinds[1] == :minutes ? 2 : 1
           count = count_in(kinds[0...place])
           hour = hour_in(kinds[place..] || [], place)
-          return unless count && hour && side_missing?(count)
+          return [] unless count && hour && side_missing?(count)
 
           sides = kinds.first == :half ? [:past] : %i[past to]
           sides.flat_map { |side| given(count, side, hour, slips: [:no_side]) }

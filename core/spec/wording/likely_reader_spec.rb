@@ -1,0 +1,68 @@
+# frozen_string_literal: true
+
+RSpec.describe Vantick::Core::Wording::LikelyReader do
+  core = Vantick::Core
+
+  def read(text) = Vantick::Core::Wording::AnswerReader.read(text).map(&:read_as)
+
+  # As children write (made up; common practice, no source).
+  { "five pas four" => "five past four", "twenty nie to six" => "twenty-nine minutes to six", "eightt oclock" => "eight o'clock",
+    "siix o'clock" => "six o'clock", "quarter to twelth" => "quarter to twelve", "3 oh clock" => "three o'clock",
+    "korta past 3" => "quarter past three", "kwota to ate" => "quarter to eight", "20 2 10" => "twenty to ten",
+    "fif past tree" => "five past three", "five fast six" => "five past six", "ten to sicks" => "ten to six",
+    "tenn ot three" => "ten to three", "qua ter to nine" => "quarter to nine", "twentee past won" => "twenty past one",
+    "harf parst sevn" => "half past seven", "twenty fife minits to elefen" => "twenty-five to eleven" }.each do |written, taken|
+    it("takes #{written.inspect} for #{taken}") { expect(read(written)).to eq([taken]) }
+  end
+
+  # Two readings are as near, or a word means something else.
+  ["fine past two", "ten past line", "quarter to nen", "ten to the hour", "hello world", "five five five", "quarter past even",
+   "not twenty past nine", "i dont know", "past four", "ten minutes", "two", "ten to you", "my fish is five",
+   "a b c d e f g h i j"].each do |written|
+    it("reads nothing in #{written.inspect}") { expect(read(written)).to eq([]) }
+  end
+
+  # Slips of another make than those whose costs are in the table: any letter, anywhere, all as likely.
+  def slip(words, random)
+    at = (0...words.length).select { |place| words[place].match?(/[a-z]/) }.sample(random:)
+    letter = ("a".."z").to_a.sample(random:)
+    case random.rand(4)
+    when 0 then words.dup.tap { |text| text[at] = "" }
+    when 1 then words.dup.insert(at, letter)
+    when 2 then words.dup.tap { |text| text[at] = letter }
+    else words.dup.tap { |text| text[at, 2] = text[at, 2].reverse }
+    end
+  end
+
+  def judged(shown, said, random)
+    written = slip(Vantick::Core::Wording::Phrase.usual(said), random)
+    [mark("dial_to_words", shown.to_s, written), "#{written} for #{shown}"]
+  end
+
+  # What a child says who is wrong: another hour, the other side, some minutes off, or anything.
+  def wrong(time, random)
+    minute = [time.minute, (60 - time.minute) % 60, (time.minute + [1, 5, 10, 55].sample(random:)) % 60].sample(random:)
+    Vantick::Core::Dial::DialTime.at([time.hour_passed, time.hour_ahead, random.rand(1..12)].sample(random:), minute)
+  end
+
+  it "reads nearly all right answers that have one slip, and calls next to none wrong" do
+    random = Random.new(20)
+    found = Array.new(1500) { all_times.sample(random:).then { |time| judged(time, time, random) } }
+    unread = found.count { |marked, _| marked.verdict == :unreadable }
+    lost = found.reject { |marked, _| marked.read_right? || marked.verdict == :unreadable }
+    expect(unread).to be < 75
+    expect(lost.length).to be < 15, lost.map(&:last).join("\n")
+  end
+
+  it "praises no wrong answer with a slip" do
+    random = Random.new(21)
+    pairs = Array.new(3000) { all_times.sample(random:).then { |time| [time, wrong(time, random)] } }.reject { |time, said| time == said }
+    praised = pairs.map { |time, said| judged(time, said, random) }.select { |marked, _| marked.read_right? }
+    expect(praised.map(&:last)).to eq([])
+  end
+
+  it "is as quick as reading has to be: no text takes long, however odd" do
+    texts = ["a" * 200, "to " * 60, "five " * 40, "#{'x' * 14} " * 8, "past" * 50]
+    expect(texts.flat_map { |text| core::Wording::AnswerReader.read(text[0, 200]) }).to eq([])
+  end
+end
