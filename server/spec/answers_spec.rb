@@ -16,6 +16,21 @@ RSpec.describe Vantick::Server::Check::Answers do
     expect(kept).to eq([made.body])
   end
 
+  # Of quarter to eight: what is said, and what of it is right.
+  { "ten to %s" => "hour", "quarter to thirteen" => nil, "banana" => nil }.each do |said, half|
+    it "says which half of #{said.inspect} is right: #{half || 'none'}" do
+      made = answer(check, child, item, format(said, right.split.last))
+      expect(made.body["half"]).to eq(half)
+      expect(kept.first["half"]).to eq(half)
+    end
+  end
+
+  it "says that the minutes are right where another hour is named, and nothing of a right answer" do
+    other = right.end_with?("six") ? "nine" : "six"
+    halves = [right.sub(/\w+\z/, other), right].map { |text| answer(check, child, item, text).body["half"] }
+    expect(halves).to eq(["minutes", nil])
+  end
+
   it "changes nothing when the same answer comes twice" do
     id = SecureRandom.uuid
     first = answer(check, child, item, right, id:)

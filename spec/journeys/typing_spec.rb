@@ -9,7 +9,7 @@ RSpec.describe "Typing answers in" do
     expect(page).to have_css("input[aria-label='Anneke, clock 1'][data-verdict='right_writing_slip']")
     expect(cell("Anneke", 1)["aria-description"]).to eq("right, spelling or form slip")
     browser.switch_to.active_element.send_keys("qt7", :enter)
-    expect(page).to have_css(".read-back", text: /qt7 reads as quarter to seven.*wrong \(old hour used with "to"\)/m)
+    expect(page).to have_css(".read-back", text: /qt7 reads as quarter to seven.*wrong, the minutes are right \(old hour used with "to"\)/m)
     expect(cell("Anneke", 2).value).to eq("quarter to 7")
     cell("Anneke", 2).click
     expect(cell("Anneke", 2).value).to eq("qt7")

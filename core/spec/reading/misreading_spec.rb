@@ -32,12 +32,15 @@ RSpec.describe Vantick::Core::Reading::Misreading do
     fives_one_short: [->(m) { m >= 5 }, ->(t) { [[t.hour_passed, t.minute - 5]] }],
     counts_wrong_way: [->(m) { m != 0 && m != 30 }, ->(t) { [[t.hour_passed, 60 - t.minute]] }],
     stops_at_five: [->(m) { m % 5 > 0 }, ->(t) { [[t.hour_passed, t.minute - (t.minute % 5)]] }],
+    marks_as_fives: [->(m) { m % 5 > 0 && ((m / 5) + (m % 5)) * 5 < 60 },
+                     ->(t) { [[t.hour_passed, ((t.minute / 5) + (t.minute % 5)) * 5]] }],
     ticks_one_over: [->(m) { m % 5 > 0 && m < 59 }, ->(t) { [[t.hour_passed, t.minute + 1]] }],
     ticks_one_short: [->(m) { m % 5 > 0 }, ->(t) { [[t.hour_passed, t.minute - 1]] }],
     ticks_wrong_way: [->(m) { m % 5 > 0 && m >= 5 }, ->(t) { [[t.hour_passed, (t.minute / 5 * 5) - (t.minute % 5)]] }],
     zero_misplaced: [->(m) { (1..5).cover?(m) }, ->(t) { [[t.hour_passed, t.minute * 10]] }],
     digits_swapped: [->(m) { other_way[m] }, ->(t) { [[t.hour_passed, other_way[t.minute]]] }],
     quarter_as_25: [->(m) { [15, 45].include?(m) }, ->(t) { [[t.hour_passed, t.minute == 15 ? 25 : 35]] }],
+    quarter_as_four: [->(m) { [15, 45].include?(m) }, ->(t) { [[t.hour_passed, t.minute == 15 ? 4 : 56]] }],
     numeral_with_marks: [->(m) { m > 5 && m % 5 > 0 }, lambda { |t|
       numeral, marks = t.minute.divmod(5)
       [(numeral * 10) + marks, numeral + marks].select { |minute| minute < 60 }.map { |minute| [t.hour_passed, minute] }
@@ -76,6 +79,8 @@ RSpec.describe Vantick::Core::Reading::Misreading do
     fives_one_short: [->(t) { count[t] >= 5 }, ->(t) { same[t, count[t] - 5] }],
     counts_wrong_way: [->(t) { t.minute.between?(1, 29) }, ->(t) { [[60 - t.minute, :past, t.hour_passed]] }],
     stops_at_five: [->(t) { t.minute % 5 > 0 }, ->(t) { same[t, count[t] / 5 * 5] }],
+    marks_as_fives: [->(t) { t.minute % 5 > 0 && ((count[t] / 5) + (count[t] % 5)) * 5 <= 30 },
+                     ->(t) { same[t, ((count[t] / 5) + (count[t] % 5)) * 5] }],
     ticks_one_over: [->(t) { t.minute % 5 > 0 }, ->(t) { same[t, count[t] + 1] }],
     ticks_one_short: [->(t) { t.minute % 5 > 0 }, ->(t) { same[t, count[t] - 1] }],
     ticks_wrong_way: [->(t) { t.minute % 5 > 0 && count[t] >= 5 }, ->(t) { same[t, (count[t] / 5 * 5) - (count[t] % 5)] }],
@@ -102,6 +107,8 @@ RSpec.describe Vantick::Core::Reading::Misreading do
         [t.hour_passed, minute]
       end
     }],
+    quarter_as_four: [->(t) { [15, 45].include?(t.minute) },
+                      ->(t) { (t.minute == 45 ? [4, 56] : [4]).map { |minute| [t.hour_passed, minute] } }],
     teen_for_ten: [->(t) { [13, 14].include?(t.minute) }, ->(t) { [[t.hour_passed, t.minute == 13 ? 30 : 40]] }],
     zero_misplaced: [->(t) { t.minute.between?(1, 5) }, ->(t) { [[t.hour_passed, t.minute * 10]] }],
     digits_swapped: [->(t) { other_way[t.minute] }, ->(t) { [[t.hour_passed, other_way[t.minute]]] }],

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, nextTick, ref } from "vue";
 import type { Item, Piece } from "@/api";
-import { VerdictMark, VERDICTS } from "@/told";
+import { VerdictMark, verdictWords, VERDICTS } from "@/told";
 import type { TypedAnswers } from "./useTypedAnswers";
 import DrawingPicker from "./DrawingPicker.vue";
 
@@ -38,7 +38,7 @@ const text = computed(() => {
   return drawn?.name ?? (judged.value?.read_short || typed);
 });
 const tone = computed(() => (wrong.value ? "misread" : judged.value && VERDICTS[judged.value.verdict].tone));
-const told = computed(() => wrong.value ?? (judged.value && VERDICTS[judged.value.verdict].word));
+const told = computed(() => wrong.value ?? (judged.value && verdictWords(judged.value)));
 
 async function hold(): Promise<void> {
   held.value = true;
@@ -88,7 +88,7 @@ function press(event: KeyboardEvent): void {
 
 <template>
   <div class="cell position-relative" :class="[tone, { held }]">
-    <VerdictMark v-if="judged && !held" :verdict="judged.verdict" quiet class="shape" />
+    <VerdictMark v-if="judged && !held" :verdict="judged.verdict" :half="judged.half" quiet class="shape" />
     <i v-else-if="waits && !held" class="bi bi-hourglass-split shape quiet" aria-hidden="true"></i>
     <!-- By hand: one of hundreds in a grid with keys of its own. -->
     <input

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed } from "vue";
 import { useFacts, type Check } from "@/api";
-import { VerdictMark, SLIPS, VERDICTS } from "@/told";
+import { VerdictMark, SLIPS, verdictWords } from "@/told";
 import type { TypedAnswers } from "./useTypedAnswers";
 
 /** Reads back the answer stored last, and says what is not stored yet. */
@@ -20,7 +20,7 @@ const last = computed(() => {
     child: props.check.children.find((child) => child.id === answer.child_id)?.name,
     clock: clock + 1,
     right: items[clock]?.right,
-    verdictWord: VERDICTS[answer.verdict].word,
+    verdictWord: verdictWords(answer),
     causes: answer.misreadings.map((id) => facts.misreading(id).name).join(", or "),
     slipWords: answer.slips.map((slip) => facts.inEnglish(SLIPS[slip])).join(", "),
   };
@@ -41,7 +41,7 @@ const last = computed(() => {
           reads as
           <strong>{{ last.read_as }}</strong>
         </template>
-        <VerdictMark :verdict="last.verdict" quiet class="ms-2" />
+        <VerdictMark :verdict="last.verdict" :half="last.half" quiet class="ms-2" />
         {{ last.verdictWord }}
         <template v-if="last.verdict !== last.first_verdict">(marked by you)</template>
         <template v-if="last.causes">({{ last.causes }})</template>

@@ -3,8 +3,8 @@ import { computed } from "vue";
 import type { Answer } from "@/api";
 import { RINGS, VERDICTS } from "./verdicts";
 
-/** A verdict as a ring, with its word for those who cannot see it. */
-const props = defineProps<{ verdict: Answer["verdict"]; quiet?: boolean }>();
+/** A verdict as a ring, with its word for those who cannot see it. Its left half is filled where the hour is right, its right half for the minutes. */
+const props = defineProps<{ verdict: Answer["verdict"]; half?: Answer["half"]; quiet?: boolean }>();
 const told = computed(() => VERDICTS[props.verdict]);
 const ring = computed(() => RINGS[told.value.ring]);
 </script>
@@ -24,6 +24,7 @@ const ring = computed(() => RINGS[told.value.ring]);
         :stroke-linecap="told.ring === 'dotted' ? 'round' : 'butt'"
         :transform="`rotate(${ring.turn} 10 10)`"
       />
+      <path v-if="half" class="half" :d="half === 'hour' ? 'M10 6a4 4 0 0 0 0 8z' : 'M10 6a4 4 0 0 1 0 8z'" />
     </svg>
     <span v-if="!quiet" class="visually-hidden">{{ told.word }}</span>
   </span>
@@ -52,5 +53,9 @@ svg {
 
 .none {
   color: var(--v-quiet);
+}
+.half {
+  fill: currentcolor;
+  stroke: none;
 }
 </style>

@@ -8,7 +8,7 @@ export { default as WaysMark } from "./WaysMark.vue";
 export { default as WhichOnes } from "./WhichOnes.vue";
 export { default as WhatTheyTell } from "./WhatTheyTell.vue";
 export { countsInWords, howMany, STATES, stateOf, waysInWords } from "./states";
-export { SLIPS, VERDICTS } from "./verdicts";
+export { SLIPS, VERDICTS, verdictWords } from "./verdicts";
 export { aboutGroup } from "./groups";
 export { NO_ANSWERS, seem, shownAlone } from "./wording";
 export { useJustRemoved } from "./removed";

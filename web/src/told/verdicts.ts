@@ -19,6 +19,11 @@ export const VERDICTS: Readonly<Record<Verdict, { word: string; ring: Ring; tone
   blank: { word: "blank", ring: "gone", tone: "none" },
 };
 
+/** A verdict in words, with the part of a wrong answer that is right. */
+export const verdictWords = (answer: Pick<Answer, "verdict" | "half">): string =>
+  answer.half ? `${VERDICTS[answer.verdict].word}, ${HALVES[answer.half]}` : VERDICTS[answer.verdict].word;
+const HALVES = { hour: "the hour is right", minutes: "the minutes are right" } as const;
+
 /** States of the ring: how wide its line is, and the lengths of line and gap round it, of 360 in all. */
 export type Ring = "whole" | "thin" | "nicked" | "halved" | "broken" | "scattered" | "dotted" | "gone";
 export const RINGS: Readonly<Record<Ring, { width: number; dashes: string; turn: number }>> = {

@@ -37,8 +37,10 @@ module Vantick
 
           # "9:2" for 9:20: two minutes or twenty, nobody can say.
           def nought_left_out?(givens, time)
-            givens.one? && givens.first.slips.include?(:one_digit) && givens.first.time.hour == time.dial_time.hour &&
-              givens.first.time.minute * 10 == time.dial_time.minute
+            given = givens.first
+            return false unless givens.one? && given.slips.include?(:one_digit) && given.time.hour == time.dial_time.hour
+
+            given.time.minute.positive? && given.time.minute * 10 == time.dial_time.minute
           end
 
           # In words alone: digits are the same in every language.

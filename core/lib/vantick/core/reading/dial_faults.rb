@@ -94,6 +94,7 @@ module Vantick
 
           def ticks
             { stops_at_five: both(:ticks, TICKS, TICKS) { { ticks: 0 } },
+              marks_as_fives: both(:ticks, TICKS, TICKS) { |draft| { ticks: draft.ticks * 5 } },
               ticks_one_over: both(:ticks, TICKS, TICKS) { |draft| { ticks: draft.ticks + 1 } },
               ticks_one_short: both(:ticks, TICKS, TICKS) { |draft| { ticks: draft.ticks - 1 } },
               ticks_wrong_way: both(:ticks, TICKS_PAST_A_NUMERAL, TICKS_PAST_A_COUNT) { |draft| { ticks: -draft.ticks } } }
@@ -102,7 +103,8 @@ module Vantick
           def writing
             { zero_misplaced: digits(:writing, Faults::FEW_MINUTES) { |draft| [draft.with(minute: draft.minute * 10)] },
               digits_swapped: digits(:writing, Faults::TWO_DIGITS) { |draft| [draft.with(minute: Faults.turned_round(draft.minute))] },
-              quarter_as_25: digits(:writing, Faults::A_QUARTER) { |draft| [draft.with(minute: draft.minute == 15 ? 25 : 60 - 25)] } }
+              quarter_as_25: digits(:writing, Faults::A_QUARTER) { |draft| [draft.with(minute: draft.minute == 15 ? 25 : 60 - 25)] },
+              quarter_as_four: digits(:writing, Faults::A_QUARTER) { |draft| [draft.with(minute: draft.minute == 15 ? 4 : 60 - 4)] } }
           end
 
           def side

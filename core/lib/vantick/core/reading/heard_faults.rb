@@ -28,7 +28,9 @@ module Vantick
 
           def numbers
             teens = ->(time) { [13, 14].include?(time.minute) }
+            four = ->(draft) { [draft.with(minute: 4), *(draft.with(minute: 60 - 4) if draft.side == :to)] }
             { quarter_as_25: digits(:turning, Faults::A_QUARTER) { |draft| quarter(draft) },
+              quarter_as_four: digits(:turning, Faults::A_QUARTER, &four),
               teen_for_ten: digits(:turning, teens) { |draft| [draft.with(minute: (draft.minute - 10) * 10)] } }
           end
 

@@ -16,12 +16,14 @@ module Vantick
           marked = Store::Marks.typed(item, text, conventions, home: store.register.adjustments_of(sent[:child_id]).home)
           given = { uuid: sent[:id], item_id: item[:id], child_id: sent[:child_id], answer: text }
           answer, new = store.answers.add(given, marked, answered_at: now)
-          answer_json(Views::CheckView.answer(answer, conventions), code: new ? 201 : 200)
+          answer_json(Views::CheckView.answer(answer, conventions, item), code: new ? 201 : 200)
         end
 
         post "/api/answers/:answer_id/rulings" do
           ruled = store.answers.overrule(input[:answer_id], sent[:verdict], ruled_at: now)
-          answer_json(Views::CheckView.answer(ruled, store.classes.conventions(store.checks.class_of_item(ruled[:item_id]))))
+          check = store.checks.find(store.checks.check_of_item(ruled[:item_id]))
+          item = check[:items].find { |one| one[:id] == ruled[:item_id] }
+          answer_json(Views::CheckView.answer(ruled, store.classes.conventions(check[:class_id]), item))
         end
 
         # All of a table or nothing: a row that cannot be taken is named, and nothing is kept.

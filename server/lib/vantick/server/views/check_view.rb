@@ -41,8 +41,14 @@ module Vantick
             step = Core::Teaching::Step.find(check[:step])
             conventions = school_class.wording
             { **about(check), children: asked(check, school_class[:children], answers), letters: letters(check),
-              answers: answers.map { |one| answer(one, conventions) }, choice: check_choice(check, step, task),
+              answers: told(check, answers, conventions), choice: check_choice(check, step, task),
               items: numbered(check[:items]).map { |item, at| { **item(item, conventions), options: options(item, conventions, at) } } }
+          end
+
+          # @return [Array<Hash>]
+          def told(check, answers, conventions)
+            items = check[:items].to_h { |item| [item[:id], item] }
+            answers.map { |one| answer(one, conventions, items.fetch(one[:item_id])) }
           end
 
           # @return [Array<Hash>] what can be named as the cause of a mistake, in a child's words; none where there is no mistake
@@ -55,10 +61,12 @@ module Vantick
             offered.map { |one| { id: one.id, name: one.texts_in(conventions)[:they] } }
           end
 
-          # @return [Hash] an answer, and whether it counts as right in the class
-          def answer(answer, conventions)
+          # @param item [Hash] that was answered, with `task` and `time`
+          # @return [Hash] an answer, whether it counts as right in the class, and which half of it is where it does not
+          def answer(answer, conventions, item)
             right = Core::Marking::Marked.right?(answer[:verdict], conventions)
-            { **answer, right:, misreadings: Store::Marks.causes(answer[:misreadings]) }
+            half = Core::Desk::HalfRight.of(Store::Marks.asked({ **answer, **item.to_h.slice(:task, :time) }, conventions), conventions)
+            { **answer, right:, half:, misreadings: Store::Marks.causes(answer[:misreadings]) }
           end
 
           # @param why [Hash{Integer => String}] of children without answers who were away, or not here then
