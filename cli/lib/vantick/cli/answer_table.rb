@@ -26,15 +26,20 @@ module Vantick
         end
       end
 
+      # Children write the same again and again: it is looked up.
       # @param row [CSV::Row]
-      # @param conventions [Core::Wording::Conventions]
+      # @param conventions [Core::Wording::Conventions] the same for the whole table
       # @return [Core::Marking::Marked]
-      def self.mark(row, conventions)
-        task = Core::Marking::Task.find(row["task"])
-        Core::Marking::Marker.mark(conventions:, task:, time: task.parse_time(row["time"]), text: row["answer"].to_s, said: row["said"])
+      def mark(row, conventions)
+        (@marked ||= {})[row.values_at("task", "time", "answer", "said")] ||= marked(row, conventions)
       end
 
       private
+
+      def marked(row, conventions)
+        task = Core::Marking::Task.find(row["task"])
+        Core::Marking::Marker.mark(conventions:, task:, time: task.parse_time(row["time"]), text: row["answer"].to_s, said: row["said"])
+      end
 
       # Spreadsheets put a mark before UTF-8; it belongs to no column.
       def text(input)

@@ -13,18 +13,19 @@ module Vantick
 
       def run(arguments)
         nothing_left(parse(arguments) { |parser| conventions_option(parser) })
-        given = AnswerTable.new(@input, needed: NEEDED).map { |row| given(row) }
+        table = AnswerTable.new(@input, needed: NEEDED)
+        given = table.map { |row| given(row, table) }
         last = given.filter_map(&:day).max
         given.group_by(&:child).each { |child, answers| line(child:, **told(answers, last)) }
       end
 
       private
 
-      def given(row)
+      def given(row, table)
         child = row["child"].to_s.strip
         raise UsageError, "the child has no name" if child.empty?
 
-        Given.new(child:, marked: AnswerTable.mark(row, conventions), day: day(row["day"]))
+        Given.new(child:, marked: table.mark(row, conventions), day: day(row["day"]))
       end
 
       def day(text)

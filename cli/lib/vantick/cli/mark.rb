@@ -10,7 +10,7 @@ module Vantick
       def run(arguments)
         nothing_left(parse(arguments) { |parser| conventions_option(parser) })
         table = AnswerTable.new(@input, needed: NEEDED)
-        rows = table.map { |row| add(row, AnswerTable.mark(row, conventions)) }
+        rows = table.map { |row| add(row, table.mark(row, conventions)) }
         @output.write(CSV.generate { |csv| [table.rows.headers.union(ADDED), *rows.map(&:fields)].each { |row| csv << row } })
       end
 

@@ -111,8 +111,8 @@ module Vantick
 
           def led_to(task, time, given)
             answer = task.answer(given.saying)
-            found = Reading::Misreading.for(task).select { |misreading| predicted?(misreading.wrong_answers(time, task), answer, task) }
-            found.map(&:id)
+            found = Reading::Predictions.of(task).at(time).select { |_, wrong| predicted?(wrong, answer, task) }.keys
+            found.select { |id| Reading::Misreading.find(id).shows_in?(task) }
           end
 
           def predicted?(wrong, answer, task)
