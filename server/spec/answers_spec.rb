@@ -25,6 +25,12 @@ RSpec.describe Vantick::Server::Check::Answers do
     end
   end
 
+  it "offers what an unreadable answer may mean, and nothing for one that is read" do
+    unread = answer(check, child, item, "ten past fine").body
+    expect(unread.values_at("verdict", "near")).to eq(["unreadable", ["ten past five", "ten past nine"]])
+    expect(answer(check, child, item, right).body["near"]).to eq([])
+  end
+
   it "says that the minutes are right where another hour is named, and nothing of a right answer" do
     other = right.end_with?("six") ? "nine" : "six"
     halves = [right.sub(/\w+\z/, other), right].map { |text| answer(check, child, item, text).body["half"] }

@@ -15,6 +15,18 @@ RSpec.describe "Typing answers in" do
     expect(cell("Anneke", 2).value).to eq("qt7")
   end
 
+  it "offers what an unreadable answer may mean, to be taken by key or by press" do
+    cell("Anneke", 1).send_keys("ten past fine", :enter)
+    expect(page).to have_css(".read-back", text: /ten past fine.*unreadable.*ten past five\?.*ten past nine\?/m)
+    browser.action.key_down(:alt).send_keys("2").key_up(:alt).perform
+    expect(page).to have_css(".read-back", text: /reads as ten past nine/).and have_no_text("Did the child mean")
+    cell("Anneke", 2).send_keys("ten past fine", :enter)
+    expect(page).to have_text("Did the child mean")
+    click_button "ten past five"
+    typed = ["ten past fine", "ten past nine", "ten past fine", "ten past five"]
+    eventually { expect(store.db[:answers].order(:id).select_map(:answer)).to eq(typed) }
+  end
+
   # Most slips are right: only what is wrong is typed.
   it "has the keys where typing begins, and takes the rest of a slip as right or as empty with one key" do
     focused = -> { browser.switch_to.active_element.attribute("aria-label") }

@@ -22,6 +22,13 @@ RSpec.describe Vantick::Core::Wording::LikelyReader do
     it("reads nothing in #{written.inspect}") { expect(read(written)).to eq([]) }
   end
 
+  # For a teacher to choose: nobody else can say.
+  { "fine past two" => ["five past two"], "ten past fine" => ["ten past five", "ten past nine"],
+    "quarter to nen" => ["quarter to nine", "quarter to ten"],
+    "korta past 3" => ["quarter past three"], "hello world" => [], "quarter to eight" => ["quarter to eight"] }.each do |written, near|
+    it("offers #{near} for #{written.inspect}") { expect(core::Wording::AnswerReader.near(written).map(&:read_as)).to eq(near) }
+  end
+
   # Slips of another make than those whose costs are in the table: any letter, anywhere, all as likely.
   def slip(words, random)
     at = (0...words.length).select { |place| words[place].match?(/[a-z]/) }.sample(random:)

@@ -46,6 +46,10 @@ const last = computed(() => {
         <template v-if="last.verdict !== last.first_verdict">(marked by you)</template>
         <template v-if="last.causes">({{ last.causes }})</template>
         <template v-else-if="last.slipWords">({{ last.slipWords }})</template>
+        <template v-for="(words, at) in last.near" :key="words">
+          <kbd class="key ms-2">Alt {{ at + 1 }}</kbd>
+          {{ words }}?
+        </template>
       </template>
       <template v-else>Type what the child wrote. Short forms work too:</template>
     </p>

@@ -1,10 +1,10 @@
 <script setup lang="ts">
-import { useDebounceFn } from "@vueuse/core";
+import { useDebounceFn, useEventListener } from "@vueuse/core";
 import { computed, shallowRef } from "vue";
 import { readFindings, useAsked, type Check } from "@/api";
 import { TomorrowCard, WhatTheyTell } from "@/told";
 import AnswerGrid from "./AnswerGrid.vue";
-import { useTypedAnswers } from "./useTypedAnswers";
+import { placeOf, useTypedAnswers } from "./useTypedAnswers";
 import LastAnswer from "./LastAnswer.vue";
 import TablePanel from "./TablePanel.vue";
 
@@ -20,7 +20,9 @@ const waiting = computed(() =>
     .filter((answer) => answer.verdict === "unreadable")
     .map((answer) => ({
       id: answer.id,
+      place: placeOf(answer.child_id, answer.item_id),
       text: answer.answer,
+      near: answer.near,
       child: props.check.children.find((child) => child.id === answer.child_id)?.name,
       clock:
         props.check.items
@@ -34,6 +36,19 @@ function goTo(child: string | undefined, clock: number): void {
     .querySelector<HTMLInputElement>(`input[aria-label="${CSS.escape(child ?? "")}, clock ${clock}"]`)
     ?.focus();
 }
+/** What the teacher says that it means stands in the place of what cannot be read; Ctrl+Z takes it back. */
+function take(place: string, words: string | undefined): void {
+  if (!words) return;
+  answers.type(place, words);
+  answers.commit(place);
+}
+/** By key for the answer typed last. */
+useEventListener("keydown", (event: KeyboardEvent) => {
+  const last = answers.last.value;
+  if (!event.altKey || !last?.near.length || !["Digit1", "Digit2"].includes(event.code)) return;
+  event.preventDefault();
+  take(placeOf(last.child_id, last.item_id), last.near[event.code === "Digit1" ? 0 : 1]);
+});
 /** Where the server does not answer the grid says so; the findings come with the next answer stored. */
 const { data: findings, reload } = useAsked("findings", () => [props.check.id], readFindings);
 const lookSoon = useDebounceFn(reload, 250);
@@ -72,6 +87,19 @@ const lookSoon = useDebounceFn(reload, 250);
               {{ one.child }}, clock {{ one.clock }}
             </BButton>
             “{{ one.text }}”
+            <template v-if="one.near.length">
+              Did the child mean:
+              <BButton
+                v-for="words in one.near"
+                :key="words"
+                variant="outline-primary"
+                size="sm"
+                class="m-1"
+                @click="take(one.place, words)"
+              >
+                {{ words }}
+              </BButton>
+            </template>
           </li>
         </ul>
       </BCard>

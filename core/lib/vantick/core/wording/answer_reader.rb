@@ -33,6 +33,17 @@ module Vantick
             givens.map { |given| Given.new(given.saying, given.form, given.slips + cleaned.slips) }
           end
 
+          # @param text [String] an answer that cannot be read
+          # @return [Array<Given>] what may have been meant, at most two, the likelier first
+          # @raise [AnswerTooLong]
+          # @example
+          #   AnswerReader.near("ten past fine").map(&:read_as) # ["ten past five", "ten past nine"]
+          def near(text)
+            raise AnswerTooLong.new(text.length, LONGEST) if text.length > LONGEST
+
+            LikelyReader.near(Cleaning.of(text).plain)
+          end
+
           # An hour and nothing more, "3" or "its three": what it says can be known only where the time is an o'clock.
           # @param text [String] the answer exactly as given
           # @param form [Symbol] `:clock` or `:words`, in which it was to be written

@@ -32,21 +32,39 @@ module Vantick
         #   LikelyReader.read("twenty nie to six").first.saying.to_s # "twenty-nine minutes to six"
         def self.read(plain) = new(plain).read
 
-        def initialize(plain)
+        # @param plain [String] tidied text
+        # @return [Array<Given>] where two readings are nearly as likely, both, the likelier first; none otherwise
+        # @example
+        #   LikelyReader.near("ten past fine").map(&:read_as) # ["ten past five", "ten past nine"]
+        def self.near(plain) = new(plain, own: true).near
+
+        # @param own [Boolean] whether words of their own may stand for one that is like them
+        def initialize(plain, own: false)
+          @own = own
           @words = plain.delete("'").scan(WORD) - FILLERS
         end
 
         # @return [Array<Given>]
         def read
-          return [] unless fits?
+          best, second = likeliest
+          clear?(best, second) ? [given(best)] : []
+        end
 
-          best, second = ways.group_by(&:saying).map { |_, all| all.min_by(&:cost) }.min_by(2, &:cost)
-          clear?(best, second) ? [Given.new(best.saying, :words, [:spelling])] : []
+        # @return [Array<Given>]
+        def near
+          best, second = likeliest
+          return [] if best.nil? || best.cost > TABLE[:most]
+
+          [best, second].compact.select { |way| way.cost - best.cost < TABLE[:apart] }.map { |way| given(way) }
         end
 
         private
 
         def fits? = (2..MOST_WORDS).cover?(@words.length) && @words.all? { |word| word.length <= LONGEST }
+
+        def given(way) = Given.new(way.saying, :words, [:spelling])
+
+        def likeliest = fits? ? ways.group_by(&:saying).map { |_, all| all.min_by(&:cost) }.min_by(2, &:cost) : []
 
         def clear?(best, second)
           return false if best.nil? || best.cost > TABLE[:most]
@@ -145,7 +163,7 @@ module Vantick
 
         # A word that means something else here; words of their own may stand for the side, as nothing else can.
         def taken?(word, place)
-          Vocabulary.standard.word?(word) || (Vocabulary.standard.own?(word) && !place.equal?(SIDES))
+          Vocabulary.standard.word?(word) || (Vocabulary.standard.own?(word) && !place.equal?(SIDES) && !@own)
         end
 
         # A spelling that is known for the word is as good as a right one that sounds so.

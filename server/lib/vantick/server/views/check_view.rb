@@ -65,8 +65,15 @@ module Vantick
           # @return [Hash] an answer, whether it counts as right in the class, and which half of it is where it does not
           def answer(answer, conventions, item)
             right = Core::Marking::Marked.right?(answer[:verdict], conventions)
-            half = Core::Desk::HalfRight.of(Store::Marks.asked({ **answer, **item.to_h.slice(:task, :time) }, conventions), conventions)
-            { **answer, right:, half:, misreadings: Store::Marks.causes(answer[:misreadings]) }
+            half = Core::Desk::HalfRight.of(Store::Marks.asked({ **answer, **item.slice(:task, :time) }, conventions), conventions)
+            { **answer, right:, half:, near: near(answer, item, conventions), misreadings: Store::Marks.causes(answer[:misreadings]) }
+          end
+
+          # What an unreadable answer in words may mean: for a teacher to choose, as nobody else can say.
+          def near(answer, item, conventions)
+            return [] unless answer[:verdict] == "unreadable" && Core::Marking::Task.find(item[:task]).notation == :words
+
+            Core::Wording::AnswerReader.near(answer[:answer]).map { |given| given.saying.words(conventions) }
           end
 
           # @param why [Hash{Integer => String}] of children without answers who were away, or not here then
