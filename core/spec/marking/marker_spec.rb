@@ -89,4 +89,25 @@ RSpec.describe Vantick::Core::Marking::Marker do
     expect(mark("dial_to_words", "7:45", "quarter 7").read_as).to eq("quarter past seven or quarter to seven")
     expect(mark("dial_to_digital", "7:45", "745")).to have_attributes(read_as: "7:45", slips: [:run_together])
   end
+
+  # An hour of a hundred minutes: it can be read, and is wrong.
+  [["7:75", :unexplained], ["4:80", :unexplained], ["3:60", :unexplained], ["12.99", :unexplained], ["25:99", :unreadable],
+   ["0:75", :unreadable], ["13:75", :unreadable]].each do |text, verdict|
+    it("takes #{text} for #{verdict}") { expect(mark("dial_to_digital", "7:45", text).verdict).to eq(verdict) }
+  end
+
+  it "takes a nought left out for unreadable, where nobody can say what was meant" do
+    found = [["9:20", "9:2"], ["4:30", "4.3"], ["9:02", "9:2"], ["9:00", "9:0"], ["9:25", "9:2"]].map do |time, text|
+      mark("dial_to_digital", time, text).verdict
+    end
+    expect(found.first(4)).to eq(%i[unreadable unreadable right_writing_slip right_writing_slip])
+    expect(found.last).not_to eq(:unreadable)
+  end
+
+  it "reads nothing that says it is not there yet, but where about is what is asked for" do
+    texts = ["nearly eleven", "almost 11", "it's nearly eleven o'clock", "not quite eleven"]
+    expect(texts.map { |text| mark("dial_to_words", "10:55", text).verdict }.uniq).to eq([:unreadable])
+    expect(mark("hour_only", "10:50", "nearly eleven").verdict).to eq(:unreadable)
+    expect(mark("estimate", "7:45", "almost 7:45")).to be_read_right
+  end
 end

@@ -18,8 +18,7 @@ module Vantick
           # @raise [AnswerTooLong]
           def mark(task:, time:, text:, conventions:, home: nil)
             givens = givens(task, time, text, conventions)
-            return spoken_order(task, time, text) || Marked.unread(task, time, text) if givens.empty?
-
+            return beyond(task, time, text) || Marked.unread(task, time, text) if givens.empty?
             return Marked.unread(task, time, text) if nought_left_out?(givens, time)
 
             right = right_one(givens, task, time, home)
@@ -67,6 +66,17 @@ module Vantick
 
           def copied(task, time, given, conventions)
             Marked.new(task:, time:, verdict: :unexplained, **readings([given], conventions), slips: [*given.slips, Wording::Given::COPIED])
+          end
+
+          # Digits that are on no clock can be read all the same, and are wrong: "7:75", as if an hour had a hundred minutes.
+          def beyond(task, time, text)
+            in_order = spoken_order(task, time, text)
+            return in_order if in_order
+
+            found = ORDER.match(Wording::AnswerReader.tidy(text))
+            return unless found && (1..12).cover?(found[1].to_i) && (60..99).cover?(found[2].to_i)
+
+            Marked.new(task:, time:, verdict: :unexplained, read_as: text.strip, read_short: text.strip)
           end
 
           # Digits in the order in which they were heard can lie beyond every clock: "25:05" for twenty-five past five.

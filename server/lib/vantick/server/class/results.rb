@@ -5,7 +5,7 @@ module Vantick
     module Classes
       # A class and what its checks came to, for other programs.
       class Results < Resource
-        COLUMNS = %i[answered_at child check_id step task time answer verdict read_as misreadings].freeze
+        COLUMNS = %i[answered_at child check_id step task time answer verdict half read_as misreadings].freeze
 
         get "/api/classes/:class_id/oneroster.zip" do
           content_type "application/zip"
@@ -34,9 +34,11 @@ module Vantick
         def answers
           names = school_class.children.to_h { |child| child.values_at(:id, :name) }
           store.answers.of_class(school_class.id).select { |answer| names.key?(answer.child_id) }.map do |answer|
-            { **answer.slice(*(COLUMNS - [:child])), child: names[answer.child_id] }
+            { **answer.slice(*(COLUMNS - %i[child half])), child: names[answer.child_id], half: half(answer) }
           end
         end
+
+        def half(answer) = Core::Desk::HalfRight.of(Store::Marks.asked(answer, school_class.wording), school_class.wording)
 
         # Of each check with answers what it came to.
         def checks
