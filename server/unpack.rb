@@ -41,12 +41,14 @@ def pdf(file, folder, first)
   stop("too_many_pages") if pages > MOST_PAGES
   puts JSON.generate({ pages: })
   (first..pages).each do |number|
-    drawn = File.join(folder, "drawn")
+    # A name for each: libvips remembers pictures by their names, and would hand back the one before.
+    drawn = File.join(folder, "drawn-#{number}")
     one = ["-f", number.to_s, "-l", number.to_s, "-singlefile"]
     _, told = Open3.capture2e("pdftoppm", "-gray", "-scale-to", LONG_SIDE.to_s, *one, file, drawn)
     next puts(JSON.generate({ number:, trouble: "unreadable" })) unless told.success? && File.exist?("#{drawn}.pgm")
 
     tell(number, Vips::Image.new_from_file("#{drawn}.pgm"), folder)
+    File.delete("#{drawn}.pgm")
   end
 end
 
@@ -61,6 +63,7 @@ file, folder, first = ARGV
 beginning = File.binread(file, 8).to_s
 begin
   require "vips"
+  Vips.cache_set_max(0)
   Vips.block("VipsForeignLoad", true)
   %w[VipsForeignLoadJpeg VipsForeignLoadPng VipsForeignLoadPpm].each { |loader| Vips.block(loader, false) } if Vips.respond_to?(:block)
   pdf(file, folder, first.to_i) if beginning.start_with?(PDF)

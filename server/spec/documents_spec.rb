@@ -128,6 +128,28 @@ RSpec.describe Vantick::Server::Documents::Sheet do
     end
   end
 
+  # Two notes to a page: the upper one ends above the line that is cut.
+  %w[a4 letter].each do |paper|
+    it "keeps each note to take home within its half of #{paper}, on every step and in every language" do
+      kind = core::Choosing::SheetKind.find(:home)
+      found = core::Teaching::Step.with_times.product([nil, *core::Wording::HomeLanguage.all]).flat_map do |step, language|
+        one = sheet(kind, step, nil, paper, {})
+        one.languages = [language].compact
+        one.pages.map { |page| [step.id, language&.id, note_ends(page)] }
+      end
+      over = found.select { |_, _, (below, half, above)| below > half - 6 || above < half + 12 }
+      expect(over.first(5)).to eq([])
+    end
+  end
+
+  # Where the upper note ends, the middle of the page, and where the lower one begins.
+  def note_ends(page)
+    half = page.height / 2
+    places = page.marks.reject { |mark| mark.is_a?(documents::Page::Line) && mark.dash }.map { |mark| edges(mark).map(&:last).minmax }
+    upper, lower = places.partition { |top, _| top < half }
+    [upper.map(&:last).max.round(1), half, lower.map(&:first).min.round(1)]
+  end
+
   def faults(page, child)
     { out: outside(page, 0, 0), near_the_edge: outside(page, 8 * mm, 4 * mm), over: collisions(page), **(child ? too_small(page) : {}) }
       .flat_map { |fault, marks| marks.map { |mark| [fault, *mark.to_a] } }

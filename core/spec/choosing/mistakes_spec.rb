@@ -32,6 +32,12 @@ RSpec.describe Vantick::Core::Choosing::Mistakes do
     end
   end
 
+  it "takes the step's own where a class shares mistakes that nobody can say, as of drawing" do
+    drawn = [misreading(:hour_hand_left_behind)]
+    found = described_class.choose(step: step(:fives), count: 4, seed: 1, misreadings: drawn)
+    expect(found).to eq(described_class.choose(step: step(:fives), count: 4, seed: 1))
+  end
+
   it "takes a class's own misreadings in turn" do
     own = [misreading(:to_with_passed_hour), misreading(:counts_wrong_way)]
     chosen = described_class.choose(step: step(:fives), count: 4, seed: 1, misreadings: own)

@@ -22,6 +22,49 @@ RSpec.describe Vantick::Server::Pages::Unpacked do
     expect(pages(pdf).drop(1).map { |page| page[3] }.uniq).to eq([1754])
   end
 
+  # What is drawn on each page is told by where its black bar ends.
+  def bar(width, height, share)
+    page = (Vips::Image.black(width, height) + 255).cast("uchar")
+    page.draw_rect([0], 0, 0, (width * share).round, height / 10, fill: true)
+  end
+
+  it "takes pages of different size and turn in one file each as it is, and none for another" do
+    shapes = [[1240, 1754, 0.2], [1754, 1240, 0.4], [1754, 2480, 0.6], [874, 1240, 0.8]]
+    pdf = Prawn::Document.new(skip_page_creation: true, margin: 0)
+    shapes.each do |width, height, share|
+      pdf.start_new_page(size: [width / 2.0, height / 2.0], margin: 0)
+      pdf.image(StringIO.new(bar(width, height, share).jpegsave_buffer(Q: 90)), at: [0, height / 2.0], width: width / 2.0)
+    end
+    File.binwrite(File.join(folder, "file"), pdf.render)
+    found = described_class.new(File.join(folder, "file")).to_enum(:each).filter_map { |_, page| page }
+    expect(found.map(&:number)).to eq([1, 2, 3, 4])
+    shares = found.map do |page|
+      width = page.picture.width
+      (0...width).count { |x| page.picture.at(x, 20) < 100 } / width.to_f
+    end
+    shares.zip(shapes).each { |share, (_, _, drawn)| expect(share).to be_within(0.03).of(drawn) }
+    expect(found.map { |page| page.picture.width > page.picture.height }).to eq([false, true, false, false])
+  end
+
+  # A program that falls at the second page of four, as one did at a page that was too much for it.
+  it "counts a page at which reading fell as one that cannot be read, and goes on with the next" do
+    program = File.join(folder, "falls.rb")
+    File.write(program, <<~RUBY)
+      require "json"
+      folder, first = ARGV.values_at(1, 2)
+      $stdout.puts JSON.generate({ pages: 4 })
+      (first.to_i..4).each do |number|
+        $stdout.flush
+        Process.kill(:KILL, Process.pid) if number == 2
+        %w[grey jpg].each { |kind| File.binwrite(File.join(folder, "\#{number}.\#{kind}"), "x") }
+        $stdout.puts JSON.generate({ number:, width: 1, height: 1 })
+      end
+    RUBY
+    stub_const("Vantick::Server::Pages::Unpacked::PROGRAM", program)
+    found = described_class.new(File.join(folder, "file")).to_enum(:each).filter_map { |_, page| page }
+    expect(found.map { |page| [page.number, page.picture.nil?] }).to eq([[1, false], [2, true], [3, false], [4, false]])
+  end
+
   it "takes photographs the right way up, by what the phone says of them, and pictures with colours and without paper behind" do
     lying = sheet.rot90.copy
     lying = lying.mutate { |drawn| drawn.set_type!(GObject::GINT_TYPE, "orientation", 8) }

@@ -56,7 +56,9 @@ module Vantick
           def kinds(step, misreadings)
             task = Marking::Task.find(:dial_to_words)
             known = step.misreadings(task).reject(&:seldom?)
-            known &= misreadings if misreadings.any?
+            # A class may share mistakes of drawing alone, which nobody can say.
+            own = known & misreadings
+            known = own if own.any?
             known.map { |one| of_step(step, one, task) }.reject(&:empty?)
           end
 

@@ -9,6 +9,8 @@ module Vantick
         TEXT = WORDS[:home]
         DIAL = 53
         SHOWN = 3
+        # Above a note, in points: two of the longest fit a page of Letter.
+        TOP = 24
 
         # @return [Integer]
         def per_page = 2
@@ -25,7 +27,7 @@ module Vantick
           page = new_page
           half = page.height / 2
           page.line([0, half], [page.width, half], width: 0.6, dash: 4, color: Page::QUIET)
-          [0, half].each { |top| note(page, top + 34, language) }
+          [0, half].each { |top| note(page, top + TOP, language) }
           page
         end
 
@@ -34,22 +36,27 @@ module Vantick
           page.text(title, MARGIN, top + 10, size: 15, bold: true)
           origin(page, page.width - MARGIN - 190, page.width - MARGIN, top + 10)
           below = page.paragraph(language&.intro || text, MARGIN, top + 30, page.inner, size: 11) + 4
-          below = language ? spoken(page, examples(page, below) + 4, language) : examples(page, below)
-          below = page.paragraph(language&.ask || TEXT[:ask], MARGIN, below + 14, page.inner, size: 11)
+          below = language ? spoken(page, examples(page, below, at_home: false), language) : examples(page, below)
+          below = page.paragraph(language&.ask || TEXT[:ask], MARGIN, below + 8, page.inner, size: 11)
           method_lines(page, below)
         end
 
         # How it is said at home, and where half is another hour there.
         def spoken(page, top, language)
           said = language.times.map { |time, words| "#{digits(time)} #{words}" }.join("  ·  ")
-          below = page.paragraph(said, MARGIN, top + 10, page.inner, size: 11, bold: true)
+          below = page.paragraph(said, MARGIN, top + 8, page.inner, size: 11, bold: true)
           below = page.paragraph(language.half, MARGIN, below, page.inner, size: 11) if language.half
           page.paragraph(TEXT[:unchecked], MARGIN, below, page.inner, size: Letters::LEAST)
         end
 
-        def method_lines(page, below)
-          Core::Reading::MethodCard.lines(sheet.step, sheet.conventions).each do |line|
-            below = page.paragraph("· #{line}", MARGIN, below, page.inner, size: 11)
+        # The class's method in two columns, read down the left one first.
+        def method_lines(page, top)
+          lines = Core::Reading::MethodCard.lines(sheet.step, sheet.conventions)
+          width = page.inner / 2
+          lines.each_slice((lines.length / 2.0).ceil).with_index do |some, column|
+            some.reduce(top) do |below, line|
+              page.paragraph("· #{line}", MARGIN + (column * width), below, width - 12, size: 11)
+            end
           end
         end
 
@@ -62,12 +69,13 @@ module Vantick
         end
 
         # @return [Float] below them
-        def examples(page, top)
+        # @param at_home [Boolean] whether it has what people may say in English at home
+        def examples(page, top, at_home: true)
           width = page.inner / SHOWN
-          shown.each_with_index.map { |time, at| example(page, time, MARGIN + (at * width), top, width - 10) }.max
+          shown.each_with_index.map { |time, at| example(page, time, [MARGIN + (at * width), top, width - 10], at_home) }.max
         end
 
-        def example(page, time, x, top, width)
+        def example(page, time, (x, top, width), at_home)
           middle = x + (width / 2)
           y = top
           if dial?
@@ -75,7 +83,7 @@ module Vantick
             y += (2 * DIAL) + 14
           end
           y = centered(page, said(time), middle, y + 4, width, size: 12, bold: true)
-          return y unless sheet.step.whole?
+          return y unless sheet.step.whole? && at_home
 
           centered(page, Core::Wording::Phrase.at_home(time, sheet.conventions).join(", "), middle, y, width, size: Letters::LEAST)
         end

@@ -44,24 +44,41 @@ module Vantick
           packages = Tools.missing
           raise Unreadable.new("missing", packages: packages.join(", ")) if packages.any?
 
-          Outside::LockedRoom.open(:paper) { |room| read(room, &) }
+          from = @from
+          from = Outside::LockedRoom.open(:paper) { |room| read(room, from, &) } while from
         rescue Outside::LockedRoom::TooMuch
           raise Unreadable, "failed"
         end
 
         private
 
-        def read(room)
-          room.start_ruby(PROGRAM, @path, room.folder, @from.to_s)
+        # A page at which the program fell is none that can be read; it goes on with the next.
+        # @return [Integer, nil] the page to go on with; nothing where all were read
+        def read(room, from)
+          room.start_ruby(PROGRAM, @path, room.folder, from.to_s)
           pages = 0
+          last = from - 1
           while (line = room.gets)
-            told = JSON.parse(line, symbolize_names: true)
-            raise Unreadable, told[:trouble] if told[:trouble] && !told[:number]
-
+            told = told(line)
             pages = told[:pages] || pages
+            last = told[:number] || last
             yield pages, (page(told, room.folder) if told[:number])
           end
           raise Unreadable, "failed" if pages.zero?
+
+          after_fall(last, pages) { |fallen| yield pages, fallen } if last < pages
+        end
+
+        def told(line)
+          told = JSON.parse(line, symbolize_names: true)
+          raise Unreadable, told[:trouble] if told[:trouble] && !told[:number]
+
+          told
+        end
+
+        def after_fall(last, pages)
+          yield Page.new(number: last + 1)
+          last + 2 if last + 2 <= pages
         end
 
         def page(told, folder)
