@@ -57,6 +57,15 @@ RSpec.describe Vantick::Core::Paper::FieldReader do
     expect(read.count { |_, seen| seen.sure? }).to be >= 84
   end
 
+  # Read as a whole: what no time can be is never sure, and what may have been meant is offered.
+  it "is never sure of four digits that are no time, and offers times alone" do
+    impossible = [[nil, 4, 7, 8], [nil, 8, 9, 5], [2, 5, 1, 0], [nil, 3, 6, 0]]
+    found = impossible.product([1, 2, 5]).map { |digits, seed| reader.digits(digits.map { |digit| box(digit, seed) }) }
+    expect(found.map(&:sure)).to all(be(false))
+    expect(found.flat_map { |seen| [seen.text, *seen.guesses] }).to all(match(/\A(?:1?\d|2[0-3]):[0-5]\d\z/))
+    expect(reader.digits([7, 7, 3, 0].map { |digit| box(digit, 1) })).to have_attributes(text: "77:30", sure: false)
+  end
+
   it "has digits turned round, which are read and remarked on" do
     turned = [2, 3, 7].product((1..8).to_a).map do |digit, seed|
       plain = box(digit, seed)

@@ -52,24 +52,30 @@ const print = (): void => window.print();
       Timer
       <kbd class="key" aria-hidden="true">Z</kbd>
     </BButton>
-    <BButton v-if="!board" variant="bare" :to="{ name: 'compare' }">
-      <i class="bi bi-symmetry-vertical" aria-hidden="true"></i>
-      Compare two
-    </BButton>
-    <BButton v-if="!board" variant="bare" @click="print">
-      <i class="bi bi-printer" aria-hidden="true"></i>
-      Print
-    </BButton>
-    <BButton variant="bare" @click="$emit('help')">
-      <i class="bi bi-keyboard" aria-hidden="true"></i>
-      Keys
-      <kbd class="key" aria-hidden="true">?</kbd>
-    </BButton>
+    <div class="d-flex flex-wrap column-gap-1 together">
+      <BButton v-if="!board" variant="bare" :to="{ name: 'compare' }">
+        <i class="bi bi-symmetry-vertical" aria-hidden="true"></i>
+        Compare two
+      </BButton>
+      <BButton v-if="!board" variant="bare" @click="print">
+        <i class="bi bi-printer" aria-hidden="true"></i>
+        Print
+      </BButton>
+      <BButton variant="bare" @click="$emit('help')">
+        <i class="bi bi-keyboard" aria-hidden="true"></i>
+        Keys
+        <kbd class="key" aria-hidden="true">?</kbd>
+      </BButton>
+    </div>
   </div>
 </template>
 
 <style scoped lang="scss">
 .tools {
   grid-template-columns: repeat(auto-fit, minmax(10.2rem, 1fr));
+}
+
+.together {
+  grid-column: 1 / -1;
 }
 </style>

@@ -27,6 +27,7 @@ const clocks = computed(() => props.choice.times.length);
     <p class="eyebrow">What {{ clocks === 1 ? "this clock" : `these ${clocks} clocks` }} can show</p>
     <p :class="{ 'mb-0': !full }">
       <strong>{{ summary }}</strong>
+      {{ " " }}
       <template v-if="untold.length">Not shown: {{ untold.map((one) => one.name).join("; ") }}.</template>
     </p>
     <BTableSimple v-if="full">

@@ -13,6 +13,8 @@ module Vantick
         SURE = 0.97
         # The mirrored picture has to be so much likelier to be what was written.
         MIRRORED = 12
+        # Digits that a box may hold, the likeliest: others are next to never it (judgement).
+        GUESSES = 3
         # Digits that children turn round.
         TURNED = [1, 2, 3, 4, 5, 6, 7, 9].freeze
 
@@ -20,12 +22,13 @@ module Vantick
         # @!attribute chance [Float] 0.0..1.0
         # @!attribute mirrored [Boolean] whether it was written the wrong way round
         # @!attribute guesses [Array<Integer>] the likeliest first
-        Read = Struct.new(:digit, :chance, :mirrored, :guesses, keyword_init: true) do
+        # @!attribute chances [Hash{Integer => Float}] of each of them
+        Read = Struct.new(:digit, :chance, :mirrored, :guesses, :chances, keyword_init: true) do
           def sure? = chance >= SURE
         end
-        BLANK = Read.new(digit: nil, chance: 1.0, mirrored: false, guesses: [].freeze).freeze
+        BLANK = Read.new(digit: nil, chance: 1.0, mirrored: false, guesses: [].freeze, chances: {}.freeze).freeze
         # Something that is no digit: a dot, or more than a box holds.
-        SMUDGE = Read.new(digit: nil, chance: 0.0, mirrored: false, guesses: [].freeze).freeze
+        SMUDGE = Read.new(digit: nil, chance: 0.0, mirrored: false, guesses: [].freeze, chances: {}.freeze).freeze
 
         class << self
           # @return [DigitReader] read once
@@ -82,8 +85,9 @@ module Vantick
         end
 
         def described(chances, mirrored:)
-          order = (0..9).sort_by { |digit| -chances[digit] }
-          Read.new(digit: order.first, chance: chances[order.first], mirrored:, guesses: order.first(3)).freeze
+          order = (0..9).sort_by { |digit| -chances[digit] }.first(GUESSES)
+          Read.new(digit: order.first, chance: chances[order.first], mirrored:, guesses: order,
+                   chances: order.to_h { |digit| [digit, chances[digit]] }).freeze
         end
       end
     end

@@ -20,6 +20,12 @@ module Vantick
         # Of a box for a digit, what is cut off as its own line is there.
         DIGIT_RIM = 0.08
 
+        # Boxes of a time, what it can be, and how many of the likeliest are told.
+        TIME = 4
+        HOURS = (0..23)
+        MINUTES = (0..59)
+        GUESSES = 3
+
         # @!attribute text [String] as it would be typed; empty where nothing was written
         # @!attribute sure [Boolean] whether it can be marked without a person
         # @!attribute guesses [Array<String>] what else it may be, the likeliest first
@@ -54,8 +60,10 @@ module Vantick
           read = pictures.map { |picture| FieldReader.digit(picture) }
           return BLANK if read.all?(DigitReader::BLANK)
 
-          Seen.new(text: written(read.map(&:digit)), sure: read.all?(&:sure?) && complete?(read), guesses: guesses(read),
-                   remarks: read.select(&:mirrored).map { :mirrored }.uniq).freeze
+          remarks = read.select(&:mirrored).map { :mirrored }.uniq
+          return time(read, remarks) if read.length == TIME
+
+          Seen.new(text: written(read.map(&:digit)), sure: read.all?(&:sure?) && complete?(read), guesses: guesses(read), remarks:).freeze
         end
 
         # @param pictures [Hash{String => Picture}] of the boxes, by what each stands for
@@ -130,6 +138,31 @@ module Vantick
           ink = pictures.transform_values { |picture| FieldReader.ink_within(picture, RIM) }
           marked = ink.reject { |_, share| share < EMPTY }.sort_by { |_, share| -share }
           [marked.map(&:first), marked.length == 1 && marked.first.last > TICKED]
+        end
+
+        # Read as a whole: the likeliest that can be a time. Where the digits by themselves are none, a person looks. This leans on no
+        # right answer.
+        def time(read, remarks)
+          times = possible(read)
+          alone = read.map(&:digit)
+          return Seen.new(text: written(alone), guesses: guesses(read), remarks:).freeze if times.empty?
+
+          sure = times.first == alone && read.all?(&:sure?) && complete?(read)
+          Seen.new(text: written(times.first), sure:, guesses: times.first(GUESSES).map { |digits| written(digits) }, remarks:).freeze
+        end
+
+        # Hours of a day and minutes of an hour that the boxes may hold, the likeliest first.
+        def possible(read)
+          boxes = read.map { |one| one.guesses.empty? ? [nil] : one.guesses }
+          found = boxes.first.product(*boxes.drop(1)).select { |digits| time?(digits) }
+          found.sort_by { |digits| -read.zip(digits).map { |one, digit| one.chances.fetch(digit, 1.0) }.reduce(:*) }
+        end
+
+        def time?(digits)
+          hour, minutes = digits.each_slice(2).map(&:join)
+          return false if hour.empty? || minutes.length < 2
+
+          HOURS.cover?(hour.to_i) && MINUTES.cover?(minutes.to_i)
         end
 
         # Whether a little more or less of each hand is marked alike.
