@@ -78,8 +78,20 @@ RSpec.describe "Adjustments for one child" do
       adjust(other, home: "es")
       verdicts = [child, other].map { |one| answer(check, one, item, next_hour).body["verdict"] }
       expect(verdicts).to eq(%w[right_other_words misread])
-      expect(get("#{path}/adjustments").body["children"].map { |one| one["names"] }).to eq([["Polish at home"], ["Spanish at home"]])
+      listed = get("#{path}/adjustments").body["children"].map { |one| [one["names"], one["set"]["home"]] }
+      expect(listed).to eq([[[], "pl"], [[], "es"]])
       expect(put("#{path}/children/#{child['id']}/adjustments", { **nothing, home: "xx" })).to be_refused(422).at("home")
+    end
+
+    it "is no matter of whoever gives the lesson: it stands on no page for them" do
+      adjustments = Vantick::Core::Teaching::Adjustments
+      step = Vantick::Core::Teaching::Step.find(:quarters)
+      plan = Vantick::Core::Teaching::LessonPlan.new({ step: :quarters, minutes: 45, seed: 1 }, Vantick::Core::Wording::Conventions.default)
+      set = { "Anneke" => adjustments.new(home: "pl"), "Bram" => adjustments.new(home: "de", larger: true) }
+      pages = Vantick::Server::Documents::DayPages.new.lesson(step.name, plan, adjusted: set).pages
+      told = pages.flat_map { |page| page.marks.grep(Vantick::Server::Documents::Page::Text) }.map(&:text).join(" ")
+      expect(told).to include("Bram: Larger")
+      expect(told).not_to match(/Anneke|German/)
     end
 
     it "have a note to take home in that language as well, with all of its letters" do

@@ -22,7 +22,11 @@ const NONE: Adjustments = {
 };
 const found = computed(() => data.value?.find((one) => one.child_id === props.child.id));
 const set = computed(() => found.value?.set ?? NONE);
-const now = computed(() => (found.value ? `${found.value.names.join(", ")}.` : "None."));
+const now = computed(() => {
+  const home = languages.value.find((one) => one.value && one.value === set.value.home);
+  const names = [...(found.value?.names ?? []), ...(home ? [`${home.text} at home`] : [])];
+  return names.length ? `${names.join(", ")}.` : "None.";
+});
 const open = ref(false);
 const kinds = computed(() => facts.catalogue?.adjustments.kinds ?? []);
 const notations = computed(() =>

@@ -20,7 +20,7 @@ const { data: set } = useAsked("adjustments", () => [props.lesson.class_id], rea
 const adjusted = computed(() =>
   props.children.flatMap((child) => {
     const found = set.value?.find((one) => one.child_id === child.id);
-    return found ? `${child.name}: ${found.names.join("; ")}.` : [];
+    return found?.names.length ? `${child.name}: ${found.names.join("; ")}.` : [];
   }),
 );
 const clocks = (stage: LessonStage): LessonStage["items"] => stage.items.filter((item) => item.time);

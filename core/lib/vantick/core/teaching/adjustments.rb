@@ -35,11 +35,10 @@ module Vantick
         # @return [Float] how much larger a large dial is on paper
         def self.scale = TABLE[:scale]
 
-        # @return [Array<String>] what is set, for whoever gives a lesson
+        # @return [Array<String>] what is set, for whoever gives a lesson; what a family speaks is not theirs to know
         def names
           said = KINDS.keys.select { |id| on?(id) }.map { |id| KINDS.fetch(id)[:name] }
-          said << NOTATIONS.fetch(notation)[:name] unless notation == :both
-          home ? [*said, format(TABLE[:home], language: home.name)] : said
+          notation == :both ? said : [*said, NOTATIONS.fetch(notation)[:name]]
         end
 
         # @param usual [Integer]
