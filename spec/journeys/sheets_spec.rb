@@ -72,7 +72,7 @@ RSpec.describe "Sheets", :demo do
     expect(page).to have_css(".call", text: words[0]).and have_no_css(".told")
     click_link "Back to sheets"
     expect(page).to have_field("Set", with: set)
-    fill_in "How many", with: "8"
+    fill_in "How many clocks", with: "8"
     expect(page).to have_css("[role='alert']", text: "9 to 30 clocks")
   end
 

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed, ref } from "vue";
+import { computed, ref, shallowRef } from "vue";
 import { adjustChild, readAdjustments, useAsked, useDoing, useFacts, type Adjustments } from "@/api";
 
 /** What is set for one child at devices and on paper. It is kept at once, and no other child sees it. */
@@ -7,7 +7,7 @@ const props = defineProps<{ classId: number; child: { id: number; name: string }
 
 const facts = useFacts();
 const { data, trouble, reload } = useAsked("adjustments", () => [props.classId], readAdjustments);
-const { busy, trouble: refused, doing } = useDoing();
+const { trouble: refused, doing } = useDoing();
 const NONE: Adjustments = {
   voice: false,
   larger: false,
@@ -21,7 +21,9 @@ const NONE: Adjustments = {
   home: null,
 };
 const found = computed(() => data.value?.find((one) => one.child_id === props.child.id));
-const set = computed(() => found.value?.set ?? NONE);
+/** What was chosen and is not saved yet. */
+const chosen = shallowRef<Adjustments | null>(null);
+const set = computed(() => chosen.value ?? found.value?.set ?? NONE);
 const now = computed(() => {
   const home = languages.value.find((one) => one.value && one.value === set.value.home);
   const names = [...(found.value?.names ?? []), ...(home ? [`${home.text} at home`] : [])];
@@ -38,11 +40,22 @@ const languages = computed(() => [
   ...(facts.catalogue?.adjustments.languages ?? []).map((one) => ({ value: one.id, text: one.name })),
 ]);
 
-const keep = (change: Partial<Adjustments>): Promise<boolean> =>
-  doing(async () => {
-    await adjustChild(props.classId, props.child.id, { ...set.value, ...change });
+/** What is chosen stands at once, and is saved one after the other: nobody has to wait between two presses. */
+let saving = false;
+async function keep(change: Partial<Adjustments>): Promise<void> {
+  chosen.value = { ...set.value, ...change };
+  if (saving) return;
+  saving = true;
+  await doing(async () => {
+    for (let sent: Adjustments | null = null; chosen.value && sent !== chosen.value;) {
+      sent = chosen.value;
+      await adjustChild(props.classId, props.child.id, sent);
+    }
     await reload();
   });
+  saving = false;
+  chosen.value = null;
+}
 </script>
 
 <template>
@@ -67,7 +80,6 @@ const keep = (change: Partial<Adjustments>): Promise<boolean> =>
         switch
         :model-value="Boolean(set[kind.id as keyof Adjustments])"
         :unchecked-value="false"
-        :disabled="busy"
         :aria-describedby="`about-${kind.id}`"
         @update:model-value="keep({ [kind.id]: Boolean($event) })"
       >
@@ -79,7 +91,6 @@ const keep = (change: Partial<Adjustments>): Promise<boolean> =>
         <BFormSelect
           :model-value="set.notation"
           :options="notations"
-          :disabled="busy"
           size="sm"
           @change="keep({ notation: ($event.target as HTMLSelectElement).value as Adjustments['notation'] })"
         />
@@ -89,7 +100,6 @@ const keep = (change: Partial<Adjustments>): Promise<boolean> =>
         <BFormSelect
           :model-value="set.home ?? ''"
           :options="languages"
-          :disabled="busy"
           size="sm"
           aria-describedby="about-home"
           @change="keep({ home: ($event.target as HTMLSelectElement).value || null })"

@@ -30,6 +30,10 @@ const count = computed({
   get: () => form.value.count ?? props.preview?.count ?? kind.value?.count ?? null,
   set: (wanted) => (form.value = { ...form.value, count: typeof wanted === "number" ? wanted : null }),
 });
+const howMany = computed(() => {
+  if (form.value.kind === "levels") return "How many per level";
+  return kind.value?.game ? "How many clocks" : "How many";
+});
 const notSoMany = computed(() => (props.refused?.field === "count" ? props.refused : null));
 /** What a page holds, where it is said of exercises and would help. */
 const perPage = computed(() => {
@@ -104,7 +108,7 @@ function climb(step: string): void {
     </label>
     <div v-if="kind?.tasks.length || kind?.keyed" class="two d-grid gap-2">
       <label>
-        {{ form.kind === "levels" ? "How many per level" : "How many" }}
+        {{ howMany }}
         <BFormInput
           v-model.number="count"
           size="sm"
@@ -136,6 +140,7 @@ function climb(step: string): void {
     </p>
     <p v-else-if="perPage" class="quiet m-0">A page holds {{ perPage }}.</p>
     <template v-if="kind?.game">
+      <p v-if="form.kind === 'bingo'" class="quiet m-0">A card for each child, and a key for you.</p>
       <label v-if="preview?.mistakes.length">
         Near misses
         <BFormSelect v-model="nearMiss" size="sm">
