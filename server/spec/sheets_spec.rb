@@ -35,6 +35,11 @@ RSpec.describe Vantick::Server::Sheets::Sheets do
     end
   end
 
+  it "has six pairs of cards on one page, also on Letter" do
+    set = "#{address}/material.pdf?kind=cards&step=fives&seed=5&count=6&sides=one"
+    expect(%w[a4 letter].map { |paper| pdf("#{set}&paper=#{paper}").page_count }).to eq([1, 1])
+  end
+
   cut = Vantick::Core::Choosing::SheetKind.all.select(&:cut?)
 
   it "leaves the back white of all that is cut out, on both sides of the paper" do

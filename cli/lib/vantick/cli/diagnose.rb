@@ -41,9 +41,8 @@ module Vantick
       end
 
       def misreadings(diagnosis, marked)
-        found = Core::Reading::Misreading.all.map do |one|
-          [diagnosis.probability(one), Core::Judging::Evidence.new(one, marked.select(&:telling?))]
-        end
+        telling = marked.select(&:telling?)
+        found = Core::Reading::Misreading.all.map { |one| [diagnosis.probability(one), Core::Judging::Evidence.new(one, telling)] }
         found.select { |share, evidence| evidence.hits.positive? || share >= TOLD_FROM }
              .sort_by.with_index { |(share, evidence), at| [-share.round(3), *evidence.rank, at] }
              .map { |share, evidence| piece(share, evidence) }

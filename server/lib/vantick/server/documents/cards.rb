@@ -7,7 +7,8 @@ module Vantick
       # this set from others.
       class Cards < Layout
         COLUMNS = 3
-        CARD = 168
+        # Four rows fit a page of Letter, too.
+        CARD = 160
         # What is matched with the dials.
         PARTNERS = { "digits" => %i[digits], "words" => %i[words], "both" => %i[digits words] }.freeze
 
