@@ -26,14 +26,10 @@ module Vantick
           (dials + others).each_slice(per_page).map { |some| page_of(version, some) }
         end
 
-        def page_of(version, cards)
+        def page_of(version, contents)
           page = new_page
           top = head(page, version)
-          width = page.inner / COLUMNS
-          cards.each_with_index do |(kind, time), at|
-            row, column = at.divmod(COLUMNS)
-            card(page, kind, time, [MARGIN + (column * width), top + (row * CARD), width])
-          end
+          cards(page, contents, top, columns: COLUMNS, height: CARD) { |(kind, time), place| card(page, kind, time, place) }
           page
         end
 
@@ -41,8 +37,6 @@ module Vantick
 
         def card(page, kind, time, place)
           x, y, width = place
-          page.box(x, y, width, CARD, dash: 4)
-          page.text(sheet.sign, x + width - 8, y + CARD - 8, size: Letters::LEAST, align: :right, color: Page::QUIET)
           middle = [x + (width / 2), y + (CARD / 2)]
           return Dial.new(page, middle, Cells::Base::DIAL, **sheet.look).draw(time.hands) if kind == :dial
           return page.text(digits(time), middle[0], middle[1] + 12, size: 34, bold: true, align: :center) if kind == :digits

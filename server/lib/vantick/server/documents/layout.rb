@@ -51,6 +51,20 @@ module Vantick
           page.text(words, right, y, size: Letters::LEAST, align: :right, color: Page::QUIET)
         end
 
+        # Cards to cut out, side by side: each has the sign of its set.
+        # @yield [Object, Array(Float, Float, Float)] a card's content, and its place: left, top, width
+        def cards(page, contents, top, columns:, height:)
+          width = page.inner / columns
+          contents.each_with_index do |content, at|
+            row, column = at.divmod(columns)
+            x = MARGIN + (column * width)
+            y = top + (row * height)
+            page.box(x, y, width, height, dash: 4)
+            page.text(sheet.sign, x + width - 8, y + height - 8, size: Letters::LEAST, align: :right, color: Page::QUIET)
+            yield content, [x, y, width]
+          end
+        end
+
         # A name that the typeface has no letters for is written by the child.
         def name(page, version, x, y, width)
           label = "#{WORDS[:name]}:"

@@ -33,18 +33,8 @@ module Vantick
           def page_of(version, pairs)
             page = new_page
             top = head(page, version)
-            width = page.inner / COLUMNS
-            pairs.each_with_index do |(time, following), at|
-              row, column = at.divmod(COLUMNS)
-              cut(page, MARGIN + (column * width), top + (row * height), width)
-              card(page, time, following, [MARGIN + (column * width), top + (row * height), width])
-            end
+            cards(page, pairs, top, columns: COLUMNS, height:) { |(time, following), place| card(page, time, following, place) }
             page
-          end
-
-          def cut(page, x, y, width)
-            page.box(x, y, width, height, dash: 4)
-            page.text(sheet.sign, x + width - 8, y + height - 8, size: Letters::LEAST, align: :right, color: Page::QUIET)
           end
 
           def card(page, time, following, (x, y, width))
