@@ -22,6 +22,20 @@ RSpec.describe Vantick::Core::Wording::LikelyReader do
     it("reads nothing in #{written.inspect}") { expect(read(written)).to eq([]) }
   end
 
+  # Each number of misspelling.yml, in a word that stands on it alone.
+  { %w[siix six] => 0.3, %w[eigt eight] => 0.8, %w[nimne nine] => 0.8, %w[fife five] => 0.4, %w[tin ten] => 0.5, %w[tn ten] => 0.6,
+    %w[tne ten] => 0.6, %w[tem ten] => 0.5, %w[rwo two] => 0.7, %w[pten ten] => 0.8, %w[xix six] => 1.0,
+    %w[wun one] => 0.7 }.each do |(written, meant), cost|
+    it "costs #{cost} to take #{written} for #{meant}" do
+      expect(core::Wording::Misspelling.cost(written, meant)).to be_within(0.001).of(cost)
+    end
+  end
+
+  it "has as much room for what is wrong as the word is long" do
+    limits = %w[to ten quarter].map { |word| core::Wording::Misspelling.limit(word).round(2) }
+    expect(limits).to eq([1.0, 1.08, 2.52])
+  end
+
   # For a teacher to choose: nobody else can say.
   { "fine past two" => ["five past two"], "ten past fine" => ["ten past five", "ten past nine"],
     "quarter to nen" => ["quarter to nine", "quarter to ten"],
@@ -68,7 +82,7 @@ RSpec.describe Vantick::Core::Wording::LikelyReader do
     expect(praised.map(&:last)).to eq([])
   end
 
-  it "is as quick as reading has to be: no text takes long, however odd" do
+  it "reads nothing in texts that are long and odd" do
     texts = ["a" * 200, "to " * 60, "five " * 40, "#{'x' * 14} " * 8, "past" * 50]
     expect(texts.flat_map { |text| core::Wording::AnswerReader.read(text[0, 200]) }).to eq([])
   end

@@ -67,7 +67,7 @@ onKeyStroke("ArrowLeft", back);
       </div>
     </div>
     <p v-if="trouble" role="alert" class="field-error">{{ trouble }}</p>
-    <p v-else-if="!asked.kind" class="quiet">
+    <p v-else-if="!asked.kind || !classes.current" class="quiet">
       Choose a game on the
       <RouterLink :to="{ name: 'sheets', query: { kind: 'bingo' } }">Sheets page</RouterLink>
       first.

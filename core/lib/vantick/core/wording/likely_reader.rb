@@ -13,15 +13,15 @@ module Vantick
         TENS = { NUMBERS.fetch(20) => 20 }.freeze
         UNITS = NUMBERS.slice(*1..9).invert.freeze
         HOURS = NUMBERS.slice(*1..12).invert.freeze
-        SIDES = { "past" => :past, "after" => :past, "to" => :to, "till" => :to, "before" => :to }.freeze
+        # Of the words for a side those that no other word lies near.
+        READ = Facts::DataFile.load("words")[:read]
+        SIDES = %i[past to].flat_map { |side| (READ[side] - TABLE[:sides_not]).map { |word| [word, side] } }.to_h.freeze
         MINUTES = { "minutes" => nil, "minute" => nil }.freeze
         OCLOCK = { "oclock" => nil }.freeze
         # Words that say nothing; and letters and digits, as far as they are looked at.
-        FILLERS = %w[it is its a an the and of at about].freeze
+        FILLERS = (READ[:filler] + TABLE[:fillers]).freeze
         WORD = /[a-z]+|\d+/
-        MOST_WORDS = 8
-        # Longest word that is looked at.
-        LONGEST = 14
+        MOST_WORDS, LONGEST = TABLE.values_at(:words, :letters)
 
         # A way to read it.
         Way = Struct.new(:saying, :cost)
