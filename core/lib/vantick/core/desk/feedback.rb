@@ -13,14 +13,17 @@ module Vantick
           # @param marked [Marked]
           # @param conventions [Conventions]
           # @param home [Wording::HomeLanguage, nil] what the child speaks at home
+          # @param variant [Symbol, String, nil] in which other way it was asked, see {Variants}
           # @return [String]
-          def of(marked, conventions = Wording::Conventions.default, home: nil)
+          def of(marked, conventions = Wording::Conventions.default, home: nil, variant: nil)
             return read_right(marked, conventions) if marked.read_right?
             return gap(marked.offset_degrees) if marked.verdict == :right_gap
 
             half = HalfRight.of(marked, conventions)
             return half(half, marked, conventions, home) if half
             return misread(marked, conventions, home) if marked.misreadings.any?
+
+            return Variants.words(variant)[:again] if variant && marked.telling?
 
             entry = DeskTask.for(marked.task).entry
             (WORDS[:unreadable][entry] unless marked.telling?) || again(marked.task, entry)
@@ -29,9 +32,10 @@ module Vantick
           # @param marked [Array<Marked>] the answers of one turn: one, or as many as there are pairs
           # @param conventions [Conventions]
           # @param home [Wording::HomeLanguage, nil]
+          # @param variant [Symbol, String, nil]
           # @return [String]
-          def of_turn(marked, conventions = Wording::Conventions.default, home: nil)
-            return of(marked.first, conventions, home:) if marked.one?
+          def of_turn(marked, conventions = Wording::Conventions.default, home: nil, variant: nil)
+            return of(marked.first, conventions, home:, variant:) if marked.one?
 
             marked.all?(&:right?) ? WORDS[:pairs_right] : WORDS[:again][:pairs]
           end

@@ -29,7 +29,7 @@ module Vantick
           random = Random.new(seed)
           return placing(learner.baseline.next_question(random, but: beside)) if learner.baseline
 
-          Beginning.supported(new(learner, random, beside).turn, learner, random)
+          Variants.varied(Beginning.supported(new(learner, random, beside).turn, learner, random), learner)
         end
 
         # What can be asked ahead, for when the network is away: practice that needs no answer to be chosen.

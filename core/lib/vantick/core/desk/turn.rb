@@ -30,7 +30,10 @@ module Vantick
         # @return [DialTime, nil] what is shown first, where the step is new to the child
         attr_reader :example
 
-        def initialize(step:, task:, times:, reason:, against: nil, said: nil, mistake: nil, helped: false, example: nil)
+        # @return [Symbol, nil] in which other way it is asked, one of {Variants::ALL}
+        attr_reader :variant
+
+        def initialize(step:, task:, times:, reason:, against: nil, said: nil, mistake: nil, helped: false, example: nil, variant: nil)
           raise ArgumentError, "no reason: #{reason}" unless REASONS.include?(reason)
 
           @step = step
@@ -42,6 +45,7 @@ module Vantick
           @mistake = mistake
           @helped = helped
           @example = example
+          @variant = variant
           freeze
         end
 
@@ -51,6 +55,10 @@ module Vantick
         # @param example [DialTime]
         # @return [Turn] the same after a clock that is shown, half done and with help: see {Beginning}
         def after_example(example) = with(helped: true, example:)
+
+        # @param variant [Symbol] one of {Variants::ALL}
+        # @return [Turn] the same, asked in that way; clocks to choose from are help
+        def as(variant) = with(variant:, helped: variant == :find)
 
         # @return [Boolean] whether only its last part is left to do
         def half? = !example.nil?
