@@ -64,9 +64,17 @@ module Bench
 
       # Who knows a time hears what is wrong with what somebody said.
       def text(turn, time, kind, place)
-        return turn.task.write(@child.answer(kind, time, turn.task, @day, place)) unless turn.said
+        return found(turn, time, turn.task.write(@child.answer(kind, time, turn.task, @day, place)), place) unless turn.said
 
         @child.knows?(kind, @day) ? "#{turn.mistake.id}; #{READ::Wording::Phrase.usual(time)}" : "?"
+      end
+
+      # Whoever does not see their own clock among some takes any.
+      def found(turn, time, own, place)
+        return own unless turn.variant == :find
+
+        offered = READ::Desk::Variants.clocks(turn.task, time, against: turn.against, seed: place).map(&:to_s)
+        offered.include?(own) ? own : offered[(time.index + place) % offered.length]
       end
     end
 

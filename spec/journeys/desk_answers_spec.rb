@@ -48,6 +48,43 @@ RSpec.describe "Answering at a desk" do
     finger.pointer_up(:left).perform
   end
 
+  # What is asked now becomes this.
+  def ask(desk, name, time:, **look)
+    join(desk, name)
+    item = asked(desk, name)
+    store.db[:items].where(id: item[:id]).update(time:, task: "words_to_dial", **look)
+    store.db[:turns].where(item_ids: "[#{item[:id]}]").update(task: "words_to_dial")
+    visit page.current_path
+    expect(page).to have_css(".shown", text: usual(time))
+  end
+
+  it "has four clocks of which one is found, by keys as well" do
+    desk = open_desk(school_class[:id], step: "quarters")
+    ask(desk, "Anneke", time: "6:45", variant: "find", helped: 1)
+    expect(page).to have_css("h1.ask", text: "Which clock is right?").and have_css(".choice .dial", count: 4)
+    expect(page).to be_accessible
+    wrong = all(".choice button").find { |clock| clock.has_no_css?("path.hour[transform='rotate(202.5)']", wait: 0) }
+    wrong.click
+    click_button "Done"
+    expect(page).to have_css("[role='status'].again").and have_button("Try again", disabled: true)
+    find(".choice button:has(path.hour[transform='rotate(202.5)']):has(path.minute[transform='rotate(270)'])").send_keys(:enter)
+    send_it
+    expect(page).to have_css("[role='status']", text: "Yes: quarter to seven.")
+    expect(store.db[:tries].get(:verdict)).to eq("right")
+  end
+
+  it "has a clock that is wrong, for the child to fix" do
+    desk = open_desk(school_class[:id], step: "quarters")
+    ask(desk, "Anneke", time: "6:45", variant: "fix")
+    expect(page).to have_css("h1.ask", text: "This clock is wrong. Fix it.").and have_button("Done", disabled: true)
+    expect(page).to have_no_css(".entry path.hour[transform='rotate(202.5)']")
+    turned = -> { find(".entry path.hour")["transform"][/[\d.]+/].to_f }
+    (0..60).find { turned.call.round == 202 || find("[role='slider']").send_keys(turned.call < 202 ? :arrow_up : :arrow_down).nil? }
+    (0..60).find { find(".entry path.minute")["transform"] == "rotate(270)" || find("[role='slider']").send_keys(:arrow_right).nil? }
+    send_it
+    expect(page).to have_css("[role='status']", text: "Yes: quarter to seven.")
+  end
+
   it "takes an hour, minutes with past or to, a length, and a half of the day" do
     group = school_class
     [%w[hour_only quarters 7:45 7], ["minute_only", "fives", "7:45", "quarter to"], %w[numeral_to_minutes fives_facts 12:20 20],

@@ -20,10 +20,11 @@ import { BUTTONS } from "./adjusted";
 const props = defineProps<{ turn: DeskTurn; over: boolean }>();
 const help = computed(() => props.turn.items[0]?.on_clock ?? null);
 const texts = defineModel<string[]>({ required: true });
-/** Both hands in sight, and no time that is likely to be asked. */
+/** As the wrong clock stands; or both hands in sight, and no time that is likely to be asked. */
+const item = props.turn.items[0];
 const hands = ref<Loose>({
-  hour_hand_degrees: 180,
-  minute_hand_degrees: props.turn.items[0]?.half?.minute_hand_degrees ?? 0,
+  hour_hand_degrees: item?.clocks[0]?.hour_hand_degrees ?? 180,
+  minute_hand_degrees: item?.clocks[0]?.minute_hand_degrees ?? item?.half?.minute_hand_degrees ?? 0,
 });
 const root = ref<HTMLElement>();
 const { dragging, take, angle, drop } = useDragging(root);

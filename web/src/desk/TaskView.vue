@@ -5,6 +5,7 @@ import { computed, nextTick, onMounted, ref, watch, type Component } from "vue";
 import type { DeskTurn, Told } from "@/api/client";
 import { handsIn } from "@/dial/useLooseHands";
 import ChoicePad from "./ChoicePad.vue";
+import ClockChoice from "./ClockChoice.vue";
 import DigitPad from "./DigitPad.vue";
 import HelpSteps from "./HelpSteps.vue";
 import LooksAt from "./LooksAt.vue";
@@ -32,6 +33,7 @@ const ENTRIES: Readonly<Record<DeskTurn["entry"], Component>> = {
   count: WordStrips,
   digits: DigitPad,
   hands: SetDial,
+  clocks: ClockChoice,
   pairs: PairsEntry,
   hour: ChoicePad,
   minutes: ChoicePad,
@@ -132,7 +134,7 @@ function begin(): void {
     :help="help"
     :sign="turn.sign"
     :voice="voice"
-    :from="turn.entry === 'hands' ? handsIn(texts[0] ?? '') : undefined"
+    :from="['hands', 'clocks'].includes(turn.entry) ? handsIn(texts[0] ?? '') : undefined"
     @next="emit('next')"
   />
   <HelpSteps
@@ -212,7 +214,8 @@ function begin(): void {
     max(1rem, env(safe-area-inset-left));
   grid-template: "ask" auto "looks" minmax(10rem, 1fr) "answer" auto "foot" auto / minmax(0, 1fr);
 
-  &.hands {
+  &.hands,
+  &.clocks {
     grid-template-rows: auto auto minmax(0, 1fr) auto;
   }
 
@@ -310,7 +313,8 @@ function begin(): void {
       );
     gap: 0.5rem 2rem;
 
-    &.hands {
+    &.hands,
+    &.clocks {
       grid-template:
         "answer ask" auto "answer looks" minmax(0, 1fr) "answer foot" auto / minmax(0, 1.1fr)
         minmax(0, 1fr);
@@ -328,7 +332,7 @@ function begin(): void {
 
 /* Where there is room, what is asked, the answer and its button are one thing beside the clock. */
 @media (orientation: landscape) and (min-height: 40rem) {
-  .task:not(.hands, .pairs) {
+  .task:not(.hands, .clocks, .pairs) {
     grid-template:
       "looks ask" minmax(3.5rem, 1fr) "looks answer" minmax(0, auto) "looks foot" minmax(5rem, 1fr) / minmax(
         0,
@@ -358,7 +362,7 @@ function begin(): void {
     gap: 0.2rem 1rem;
     padding-block: 0.2rem 0.4rem;
 
-    &:not(.hands, .pairs) {
+    &:not(.hands, .clocks, .pairs) {
       grid-template:
         "ask answer" auto "looks answer" minmax(0, 1fr) "looks foot" auto / minmax(0, 0.75fr)
         minmax(0, 1.25fr);

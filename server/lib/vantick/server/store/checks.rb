@@ -10,7 +10,7 @@ module Vantick
         # Kinds of desks at which each child has tasks of their own, chosen as they go.
         OWN_TASKS = %w[baseline practice].freeze
         EMPTY = { child_id: nil, said: nil, misreading: nil, level: nil, step: nil, task: nil, helped: nil, larger: nil, example: nil,
-                  half: nil }.freeze
+                  half: nil, variant: nil }.freeze
 
         def initialize(database)
           @db = database

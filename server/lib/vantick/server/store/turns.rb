@@ -5,7 +5,7 @@ module Vantick
     module Store
       # What children are asked at a desk, and what they answered there.
       class Turns
-        ITEM = %i[id time said misreading step task check_id child_id level helped larger example half].freeze
+        ITEM = %i[id time said misreading step task check_id child_id level helped larger example half variant].freeze
         # Somebody was quicker: the task has been answered meanwhile.
         class Answered < StandardError; end
 
@@ -40,7 +40,7 @@ module Vantick
         # @return [Rows::Turn]
         def add(seat, turn, ahead:, at:)
           same = { said: turn.said&.words, misreading: turn.mistake&.id&.to_s, step: turn.step.id.to_s, task: turn.task.id.to_s,
-                   helped: turn.helped ? 1 : nil, larger: nil, example: turn.example&.to_s, half: turn.half? ? 1 : nil }
+                   **looks(turn) }
           rows = turn.times.map { |time| { time: time.to_s, **same } }
           put(seat, turn, items: add_items(seat[:check_id], seat[:child_id], rows), ahead:, at:)
         end
@@ -108,6 +108,11 @@ module Vantick
 
         # Whatever its check is about: it is asked as the turn says.
         def item(row, turn) = Rows::Item.of(row, step: turn[:step], task: turn[:task])
+
+        def looks(turn)
+          { helped: turn.helped ? 1 : nil, larger: nil, example: turn.example&.to_s, half: turn.half? ? 1 : nil,
+            variant: turn.variant&.to_s }
+        end
 
         def add_items(check_id, child_id, rows)
           position = (@db[:items].where(check_id:).max(:position) || -1) + 1

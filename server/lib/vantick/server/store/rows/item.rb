@@ -22,6 +22,8 @@ module Vantick
           # A time that is shown first; 1 where the task is half done.
           attribute :example, Types::Text.optional
           attribute :half, Types::Number.optional
+          # In which other way a device asks it.
+          attribute :variant, Types::Text.optional
         end
       end
     end

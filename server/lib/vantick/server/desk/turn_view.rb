@@ -1,0 +1,119 @@
+# frozen_string_literal: true
+
+module Vantick
+  module Server
+    module Desk
+      # One task as the contract describes it: what a child looks at, what there is to choose from, and the steps to its answer.
+      class TurnView
+        BOTH = %i[hour_hand_degrees minute_hand_degrees].freeze
+        # The hands that are on what a child looks at; on words, digits and numerals there are none.
+        HANDS_SEEN = { dial: BOTH, dials_and_cards: BOTH, dial_and_words: BOTH, bare_dial: BOTH,
+                       hour_hand: %i[hour_hand_degrees], minute_hand: %i[minute_hand_degrees] }.freeze
+
+        # @param turn [Store::Rows::Turn]
+        # @param conventions [Core::Wording::Conventions]
+        # @param day [Array<Hash>] of the class
+        def initialize(turn, conventions, day:)
+          @turn = turn
+          @conventions = conventions
+          @day = day
+          @task = Core::Marking::Task.find(turn[:task])
+          @variant = turn[:items].first[:variant]
+        end
+
+        # @return [Hash]
+        def to_h
+          about = Core::Desk::DeskTask.for(@task)
+          { id: @turn[:id], task: @task.id, entry: @variant == "find" ? :clocks : about.entry, ask: ask(about), sees: @task.sees,
+            tried: @turn[:tries], items: @turn[:items].map { |item| item(item) }, strips: strips(about.entry), cards: cards(about.entry),
+            example:, sign: @conventions.sign }
+        end
+
+        # @param item [Store::Rows::Item]
+        # @return [Hash] the way to its answer
+        def steps(item = @turn[:items].first)
+          mistake = item[:misreading] && Core::Reading::Misreading.find(item[:misreading])
+          steps_to(item, @task.parse_time(item[:time]), mistake:)
+        end
+
+        private
+
+        def ask(about) = @variant ? Core::Desk::Variants.words(@variant)[:ask] : about.ask
+
+        def steps_to(item, time, mistake: nil)
+          { item_id: item[:id], **hands(time), steps: Core::Desk::Help.steps(@task, time, @conventions, mistake:).map(&:to_h) }
+        end
+
+        # A clock that is shown before the child's own, where the step is new.
+        def example
+          item = @turn[:items].first
+          steps_to(item, @task.parse_time(item[:example])) if item[:example] && @turn[:tries].zero?
+        end
+
+        def item(item)
+          time = @task.parse_time(item[:time])
+          { id: item[:id], **seen_hands(time), shown: shown(time), said: item[:said].to_s, options: options(item),
+            numerals: @task.asks == :numerals ? [time.hour_passed, time.minute_numeral] : [], day: day(time),
+            on_clock: (on_clock(time) if item[:helped] == 1 && !@variant), clocks: clocks(item, time),
+            half: (Core::Desk::Beginning.half(@task, time, @conventions).to_h if item[:half] == 1) }
+        end
+
+        # The wrong clock, or some to choose from: always the same for one item.
+        def clocks(item, time)
+          told = { against: @turn[:against] && Core::Reading::Misreading.find(@turn[:against]), seed: item[:id] }
+          found = case @variant
+                  when "fix" then [Core::Desk::Variants.start(@task, time, **told)]
+                  when "find" then Core::Desk::Variants.clocks(@task, time, **told)
+                  else []
+                  end
+          found.map { |one| { hour_hand_degrees: one.hour_degrees, minute_hand_degrees: one.minute_degrees, answer: one.to_s } }
+        end
+
+        # Help for whoever is new to a step.
+        def on_clock(time)
+          look = Core::Choosing::Support.look(Core::Teaching::Step.find(@turn[:step]), @task, time)
+          words = %w[to past].map { |side| Core::Wording::ClassWords.fill("%{#{side}}", @conventions) }
+          { hour_gap: look[:hour_gap], minute_numbers: look[:minute_numbers], sides: look[:sides] ? words : nil }
+        end
+
+        # Those that are on the dial which is looked at: no other hand leaves the server before the answer is given.
+        def seen_hands(time)
+          seen = HANDS_SEEN.fetch(@task.sees, [])
+          hands(time).to_h { |name, degrees| [name, seen.include?(name) ? degrees : nil] }
+        end
+
+        def hands(time)
+          shown = time.dial_time
+          { hour_hand_degrees: shown.hour_hand_degrees, minute_hand_degrees: shown.minute_hand_degrees }
+        end
+
+        # What stands in the place of a dial.
+        def shown(time)
+          return Core::Wording::Phrase.usual(time, @conventions) if @task.sees == :words
+
+          %i[digits time_of_day].include?(@task.sees) ? time.dial_time.digital(@conventions.sign) : ""
+        end
+
+        def day(time) = @task.asks == :day ? Core::Desk::DayPlace.of(time, @day) : nil
+
+        def strips(entry)
+          return [] unless %i[words mistake count].include?(entry)
+
+          Core::Desk::Strips.for(Core::Teaching::Step.find(@turn[:step]), @conventions, whole: entry != :count).map(&:to_h)
+        end
+
+        # Not in the order of the clocks.
+        def cards(entry)
+          case entry
+          when :pairs then @turn[:items].map { |item| Core::Dial::DialTime.parse(item[:time]).digital(@conventions.sign) }.sort
+          when :halves then Core::Dial::DayTime::HALVES.map { |half| Core::Wording::PartReader.day_half_name(half) }
+          else []
+          end
+        end
+
+        # The cause among others that could be.
+        def options(item) = Views::CheckView.options(item, @conventions, item[:id])
+      end
+    end
+  end
+end
