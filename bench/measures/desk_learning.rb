@@ -69,11 +69,11 @@ module Bench
         @child.knows?(kind, @day) ? "#{turn.mistake.id}; #{READ::Wording::Phrase.usual(time)}" : "?"
       end
 
-      # Whoever does not see their own clock among some takes any.
+      # Whoever does not see their own answer among some takes any.
       def found(turn, time, own, place)
-        return own unless turn.variant == :find
+        return own unless READ::Desk::Variants::EASIER.value?(turn.variant)
 
-        offered = READ::Desk::Variants.clocks(turn.task, time, against: turn.against, seed: place).map(&:to_s)
+        offered = READ::Desk::Variants.offered(turn.task, time, against: turn.against, seed: place).map { |one| turn.task.write(one) }
         offered.include?(own) ? own : offered[(time.index + place) % offered.length]
       end
     end

@@ -16,10 +16,10 @@ RSpec.describe Vantick::Core::Choosing::Telling do
   it "sums 1 - 0.25^s over all pairs" do
     expect(oclock.worth([])).to eq(0)
     # Three of the five are right or often seen, so that three pairs count fully and the seven others a quarter.
-    expect(oclock.worth([time("3:00")])).to be_within(1e-9).of((3 + (7 * 0.25)) * 0.75)
-    expect(oclock.worth([time("3:00"), time("4:00")])).to be_within(1e-9).of((3 + (7 * 0.25)) * 0.9375)
-    expect(oclock.worth([time("3:00"), time("6:00")])).to be_within(1e-9).of(((3 + (6 * 0.25)) * 0.9375) + (0.25 * 0.75))
-    expect(oclock.weight_possible).to eq(3 + (7 * 0.25))
+    expect(oclock.worth([time("3:00")])).to be_within(1e-9).of((3 + (7 * 0.2)) * 0.75)
+    expect(oclock.worth([time("3:00"), time("4:00")])).to be_within(1e-9).of((3 + (7 * 0.2)) * 0.9375)
+    expect(oclock.worth([time("3:00"), time("6:00")])).to be_within(1e-9).of(((3 + (6 * 0.2)) * 0.9375) + (0.2 * 0.75))
+    expect(oclock.weight_possible).to eq(3 + (7 * 0.2))
   end
 
   it "keeps nothing apart where a misreading does not show" do

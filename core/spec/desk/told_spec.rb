@@ -41,7 +41,7 @@ RSpec.describe Vantick::Core::Desk::Feedback do
   {
     [:dial_to_words, "7:45", "quarter to seven"] => 'The minutes are right. After "to", say the next hour.',
     [:dial_to_words, "6:45", "ten to seven"] => "The hour is right. The first hop, from 12 to 1, is already five.",
-    [:dial_to_words, "5:52", "12 minutes to six"] => "The hour is right. Now count the minutes again.",
+    [:dial_to_words, "5:52", "12 minutes to six"] => "The hour is right. Each mark on makes it one minute less to the hour.",
     [:dial_to_words, "5:52", "eight minutes to one"] => "The minutes are right. Now look at the hour again.",
     [:dial_to_digital, "6:45", "7:45"] => "The minutes are right. Which number has the short hand passed? Say that hour.",
     [:dial_to_digital, "6:45", "6:40"] => "The hour is right. The first hop, from 12 to 1, is already five.",

@@ -41,10 +41,8 @@ RSpec.describe Vantick::Core::Reading::Misreading do
     digits_swapped: [->(m) { other_way[m] }, ->(t) { [[t.hour_passed, other_way[t.minute]]] }],
     quarter_as_25: [->(m) { [15, 45].include?(m) }, ->(t) { [[t.hour_passed, t.minute == 15 ? 25 : 35]] }],
     quarter_as_four: [->(m) { [15, 45].include?(m) }, ->(t) { [[t.hour_passed, t.minute == 15 ? 4 : 56]] }],
-    numeral_with_marks: [->(m) { m > 5 && m % 5 > 0 }, lambda { |t|
-      numeral, marks = t.minute.divmod(5)
-      [(numeral * 10) + marks, numeral + marks].select { |minute| minute < 60 }.map { |minute| [t.hour_passed, minute] }
-    }],
+    numeral_with_marks: [->(m) { m.between?(6, 29) && m % 5 > 0 }, ->(t) { [[t.hour_passed, (t.minute / 5 * 10) + (t.minute % 5)]] }],
+    numeral_and_marks_added: [->(m) { m > 5 && m % 5 > 0 }, ->(t) { [[t.hour_passed, (t.minute / 5) + (t.minute % 5)]] }],
     next_hour_always: [->(m) { m > 0 }, ->(t) { [[t.hour_ahead, t.minute]] }],
     hour_from_minute_hand: [->(_m) { true }, ->(t) { [[around_dial[t.minute / 5], t.minute]] }]
   }
@@ -90,10 +88,12 @@ RSpec.describe Vantick::Core::Reading::Misreading do
     next_hour_always: [->(t) { t.minute.between?(1, 30) }, ->(t) { [[t.minute, :past, t.hour_ahead]] }],
     smaller_of_two: [->(t) { after_twelve[t] && t.minute <= 30 }, ->(t) { [[t.minute, :past, 1]] }],
     hour_from_minute_hand: [->(_t) { true }, ->(t) { [[count[t], t.minute > 30 ? :to : :past, around_dial[t.minute / 5]]] }],
-    numeral_with_marks: [->(t) { t.minute.between?(6, 29) && t.minute % 5 > 0 }, lambda { |t|
-      numeral, marks = t.minute.divmod(5)
-      [(numeral * 10) + marks, numeral + marks].map { |minute| [minute, :past, t.hour_passed] }
-    }],
+    numeral_with_marks: [->(t) { t.minute.between?(6, 29) && t.minute % 5 > 0 },
+                         ->(t) { [[(t.minute / 5 * 10) + (t.minute % 5), :past, t.hour_passed]] }],
+    numeral_and_marks_added: [->(t) { t.minute.between?(6, 29) && t.minute % 5 > 0 },
+                              ->(t) { [[(t.minute / 5) + (t.minute % 5), :past, t.hour_passed]] }],
+    marks_added_to: [->(t) { t.minute > 35 && t.minute % 5 > 0 },
+                     ->(t) { [[60 - (t.minute / 5 * 5) + (t.minute % 5), :to, t.hour_ahead]] }],
     **seen.transform_values { |where, times| [where, ->(t) { times[t].map(&said_of) }] }
   }
 
@@ -192,6 +192,15 @@ RSpec.describe Vantick::Core::Reading::Misreading do
              words_to_digital: [heard, written],
              dial_to_words: [words, spoken], spot_mistake: [words, spoken], digital_to_words: [said, spoken], hour_only: [hours, itself],
              minute_only: [alone, counted], numeral_to_minutes: [lengths, itself], day_half: [day, itself] }
+
+  [[:to_with_passed_hour, "7:45", nil, "quarter to seven"], [:hands_swapped, "3:45", :dial_to_digital, "9:15"],
+   [:marks_added_to, "5:52", nil, "twelve minutes to six"], [:to_with_passed_hour, "7:15", nil, nil],
+   [:hour_hand_left_behind, "7:45", nil, nil]].each do |id, time, task, answer|
+    it "has an example of #{id} at #{time}: #{answer.inspect}" do
+      tasks = [*(Vantick::Core::Marking::Task.find(task) if task), Vantick::Core::Marking::Task.find(:dial_to_words)]
+      expect(described_class.find(id).example(Vantick::Core::Dial::DialTime.parse(time), tasks:)).to eq(answer)
+    end
+  end
 
   it "has formulas here for every task" do
     expect(tables.keys).to match_array(Vantick::Core::Marking::Task.all.map(&:id))

@@ -7,7 +7,7 @@ module Vantick
       # that the two predict share nothing.
       class Telling
         # What a pair with a seldom misreading counts beside the others (judgement).
-        SELDOM = 0.25
+        SELDOM = 0.2
 
         # @return [Array<Misreading>] those that can show at some time of the pool
         attr_reader :misreadings

@@ -23,10 +23,8 @@ module Vantick
             return half(half, marked, conventions, home) if half
             return misread(marked, conventions, home) if marked.misreadings.any?
 
-            return Variants.words(variant)[:again] if variant && marked.telling?
-
             entry = DeskTask.for(marked.task).entry
-            (WORDS[:unreadable][entry] unless marked.telling?) || again(marked.task, entry)
+            (WORDS[:unreadable][entry] unless marked.telling?) || (variant && Variants.words(variant)[:again]) || again(marked.task, entry)
           end
 
           # @param marked [Array<Marked>] the answers of one turn: one, or as many as there are pairs

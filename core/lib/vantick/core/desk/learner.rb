@@ -105,7 +105,10 @@ module Vantick
         STUCK = 2
         LOST = 3
 
-        # @return [Boolean] whether the last ones were wrong, or could not be read
+        # @return [Boolean] whether the last one was wrong, or could not be read
+        def wrong? = @wrong.positive?
+
+        # @return [Boolean] whether the last ones were
         def stuck? = @wrong >= (belief.likely.empty? ? STUCK : LOST)
 
         # @param step [Step]

@@ -57,8 +57,8 @@ module Vantick
         def after_example(example) = with(helped: true, example:)
 
         # @param variant [Symbol] one of {Variants::ALL}
-        # @return [Turn] the same, asked in that way; clocks to choose from are help
-        def as(variant) = with(variant:, helped: variant == :find)
+        # @return [Turn] the same, asked in that way; to have some to choose from is help
+        def as(variant) = with(variant:, helped: Variants::EASIER.value?(variant))
 
         # @return [Boolean] whether only its last part is left to do
         def half? = !example.nil?

@@ -54,6 +54,12 @@ module Vantick
           freeze
         end
 
+        # @return [Marked] the same of an answer that is not spelled as it should be
+        def misspelt
+          Marked.new(task:, time:, verdict: verdict == :right ? :right_writing_slip : verdict, misreadings:, read_as:, read_short:,
+                     slips: slips | [:spelling], accepted: @accepted, offset_degrees:)
+        end
+
         # @return [Array<Symbol>] those of its misreadings that are told of it
         def causes = Reading::Misreading.told(misreadings)
 

@@ -70,14 +70,23 @@ module Vantick
                                   **counted(:fives, ->(time) { time.minute.between?(1, 29) }) { |draft| [anticlockwise(draft)] } } }
           end
 
-          # The numeral and the marks after it, put side by side or added.
+          # The numeral and the marks after it, side by side or added; and before the hour, marks added that are to be taken off.
           def marks
-            beside = lambda do |draft|
-              numeral = draft.time.minute_numeral
-              [10 * numeral, numeral].map { |fives| draft.with(fives:) }
-            end
-            past = ->(time) { TICKS_PAST_A_NUMERAL[time] && time.side == :past }
-            { numeral_with_marks: { **digits(:fives, TICKS_PAST_A_NUMERAL, &beside), **counted(:fives, past, &beside) } }
+            { numeral_with_marks: numeral_read { |numeral| 10 * numeral },
+              numeral_and_marks_added: numeral_read { |numeral| numeral },
+              marks_added_to: counted(:ticks, ->(time) { TICKS[time] && time.side == :to }) { |draft| added_to(draft) } }
+          end
+
+          def numeral_read
+            read = ->(draft) { [draft.with(fives: yield(draft.time.minute_numeral))] }
+            { **digits(:fives, TICKS_PAST_A_NUMERAL, &read),
+              **counted(:fives, ->(time) { TICKS_PAST_A_NUMERAL[time] && time.side == :past }, &read) }
+          end
+
+          # From the numeral passed it is so many fives to the hour.
+          def added_to(draft)
+            changed = draft.with(fives: 60 - (5 * (draft.time.minute / 5)), ticks: draft.time.ticks)
+            SAID.cover?(changed.count) ? [changed] : []
           end
 
           # At the top the numeral is 12. In the left half the child may count numerals to go, or say the

@@ -12,6 +12,8 @@ module Vantick
         UNSEEN = :unseen
         # Names of earlier versions, which stored answers may hold; nobody is shown them.
         FORMER = Facts::DataFile.load("former_names")
+        # Notations that can be quoted.
+        WRITTEN = %i[words digits hour count].freeze
         # A fault in one chain: at which step, at which times, and what the step then gives.
         Fault = Struct.new(:step, :at, :bend, keyword_init: true)
 
@@ -103,6 +105,17 @@ module Vantick
 
         # @return [Boolean] whether an answer at this time could show it
         def chance?(time, task) = Predictions.of(task).wrong_answers(self, time).any?
+
+        # @param time [DialTime]
+        # @param tasks [Array<Task>] the first of them in which it shows there counts
+        # @param conventions [Conventions]
+        # @return [String, nil] what a child who has it answers there; nothing where it does not show, or in hands alone
+        # @example
+        #   Misreading.find(:to_with_passed_hour).example(Dial::DialTime.parse("7:45")) # "quarter to seven"
+        def example(time, tasks: Marking::Task.all, conventions: Wording::Conventions.default)
+          task = tasks.find { |one| one.asks == :time && WRITTEN.include?(one.notation) && shows_in?(one) && chance?(time, one) }
+          task&.write(Predictions.of(task).wrong_answers(self, time).first, conventions)
+        end
 
         private
 

@@ -16,6 +16,8 @@ module Vantick
         BLANK = /\A[[:space:]\-–—]*\z/
         # An hour alone, where a half of the day was said with it, or "o'clock" after digits.
         BARE_HOUR = /\A(\d{1,2})\z/
+        # "ten o two" is 10:02 said aloud, or "ten to two" without its t; "three o five" is 3:05, as nobody counts three.
+        TO_OR_OH = /\A(?<count>[a-z]+) o (?<hour>[a-z]+)\z/
         DIGITS_OCLOCK = /\A(\d{1,2}\s*[:.]\s*\d{2})\s*(?:o'clock|oclock|0clock)\z/
 
         class << self
@@ -41,7 +43,9 @@ module Vantick
           def near(text)
             raise AnswerTooLong.new(text.length, LONGEST) if text.length > LONGEST
 
-            LikelyReader.near(Cleaning.of(text).plain)
+            plain = Cleaning.of(text).plain
+            both = to_or_oh(plain)
+            both.empty? ? LikelyReader.near(plain) : both
           end
 
           # An hour and nothing more, "3" or "its three": what it says can be known only where the time is an o'clock.
@@ -81,8 +85,17 @@ module Vantick
 
           # What is spelled as nobody can be strict about is read by what its place in the sentence can hold.
           def in_words(plain)
+            return [] if to_or_oh(plain).any?
+
             strict = WordReader.read(plain)
             strict.empty? ? LikelyReader.read(plain) : strict
+          end
+
+          # Both readings, where both are a time.
+          def to_or_oh(plain)
+            found = TO_OR_OH.match(plain) or return []
+            both = %w[to oh].map { |between| WordReader.read("#{found[:count]} #{between} #{found[:hour]}").first }
+            both.all? && (both.first.saying.count % 5).zero? ? both : []
           end
 
           # Heard at home in some places, and meant as half past.
