@@ -31,6 +31,25 @@ RSpec.describe Vantick::Server::Check::Answers do
     expect(answer(check, child, item, right).body["near"]).to eq([])
   end
 
+  it "keeps for the child, and nobody else, what a teacher chose of what an answer may mean" do
+    other, another = check["items"].reject { |one| one == item }
+    fine = "ten past fine"
+    answer(check, child, item, fine)
+    expect(answer(check, child, other, fine).body["verdict"]).to eq("unreadable")
+    answer(check, child, item, "ten past five")
+    read = answer(check, child, another, "five past fine").body
+    expect(read.values_at("read_as", "slips", "answer")).to eq(["five past five", ["spelling"], "five past fine"])
+    expect(answer(check, check["children"][1], another, "five past fine").body["verdict"]).to eq("unreadable")
+  end
+
+  it "keeps nothing of what was typed over an answer, or corrected again" do
+    other = check["items"].find { |one| one != item }
+    ["ten past fine", "quarter past two"].each { |text| answer(check, child, item, text) }
+    expect(answer(check, child, other, "ten past fine").body["verdict"]).to eq("unreadable")
+    ["ten past fine", "ten past five", "ten past nine"].each { |text| answer(check, child, item, text) }
+    expect(answer(check, child, other, "ten past fine").body["verdict"]).to eq("unreadable")
+  end
+
   it "says that the minutes are right where another hour is named, and nothing of a right answer" do
     other = right.end_with?("six") ? "nine" : "six"
     halves = [right.sub(/\w+\z/, other), right].map { |text| answer(check, child, item, text).body["half"] }

@@ -49,17 +49,17 @@ RSpec.describe "Answering at a desk" do
   end
 
   # What is asked now becomes this.
-  def ask(desk, name, time:, **look)
-    join(desk, name)
+  def ask(desk, name, time:, task: "words_to_dial", sees: ".shown", **look)
     item = asked(desk, name)
-    store.db[:items].where(id: item[:id]).update(time:, task: "words_to_dial", **look)
-    store.db[:turns].where(item_ids: "[#{item[:id]}]").update(task: "words_to_dial")
+    store.db[:items].where(id: item[:id]).update(time:, task:, example: nil, half: nil, **look)
+    store.db[:turns].where(item_ids: "[#{item[:id]}]").update(task:)
     visit page.current_path
-    expect(page).to have_css(".shown", text: usual(time))
+    expect(page).to have_css(sees)
   end
 
   it "has four clocks of which one is found, by keys as well" do
     desk = open_desk(school_class[:id], step: "quarters")
+    join(desk, "Anneke")
     ask(desk, "Anneke", time: "6:45", variant: "find", helped: 1)
     expect(page).to have_css("h1.ask", text: "Which clock is right?").and have_css(".choice .dial", count: 4)
     expect(page).to be_accessible
@@ -73,8 +73,26 @@ RSpec.describe "Answering at a desk" do
     expect(store.db[:tries].get(:verdict)).to eq("right")
   end
 
+  it "offers four answers after a wrong one" do
+    desk = open_desk(school_class[:id], step: "quarters")
+    join(desk, "Anneke")
+    time = Vantick::Core::Dial::DialTime.parse(asked(desk, "Anneke")[:time])
+    say(usual(Vantick::Core::Dial::DialTime.from_index(time.index + 60).to_s))
+    expect(page).to have_button("Try again", disabled: true)
+    say(usual(time.to_s))
+    click_button "Next"
+    expect(page).to have_css("h1.ask", text: "Which clock is right?")
+    ask(desk, "Anneke", time: "6:35", sees: ".face .dial", task: "dial_to_words", variant: "choose", helped: 1)
+    expect(page).to have_css(".pad .key", count: 4).and have_no_css(".strip")
+    expect(page).to be_accessible
+    click_button usual("6:35")
+    send_it
+    expect(page).to have_css("[role='status']", text: "Yes: twenty-five to seven.")
+  end
+
   it "has a clock that is wrong, for the child to fix" do
     desk = open_desk(school_class[:id], step: "quarters")
+    join(desk, "Anneke")
     ask(desk, "Anneke", time: "6:45", variant: "fix")
     expect(page).to have_css("h1.ask", text: "This clock is wrong. Fix it.").and have_button("Done", disabled: true)
     expect(page).to have_no_css(".entry path.hour[transform='rotate(202.5)']")

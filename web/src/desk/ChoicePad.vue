@@ -3,13 +3,13 @@ import { computed, ref } from "vue";
 import type { DeskTurn } from "@/api/client";
 import { rove } from "./rove";
 
-/** One of a few: an hour, so many minutes, a half of the day. */
+/** One of a few: an hour, so many minutes, a half of the day, an answer among some. */
 const props = defineProps<{ turn: DeskTurn; over: boolean }>();
 const texts = defineModel<string[]>({ required: true });
 const root = ref<HTMLElement>();
 const TWELVE = Array.from({ length: 12 }, (_, place) => place + 1);
 const choices = computed(() => {
-  if (props.turn.entry === "halves") return props.turn.cards;
+  if (props.turn.cards.length) return props.turn.cards;
   return TWELVE.map((number) => String(props.turn.entry === "minutes" ? number * 5 : number));
 });
 </script>

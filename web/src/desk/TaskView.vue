@@ -38,6 +38,7 @@ const ENTRIES: Readonly<Record<DeskTurn["entry"], Component>> = {
   hour: ChoicePad,
   minutes: ChoicePad,
   halves: ChoicePad,
+  choice: ChoicePad,
   mistake: MistakeEntry,
 };
 
@@ -106,7 +107,15 @@ watch(
 );
 watch(() => props.kept, goForward);
 /** Words that are chosen are heard as they come together. */
-const SPOKEN: readonly DeskTurn["entry"][] = ["words", "count", "hour", "minutes", "halves", "pairs"];
+const SPOKEN: readonly DeskTurn["entry"][] = [
+  "words",
+  "count",
+  "hour",
+  "minutes",
+  "halves",
+  "choice",
+  "pairs",
+];
 watch(texts, (now, before) => {
   const text = now.find((one, at) => one && one !== before[at]);
   if (text && SPOKEN.includes(props.turn.entry)) props.voice.say(text);
@@ -118,7 +127,9 @@ function ask(): void {
   heading.value?.focus({ preventScroll: true });
   const item = props.turn.items.length === 1 ? props.turn.items[0] : undefined;
   const said = item?.said ? `Somebody said: ${item.said}.` : "";
-  const choices = item?.options.map((one) => `${one.name}.`) ?? [];
+  const offered =
+    props.turn.entry === "choice" ? props.turn.cards : (item?.options.map((one) => one.name) ?? []);
+  const choices = offered.map((one) => `${one}.`);
   props.voice.say(said, half ? FINISH : "", props.turn.ask, item?.shown ?? "", ...choices);
 }
 onMounted(() => !showing.value && ask());

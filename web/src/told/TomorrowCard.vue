@@ -21,9 +21,15 @@ const texts = computed(() => commonest.value && facts.misreading(commonest.value
       <span class="quiet">On the clock, switch on: {{ facts.lensName(texts.lens).toLowerCase() }}.</span>
     </p>
     <div class="times d-grid gap-3 mt-1 mb-3">
-      <figure v-for="time in commonest.times" :key="time" class="m-0">
+      <figure v-for="(time, at) in commonest.times" :key="time" class="m-0">
         <DialFace :facts="facts.of(time)" :label="`A clock at ${time}`" detail="small" />
-        <figcaption class="mt-2 text-center fs-90 lh-120 tone-quiet">{{ facts.of(time).usual }}</figcaption>
+        <figcaption class="mt-2 text-center fs-90 lh-120">
+          <span class="tone-quiet">{{ facts.of(time).usual }}</span>
+          <span v-if="commonest.examples[at]" class="d-block">
+            Their answer:
+            <strong class="d-block">{{ commonest.examples[at] }}</strong>
+          </span>
+        </figcaption>
       </figure>
     </div>
     <BButton

@@ -13,7 +13,8 @@ module Vantick
           child_of(check)
           text = Store::Marks.plain(sent[:answer])
           conventions = store.classes.conventions(check[:class_id])
-          marked = Store::Marks.typed(item, text, conventions, home: store.register.adjustments_of(sent[:child_id]).home)
+          home = store.register.adjustments_of(sent[:child_id]).home
+          marked = Store::Marks.typed(item, text, conventions, home:, own: -> { store.own_words.of(sent[:child_id]) })
           given = { uuid: sent[:id], item_id: item[:id], child_id: sent[:child_id], answer: text }
           answer, new = store.answers.add(given, marked, answered_at: now)
           answer_json(Views::CheckView.answer(answer, conventions, item), code: new ? 201 : 200)
@@ -43,10 +44,14 @@ module Vantick
 
         def marked(check, row, conventions, home)
           item = check[:items].find { |one| one[:id] == row[:item_id] }
-          [{ uuid: SecureRandom.uuid, **row }, Store::Marks.typed(item, row[:answer], conventions, home:)]
+          [{ uuid: SecureRandom.uuid, **row }, mark(item, row, conventions, home)]
         rescue Core::Error => e
           child = store.classes.children(check[:class_id]).find { |one| one[:id] == row[:child_id] }
           unfit("#{child[:name]}, “#{row[:answer][0, 20]}”: #{e.message}", e.field)
+        end
+
+        def mark(item, row, conventions, home)
+          Store::Marks.typed(item, row[:answer], conventions, home:, own: -> { store.own_words.of(row[:child_id]) })
         end
 
         def item_of(check)

@@ -18,15 +18,15 @@ module Vantick
           @conventions = conventions
           @day = day
           @task = Core::Marking::Task.find(turn[:task])
-          @variant = turn[:items].first[:variant]
+          @about = Core::Desk::DeskTask.for(@task)
+          @variant = turn[:items].first[:variant]&.to_sym
+          @told = @variant ? Core::Desk::Variants.words(@variant) : {}
         end
 
         # @return [Hash]
         def to_h
-          about = Core::Desk::DeskTask.for(@task)
-          { id: @turn[:id], task: @task.id, entry: @variant == "find" ? :clocks : about.entry, ask: ask(about), sees: @task.sees,
-            tried: @turn[:tries], items: @turn[:items].map { |item| item(item) }, strips: strips(about.entry), cards: cards(about.entry),
-            example:, sign: @conventions.sign }
+          { id: @turn[:id], task: @task.id, entry:, ask: @told.fetch(:ask, @about.ask), sees: @task.sees, tried: @turn[:tries],
+            items: @turn[:items].map { |item| item(item) }, strips:, cards:, example:, sign: @conventions.sign }
         end
 
         # @param item [Store::Rows::Item]
@@ -38,7 +38,7 @@ module Vantick
 
         private
 
-        def ask(about) = @variant ? Core::Desk::Variants.words(@variant)[:ask] : about.ask
+        def entry = @told.fetch(:entry, @about.entry).to_sym
 
         def steps_to(item, time, mistake: nil)
           { item_id: item[:id], **hands(time), steps: Core::Desk::Help.steps(@task, time, @conventions, mistake:).map(&:to_h) }
@@ -54,20 +54,24 @@ module Vantick
           time = @task.parse_time(item[:time])
           { id: item[:id], **seen_hands(time), shown: shown(time), said: item[:said].to_s, options: options(item),
             numerals: @task.asks == :numerals ? [time.hour_passed, time.minute_numeral] : [], day: day(time),
-            on_clock: (on_clock(time) if item[:helped] == 1 && !@variant), clocks: clocks(item, time),
+            on_clock: (on_clock(time) if item[:helped] == 1 && @variant != :find), clocks: clocks(item, time),
             half: (Core::Desk::Beginning.half(@task, time, @conventions).to_h if item[:half] == 1) }
         end
 
-        # The wrong clock, or some to choose from: always the same for one item.
+        # The wrong clock, or those to choose from.
         def clocks(item, time)
-          told = { against: @turn[:against] && Core::Reading::Misreading.find(@turn[:against]), seed: item[:id] }
           found = case @variant
-                  when "fix" then [Core::Desk::Variants.start(@task, time, **told)]
-                  when "find" then Core::Desk::Variants.clocks(@task, time, **told)
+                  when :fix then [Core::Desk::Variants.start(@task, time, **asked(item))]
+                  when :find then offered(item, time)
                   else []
                   end
           found.map { |one| { hour_hand_degrees: one.hour_degrees, minute_hand_degrees: one.minute_degrees, answer: one.to_s } }
         end
+
+        def offered(item, time) = Core::Desk::Variants.offered(@task, time, **asked(item))
+
+        # Always the same for one item.
+        def asked(item) = { against: @turn[:against] && Core::Reading::Misreading.find(@turn[:against]), seed: item[:id] }
 
         # Help for whoever is new to a step.
         def on_clock(time)
@@ -96,19 +100,24 @@ module Vantick
 
         def day(time) = @task.asks == :day ? Core::Desk::DayPlace.of(time, @day) : nil
 
-        def strips(entry)
+        def strips
           return [] unless %i[words mistake count].include?(entry)
 
           Core::Desk::Strips.for(Core::Teaching::Step.find(@turn[:step]), @conventions, whole: entry != :count).map(&:to_h)
         end
 
         # Not in the order of the clocks.
-        def cards(entry)
+        def cards
           case entry
           when :pairs then @turn[:items].map { |item| Core::Dial::DialTime.parse(item[:time]).digital(@conventions.sign) }.sort
+          when :choice then choices(@turn[:items].first)
           when :halves then Core::Dial::DayTime::HALVES.map { |half| Core::Wording::PartReader.day_half_name(half) }
           else []
           end
+        end
+
+        def choices(item)
+          offered(item, @task.parse_time(item[:time])).map { |answer| @task.write(answer, @conventions) }
         end
 
         # The cause among others that could be.

@@ -26,7 +26,8 @@ module Vantick
         def marked(check, piece, text)
           item = check[:items].find { |one| one[:id] == piece.item_id }
           home = store.register.adjustments_of(piece.child_id).home
-          Store::Marks.typed(item, text, store.classes.conventions(check[:class_id]), home:)
+          conventions = store.classes.conventions(check[:class_id])
+          Store::Marks.typed(item, text, conventions, home:, own: -> { store.own_words.of(piece.child_id) })
         end
 
         def told(piece)

@@ -21,18 +21,23 @@ module Vantick
         # @param text [String] as it was typed
         # @param conventions [Core::Wording::Conventions]
         # @param home [Core::Wording::HomeLanguage, nil] of the child
+        # @param own [Proc, nil] gives the {Core::Wording::OwnWords} of the child, where the answer cannot be read without them
         # @return [Core::Marking::Marked]
         # @raise [Core::AnswerTooLong]
-        def self.judged(item, text, conventions, home: nil)
+        def self.judged(item, text, conventions, home: nil, own: nil)
           task = Core::Marking::Task.find(item[:task])
-          Core::Marking::Marker.mark(task:, time: task.parse_time(item[:time]), text:, said: item[:said], conventions:, home:)
+          asked = { task:, time: task.parse_time(item[:time]), text:, said: item[:said], conventions:, home: }
+          marked = Core::Marking::Marker.mark(**asked)
+          return marked unless own && marked.verdict == :unreadable && task.notation == :words
+
+          Core::Marking::Marker.mark(**asked, own: own.call)
         end
 
         # What a teacher types: of a drawing it is a picture's number, which the page sends as angles, or a sign for none or unclear.
         # @return [Core::Marking::Marked] as {judged}
         # @raise [Core::Error] for letters in the place of a drawing, which nobody could have drawn
-        def self.typed(item, text, conventions, home: nil)
-          marked = judged(item, text, conventions, home:)
+        def self.typed(item, text, conventions, home: nil, own: nil)
+          marked = judged(item, text, conventions, home:, own:)
           return marked unless marked.verdict == :unreadable && marked.task.notation == :hands && text.strip != UNCLEAR
 
           raise Core::Error.new(DRAWN, field: :answer)

@@ -81,8 +81,8 @@ module Vantick
             children = asked(check, school_class[:children], answers)
             by_child = marked_by_child(check, school_class, answers)
             evidence = Core::Judging::ClassEvidence.new(by_child)
-            step = Core::Teaching::Step.find(check[:step])
-            { check_id: check[:id], alike: alike(check, by_child), shared: evidence.shared.map { |shared| shared(shared, step) },
+            { check_id: check[:id], alike: alike(check, by_child),
+              shared: evidence.shared.map { |one| shared(one, check, school_class.wording) },
               children: children.map do |child|
                 { **child_findings(child, by_child.fetch(child[:id]), evidence.by_child.fetch(child[:id])),
                                         **(why.key?(child[:id]) ? { slip: why[child[:id]] } : {}) }
@@ -167,9 +167,11 @@ module Vantick
               shown: evidence.shown? }
           end
 
-          def shared(shared, step)
+          def shared(shared, check, conventions)
+            times = Core::Teaching::HelpingClocks.of(shared.misreading, Core::Teaching::Step.find(check[:step]))
+            tasks = [Core::Marking::Task.find(check[:task]), *Core::Marking::Task.all]
             { misreading: shared.misreading.id, child_ids: shared.children, hits: shared.hits, chances: shared.chances,
-              times: Core::Teaching::HelpingClocks.of(shared.misreading, step).map(&:to_s) }
+              times: times.map(&:to_s), examples: times.map { |time| shared.misreading.example(time, tasks:, conventions:) } }
           end
         end
       end
