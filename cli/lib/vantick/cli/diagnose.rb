@@ -42,8 +42,10 @@ module Vantick
 
       def misreadings(diagnosis, marked)
         telling = marked.select(&:telling?)
-        found = Core::Reading::Misreading.all.map { |one| [diagnosis.probability(one), Core::Judging::Evidence.new(one, telling)] }
-        found.select { |share, evidence| evidence.hits.positive? || share >= TOLD_FROM }
+        hit = telling.flat_map(&:misreadings).uniq
+        found = Core::Reading::Misreading.all.map { |one| [diagnosis.probability(one), one] }
+        found.select { |share, one| hit.include?(one.id) || share >= TOLD_FROM }
+             .map { |share, one| [share, Core::Judging::Evidence.new(one, telling)] }
              .sort_by.with_index { |(share, evidence), at| [-share.round(3), *evidence.rank, at] }
              .map { |share, evidence| piece(share, evidence) }
       end

@@ -8,6 +8,8 @@ module Vantick
       class AnswerReader
         # Characters of an answer (judgement: the longest way of saying a time has 45).
         LONGEST = 200
+        # Readings that are kept (judgement: more than a class writes in a year takes a few megabytes).
+        KEPT = 5_000
         # Typed for a child's words by a teacher with many slips to enter: `qt8`, `20t8`, `8o`.
         # The sides are the first letters of the words for them: past or after, to, till, before or of.
         CODE = /\A(?:(?<count>[qh]|\d{1,2})\s*(?<side>[patb]|o(?=\s*\d))\s*(?<hour>\d{1,2})|(?<whole>\d{1,2})\s*o)\z/
@@ -28,11 +30,8 @@ module Vantick
           def read(text, conventions = Conventions.default)
             raise AnswerTooLong.new(text.length, LONGEST) if text.length > LONGEST
 
-            cleaned = Cleaning.of(text)
-            givens = cleaned.half ? whole_day(cleaned.plain, conventions) : read_plain(cleaned.plain, conventions)
-            return givens if cleaned.slips.empty?
-
-            givens.map { |given| Given.new(given.saying, given.form, given.slips + cleaned.slips) }
+            key = [text, conventions.sign, conventions.half_three]
+            kept[key] || keep(key, taken(text, conventions).freeze)
           end
 
           # @param text [String] an answer that cannot be read
@@ -72,6 +71,22 @@ module Vantick
           def tidy(text) = Cleaning.bare(text)
 
           private
+
+          def kept = @kept ||= {}
+
+          # What a class writes is written again and again; when so much is kept, it begins anew.
+          def keep(key, givens)
+            kept.clear if kept.length >= KEPT
+            kept[key.map(&:dup).freeze] = givens
+          end
+
+          def taken(text, conventions)
+            cleaned = Cleaning.of(text)
+            givens = cleaned.half ? whole_day(cleaned.plain, conventions) : read_plain(cleaned.plain, conventions)
+            return givens if cleaned.slips.empty?
+
+            givens.map { |given| Given.new(given.saying, given.form, given.slips + cleaned.slips) }
+          end
 
           def read_plain(plain, conventions)
             digits = DigitReader.read(plain, conventions.sign)
