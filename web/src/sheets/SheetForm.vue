@@ -201,6 +201,14 @@ function climb(step: string): void {
       >
         Different clocks for each child
       </BFormCheckbox>
+      <template v-if="form.versions === 'one' && form.kind !== 'slips'">
+        <BFormCheckbox v-model="form.own_pages" switch :unchecked-value="false">
+          A page for each child, with their name
+        </BFormCheckbox>
+        <p v-if="!form.own_pages" class="quiet mb-0">
+          This is one page to copy. Read from paper, Vantick asks whose each page is.
+        </p>
+      </template>
       <p v-if="form.versions === 'each'" class="quiet mb-0">
         A quarter of each child's clocks review what they may be forgetting.
       </p>

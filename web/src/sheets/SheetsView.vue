@@ -32,6 +32,7 @@ const USUAL: Required<SheetSettings> = {
   halves: false,
   both: false,
   versions: "one",
+  own_pages: true,
   names: true,
   child_ids: null,
   misreading: null,

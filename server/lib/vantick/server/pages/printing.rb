@@ -47,7 +47,7 @@ module Vantick
         # Those who get paper of their own: every child by name, or nobody in particular.
         # @param own [Boolean] whether each has exercises of its own
         def names(own:)
-          return [[nil, ""]] unless own || @settings[:kind].to_s == "slips"
+          return [[nil, ""]] unless own || own_pages?
           return @children.map { |child| [(child[:id] if own), ""] } unless @settings[:names]
 
           @children.map { |child| child.values_at(:id, :name) }
@@ -68,6 +68,8 @@ module Vantick
         end
 
         private
+
+        def own_pages? = @settings[:kind].to_s == "slips" || (@settings[:own_pages] && @children.any?)
 
         # What the pages take of the settings.
         def set

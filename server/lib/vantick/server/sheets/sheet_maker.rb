@@ -6,8 +6,8 @@ module Vantick
       # From what a teacher set to a sheet, its exercises chosen by core.
       class SheetMaker
         # What all sheets have unless it is set otherwise.
-        USUAL = { versions: "one", names: true, both: false, lines: "plain", cards: "digits", levels: "record", level_of: [], help: "none",
-                  seed: 1, task: nil, count: nil, misreading: nil }.freeze
+        USUAL = { versions: "one", own_pages: false, names: true, both: false, lines: "plain", cards: "digits", levels: "record",
+                  level_of: [], help: "none", seed: 1, task: nil, count: nil, misreading: nil }.freeze
         # Said where a game is to have no near misses of one mistake.
         NONE = "none"
         # Mistakes that a teacher can choose among for a game.
