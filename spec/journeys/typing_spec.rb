@@ -20,10 +20,13 @@ RSpec.describe "Typing answers in" do
     expect(page).to have_css(".read-back", text: /ten past fine.*unreadable.*ten past five\?.*ten past nine\?/m)
     browser.action.key_down(:alt).send_keys("2").key_up(:alt).perform
     expect(page).to have_css(".read-back", text: /reads as ten past nine/).and have_no_text("Did the child mean")
-    cell("Anneke", 2).send_keys("ten past fine", :enter)
+    # From then on it is Anneke's nine, and nobody else's.
+    cell("Anneke", 2).send_keys("five past fine", :enter)
+    expect(page).to have_css(".read-back", text: /reads as five past nine/)
+    cell("Bram", 1).send_keys("ten past fine", :enter)
     expect(page).to have_text("Did the child mean")
     click_button "ten past five"
-    typed = ["ten past fine", "ten past nine", "ten past fine", "ten past five"]
+    typed = ["ten past fine", "ten past nine", "five past fine", "ten past fine", "ten past five"]
     eventually { expect(store.db[:answers].order(:id).select_map(:answer)).to eq(typed) }
   end
 
