@@ -52,6 +52,23 @@ RSpec.describe "Paper that is read" do
 
   def standing(check) = store.answers.standing([check.id]).fetch(check.id, [])
 
+  # As it comes from the printer.
+  def printed(check, answers)
+    sheet = Vantick::Server::Pages::Printing.of_check(check, store.classes.find(check.class_id)).kept(check)
+    sheet.pages.map do |page|
+      hand = Vantick::Copier::ChildHand.new(Random.new(random.rand(2**30)))
+      scanner.scan(Vantick::Copier.written([page], answers, hand).first)
+    end
+  end
+
+  it "knows whose each page is where each child has one, and asks where one was copied" do
+    named, copied = [true, false].map { |own_pages| check_of(make(own_pages:)) }
+    file = Vantick::Copier.pdf(printed(named, right(named, ids.first)) + printed(copied, right(copied, ids.first)))
+    expect(read(file)["scan"]).to include("state" => "read", "pages" => 7)
+    pages = store.db[:scan_pages].order(:number).select_map(%i[check_id child_id state])
+    expect(pages).to eq([*ids.map { |id| [named.id, id, "read"] }, [copied.id, nil, "unnamed"]])
+  end
+
   it "is read from a stack in any order: upside down, one twice, one missing, one of another class, one blank" do
     check = check_of(make)
     others = make_class(["Zora"])

@@ -6,28 +6,65 @@ RSpec.describe Vantick::Core::Paper::FieldReader do
   include Drawings
 
   let(:reader) { described_class.new(task(:day_half), Vantick::Core::Dial::DayTime.parse("09:00")) }
-  let(:empty) { picture(25, 25) { |rows| frame(rows) } }
-  let(:ticked) { picture(25, 25) { |rows| frame(rows) && line(rows, [5, 5], [19, 19]) } }
 
   def frame(rows)
     rows.each { |row| row[0] = row[-1] = 30 }
     [rows.first, rows.last].each { |row| row.fill(30) }
   end
 
-  it "are ticked, empty, or unclear where two are" do
-    expect(reader.ticks({ "am" => ticked, "pm" => empty })).to have_attributes(text: "a.m.", sure: true)
-    expect(reader.ticks({ "am" => empty, "pm" => empty })).to eq(described_class::BLANK)
-    expect(reader.ticks({ "am" => ticked, "pm" => ticked })).to have_attributes(text: "", sure: false, guesses: %w[a.m. p.m.])
+  # Two boxes of 25 by 25 points and what is round them, without the print.
+  places = [[0, 0, 60, 45], [60, 0, 60, 45]]
+  box = 625.0
+
+  def two
+    picture(120, 45) { |rows| yield rows if block_given? }
+  end
+
+  def tick(rows, left) = line(rows, [left + 5, 15], [left + 19, 29])
+
+  # A crooked ring, from the left box over the middle.
+  def ring(rows, left, wide)
+    turns = (0..12).map { |at| [left + 25 + (Math.cos(at * 0.53) * wide), 22 + (Math.sin(at * 0.53) * 17)] }
+    turns.each_cons(2) { |from, to| line(rows, from, to, breadth: 2) }
+  end
+
+  {
+    "a tick" => [->(it, rows) { it.tick(rows, 10) }, "a.m.", true],
+    "nothing" => [->(_, _) {}, "", true],
+    "a tick beside the box" => [->(it, rows) { it.line(rows, [62, 20], [67, 33]) }, "p.m.", true],
+    "a ring that reaches over to the other" => [->(it, rows) { it.ring(rows, 10, 30) }, "a.m.", true],
+    "a faint tick" => [->(it, rows) { it.line(rows, [15, 15], [30, 29], grey: 215) }, "a.m.", true],
+    "dust" => [->(_, rows) { rows[20][20] = rows[20][21] = 40 }, "", true],
+    "a tick in each" => [->(it, rows) { [10, 70].each { |left| it.tick(rows, left) } }, "", false],
+    "one crossed out, and the other ticked" =>
+      [->(it, rows) { (0..5).each { |at| it.line(rows, [10, 12 + (at * 3)], [34, 14 + (at * 3)]) } && it.tick(rows, 70) }, "", false]
+  }.each do |what, (draw, text, sure)|
+    it "reads #{what}: #{text.inspect}, #{sure ? 'sure' : 'asked'}" do
+      seen = reader.ticks(two { |rows| draw.call(self, rows) }, %w[am pm].zip(places).to_h, box)
+      expect([seen.text, seen.sure]).to eq([text, sure])
+    end
   end
 
   it "name a cause where one is ticked, offer both where two are, and are blank with an empty line alone" do
-    line = picture(300, 60) { |rows| line(rows, [2, 54], [297, 54]) }
+    line = picture(300, 60)
     written = picture(300, 60) { |rows| line(rows, [20, 40], [120, 15]) }
-    boxes = ->(*marked) { { "sides_swapped" => marked[0], "next_hour_early" => marked[1] } }
-    expect(reader.cause(boxes.call(empty, ticked), line)).to have_attributes(text: "next_hour_early", sure: false)
-    expect(reader.cause(boxes.call(ticked, ticked), line)).to have_attributes(text: "", guesses: %w[sides_swapped next_hour_early])
-    expect(reader.cause(boxes.call(empty, empty), line)).to eq(described_class::BLANK)
-    expect(reader.cause(boxes.call(empty, empty), written)).to have_attributes(text: "", sure: false)
+    boxes = %w[sides_swapped next_hour_early].zip(places).to_h
+    right, both = [[70], [10, 70]].map { |lefts| two { |rows| lefts.each { |left| tick(rows, left) } } }
+    expect(reader.cause(right, boxes, box, line)).to have_attributes(text: "next_hour_early", sure: false)
+    expect(reader.cause(both, boxes, box, line)).to have_attributes(text: "", guesses: %w[sides_swapped next_hour_early])
+    expect(reader.cause(two, boxes, box, line)).to eq(described_class::BLANK)
+    expect(reader.cause(two, boxes, box, written)).to have_attributes(text: "", sure: false)
+  end
+
+  it "is not sure of digits where somebody wrote outside the boxes" do
+    boxes = [nil, 7, 2, 5].map { |digit| box(digit, 3) }
+    reader = described_class.new(task(:dial_to_digital), time("7:25"))
+    within = [20, 20, 160, 55]
+    seen = ->(*stroke) { reader.digits(boxes, around: picture(200, 95) { |rows| line(rows, *stroke) }, within:) }
+    expect(seen.call([60, 25], [70, 70]).sure).to be(true)
+    expect(seen.call([185, 30], [195, 80])).to have_attributes(sure: false, text: "7:25")
+    # A stroke that only goes on beyond the edge.
+    expect(seen.call([170, 40], [186, 40]).sure).to be(true)
   end
 
   it "for digits are empty or not, and words are never read" do

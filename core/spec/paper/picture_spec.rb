@@ -44,9 +44,17 @@ RSpec.describe Vantick::Core::Paper::Picture do
     [[240, 30, 80], [240, 190, 80], [180, 90, 200]].each do |paper, ink, dark|
       picture = page[paper, ink, dark]
       expect(picture.paper).to eq(paper)
-      expect(picture.ink_below).to be_between(ink + 1, paper - 30)
+      expect(picture.ink_below).to be_between(ink + 1, paper - 16)
     end
-    expect(page[240, 240, 1].ink_below).to be < 210
+    expect(page[240, 240, 1].ink_below).to eq(224)
+  end
+
+  it "takes no grain of the paper for ink, however coarse, and a faint pencil on fine paper for ink" do
+    grain = Random.new(3)
+    paper = ->(spread) { Array.new(1600) { (232 + ((grain.rand + grain.rand + grain.rand - 1.5) * spread)).round } }
+    [2, 6, 10, 14].each { |spread| expect(described_class.new(40, 40, paper[spread].pack("C*")).ink).to eq(0), spread.to_s }
+    faint = paper[4].each_with_index.map { |grey, at| at.between?(800, 880) ? grey - 24 : grey }
+    expect(described_class.new(40, 40, faint.pack("C*")).ink).to be_between(75, 81)
   end
 
   it "takes what lies outside of a picture for paper, and finds no digit on paper" do

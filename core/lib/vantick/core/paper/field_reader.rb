@@ -8,17 +8,18 @@ module Vantick
       class FieldReader
         # How far hands are seen off, in degrees: where so much would change the mark, a person looks (measured, `bin/bench hands_wrong`).
         SEEN_OFF = 0.8
-        # Of a box to tick, in parts of its side that are not looked at, as its own line is there; and ink in it from which on it is
-        # ticked, up to which it is empty.
-        RIM = 0.16
+        # Ink in and round a box to tick, without the print, in parts of the box: from the first on it is ticked, up to the second it is
+        # empty.
         TICKED = 0.06
-        EMPTY = 0.015
+        EMPTY = 0.025
         # Where words stand above their line, in parts of the height: not on the line, and not where it may be dotted halfway up.
         ABOVE_LINE = [(0.06..0.38), (0.53..0.78)].freeze
         # Ink on a line for words, above the line itself, from which on something is written (judgement).
         WRITTEN = 0.0025
         # Of a box for a digit, what is cut off as its own line is there.
         DIGIT_RIM = 0.08
+        # Ink beside the boxes for digits, without the print, in parts of a box: from there on somebody wrote outside (judgement).
+        OUTSIDE = 0.02
 
         # Boxes of a time, what it can be, and how many of the likeliest are told.
         TIME = 4
@@ -43,7 +44,7 @@ module Vantick
           freeze
         end
 
-        # @param picture [Picture] of what lies within the marks of a dial
+        # @param picture [Picture] of what lies within the marks of a dial, without the print
         # @return [Seen]
         def hands(picture)
           seen = HandsSeen.new(picture)
@@ -55,32 +56,35 @@ module Vantick
         end
 
         # @param pictures [Array<Picture>] of the boxes, from the left
-        # @return [Seen]
-        def digits(pictures)
-          read = pictures.map { |picture| FieldReader.digit(picture) }
-          return BLANK if read.all?(DigitReader::BLANK)
+        # @param around [Picture, nil] of the boxes and what is round them, without the print
+        # @param within [Array<Numeric>] where the boxes lie in it, all together
+        # @return [Seen] never sure where somebody wrote outside the boxes
+        def digits(pictures, around: nil, within: nil)
+          seen = in_boxes(pictures)
+          return seen unless around && Blots.new(around).outside(within) >= OUTSIDE * pictures.first.width * pictures.first.height
 
-          remarks = read.select(&:mirrored).map { :mirrored }.uniq
-          return time(read, remarks) if read.length == TIME
-
-          Seen.new(text: written(read.map(&:digit)), sure: read.all?(&:sure?) && complete?(read), guesses: guesses(read), remarks:).freeze
+          Seen.new(**seen.to_h, sure: false).freeze
         end
 
-        # @param pictures [Hash{String => Picture}] of the boxes, by what each stands for
+        # @param picture [Picture] of all boxes and what is round them, without the print
+        # @param boxes [Hash{String => Array<Numeric>}] by what each stands for, where somebody writes who means it, in its points
+        # @param points [Float] of a box itself
         # @return [Seen]
-        def ticks(pictures)
-          marked, one = marked(pictures)
+        def ticks(picture, boxes, points)
+          marked, one = marked(picture, boxes, points)
           return BLANK if marked.empty?
 
           names = marked.map { |half| Wording::PartReader.day_half_name(half.to_sym) }
           Seen.new(text: one ? names.first : "", sure: one, guesses: names).freeze
         end
 
-        # @param pictures [Hash{String => Picture}] of the boxes, by the misreading that each stands for
+        # @param picture [Picture] as for {#ticks}
+        # @param boxes [Hash{String => Array<Numeric>}] by the misreading that each stands for
+        # @param points [Float] of a box itself
         # @param line [Picture] where the right time is written
         # @return [Seen] the cause that was ticked, if one was; never sure but where nothing was ticked or written
-        def cause(pictures, line)
-          marked, one = marked(pictures)
+        def cause(picture, boxes, points, line)
+          marked, one = marked(picture, boxes, points)
           return words(line) if marked.empty?
 
           Seen.new(text: one ? marked.first : "", guesses: marked).freeze
@@ -105,18 +109,6 @@ module Vantick
             DigitReader.standard.read(ink)
           end
 
-          # @param picture [Picture]
-          # @param rim [Float] that is not looked at, in parts of each side
-          # @return [Float] share of the points that are ink
-          def ink_within(picture, rim)
-            left, top = [picture.width, picture.height].map { |side| (side * rim).ceil }
-            below = picture.ink_below
-            rows = (top...(picture.height - top))
-            columns = (left...(picture.width - left))
-            dark = rows.sum { |row| columns.count { |column| picture.bytes.getbyte((row * picture.width) + column) < below } }
-            dark.fdiv(rows.size * columns.size)
-          end
-
           private
 
           # Rows of ink, 0 paper to 1 ink, without the box's own line.
@@ -133,11 +125,21 @@ module Vantick
 
         private
 
+        def in_boxes(pictures)
+          read = pictures.map { |picture| FieldReader.digit(picture) }
+          return BLANK if read.all?(DigitReader::BLANK)
+
+          remarks = read.select(&:mirrored).map { :mirrored }.uniq
+          return time(read, remarks) if read.length == TIME
+
+          Seen.new(text: written(read.map(&:digit)), sure: read.all?(&:sure?) && complete?(read), guesses: guesses(read), remarks:).freeze
+        end
+
         # What is ticked, the darkest first, and whether that is one and clear.
-        def marked(pictures)
-          ink = pictures.transform_values { |picture| FieldReader.ink_within(picture, RIM) }
+        def marked(picture, boxes, points)
+          ink = Blots.new(picture).shares(boxes).transform_values { |many| many / points }
           marked = ink.reject { |_, share| share < EMPTY }.sort_by { |_, share| -share }
-          [marked.map(&:first), marked.length == 1 && marked.first.last > TICKED]
+          [marked.map(&:first), marked.one? && marked.first.last > TICKED]
         end
 
         # Read as a whole: the likeliest that can be a time. Where the digits by themselves are none, a person looks. This leans on no

@@ -7,9 +7,12 @@ module Vantick
       class Picture
         # Share of a picture's points that are darker than its paper.
         PAPER = 0.8
-        # Ink is so much darker than paper, in grey values, and in parts of the way to the darkest ink (judgement: a light pencil).
-        LEAST_CONTRAST = 34
+        # Ink is so much darker than paper in parts of the way to the darkest ink, and in parts of the paper's own grain, which differs from
+        # page to page (judgement: a light pencil). Grain is what lies between these shares of a piece's points.
         INK = 0.42
+        GRAINS = 6
+        GRAIN = (0.2..0.5)
+        CONTRAST = (16..34)
         # Points looked at for what is paper and what is ink.
         LOOKED_AT = 1500
 
@@ -74,10 +77,18 @@ module Vantick
         # @return [Float] darker points are ink
         def ink_below
           darkest = sorted[(sorted.length * 0.004).floor]
-          paper - [(paper - darkest) * INK, LEAST_CONTRAST].max
+          paper - [(paper - darkest) * INK, (grain * GRAINS).clamp(CONTRAST)].max
+        end
+
+        # @return [Integer] points that are ink
+        def ink
+          below = ink_below
+          @bytes.each_byte.count { |grey| grey < below }
         end
 
         private
+
+        def grain = GRAIN.minmax.map { |share| sorted[(sorted.length * share).floor] }.reduce(:-).abs
 
         # Places of a row lie on a line in the picture too: what changes from one to the next is added up. Where both of its ends are in
         # the picture all of it is.

@@ -7,10 +7,6 @@ module Vantick
     module Pages
       # Pieces of paper of one class read: whose they are, and what is written in their fields.
       class ReadPage
-        # Points of a piece's picture for a millimetre, and for one that a person looks at.
-        SCALE = 5.0 / Documents::Page::MM
-        # Space round a field in the picture that a person sees, in points.
-        ROUND = 6
         WORDS = { "unfound" => "This page has no code.", "unnamed" => "This page has no name.",
                   "unknown" => "No sheet here has the code %<code>s. It may be from another school.",
                   "other" => "This page belongs to another class: %<name>s.", "anothers" => "This page belongs to another class.",
@@ -41,11 +37,10 @@ module Vantick
         # @return [Array(Array<Hash>, Array<Hash>)] pieces, and answers that are sure
         def fields(picture, corners, check, child_id, page_number)
           page = drawn(check, child_id)[page_number - 1]
-          return [[], []] unless page&.area
+          return [[], []] unless page&.found?
 
-          warp = Core::Paper::Warp.new(Documents::Finder.middles(page.area), corners)
           items = check[:items].select { |item| [nil, child_id].include?(item[:child_id]) }
-          pieces = page.fields.group_by(&:item).map { |at, fields| piece(picture, warp, items[at], fields, child_id) }
+          pieces = page.read(picture, corners, items).map { |field| piece(field, items[field.at], child_id) }
           [pieces, pieces.filter_map { |one| answer(one, items) if one[:sure] == 1 }]
         end
 
@@ -110,48 +105,17 @@ module Vantick
         def drawn(check, child_id)
           own = check[:items].any? { |item| item[:child_id] == child_id }
           @drawn ||= {}
-          @drawn[[check[:id], (child_id if own)]] ||= Printing.of_check(check, @class).kept(check, only: own ? child_id : :spare).pages
-        end
-
-        def piece(picture, warp, item, fields, child_id)
-          kind = kind_of(fields)
-          fields = fields.select { |field| field.kind == kind } unless kind == :cause
-          seen = seen(picture, warp, item, kind, fields)
-          { item_id: item[:id], child_id:, kind: kind.to_s, seen: seen.text, sure: seen.sure ? 1 : 0, guesses: JSON.generate(seen.guesses),
-            answer_uuid: (SecureRandom.uuid if seen.sure), settled_at: (Clock.iso8601 if seen.sure),
-            picture: Sequel.blob(GreyPng.write(picture.piece(warp, around(fields), SCALE))) }
-        end
-
-        # A dial that is read in digits and in words is read in words; boxes with a line are a cause, and the right time.
-        def kind_of(fields)
-          kinds = fields.map(&:kind).uniq
-          return :cause if kinds.sort == %i[tick words]
-
-          kinds.include?(:words) ? :words : kinds.first
-        end
-
-        def seen(picture, warp, item, kind, fields)
-          task = Core::Marking::Task.find(item[:task])
-          reader = Core::Paper::FieldReader.new(task, task.parse_time(item[:time]))
-          read_as(reader, kind, fields.map { |field| [field.part, picture.piece(warp, field.box, SCALE)] })
-        end
-
-        def read_as(reader, kind, parts)
-          cut = parts.map(&:last)
-          case kind
-          when :hands then reader.hands(cut.first)
-          when :digit then reader.digits(cut)
-          when :tick then reader.ticks(parts.to_h)
-          when :cause then reader.cause(parts[0...-1].to_h, cut.last)
-          else cut.map { |one| reader.words(one) }.min_by { |one| one.sure ? 1 : 0 }
+          @drawn[[check[:id], (child_id if own)]] ||= begin
+            sheet = Printing.of_check(check, @class).kept(check, only: own ? child_id : :spare)
+            sheet.pages.map { |page| FieldsSeen.new(page) }
           end
         end
 
-        def around(fields)
-          boxes = fields.map(&:box)
-          left, top = [0, 1].map { |way| boxes.map { |box| box[way] }.min - ROUND }
-          right, below = [0, 1].map { |way| boxes.map { |box| box[way] + box[way + 2] }.max + ROUND }
-          [left, top, right - left, below - top]
+        def piece(field, item, child_id)
+          seen = field.seen
+          { item_id: item[:id], child_id:, kind: field.kind.to_s, seen: seen.text, sure: seen.sure ? 1 : 0,
+            guesses: JSON.generate(seen.guesses), answer_uuid: (SecureRandom.uuid if seen.sure),
+            settled_at: (Clock.iso8601 if seen.sure), picture: Sequel.blob(GreyPng.write(field.picture)) }
         end
 
         # An empty field is answered with a dash, as a teacher would type it.

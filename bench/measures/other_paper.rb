@@ -1,0 +1,122 @@
+# frozen_string_literal: true
+
+require_relative "../paper/other_copier"
+require_relative "../paper/other_hand"
+
+module Bench
+  # Fields filled in by a hand, and copied by a machine, of another make than the demo's, read as the server reads them.
+  class OtherPaper < Family
+    Core = Vantick::Core
+    Server = Vantick::Server
+    School = Struct.new(:name, :children, :day, :wording, keyword_init: true)
+    WREN = School.new(name: "Wren", children: [{ id: 1, name: "Bram" }], day: [], wording: Core::Wording::Conventions.default).freeze
+    KINDS = %i[plain hard].freeze
+    FIELDS = { ticks: "boxes to tick", dials: "dials" }.freeze
+    # A hand that is read so far off is read wrongly, in degrees.
+    FAR = 5
+    # A field as it was read.
+    # @!attribute way [Symbol] in which it was filled in; `:empty`, or `:lost` where its page was not found
+    # @!attribute right [Boolean] whether it was read as it was meant
+    Read = Struct.new(:way, :sure, :right, keyword_init: true)
+
+    # @return [Array(Server::Documents::Page, Array<Hash>)] a sheet's first page, and its items
+    def sheet(seed, **settings)
+      maker = Server::Sheets::SheetMaker.new(WREN, { seed:, own_pages: true, **settings })
+      sheet = maker.sheet(made_at: "2026-03-02T08:00:00Z")
+      [sheet.class.new(**sheet.to_h, code: "9MTVC").pages.first, maker.items.map { |item| { **item, task: settings[:task] } }]
+    end
+
+    # @param strokes [Array<String>]
+    # @yieldparam field [Server::Pages::FieldsSeen::Field]
+    # @yieldreturn [Array(Symbol, Boolean)] how it was filled in, and whether it is read rightly
+    # @return [Array<Read>]
+    def read(page, items, picture)
+      corners = Server::Pages::Found.of(picture).first&.corners
+      return Array.new(items.length) { Read.new(way: :lost, sure: false, right: false) } unless corners
+
+      Server::Pages::FieldsSeen.new(page).read(picture, corners, items).map do |field|
+        way, right = yield(field)
+        Read.new(way:, sure: field.seen.sure, right:)
+      end
+    end
+
+    # Every other one is ticked; of these one in five was ticked elsewhere first, and crossed out there.
+    def ticks(seed, kind)
+      random = Random.new(seed)
+      page, items = sheet(seed, kind: "facts", step: "day_halves", task: "day_half")
+      meant = meant(page, random)
+      hand = OtherHand.new(random, kind)
+      strokes = meant.values.flat_map { |field, other, way| ticked(hand, way, field, other) }
+      read(page, items, OtherCopier.new(random, kind).copy(page, strokes)) do |field|
+        wanted, _, way = meant[field.at]
+        [way || :empty, field.seen.text == (wanted ? half(wanted) : "")]
+      end
+    end
+
+    # @return [Hash{Integer => Array}] by exercise, the box that is meant, another, and the way
+    def meant(page, random)
+      page.fields.group_by(&:item).select { |at, _| at.even? }.transform_values do |fields|
+        [*fields.sample(2, random:), random.rand < 0.2 ? :changed : OtherHand::TICKS.sample(random:)]
+      end
+    end
+
+    def ticked(hand, way, field, other)
+      return hand.tick(field.box, way, width(field)) unless way == :changed
+
+      hand.tick(other.box, :fill, width(other)) + hand.tick(other.box, :cross, width(other)) + hand.tick(field.box, :check, width(field))
+    end
+
+    def half(field) = Core::Wording::PartReader.day_half_name(field.part.to_sym)
+
+    def width(field) = Server::Documents::Letters.of(false).width(half(field), 11)
+
+    # Dials: two of three are drawn on.
+    def dials(seed, kind)
+      random = Random.new(seed)
+      page, items = sheet(seed, kind: "draw", step: "minutes", task: "digital_to_dial")
+      drawn = drawn(OtherHand.new(random, kind), page, items)
+      read(page, items, OtherCopier.new(random, kind).copy(page, drawn.values.flatten(1).map(&:last))) do |field|
+        hands = drawn[field.at]
+        hands ? [:hands, near?(field.seen.text, hands.map(&:first))] : [:empty, field.seen.text.empty?]
+      end
+    end
+
+    def drawn(hand, page, items)
+      task = Core::Marking::Task.find(:digital_to_dial)
+      page.fields.reject { |field| (field.item % 3).zero? }.to_h do |field|
+        x, y, width, = field.box
+        [field.item, hand.hands([x + (width / 2), y + (width / 2)], width / 2, task.parse_time(items[field.item][:time]).hands)]
+      end
+    end
+
+    def near?(text, hands)
+      read = text.scan(/[\d.]+/).map(&:to_f)
+      read.length == 2 && read.zip(hands).all? { |one, other| Core::Dial::Hands.apart(one, other).abs < FAR }
+    end
+
+    # @return [Array<Read>] of all pages of a kind
+    def all(what, seed, kind)
+      (@all ||= {})[[what, seed, kind]] ||= (1..Sizes[:other_pages]).flat_map { |at| public_send(what, (seed * 1000) + at, kind) }
+    end
+
+    def shares(reads)
+      alone = reads.count { |one| one.sure && one.right }.fdiv(reads.length)
+      ways = reads.group_by(&:way).to_h { |way, some| [way.to_s, some.count { |one| one.sure && one.right }.fdiv(some.length)] }
+      [alone, { **ways, "sure and wrong" => reads.count { |one| one.sure && !one.right }.fdiv(reads.length) }]
+    end
+
+    KINDS.product(FIELDS.to_a).each do |kind, (what, words)|
+      measure(:"other_#{what}_#{kind}", "of #{words} of another make, #{kind}, the share read alone and rightly", ">= 0.92") do |seed|
+        Taken.new(*shares(all(what, seed, kind).reject { |one| one.way == :changed }))
+      end
+    end
+
+    measure(:other_wrong, "of these fields, the share that is sure and wrong", "<= 0.005") do |seed|
+      found = KINDS.to_h { |kind| [kind.to_s, FIELDS.keys.flat_map { |what| all(what, seed, kind) }] }
+      wrong = found.transform_values { |reads| reads.count { |one| one.sure && !one.right }.fdiv(reads.length) }
+      changed = found.values.flatten.select { |one| one.way == :changed }
+      asked = changed.empty? ? 1.0 : changed.count { |one| !one.sure }.fdiv(changed.length)
+      Taken.new(wrong.values.max, { **wrong, "crossed out and ticked elsewhere: asked" => asked })
+    end
+  end
+end
