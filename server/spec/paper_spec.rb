@@ -135,6 +135,23 @@ RSpec.describe "Paper that is read" do
     expect(standing(check).map(&:verdict)).to contain_exactly("blank", "right")
   end
 
+  it "takes many pieces as they were read with one press, but none that is not read, not waiting or of another check" do
+    check = check_of(make)
+    read(Vantick::Copier.pdf(ids.first(3).flat_map { |id| paper(check, id) }))
+    pieces = store.db[:scan_pieces].order(:id).all
+    waiting, unread = pieces.partition { |piece| piece[:seen] != "" }.then { |seen, blank| [seen.first(5), [seen.last, *blank]] }
+    store.db[:scan_pieces].where(id: waiting.map { |piece| piece[:id] }).update(settled_at: nil, sure: 0)
+    store.db[:scan_pieces].where(id: unread.map { |piece| piece[:id] }).update(seen: "", settled_at: nil)
+    all = pieces.map { |piece| piece[:id] }
+    expect(post("/api/checks/#{check_of(make).id}/agreements", { piece_ids: all }).body["pieces"]).to eq([])
+    before = store.db[:answers].count
+    left = post("/api/checks/#{check.id}/agreements", { piece_ids: all }).body["pieces"]
+    expect(left.map { |piece| piece["id"] }).to match_array(unread.map { |piece| piece[:id] })
+    expect(store.db[:answers].count - before).to eq(5)
+    expect(store.db[:answers].order(:id).last(5).map { |row| row[:answer] }).to match_array(waiting.map { |piece| piece[:seen] })
+    expect(post("/api/checks/#{check.id}/agreements", { piece_ids: [] })).to be_refused(400).at("piece_ids")
+  end
+
   it "never changes what a person typed" do
     check = check_of(make(count: 2))
     item = check.items.first

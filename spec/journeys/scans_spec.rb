@@ -27,8 +27,25 @@ RSpec.describe "Paper", :demo do
       browser.action.send_keys("1").perform
     end
     expect(page).to have_text("All done.")
+    agree_at_once
     click_link "See results", match: :first
     expect(page).to have_text("Away or not entered: Kofi")
+  end
+
+  # What was read is looked at side by side, as if the reader had not been sure of six.
+  def agree_at_once
+    six = store.db[:scan_pieces].where(sure: 1).limit(6).select_map(:id)
+    store.db[:scan_pieces].where(id: six).update(settled_at: nil)
+    visit page.current_path
+    expect(page).to have_button("6 answers are right").and have_css(".all img", count: 6)
+    expect(page).to be_accessible
+    first(".all button").click
+    expect(page).to have_css(".all button[aria-pressed='true']", count: 1)
+    click_button "5 answers are right"
+    expect(page).to have_css("img.piece").and have_text("1 of 1")
+    expect(store.db[:scan_pieces].where(id: six, settled_at: nil).count).to eq(1)
+    browser.action.send_keys("1").perform
+    expect(page).to have_text("All done.")
   end
 
   # A child's sheet as it comes from the copier, everything right on it.

@@ -69,3 +69,10 @@ export async function listPieces(checkId: number, waiting: boolean): Promise<Pie
 export function settlePiece(id: number, answer: string): Promise<Piece> {
   return asked(api.PUT("/api/pieces/{piece_id}", { params: { path: { piece_id: id } }, body: { answer } }));
 }
+
+/** Those that are left to look at once these are taken as they were read. */
+export async function agreeWithPieces(checkId: number, ids: readonly number[]): Promise<Piece[]> {
+  const params = { path: { check_id: checkId } };
+  const body = { piece_ids: [...ids] };
+  return (await asked(api.POST("/api/checks/{check_id}/agreements", { params, body }))).pieces;
+}

@@ -57,10 +57,11 @@ export const HELP: Readonly<Record<string, readonly string[]>> = {
   ],
   paper: [
     "Scan the whole stack, in any order. The code shows whose sheet it is.",
-    "Clear answers are marked for you. You look at the rest, one answer at a time.",
+    "Clear answers are marked for you. You look at the rest, all at a glance or one at a time.",
     "Pictures are deleted after thirty days, or when you delete the file. Answers stay.",
   ],
   look: [
+    "Side by side, click what is read wrongly. One press takes all others.",
     "Press a number to choose that clock, or type what the child wrote and press Enter. Esc goes back.",
     "Use a dash, or Blank, if nothing is written.",
   ],

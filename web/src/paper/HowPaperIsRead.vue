@@ -40,7 +40,8 @@ const CLOCKS = ["3:30", "7:45"];
         </div>
         <strong>{{ facts.inEnglish("Vantick reads and marks digits, %{ticks} and drawn hands.") }}</strong>
         <span class="quiet">
-          You look at unclear answers, one at a time. You type words yourself. No picture shows a name.
+          Unclear answers you see side by side: click the wrong ones, take the rest with one press. You type
+          words yourself. No picture shows a name.
         </span>
       </li>
     </ol>

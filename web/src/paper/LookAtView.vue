@@ -5,15 +5,32 @@ import { listPieces, readCheck, settlePiece, useAsked, useDoing, useFacts, type 
 import { DialFace, handsIn, type Loose } from "@/dial";
 import { useRouteNumber } from "@/route";
 import { useOwnClass } from "@/school";
+import AgreeAtOnce from "./AgreeAtOnce.vue";
 
 /** What the reader was not sure of: a piece of paper large, what it may be as keys, or typed; Enter is next. */
 const facts = useFacts();
 const id = useRouteNumber("id");
 const { data: check } = useAsked("check", () => id.value && [id.value], readCheck);
-const { data: pieces, trouble } = useAsked("pieces", () => id.value && [id.value, true], listPieces, {
+const {
+  data: all,
+  trouble,
+  reload,
+} = useAsked("pieces", () => id.value && [id.value, true], listPieces, {
   fresh: true,
 });
 useOwnClass(() => check.value?.class_id);
+
+/** Fewer are looked at one by one at once (judgement). */
+const FEW = 4;
+const readSome = computed(() => (all.value ?? []).filter((one) => one.seen && one.kind !== "cause"));
+/** Whether all that was read was looked at side by side. */
+const glanced = ref(false);
+const side = computed(() => !glanced.value && readSome.value.length >= FEW);
+const pieces = computed(() => (side.value ? undefined : all.value));
+async function oneByOne(): Promise<void> {
+  await reload();
+  glanced.value = true;
+}
 
 const at = ref(0);
 /** What was settled here, by piece: going back shows it again. */
@@ -113,7 +130,8 @@ onKeyStroke("Escape", () => at.value > 0 && (at.value -= 1));
       </div>
     </div>
     <p v-if="trouble" class="field-error" role="alert">{{ trouble }}</p>
-    <p v-else-if="!pieces || !check" class="quiet" aria-live="polite">Loading…</p>
+    <p v-else-if="!all || !check" class="quiet" aria-live="polite">Loading…</p>
+    <AgreeAtOnce v-else-if="side" :check="check" :pieces="readSome" @done="oneByOne" />
     <div v-else-if="piece && item" class="look d-grid gap-4 align-items-start">
       <div class="d-grid gap-3">
         <img
@@ -142,7 +160,7 @@ onKeyStroke("Escape", () => at.value > 0 && (at.value -= 1));
           <span>
             <strong class="fs-125">{{ child?.name }}</strong>
             <span class="d-block">{{ item.right }}</span>
-            <span class="quiet d-block" role="status">{{ at + 1 }} of {{ pieces.length }}</span>
+            <span class="quiet d-block" role="status">{{ at + 1 }} of {{ pieces?.length }}</span>
           </span>
         </p>
         <ol v-if="guesses.length" class="guesses list-unstyled d-flex flex-wrap gap-2 m-0">
@@ -181,7 +199,7 @@ onKeyStroke("Escape", () => at.value > 0 && (at.value -= 1));
       </div>
     </div>
     <p v-else role="status">
-      {{ settled.size ? "All done." : "Nothing to check here." }}
+      {{ settled.size || glanced ? "All done." : "Nothing to check here." }}
       <RouterLink :to="{ name: 'class', params: { id } }">See results</RouterLink>
       <span v-if="left > 0" class="quiet">{{ left }} left</span>
     </p>

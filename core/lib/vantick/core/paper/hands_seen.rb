@@ -31,6 +31,10 @@ module Vantick
         FOLLOWED = 0.8
         # Strokes that begin together are one hand where they end together, in radii.
         END_TOGETHER = 0.22
+        # Of three strokes the shortest is the beginning of another, drawn twice or crookedly, where it is no longer than this and lies so
+        # near beside it, in degrees (judgement: a short hand is longer, and the third stroke is the other hand).
+        BEGINNING = 0.5
+        BESIDE = 10
         # Broader strokes are no hands but hatching, or something rubbed out, in radii.
         BROAD = 0.3
 
@@ -96,7 +100,14 @@ module Vantick
         def found
           branches = RINGS.each_with_index.reduce([]) { |so_far, (ring, at)| followed(so_far, arcs(ring), ring, at) }
           strokes = branches.sort_by { |branch| -branch.length }.map { |branch| [stroke(branch), branch] }.select(&:first)
-          hands_of(strokes).map(&:first).sort_by { |one| -one.reach }
+          two_of(hands_of(strokes).map(&:first).sort_by { |one| -one.reach })
+        end
+
+        def two_of(strokes)
+          *others, short = strokes
+          return strokes unless strokes.length == 3 && short.reach < BEGINNING && apart(*others.map(&:degrees)) > TOGETHER
+
+          others.any? { |one| apart(one.degrees, short.degrees) < BESIDE } ? others : strokes
         end
 
         def hands_of(strokes)

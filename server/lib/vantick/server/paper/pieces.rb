@@ -1,5 +1,7 @@
 # frozen_string_literal: true
 
+require "securerandom"
+
 module Vantick
   module Server
     module Paper
@@ -10,18 +12,31 @@ module Vantick
           answer_json({ pieces: pieces.map { |piece| told(piece) } })
         end
 
+        # All of them are read as the reader read them: a person has looked at each. Whoever was quicker changes nothing here.
+        post "/api/checks/:check_id/agreements" do
+          check = store.checks.find(input[:check_id])
+          agreed = store.scans.pieces(check[:id], waiting: true).select { |piece| sent[:piece_ids].include?(piece.id) && piece.seen != "" }
+          given = agreed.map { |piece| [piece, SecureRandom.uuid, marked(check, piece, piece.seen)] }
+          store.scans.transaction { given.each { |piece, uuid, marked| settle(piece, uuid, piece.seen, marked) } }
+          answer_json({ pieces: store.scans.pieces(check[:id], waiting: true).map { |piece| told(piece) } })
+        end
+
         # What a person reads stands over what the reader read; both are kept.
         put "/api/pieces/:piece_id" do
           piece = store.scans.piece(input[:piece_id])
           check = store.checks.find(store.checks.check_of_item(piece.item_id))
           uuid = SecureRandom.uuid
           answer = Store::Marks.plain(sent[:answer])
-          given = { uuid:, item_id: piece.item_id, child_id: piece.child_id, answer: }
-          store.answers.add(given, marked(check, piece, answer), answered_at: now)
-          answer_json(told(store.scans.settle(piece.id, uuid, now)))
+          answer_json(told(settle(piece, uuid, answer, marked(check, piece, answer))))
         end
 
         private
+
+        def settle(piece, uuid, answer, marked)
+          given = { uuid:, item_id: piece.item_id, child_id: piece.child_id, answer: }
+          store.answers.add(given, marked, answered_at: now)
+          store.scans.settle(piece.id, uuid, now)
+        end
 
         def marked(check, piece, text)
           item = check[:items].find { |one| one[:id] == piece.item_id }

@@ -124,6 +124,8 @@ module Vantick
                .map { |row| Rows::ScanPiece.of(row) }
         end
 
+        def transaction(&) = @db.transaction(&)
+
         # @return [Rows::ScanPiece]
         # @raise [Missing]
         def piece(id)

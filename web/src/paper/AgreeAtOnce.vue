@@ -1,0 +1,116 @@
+<script setup lang="ts">
+import { computed, ref } from "vue";
+import { agreeWithPieces, useDoing, type Check, type Piece } from "@/api";
+import { DialFace, handsIn } from "@/dial";
+import { counted } from "@/words";
+
+/** All that was read but is not sure, side by side: the wrong ones are clicked, all others are taken with one press. */
+const props = defineProps<{ check: Check; pieces: readonly Piece[] }>();
+const emit = defineEmits<{ done: [] }>();
+
+const odd = ref(new Set<number>());
+const { busy, trouble, doing } = useDoing();
+const names = computed(() => new Map(props.check.children.map((child) => [child.id, child.name])));
+const left = computed(() => props.pieces.filter((piece) => !odd.value.has(piece.id)));
+
+/** What was read alike stands together: the eye finds what differs. */
+const alike = computed(() => {
+  const order = [...props.pieces].sort((one, other) =>
+    one.seen.localeCompare(other.seen, "en", { numeric: true }),
+  );
+  return order.map((piece) => ({ ...piece, hands: handsIn(piece.seen) }));
+});
+
+function turn(id: number): void {
+  const now = new Set(odd.value);
+  if (!now.delete(id)) now.add(id);
+  odd.value = now;
+}
+
+async function agree(): Promise<void> {
+  if (!left.value.length) return emit("done");
+  if (
+    await doing(() =>
+      agreeWithPieces(
+        props.check.id,
+        left.value.map((piece) => piece.id),
+      ),
+    )
+  )
+    emit("done");
+}
+</script>
+
+<template>
+  <div class="d-grid gap-3">
+    <div class="bar d-flex flex-wrap gap-3 align-items-center position-sticky top-0 py-2 on-paper">
+      <p class="m-0 me-auto">
+        <strong>Click what is read wrongly.</strong>
+        All others are taken with one press.
+      </p>
+      <BButton variant="outline-primary" @click="emit('done')">One by one</BButton>
+      <BButton variant="primary" autofocus :disabled="busy" @click="agree">
+        {{
+          left.length
+            ? `${counted(left.length, "answer")} ${left.length === 1 ? "is" : "are"} right`
+            : "Go on"
+        }}
+      </BButton>
+    </div>
+    <p v-if="trouble" class="field-error m-0" role="alert">{{ trouble }}</p>
+    <ul class="all list-unstyled d-grid gap-2 m-0">
+      <li v-for="piece in alike" :key="piece.id">
+        <BButton
+          variant="bare"
+          class="one choice w-100 h-100 d-grid gap-1 p-2"
+          :class="{ odd: odd.has(piece.id) }"
+          :aria-pressed="odd.has(piece.id)"
+          @click="turn(piece.id)"
+        >
+          <img class="w-100 object-fit-contain" :src="`/api/pieces/${piece.id}/picture`" alt="" />
+          <span class="d-flex align-items-center justify-content-center gap-2">
+            <DialFace v-if="piece.hands" class="hands" :facts="piece.hands" detail="small" />
+            <strong v-else class="fs-125">{{ piece.seen }}</strong>
+            <span class="quiet">{{ names.get(piece.child_id) }}</span>
+          </span>
+          <span v-if="odd.has(piece.id)" class="visually-hidden">read wrongly</span>
+        </BButton>
+      </li>
+    </ul>
+  </div>
+</template>
+
+<style scoped lang="scss">
+.bar {
+  z-index: 1;
+}
+
+.all {
+  grid-template-columns: repeat(auto-fill, minmax(9.5rem, 1fr));
+}
+
+img {
+  height: 6rem;
+}
+
+.one {
+  background: var(--v-card);
+  border: 2px solid var(--v-line);
+  border-radius: 0.6rem;
+
+  &.odd {
+    border-color: var(--v-slip);
+    border-style: dashed;
+
+    img,
+    strong,
+    .hands {
+      opacity: 0.35;
+    }
+  }
+}
+
+.hands {
+  width: 3.4rem;
+}
+</style>
