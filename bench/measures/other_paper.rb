@@ -11,7 +11,7 @@ module Bench
     School = Struct.new(:name, :children, :day, :wording, keyword_init: true)
     WREN = School.new(name: "Wren", children: [{ id: 1, name: "Bram" }], day: [], wording: Core::Wording::Conventions.default).freeze
     KINDS = %i[plain hard].freeze
-    FIELDS = { ticks: "boxes to tick", dials: "dials" }.freeze
+    FIELDS = { ticks: "boxes to tick", dials: "dials", digits: "times in boxes" }.freeze
     # A hand that is read so far off is read wrongly, in degrees.
     FAR = 5
     # A field as it was read.
@@ -69,6 +69,30 @@ module Bench
     def half(field) = Core::Wording::PartReader.day_half_name(field.part.to_sym)
 
     def width(field) = Server::Documents::Letters.of(false).width(half(field), 11)
+
+    # Times in digits: three of four boxes are filled in, with the right time or any other.
+    def digits(seed, kind)
+      random = Random.new(seed)
+      page, items = sheet(seed, kind: "rewrite", step: "minutes", task: "words_to_digital")
+      meant = times(items.length, random)
+      written = page.fields.group_by(&:item).slice(*meant.keys).values.zip(meant.values)
+      strokes = in_boxes(OtherHand.new(random, kind), written)
+      read(page, items, OtherCopier.new(random, kind).copy(page, strokes)) do |field|
+        [meant[field.at] ? :digits : :empty, field.seen.text == meant.fetch(field.at, "")]
+      end
+    end
+
+    # @return [Hash{Integer => String}] by exercise
+    def times(many, random)
+      (0...many).reject { |at| (at % 4).zero? }.to_h { |at| [at, Core::Dial::DialTime.all.sample(random:).digital] }
+    end
+
+    def in_boxes(hand, written)
+      written.flat_map do |boxes, time|
+        signs = time.delete(":").rjust(boxes.length).chars
+        boxes.zip(signs).reject { |_, sign| sign == " " }.flat_map { |field, sign| hand.digit(field.box, sign.to_i) }
+      end
+    end
 
     # Dials: two of three are drawn on.
     def dials(seed, kind)

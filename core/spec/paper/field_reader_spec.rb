@@ -7,11 +7,6 @@ RSpec.describe Vantick::Core::Paper::FieldReader do
 
   let(:reader) { described_class.new(task(:day_half), Vantick::Core::Dial::DayTime.parse("09:00")) }
 
-  def frame(rows)
-    rows.each { |row| row[0] = row[-1] = 30 }
-    [rows.first, rows.last].each { |row| row.fill(30) }
-  end
-
   # Two boxes of 25 by 25 points and what is round them, without the print.
   places = [[0, 0, 60, 45], [60, 0, 60, 45]]
   box = 625.0
@@ -56,35 +51,37 @@ RSpec.describe Vantick::Core::Paper::FieldReader do
     expect(reader.cause(two, boxes, box, written)).to have_attributes(text: "", sure: false)
   end
 
+  # Boxes as they stand on paper, without the print, and what a made-up child wrote in them.
+  def row(digits, seed, &more)
+    boxes = digits.each_index.map { |at| [20 + (at * 43), 20, 39, 55] }
+    seen = written(60 + (43 * digits.length), 95, seed) do |canvas, hand|
+      digits.zip(boxes) { |digit, box| hand.write_digit(canvas, box, digit, 5.0) if digit }
+      more&.call(canvas)
+    end
+    [seen, boxes]
+  end
+
   it "is not sure of digits where somebody wrote outside the boxes" do
-    boxes = [nil, 7, 2, 5].map { |digit| box(digit, 3) }
     reader = described_class.new(task(:dial_to_digital), time("7:25"))
-    within = [20, 20, 160, 55]
-    seen = ->(*stroke) { reader.digits(boxes, around: picture(200, 95) { |rows| line(rows, *stroke) }, within:) }
-    expect(seen.call([60, 25], [70, 70]).sure).to be(true)
-    expect(seen.call([185, 30], [195, 80])).to have_attributes(sure: false, text: "7:25")
-    # A stroke that only goes on beyond the edge.
-    expect(seen.call([170, 40], [186, 40]).sure).to be(true)
+    expect(reader.digits(*row([nil, 7, 2, 5], 3))).to have_attributes(text: "7:25", sure: true)
+    crossed = row([nil, 7, 2, 5], 3) { |canvas| canvas.stroke([[200, 20], [210, 80]], 3, 60) }
+    expect(reader.digits(*crossed)).to have_attributes(text: "7:25", sure: false)
   end
 
   it "for digits are empty or not, and words are never read" do
-    boxes = Array.new(4) { picture(39, 55) { |rows| frame(rows) } }
-    expect(reader.digits(boxes)).to eq(described_class::BLANK)
+    expect(reader.digits(*row([nil] * 4, 1))).to eq(described_class::BLANK)
     expect(reader.words(picture(300, 60) { |rows| line(rows, [2, 54], [297, 54]) })).to eq(described_class::BLANK)
     expect(reader.words(picture(300, 60) { |rows| line(rows, [20, 40], [120, 15]) })).to have_attributes(text: "", sure: false)
   end
 
   it "reads a one, drawn as a stroke, and says what else it may be" do
-    one = picture(39, 55) { |rows| frame(rows) && line(rows, [20, 10], [19, 45], breadth: 5) }
+    one = picture(39, 55) { |rows| line(rows, [20, 10], [19, 45], breadth: 5) }
     seen = described_class.digit(one)
     expect([seen.digit, seen.guesses.length, seen.mirrored]).to eq([1, 3, false])
   end
 
   def box(digit, seed)
-    written(39, 55, seed) do |canvas, hand|
-      canvas.stroke([[0, 0], [38, 0], [38, 54], [0, 54], [0, 0]], 2, 30)
-      hand.write_digit(canvas, [0, 0, 39, 55], digit, 5.0) if digit
-    end
+    written(39, 55, seed) { |canvas, hand| hand.write_digit(canvas, [0, 0, 39, 55], digit, 5.0) }
   end
 
   it "has digits that are read, and none is sure that is read wrongly" do
@@ -97,10 +94,10 @@ RSpec.describe Vantick::Core::Paper::FieldReader do
   # Read as a whole: what no time can be is never sure, and what may have been meant is offered.
   it "is never sure of four digits that are no time, and offers times alone" do
     impossible = [[nil, 4, 7, 8], [nil, 8, 9, 5], [2, 5, 1, 0], [nil, 3, 6, 0]]
-    found = impossible.product([1, 2, 5]).map { |digits, seed| reader.digits(digits.map { |digit| box(digit, seed) }) }
+    found = impossible.product([1, 2, 5]).map { |digits, seed| reader.digits(*row(digits, seed)) }
     expect(found.map(&:sure)).to all(be(false))
     expect(found.flat_map { |seen| [seen.text, *seen.guesses] }).to all(match(/\A(?:1?\d|2[0-3]):[0-5]\d\z/))
-    expect(reader.digits([7, 7, 3, 0].map { |digit| box(digit, 1) })).to have_attributes(text: "77:30", sure: false)
+    expect(reader.digits(*row([7, 7, 3, 0], 1))).to have_attributes(text: "77:30", sure: false)
   end
 
   it "has digits turned round, which are read and remarked on" do
@@ -115,9 +112,9 @@ RSpec.describe Vantick::Core::Paper::FieldReader do
 
   it "has times in four boxes, and numbers in two, one of which may be empty" do
     reader = described_class.new(task(:dial_to_digital), time("7:25"))
-    expect(reader.digits([nil, 7, 2, 5].map { |digit| box(digit, 3) })).to have_attributes(text: "7:25", sure: true)
-    expect(reader.digits([7, nil].map { |digit| box(digit, 3) })).to have_attributes(text: "7", sure: true)
-    half = reader.digits([nil, 7, nil, 5].map { |digit| box(digit, 3) })
+    expect(reader.digits(*row([nil, 7, 2, 5], 3))).to have_attributes(text: "7:25", sure: true)
+    expect(reader.digits(*row([7, nil], 3))).to have_attributes(text: "7", sure: true)
+    half = reader.digits(*row([nil, 7, nil, 5], 3))
     expect([half.sure, half.guesses.length]).to eq([false, 3])
   end
 end

@@ -29,6 +29,18 @@ module Vantick
           @blots.each_with_object(none) { |blot, shares| place(blot, boxes)&.then { |name| shares[name] += blot.length } }
         end
 
+        # @param picture [Picture] in which they were found
+        # @param boxes [Hash{Object => Array(Numeric, Numeric, Numeric, Numeric)}]
+        # @param round [Integer] points round each box
+        # @return [Hash{Object => Picture}] each box and what is round it, with the ink that belongs there alone
+        def alone(picture, boxes, round)
+          homes = @blots.group_by { |blot| place(blot, boxes) }
+          boxes.to_h do |name, (x, y, width, height)|
+            whole = [x - round, y - round, width + (2 * round), height + (2 * round)].map(&:round)
+            [name, picture.only(homes.fetch(name, []).flatten(1), whole)]
+          end
+        end
+
         # @param box [Array(Numeric, Numeric, Numeric, Numeric)]
         # @return [Integer] points of ink that lies for the most part outside of it
         def outside(box) = @blots.reject { |blot| held(blot, box) * 2 > blot.length }.sum(&:length)

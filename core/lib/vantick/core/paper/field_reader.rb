@@ -16,8 +16,8 @@ module Vantick
         ABOVE_LINE = [(0.06..0.38), (0.53..0.78)].freeze
         # Ink on a line for words, above the line itself, from which on something is written (judgement).
         WRITTEN = 0.0025
-        # Of a box for a digit, what is cut off as its own line is there.
-        DIGIT_RIM = 0.08
+        # A digit may reach so far out of its box, in points at five a millimetre (judgement: 1.5 mm).
+        DIGIT_ROUND = 8
         # Ink beside the boxes for digits, without the print, in parts of a box: from there on somebody wrote outside (judgement).
         OUTSIDE = 0.02
 
@@ -55,13 +55,15 @@ module Vantick
           Seen.new(text: guesses.first.to_s, sure: seen.sure? && settled?(readings.first), guesses:).freeze
         end
 
-        # @param pictures [Array<Picture>] of the boxes, from the left
-        # @param around [Picture, nil] of the boxes and what is round them, without the print
-        # @param within [Array<Numeric>] where the boxes lie in it, all together
+        # @param picture [Picture] of the boxes and what is round them, without the print
+        # @param boxes [Array<Array(Numeric, Numeric, Numeric, Numeric)>] of each digit, from the left, in its points
         # @return [Seen] never sure where somebody wrote outside the boxes
-        def digits(pictures, around: nil, within: nil)
-          seen = in_boxes(pictures)
-          return seen unless around && Blots.new(around).outside(within) >= OUTSIDE * pictures.first.width * pictures.first.height
+        def digits(picture, boxes)
+          blots = Blots.new(picture)
+          seen = in_boxes(blots.alone(picture, boxes.each_with_index.to_h { |box, at| [at, box] }, DIGIT_ROUND).values)
+          left, top = [0, 1].map { |way| boxes.map { |box| box[way] }.min }
+          right, below = [0, 1].map { |way| boxes.map { |box| box[way] + box[way + 2] }.max }
+          return seen if blots.outside([left, top, right - left, below - top]) < OUTSIDE * boxes.first[2] * boxes.first[3]
 
           Seen.new(**seen.to_h, sure: false).freeze
         end
@@ -100,7 +102,7 @@ module Vantick
         end
 
         class << self
-          # @param picture [Picture] of a box with its line
+          # @param picture [Picture] of a box, without its line
           # @return [DigitReader::Read]
           def digit(picture)
             ink = ink(picture)
@@ -111,15 +113,11 @@ module Vantick
 
           private
 
-          # Rows of ink, 0 paper to 1 ink, without the box's own line.
+          # Rows of ink, 0 paper to 1 ink.
           def ink(picture)
             paper = picture.paper
             depth = [paper - picture.ink_below, 1].max * 1.6
-            left, top = [picture.width, picture.height].map { |side| (side * DIGIT_RIM).ceil }
-            (top...(picture.height - top)).map do |row|
-              greys = picture.bytes.byteslice((row * picture.width) + left, picture.width - (2 * left)).bytes
-              greys.map { |grey| ((paper - grey) / depth).clamp(0.0, 1.0) }
-            end
+            picture.bytes.bytes.each_slice(picture.width).map { |row| row.map { |grey| ((paper - grey) / depth).clamp(0.0, 1.0) } }
           end
         end
 

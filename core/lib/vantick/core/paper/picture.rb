@@ -13,6 +13,7 @@ module Vantick
         GRAINS = 6
         GRAIN = (0.2..0.5)
         CONTRAST = (16..34)
+        BESIDE = [-1, 0, 1].product([-1, 0, 1]).freeze
         # Points looked at for what is paper and what is ink.
         LOOKED_AT = 1500
 
@@ -80,6 +81,21 @@ module Vantick
           paper - [(paper - darkest) * INK, (grain * GRAINS).clamp(CONTRAST)].max
         end
 
+        # @param points [Array<Array(Integer, Integer)>] across and down, of strokes
+        # @param box [Array(Integer, Integer, Integer, Integer)] x, y, width and height
+        # @return [Picture] of the box, paper but for these points and those beside them
+        def only(points, box)
+          left, top, across, down = box
+          bytes = paper.chr * (across * down)
+          near(points).each do |column, row|
+            place = [column - left, row - top]
+            next unless place[0].between?(0, across - 1) && place[1].between?(0, down - 1)
+
+            bytes.setbyte((place[1] * across) + place[0], @bytes.getbyte((row * @width) + column))
+          end
+          Picture.new(across, down, bytes)
+        end
+
         # @return [Integer] points that are ink
         def ink
           below = ink_below
@@ -87,6 +103,11 @@ module Vantick
         end
 
         private
+
+        def near(points)
+          all = points.flat_map { |column, row| BESIDE.map { |aside, below| [column + aside, row + below] } }.uniq
+          all.select { |column, row| column.between?(0, @width - 1) && row.between?(0, @height - 1) }
+        end
 
         def grain = GRAIN.minmax.map { |share| sorted[(sorted.length * share).floor] }.reduce(:-).abs
 
