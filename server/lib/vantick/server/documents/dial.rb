@@ -23,8 +23,6 @@ module Vantick
         WORDS = [118, -92, 19].freeze
         # Where the hour's place is shaded: round the numbers, outside of where hands are drawn, in hundredths of the radius.
         GAP = [77, 97.6].freeze
-        # Between the lines of the shaded half, in hundredths.
-        HATCH = 9
         # Outlines that point at the twelve, in hundredths of the radius: a short broad leaf, a long thin spear.
         HOUR = [[:move, 0, -53], [:curve, 8.5, -39, 10, -19, 3.4, 0], [:line, 3.4, 9], [:curve, 3.4, 13.5, -3.4, 13.5, -3.4, 9],
                 [:line, -3.4, 0], [:curve, -10, -19, -8.5, -39, 0, -53]].freeze
@@ -69,19 +67,12 @@ module Vantick
         private
 
         def face
-          half if @wears[:halves]
+          shade.draw if @wears[:halves]
           gap(@wears[:hour_gap]) if @wears[:hour_gap]
           @page.circle(@center, 98.5 * @scale, width: 1.8 * @scale)
         end
 
-        # The left half, where minutes are left to go.
-        def half
-          tops = [point(0, 98.5), point(180, 98.5)]
-          bulge = 98.5 * 4 / 3
-          steps = [[:move, *tops[1]], [:curve, *at(-bulge, 98.5), *at(-bulge, -98.5), *tops[0]]]
-          @page.path(steps, fill: Page::SHADE)
-          hatch
-        end
+        def shade = @shade ||= DialShade.new(@page, @center, @scale)
 
         # From the number that the short hand has passed to the next.
         def gap(hour)
@@ -91,13 +82,6 @@ module Vantick
           steps = outline.map.with_index { |place, at| [at.zero? ? :move : :line, *place] }
           @page.path(steps, fill: Page::SHADE)
           outline.values_at(0, 13, 6, 7).each_slice(2) { |from, to| @page.line(from, to, width: Page::THINNEST, color: Page::QUIET) }
-        end
-
-        # Seen where a copier takes the shade away.
-        def hatch
-          -90.step(90, HATCH) do |y|
-            @page.line(at(-Math.sqrt((98.5**2) - (y**2)), y), at(0, y), width: Page::THINNEST, color: Page::QUIET)
-          end
         end
 
         def marks
@@ -114,6 +98,7 @@ module Vantick
         def numerals
           return if @wears[:numerals] == "none"
 
+          shade.leave_numerals if @wears[:halves]
           (1..12).each do |numeral|
             next if @wears[:numerals] == "quarters" && numeral % 3 != 0
 

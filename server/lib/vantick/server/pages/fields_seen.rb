@@ -79,8 +79,8 @@ module Vantick
         def words(reader, boxes, pieces) = boxes.map { |box| reader.words(pieces.written(box)) }.min_by { |one| one.sure ? 1 : 0 }
 
         def digits(reader, boxes, pieces)
-          inner, outer = [0, BESIDE].map { |round| bounds(boxes, round) }
-          reader.digits(boxes.map { |box| pieces.plain(box) }, around: pieces.written(outer), within: placed(inner, outer))
+          whole = bounds(boxes, BESIDE)
+          reader.digits(pieces.written(whole), boxes.map { |box| placed(box, whole) })
         end
 
         def cause(reader, ticks, lines, pieces)
