@@ -34,6 +34,19 @@ RSpec.describe Vantick::Core::Paper::Corners do
     end
   end
 
+  (0..3).to_a.product([0, -2, 180]).each do |missing, degrees|
+    it "are where three others say on a page turned by #{degrees} degrees that lost number #{missing + 1}" do
+      _, corners = page(degrees)
+      torn = picture(1240, 1754) do |rows|
+        corners.each_with_index { |corner, at| mark(rows, corner, at.zero?) unless at == missing }
+      end
+      expect(described_class.of(torn)).to eq([])
+      found = described_class.in(torn).torn
+      near = found.select { |quad| quad.zip(corners).all? { |one, other| Math.hypot(one[0] - other[0], one[1] - other[1]) < 3 } }
+      expect([near.length, found.length <= 4]).to eq([1, true])
+    end
+  end
+
   it "are not found on a blank page, nor where one is missing, or far from where the others would have it" do
     expect(described_class.of(picture(1240, 1754))).to eq([])
     expect(described_class.of(page(0, open: 9).first)).to eq([])

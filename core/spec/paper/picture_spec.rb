@@ -57,6 +57,15 @@ RSpec.describe Vantick::Core::Paper::Picture do
     expect(described_class.new(40, 40, faint.pack("C*")).ink).to be_between(75, 81)
   end
 
+  it "makes a pale copy as strong as any, and leaves all others and white paper as they are" do
+    page = ->(paper, ink) { described_class.new(40, 40, (([ink] * 100) + ([paper] * 1500)).pack("C*")) }
+    expect(page[240, 140].strengthened.bytes.bytes.uniq).to eq([0, 255])
+    [[240, 40], [240, 240], [250, 230]].each do |paper, ink|
+      picture = page[paper, ink]
+      expect(picture.strengthened).to be(picture)
+    end
+  end
+
   it "takes what lies outside of a picture for paper, and finds no digit on paper" do
     dark = described_class.new(4, 4, "\0" * 16)
     expect([dark.at(-1, 0), dark.at(1, 9), dark.at(1, 1)]).to eq([255.0, 255.0, 0.0])

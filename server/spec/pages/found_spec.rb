@@ -35,6 +35,16 @@ RSpec.describe Vantick::Server::Pages::Found do
     end
   end
 
+  # The upper right one has the code beside it.
+  { "upper left" => [0, 0], "lower right" => [1, 1], "lower left" => [0, 1] }.each do |corner, (right, down)|
+    it "are found and named where the #{corner} corner is torn off, and where the copy is pale too" do
+      place = [right * (sheet.width - 150), down * (sheet.height - 150)]
+      torn = sheet.mutate { |drawn| drawn.draw_rect!([250], *place, 150, 150, fill: true) }
+      turned = torn.similarity(angle: 2, background: [250])
+      expect([torn, turned, (turned * 0.45) + 130].map { |one| names(one.cast("uchar")) }).to eq([["K7RDX/26/2"]] * 3)
+    end
+  end
+
   it "are told from each other in one picture, from the top" do
     sheets = printed(page({ code: "K7RDX", child: "3", page: 1 }), page({ code: "M4NQT", child: "4", page: 1 }))
     two = sheets.map { |one| one.resize(0.7) }

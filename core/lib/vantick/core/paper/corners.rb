@@ -15,9 +15,18 @@ module Vantick
         ALIKE_OBLIQUE = 0.07
         # Sides of a piece: width by height.
         SHAPES = (0.42..3.4)
+        # Pieces with three marks that are tried, the largest first (judgement).
+        TORN = 4
+        # Places of the four marks, from the upper left one clockwise.
+        PLACES = (0..3)
+
+        # @param picture [Picture]
+        # @return [Corners]
+        def self.in(picture) = new(Marks.new(picture).all)
+
         # @param picture [Picture]
         # @return [Array<Array<Array(Float, Float)>>] of each piece the middles of its marks: upper left and right, lower right and left
-        def self.of(picture) = new(Marks.new(picture).all).pieces
+        def self.of(picture) = self.in(picture).pieces
 
         # @param marks [Array<Marks::Mark>]
         def initialize(marks)
@@ -27,7 +36,32 @@ module Vantick
         # @return [Array<Array<Array(Float, Float)>>]
         def pieces = @open.filter_map { |mark| piece(mark, @closed) }.uniq
 
+        # Where a corner is torn off, folded or has a hole, the fourth mark lies where the three others say. Any three marks may look so: a
+        # piece is one only where its code is read.
+        # @return [Array<Array<Array(Float, Float)>>] as {#pieces}, the largest first
+        def torn
+          found = PLACES.flat_map { |missing| with_three(missing) }.uniq
+          found.max_by(TORN) { |quad| area(quad) }.map { |quad| quad.map { |mark| [mark.x, mark.y] } }
+        end
+
         private
+
+        # Pieces of which all marks but one are there: seen from the mark opposite to it, which has the other two at a right angle.
+        def with_three(missing)
+          before, at, after = PLACES.to_a.rotate(missing).drop(1)
+          here, *others = [at, after, before].map { |place| place.zero? ? @open : @closed }
+          triples = here.product(*others).select { |three| three.uniq.length == 3 && alike?(three) }
+          triples.select { |three| square?(*three, upright: at.even?) }.map do |three|
+            quad = { **[at, after, before].zip(three).to_h, missing => opposite(*three) }
+            PLACES.map { |place| quad[place] }
+          end
+        end
+
+        def alike?(marks) = marks.combination(2).all? { |one, other| SIZES.cover?(one.side.fdiv(other.side)) }
+
+        def opposite(here, one, other)
+          Marks::Mark.new(x: one.x + other.x - here.x, y: one.y + other.y - here.y, side: here.side, open: false)
+        end
 
         # The smallest piece of which the open mark is the upper left corner.
         def piece(open, closed)
@@ -38,15 +72,19 @@ module Vantick
         end
 
         # Whether two marks lie to the right of a third and below it, about at a right angle, as a piece has its sides.
-        def corner?(at, right, below)
-          across = [right.x - at.x, right.y - at.y]
-          down = [below.x - at.x, below.y - at.y]
-          wide = Math.hypot(*across)
-          high = Math.hypot(*down)
-          return false unless SHAPES.cover?(wide / high) && [wide, high].min > at.side * 5
+        def corner?(at, right, below) = square?(at, right, below, upright: true)
 
-          turned = ((across[0] * down[1]) - (across[1] * down[0])) / (wide * high)
-          slanted = ((across[0] * down[0]) + (across[1] * down[1])) / (wide * high)
+        # The same seen from any corner: the next one clockwise, and the one before.
+        # @param upright [Boolean] whether the next one lies along the width
+        def square?(at, after, before, upright:)
+          one = [after.x - at.x, after.y - at.y]
+          other = [before.x - at.x, before.y - at.y]
+          sides = [one, other].map { |way| Math.hypot(*way) }
+          wide, high = upright ? sides : sides.reverse
+          return false unless SHAPES.cover?(wide / high) && sides.min > at.side * 5
+
+          turned = ((one[0] * other[1]) - (one[1] * other[0])) / (wide * high)
+          slanted = ((one[0] * other[0]) + (one[1] * other[1])) / (wide * high)
           turned.positive? && slanted.abs < OBLIQUE
         end
 

@@ -14,6 +14,12 @@ module Vantick
         GRAIN = (0.2..0.5)
         CONTRAST = (16..34)
         BESIDE = [-1, 0, 1].product([-1, 0, 1]).freeze
+        # Share of a picture's points that are as dark as its darkest ink.
+        DARKEST = 0.004
+        # Black that is lighter than this was copied palely; black is what this share of a page's points is darker than, as marks and a code
+        # have no more.
+        PALE = 60
+        BLACK = 0.0015
         # Points looked at for what is paper and what is ink.
         LOOKED_AT = 1500
 
@@ -72,12 +78,21 @@ module Vantick
           Picture.new(across, down, greys.map { |row| row.pack("C*") }.join)
         end
 
+        # @return [Picture] with black that is black and paper that is white, where it is a pale copy; itself where it is none
+        def strengthened
+          black = sorted[(sorted.length * BLACK).floor]
+          return self if black <= PALE || paper - black < CONTRAST.max
+
+          greys = (0..255).map { |grey| ((grey - black) * 255 / (paper - black)).clamp(0, 255) }
+          Picture.new(@width, @height, @bytes.each_byte.map { |grey| greys[grey] }.pack("C*"))
+        end
+
         # @return [Integer] grey of the paper
         def paper = sorted[(sorted.length * PAPER).floor]
 
         # @return [Float] darker points are ink
         def ink_below
-          darkest = sorted[(sorted.length * 0.004).floor]
+          darkest = sorted[(sorted.length * DARKEST).floor]
           paper - [(paper - darkest) * INK, (grain * GRAINS).clamp(CONTRAST)].max
         end
 

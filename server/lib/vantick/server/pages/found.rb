@@ -27,13 +27,17 @@ module Vantick
           # @param picture [Core::Paper::Picture]
           # @return [Array<Piece>] from the top
           def of(picture)
-            quads = Core::Paper::Corners.of(picture).sort_by { |corners| corners.sum(&:last) }
-            return [] if quads.empty?
+            picture = picture.strengthened
+            marks = Core::Paper::Corners.in(picture)
+            whole = named(picture, marks.pieces.sort_by { |corners| corners.sum(&:last) })
+            return whole if whole.any?(&:name)
 
-            quads.zip(names(picture, quads)).map { |corners, name| Piece.new(corners:, name:) }
+            named(picture, marks.torn).select(&:name).first(1).then { |torn| torn.empty? ? whole : torn }
           end
 
           private
+
+          def named(picture, quads) = quads.zip(names(picture, quads)).map { |corners, name| Piece.new(corners:, name:) }
 
           # @return [Array<Documents::Finder::Name, nil>]
           def names(picture, quads)
