@@ -12,7 +12,10 @@ LONG_SIDE = 1754
 MOST_POINTS = 120_000_000
 MOST_PAGES = 200
 PDF = "%PDF-"
-PICTURES = ["\xFF\xD8\xFF".b, "\x89PNG".b].freeze
+# How pictures begin: JPEG, PNG, TIFF in either order of bytes, WebP. A phone's HEIC needs a decoder that not every machine has.
+PICTURES = [/\A\xFF\xD8\xFF/n, /\A\x89PNG/n, /\AII\*\x00/n, /\AMM\x00\*/n, /\ARIFF....WEBP/mn].freeze
+LOADERS = %w[VipsForeignLoadJpeg VipsForeignLoadPng VipsForeignLoadPpm VipsForeignLoadTiff VipsForeignLoadWebp].freeze
+HEIC = /\A....ftyp(?:heic|heix|hevc|heim|mif1|msf1)/mn
 
 def stop(words)
   puts JSON.generate({ trouble: words })
@@ -60,15 +63,17 @@ def picture(file, folder)
 end
 
 file, folder, first = ARGV
-beginning = File.binread(file, 8).to_s
+beginning = File.binread(file, 16).to_s.b
 begin
   require "vips"
   Vips.cache_set_max(0)
   Vips.block("VipsForeignLoad", true)
-  %w[VipsForeignLoadJpeg VipsForeignLoadPng VipsForeignLoadPpm].each { |loader| Vips.block(loader, false) } if Vips.respond_to?(:block)
+  LOADERS.each { |loader| Vips.block(loader, false) } if Vips.respond_to?(:block)
+  stop("heic") if beginning.match?(HEIC)
+  known = PICTURES.any? { |start| beginning.match?(start) }
   pdf(file, folder, first.to_i) if beginning.start_with?(PDF)
-  picture(file, folder) if PICTURES.any? { |start| beginning.b.start_with?(start) }
-  stop("no_picture") unless [PDF.b, *PICTURES].any? { |start| beginning.b.start_with?(start) }
+  picture(file, folder) if known
+  stop("no_picture") unless known || beginning.start_with?(PDF)
 rescue StandardError => e
   stop(e.class.name.start_with?("Vips") ? "unreadable" : "failed")
 end

@@ -152,6 +152,17 @@ RSpec.describe "Paper that is read" do
     expect(post("/api/checks/#{check.id}/agreements", { piece_ids: [] })).to be_refused(400).at("piece_ids")
   end
 
+  it "says of a deleted check's paper that it can be restored, and reads it then" do
+    check = check_of(make(count: 2))
+    file = Vantick::Copier.pdf(paper(check, ids.first))
+    delete("/api/checks/#{check.id}")
+    expect(read(file)["others"].map { |page| page["words"] }).to eq([Vantick::Server::Pages::ReadPage::WORDS["removed"]])
+    post("/api/removed/#{store.removed.all(school_class['id']).first.id}/return", {})
+    expect(read(file)["read"]).to eq(1)
+    store.db[:checks].where(id: check.id).update(code: "ZZZZZ")
+    expect(read(file)["others"].first["words"]).to eq("No sheet here has the code #{check.code}. It may be from another school.")
+  end
+
   it "never changes what a person typed" do
     check = check_of(make(count: 2))
     item = check.items.first
@@ -257,7 +268,7 @@ RSpec.describe "Paper that is read" do
 
     it "is named in a line, and nothing else stops" do
       locked = pages(1).tap { |pdf| pdf.encrypt_document(user_password: "x", owner_password: "y") }.render
-      files = { "text" => ["no picture at all", /isn't a PDF, JPEG or PNG/], "damaged" => ["%PDF-1.4 and no more", /damaged/],
+      files = { "text" => ["no picture at all", /isn't a PDF or a picture/], "damaged" => ["%PDF-1.4 and no more", /damaged/],
                 "locked" => [locked, /has a password/], "long" => [pages(201).render, /more than 200 pages/],
                 "huge" => [huge, /far too large|damaged/], "half" => [Vantick::Copier.pdf([]), /damaged/] }
       told = files.transform_values { |file, _| read(file.dup.force_encoding(Encoding::BINARY))["scan"] }

@@ -92,7 +92,7 @@ RSpec.describe "Paper", :demo do
     file = File.join(Dir.mktmpdir, "list.pdf")
     File.write(file, "no paper at all")
     attach_file "Files from the copier or a phone", file
-    expect(page).to have_css("[role='alert']", text: "This isn't a PDF, JPEG or PNG file", wait: 60)
+    expect(page).to have_css("[role='alert']", text: "This isn't a PDF or a picture", wait: 60)
     click_button "Delete"
     click_button "Delete file"
     expect(page).to have_no_css("h2", text: "list.pdf")

@@ -22,6 +22,16 @@ RSpec.describe Vantick::Server::Pages::Unpacked do
     expect(pages(pdf).drop(1).map { |page| page[3] }.uniq).to eq([1754])
   end
 
+  it "takes pictures of four kinds, and says of a phone's HEIC what to choose" do
+    small = sheet.resize(0.5).cast("uchar")
+    kinds = %i[jpegsave_buffer pngsave_buffer tiffsave_buffer webpsave_buffer].map { |kind| small.public_send(kind) }
+    kinds.each { |file| expect(pages(file).map { |page| page.first(2) }).to eq([[1, nil], [1, 1]]) }
+    %w[heic mif1].each do |brand|
+      file = "\0\0\0\x18ftyp#{brand}\0\0\0\0".b + ("\0" * 50)
+      expect { pages(file) }.to raise_error(Vantick::Server::Pages::Unpacked::Unreadable, /HEIC.*choose JPEG/)
+    end
+  end
+
   # What is drawn on each page is told by where its black bar ends.
   def bar(width, height, share)
     page = (Vips::Image.black(width, height) + 255).cast("uchar")

@@ -71,12 +71,12 @@ const tryIt = (): Promise<boolean> =>
           class="mx-auto"
           plain
           multiple
-          accept=".pdf,.jpg,.jpeg,.png,application/pdf,image/jpeg,image/png"
+          accept=".pdf,.jpg,.jpeg,.png,.tif,.tiff,.webp,.heic,application/pdf,image/*"
           aria-label="Files from the copier or a phone"
           :disabled="busy"
           @update:model-value="chosen?.length && send(chosen)"
         />
-        <p class="quiet mt-2 mb-0">PDF, JPEG or PNG, up to 200 pages. You can drop several files here.</p>
+        <p class="quiet mt-2 mb-0">PDF, JPEG, PNG, TIFF or WebP, up to 200 pages. You can drop several files here.</p>
         <BButton
           v-if="data?.made_up && !scans.length"
           variant="outline-primary"

@@ -8,6 +8,7 @@ module Vantick
       # Pieces of paper of one class read: whose they are, and what is written in their fields.
       class ReadPage
         WORDS = { "unfound" => "This page has no code.", "unnamed" => "This page has no name.",
+                  "removed" => "This sheet's check was deleted. Restore it under Check, then add the file again.",
                   "unknown" => "No sheet here has the code %<code>s. It may be from another school.",
                   "other" => "This page belongs to another class: %<name>s.", "anothers" => "This page belongs to another class.",
                   "gone" => "This page's child is no longer in the class.",
@@ -67,8 +68,10 @@ module Vantick
 
           of_child(picture, piece, check, known)
         rescue Store::Missing
-          refused("refused", format(WORDS["unknown"], code: piece.name.code))
+          refused("refused", missing(piece.name.code))
         end
+
+        def missing(code) = @store.removed.coded?(@class.id, code) ? WORDS["removed"] : format(WORDS["unknown"], code:)
 
         # Whose it is stays with the picture, so that it goes where the child is erased. Another teacher's class has no name here.
         def of_other(check, child_id)

@@ -16,7 +16,8 @@ module Vantick
                   "unreadable" => "This file is damaged, or not a picture of paper. Scan it again.",
                   "too_many_pages" => "This file has more than 200 pages. Add it in parts.",
                   "too_large" => "This picture is far too large. Take the photo again.",
-                  "no_picture" => "This isn't a PDF, JPEG or PNG file. Choose the file from the copier or phone.",
+                  "no_picture" => "This isn't a PDF or a picture. Choose the file from the copier or phone.",
+                  "heic" => "This photo is HEIC. In the phone's camera settings choose JPEG, or share the photo as JPEG.",
                   "failed" => "This file took too long to read. Scan it again.",
                   "missing" => "Reading paper needs Debian's packages %<packages>s. Ask whoever looks after this computer." }.freeze
 

@@ -59,6 +59,13 @@ module Vantick
         # @return [Array<Rows::Removed>] the last one first
         def all(class_id) = @db[:removed].where(class_id:).reverse(:id).map { |row| Rows::Removed.of(row) }
 
+        # @param class_id [Integer]
+        # @param code [String] of a sheet
+        # @return [Boolean] whether its check was removed, and can be brought back
+        def coded?(class_id, code)
+          @db[:removed].where(class_id:).where(Sequel.like(:rows, "%\"code\":\"#{Codes.tidy(code)}\"%")).any?
+        end
+
         # All of it as it was, but for what is gone since.
         # @return [Rows::Removed]
         # @raise [Missing]
