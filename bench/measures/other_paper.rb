@@ -132,27 +132,27 @@ module Bench
     # Those that were crossed out and ticked elsewhere are asked, and counted there.
     def alone(what, seed, kind) = Taken.new(*shares(all(what, seed, kind).reject { |one| one.way == :changed }))
 
-    measure(:other_ticks_plain, "of boxes to tick of another make on a plain copy, the share read alone and rightly", ">= 0.92") do |seed|
+    measure(:other_ticks_plain, "of boxes to tick of another make plainly copied, the share read alone", ">= 0.92") do |seed|
       alone(:ticks, seed, :plain)
     end
 
-    measure(:other_ticks_hard, "of boxes to tick of another make in a faint pencil on a coarse copy, the share read alone and rightly", ">= 0.92") do |seed|
+    measure(:other_ticks_hard, "of boxes to tick of another make in a faint pencil, coarsely copied, the share read alone", ">= 0.92") do |seed|
       alone(:ticks, seed, :hard)
     end
 
-    measure(:other_dials_plain, "of dials of another make on a plain copy, the share read alone and rightly", ">= 0.92") do |seed|
+    measure(:other_dials_plain, "of dials of another make plainly copied, the share read alone", ">= 0.92") do |seed|
       alone(:dials, seed, :plain)
     end
 
-    measure(:other_dials_hard, "of dials of another make in a faint pencil on a coarse copy, the share read alone and rightly", ">= 0.92") do |seed|
+    measure(:other_dials_hard, "of dials of another make in a faint pencil, coarsely copied, the share read alone", ">= 0.92") do |seed|
       alone(:dials, seed, :hard)
     end
 
-    measure(:other_digits_plain, "of times in boxes of another make on a plain copy, the share read alone and rightly", ">= 0.92") do |seed|
+    measure(:other_digits_plain, "of times in boxes of another make plainly copied, the share read alone", ">= 0.92") do |seed|
       alone(:digits, seed, :plain)
     end
 
-    measure(:other_digits_hard, "of times in boxes of another make in a faint pencil on a coarse copy, the share read alone and rightly", ">= 0.92") do |seed|
+    measure(:other_digits_hard, "of times in boxes of another make in a faint pencil, coarsely copied, the share read alone", ">= 0.92") do |seed|
       alone(:digits, seed, :hard)
     end
 
