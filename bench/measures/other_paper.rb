@@ -132,31 +132,31 @@ module Bench
     # Those that were crossed out and ticked elsewhere are asked, and counted there.
     def alone(what, seed, kind) = Taken.new(*shares(all(what, seed, kind).reject { |one| one.way == :changed }))
 
-    measure(:other_ticks_plain, "of boxes to tick of another make plainly copied, the share read alone", ">= 0.92") do |seed|
+    measure(:other_ticks_plain, "boxes to tick, plainly copied: the share read alone", ">= 0.92") do |seed|
       alone(:ticks, seed, :plain)
     end
 
-    measure(:other_ticks_hard, "of boxes to tick of another make in a faint pencil, coarsely copied, the share read alone", ">= 0.92") do |seed|
+    measure(:other_ticks_hard, "boxes to tick in a faint pencil, coarsely copied: the share read alone", ">= 0.92") do |seed|
       alone(:ticks, seed, :hard)
     end
 
-    measure(:other_dials_plain, "of dials of another make plainly copied, the share read alone", ">= 0.92") do |seed|
+    measure(:other_dials_plain, "dials, plainly copied: the share read alone", ">= 0.92") do |seed|
       alone(:dials, seed, :plain)
     end
 
-    measure(:other_dials_hard, "of dials of another make in a faint pencil, coarsely copied, the share read alone", ">= 0.92") do |seed|
+    measure(:other_dials_hard, "dials in a faint pencil, coarsely copied: the share read alone", ">= 0.92") do |seed|
       alone(:dials, seed, :hard)
     end
 
-    measure(:other_digits_plain, "of times in boxes of another make plainly copied, the share read alone", ">= 0.92") do |seed|
+    measure(:other_digits_plain, "times in boxes, plainly copied: the share read alone", ">= 0.92") do |seed|
       alone(:digits, seed, :plain)
     end
 
-    measure(:other_digits_hard, "of times in boxes of another make in a faint pencil, coarsely copied, the share read alone", ">= 0.92") do |seed|
+    measure(:other_digits_hard, "times in boxes in a faint pencil, coarsely copied: the share read alone", ">= 0.92") do |seed|
       alone(:digits, seed, :hard)
     end
 
-    measure(:other_wrong, "of these fields, the share that is sure and wrong", "<= 0.005") do |seed|
+    measure(:other_wrong, "of all these fields the share that is sure and wrong", "<= 0.005") do |seed|
       found = KINDS.to_h { |kind| [kind.to_s, FIELDS.flat_map { |what| all(what, seed, kind) }] }
       wrong = found.transform_values { |reads| reads.count { |one| one.sure && !one.right }.fdiv(reads.length) }
       changed = found.values.flatten.select { |one| one.way == :changed }

@@ -37,15 +37,22 @@ RSpec.describe "Paper", :demo do
     six = store.db[:scan_pieces].where(sure: 1).limit(6).select_map(:id)
     store.db[:scan_pieces].where(id: six).update(settled_at: nil)
     visit page.current_path
-    expect(page).to have_button("6 answers are right").and have_css(".all img", count: 6)
+    expect(page).to have_button("6 answers are right").and have_css(".all img", count: 9)
     expect(page).to be_accessible
     first(".all button").click
     expect(page).to have_css(".all button[aria-pressed='true']", count: 1)
+    # One that the reader was sure of.
+    expect(page).to have_css("h2", text: "Read and marked already")
+    all(".all")[1].first("button").click
     click_button "5 answers are right"
-    expect(page).to have_css("img.piece").and have_text("1 of 1")
+    expect(page).to have_css("img.piece").and have_text("1 of 2")
     expect(store.db[:scan_pieces].where(id: six, settled_at: nil).count).to eq(1)
     browser.action.send_keys("1").perform
+    expect(page).to have_text("2 of 2")
+    answers = store.db[:answers].count
+    browser.action.send_keys("2").perform
     expect(page).to have_text("All done.")
+    expect(store.db[:answers].count).to eq(answers + 1)
   end
 
   # A child's sheet as it comes from the copier, everything right on it.

@@ -1,12 +1,18 @@
 <script setup lang="ts">
 import { computed, ref } from "vue";
 import { agreeWithPieces, useDoing, type Check, type Piece } from "@/api";
-import { DialFace, handsIn } from "@/dial";
+import { DialFace, handsIn, type Loose } from "@/dial";
 import { counted } from "@/words";
 
 /** All that was read but is not sure, side by side: the wrong ones are clicked, all others are taken with one press. */
-const props = defineProps<{ check: Check; pieces: readonly Piece[] }>();
-const emit = defineEmits<{ done: [] }>();
+const props = defineProps<{
+  check: Check;
+  pieces: readonly Piece[];
+  /** Some that the reader was sure of, to see whether it was right to be. */
+  sure: readonly Piece[];
+}>();
+/** Goes on with those that were sure and are wrong all the same. */
+const emit = defineEmits<{ done: [wrong: Piece[]] }>();
 
 const odd = ref(new Set<number>());
 const { busy, trouble, doing } = useDoing();
@@ -14,12 +20,19 @@ const names = computed(() => new Map(props.check.children.map((child) => [child.
 const left = computed(() => props.pieces.filter((piece) => !odd.value.has(piece.id)));
 
 /** What was read alike stands together: the eye finds what differs. */
-const alike = computed(() => {
-  const order = [...props.pieces].sort((one, other) =>
-    one.seen.localeCompare(other.seen, "en", { numeric: true }),
-  );
+const grouped = (pieces: readonly Piece[]): (Piece & { hands?: Loose })[] => {
+  const order = [...pieces].sort((one, other) => one.seen.localeCompare(other.seen, "en", { numeric: true }));
   return order.map((piece) => ({ ...piece, hands: handsIn(piece.seen) }));
-});
+};
+const parts = computed(() => [
+  { id: "unsure", head: "", pieces: grouped(props.pieces) },
+  { id: "sure", head: "Read and marked already: are these right?", pieces: grouped(props.sure) },
+]);
+const finish = (): void =>
+  emit(
+    "done",
+    props.sure.filter((piece) => odd.value.has(piece.id)),
+  );
 
 function turn(id: number): void {
   const now = new Set(odd.value);
@@ -28,7 +41,7 @@ function turn(id: number): void {
 }
 
 async function agree(): Promise<void> {
-  if (!left.value.length) return emit("done");
+  if (!left.value.length) return finish();
   if (
     await doing(() =>
       agreeWithPieces(
@@ -37,7 +50,7 @@ async function agree(): Promise<void> {
       ),
     )
   )
-    emit("done");
+    finish();
 }
 </script>
 
@@ -48,7 +61,7 @@ async function agree(): Promise<void> {
         <strong>Click what is read wrongly.</strong>
         All others are taken with one press.
       </p>
-      <BButton variant="outline-primary" @click="emit('done')">One by one</BButton>
+      <BButton variant="outline-primary" @click="finish">One by one</BButton>
       <BButton variant="primary" autofocus :disabled="busy" @click="agree">
         {{
           left.length
@@ -58,25 +71,28 @@ async function agree(): Promise<void> {
       </BButton>
     </div>
     <p v-if="trouble" class="field-error m-0" role="alert">{{ trouble }}</p>
-    <ul class="all list-unstyled d-grid gap-2 m-0">
-      <li v-for="piece in alike" :key="piece.id">
-        <BButton
-          variant="bare"
-          class="one choice w-100 h-100 d-grid gap-1 p-2"
-          :class="{ odd: odd.has(piece.id) }"
-          :aria-pressed="odd.has(piece.id)"
-          @click="turn(piece.id)"
-        >
-          <img class="w-100 object-fit-contain" :src="`/api/pieces/${piece.id}/picture`" alt="" />
-          <span class="d-flex align-items-center justify-content-center gap-2">
-            <DialFace v-if="piece.hands" class="hands" :facts="piece.hands" detail="small" />
-            <strong v-else class="fs-125">{{ piece.seen }}</strong>
-            <span class="quiet">{{ names.get(piece.child_id) }}</span>
-          </span>
-          <span v-if="odd.has(piece.id)" class="visually-hidden">read wrongly</span>
-        </BButton>
-      </li>
-    </ul>
+    <template v-for="part in parts" :key="part.id">
+      <h2 v-if="part.head && part.pieces.length" class="h5 m-0 mt-3">{{ part.head }}</h2>
+      <ul class="all list-unstyled d-grid gap-2 m-0">
+        <li v-for="piece in part.pieces" :key="piece.id">
+          <BButton
+            variant="bare"
+            class="one choice w-100 h-100 d-grid gap-1 p-2"
+            :class="{ odd: odd.has(piece.id) }"
+            :aria-pressed="odd.has(piece.id)"
+            @click="turn(piece.id)"
+          >
+            <img class="w-100 object-fit-contain" :src="`/api/pieces/${piece.id}/picture`" alt="" />
+            <span class="d-flex align-items-center justify-content-center gap-2">
+              <DialFace v-if="piece.hands" class="hands" :facts="piece.hands" detail="small" />
+              <strong v-else class="fs-125">{{ piece.seen }}</strong>
+              <span class="quiet">{{ names.get(piece.child_id) }}</span>
+            </span>
+            <span v-if="odd.has(piece.id)" class="visually-hidden">read wrongly</span>
+          </BButton>
+        </li>
+      </ul>
+    </template>
   </div>
 </template>
 

@@ -76,7 +76,9 @@ const tryIt = (): Promise<boolean> =>
           :disabled="busy"
           @update:model-value="chosen?.length && send(chosen)"
         />
-        <p class="quiet mt-2 mb-0">PDF, JPEG, PNG, TIFF or WebP, up to 200 pages. You can drop several files here.</p>
+        <p class="quiet mt-2 mb-0">
+          PDF, JPEG, PNG, TIFF or WebP, up to 200 pages. You can drop several files here.
+        </p>
         <BButton
           v-if="data?.made_up && !scans.length"
           variant="outline-primary"
