@@ -26,6 +26,13 @@ RSpec.describe Vantick::Core::Paper::Printed do
     end
   end
 
+  [[8, 7], [-9, 0]].each do |across, down|
+    it "leaves all as it is where the print lies #{across} and #{down} points off, which is too far" do
+      seen = picture(100, 80) { |rows| print(rows, across, down) }
+      expect(printed.taken_from(seen)).to be(seen)
+    end
+  end
+
   it "changes nothing where nothing is printed, and refuses a piece of another size" do
     bare = described_class.new(picture(10, 10, paper: 255))
     seen = picture(10, 10) { |rows| rows[2][3] = 7 }

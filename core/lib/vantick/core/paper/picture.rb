@@ -90,9 +90,11 @@ module Vantick
         # @return [Integer] grey of the paper
         def paper = sorted[(sorted.length * PAPER).floor]
 
+        # @return [Integer] grey of the darkest ink
+        def darkest = sorted[(sorted.length * DARKEST).floor]
+
         # @return [Float] darker points are ink
         def ink_below
-          darkest = sorted[(sorted.length * DARKEST).floor]
           paper - [(paper - darkest) * INK, (grain * GRAINS).clamp(CONTRAST)].max
         end
 

@@ -23,7 +23,6 @@ module Vantick
         # @param page [Documents::Page] as it was printed
         def initialize(page)
           @page = page
-          @printed = PrintedPage.new(page)
         end
 
         # @return [Boolean] whether it has marks by which it is found
@@ -45,7 +44,7 @@ module Vantick
           fields = fields.select { |field| field.kind == kind } unless kind == :cause
           task = Core::Marking::Task.find(item[:task])
           reader = Core::Paper::FieldReader.new(task, task.parse_time(item[:time]))
-          Field.new(at:, kind:, seen: seen(reader, kind, fields, Pieces.new(picture, warp, @printed)),
+          Field.new(at:, kind:, seen: seen(reader, kind, fields, Pieces.new(picture, warp, printed)),
                     picture: picture.piece(warp, around(fields), SCALE))
         end
 
@@ -57,12 +56,14 @@ module Vantick
           kinds.include?(:words) ? :words : kinds.first
         end
 
-        # Cut out of the scanned page as they are, or without the print.
+        # Cut out of the scanned page without the print.
         Pieces = Struct.new(:picture, :warp, :printed) do
-          def plain(box) = picture.piece(warp, box, SCALE)
           def written(box) = printed.written(picture, warp, box)
         end
         private_constant :Pieces
+
+        # Drawn once, and only where there is something to read.
+        def printed = @printed ||= PrintedPage.new(@page)
 
         def seen(reader, kind, fields, pieces)
           boxes = fields.map(&:box)
