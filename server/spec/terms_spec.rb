@@ -1,6 +1,10 @@
 # frozen_string_literal: true
 
 RSpec.describe Vantick::Server::Plan::Terms do
+  # A Wednesday on which the class has a lesson: what is planned differs from day to day of a week.
+  before { Vantick::Server::Clock.set(Time.utc(2026, 11, 25, 10)) }
+  after { Vantick::Server::Clock.set(nil) }
+
   let(:school_class) { make_class }
   let(:address) { "/api/classes/#{school_class['id']}/term" }
   let(:today) { Date.jd(Vantick::Server::Store::SchoolDay.today) }
