@@ -163,6 +163,22 @@ RSpec.describe "Paper that is read" do
     expect(read(file)["others"].first["words"]).to eq("No sheet here has the code #{check.code}. It may be from another school.")
   end
 
+  %w[rewrite words_to_digital quarters facts day_half day_halves].each_slice(3) do |kind, task, step|
+    it "is sure of nothing on an empty page of #{kind} whose print lies elsewhere" do
+      check = check_of(make(kind:, task:, step:))
+      page = Vantick::Server::Pages::Printing.of_check(check, store.classes.find(check.class_id)).kept(check, only: ids.first).pages.first
+      canvas = Vantick::Copier.written([page], [], Vantick::Copier::ChildHand.new(Random.new(3))).first
+      picture = Vantick::Core::Paper::Picture.new(canvas.width, canvas.height, canvas.bytes)
+      corners = Vantick::Server::Pages::Found.of(picture).first.corners
+      items = check.items.map { |item| { task:, time: item[:time] } }
+      sure = [0, 14].map do |off|
+        found = Vantick::Server::Pages::FieldsSeen.new(page).read(picture, corners.map { |x, y| [x + off, y] }, items)
+        found.map { |field| field.seen.sure }.uniq
+      end
+      expect(sure).to eq([[true], [false]])
+    end
+  end
+
   it "never changes what a person typed" do
     check = check_of(make(count: 2))
     item = check.items.first

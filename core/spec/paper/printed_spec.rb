@@ -29,8 +29,17 @@ RSpec.describe Vantick::Core::Paper::Printed do
   [[8, 7], [-9, 0]].each do |across, down|
     it "leaves all as it is where the print lies #{across} and #{down} points off, which is too far" do
       seen = picture(100, 80) { |rows| print(rows, across, down) }
-      expect(printed.taken_from(seen)).to be(seen)
+      expect { |said| expect(printed.taken_from(seen, &said)).to be(seen) }.to yield_control
+      expect { |said| printed.taken_from(picture(100, 80) { |rows| print(rows, 2, 1) }, &said) }.not_to yield_control
     end
+  end
+
+  it "has the numbers that were measured or judged" do
+    names = %i[DARK ASKEW ROUND LOOKED_AT FITS SOMETHING]
+    expect(names.map { |name| described_class.const_get(name) }).to eq([200, 3, 2, 240, 0.5, 0.2])
+    reader = %i[TICKED EMPTY DIGIT_ROUND OUTSIDE].map { |name| Vantick::Core::Paper::FieldReader.const_get(name) }
+    expect(reader).to eq([0.06, 0.025, 8, 0.02])
+    expect([Vantick::Core::Paper::DigitReader::SURE, Vantick::Core::Paper::DigitReader::NONE]).to eq([0.9, 0.5])
   end
 
   it "changes nothing where nothing is printed, and refuses a piece of another size" do

@@ -12,12 +12,12 @@ module Vantick
         # @param said [String, nil] what someone said the dial shows, where a mistake is to be spotted
         # @param home [Wording::HomeLanguage, nil] what the child speaks at home: half past with the hour that comes is no mistake, where it
         #   has that
-        # @param own [Wording::OwnWords, nil] words of the child's own, looked at where the answer cannot be read without them
+        # @param own [Proc, nil] gives the {Wording::OwnWords} of the child, where the answer cannot be read without them
         # @return [Marked]
         # @raise [AnswerTooLong, InvalidSaid]
         def self.mark(task:, time:, text:, conventions: Wording::Conventions.default, said: nil, home: nil, own: nil)
           marked = judged(task:, time:, text:, conventions:, said:, home:)
-          known = own.read(text) if own && marked.verdict == :unreadable && task.notation == :words
+          known = own.call.read(text) if own && marked.verdict == :unreadable && task.notation == :words
           known ? judged(task:, time:, text: known, conventions:, said:, home:).misspelt : marked
         end
 

@@ -44,8 +44,11 @@ module Vantick
           fields = fields.select { |field| field.kind == kind } unless kind == :cause
           task = Core::Marking::Task.find(item[:task])
           reader = Core::Paper::FieldReader.new(task, task.parse_time(item[:time]))
-          Field.new(at:, kind:, seen: seen(reader, kind, fields, Pieces.new(picture, warp, printed)),
-                    picture: picture.piece(warp, around(fields), SCALE))
+          pieces = Pieces.new(picture, warp, printed)
+          seen = seen(reader, kind, fields, pieces)
+          # Print that lies elsewhere may be taken for writing.
+          seen = seen.class.new(**seen.to_h, sure: false) if pieces.astray
+          Field.new(at:, kind:, seen:, picture: picture.piece(warp, around(fields), SCALE))
         end
 
         # A dial that is read in digits and in words is read in words; boxes with a line are a cause, and the right time.
@@ -57,8 +60,9 @@ module Vantick
         end
 
         # Cut out of the scanned page without the print.
-        Pieces = Struct.new(:picture, :warp, :printed) do
-          def written(box) = printed.written(picture, warp, box)
+        # @!attribute astray [Boolean, nil] whether the print did not fit somewhere
+        Pieces = Struct.new(:picture, :warp, :printed, :astray) do
+          def written(box) = printed.written(picture, warp, box) { self.astray = true }
         end
         private_constant :Pieces
 

@@ -23,8 +23,9 @@ module Vantick
         # @param picture [Core::Paper::Picture] of a scanned page
         # @param warp [Core::Paper::Warp] from the page to the picture
         # @param box [Array(Numeric, Numeric, Numeric, Numeric)] in points of the page
+        # @yield where the print does not fit
         # @return [Core::Paper::Picture] what somebody wrote there
-        def written(picture, warp, box) = printed(box).taken_from(picture.piece(warp, box, SCALE))
+        def written(picture, warp, box, &) = printed(box).taken_from(picture.piece(warp, box, SCALE), &)
 
         private
 

@@ -26,11 +26,7 @@ module Vantick
         # @raise [Core::AnswerTooLong]
         def self.judged(item, text, conventions, home: nil, own: nil)
           task = Core::Marking::Task.find(item[:task])
-          asked = { task:, time: task.parse_time(item[:time]), text:, said: item[:said], conventions:, home: }
-          marked = Core::Marking::Marker.mark(**asked)
-          return marked unless own && marked.verdict == :unreadable && task.notation == :words
-
-          Core::Marking::Marker.mark(**asked, own: own.call)
+          Core::Marking::Marker.mark(task:, time: task.parse_time(item[:time]), text:, said: item[:said], conventions:, home:, own:)
         end
 
         # What a teacher types: of a drawing it is a picture's number, which the page sends as angles, or a sign for none or unclear.
