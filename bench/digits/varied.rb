@@ -3,8 +3,6 @@
 module Bench
   # Digits as children write them, made of the open set's: slanted, narrow, in a thin pencil; and what is no digit, made of the same.
   class Varied
-    # The label of what is no digit.
-    NONE = 10
     # Points of a side of what is made, and of the open set's.
     SIDE = 48
     FROM = 28

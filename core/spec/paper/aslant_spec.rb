@@ -47,4 +47,17 @@ RSpec.describe Vantick::Core::Paper::Corners do
       expect(inside.count { |grey| grey < 100 }).to eq(0)
     end
   end
+
+  it "offers pieces that lie further aslant, which only their code shows to be one" do
+    onto = [[60, 120], [500, 40], [590, 800], [20, 760]]
+    marks = described_class.in(photographed(onto))
+    expect(marks.pieces).to eq([])
+    expect(marks.aslant.length).to eq(1)
+    marks.aslant.first.zip(onto) { |one, other| expect(Math.hypot(one[0] - other[0], one[1] - other[1])).to be < 3 }
+  end
+
+  it "takes nothing for a mark that has dark beside it, as in a page's shadow" do
+    edge = picture(300, 300) { |rows| rows.each_with_index { |row, at| (150..299).each { |column| row[column] = at % 40 < 30 ? 40 : 60 } } }
+    expect(Vantick::Core::Paper::Marks.new(edge).all).to eq([])
+  end
 end

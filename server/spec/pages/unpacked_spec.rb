@@ -78,8 +78,24 @@ RSpec.describe Vantick::Server::Pages::Unpacked do
   it "takes photographs the right way up, by what the phone says of them, and pictures with colours and without paper behind" do
     lying = sheet.rot90.copy
     lying = lying.mutate { |drawn| drawn.set_type!(GObject::GINT_TYPE, "orientation", 8) }
-    expect(pages(lying.jpegsave_buffer).last).to match([1, 1, be_within(3).of(1240), 1754])
+    expect(pages(lying.jpegsave_buffer).last).to match([1, 1, be_within(4).of(1627), 2300])
     clear = sheet.bandjoin([sheet, sheet, sheet]).copy(interpretation: :srgb)
-    expect(pages(clear.pngsave_buffer).last).to match([1, 1, be_within(3).of(1240), 1754])
+    expect(pages(clear.pngsave_buffer).last).to match([1, 1, be_within(4).of(1627), 2300])
+  end
+
+  # Greys of the page itself, away from what is printed, in tenths from its darkest to its lightest.
+  def light(taken)
+    file = File.join(folder, "light.jpg")
+    File.binwrite(file, taken.jpegsave_buffer(Q: 95))
+    page = described_class.new(file).enum_for(:each).filter_map { |_, found| found }.first.picture
+    page.bytes.bytes.each_slice(997).map(&:first).sort.then { |greys| [1, 9].map { |tenth| greys[greys.length * tenth / 10] } }
+  end
+
+  it "evens out the light of a photograph that a hand's shadow lies on, and leaves an even one" do
+    paper = Vips::Image.black(1200, 1700) + 230
+    shadow = (Vips::Image.xyz(1200, 1700)[0] > 700).ifthenelse(paper * 0.5, paper).gaussblur(20)
+    dark, bright = light(shadow.cast("uchar"))
+    expect(bright - dark).to be < 25
+    expect(light(paper.cast("uchar"))).to all(be_within(2).of(230))
   end
 end

@@ -17,6 +17,10 @@ module Vantick
         SHAPES = (0.42..3.4)
         # Pieces with three marks that are tried, the largest first (judgement).
         TORN = 4
+        # Photographed from further aslant sides are nearer to each other: the same as {OBLIQUE}, {SKEW} and {SIZES}, and pieces that are
+        # tried, the largest first (measured with a camera of our own, `bench/paper/other_camera.rb`: 25 degrees).
+        ASLANT = { oblique: 0.5, skew: 0.45, sizes: 0.5..2.0 }.freeze
+        TRIED = 6
         # Places of the four marks, from the upper left one clockwise.
         PLACES = (0..3)
 
@@ -35,6 +39,13 @@ module Vantick
 
         # @return [Array<Array<Array(Float, Float)>>]
         def pieces = @open.filter_map { |mark| piece(mark, @closed) }.uniq
+
+        # Pieces that are so far aslant that other marks may look like them: one is a piece only where its code is read.
+        # @return [Array<Array<Array(Float, Float)>>] as {#pieces}, the largest first
+        def aslant
+          found = @open.flat_map { |open| quads(open, @closed, **ASLANT) }.uniq
+          found.max_by(TRIED) { |quad| area(quad) }.map { |quad| quad.map { |mark| [mark.x, mark.y] } }
+        end
 
         # Where a corner is torn off, folded or has a hole, the fourth mark lies where the three others say. Any three marks may look so: a
         # piece is one only where its code is read.
@@ -65,18 +76,21 @@ module Vantick
 
         # The smallest piece of which the open mark is the upper left corner.
         def piece(open, closed)
-          alike = closed.select { |mark| SIZES.cover?(mark.side.fdiv(open.side)) }
-          pairs = alike.permutation(2).select { |right, below| corner?(open, right, below) }
-          quads = pairs.filter_map { |right, below| completed(open, right, below, alike) }
+          quads = quads(open, closed, oblique: OBLIQUE, skew: SKEW, sizes: SIZES)
           quads.min_by { |quad| [(oblique(quad) / ALIKE_OBLIQUE).floor, area(quad)] }&.map { |mark| [mark.x, mark.y] }
         end
 
-        # Whether two marks lie to the right of a third and below it, about at a right angle, as a piece has its sides.
-        def corner?(at, right, below) = square?(at, right, below, upright: true)
+        # Two marks lie to the right of the open one and below it, and the fourth about where these would have it.
+        def quads(open, closed, oblique:, skew:, sizes:)
+          alike = closed.select { |mark| sizes.cover?(mark.side.fdiv(open.side)) }
+          pairs = alike.permutation(2).select { |right, below| square?(open, right, below, upright: true, oblique:) }
+          pairs.filter_map { |right, below| completed(open, right, below, alike, skew) }
+        end
 
-        # The same seen from any corner: the next one clockwise, and the one before.
+        # Whether two marks lie about at a right angle seen from a third, as a piece has its sides: the next one clockwise, and the one
+        # before.
         # @param upright [Boolean] whether the next one lies along the width
-        def square?(at, after, before, upright:)
+        def square?(at, after, before, upright:, oblique: OBLIQUE)
           one = [after.x - at.x, after.y - at.y]
           other = [before.x - at.x, before.y - at.y]
           sides = [one, other].map { |way| Math.hypot(*way) }
@@ -85,13 +99,13 @@ module Vantick
 
           turned = ((one[0] * other[1]) - (one[1] * other[0])) / (wide * high)
           slanted = ((one[0] * other[0]) + (one[1] * other[1])) / (wide * high)
-          turned.positive? && slanted.abs < OBLIQUE
+          turned.positive? && slanted.abs < oblique
         end
 
-        def completed(open, right, below, alike)
+        def completed(open, right, below, alike, skew)
           x = right.x + below.x - open.x
           y = right.y + below.y - open.y
-          near = [right, below].map { |mark| Math.hypot(mark.x - open.x, mark.y - open.y) }.max * SKEW
+          near = [right, below].map { |mark| Math.hypot(mark.x - open.x, mark.y - open.y) }.max * skew
           last = (alike - [right, below]).min_by { |mark| Math.hypot(mark.x - x, mark.y - y) } or return
           [open, right, last, below] if Math.hypot(last.x - x, last.y - y) < near
         end

@@ -17,6 +17,11 @@ module Vantick
         SOLID = 0.72
         # Points this far round where a mark was seen are looked at for its middle, in sides: words may stand near.
         NEAR = 0.72
+        # Paper is all round a mark: looked at in eight directions, so many sides from its middle, as many as this are light. What lies in
+        # the shadow beside a page has dark on one side.
+        ROUND = 0.95
+        DIRECTIONS = (0..7).map { |at| at * Math::PI / 4 }.freeze
+        LIGHT_ROUND = 6
         # In an open mark the middle is lighter than its rim, by so many parts of the way to paper.
         OPEN = 0.35
 
@@ -99,9 +104,15 @@ module Vantick
 
           middle = [dark.sum(&:first).fdiv(dark.length), dark.sum(&:last).fdiv(dark.length)]
           spread = dark.sum { |column, row| ((column - middle[0])**2) + ((row - middle[1])**2) }.fdiv(dark.length)
-          return if dark.length < spread * SOLID * 6
+          side = Math.sqrt(spread * 6)
+          return if dark.length < spread * SOLID * 6 || !alone?(middle, side, light * 0.6)
 
-          Mark.new(x: middle[0], y: middle[1], side: Math.sqrt(spread * 6), open: open?(middle, Math.sqrt(spread * 6), light))
+          Mark.new(x: middle[0], y: middle[1], side:, open: open?(middle, side, light))
+        end
+
+        def alone?(middle, side, dark)
+          out = side * ROUND
+          DIRECTIONS.count { |way| @picture.at(middle[0] + (out * Math.sin(way)), middle[1] - (out * Math.cos(way))) > dark } >= LIGHT_ROUND
         end
 
         def brightest(x, y, half)

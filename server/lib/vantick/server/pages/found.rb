@@ -32,10 +32,13 @@ module Vantick
             whole = named(picture, marks.pieces.sort_by { |corners| corners.sum(&:last) })
             return whole if whole.any?(&:name)
 
-            named(picture, marks.torn).select(&:name).first(1).then { |torn| torn.empty? ? whole : torn }
+            alone(picture, marks.aslant) || alone(picture, marks.torn) || whole
           end
 
           private
+
+          # What only its code shows to be a piece.
+          def alone(picture, quads) = named(picture, quads).find(&:name)&.then { |piece| [piece] }
 
           def named(picture, quads) = quads.zip(names(picture, quads)).map { |corners, name| Piece.new(corners:, name:) }
 

@@ -34,9 +34,11 @@ module Vantick
 
         # @param path [String]
         # @param from [Integer] the first page wanted
-        def initialize(path, from: 1)
+        # @param kept [Boolean] whether it is a page that was read before, as it was kept
+        def initialize(path, from: 1, kept: false)
           @path = path
           @from = from
+          @kept = kept
         end
 
         # @yield [Integer, Page, nil] how many pages there are, and a page; no page at first
@@ -56,7 +58,7 @@ module Vantick
         # A page at which the program fell is none that can be read; it goes on with the next.
         # @return [Integer, nil] the page to go on with; nothing where all were read
         def read(room, from)
-          room.start_ruby(PROGRAM, @path, room.folder, from.to_s)
+          room.start_ruby(PROGRAM, @path, room.folder, from.to_s, *("kept" if @kept))
           pages = 0
           last = from - 1
           while (line = room.gets)

@@ -114,7 +114,7 @@ module Vantick
             file.binmode
             file.write(store.scans.picture(:scan_pages, page.id))
             file.flush
-            return Pages::Unpacked.new(file.path).enum_for(:each).filter_map { |_, found| found }.first.picture
+            return Pages::Unpacked.new(file.path, kept: true).enum_for(:each).filter_map { |_, found| found }.first.picture
           end
         end
 
