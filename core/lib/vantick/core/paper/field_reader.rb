@@ -31,16 +31,19 @@ module Vantick
         # @!attribute sure [Boolean] whether it can be marked without a person
         # @!attribute guesses [Array<String>] what else it may be, the likeliest first
         # @!attribute remarks [Array<Symbol>] such as `:mirrored`
-        Seen = Struct.new(:text, :sure, :guesses, :remarks, keyword_init: true) do
-          def initialize(text: "", sure: false, guesses: [], remarks: []) = super
+        # @!attribute forms [Array<String, nil>] of each digit, as {OwnDigits} keeps it; nothing where its box is empty
+        Seen = Struct.new(:text, :sure, :guesses, :remarks, :forms, keyword_init: true) do
+          def initialize(text: "", sure: false, guesses: [], remarks: [], forms: []) = super
         end
         BLANK = Seen.new(sure: true).freeze
 
         # @param task [Marking::Task]
         # @param time [DialTime, DayTime] that was asked
-        def initialize(task, time)
+        # @param own [OwnDigits] of the child whose paper it is
+        def initialize(task, time, own: OwnDigits::NONE)
           @task = task
           @time = time
+          @own = own
           freeze
         end
 
@@ -103,12 +106,13 @@ module Vantick
 
         class << self
           # @param picture [Picture] of a box, without its line
+          # @param own [OwnDigits] of the child who wrote it
           # @return [DigitReader::Read]
-          def digit(picture)
+          def digit(picture, own = OwnDigits::NONE)
             ink = ink(picture)
             return DigitReader::BLANK if ink.flatten.count { |value| value > 0.4 } < 9
 
-            DigitReader.standard.read(ink)
+            DigitReader.standard.read(ink, own)
           end
 
           private
@@ -124,13 +128,15 @@ module Vantick
         private
 
         def in_boxes(pictures)
-          read = pictures.map { |picture| FieldReader.digit(picture) }
+          read = pictures.map { |picture| FieldReader.digit(picture, @own) }
           return BLANK if read.all?(DigitReader::BLANK)
 
-          remarks = read.select(&:mirrored).map { :mirrored }.uniq
-          return time(read, remarks) if read.length == TIME
+          seen = read.length == TIME ? time(read) : number(read)
+          Seen.new(**seen, forms: read.map(&:form), remarks: read.select(&:mirrored).map { :mirrored }.uniq).freeze
+        end
 
-          Seen.new(text: written(read.map(&:digit)), sure: read.all?(&:sure?) && complete?(read), guesses: guesses(read), remarks:).freeze
+        def number(read)
+          { text: written(read.map(&:digit)), sure: read.all?(&:sure?) && complete?(read), guesses: guesses(read) }
         end
 
         # What is ticked, the darkest first, and whether that is one and clear.
@@ -142,13 +148,13 @@ module Vantick
 
         # Read as a whole: the likeliest that can be a time. Where the digits by themselves are none, a person looks. This leans on no
         # right answer.
-        def time(read, remarks)
+        def time(read)
           times = possible(read)
           alone = read.map(&:digit)
-          return Seen.new(text: written(alone), guesses: guesses(read), remarks:).freeze if times.empty?
+          return { text: written(alone), guesses: guesses(read) } if times.empty?
 
           sure = times.first == alone && read.all?(&:sure?) && complete?(read)
-          Seen.new(text: written(times.first), sure:, guesses: times.first(GUESSES).map { |digits| written(digits) }, remarks:).freeze
+          { text: written(times.first), sure:, guesses: times.first(GUESSES).map { |digits| written(digits) } }
         end
 
         # Hours of a day and minutes of an hour that the boxes may hold, the likeliest first.
