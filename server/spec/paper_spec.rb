@@ -103,6 +103,21 @@ RSpec.describe "Paper that is read" do
     end
   end
 
+  it "learns what a child's digits look like from the answers that stand, for that child alone, until the paper goes" do
+    check = check_of(make(kind: "rewrite", task: "words_to_digital", step: "quarters", count: 4, versions: "one"))
+    scan = read(Vantick::Copier.pdf(ids.first(2).flat_map { |id| paper(check, id) }))["scan"]
+    piece = store.db[:scan_pieces].where(child_id: ids.first).exclude(forms: nil).first
+    forms = JSON.parse(piece[:forms]).map { |form| form&.unpack1("m0") }
+    known = ->(child_id) { store.own_digits.of(child_id).weighed(forms.last, Array.new(11, 1 / 11.0)).each_with_index.max.last }
+    at = check.items.index { |item| item[:id] == piece[:item_id] }
+    expect(ids.first(2).map(&known)).to eq([right(check, ids.first)[at][-1].to_i] * 2)
+    put("/api/pieces/#{piece[:id]}", { answer: "9:#{forms.compact.length == 4 ? '9' : ''}99" })
+    expect(known.call(ids.first)).to eq(9)
+    expect(known.call(ids[1])).to eq(0)
+    delete("/api/scans/#{scan['id']}")
+    expect(store.own_digits.of(ids.first).weighed(forms.last, Array.new(11, 1 / 11.0)).uniq.length).to eq(1)
+  end
+
   it "leaves words to a person, with the piece of paper beside the place to type, and takes an empty line for empty" do
     check = check_of(make(kind: "slips", task: "dial_to_words", count: 5))
     answers = right(check, ids.first)
@@ -264,7 +279,7 @@ RSpec.describe "Paper that is read" do
   # @return [String] a JPEG with one sheet beside the other, as large as a page is read
   def both(sheets)
     left, right = sheets.map { |jpeg| Vips::Image.new_from_buffer(jpeg, "") }
-    left.join(right, :horizontal).thumbnail_image(1754).jpegsave_buffer(Q: 95)
+    left.join(right, :horizontal).thumbnail_image(2300).jpegsave_buffer(Q: 95)
   end
 
   # @return [Float] the share of dark points within four corners

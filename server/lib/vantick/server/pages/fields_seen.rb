@@ -31,19 +31,22 @@ module Vantick
         # @param picture [Core::Paper::Picture] of the paper
         # @param corners [Array<Array(Float, Float)>] its marks there
         # @param items [Array<Hash>] what was asked on the sheet, each with `task` and `time`
+        # @param own [Core::Paper::OwnDigits] of the child whose paper it is
         # @return [Array<Field>]
-        def read(picture, corners, items)
+        def read(picture, corners, items, own: Core::Paper::OwnDigits::NONE)
           warp = Core::Paper::Warp.new(Documents::Finder.middles(@page.area), corners)
-          @page.fields.group_by(&:item).map { |at, fields| field(picture, warp, at, fields, items[at]) }
+          @page.fields.group_by(&:item).map do |at, fields|
+            task = Core::Marking::Task.find(items[at][:task])
+            reader = Core::Paper::FieldReader.new(task, task.parse_time(items[at][:time]), own:)
+            field(picture, warp, at, fields, reader)
+          end
         end
 
         private
 
-        def field(picture, warp, at, fields, item)
+        def field(picture, warp, at, fields, reader)
           kind = kind_of(fields)
           fields = fields.select { |field| field.kind == kind } unless kind == :cause
-          task = Core::Marking::Task.find(item[:task])
-          reader = Core::Paper::FieldReader.new(task, task.parse_time(item[:time]))
           pieces = Pieces.new(picture, warp, printed)
           seen = seen(reader, kind, fields, pieces)
           # Print that lies elsewhere may be taken for writing.

@@ -41,7 +41,8 @@ module Vantick
           return [[], []] unless page&.found?
 
           items = check[:items].select { |item| [nil, child_id].include?(item[:child_id]) }
-          pieces = page.read(picture, corners, items).map { |field| piece(field, items[field.at], child_id) }
+          own = @store.own_digits.of(child_id)
+          pieces = page.read(picture, corners, items, own:).map { |field| piece(field, items[field.at], child_id) }
           [pieces, pieces.filter_map { |one| answer(one, items) if one[:sure] == 1 }]
         end
 
@@ -118,8 +119,10 @@ module Vantick
           seen = field.seen
           { item_id: item[:id], child_id:, kind: field.kind.to_s, seen: seen.text, sure: seen.sure ? 1 : 0,
             guesses: JSON.generate(seen.guesses), answer_uuid: (SecureRandom.uuid if seen.sure),
-            settled_at: (Clock.iso8601 if seen.sure), picture: Sequel.blob(GreyPng.write(field.picture)) }
+            forms: forms(seen), settled_at: (Clock.iso8601 if seen.sure), picture: Sequel.blob(GreyPng.write(field.picture)) }
         end
+
+        def forms(seen) = (JSON.generate(seen.forms.map { |form| form && [form].pack("m0") }) if seen.forms.any?)
 
         # An empty field is answered with a dash, as a teacher would type it.
         def answer(piece, items)

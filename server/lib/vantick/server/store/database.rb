@@ -148,6 +148,9 @@ module Vantick
         # @return [OwnWords]
         def own_words = OwnWords.new(db)
 
+        # @return [OwnDigits]
+        def own_digits = OwnDigits.new(db)
+
         # @return [Turns]
         def turns = Turns.new(db)
 
