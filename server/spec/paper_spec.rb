@@ -1,9 +1,11 @@
 # frozen_string_literal: true
 
-require_relative "../../demo/copier/copier"
+require_relative "support/paper"
 
 # Paper from the copier's stand-in, which prints, lets made-up children write and scans, to marked answers.
 RSpec.describe "Paper that is read" do
+  include PaperRead
+
   let(:names) { %w[Anneke Bram Celyn Dara Elio Freya] }
   let(:school_class) { make_class(names) }
   let(:address) { "/api/classes/#{school_class['id']}" }
@@ -14,51 +16,6 @@ RSpec.describe "Paper that is read" do
   before do
     drawn = Random.new(11)
     allow(SecureRandom).to receive(:random_number) { |most| drawn.rand(most) }
-  end
-
-  def make(**settings) = post("#{address}/sheets", { kind: "draw", task: "digital_to_dial", step: "quarters", count: 4, **settings }).body
-
-  def check_of(made) = store.checks.find(made["check_id"])
-
-  # What a child would write who gets everything right.
-  def right(check, child_id)
-    task = Vantick::Core::Marking::Task.find(check.task)
-    items = check.items.select { |item| [nil, child_id].include?(item[:child_id]) }
-    items.map do |item|
-      answer = task.right_answer(task.parse_time(item[:time]))
-      task.notation == :day_half ? answer.to_s : task.write(answer)
-    end
-  end
-
-  # @return [Array<String>] JPEG of each page of a child's sheet
-  def paper(check, child_id, answers = right(check, child_id), **scanned)
-    of = store.classes.find(check.class_id)
-    sheet = Vantick::Server::Pages::Printing.of_check(check, of).kept(check, only: child_id)
-    hand = Vantick::Copier::ChildHand.new(Random.new(random.rand(2**30)))
-    Vantick::Copier.written(sheet.pages, answers, hand).map { |canvas| scanner.scan(canvas, **scanned) }
-  end
-
-  def ids = school_class["children"].map { |child| child["id"] }
-
-  # Sends a file and waits until it is read.
-  def read(file, of: address, name: "stack.pdf", part: 500_000)
-    scan = post("#{of}/scans", { name:, bytes: file.bytesize }).body
-    (0...file.bytesize).step(part) do |at|
-      put("/api/scans/#{scan['id']}/parts", { at:, data: [file.byteslice(at, part)].pack("m0") })
-    end
-    Vantick::Server::Work::Runner.wake(store).join
-    get("/api/scans/#{scan['id']}").body
-  end
-
-  def standing(check) = store.answers.standing([check.id]).fetch(check.id, [])
-
-  # As it comes from the printer.
-  def printed(check, answers)
-    sheet = Vantick::Server::Pages::Printing.of_check(check, store.classes.find(check.class_id)).kept(check)
-    sheet.pages.map do |page|
-      hand = Vantick::Copier::ChildHand.new(Random.new(random.rand(2**30)))
-      scanner.scan(Vantick::Copier.written([page], answers, hand).first)
-    end
   end
 
   it "knows whose each page is where each child has one, and asks where one was copied" do
@@ -164,18 +121,61 @@ RSpec.describe "Paper that is read" do
     expect(left.map { |piece| piece["id"] }).to match_array(unread.map { |piece| piece[:id] })
     expect(store.db[:answers].count - before).to eq(5)
     expect(store.db[:answers].order(:id).last(5).map { |row| row[:answer] }).to match_array(waiting.map { |piece| piece[:seen] })
-    expect(post("/api/checks/#{check.id}/agreements", { piece_ids: [] })).to be_refused(400).at("piece_ids")
+    expect(post("/api/checks/#{check.id}/agreements", { piece_ids: [0] })).to be_refused(400).at("piece_ids")
+  end
+
+  it "shows some that were read alone, each once, and says how many of those were wrong; these wait then" do
+    check = check_of(make)
+    read(Vantick::Copier.pdf(ids.first(3).flat_map { |id| paper(check, id) }))
+    address = "/api/checks/#{check.id}"
+    shown = get("#{address}/pieces?waiting=true").body
+    expect(shown["looked_at"]).to eq("shown" => 0, "wrong" => 0)
+    wrong, *right = shown["sample"].map { |piece| piece["id"] }
+    expect(right.length).to eq(2)
+    other = check_of(make(count: 2))
+    expect(post("/api/checks/#{other.id}/agreements", { piece_ids: [], sure_ids: right }).body["looked_at"]["shown"]).to eq(0)
+    after = post("#{address}/agreements", { piece_ids: [], sure_ids: right, wrong_ids: [wrong] }).body
+    expect(after["looked_at"]).to eq("shown" => 3, "wrong" => 1)
+    expect(after["pieces"].map { |piece| piece["id"] }).to include(wrong)
+    expect(after["sample"].map { |piece| piece["id"] } & [wrong, *right]).to eq([])
   end
 
   it "says of a deleted check's paper that it can be restored, and reads it then" do
     check = check_of(make(count: 2))
     file = Vantick::Copier.pdf(paper(check, ids.first))
     delete("/api/checks/#{check.id}")
-    expect(read(file)["others"].map { |page| page["words"] }).to eq([Vantick::Server::Pages::ReadPage::WORDS["removed"]])
+    refused = read(file)["others"].first
+    expect(refused["words"]).to eq(Vantick::Server::Pages::ReadPage::WORDS["removed"])
+    again = "/api/scan-pages/#{refused['id']}/readings"
+    expect(post(again, {}).body["others"].map { |page| page["words"] }).to eq([refused["words"]])
     post("/api/removed/#{store.removed.all(school_class['id']).first.id}/return", {})
-    expect(read(file)["read"]).to eq(1)
+    found = store.scans.pages(store.scans.of_class(school_class["id"]).first.id).first
+    expect(post("/api/scan-pages/#{found.id}/readings", {}).body.values_at("read", "others")).to eq([1, []])
+    expect(standing(check).map(&:verdict).uniq).to eq(["right"])
+    again = -> { post("/api/scan-pages/#{store.scans.pages(found.scan_id).first.id}/readings", {}) }
+    expect(again.call).to be_refused(422).at("scan_page_id").saying(/read already/)
+    store.db[:scan_pages].update(state: "refused", picture: nil)
+    expect(again.call).to be_refused(422).at("scan_page_id").saying(/picture is gone/)
+    store.scans.remove(found.scan_id)
     store.db[:checks].where(id: check.id).update(code: "ZZZZZ")
     expect(read(file)["others"].first["words"]).to eq("No sheet here has the code #{check.code}. It may be from another school.")
+  end
+
+  it "takes the paper of a child who has left since, where a person says so" do
+    check = check_of(make(count: 2))
+    files = ids.first(2).map { |id| Vantick::Copier.pdf(paper(check, id)) }
+    others = make_class(["Zora"])
+    store.db[:children].where(id: ids.first).update(left_at: "2026-03-02T08:00:00Z")
+    store.db[:children].where(id: ids[1]).update(class_id: others["id"])
+    files.zip(ids.first(2), names).each do |file, child_id, name|
+      page = read(file)["others"].first
+      expect(page.values_at("state", "child_id", "words"))
+        .to eq(["refused", child_id, "#{name} is no longer in this class. Take the page all the same?"])
+      taken = put("/api/scan-pages/#{page['id']}", { check_id: check.id, child_id:, page: 1 })
+      expect(taken.body["read"]).to eq(1)
+      expect(standing(check).select { |one| one.child_id == child_id }.map(&:verdict).uniq).to eq(["right"])
+    end
+    expect(get("/api/checks/#{check.id}/findings").status).to eq(200)
   end
 
   %w[rewrite words_to_digital quarters facts day_half day_halves].each_slice(3) do |kind, task, step|

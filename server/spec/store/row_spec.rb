@@ -42,7 +42,7 @@ RSpec.describe Vantick::Server::Store::Row do
     known = { check_id: checks.last.id, child_id: 1, page: 1, corners: [[0, 0]] }
     page = { number: 1, state: "read", words: "", picture: "x", pieces: [piece], **known }
     store.scans.add_pages(scan.id, [page])
-    [scan, *store.scans.pages(scan.id), *store.scans.pieces(checks.last.id)]
+    [scan, *store.scans.pages(scan.id), *store.pieces.pieces(checks.last.id)]
   end
 
   # Everything in a value, down to what lies in lists.

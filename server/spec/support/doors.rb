@@ -47,7 +47,7 @@ module Doors
     piece = { item_id: item["id"], child_id: child["id"], kind: "words", seen: "", sure: 0, guesses: "[]", picture: Sequel.blob("x") }
     page = { number: 1, state: "read", words: "", check_id: check["id"], child_id: child["id"], page: 1, picture: "x", pieces: [piece] }
     pages = store.scans.add_pages(scan.id, [page])
-    { "scan_id" => scan.id, "scan_page_id" => pages.first, "piece_id" => store.scans.pieces(check["id"]).first.id }
+    { "scan_id" => scan.id, "scan_page_id" => pages.first, "piece_id" => store.pieces.pieces(check["id"]).first.id }
   end
 
   # A list of nobody new.

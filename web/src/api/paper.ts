@@ -4,6 +4,7 @@ import { fileSent } from "./sent";
 export type Scan = Schemas["Scan"];
 export type ScanRead = Schemas["ScanRead"];
 export type Piece = Schemas["Piece"];
+export type PiecesSeen = Schemas["PiecesSeen"];
 
 /** Bytes of a part of a file: what the server takes at once, in base64. */
 const PART = 480_000;
@@ -61,18 +62,28 @@ export function nameScanPage(
   return asked(api.PUT("/api/scan-pages/{scan_page_id}", { params: { path: { scan_page_id: id } }, body }));
 }
 
-export async function listPieces(checkId: number, waiting: boolean): Promise<Piece[]> {
+/** All, or what a person has to look at, and some that were marked without one. */
+export function listPieces(checkId: number, waiting: boolean): Promise<PiecesSeen> {
   const params = { path: { check_id: checkId }, query: { waiting } };
-  return (await asked(api.GET("/api/checks/{check_id}/pieces", { params }))).pieces;
+  return asked(api.GET("/api/checks/{check_id}/pieces", { params }));
 }
 
 export function settlePiece(id: number, answer: string): Promise<Piece> {
   return asked(api.PUT("/api/pieces/{piece_id}", { params: { path: { piece_id: id } }, body: { answer } }));
 }
 
-/** Those that are left to look at once these are taken as they were read. */
-export async function agreeWithPieces(checkId: number, ids: readonly number[]): Promise<Piece[]> {
+/** These are as they were read; of those that were marked already, which are right and which are not. */
+export function agreeWithPieces(
+  checkId: number,
+  ids: { pieces: readonly number[]; sure: readonly number[]; wrong: readonly number[] },
+): Promise<PiecesSeen> {
   const params = { path: { check_id: checkId } };
-  const body = { piece_ids: [...ids] };
-  return (await asked(api.POST("/api/checks/{check_id}/agreements", { params, body }))).pieces;
+  const body = { piece_ids: [...ids.pieces], sure_ids: [...ids.sure], wrong_ids: [...ids.wrong] };
+  return asked(api.POST("/api/checks/{check_id}/agreements", { params, body }));
+}
+
+/** Once its check or its child is back. */
+export function readPageAgain(id: number): Promise<ScanRead> {
+  const params = { path: { scan_page_id: id } };
+  return asked(api.POST("/api/scan-pages/{scan_page_id}/readings", { params, body: {} }));
 }

@@ -41,7 +41,7 @@ const leads = computed(
 /** Pieces of paper that were read, by place. */
 const { data: pieces } = useAsked("pieces of check", () => [props.check.id, false], listPieces);
 const pieceAt = computed(
-  () => new Map<string, Piece>(pieces.value?.map((one) => [placeOf(one.child_id, one.item_id), one])),
+  () => new Map<string, Piece>(pieces.value?.pieces.map((one) => [placeOf(one.child_id, one.item_id), one])),
 );
 
 watch(

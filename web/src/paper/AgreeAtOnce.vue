@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, ref } from "vue";
-import { agreeWithPieces, useDoing, type Check, type Piece } from "@/api";
+import { agreeWithPieces, useDoing, type Check, type Piece, type PiecesSeen } from "@/api";
 import { DialFace, handsIn, type Loose } from "@/dial";
 import { counted } from "@/words";
 
@@ -10,9 +10,10 @@ const props = defineProps<{
   pieces: readonly Piece[];
   /** Some that the reader was sure of, to see whether it was right to be. */
   sure: readonly Piece[];
+  /** Of these, how many were looked at before, and how many were wrong. */
+  lookedAt: PiecesSeen["looked_at"];
 }>();
-/** Goes on with those that were sure and are wrong all the same. */
-const emit = defineEmits<{ done: [wrong: Piece[]] }>();
+const emit = defineEmits<{ done: [] }>();
 
 const odd = ref(new Set<number>());
 const { busy, trouble, doing } = useDoing();
@@ -28,11 +29,10 @@ const parts = computed(() => [
   { id: "unsure", head: "", pieces: grouped(props.pieces) },
   { id: "sure", head: "Read and marked already: are these right?", pieces: grouped(props.sure) },
 ]);
-const finish = (): void =>
-  emit(
-    "done",
-    props.sure.filter((piece) => odd.value.has(piece.id)),
-  );
+const shownBefore = computed(() => {
+  const { shown, wrong } = props.lookedAt;
+  return shown ? `Of ${shown} looked at so far, ${wrong || "none"} ${wrong > 1 ? "were" : "was"} wrong.` : "";
+});
 
 function turn(id: number): void {
   const now = new Set(odd.value);
@@ -41,16 +41,11 @@ function turn(id: number): void {
 }
 
 async function agree(): Promise<void> {
-  if (!left.value.length) return finish();
-  if (
-    await doing(() =>
-      agreeWithPieces(
-        props.check.id,
-        left.value.map((piece) => piece.id),
-      ),
-    )
-  )
-    finish();
+  const ids = props.sure.map((piece) => piece.id);
+  const wrong = ids.filter((id) => odd.value.has(id));
+  const sure = ids.filter((id) => !odd.value.has(id));
+  const pieces = left.value.map((piece) => piece.id);
+  if (await doing(() => agreeWithPieces(props.check.id, { pieces, sure, wrong }))) emit("done");
 }
 </script>
 
@@ -61,7 +56,7 @@ async function agree(): Promise<void> {
         <strong>Click what is read wrongly.</strong>
         All others are taken with one press.
       </p>
-      <BButton variant="outline-primary" @click="finish">One by one</BButton>
+      <BButton variant="outline-primary" @click="emit('done')">One by one</BButton>
       <BButton variant="primary" autofocus :disabled="busy" @click="agree">
         {{
           left.length
@@ -72,7 +67,10 @@ async function agree(): Promise<void> {
     </div>
     <p v-if="trouble" class="field-error m-0" role="alert">{{ trouble }}</p>
     <template v-for="part in parts" :key="part.id">
-      <h2 v-if="part.head && part.pieces.length" class="h5 m-0 mt-3">{{ part.head }}</h2>
+      <h2 v-if="part.head && part.pieces.length" class="h5 m-0 mt-3">
+        {{ part.head }}
+        <span v-if="shownBefore" class="quiet fs-6 fw-normal">{{ shownBefore }}</span>
+      </h2>
       <ul class="all list-unstyled d-grid gap-2 m-0">
         <li v-for="piece in part.pieces" :key="piece.id">
           <BButton
@@ -87,6 +85,7 @@ async function agree(): Promise<void> {
               <DialFace v-if="piece.hands" class="hands" :facts="piece.hands" detail="small" />
               <strong v-else class="fs-125">{{ piece.seen }}</strong>
               <span class="quiet">{{ names.get(piece.child_id) }}</span>
+              <i v-if="piece.turned" class="bi bi-symmetry-vertical" title="A digit is turned round."></i>
             </span>
             <span v-if="odd.has(piece.id)" class="visually-hidden">read wrongly</span>
           </BButton>

@@ -12,12 +12,13 @@ const facts = useFacts();
 const id = useRouteNumber("id");
 const { data: check } = useAsked("check", () => id.value && [id.value], readCheck);
 const {
-  data: all,
+  data: seen,
   trouble,
   reload,
 } = useAsked("pieces", () => id.value && [id.value, true], listPieces, {
   fresh: true,
 });
+const all = computed(() => seen.value?.pieces);
 useOwnClass(() => check.value?.class_id);
 
 /** Fewer are looked at one by one at once (judgement). */
@@ -26,28 +27,9 @@ const readSome = computed(() => (all.value ?? []).filter((one) => one.seen && on
 /** Whether all that was read was looked at side by side. */
 const glanced = ref(false);
 const side = computed(() => !glanced.value && readSome.value.length >= FEW);
-/** So many of those that were marked without a person are shown as well (judgement: seen at a glance). */
-const SHOWN_TOO = 3;
-const { data: every } = useAsked(
-  "every-piece",
-  () => side.value && id.value && [id.value, false],
-  listPieces,
-  {
-    fresh: true,
-  },
-);
-/** Spread over the stack, the same at each look. */
-const sure = computed(() => {
-  const alone = (every.value ?? []).filter((one) => one.alone && one.seen);
-  const step = Math.max(Math.floor(alone.length / SHOWN_TOO), 1);
-  return alone.filter((_, place) => place % step === 0).slice(0, SHOWN_TOO);
-});
-/** Marked already, and read wrongly all the same. */
-const wrong = ref<Piece[]>([]);
-const pieces = computed(() => (side.value || !all.value ? undefined : [...all.value, ...wrong.value]));
-async function oneByOne(found: Piece[]): Promise<void> {
+const pieces = computed(() => (side.value ? undefined : all.value));
+async function oneByOne(): Promise<void> {
   await reload();
-  wrong.value = found;
   glanced.value = true;
 }
 
@@ -150,7 +132,14 @@ onKeyStroke("Escape", () => at.value > 0 && (at.value -= 1));
     </div>
     <p v-if="trouble" class="field-error" role="alert">{{ trouble }}</p>
     <p v-else-if="!all || !check" class="quiet" aria-live="polite">Loading…</p>
-    <AgreeAtOnce v-else-if="side" :check="check" :pieces="readSome" :sure="sure" @done="oneByOne" />
+    <AgreeAtOnce
+      v-else-if="side && seen"
+      :check="check"
+      :pieces="readSome"
+      :sure="seen.sample"
+      :looked-at="seen.looked_at"
+      @done="oneByOne"
+    />
     <div v-else-if="piece && item" class="look d-grid gap-4 align-items-start">
       <div class="d-grid gap-3">
         <img
@@ -179,6 +168,7 @@ onKeyStroke("Escape", () => at.value > 0 && (at.value -= 1));
           <span>
             <strong class="fs-125">{{ child?.name }}</strong>
             <span class="d-block">{{ item.right }}</span>
+            <span v-if="piece.turned" class="quiet d-block">A digit is turned round.</span>
             <span class="quiet d-block" role="status">{{ at + 1 }} of {{ pieces?.length }}</span>
           </span>
         </p>

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, ref } from "vue";
-import { nameScanPage, useDoing, type ScanRead } from "@/api";
+import { nameScanPage, readPageAgain, useDoing, type ScanRead } from "@/api";
 import { useClasses } from "@/school";
 
 /** A page that a person has to look at: with its picture, and whose it is, where that can be said. */
@@ -12,8 +12,16 @@ const { busy, trouble, doing } = useDoing();
 const childId = ref(props.page.child_id ?? 0);
 /** Only where it is known which sheet it is, and where its marks are. */
 const nameable = computed(
-  () => props.page.check_id && props.page.corners && ["unnamed", "twice"].includes(props.page.state),
+  () =>
+    props.page.check_id &&
+    props.page.corners &&
+    (["unnamed", "twice"].includes(props.page.state) || props.page.child_id),
 );
+const does = computed(
+  () => ({ twice: "Use this one", refused: "Take it" })[props.page.state as string] ?? "Read page",
+);
+/** Reading it again gave the same. */
+const same = ref(false);
 const children = computed(() => [
   { value: 0, text: "Choose a child" },
   ...(classes.current?.children ?? []).map((child) => ({ value: child.id, text: child.name })),
@@ -25,6 +33,15 @@ const name = (): Promise<boolean> =>
     if (!check_id) return;
     await nameScanPage(id, { check_id, child_id: childId.value, page: page ?? 1 });
     emit("named");
+  });
+
+const again = (): Promise<boolean> =>
+  doing(async () => {
+    const found = await readPageAgain(props.page.id);
+    same.value = found.others.some(
+      (one) => one.number === props.page.number && one.words === props.page.words,
+    );
+    if (!same.value) emit("named");
   });
 </script>
 
@@ -52,9 +69,20 @@ const name = (): Promise<boolean> =>
           :aria-label="`Whose is page ${page.number}?`"
         />
         <BButton type="submit" size="sm" variant="outline-primary" :disabled="busy || !childId">
-          {{ page.state === "twice" ? "Use this one" : "Read page" }}
+          {{ does }}
         </BButton>
       </form>
+      <BButton
+        v-if="page.state === 'refused'"
+        size="sm"
+        variant="outline-primary"
+        class="mt-2"
+        :disabled="busy"
+        @click="again"
+      >
+        Read again
+      </BButton>
+      <p v-if="same" class="quiet mb-0" role="status">It reads the same as before.</p>
       <p v-if="trouble" class="field-error mb-0" role="alert">{{ trouble }}</p>
     </div>
   </li>

@@ -45,14 +45,8 @@ module Vantick
 
         # @return [Boolean] whether it is to go on: a person may have stopped it
         def kept?(scan, pages)
-          answers = without_typed(pages.flat_map { |page| page.delete(:answers) || [] })
+          answers = pages.flat_map { |page| page.delete(:answers) || [] }
           @store.scans.add_pages(scan.id, pages) { @store.answers.add_all(answers, answered_at: Clock.iso8601) if answers.any? }.any?
-        end
-
-        # What a person typed stands.
-        def without_typed(answers)
-          given = @store.answers.verdicts(answers.map { |row, _| row[:item_id] })
-          answers.reject { |row, _| given.key?(row.values_at(:item_id, :child_id)) }
         end
 
         def finish(scan, state, trouble)

@@ -8,10 +8,11 @@ module Vantick
       # Pieces of paper of one class read: whose they are, and what is written in their fields.
       class ReadPage
         WORDS = { "unfound" => "This page has no code.", "unnamed" => "This page has no name.",
-                  "removed" => "This sheet's check was deleted. Restore it under Check, then add the file again.",
+                  "removed" => "This sheet's check was deleted. Restore it under Check, then read this page again.",
                   "unknown" => "No sheet here has the code %<code>s. It may be from another school.",
                   "other" => "This page belongs to another class: %<name>s.", "anothers" => "This page belongs to another class.",
-                  "gone" => "This page's child is no longer in the class.",
+                  "gone" => "%<name>s is no longer in this class. Take the page all the same?",
+                  "nobody" => "This page's child isn't in Vantick any more.",
                   "twice" => "%<name>s's page was read before, so nothing changes." }.freeze
 
         # @param store [Store::Database]
@@ -20,6 +21,7 @@ module Vantick
           @store = store
           @class = store.classes.find(class_id)
           @conventions = @class.wording
+          @typed = TypedBefore.new(store, @conventions)
         end
 
         # @param page [Unpacked::Page]
@@ -35,6 +37,14 @@ module Vantick
         end
 
         # @param picture [Core::Paper::Picture]
+        # @return [Hash] the page as {#read} gives it, with its pieces and the answers that are sure
+        def named(picture, corners, check, child_id, page_number)
+          pieces, answers = fields(picture, corners, check, child_id, page_number)
+          @typed.settle({ check_id: check[:id], child_id:, page: page_number, pieces:, answers: })
+        end
+
+        private
+
         # @return [Array(Array<Hash>, Array<Hash>)] pieces, and answers that are sure
         def fields(picture, corners, check, child_id, page_number)
           page = drawn(check, child_id)[page_number - 1]
@@ -45,8 +55,6 @@ module Vantick
           pieces = page.read(picture, corners, items, own:).map { |field| piece(field, items[field.at], child_id) }
           [pieces, pieces.filter_map { |one| answer(one, items) if one[:sure] == 1 }]
         end
-
-        private
 
         # Where several pieces lie on a page each keeps its own alone: one child's paper is in no other's picture.
         def pictures(page, found)
@@ -89,11 +97,18 @@ module Vantick
 
         def of_child(picture, piece, check, known)
           child = @class[:children].find { |one| one[:id] == known[:child_id] }
-          return { **known, **refused("refused", WORDS["gone"]) } unless child
+          return { **known, **refused("refused", gone(known[:child_id])) } unless child
           return { **known, **refused("twice", format(WORDS["twice"], name: child[:name])) } if @store.scans.read?(*known.values)
 
           pieces, answers = fields(picture, piece.corners, check, known[:child_id], known[:page])
-          { **known, state: "read", words: "", pieces:, answers: }
+          @typed.settle({ **known, state: "read", words: "", pieces:, answers: })
+        end
+
+        # Whoever left or moved worked on this sheet before.
+        def gone(child_id)
+          format(WORDS["gone"], name: @store.classes.child(child_id).name)
+        rescue Store::Missing
+          WORDS["nobody"]
         end
 
         def refused(state, words) = { state:, words:, pieces: [], answers: [] }
@@ -117,9 +132,14 @@ module Vantick
 
         def piece(field, item, child_id)
           seen = field.seen
-          { item_id: item[:id], child_id:, kind: field.kind.to_s, seen: seen.text, sure: seen.sure ? 1 : 0,
-            guesses: JSON.generate(seen.guesses), answer_uuid: (SecureRandom.uuid if seen.sure),
-            forms: forms(seen), settled_at: (Clock.iso8601 if seen.sure), picture: Sequel.blob(GreyPng.write(field.picture)) }
+          { item_id: item[:id], child_id:, kind: field.kind.to_s, **as_read(seen), forms: forms(seen),
+            answer_uuid: (SecureRandom.uuid if seen.sure), settled_at: (Clock.iso8601 if seen.sure),
+            picture: Sequel.blob(GreyPng.write(field.picture)) }
+        end
+
+        def as_read(seen)
+          { seen: seen.text, sure: seen.sure ? 1 : 0, guesses: JSON.generate(seen.guesses),
+turned: seen.remarks.include?(:mirrored) ? 1 : 0 }
         end
 
         def forms(seen) = (JSON.generate(seen.forms.map { |form| form && [form].pack("m0") }) if seen.forms.any?)

@@ -7,23 +7,30 @@ module Vantick
     module Paper
       # Pieces of paper with an answer on each: what a person has to look at, clock by clock, and who read what.
       class Pieces < Resource
+        # So many that were read alone are shown as well (judgement: seen at a glance).
+        SAMPLE = 3
+
         get "/api/checks/:check_id/pieces" do
-          pieces = store.scans.pieces(input[:check_id], waiting: input.fetch(:waiting, false))
-          answer_json({ pieces: pieces.map { |piece| told(piece) } })
+          check = store.checks.find(input[:check_id])
+          answer_json(seen(check, waiting: input.fetch(:waiting, false)))
         end
 
-        # All of them are read as the reader read them: a person has looked at each. Whoever was quicker changes nothing here.
+        # All of them are read as the reader read them: a person has looked at each. Whoever was quicker changes nothing here. Of those that
+        # were marked already the wrong ones wait for a person from now on.
         post "/api/checks/:check_id/agreements" do
           check = store.checks.find(input[:check_id])
-          agreed = store.scans.pieces(check[:id], waiting: true).select { |piece| sent[:piece_ids].include?(piece.id) && piece.seen != "" }
+          agreed = store.pieces.pieces(check[:id], waiting: true).select { |piece| sent[:piece_ids].include?(piece.id) && piece.seen != "" }
           given = agreed.map { |piece| [piece, SecureRandom.uuid, marked(check, piece, piece.seen)] }
-          store.scans.transaction { given.each { |piece, uuid, marked| settle(piece, uuid, piece.seen, marked) } }
-          answer_json({ pieces: store.scans.pieces(check[:id], waiting: true).map { |piece| told(piece) } })
+          store.scans.transaction do
+            given.each { |piece, uuid, marked| settle(piece, uuid, piece.seen, marked) }
+            store.pieces.looked(check[:id], right: sent.fetch(:sure_ids, []), wrong: sent.fetch(:wrong_ids, []))
+          end
+          answer_json(seen(check, waiting: true))
         end
 
         # What a person reads stands over what the reader read; both are kept.
         put "/api/pieces/:piece_id" do
-          piece = store.scans.piece(input[:piece_id])
+          piece = store.pieces.piece(input[:piece_id])
           check = store.checks.find(store.checks.check_of_item(piece.item_id))
           uuid = SecureRandom.uuid
           answer = Store::Marks.plain(sent[:answer])
@@ -32,10 +39,16 @@ module Vantick
 
         private
 
+        def seen(check, waiting:)
+          { pieces: store.pieces.pieces(check[:id], waiting:).map { |piece| told(piece) },
+            sample: store.pieces.sample(check[:id], SAMPLE).map { |piece| told(piece) },
+            looked_at: store.pieces.looked_at(check[:class_id]) }
+        end
+
         def settle(piece, uuid, answer, marked)
           given = { uuid:, item_id: piece.item_id, child_id: piece.child_id, answer: }
           store.answers.add(given, marked, answered_at: now)
-          store.scans.settle(piece.id, uuid, now)
+          store.pieces.settle(piece.id, uuid, now)
         end
 
         def marked(check, piece, text)
@@ -47,7 +60,7 @@ module Vantick
 
         def told(piece)
           { **piece.slice(:id, :item_id, :child_id, :kind, :seen, :guesses, :answer_uuid), settled: !piece.settled_at.nil?,
-            alone: piece.sure == 1 }
+            alone: piece.sure == 1, turned: piece.turned == 1 }
         end
       end
     end

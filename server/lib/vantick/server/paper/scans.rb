@@ -63,6 +63,16 @@ module Vantick
           answer_json(whole(store.scans.find(page.scan_id)))
         end
 
+        # Once a check, a child or a class is back, its paper is read as it was kept.
+        post "/api/scan-pages/:scan_page_id/readings" do
+          page = store.scans.page(input[:scan_page_id])
+          unfit("This page was read already.", :scan_page_id) if page.state == "read"
+          found = Pages::ReadPage.new(store, store.scans.find(page.scan_id).class_id).read(kept(page))
+          answers = found.flat_map { |one| one.delete(:answers) || [] }
+          store.scans.replace_page(page, found) { add(answers) }
+          answer_json(whole(store.scans.find(page.scan_id)))
+        end
+
         private
 
         def check_room
@@ -88,11 +98,16 @@ module Vantick
         def name(page, check_id, child_id, number)
           unfit("This page has no marks. Enter its answers by hand.", :scan_page_id) unless page.corners
           scan = store.scans.find(page.scan_id)
-          check = check_here(check_id, scan.class_id)
-          child_here(child_id, scan.class_id)
-          pieces, answers = Pages::ReadPage.new(store, scan.class_id).fields(picture(page), page.corners, check, child_id, number)
-          unfit("This sheet doesn't have that page.", :page) if pieces.empty?
-          store.scans.name_page(page.id, check_id:, child_id:, page: number, pieces:) { add(answers) }
+          check = whose(page, check_id, child_id, scan.class_id)
+          named = Pages::ReadPage.new(store, scan.class_id).named(kept(page).picture, page.corners, check, child_id, number)
+          unfit("This sheet doesn't have that page.", :page) if named[:pieces].empty?
+          store.scans.name_page(page.id, check_id:, child_id:, page: number, pieces: named[:pieces]) { add(named[:answers]) }
+        end
+
+        # Whoever left the class since may be named where the page itself says so.
+        def whose(page, check_id, child_id, class_id)
+          child_here(child_id, class_id) unless [page.check_id, page.child_id] == [check_id, child_id]
+          check_here(check_id, class_id)
         end
 
         def check_here(check_id, class_id)
@@ -109,18 +124,22 @@ module Vantick
         def add(answers) = (store.answers.add_all(answers, answered_at: now) if answers.any?)
 
         # The page as it was kept.
-        def picture(page)
+        # @return [Pages::Unpacked::Page]
+        def kept(page)
+          jpeg = store.scans.picture(:scan_pages, page.id)
+          unfit("This page's picture is gone. Scan it again.", :scan_page_id) unless jpeg
           Tempfile.create("page") do |file|
             file.binmode
-            file.write(store.scans.picture(:scan_pages, page.id))
+            file.write(jpeg)
             file.flush
-            return Pages::Unpacked.new(file.path, kept: true).enum_for(:each).filter_map { |_, found| found }.first.picture
+            found = Pages::Unpacked.new(file.path, kept: true).enum_for(:each).filter_map { |_, one| one }.first
+            return Pages::Unpacked::Page.new(number: page.number, picture: found.picture, jpeg:)
           end
         end
 
         def told(scan)
           { **scan.slice(:id, :class_id, :name, :made_at, :state, :trouble, :pages, :bytes, :received), done: store.scans.done(scan.id),
-            **store.scans.counts(scan.id) }
+            **store.pieces.counts(scan.id) }
         end
 
         def whole(scan)

@@ -145,6 +145,9 @@ module Vantick
         # @return [Desks]
         def desks = Desks.new(db)
 
+        # @return [Pieces]
+        def pieces = Pieces.new(db)
+
         # @return [OwnWords]
         def own_words = OwnWords.new(db)
 

@@ -14,7 +14,6 @@ module Vantick
         # Days after which a file counts as given up that did not come whole.
         DAYS_COMING = 1
         PAGE = %i[id scan_id number state words check_id child_id page corners].freeze
-        PIECE = %i[id scan_page_id item_id child_id kind seen sure guesses answer_uuid settled_at].freeze
 
         # @param database [Sequel::Database]
         # @param path [String] of the school's file: what comes in lies beside it until it is read
@@ -114,39 +113,24 @@ module Vantick
           end
         end
 
-        # @param check_id [Integer]
-        # @param waiting [Boolean] only those that a person has to look at
-        # @return [Array<Rows::ScanPiece>] clock by clock
-        def pieces(check_id, waiting: false)
-          found = @db[:scan_pieces].where(item_id: @db[:items].where(check_id:).select(:id)).join(:items, id: :item_id)
-          found = found.where(settled_at: nil) if waiting
-          found.order(:position, Sequel[:scan_pieces][:child_id]).select(*PIECE.map { |name| Sequel[:scan_pieces][name] })
-               .map { |row| Rows::ScanPiece.of(row) }
+        # A page that could not be read before, read again.
+        # @param page [Rows::ScanPage]
+        # @param pages [Array<Hash>] as for {#add_pages}
+        # @yield within the same transaction
+        def replace_page(page, pages)
+          @db.transaction do
+            @db[:scan_pieces].where(scan_page_id: page.id).delete
+            @db[:scan_pages].where(id: page.id).delete
+            pages.each { |one| add_page(page.scan_id, one) }
+            yield
+          end
         end
 
         def transaction(&) = @db.transaction(&)
 
-        # @return [Rows::ScanPiece]
-        # @raise [Missing]
-        def piece(id)
-          Rows::ScanPiece.of(@db[:scan_pieces].select(*PIECE).first(id:) || raise(Missing.new("piece of paper", id, field: "piece_id")))
-        end
-
-        # @return [Rows::ScanPiece] settled by a person
-        def settle(id, answer_uuid, at)
-          @db[:scan_pieces].where(id:).update(answer_uuid:, settled_at: at)
-          piece(id)
-        end
-
         # @param table [Symbol] `:scan_pages` or `:scan_pieces`
         # @return [String, nil]
         def picture(table, id) = @db[table].where(id:).get(:picture)
-
-        # @return [Hash{Symbol => Integer}] of a file: answers read, read alone, and those to look at
-        def counts(scan_id)
-          pieces = @db[:scan_pieces].where(scan_page_id: @db[:scan_pages].where(scan_id:).select(:id))
-          { answers: pieces.count, alone: pieces.where(sure: 1).count, to_look_at: pieces.where(settled_at: nil).count }
-        end
 
         # A file and all of its pictures; what was read of it stays among the answers.
         def remove(id)

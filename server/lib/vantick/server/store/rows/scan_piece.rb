@@ -18,6 +18,8 @@ module Vantick
           # 1 where it was marked without a person.
           attribute :sure, Types::Number
           attribute :guesses, Types::Array
+          # 1 where a digit is written the wrong way round.
+          attribute :turned, Types::Number
           attribute :answer_uuid, Types::Text.optional
           attribute :settled_at, Types::Text.optional
         end
