@@ -2,8 +2,8 @@
 
 # Turns one file into grey pictures of its pages, in a process of its own, so that whatever a file holds stops nobody else:
 #   ruby unpack.rb FILE FOLDER FIRST [kept]
-# It writes NUMBER.grey (a byte for each point) and NUMBER.jpg for each page from FIRST on, and says of each how large it is, in a
-# line of JSON. A page that was kept is what was read of it: it is handed out as it is.
+# It writes NUMBER.grey (a byte for each point) and NUMBER.jpg for each page from FIRST on, and says of each how large it is, and how light
+# its paper was, in a line of JSON. A page that was kept is what was read of it: it is handed out as it is.
 require "json"
 require "open3"
 
@@ -16,6 +16,7 @@ PHOTO_SIDE = 2300
 SQUARE = 12
 ROUND = 9
 PAPER = 0.85
+LIGHT = 85
 UNEVEN = 0.88
 EVENED = 235.0
 MOST_LIGHTER = 3.0
@@ -57,11 +58,11 @@ def stretched(squares, grey)
   onto.embed(0, 0, grey.width, grey.height, extend: :copy)
 end
 
-def tell(number, grey, folder)
+def tell(number, grey, folder, light = nil)
   grey = grey.copy_memory
   File.binwrite(File.join(folder, "#{number}.grey"), grey.write_to_memory)
   grey.jpegsave(File.join(folder, "#{number}.jpg"), Q: 55)
-  puts JSON.generate({ number:, width: grey.width, height: grey.height })
+  puts JSON.generate({ number:, width: grey.width, height: grey.height, light: })
   $stdout.flush
 end
 
@@ -94,8 +95,8 @@ def picture(file, folder, kept)
   puts JSON.generate({ pages: 1 })
   return tell(1, plain(Vips::Image.new_from_file(file)), folder) if kept
 
-  photo = plain(Vips::Image.thumbnail(file, PHOTO_SIDE, height: PHOTO_SIDE, size: :both))
-  tell(1, evened(photo.sharpen(sigma: SHARPENED).copy_memory), folder)
+  photo = plain(Vips::Image.thumbnail(file, PHOTO_SIDE, height: PHOTO_SIDE, size: :both)).copy_memory
+  tell(1, evened(photo.sharpen(sigma: SHARPENED).copy_memory), folder, photo.percent(LIGHT))
 end
 
 file, folder, first, kept = ARGV

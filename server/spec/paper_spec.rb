@@ -161,6 +161,18 @@ RSpec.describe "Paper that is read" do
     expect(read(file)["others"].first["words"]).to eq("No sheet here has the code #{check.code}. It may be from another school.")
   end
 
+  it "says of a photograph whose it is, and what to do where it cannot be read" do
+    check = check_of(make(count: 2))
+    photos = ids.first(2).map { |id| paper(check, id).first }
+    read(photos[0], name: "one.jpg")
+    second = read(photos[1], name: "two.jpg")
+    expect(second.values_at("children", "missing")).to eq([["Bram"], names.drop(2)])
+    page = Vips::Image.new_from_buffer(photos[0], "").colourspace("b-w")
+    unread = { dark: page * 0.2, far: page.gaussblur(5), no_marks: page.crop(200, 300, 700, 900) }
+    words = unread.map { |name, photo| read(photo.cast("uchar").jpegsave_buffer(Q: 80), name: "#{name}.jpg")["others"].first["words"] }
+    expect(words).to eq(unread.keys.map { |name| Vantick::Server::Pages::ReadPage::WORDS[name.to_s] })
+  end
+
   it "takes the paper of a child who has left since, where a person says so" do
     check = check_of(make(count: 2))
     files = ids.first(2).map { |id| Vantick::Copier.pdf(paper(check, id)) }

@@ -35,9 +35,9 @@ RSpec.describe Vantick::Server::Sheets::Sheets do
     end
   end
 
-  it "has six pairs of cards on one page, also on Letter" do
+  it "has six pairs of cards on one page and their key, also on Letter" do
     set = "#{address}/material.pdf?kind=cards&step=fives&seed=5&count=6&sides=one"
-    expect(%w[a4 letter].map { |paper| pdf("#{set}&paper=#{paper}").page_count }).to eq([1, 1])
+    expect(%w[a4 letter].map { |paper| pdf("#{set}&paper=#{paper}").page_count }).to eq([2, 2])
   end
 
   cut = Vantick::Core::Choosing::SheetKind.all.select(&:cut?)
@@ -200,7 +200,8 @@ RSpec.describe Vantick::Server::Sheets::Sheets do
       texts("#{address}/material.pdf?kind=cards&step=quarters&count=4&seed=3&cards=#{cards}").join
     end
     found = printed.map { |text| [text.scan(/\d:\d\d/).length, text.scan(/quarter|half past|o'clock/).length] }
-    expect(found).to eq([[4, 0], [0, 4], [4, 4]])
+    # The key has all times in digits and in words once more.
+    expect(found).to eq([[8, 4], [4, 8], [8, 8]])
   end
 
   it "has its typeface in a dial alone, with the letters that are on it" do

@@ -141,13 +141,23 @@ RSpec.describe Vantick::Server::Documents::PdfWriter do
 
   it "has cards of which each needs both hands: every hour and every minute twice or more, with the set's sign on each" do
     printed = material_file("cards", "fives", count: 6, cards: "digits")
-    times = printed.texts.join(" ").scan(/\b(\d{1,2}):(\d\d)\b/)
+    times = printed.texts.first.scan(/\b(\d{1,2}):(\d\d)\b/)
     expect(times.length).to eq(6)
     expect(times.transpose.map { |part| part.tally.values.min }).to all(be >= 2)
     dials = printed.pages.flat_map { |page| printed.dials(page).map(&:time) }
     expect(dials).to match_array(times.map { |time| time.join(":") })
     signs = printed.words.flatten(1).map(&:first).grep(/\A[A-Z]{2}\z/).tally
     expect(signs.values).to eq([12])
+  end
+
+  it "has a key that says by number and letter which cards belong together" do
+    printed = material_file("cards", "fives", count: 6, cards: "both")
+    marks = printed.words[..-2].flatten(1).map(&:first)
+    expect(marks).to include(*(1..6).map(&:to_s), *("a".."l"))
+    rows = printed.texts.last.scan(/(\d)\.\s*([a-l]), ([a-l])\s*(\d{1,2}:\d\d)/)
+    expect(rows.map(&:first)).to eq((1..6).map(&:to_s))
+    expect(rows.flat_map { |row| row[1, 2] }).to match_array(("a".."l").to_a)
+    expect(rows.map(&:last)).to eq(printed.pages.first.then { |page| printed.dials(page).map(&:time) })
   end
 
   it "has no mistakes to spot on o'clock, and levels on a step of twelve times" do

@@ -60,7 +60,7 @@ const again = (): Promise<boolean> =>
         Page {{ page.number }}:
         {{ page.words }}
       </p>
-      <form v-if="nameable" class="d-flex gap-2" @submit.prevent="name">
+      <form v-if="nameable || page.state === 'refused'" class="d-flex flex-wrap gap-2" @submit.prevent="name">
         <BFormSelect
           v-if="page.state === 'unnamed'"
           v-model="childId"
@@ -68,20 +68,25 @@ const again = (): Promise<boolean> =>
           :options="children"
           :aria-label="`Whose is page ${page.number}?`"
         />
-        <BButton type="submit" size="sm" variant="outline-primary" :disabled="busy || !childId">
+        <BButton
+          v-if="nameable"
+          type="submit"
+          size="sm"
+          variant="outline-primary"
+          :disabled="busy || !childId"
+        >
           {{ does }}
         </BButton>
+        <BButton
+          v-if="page.state === 'refused'"
+          size="sm"
+          variant="outline-primary"
+          :disabled="busy"
+          @click="again"
+        >
+          Read again
+        </BButton>
       </form>
-      <BButton
-        v-if="page.state === 'refused'"
-        size="sm"
-        variant="outline-primary"
-        class="mt-2"
-        :disabled="busy"
-        @click="again"
-      >
-        Read again
-      </BButton>
       <p v-if="same" class="quiet mb-0" role="status">It reads the same as before.</p>
       <p v-if="trouble" class="field-error mb-0" role="alert">{{ trouble }}</p>
     </div>

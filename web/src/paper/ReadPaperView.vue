@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { NothingYet } from "@/told";
-import { useDropZone } from "@vueuse/core";
+import { useDropZone, useFileDialog, useMediaQuery } from "@vueuse/core";
 import { computed, ref } from "vue";
 import { listScans, readMadeUp, sendPaper, useAsked, useDoing } from "@/api";
 import { useClasses } from "@/school";
@@ -25,6 +25,10 @@ const sending = ref<{ name: string; part: number } | null>(null);
 const zone = ref<HTMLElement>();
 const { isOverDropZone } = useDropZone(zone, (files) => void send(files ?? []));
 const chosen = ref<File[] | null>(null);
+/** A phone takes the photo at once: sheet by sheet, each is read while the next is turned. */
+const hasCamera = useMediaQuery("(pointer: coarse)");
+const camera = useFileDialog({ accept: "image/*", capture: "environment", multiple: false, reset: true });
+camera.onChange((files) => void send([...(files ?? [])]));
 const scans = computed(() => data.value?.scans ?? []);
 
 async function send(files: readonly File[]): Promise<void> {
@@ -65,6 +69,15 @@ const tryIt = (): Promise<boolean> =>
         aria-label="Files to read"
       >
         <i class="bi bi-file-earmark-arrow-up" aria-hidden="true"></i>
+        <BButton
+          v-if="hasCamera"
+          variant="primary"
+          class="d-block mx-auto mb-3"
+          :disabled="busy"
+          @click="camera.open()"
+        >
+          Take a photo
+        </BButton>
         <p class="mb-2">Scan the stack or photograph each sheet, then add the file here.</p>
         <BFormFile
           v-model="chosen"

@@ -34,12 +34,17 @@ const told = computed(() => {
   if (state === "waiting") return "Waiting…";
   return state === "coming" ? "Receiving…" : `Reading page ${done} of ${pages.value}…`;
 });
+/** A photograph or two say whose they are. */
+const gotIt = computed(() => {
+  const names = found.value?.children ?? [];
+  return names.length && names.length <= MANY ? `Got it: ${names.join(", ")}. ` : "";
+});
 const result = computed(() => {
   const { answers, alone } = props.scan;
   const paper = found.value?.read ?? 0;
   const look = props.scan.to_look_at ? `, ${props.scan.to_look_at} to check` : "";
   const end = props.scan.state === "stopped" ? " Stopped early." : "";
-  return `${counted(paper, "page")}, ${alone} of ${counted(answers, "answer")} read${look}.${end}`;
+  return `${gotIt.value}${counted(paper, "page")}, ${alone} of ${counted(answers, "answer")} read${look}.${end}`;
 });
 
 /** What is gone is not asked for once more. */

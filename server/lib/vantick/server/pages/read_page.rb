@@ -7,7 +7,13 @@ module Vantick
     module Pages
       # Pieces of paper of one class read: whose they are, and what is written in their fields.
       class ReadPage
-        WORDS = { "unfound" => "This page has no code.", "unnamed" => "This page has no name.",
+        # A photograph whose paper is darker than this was taken in too little light (judgement: a third of white).
+        DARK = 85
+        WORDS = { "unfound" => "This page has no code.",
+                  "dark" => "This photo is too dark. Take it again in more light.",
+                  "far" => "The code can't be read. Take the photo again, closer and steadier.",
+                  "no_marks" => "No sheet found. Take the photo again from above, with all four black corners in it.",
+                  "unnamed" => "This page has no name.",
                   "removed" => "This sheet's check was deleted. Restore it under Check, then read this page again.",
                   "unknown" => "No sheet here has the code %<code>s. It may be from another school.",
                   "other" => "This page belongs to another class: %<name>s.", "anothers" => "This page belongs to another class.",
@@ -32,7 +38,8 @@ module Vantick
           found = Found.of(page.picture)
           found = [Found::Piece.new(corners: nil, name: nil)] if found.empty?
           found.zip(pictures(page, found)).map do |piece, picture|
-            { number: page.number, corners: piece.corners, picture:, **of_piece(page.picture, piece) }
+            read = piece.name ? of_piece(page.picture, piece) : refused("unfound", unfound(page, piece))
+            { number: page.number, corners: piece.corners, picture:, **read }
           end
         end
 
@@ -56,6 +63,14 @@ module Vantick
           [pieces, pieces.filter_map { |one| answer(one, items) if one[:sure] == 1 }]
         end
 
+        # Of a photograph, what to do about it.
+        def unfound(page, piece)
+          return WORDS["unfound"] unless page.light
+          return WORDS["dark"] if page.light < DARK
+
+          WORDS[piece.corners ? "far" : "no_marks"]
+        end
+
         # Where several pieces lie on a page each keeps its own alone: one child's paper is in no other's picture.
         def pictures(page, found)
           return [page.jpeg] if found.one?
@@ -66,8 +81,6 @@ module Vantick
         end
 
         def of_piece(picture, piece)
-          return refused("unfound", WORDS["unfound"]) unless piece.name
-
           check = @store.checks.coded(piece.name.code)
           child_id = whose(piece.name.child, check)
           return of_other(check, child_id) if check[:class_id] != @class[:id]

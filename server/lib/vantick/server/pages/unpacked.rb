@@ -30,7 +30,8 @@ module Vantick
         # @!attribute number [Integer] from 1
         # @!attribute picture [Core::Paper::Picture]
         # @!attribute jpeg [String]
-        Page = Struct.new(:number, :picture, :jpeg, keyword_init: true)
+        # @!attribute light [Integer, nil] of a photograph, how light its paper was before it was evened out, 0 black to 255
+        Page = Struct.new(:number, :picture, :jpeg, :light, keyword_init: true)
 
         # @param path [String]
         # @param from [Integer] the first page wanted
@@ -90,7 +91,7 @@ module Vantick
           names = %w[grey jpg].map { |kind| File.join(folder, "#{told[:number]}.#{kind}") }
           grey, jpeg = names.map { |name| File.binread(name) }
           names.each { |name| File.delete(name) }
-          Page.new(number: told[:number], picture: Core::Paper::Picture.new(told[:width], told[:height], grey), jpeg:)
+          Page.new(number: told[:number], picture: Core::Paper::Picture.new(told[:width], told[:height], grey), jpeg:, light: told[:light])
         end
       end
     end

@@ -143,17 +143,20 @@ module Vantick
         end
 
         def whole(scan)
-          pages = store.scans.pages(scan.id)
-          read = pages.select { |page| page.state == "read" }
-          { scan: told(scan), read: read.length, check_ids: read.map(&:check_id).uniq, missing: missing(scan, read),
-            others: (pages - read).map { |page| { **page.to_hash.except(:scan_id), child_id: (page.child_id if page.check_id) } } }
+          read, others = store.scans.pages(scan.id).partition { |page| page.state == "read" }
+          names = store.classes.children(scan.class_id).to_h { |child| [child[:id], child[:name]] }
+          { scan: told(scan), read: read.length, check_ids: read.map(&:check_id).uniq, missing: missing(names, read),
+            children: names.values_at(*read.map(&:child_id).uniq).compact, others: others.map { |page| unread(page) } }
         end
 
-        # Children of the checks whose paper is not here.
-        def missing(scan, read)
-          children = store.classes.children(scan.class_id)
-          asked = read.map(&:check_id).uniq.flat_map { |id| Views::CheckView.asked(store.checks.find(id), children, []) }.uniq
-          asked.reject { |child| read.map(&:child_id).include?(child[:id]) }.map { |child| child[:name] }
+        def unread(page) = { **page.to_hash.except(:scan_id), child_id: (page.child_id if page.check_id) }
+
+        # Children of its checks whose paper is in no file: each may have been photographed alone.
+        def missing(names, read)
+          checks = read.map(&:check_id).uniq.map { |id| store.checks.find(id) }
+          children = names.map { |id, name| { id:, name: } }
+          asked = checks.flat_map { |check| Views::CheckView.asked(check, children, []).map { |child| child[:id] } }.uniq
+          names.slice(*(asked - store.scans.children_of(checks.map(&:id)))).values
         end
       end
     end

@@ -96,6 +96,10 @@ module Vantick
           Rows::ScanPage.of(@db[:scan_pages].select(*PAGE).first(id:) || raise(Missing.new("page", id, field: "scan_page_id")))
         end
 
+        # @param check_ids [Array<Integer>]
+        # @return [Array<Integer>] children of whom some paper was read, in whichever file
+        def children_of(check_ids) = @db[:scan_pages].where(check_id: check_ids, state: "read").distinct.select_map(:child_id)
+
         # @return [Boolean] whether a child's page of a check was read before
         def read?(check_id, child_id, page) = @db[:scan_pages].where(check_id:, child_id:, page:, state: "read").any?
 
