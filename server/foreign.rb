@@ -1,7 +1,7 @@
 # frozen_string_literal: true
 
 # Reads a file from outside in a process of its own, and says what is in it as JSON:
-#   ruby foreign.rb roster|days_off|qti FILE [COMMAS | FROM TO]
+#   ruby foreign.rb roster|days_off|qti FILE [SAID, as JSON | FROM TO]
 # It answers `found`, or `refused` with the words for whoever sent the file.
 require "json"
 require "zeitwerk"
@@ -22,8 +22,9 @@ end
 
 # What each kind of file is read by.
 READERS = {
-  "roster" => lambda do |bytes, commas = nil|
-    Vantick::Server::Formats::Roster.read(bytes, commas).map { |one| { **one.to_h, children: one.children.map(&:to_a) } }
+  "roster" => lambda do |bytes, said|
+    classes = Vantick::Server::Formats::Roster.read(bytes, JSON.parse(said, symbolize_names: true))
+    classes.map { |one| { **one.to_h, children: one.children.map(&:to_a) } }
   end,
   "days_off" => ->(bytes, from, to) { Vantick::Server::Formats::DaysOff.read(bytes.force_encoding(Encoding::UTF_8), from:, to:) },
   "qti" => lambda do |bytes|

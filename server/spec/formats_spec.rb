@@ -36,12 +36,65 @@ RSpec.describe Vantick::Server::Formats do
       expect(names(files)).to eq([["Curlew", [%w[u1 Bo Ash], %w[u2 Idje Birk]]], ["Dunlin", [%w[u1 Bo Ash]]]])
     end
 
+    # Each of what spreadsheets and school programs write, with who is on it: id, first name, family name.
+    {
+      "a title over the table" => ["Class 3b, autumn\n\nFirst name,Last name\nBo,Ash\nIda,Birk\n",
+                                   [[nil, "Bo", "Ash"], [nil, "Ida", "Birk"]]],
+      "both names in one column" => ["Student Name,Student ID\n\"Ash, Bo\",7\n\"Birk, Ida\",8\n", [%w[7 Bo Ash], %w[8 Ida Birk]]],
+      "first and family name in one column" => ["Pupil name;Form\nBo Ash;3b\nIda van Birk;3b\n",
+                                                [[nil, "Bo", "Ash"], [nil, "Ida", "van Birk"]]],
+      "a preferred and a legal name" => ["Legal First Name,Preferred Name,Surname\nRobert,Bo,Ash\nIda,,Birk\n",
+                                         [[nil, "Bo", "Ash"], [nil, "Ida", "Birk"]]],
+      "what parts cells said in a line" => ["sep=;\nName;Born\nBo;12.3.2018\n", [[nil, "Bo", ""]]],
+      "UTF-16 without a mark" => ["Name\tBorn\r\nZoë\t12.3.2018\r\n".encode("UTF-16LE").b, [[nil, "Zoë", ""]]],
+      "numbers before names" => ["1. Bo\n2. Ida\n", [[nil, "Bo", ""], [nil, "Ida", ""]]],
+      "numbers before names in a column" => ["Name,Form\n1. Bo,3b\n2) Ida,3b\n", [[nil, "Bo", ""], [nil, "Ida", ""]]],
+      "no names of columns, but dates" => ["Ash;Bo;12.3.2018\nBirk;Ida;4.5.2018\n", [[nil, "Bo", "Ash"], [nil, "Ida", "Birk"]]],
+      "a row that has a number for a name" => ["Name,Age\nBo,7\n26,\n,8\nIda,7\n", [[nil, "Bo", ""], [nil, "Ida", ""]]],
+      "two first names" => ["First name,Last name\nAnna Lena,Ash\nMia Sophie,Birk\n",
+                            [[nil, "Anna Lena", "Ash"], [nil, "Mia Sophie", "Birk"]]],
+      "a letter for the family name" => ["Mia K.\nMia S.\n", [[nil, "Mia K.", ""], [nil, "Mia S.", ""]]]
+    }.each do |what, (text, found)|
+      it "takes children from a list with #{what}" do
+        expect(names(text)).to eq([[nil, found]])
+      end
+    end
+
+    it "says of each row why it is left out, and takes the columns and rows that a teacher says" do
+      text = "Class 3b\nName,Mother,No\nBo,Ada,1\n,Ida,2\nTotal,2,\n#{'a' * 61},,\n"
+      shown = described_class.read(text).first.table
+      expect(shown[:columns]).to eq([{ name: "Name", is: "given" }, { name: "Mother", is: nil }, { name: "No", is: nil }])
+      expect(shown[:rows].map { |row| row.values_at(:line, :child, :why) })
+        .to eq([[1, nil, "above the table"], [2, nil, "names of columns"], [3, 0, nil], [4, nil, "no name"], [5, 1, nil],
+                [6, nil, "too long a name"]])
+      said = { columns: { given: 1, family: nil, id: 2 }, skipped: [3] }
+      one = described_class.read(text, said).first
+      expect(one.children.map(&:to_a)).to eq([["2", "Ida", ""]])
+      expect(described_class.read(text, { columns: { given: nil, family: nil, id: 2 } }).first.children).to eq([])
+      expect(one.table[:rows].filter_map { |row| row[:why] }).to include("struck out")
+    end
+
+    it "leaves out of a bundle who has no name, is marked as deleted or unknown, and whose time is over, each but the last in words" do
+      given = files(users: "\uFEFF SourcedId;Status;givenName;familyName\nu1;active;Bo;Ash\n;;;\nu2;;;Birk\n" \
+                           "u3;tobedeleted;Una;Dee\nu4;;Tom;\n",
+                    orgs: "sourcedId,name\ns1,Tern Quay\n",
+                    classes: "sourcedId,title,grades,schoolSourcedId,periods\nc1,Curlew,3,s1,2\n",
+                    enrollments: "sourcedId,classSourcedId,userSourcedId,role,endDate\ne1,c1,u1,student,\ne2,c1,u2,student,\n" \
+                                 "e3,c1,u3,student,\ne4,c1,u9,student,\ne5,c1,u4,student,2026-01-31\n")
+      one = described_class.read(given, { today: "2026-03-02" }).first
+      expect(one.children.map(&:to_a)).to eq([%w[u1 Bo Ash]])
+      expect(one.left_out).to eq(["users.csv, line 4: a child has no first name.",
+                                  "users.csv, line 5: a child is marked as deleted, but still in the class.",
+                                  "enrollments.csv, line 5: the user u9 is not in users.csv."])
+      expect(one.about).to eq("Tern Quay, grade 3, period 2")
+      expect(described_class.read(given, { today: "2026-01-31" }).first.children.length).to eq(2)
+    end
+
     it "says in which file and line something is wrong" do
-      { files(users: nil) => /no users.csv/, files(users: "sourcedId,givenName\nu1,Bo\n") => /line 3: it names the user u2/,
-        files(users: "sourcedId,givenName\nu1,\nu2,Ida\n") => /users.csv, line 2: it has no first name/,
-        files(classes: "sourcedId,title\n,Curlew\n") => /line 2: it has no sourcedId/, files(users: "\"sourcedId") => /users.csv, line 1/,
+      { files(users: nil) => /no users.csv/, files(users: "\"sourcedId") => /users.csv, line 1/,
+        files(manifest: "propertyName,value\nfile.users,delta\n") => /\(delta\). Export it in full/,
         files(enrollments: "sourcedId,classSourcedId,userSourcedId,role\n") => /file has no children/, " \n" => /no children/,
-        "first name\n\"Bo\nIda" => /can't be read/, "first name,last name\nBo,Ash\n,Birk" => /Line 3: the first name is missing/,
+        "first name\n\"Bo\nIda" => /can't be read/,
         "a" * 61 => /too long/ }.each { |bytes, words| expect { described_class.read(bytes) }.to refused(words), words.inspect }
     end
   end

@@ -40,11 +40,20 @@ RSpec.describe "A class and other programs", :demo do
     expect(page).to have_link("Bram").and have_no_link("Zilla").and have_no_button("Undo list")
   end
 
-  it "says in which line a list is wrong, and takes nothing of it" do
+  it "shows the table with its title, takes other columns and fewer rows, and keeps first names alone" do
     visit "/class/register"
-    attach_file "File", file("list.csv", "First name;Last name\nUlf;Roe\n;Ash\n")
-    expect(page).to have_css(".field [role='alert']", text: "Line 3: the first name is missing")
-    expect(page).to have_no_button("Add list").and have_no_link("Ulf")
+    attach_file "File", file("list.csv", "Class 3b\nPupil,Parent,No\n\"Roe, Ulf\",Ada Roe,7\n,Ida Ash,8\nTotal,,\n")
+    expect(page).to have_css("tbody tr", count: 5).and have_css("tr.out", text: "Class 3b").and have_css("tr.out", text: "no name")
+    expect(page).to have_text("2 of 5 rows are children.").and have_css("dd", text: "Ulf, Total")
+    click_button "Line 5: leave out Total"
+    expect(page).to have_text("1 of 5 rows are children.").and have_css("dd", text: /\AUlf\z/).and be_accessible
+    select "First name", from: "What column 2 is: Parent"
+    expect(page).to have_css("dd", text: "Ada, Ida")
+    select "Not used", from: "What column 2 is: Parent"
+    expect(page).to have_css("[role='alert']", text: "Choose the column of first names.").and have_no_button("Add list")
+    select "First name", from: "What column 1 is: Pupil"
+    click_button "Add list"
+    expect(page).to have_text("List added.").and have_link("Ulf")
   end
 
   it "begins a class from a file" do
@@ -54,6 +63,18 @@ RSpec.describe "A class and other programs", :demo do
     fill_in "Class name", with: "Dunlin class"
     click_button "Add class"
     expect(page).to have_css(".class-menu", text: "Dunlin class")
+  end
+
+  it "keeps the ids of a file that a class was begun from, so that the next list knows the children" do
+    visit "/class/new"
+    attach_file "Or from a file (list, CSV or OneRoster)", file("list.csv", "ID,Name\nu1,Ulf\nu2,Vera\n")
+    expect(page).to have_text("2 of 3 rows are children.")
+    fill_in "Class name", with: "Dunlin class"
+    click_button "Add class"
+    expect(page).to have_css("h1", text: "New check")
+    visit "/class/register"
+    attach_file "File", file("later.csv", "ID,Name\nu1,Ulf\nu2,Veronika\n")
+    expect(page).to have_css("dd", text: "Vera → Veronika").and have_no_css("legend", text: "Is it the same child?")
   end
 
   it "shows who is on a typed list, with family names too, before a class is made of it" do

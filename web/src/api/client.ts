@@ -24,6 +24,7 @@ export type Behind = JsonOf<paths["/api/classes/{class_id}/behind"]["get"]>;
 export type Tomorrow = JsonOf<paths["/api/classes/{class_id}/tomorrow"]["get"]>;
 export type FirstDay = Schemas["FirstDay"];
 export type Commas = Schemas["Commas"];
+export type ColumnsSaid = NonNullable<Schemas["ColumnsSaid"]>;
 export type PackageFound = JsonOf<paths["/api/classes/{class_id}/package-previews"]["post"]>;
 export type Found = components["schemas"]["Found"];
 export type Removed = components["schemas"]["Removed"];

@@ -5,6 +5,7 @@ import {
   type Found,
   type Account,
   type Commas,
+  type ColumnsSaid,
   type ListedClass,
   type ListTaken,
   type NamesRead,
@@ -74,6 +75,8 @@ export interface Roster {
   names: NamesTaken;
   commas: Commas;
   of?: string | null;
+  columns: ColumnsSaid | null;
+  skipped: number[];
   gone: "stay" | "left";
   /** Who on the list is which child of the class. */
   same: { at: number; child_id: number }[];
@@ -103,6 +106,8 @@ export async function readRoster(body: {
   file: string;
   names: NamesTaken;
   commas?: Commas;
+  columns?: ColumnsSaid | null;
+  skipped?: number[];
 }): Promise<ListedClass[]> {
   return (await asked(api.POST("/api/roster-readings", { body }))).classes;
 }

@@ -1,11 +1,13 @@
 <script setup lang="ts">
 import { useSessionStorage } from "@vueuse/core";
-import { computed, ref, shallowRef } from "vue";
 import { useRouter } from "vue-router";
-import { readRoster, useDoing, type ListedClass, fileSent } from "@/api";
+import { previewRoster, takeRoster, useDoing, type SchoolClass } from "@/api";
 import { FieldGroup } from "@/parts";
 import { useClasses } from "@/school";
+import CommasMean from "./CommasMean.vue";
 import NamesShown from "./NamesShown.vue";
+import RosterTable from "./RosterTable.vue";
+import { useListFile } from "./useListFile";
 import { useNamesRead } from "./useNamesRead";
 
 /** Makes a class from a list of first names. */
@@ -19,36 +21,40 @@ const { read, commas, trouble, shown } = useNamesRead(
   () => null,
 );
 
-const listing = useDoing();
-const file = ref<File | null>(null);
-const listed = shallowRef<ListedClass[]>([]);
-const which = ref(0);
-const options = computed(() => listed.value.map((one, at) => ({ value: at, text: one.title ?? "" })));
+const list = useListFile(put);
+const { file, of, options, several, chosen } = list;
 
 /** Names from a file stand in the form, where they can be looked at and changed. */
 function put(): void {
-  const one = listed.value[which.value];
+  const one = chosen.value;
   if (!one) return;
   form.value.names = one.children.join("\n");
   if (one.title && !form.value.name) form.value.name = one.title.slice(0, 60);
 }
 
-async function readFile(): Promise<void> {
-  const chosen = file.value;
-  listed.value = [];
-  if (!chosen) return;
-  await listing.doing(async () => {
-    listed.value = await readRoster({ file: await fileSent(chosen), names: "first" });
-    which.value = 0;
-    put();
-  });
+/** The ids on the list stay with the children, so that the next list knows them; nothing else may change by it. */
+async function keepIds(made: SchoolClass): Promise<void> {
+  if (!chosen.value) return;
+  const body = { ...list.reading.value, of: of.value, gone: "stay" as const };
+  const { doubts } = await previewRoster(made.id, { ...body, same: [] });
+  const same = doubts.flatMap(({ at, name, children }) =>
+    children.filter((child) => child.name === name).map((child) => ({ at, child_id: child.id })),
+  );
+  const change = await previewRoster(made.id, { ...body, same });
+  if (change.added.length || change.renamed.length || change.same !== made.children.length) return;
+  classes.renew(await takeRoster(made.id, { ...body, same }));
 }
 
 const make = (): Promise<boolean> =>
   doing(async () => {
     const children = await shown();
     if (!children) return;
-    await classes.make({ name: form.value.name.trim(), school: form.value.school.trim(), children });
+    const made = await classes.make({
+      name: form.value.name.trim(),
+      school: form.value.school.trim(),
+      children,
+    });
+    await keepIds(made);
     form.value = { name: "", school: "", names: "" };
     await router.push({ name: "new-check" });
   });
@@ -80,7 +86,7 @@ const make = (): Promise<boolean> =>
       id="list"
       v-slot="{ state }"
       label="Or from a file (list, CSV or OneRoster)"
-      :wrong="listing.wrong('file')"
+      :wrong="list.doing.wrong('file')"
     >
       <BFormFile
         id="list"
@@ -88,12 +94,26 @@ const make = (): Promise<boolean> =>
         plain
         :state="state"
         accept=".zip,.csv,.txt,.tsv"
-        @update:model-value="readFile"
+        @update:model-value="list.choseFile"
       />
     </FieldGroup>
-    <FieldGroup v-if="listed.length > 1" id="which" label="Which class in the file">
-      <BFormSelect id="which" v-model="which" :options="options" @update:model-value="put" />
+    <FieldGroup v-if="several" id="which" label="Which class in the file">
+      <BFormSelect id="which" v-model="of" :options="options" @update:model-value="put" />
     </FieldGroup>
+    <RosterTable
+      v-if="chosen?.table"
+      :table="chosen.table"
+      :names="chosen.children"
+      @say="list.sayColumns"
+      @strike="list.strike"
+    />
+    <CommasMean
+      v-if="chosen?.commas"
+      id="list-commas"
+      :meant="chosen.commas"
+      class="mb-3"
+      @say="list.sayCommas"
+    />
     <p v-if="elsewhere('name', 'school', 'children')" class="field-error" role="alert">
       {{ elsewhere("name", "school", "children") }}
     </p>

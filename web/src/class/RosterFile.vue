@@ -2,13 +2,9 @@
 import { computed, ref, shallowRef } from "vue";
 import {
   previewRoster,
-  readRoster,
   takeChildFile,
   takeRoster,
   useDoing,
-  type Commas,
-  type ListedClass,
-  type NamesTaken,
   type Roster,
   type RosterChange,
   type SchoolClass,
@@ -19,6 +15,8 @@ import { countedChildren } from "@/words";
 import CommasMean from "./CommasMean.vue";
 import RosterDoubts from "./RosterDoubts.vue";
 import RosterLists from "./RosterLists.vue";
+import RosterTable from "./RosterTable.vue";
+import { useListFile } from "./useListFile";
 
 /** A list of children from another program: shown first, then taken whole or not at all. */
 const props = defineProps<{ schoolClass: SchoolClass }>();
@@ -29,35 +27,35 @@ const NAMES = [
   { value: "initial", text: "With a letter of the family name" },
   { value: "full", text: "With the family name" },
 ];
-const chosen = ref<File | null>(null);
-const sent = ref("");
-const names = ref<NamesTaken>("first");
-const of = ref<string | null>(null);
-/** What commas in a plain list mean, where a teacher said so. */
-const commas = ref<Commas>(null);
+const {
+  file,
+  names,
+  of,
+  listed,
+  options,
+  several,
+  chosen,
+  reading,
+  doing: list,
+  look,
+  choseFile,
+  sayCommas,
+  sayColumns,
+  strike,
+  clear,
+} = useListFile(begin);
+const { busy, wrong, elsewhere, doing } = list;
 const gone = ref<Roster["gone"]>("stay");
-const listed = shallowRef<ListedClass[]>([]);
 const change = shallowRef<RosterChange | null>(null);
 const told = ref("");
 /** What the teacher said of who is who, by place on the list: a child of the class, or nobody of it. */
 const same = ref<Record<number, number | null>>({});
-const { busy, wrong, elsewhere, doing } = useDoing();
 const body = computed(() => ({
-  file: sent.value,
-  names: names.value,
-  commas: commas.value,
+  ...reading.value,
   of: of.value,
   gone: gone.value,
   same: Object.entries(same.value).flatMap(([at, child]) => (child ? [{ at: +at, child_id: child }] : [])),
 }));
-const several = computed(() => listed.value.length > 1);
-const options = computed(() => [
-  { value: null as string | null, text: "Choose a class…" },
-  ...listed.value.map((one) => ({
-    value: one.id,
-    text: `${one.title}, ${countedChildren(one.children.length)}`,
-  })),
-]);
 const nothing = computed(
   () =>
     change.value &&
@@ -70,43 +68,24 @@ const nothing = computed(
 /** How many lists were taken on this page. */
 const taken = ref(0);
 const childFile = ref<File | null>(null);
-const one = useDoing();
+const child = useDoing();
 
 /** The child is in the class with every answer as soon as the file is read. */
 async function takeChild(): Promise<void> {
   const file = childFile.value;
   if (!file) return;
-  const done = await one.doing(async () =>
+  const done = await child.doing(async () =>
     emit("taken", await takeChildFile(props.schoolClass.id, await fileSent(file))),
   );
   if (done) childFile.value = null;
 }
 
-function clear(): void {
-  listed.value = [];
-  same.value = {};
-  change.value = null;
-  of.value = null;
-}
-
-/** Reads the file anew where it or its names are others, and shows what would become of the class. */
-async function look(): Promise<void> {
-  const file = chosen.value;
+/** What would become of the class with the list as it is read now. */
+async function begin(): Promise<void> {
   told.value = "";
   change.value = null;
   same.value = {};
-  if (!file) return clear();
-  await doing(async () => {
-    sent.value = await fileSent(file);
-    listed.value = await readRoster({ file: sent.value, names: names.value, commas: commas.value });
-    if (!listed.value.some((one) => one.id === of.value)) of.value = null;
-    await preview();
-  });
-}
-
-function sayCommas(said: Commas): void {
-  commas.value = said;
-  void look();
+  if (listed.value.length) await preview();
 }
 
 async function preview(): Promise<void> {
@@ -122,26 +101,30 @@ function choose(): void {
 async function take(): Promise<void> {
   const done = await doing(async () => emit("taken", await takeRoster(props.schoolClass.id, body.value)));
   if (!done) return;
-  told.value = "List added.";
   taken.value += 1;
-  chosen.value = null;
+  file.value = null;
+  change.value = null;
+  same.value = {};
   clear();
+  told.value = "List added.";
 }
 </script>
 
 <template>
   <BCard>
     <h2 class="mt-0">A list from another program</h2>
-    <p class="quiet">A OneRoster bundle, a table (CSV), or one name on each line.</p>
+    <p class="quiet">
+      A OneRoster bundle, a table (CSV), or one name on each line. You see it before anything is added.
+    </p>
     <form novalidate @submit.prevent="take">
       <FieldGroup id="roster" v-slot="{ state }" label="File" :wrong="wrong('file')">
         <BFormFile
           id="roster"
-          v-model="chosen"
+          v-model="file"
           plain
           :state="state"
           accept=".zip,.csv,.txt,.tsv"
-          @update:model-value="((commas = null), look())"
+          @update:model-value="choseFile"
         />
       </FieldGroup>
       <FieldGroup v-if="several" id="roster-of" v-slot="{ state }" label="Class" :wrong="wrong('of')">
@@ -157,6 +140,13 @@ async function take(): Promise<void> {
         <FieldGroup id="roster-names" label="How to store names" :wrong="wrong('names')">
           <BFormSelect id="roster-names" v-model="names" :options="NAMES" @update:model-value="look" />
         </FieldGroup>
+        <RosterTable
+          v-if="listed[0]?.table"
+          :table="listed[0].table"
+          :names="listed[0].children"
+          @say="sayColumns"
+          @strike="strike"
+        />
         <CommasMean
           v-if="listed[0]?.commas"
           id="roster-commas"
@@ -171,6 +161,12 @@ async function take(): Promise<void> {
         :doubts="change.doubts"
         @update:model-value="doing(preview)"
       />
+      <details v-if="chosen?.left_out.length" class="mb-3">
+        <summary>Left out: {{ countedChildren(chosen.left_out.length) }}</summary>
+        <ul class="mt-2 mb-0">
+          <li v-for="words in chosen.left_out" :key="words">{{ words }}</li>
+        </ul>
+      </details>
       <div v-if="change" role="status">
         <dl class="change d-grid cols-auto-1 row-gap-1 column-gap-075">
           <template v-if="change.added.length">
@@ -222,7 +218,7 @@ async function take(): Promise<void> {
         id="child-file"
         v-slot="{ state }"
         label="The child's file (JSON)"
-        :wrong="one.trouble.value"
+        :wrong="child.trouble.value"
         class="mt-2"
       >
         <BFormFile

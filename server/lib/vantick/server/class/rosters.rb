@@ -8,10 +8,11 @@ module Vantick
         include Names
 
         post "/api/roster-readings" do
-          read = Formats::Foreign.roster(file_sent, sent[:commas])
+          read = file_read
           check_length(read.first) if read.length == 1
           classes = read.map do |one|
-            { id: one.source_id, title: one.title, commas: one.commas, children: Formats::ListedNames.of(one.children, sent[:names]) }
+            { id: one.source_id, **one.to_h.slice(:title, :commas, :table, :about), left_out: one.left_out.to_a,
+              children: Formats::ListedNames.of(one.children, sent[:names]) }
           end
           answer_json({ classes: })
         end
@@ -40,6 +41,11 @@ module Vantick
 
         private
 
+        def file_read
+          said = { **sent.slice(:commas, :columns), skipped: sent.fetch(:skipped, []), today: Clock.now.iso8601[0, 10] }
+          Formats::Foreign.roster(file_sent, said)
+        end
+
         def change
           same = sent.fetch(:same, []).to_h { |one| one.values_at("at", "child_id") }
           RosterChange.new(store.register.everybody(input[:class_id]), listed, own_ids, same:, gone: sent[:gone])
@@ -48,13 +54,14 @@ module Vantick
         # @return [Array<RosterChange::Listed>]
         def listed
           children = chosen.tap { |one| check_length(one) }.children
+          unfit("Choose the column of first names.", :file) if children.empty?
           names = Formats::ListedNames.of(children, sent[:names]).map { |name| tidy(name) }
           check_names(names, :file)
           children.zip(names).map { |one, name| RosterChange::Listed.new(one.source_id, name, one.given, one.family) }
         end
 
         def chosen
-          classes = Formats::Foreign.roster(file_sent, sent[:commas])
+          classes = file_read
           return classes.first if classes.length == 1
 
           classes.find { |one| one.source_id == sent[:of] } || unfit("This file has #{classes.length} classes. Choose one.", :of)

@@ -16,6 +16,8 @@ module Vantick
         Zip.warn_invalid_date = false
         # What spreadsheets call Unicode text begins with one of these.
         WIDE = { "\xFF\xFE".b => Encoding::UTF_16LE, "\xFE\xFF".b => Encoding::UTF_16BE }.freeze
+        # So many bytes show whether every other one is empty.
+        PEEK = 400
         MOMENT = Zip::DOSTime.local(2000, 1, 1)
 
         class << self
@@ -52,21 +54,28 @@ module Vantick
           # @return [Boolean]
           def zip?(bytes) = bytes.b.start_with?(SIGN)
 
-          # Text as programs write it: with a mark at its beginning or without, in UTF-8, in UTF-16 with a mark, or in Windows' letters.
+          # Text as programs write it: with a mark at its beginning or without, in UTF-8, in UTF-16, or in Windows' letters.
           # @param bytes [String]
           # @return [String]
           def text(bytes)
-            wide = WIDE.find { |mark, _| bytes.b.start_with?(mark) }&.last
-            if wide
-              return bytes.dup.force_encoding(wide).encode(Encoding::UTF_8, invalid: :replace,
-undef: :replace).delete_prefix("\uFEFF")
-            end
-
+            wide = wide(bytes.b) and return wide_text(bytes, wide)
             text = bytes.dup.force_encoding(Encoding::UTF_8).delete_prefix("\uFEFF")
             text.valid_encoding? ? text : bytes.dup.force_encoding(Encoding::WINDOWS_1252).encode(Encoding::UTF_8, undef: :replace)
           end
 
           private
+
+          # UTF-16 by its mark, or because every other byte is empty, as in no other text.
+          def wide(bytes)
+            marked = WIDE.find { |mark, _| bytes.start_with?(mark) } and return marked.last
+            empty = [1, 0].map { |from| (from...[bytes.bytesize, PEEK].min).step(2).count { |at| bytes.getbyte(at).zero? } }
+            at = empty.index { |many| many * 4 > [bytes.bytesize, PEEK].min } and WIDE.values[at]
+          end
+
+          def wide_text(bytes, wide)
+            whole = bytes.b.byteslice(0, bytes.bytesize / 2 * 2).force_encoding(wide)
+            whole.encode(Encoding::UTF_8, invalid: :replace, undef: :replace).delete_prefix("\uFEFF")
+          end
 
           # What a file says of its size is not believed: all of them together have so much room.
           def unpack(entry, left)

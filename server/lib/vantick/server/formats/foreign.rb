@@ -11,13 +11,13 @@ module Vantick
 
         class << self
           # @param bytes [String]
-          # @param commas [String, nil] as {Roster.read}
+          # @param said [Hash] as {Roster.read}
           # @return [Array<Roster::ListedClass>]
           # @raise [Core::Error]
-          def roster(bytes, commas = nil)
-            ask("roster", :file, bytes, *commas).map do |one|
-              children = one[:children].map { |child| Roster::Listed.new(*child) }
-              Roster::ListedClass.new(one[:source_id], one[:title], children, one[:commas])
+          def roster(bytes, said = {})
+            ask("roster", :file, bytes, JSON.generate(said)).map do |one|
+              Roster::ListedClass.new(*one.values_at(:source_id, :title), one[:children].map { |child| Roster::Listed.new(*child) },
+                                      *one.values_at(:commas, :table, :about, :left_out))
             end
           end
 

@@ -10,39 +10,51 @@ module Vantick
         # A child as a list has it.
         Listed = Struct.new(:source_id, :given, :family)
         # A class as a list has it; of a plain list there is one, without a name, and what its commas were taken for where that is
-        # not certain.
-        ListedClass = Struct.new(:source_id, :title, :children, :commas)
-        GONE = %w[tobedeleted inactive].freeze
-        # What a table may call its columns, in lower letters and without what is no letter (common practice, no source).
-        GIVEN = %w[givenname firstname first forename name child student pupil vorname].freeze
-        FAMILY = %w[familyname lastname last surname nachname].freeze
+        # not certain, or how its table was read ({ChildTable#told}). Of a bundle: what tells it from others, and who was left out.
+        ListedClass = Struct.new(:source_id, :title, :children, :commas, :table, :about, :left_out)
         # What parts cells; where several stand in a list without names of columns, the first of these.
         SIGNS = ["\t", ";", ","].freeze
-        IDS = %w[sourcedid id identifier studentid pupilid].freeze
+        # How a spreadsheet says what parts cells, in a line of its own.
+        SAID = /\Asep=(.)\s*\n/i
+        # So many of the first lines show what parts cells.
+        SEEN = 20
 
         # @param bytes [String]
-        # @param commas [String, nil] what the commas of a plain list mean, where a teacher said so: {Core::Wording::NameList::COMMAS}
+        # @param said [Hash] what a teacher said: `commas` of a plain list ({Core::Wording::NameList::COMMAS}), `columns` and `skipped`
+        #   lines of a table ({ChildTable}); and `today`, as enrolments end
         # @return [Array<ListedClass>]
         # @raise [Core::Error] naming file and line
-        def self.read(bytes, commas = nil)
-          classes = Bundle.zip?(bytes) ? new(Bundle.read(bytes)).classes : [plain(Bundle.text(bytes), commas)]
-          raise Core::Error.new("This file has no children.", field: :file) if classes.sum { |one| one.children.length }.zero?
+        def self.read(bytes, said = {})
+          bundle = RosterBundle.new(Bundle.read(bytes), said[:today]) if Bundle.zip?(bytes)
+          classes = bundle ? bundle.classes : [plain(Bundle.text(bytes), said)]
+          # A table is shown even so: another column may have the names.
+          if classes.sum { |one| one.children.length }.zero? && classes.none?(&:table)
+            raise Core::Error.new("This file has no children.", field: :file)
+          end
 
           classes
         end
 
         # A table with a line of names over it, or names alone.
         # @param text [String]
-        # @param commas [String, nil] as {read}
+        # @param said [Hash] as {read}
         # @return [ListedClass]
         # @raise [Core::Error] naming the line
-        def self.plain(text, commas = nil)
+        def self.plain(text, said = {})
           lines = text.gsub(/\r\n?/, "\n")
-          table = PlainRows.new(rows(lines, SIGNS.max_by.with_index { |sign, place| [lines.lines.first.to_s.count(sign), -place] }))
-          return ListedClass.new(nil, nil, table.children) if table.named?
+          sign = lines[SAID, 1]
+          lines = lines.sub(SAID, "\n") if sign
+          table = ChildTable.new(rows(lines, sign || usual(lines)), columns: said[:columns], skipped: said.fetch(:skipped, []))
+          return ListedClass.new(nil, nil, table.children, nil, table.told) if table.table?
 
-          list = Core::Wording::NameList.new(rows(lines, SIGNS.find { |sign| lines.include?(sign) } || ","), commas: commas&.to_sym)
+          list = Core::Wording::NameList.new(rows(lines, SIGNS.find { |one| lines.include?(one) } || ","), commas: said[:commas]&.to_sym)
           ListedClass.new(nil, nil, list.children.map { |one| Listed.new(nil, one.given, one.family) }, list.commas)
+        end
+
+        # What stands in most of the first lines.
+        def self.usual(lines)
+          first = lines.each_line.first(SEEN)
+          SIGNS.max_by.with_index { |sign, place| [first.count { |line| line.include?(sign) }, -place] }
         end
 
         def self.rows(lines, sign)
@@ -51,48 +63,7 @@ module Vantick
         rescue CSV::MalformedCSVError => e
           raise Core::Error.new("Line #{e.line_number} can't be read. Check its quotation marks.", field: :file)
         end
-        private_class_method :rows
-
-        # @param files [Hash{String => String}] of a bundle
-        def initialize(files)
-          @files = files
-        end
-
-        # @return [Array<ListedClass>] those with children, by title
-        def classes
-          children = enrolled.group_by { |row| row["classSourcedId"] }
-          found = rows("classes").filter_map do |row|
-            members = children.fetch(row["sourcedId"], []).map { |one| user(one) }.uniq(&:source_id)
-            ListedClass.new(row["sourcedId"], row["title"].to_s, members) if members.any?
-          end
-          found.sort_by(&:title)
-        end
-
-        private
-
-        def enrolled = rows("enrollments").select { |row| row["role"].to_s.downcase == "student" }
-
-        def user(enrollment)
-          row = users.fetch(enrollment["userSourcedId"]) do |id|
-            bad("enrollments", enrollment, "names the user #{id}, who is not in users.csv")
-          end
-          given = [row["preferredGivenName"], row["givenName"]].map(&:to_s).find { |name| !name.strip.empty? }
-          bad("users", row, "has no first name") unless given
-          Listed.new(row["sourcedId"], given.strip, row["familyName"].to_s.strip)
-        end
-
-        def users = @users ||= rows("users").to_h { |row| [row["sourcedId"], row] }
-
-        def rows(name)
-          text = @files.fetch("#{name}.csv") { raise Core::Error.new("This bundle has no #{name}.csv.", field: :file) }
-          read = CSV.parse(Bundle.text(text), headers: true).map(&:to_h).each.with_index(2) { |row, line| row["line"] = line }
-          read.each { |row| bad(name, row, "has no sourcedId") if row["sourcedId"].to_s.empty? }
-          read.reject { |row| GONE.include?(row["status"].to_s.downcase) }
-        rescue CSV::MalformedCSVError => e
-          raise Core::Error.new("#{name}.csv, line #{e.line_number}: it can't be read.", field: :file)
-        end
-
-        def bad(name, row, words) = raise(Core::Error.new("#{name}.csv, line #{row['line']}: it #{words}.", field: :file))
+        private_class_method :rows, :usual
       end
     end
   end
