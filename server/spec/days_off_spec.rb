@@ -52,6 +52,50 @@ RSpec.describe Vantick::Server::Formats::DaysOff do
     ENV["TZ"] = before
   end
 
+  {
+    "an event that was cancelled" => [[["DTSTART;VALUE=DATE:19970902", "STATUS:CANCELLED"]], []],
+    "the time from midnight to a minute before the next" => [[["DTSTART:19970902T000000", "DTEND:19970902T235900"]],
+                                                             [%w[1997-09-02 1997-09-02]]],
+    "midnights in UTC" => [[["DTSTART:19970902T000000Z", "DTEND:19970904T000000Z"]], [%w[1997-09-02 1997-09-03]]],
+    "midnights of another zone in UTC" => [[["DTSTART:19970901T220000Z", "DTEND:19970903T220000Z"]], [%w[1997-09-02 1997-09-03]]],
+    "a day's length from midnight" => [[["DTSTART:19970902T000000", "DURATION:P1D"]], [%w[1997-09-02 1997-09-02]]],
+    "a weekend from Friday afternoon to Monday morning" => [[["DTSTART:19970905T153000", "DTEND:19970908T080000"]],
+                                                            [%w[1997-09-06 1997-09-07]]],
+    "Monday morning to Wednesday afternoon" => [[["DTSTART:19970901T080000", "DTEND:19970903T150000"]], [%w[1997-09-01 1997-09-03]]],
+    "thirty hours over one night" => [[["DTSTART:19970901T100000", "DTEND:19970902T110000"]], []]
+  }.each do |what, (events, found)|
+    it("takes #{what} as a school would") { expect(days(*events)).to eq(found) }
+  end
+
+  it "moves or drops one repetition of many (3.8.4.4)" do
+    weekly = ["UID:x@example.com", "DTSTART;VALUE=DATE:19970902", "RRULE:FREQ=WEEKLY;COUNT=4"]
+    moved = ["UID:x@example.com", "RECURRENCE-ID;VALUE=DATE:19970909", "DTSTART;VALUE=DATE:19970910"]
+    gone = ["UID:x@example.com", "RECURRENCE-ID;VALUE=DATE:19970916", "DTSTART;VALUE=DATE:19970916", "STATUS:CANCELLED"]
+    text = calendar(weekly, moved, gone).gsub(/^UID:-?\d+@.*\r\n/, "")
+    found = described_class.read(text, from: "1997-01-01", to: "1997-12-31")[:days].map { |one| one[:from] }
+    expect(found).to eq(%w[1997-09-02 1997-09-10 1997-09-23])
+  end
+
+  it "reads names of lines in small letters, and lines between that are empty" do
+    text = calendar(["DTSTART;VALUE=DATE:19970902", "SUMMARY:Half-term"]).gsub(/^[A-Z-]+(?=[;:])/, &:downcase).gsub("VEVENT", "vevent")
+    found = described_class.read(text.gsub("\r\n", "\r\n\r\n"), from: "1997-01-01", to: "1997-12-31")
+    expect(found[:days].map { |one| one.values_at(:from, :name) }).to eq([%w[1997-09-02 Half-term]])
+  end
+
+  it "takes holidays for days off, and days with something on at school for none" do
+    off = ["Autumn break", "Half-term holiday", "Staff training day", "Epiphany", "Sports holiday"]
+    on = ["Sports day", "School photographs", "Book fair", "Last day of term", "Maya's birthday"]
+    found = read(*(off + on).map do |name|
+      ["DTSTART;VALUE=DATE:19970902", "SUMMARY:#{name}"]
+    end)[:days].to_h { |one| one.values_at(:name, :likely) }
+    expect(found).to eq([*off.map { |name| [name, true] }, *on.map { |name| [name, false] }].to_h)
+  end
+
+  it "says of many events in hours how many there are, in one line" do
+    lessons = Array.new(40) { |at| ["DTSTART:19970903T190000Z", "DTEND:19970903T200000Z", "SUMMARY:Choir #{at}"] }
+    expect(read(*lessons)[:unread]).to eq([{ name: "40 events", why: "They are parts of a day, not whole days." }])
+  end
+
   it "leaves out what lies outside the term, and names what is no day" do
     found = read(["DTSTART;VALUE=DATE:19960902"], ["DTSTART:19970903T190000Z", "DTEND:19970903T200000Z", "SUMMARY:Meeting"],
                  ["DTSTART;VALUE=DATE:19970902", "RRULE:FREQ=SECONDLY", "SUMMARY:Ticking"])
@@ -87,7 +131,8 @@ RSpec.describe Vantick::Server::Formats::DaysOff do
     year = { first_day: "2026-01-01", last_day: "2026-12-31" }
     expect(post(address, { content: many, **year }).body["days"].length).to eq(12)
     small = { content: calendar(["DTSTART;VALUE=DATE:20260302"]), **year }
-    expect(post(address, small).body["days"]).to eq([{ "from" => "2026-03-02", "to" => "2026-03-02", "name" => "" }])
+    expect(post(address, small).body["days"])
+      .to eq([{ "from" => "2026-03-02", "to" => "2026-03-02", "name" => "", "likely" => true }])
     expect(post(address, { **small, content: "none" })).to be_refused(422).at("content").saying(/calendar/)
     expect(post(address, { **small, content: "x" * 2_000_001 }).status).to eq(400)
   end

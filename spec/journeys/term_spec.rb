@@ -46,10 +46,21 @@ RSpec.describe "A term", :demo do
     off = (monday + 14).strftime("%Y%m%d")
     File.write(file, ["BEGIN:VCALENDAR", "VERSION:2.0", "PRODID:-//x//EN", "BEGIN:VEVENT", "UID:1", "DTSTART;VALUE=DATE:#{off}",
                       "DTEND;VALUE=DATE:#{(monday + 21).strftime('%Y%m%d')}", "SUMMARY:Half-term", "END:VEVENT", "BEGIN:VEVENT", "UID:2",
-                      "DTSTART:#{off}T090000Z", "DTEND:#{off}T100000Z", "SUMMARY:Meeting", "END:VEVENT", "END:VCALENDAR", ""].join("\r\n"))
+                      "DTSTART:#{off}T090000Z", "DTEND:#{off}T100000Z", "SUMMARY:Meeting", "END:VEVENT", "BEGIN:VEVENT", "UID:3",
+                      "DTSTART;VALUE=DATE:#{(monday + 2).strftime('%Y%m%d')}", "SUMMARY:Sports day", "END:VEVENT", "BEGIN:VEVENT", "UID:4",
+                      "DTSTART;VALUE=DATE:#{(monday + 4).strftime('%Y%m%d')}", "SUMMARY:Maker day", "END:VEVENT",
+                      "END:VCALENDAR", ""].join("\r\n"))
     set_term(weeks: 8, aim: "Minutes") do
       attach_file "Or from the school's calendar file (.ics)", file
-      expect(page).to have_text("1 entry with days off found in school.ics.")
+      expect(page).to have_text("3 entries found in school.ics.").and have_unchecked_field("Sports day", exact: false)
+      expect(page).to be_axe_clean.according_to(*BrowserHelpers::AXE_TAGS)
+      uncheck "Maker day", exact: false
+      click_button "Add 1 entry"
+      expect(page).to have_field("Days off 1, name", with: "Half-term").and have_no_button("Add 1 entry")
+      # What was said of a name holds next time.
+      attach_file "Or from the school's calendar file (.ics)", file
+      expect(page).to have_unchecked_field("Maker day", exact: false).and have_button("Add none")
+      click_button "Cancel"
       expect(page).to have_text("Not added: Meeting. It is part of a day, not a whole day.")
     end
     expect(lessons.length).to eq(21)

@@ -19,6 +19,7 @@ export type Term = Awaited<ReturnType<typeof readTerm>>;
 export type Forecast = Awaited<ReturnType<typeof readForecast>>;
 export type Help = Awaited<ReturnType<typeof readHelps>>[number];
 export type DaysOff = Schemas["DaysOff"];
+export type DayFound = Awaited<ReturnType<typeof readDaysOff>>["days"][number];
 export interface TermChange {
   kind: "move" | "swap" | "pin" | "unpin" | "skip" | "skip_week" | "hold" | "set";
   day: string;

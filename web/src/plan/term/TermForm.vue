@@ -1,8 +1,18 @@
 <script setup lang="ts">
 import { ref } from "vue";
-import { readDaysOff, setTerm, useDoing, useFacts, type DaysOff, type Term, type TermSet } from "@/api";
+import {
+  readDaysOff,
+  setTerm,
+  useDoing,
+  useFacts,
+  type DayFound,
+  type DaysOff,
+  type Term,
+  type TermSet,
+} from "@/api";
 import { FieldGroup } from "@/parts";
 import { counted, dayWords, mondayOf, plusDays, today } from "@/words";
+import DaysFound from "./DaysFound.vue";
 import { useOftenOff } from "./useOftenOff";
 import { weekFrom, weekdayWords } from "./words";
 
@@ -26,6 +36,8 @@ const aimDay = ref(props.term?.aim_day ?? last.value);
 const file = ref<File | null>(null);
 const unread = ref<{ name: string; why: string }[]>([]);
 const found = ref("");
+/** What the file has, until a teacher has said which of it are days off. */
+const days = ref<DayFound[]>([]);
 const { busy, wrong, elsewhere, doing } = useDoing();
 const reading = useDoing();
 
@@ -49,21 +61,31 @@ function startOff(one: DaysOff, from: string): void {
   else if (from) one.to = from;
 }
 
-/** What is in the file comes to what was typed; nothing twice. */
+/** What is in the file is shown first; what is there already is not shown again. */
 async function read(): Promise<void> {
   if (!file.value) return;
   const chosen = file.value;
   await reading.doing(async () => {
     const told = await readDaysOff(props.classId, chosen, first.value, last.value);
-    const fresh = told.days.filter(
+    days.value = told.days.filter(
       (day) => !off.value.some((one) => one.from === day.from && one.to === day.to),
     );
-    off.value = [...off.value, ...fresh].sort((one, other) => one.from.localeCompare(other.from));
     unread.value = told.unread;
     found.value = told.days.length
-      ? `${counted(told.days.length, "entry", "entries")} with days off found in ${chosen.name}.`
-      : `No days off in this term found in ${chosen.name}.`;
+      ? `${counted(told.days.length, "entry", "entries")} found in ${chosen.name}.`
+      : `No whole days in this term found in ${chosen.name}.`;
   });
+}
+
+function take(fresh: DaysOff[]): void {
+  off.value = [...off.value, ...fresh].sort((one, other) => one.from.localeCompare(other.from));
+  leave();
+}
+
+/** The same file can be chosen again. */
+function leave(): void {
+  days.value = [];
+  file.value = null;
 }
 
 function set(): Promise<boolean> {
@@ -195,6 +217,7 @@ function set(): Promise<boolean> {
           />
         </FieldGroup>
       </div>
+      <DaysFound v-if="days.length" :days="days" @take="take" @leave="leave" />
       <p v-if="found" role="status" class="quiet mb-0">{{ found }}</p>
       <ul v-if="unread.length" class="quiet">
         <li v-for="one in unread" :key="one.name">

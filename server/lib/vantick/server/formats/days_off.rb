@@ -2,6 +2,7 @@
 
 require "icalendar"
 require "ice_cube"
+require "yaml"
 
 module Vantick
   module Server
@@ -17,24 +18,33 @@ module Vantick
         # Days that one event lasts at most, to look for those that began before the term.
         LONGEST_SPAN = 92
         DAY = 86_400
+        # Two midnights are so many seconds off a whole number of days at most, as clocks change.
+        CHANGE = 3600
+        TABLE = YAML.safe_load_file(File.join(__dir__, "days_off.yml"), symbolize_names: true).freeze
+        CANCELLED = "CANCELLED"
+        PART = "It is part of a day, not a whole day."
+        PARTS = "They are parts of a day, not whole days."
 
         class << self
           # @param text [String] the file
           # @param from [String] first day wanted
           # @param to [String] last day wanted
-          # @return [Hash] `days`, each with from, to and name, and `unread`, each with name and why
+          # @return [Hash] `days`, each with from, to, name and whether it is `likely` a day off, and `unread`, each with name and why
           # @raise [Core::Error]
           def read(text, from:, to:)
             wanted = Date.iso8601(from)..Date.iso8601(to)
-            found, unread = events(text).each_with_object([[], []]) { |event, both| sorted(event, wanted, *both) }
-            { days: found.uniq.sort_by { |one| [one[:from], one[:to]] }, unread: }
+            all = events(text)
+            @moved = moved(all)
+            standing = all.reject { |event| cancelled?(event) }
+            found, unread = standing.each_with_object([[], []]) { |event, both| sorted(event, wanted, *both) }
+            { days: found.uniq.sort_by { |one| [one[:from], one[:to]] }, unread: few(unread) }
           end
 
           private
 
           # A calendar begins with its own line, so that nothing else is taken for an empty one.
           def events(text)
-            plain = text.encode("UTF-8", invalid: :replace).delete_prefix("\uFEFF")
+            plain = tidy(text.encode("UTF-8", invalid: :replace).delete_prefix("\uFEFF"))
             check_left_out(plain)
             calendars = plain.match?(/^BEGIN:VCALENDAR/i) ? Icalendar::Calendar.parse(plain) : []
             raise Core::Error.new("This isn't a calendar file. Choose one that ends in .ics.", field: :content) if calendars.empty?
@@ -42,6 +52,32 @@ module Vantick
             calendars.flat_map(&:events)
           rescue ArgumentError, NoMethodError, Icalendar::Parser::ParseError
             raise Core::Error.new("This calendar file is damaged. Save it again, then choose it again.", field: :content)
+          end
+
+          # Names of lines in whichever letters, and empty lines between them.
+          def tidy(text)
+            text.gsub(/^[ \t]*\r?\n/, "").gsub(/^(?:(?:begin|end):\w+|[a-z-]+(?=[;:]))/i, &:upcase)
+          end
+
+          def cancelled?(event) = event.status.to_s.upcase == CANCELLED
+
+          # Repetitions that were moved or cancelled, by the event that they belong to.
+          def moved(events)
+            events.select(&:recurrence_id).group_by { |event| event.uid.to_s }
+                  .transform_values { |some| some.map { |event| event.recurrence_id.to_date } }
+          end
+
+          # What lasts hours is one line.
+          def few(unread)
+            parts, others = unread.partition { |one| one[:why] == PART }
+            return unread if parts.length <= TABLE[:most_named]
+
+            [*others, { name: "#{parts.length} events", why: PARTS }]
+          end
+
+          def likely?(name)
+            plain = name.downcase
+            TABLE[:holiday].any? { |word| plain.include?(word) } || TABLE[:school].none? { |word| plain.match?(/\b#{Regexp.escape(word)}/) }
           end
 
           # The package takes as long as there are pairs of these.
@@ -55,9 +91,9 @@ module Vantick
           def sorted(event, wanted, found, unread)
             name = event.summary.to_s.strip
             spans = spans(event, wanted)
-            return unread << { name: name[0, 80], why: "It is part of a day, not a whole day." } if spans.nil?
+            return unread << { name: name[0, 80], why: PART } if spans.nil?
 
-            found.concat(spans.map { |first, last| { from: first.iso8601, to: last.iso8601, name: name[0, 80] } })
+            found.concat(spans.map { |first, last| { from: first.iso8601, to: last.iso8601, name: name[0, 80], likely: likely?(name) } })
           rescue StandardError
             unread << { name: name.to_s[0, 80], why: "Its days can't be read." }
           end
@@ -77,8 +113,41 @@ module Vantick
             start = event.dtstart
             return [start.to_date, [whole_days(event), 1].max] if start.is_a?(Icalendar::Values::Date)
 
-            first, last = [start, event.dtend || start].map(&:to_time)
-            last - first >= DAY - 1 ? [start.to_date, ((last - 1).to_date - first.to_date).to_i + 1] : [start.to_date, nil]
+            first, last = hours(event)
+            return [start.to_date, nil] if last - first < DAY - CHANGE
+
+            between_midnights(first, last) || by_mornings(first, last)
+          end
+
+          # @return [Array(Time, Time)] each in its own zone
+          def hours(event)
+            first = event.dtstart.to_time
+            last = event.dtend&.to_time || (first + seconds(event.duration))
+            # One minute or second before midnight means midnight.
+            [first, (last + 60).hour.zero? && last.min == 59 ? last + 60 - last.sec : last]
+          end
+
+          def seconds(duration)
+            duration = duration.first if duration.is_a?(Array)
+            duration ? (((((duration.weeks * 7) + duration.days) * 24) + duration.hours) * 3600) + (duration.minutes * 60) : 0
+          end
+
+          # From midnight to midnight, also where both are written in UTC.
+          def between_midnights(first, last)
+            days = ((last - first) / DAY.to_f).round
+            return unless (last - first - (days * DAY)).abs <= CHANGE
+            return [first.to_date, days] if first.hour.zero? && first.min.zero?
+
+            return unless first.utc? && first.min.zero? && first.hour >= 24 - TABLE[:before_midnight]
+
+            [first.to_date + 1, days]
+          end
+
+          # A day whose morning is free.
+          def by_mornings(first, last)
+            from = (first.hour * 60) + first.min <= TABLE[:begins_by] * 60 ? first.to_date : first.to_date + 1
+            till = last.hour >= TABLE[:ends_from] ? last.to_date : last.to_date - 1
+            [from, till < from ? nil : (till - from).to_i + 1]
           end
 
           # An end is the day after the last one.
@@ -94,7 +163,7 @@ module Vantick
           def starts(event, first, wanted)
             return [first] if event.rrule.empty? && event.rdate.empty?
 
-            repeated(event, first, wanted) - excluded(event)
+            repeated(event, first, wanted) - excluded(event) - (event.recurrence_id ? [] : @moved.fetch(event.uid.to_s, []))
           end
 
           # Worked out at noon in UTC, so that no change to summer time moves a day.
