@@ -28,6 +28,8 @@ function take(): void {
     props.days.filter((_, at) => ticked.value[at]).map(({ from, to, name }) => ({ from, to, name })),
   );
 }
+
+defineExpose({ take });
 </script>
 
 <template>

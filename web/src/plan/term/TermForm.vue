@@ -38,6 +38,7 @@ const unread = ref<{ name: string; why: string }[]>([]);
 const found = ref("");
 /** What the file has, until a teacher has said which of it are days off. */
 const days = ref<DayFound[]>([]);
+const list = ref<InstanceType<typeof DaysFound>>();
 const { busy, wrong, elsewhere, doing } = useDoing();
 const reading = useDoing();
 
@@ -89,6 +90,8 @@ function leave(): void {
 }
 
 function set(): Promise<boolean> {
+  // What is ticked counts, also where it was not added by itself.
+  list.value?.take();
   return doing(async () => {
     const days_off = off.value.map(({ from, to, name }) => ({
       from,
@@ -217,7 +220,7 @@ function set(): Promise<boolean> {
           />
         </FieldGroup>
       </div>
-      <DaysFound v-if="days.length" :days="days" @take="take" @leave="leave" />
+      <DaysFound v-if="days.length" ref="list" :days="days" @take="take" @leave="leave" />
       <p v-if="found" role="status" class="quiet mb-0">{{ found }}</p>
       <ul v-if="unread.length" class="quiet">
         <li v-for="one in unread" :key="one.name">
