@@ -304,9 +304,27 @@ RSpec.describe Vantick::Server::Classes::Rosters do
           end - ids["#{to}.csv"]).to eq([]), "#{name} #{column}"
         end
       end
+      expect(files["users.csv"].map { |row| row.values_at("familyName", "status", "dateLastModified") }.uniq)
+        .to eq([["(first name only)", nil, nil]])
       given = get("/api/checks/#{check['id']}").body["answers"].reject { |one| one["verdict"] == "blank" }
       share = given.count { |one| one["right"] } / given.length.to_f
       expect(files["results.csv"].map { |row| row["score"] }).to eq([format("%.2f", share)])
+    end
+
+    it "has each check in the school year that it was made in, and ends its lines as the standard has it" do
+      %w[2026-07-10T08:00:00Z 2026-09-10T08:00:00Z].each do |moment|
+        Vantick::Server::Clock.set(Time.iso8601(moment))
+        check = make_check(school_class)
+        answer(check, school_class["children"].first, check["items"].first, "quarter to eight")
+      end
+      files = unzipped(bundle_out)
+      years = files["academicSessions.csv"].to_h { |row| row.values_at("sourcedId", "title") }
+      expect(files["lineItems.csv"].map { |row| [row["assignDate"][5, 2], years.fetch(row["academicSessionSourcedId"])[0, 4]] })
+        .to match_array([%w[09 2026], %w[07 2025]])
+      raw = Vantick::Server::Formats::Bundle.read(bundle_out)["users.csv"]
+      expect(raw.scan("\n").length).to eq(raw.scan("\r\n").length)
+    ensure
+      Vantick::Server::Clock.set(nil)
     end
 
     it "comes in again without changing anything, and without doubling anybody" do

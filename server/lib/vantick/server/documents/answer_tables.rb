@@ -41,7 +41,7 @@ module Vantick
           # @param rows [Array<Hash>]
           # @return [String] one row each
           def rows(columns, rows)
-            CSV.generate do |csv|
+            MARK + CSV.generate do |csv|
               csv << columns
               rows.each { |row| csv << row.values_at(*columns).map { |cell| safe(Array(cell).join(" ")) } }
             end

@@ -9,7 +9,9 @@ module Vantick
       # OneRoster 1.2, the CSV bundle (1EdTech; from memory): a class with its children, and what their checks came to.
       class OneRoster
         TABLE = YAML.safe_load_file(File.join(__dir__, "oneroster.yml"), symbolize_names: true).freeze
-        ACTIVE = TABLE[:words][:active]
+        NO_FAMILY = TABLE[:no_family]
+        # A line ends as RFC 4180 has it.
+        LINE = "\r\n"
         # The share of right answers, as the field wants it.
         SCALE = (0..10).map { |tenth| { itemValueLHS: "#{tenth * 10} %", itemValueRHS: (tenth / 10.0).to_s } }.freeze
 
@@ -28,7 +30,7 @@ module Vantick
         # @return [String] a zip
         def bundle(results)
           @results = results
-          files = { academicSessions: [session], orgs: [org], courses: [course], classes: [klass], users:, roles:, enrollments:,
+          files = { academicSessions: sessions, orgs: [org], courses: [course], classes: [klass], users:, roles:, enrollments:,
                     categories: [category], scoreScales: [scale], lineItems: line_items, results: scores }
           named = { manifest: manifest(files.keys), **files }
           Bundle.write(named.to_h { |name, rows| ["#{name}.csv", csv(name, rows)] })
@@ -44,13 +46,14 @@ module Vantick
 
         def csv(name, rows)
           columns = TABLE[:files].fetch(name).map(&:to_sym)
-          CSV.generate do |csv|
+          CSV.generate(row_sep: LINE) do |csv|
             csv << columns
             rows.each { |row| csv << row.values_at(*columns) }
           end
         end
 
-        def row(id, **cells) = { sourcedId: id, status: ACTIVE, dateLastModified: @at, **cells }
+        # In bulk neither a status nor a moment is said.
+        def row(id, **cells) = { sourcedId: id, **cells }
 
         def manifest(files)
           about = { "manifest.version" => "1.0", "oneroster.version" => TABLE[:version],
@@ -59,9 +62,12 @@ module Vantick
           about.map { |name, value| { propertyName: name, value: } }
         end
 
+        # This year's, and those that checks were made in.
+        def sessions = [@at, *@results.map { |check| check[:made_at] }].map { |moment| session(moment) }.uniq
+
         # A school year from August to July (judgement: OneRoster wants one, and Vantick keeps none).
-        def session
-          day = Date.iso8601(@at[0, 10])
+        def session(moment = @at)
+          day = Date.iso8601(moment[0, 10])
           from = day.month >= 8 ? day.year : day.year - 1
           row(id(:year, from), title: "#{from}-#{from + 1}", type: TABLE[:words][:year], startDate: "#{from}-08-01",
                                endDate: "#{from + 1}-07-31", schoolYear: from + 1)
@@ -79,7 +85,7 @@ module Vantick
         # A first name or alias is all there is of a child.
         def users
           @class.children.map do |child|
-            row(child_id(child), enabledUser: "true", username: child_id(child), givenName: child[:name], familyName: "",
+            row(child_id(child), enabledUser: "true", username: child_id(child), givenName: child[:name], familyName: NO_FAMILY,
                                  primaryOrgSourcedId: org[:sourcedId])
           end
         end
@@ -110,8 +116,8 @@ module Vantick
           @results.map do |check|
             day = check[:made_at][0, 10]
             row(id(:check, check[:id]), title: check[:title], assignDate: day, dueDate: day, classSourcedId: klass[:sourcedId],
-                                        categorySourcedId: category[:sourcedId], academicSessionSourcedId: session[:sourcedId],
-                                        schoolSourcedId: org[:sourcedId], resultValueMin: "0", resultValueMax: "1")
+                                        categorySourcedId: category[:sourcedId], resultValueMin: "0", resultValueMax: "1",
+                                        academicSessionSourcedId: session(check[:made_at])[:sourcedId], schoolSourcedId: org[:sourcedId])
           end
         end
 

@@ -76,7 +76,8 @@ module Vantick
           return format(WORDS[:gone], line: row["line"]) if GONE.include?(row["status"].to_s.downcase)
 
           given = row.values_at(*GIVEN).find { |name| name.to_s != "" } or return format(WORDS[:nameless], line: row["line"])
-          Roster::Listed.new(row["sourcedid"], given, row["familyname"].to_s)
+          family = row["familyname"].to_s
+          Roster::Listed.new(row["sourcedid"], given, family == OneRoster::NO_FAMILY ? "" : family)
         end
 
         def users = @users ||= table("users").to_h { |row| [row["sourcedid"], row] }
