@@ -320,7 +320,7 @@ RSpec.describe Vantick::Server::Classes::Rosters do
       files = unzipped(bundle_out)
       years = files["academicSessions.csv"].to_h { |row| row.values_at("sourcedId", "title") }
       expect(files["lineItems.csv"].map { |row| [row["assignDate"][5, 2], years.fetch(row["academicSessionSourcedId"])[0, 4]] })
-        .to match_array([%w[09 2026], %w[07 2025]])
+        .to contain_exactly(%w[09 2026], %w[07 2025])
       raw = Vantick::Server::Formats::Bundle.read(bundle_out)["users.csv"]
       expect(raw.scan("\n").length).to eq(raw.scan("\r\n").length)
     ensure
