@@ -121,7 +121,7 @@ RSpec.describe Vantick::CLI do
   {
     "no columns" => ["a,b\n1,2\n", /columns task,time,answer/], "nothing at all" => ["", /columns/],
     "a bad time" => ["task,time,answer\ndial_to_words,25:99,x\n", /line 2: "25:99"/],
-    "an unknown task" => ["task,time,answer\ndial_to_words,7:45,x\nsong,7:45,x\n", /line 3: "song"/],
+    "an unknown task" => ["task,time,answer\nsong,7:45,x\n", /line 2: "song"/],
     "an endless answer" => ["task,time,answer\ndial_to_words,7:45,#{'x' * 10_000}\n", /line 2: The answer is too long: 10000/],
     "a broken quote" => ["task,time,answer\n\"dial", /[Uu]nclosed/], "no UTF-8" => ["task,time,answer\ndial_to_words,7:45,\xFF\n", /UTF-8/]
   }.each do |what, (input, message)|
@@ -130,6 +130,43 @@ RSpec.describe Vantick::CLI do
       expect([code, output, errors.lines.length]).to eq([1, "", 1])
       expect(errors).to match(message)
     end
+  end
+
+  it "marks row by row: what came before a wrong row is there, and its line is named" do
+    code, output, errors = run("mark", input: "task;time;answer\ndial_to_words;7:45;qt8\n\nsong;7:45;x\n")
+    expect(code).to eq(1)
+    expect(output).to eq("task;time;answer;verdict;misreadings;read_as\ndial_to_words;7:45;qt8;right;\"\";quarter to eight\n")
+    expect(errors).to match(/line 4: "song"/)
+  end
+
+  it "answers each row before the next one is given" do
+    IO.pipe do |input, given|
+      IO.pipe do |read, output|
+        running = Thread.new { described_class.run(["mark"], input:, output:, errors: StringIO.new) }
+        given.puts("task\ttime\tanswer", "dial_to_words\t7:45\tqt8")
+        expect(Array.new(2) { read.gets }.last).to include("right")
+        given.close
+        expect(running.value).to eq(0)
+      end
+    end
+  end
+
+  described_class::COMMANDS.each_key do |name|
+    it "says of #{name} what it does, with an example that works" do
+      _, words, = run("help", name)
+      expect(run(name, "--help")).to eq([0, words, ""])
+      expect(words.lines.first).to match(/\A[A-Z].*\.\n\z/)
+      example = words[/Example:\n  (.*)/, 1]
+      next expect(example).to start_with("vantick #{name}") if %w[backup restore password].include?(name)
+
+      given, command = example.include?("|") ? example.split(" | ") : ["", example]
+      input = given[/'(.*)'/, 1].to_s.gsub("\\n", "\n")
+      expect(run(*command.split.drop(1), input:)).to match([0, /\S/, ""])
+    end
+  end
+
+  it "says which Vantick it is" do
+    expect(run("--version")).to eq([0, "vantick #{Vantick::Core::VERSION}\n", ""])
   end
 
   it "names the line of a day or a child that is none" do

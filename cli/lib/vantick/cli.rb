@@ -4,6 +4,7 @@ require "csv"
 require "json"
 require "optparse"
 require "vantick/core"
+require "yaml"
 
 module Vantick
   # The core from the command line, for scripts and spreadsheets: JSON out, one line an object.
@@ -20,26 +21,14 @@ module Vantick
     COMMANDS = { "read" => :Read, "explain" => :Explain, "misreadings" => :Misreadings, "mark" => :Mark, "choose" => :Choose,
                  "diagnose" => :Diagnose, "check-drawing" => :CheckDrawing, "simulate" => :Simulate,
                  "backup" => :Backup, "restore" => :Restore, "password" => :Password }.freeze
-    USAGE = <<~TEXT
-      Usage:
-        vantick read 7:45 | --all [--conventions american,after,of | --conventions class.json]
-        vantick explain 4:49 | --all [--conventions ...]
-        vantick misreadings --task dial_to_words 7:45 | --all
-        vantick mark < answers.csv              (columns task,time,answer, and said for spot_mistake)
-        vantick diagnose < answers.csv          (columns child,task,time,answer, and day where known)
-        vantick choose --step fives --task dial_to_words --count 5 --seed 7 [--levels] [--avoid 7:45,8:15]
-        vantick check-drawing --hour-hand 120 --minute-hand 270
-        vantick simulate --misreading next_hour_early --step fives --task dial_to_words --count 6 --seed 3
-      The school's own file (data/vantick.sqlite3, or --db FILE):
-        vantick backup monday.sqlite3           (also while Vantick runs)
-        vantick restore monday.sqlite3          (while it does not; what was there is saved)
-        vantick password Marit                  (a new password for a teacher who forgot theirs)
-    TEXT
+    HELP = YAML.safe_load_file(File.join(__dir__, "cli/help.yml")).freeze
+    MORE = ["--help", "-h"].freeze
 
     # @return [Integer] the exit code: 1 for bad input, with one line on standard error
     def self.run(arguments, input: $stdin, output: $stdout, errors: $stderr)
       name, *rest = arguments
-      return help(output) if name.nil? || name == "help" || arguments.intersect?(["--help", "-h"])
+      return say(output, "vantick #{Core::VERSION}") if name == "--version"
+      return say(output, help(arguments)) if name.nil? || name == "help" || arguments.intersect?(MORE)
 
       command = COMMANDS.fetch(name) { raise UsageError, "no command #{Core.excerpt(name)}: use one of #{COMMANDS.keys.join(', ')}" }
       const_get(command).new(input:, output:).run(rest)
@@ -49,10 +38,18 @@ module Vantick
       1
     end
 
-    def self.help(output)
-      output.puts USAGE
+    def self.say(output, words)
+      output.puts words
       0
     end
-    private_class_method :help
+
+    # All commands, or what one of them does, with an example.
+    def self.help(arguments)
+      name = (arguments - ["help", *MORE]).first
+      about = HELP[name] or return ["Usage:", *HELP.values.flat_map { |one| one["usage"] }.map { |line| "  #{line}" }, "",
+                                    "vantick help COMMAND says more, with an example. vantick --version says which Vantick this is."]
+      [about["does"], "", "Usage:", *about["usage"].map { |line| "  #{line}" }, "", "Example:", "  #{about['example']}"]
+    end
+    private_class_method :say, :help
   end
 end

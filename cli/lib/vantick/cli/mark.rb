@@ -2,7 +2,7 @@
 
 module Vantick
   class CLI
-    # `mark < answers.csv`: the same rows with what was made of each answer.
+    # `mark < answers.csv`: the same rows with what was made of each answer, as they come.
     class Mark < Command
       NEEDED = %w[task time answer].freeze
       ADDED = %w[verdict misreadings read_as].freeze
@@ -10,11 +10,23 @@ module Vantick
       def run(arguments)
         nothing_left(parse(arguments) { |parser| conventions_option(parser) })
         table = AnswerTable.new(@input, needed: NEEDED)
-        rows = table.map { |row| add(row, table.mark(row, conventions)) }
-        @output.write(CSV.generate { |csv| [table.rows.headers.union(ADDED), *rows.map(&:fields)].each { |row| csv << row } })
+        headers = table.headers.union(ADDED)
+        begun = false
+        table.map do |row|
+          added = add(row, table.mark(row, conventions))
+          write(headers, table) unless begun
+          begun = true
+          write(added.fields, table)
+        end
+        write(headers, table) unless begun
       end
 
       private
+
+      def write(cells, table)
+        @output.write(CSV.generate_line(cells, col_sep: table.sign))
+        @output.flush
+      end
 
       def add(row, marked)
         row["verdict"] = marked.told
