@@ -116,6 +116,38 @@ RSpec.describe Vantick::Server::Formats do
                                 "c.txt" => "x"))).to eq([%w[7:45 1:15], false, []])
     end
 
+    it "takes items in folders of their own in the order of the test, whatever their names, and none of what a computer put beside them" do
+      refs = %w[b a c].map { |name| "<assessmentItemRef identifier='#{name}' href='items/#{name}/qti.XML'/>" }.join
+      files = { "a" => "1:15", "b" => "7:45", "c" => "2:30", "d" => "5:50" }.to_h { |name, time| ["items/#{name}/qti.XML", item(time)] }
+      files = { **files, "__MACOSX/items/a/._qti.xml" => "\x00", "test.xml" => "<assessmentTest>#{refs}</assessmentTest>" }
+      expect(found(bundle.write(files)).first).to eq(%w[7:45 1:15 2:30 5:50])
+    end
+
+    it "takes a choice in a line, what is said beside a choice, points for answers, and several ways to write one time" do
+      inline = "<inlineChoiceInteraction><inlineChoice identifier='A'>7:45</inlineChoice></inlineChoiceInteraction>"
+      expect(found(item("A", body: inline)).first).to eq(["7:45"])
+      said = "<simpleChoice identifier='A'>half past two<feedbackInline>Well done, 3:30 was wrong</feedbackInline></simpleChoice>"
+      expect(found(item("A", body: said)).first).to eq(["2:30"])
+      mapped = "<mapping><mapEntry mapKey='7:45' mappedValue='1'/><mapEntry mapKey='quarter to 8' mappedValue='1'/>" \
+               "<mapEntry mapKey='6:45' mappedValue='0'/></mapping>"
+      expect(found(item([]).sub("</responseDeclaration>", "#{mapped}</responseDeclaration>")).first).to eq(["7:45"])
+      expect(found(item(["7:45", "07:45"])).first).to eq(["7:45"])
+    end
+
+    it "takes questions of version 1.2: of a choice and of a gap, those with points" do
+      label = ->(name, text) { "<response_label ident='#{name}'><material><mattext>#{text}</mattext></material></response_label>" }
+      choice = label["A", "&lt;p&gt;7:45&lt;/p&gt;"] + label["B", "8:45"]
+      points = lambda do |value, many|
+        "<respcondition><conditionvar><varequal>#{value}</varequal></conditionvar><setvar>#{many}</setvar></respcondition>"
+      end
+      old = lambda do |name, body, right|
+        "<item title='#{name}'><presentation>#{body}</presentation><resprocessing>#{right}</resprocessing></item>"
+      end
+      text = "<questestinterop>#{old['One', choice, points['A', 100] + points['B', 0]]}" \
+             "#{old['Two', '<render_fib/>', points['quarter past one', 50]]}#{old['Three', choice, '']}</questestinterop>"
+      expect(found(text)).to eq([%w[7:45 1:15], false, [{ item: "Three", why: "it has no right answer" }]])
+    end
+
     it "names what has no time for an answer, and refuses what is no question" do
       expect(found(item("blue", title: "Colours")).last).to eq([{ item: "Colours", why: "“blue” is not a time on the clock" }])
       expect(found(item(%w[7:45 8:45], title: "")).last).to eq([{ item: "q", why: "it has 2 right answers" }])

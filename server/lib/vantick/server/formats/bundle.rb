@@ -12,6 +12,8 @@ module Vantick
         MOST = 8_000_000
         FILES = 200
         SIGN = "PK"
+        # What some computers put beside the files of a zip.
+        BESIDE = %r{\A__MACOSX/|(?:\A|/)\._}
         # What is wrong with dates in a zip is nobody's trouble, and no line of the log.
         Zip.warn_invalid_date = false
         # What spreadsheets call Unicode text begins with one of these.
@@ -33,16 +35,17 @@ module Vantick
           end
 
           # @param bytes [String]
-          # @return [Hash{String => String}] by name, without folders
+          # @param folders [Boolean] whether names keep their folders: two files may be called alike
+          # @return [Hash{String => String}] by name
           # @raise [Core::Error]
-          def read(bytes)
-            entries = Zip::File.open_buffer(StringIO.new(bytes)).select(&:file?)
+          def read(bytes, folders: false)
+            entries = Zip::File.open_buffer(StringIO.new(bytes)).select { |entry| entry.file? && !entry.name.match?(BESIDE) }
             refuse("The file is far larger than a school's lists.") if entries.sum(&:size) > MOST || entries.length > FILES
             left = MOST
             entries.to_h do |entry|
               text = unpack(entry, left)
               left -= text.bytesize
-              [File.basename(entry.name), text]
+              [folders ? entry.name : File.basename(entry.name), text]
             end
           rescue Core::Error
             raise
