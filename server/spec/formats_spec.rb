@@ -60,6 +60,13 @@ RSpec.describe Vantick::Server::Formats do
       end
     end
 
+    it "reads tables by the numbers that stand beside their reasons" do
+      table = Vantick::Server::Formats::ChildTable
+      expect([table::HEAD_WITHIN, table::COLUMNS, table::ROWS, table::MOST, table::LONGEST]).to eq([10, 12, 150, 0.6, 60])
+      expect(Vantick::Server::Formats::DaysOff::TABLE.slice(:begins_by, :ends_from, :before_midnight,
+                                                            :most_named).values).to eq([9, 12, 3, 3])
+    end
+
     it "says of each row why it is left out, and takes the columns and rows that a teacher says" do
       text = "Class 3b\nName,Mother,No\nBo,Ada,1\n,Ida,2\nTotal,2,\n#{'a' * 61},,\n"
       shown = described_class.read(text).first.table

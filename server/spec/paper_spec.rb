@@ -170,6 +170,7 @@ RSpec.describe "Paper that is read" do
     page = Vips::Image.new_from_buffer(photos[0], "").colourspace("b-w")
     unread = { dark: page * 0.2, far: page.gaussblur(5), no_marks: page.crop(200, 300, 700, 900) }
     words = unread.map { |name, photo| read(photo.cast("uchar").jpegsave_buffer(Q: 80), name: "#{name}.jpg")["others"].first["words"] }
+    expect(Vantick::Server::Pages::ReadPage::DARK).to eq(85)
     expect(words).to eq(unread.keys.map { |name| Vantick::Server::Pages::ReadPage::WORDS[name.to_s] })
   end
 

@@ -60,4 +60,11 @@ RSpec.describe Vantick::Core::Paper::Corners do
     edge = picture(300, 300) { |rows| rows.each_with_index { |row, at| (150..299).each { |column| row[column] = at % 40 < 30 ? 40 : 60 } } }
     expect(Vantick::Core::Paper::Marks.new(edge).all).to eq([])
   end
+
+  it "has the numbers that were measured" do
+    expect(described_class::ASLANT).to eq(oblique: 0.5, skew: 0.45, sizes: 0.5..2.0)
+    expect([described_class::TRIED, described_class::TORN]).to eq([6, 4])
+    marks = Vantick::Core::Paper::Marks
+    expect([marks::ROUND, marks::LIGHT_ROUND, marks::DIRECTIONS.length]).to eq([0.95, 6, 8])
+  end
 end
