@@ -50,6 +50,7 @@ RSpec.describe Vantick::Server::Formats do
       "numbers before names" => ["1. Bo\n2. Ida\n", [[nil, "Bo", ""], [nil, "Ida", ""]]],
       "numbers before names in a column" => ["Name,Form\n1. Bo,3b\n2) Ida,3b\n", [[nil, "Bo", ""], [nil, "Ida", ""]]],
       "no names of columns, but dates" => ["Ash;Bo;12.3.2018\nBirk;Ida;4.5.2018\n", [[nil, "Bo", "Ash"], [nil, "Ida", "Birk"]]],
+      "a number in each row, which is no id" => ["1;Bo\n2;Ida\n", [[nil, "Bo", ""], [nil, "Ida", ""]]],
       "a row that has a number for a name" => ["Name,Age\nBo,7\n26,\n,8\nIda,7\n", [[nil, "Bo", ""], [nil, "Ida", ""]]],
       "two first names" => ["First name,Last name\nAnna Lena,Ash\nMia Sophie,Birk\n",
                             [[nil, "Anna Lena", "Ash"], [nil, "Mia Sophie", "Birk"]]],

@@ -19,8 +19,6 @@ module Vantick
         # A name: letters, and what stands between them. Longer ones are none (judgement).
         NAME = /\A[[:alpha:]][[:alpha:]\p{M}'’ .,-]*\z/
         LONGEST = Core::Wording::NameList::LONGEST
-        # An id: a date is none.
-        ID = /\A(?=.*\d)[[:alnum:]]+\z/
         # This part of the rows makes a column what it is (judgement).
         MOST = 0.6
         # How a row is left out.
@@ -68,11 +66,11 @@ module Vantick
           { given: first[PREFERRED + GIVEN] || first[FULL], family: first[FAMILY], id: first[IDS] }
         end
 
-        # Without names of columns: of two with names the first has family names (common practice, no source).
+        # Without names of columns: of two with names the first has family names (common practice, no source). No column is taken for ids by
+        # itself: numbers may only count the rows, and the next list would make another child of each.
         def by_cells
           named = (0...width).select { |at| names_in?(at) }
-          ids = ((0...width).to_a - named).find { |at| column(at).all?(ID) && column(at).uniq.length == @rows.length }
-          named.length > 1 ? { given: named[1], family: named[0], id: ids } : { given: named[0], family: nil, id: ids }
+          { given: named[named.length > 1 ? 1 : 0], family: (named[0] if named.length > 1), id: nil }
         end
 
         def column(at) = @rows.map { |cells, _| cells[at].to_s }
