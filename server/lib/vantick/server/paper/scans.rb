@@ -106,7 +106,8 @@ module Vantick
 
         # Whoever left the class since may be named where the page itself says so.
         def whose(page, check_id, child_id, class_id)
-          child_here(child_id, class_id) unless [page.check_id, page.child_id] == [check_id, child_id]
+          left = [page.check_id, page.child_id] == [check_id, child_id] && store.register.was_here?(child_id, class_id)
+          child_here(child_id, class_id) unless left
           check_here(check_id, class_id)
         end
 

@@ -104,6 +104,14 @@ module Vantick
         end
 
         # What each was last asked: a teacher knows a child by it.
+        # @return [Boolean] whether a child is of a class, has left it, or answered there before moving away
+        def was_here?(child_id, class_id)
+          return true if @db[:children].where(id: child_id, class_id:).any?
+
+          checks = @db[:checks].where(class_id:).select(:id)
+          @db[:answers].where(child_id:, item_id: @db[:items].where(check_id: checks).select(:id)).any?
+        end
+
         # @param child_ids [Array<Integer>]
         # @return [Hash{Integer => Hash}] by child `time` and `at`; nothing of who was never asked
         def last_clocks(child_ids)
