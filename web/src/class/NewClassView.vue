@@ -54,7 +54,8 @@ const make = (): Promise<boolean> =>
       school: form.value.school.trim(),
       children,
     });
-    await keepIds(made);
+    // The class is there: without ids the next list asks who is who, and a second press would make it twice.
+    await keepIds(made).catch(() => undefined);
     form.value = { name: "", school: "", names: "" };
     await router.push({ name: "new-check" });
   });

@@ -32,7 +32,7 @@ function choose(at: number, kind: Kind | ""): void {
   <div class="mb-3">
     <p class="mb-2">
       <strong>This is your table.</strong>
-      Choose what each column is. Click a row to leave it out.
+      Choose what each column is. Click a name to leave it out.
     </p>
     <div class="scroll border rounded-07">
       <BTableSimple small class="m-0 align-middle">
