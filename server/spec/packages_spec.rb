@@ -1,6 +1,7 @@
 # frozen_string_literal: true
 
 require "nokogiri"
+require_relative "support/qti_player"
 
 # Checks for other programs, and lessons for a calendar. QTI 3.0 is written down from memory; iCalendar is RFC 5545.
 RSpec.describe Vantick::Server::Check::Packages do
@@ -26,7 +27,7 @@ RSpec.describe Vantick::Server::Check::Packages do
     files = unzipped(package(check))
     manifest = xml(files["imsmanifest.xml"])
     expect(manifest.xpath("//file/@href").map(&:value)).to match_array(files.keys - ["imsmanifest.xml"])
-    expect(manifest.xpath("//resource/@href").map(&:value)).to match_array(files.keys.grep(/items.*xml/))
+    expect(manifest.xpath("//resource/@href").map(&:value)).to match_array(["test.xml", *files.keys.grep(/items.*xml/)])
     items = files.select { |name, _| name.match?(/items.*xml/) }.values.map { |text| xml(text) }
     right = items.map { |item| item.at_xpath("//qti-correct-response/qti-value").text }
     expect(right).to match_array(check["items"].map { |item| item["right"] })
@@ -38,6 +39,58 @@ RSpec.describe Vantick::Server::Check::Packages do
       expect(keys.uniq).to eq(keys)
       expect(xml(files["items/#{item.at_xpath('//img/@src').value}"]).root.name).to eq("svg")
     end
+  end
+
+  it "has a test with the clocks in their order, each under a name that XML takes" do
+    files = unzipped(package(make_check(school_class, count: 5)))
+    test = xml(files["test.xml"])
+    named = test.xpath("//qti-assessment-item-ref").to_h { |ref| [ref["identifier"], ref["href"]] }
+    expect(named.keys.map { |name| name[/-(\d)\z/, 1] }).to eq(%w[1 2 3 4 5])
+    expect(named.map { |name, href| xml(files[href]).root["identifier"] == name }).to all(be(true))
+    manifest = xml(files["imsmanifest.xml"])
+    expect(manifest.xpath("//dependency/@identifierref").map(&:value)).to eq(named.keys)
+    expect([*named.keys, *manifest.xpath("//@identifier").map(&:value)]).to all(match(/\A[A-Za-z_][\w.-]*\z/)) # XML 1.0, NCName
+  end
+
+  # What a program that knows no clocks says with the package is what a desk here says.
+  Vantick::Core::Marking::Task.all.select { |one| Vantick::Server::Formats::QtiItem.fits?(one) && one.notation != :hands }.each do |task|
+    it "scores and tells as Vantick would, played by another program: #{task.id}" do
+      conventions = Vantick::Core::Wording::Conventions.default
+      task.times.each_slice(97).map(&:first).each do |time|
+        item = Vantick::Server::Formats::QtiItem.new("a", "A", task, time, conventions).xml("a.svg")
+        player = QtiPlayer.new(item)
+        choices = xml(item).xpath("//qti-simple-choice").to_h { |one| [one["identifier"], one.text] }
+        answers = choices.empty? ? xml(item).xpath("//qti-string-match/qti-base-value").map(&:text) : choices.keys
+        answers += xml(item).xpath("//qti-map-entry/@map-key").map(&:value)
+        answers.uniq.each do |answer|
+          text = choices.fetch(answer, answer)
+          marked = Vantick::Core::Marking::Marker.mark(task:, time:, text:, conventions:)
+          told = Vantick::Core::Desk::Feedback.of(marked, conventions)
+          score, shown = player.play(answer)
+          expect(score).to eq(marked.right? ? "1" : "0"), "#{time} #{text}"
+          # A right answer in another way of writing is told as the usual one.
+          expect(shown).to eq(marked.right? ? Vantick::Core::Desk::Feedback.of(usual(task, time), conventions) : told), "#{time} #{text}"
+        end
+        expect(player.play("perhaps").first).to eq("0")
+        expect(player.play(nil)).to eq(["0", ""])
+      end
+    end
+  end
+
+  def usual(task, time)
+    Vantick::Core::Marking::Marker.mark(task:, time:, text: task.write(task.right_answer(time)))
+  end
+
+  it "takes 07:00 and 7.00 for 7:00, and of an estimate what is a little off" do
+    conventions = Vantick::Core::Wording::Conventions.default
+    play = lambda do |task, time, answer|
+      task = Vantick::Core::Marking::Task.find(task)
+      QtiPlayer.new(Vantick::Server::Formats::QtiItem.new("a", "A", task, task.parse_time(time), conventions).xml("a.svg")).play(answer).first
+    end
+    table = { %w[dial_to_digital 7:00 07:00] => "1", %w[dial_to_digital 7:00 7.00] => "1", %w[dial_to_digital 7:00 8:00] => "0",
+              ["dial_to_words", "6:45", "a quarter to 7"] => "1", ["dial_to_words", "6:45", "Quarter to Seven"] => "1",
+              ["dial_to_words", "6:45", "quarter past seven"] => "0", %w[estimate 7:30 7:28] => "1", %w[estimate 7:30 7:34] => "0" }
+    table.each { |asked, score| expect(play.call(*asked)).to eq(score), asked.join(" ") }
   end
 
   it "says so where nothing of a check can be asked in QTI" do

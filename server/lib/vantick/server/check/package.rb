@@ -24,7 +24,8 @@ module Vantick
           fitting.group_by(&:child_id).values.first
         end
 
-        def task(item) = Core::Marking::Task.find(item.task)
+        # Clocks with cards are asked one by one.
+        def task(item) = Core::Marking::Task.find(item.task == "match" ? :dial_to_digital : item.task)
 
         def asked(item) = [task(item), task(item).parse_time(item.time)]
       end

@@ -8,7 +8,7 @@ module Vantick
       # One item of a QTI package: what is seen, where the answer goes, and what is right.
       class QtiItem
         # The hands of the dial that is looked at, by what a task sees.
-        HANDS = { dial: "both", dials_and_cards: "both", bare_dial: "both", hour_hand: "hour", minute_hand: "minute" }.freeze
+        HANDS = { dial: "both", bare_dial: "both", hour_hand: "hour", minute_hand: "minute" }.freeze
         WORDS = %i[digits words time_of_day].freeze
 
         # @param task [Core::Marking::Task]
@@ -28,12 +28,18 @@ module Vantick
           Documents::SvgWriter.write(page)
         end
 
+        # @param name [String] a name in XML
+        # @param title [String]
+        # @param task [Core::Marking::Task]
+        # @param time [Core::Dial::DialTime]
+        # @param conventions [Core::Wording::Conventions]
         def initialize(name, title, task, time, conventions)
           @name = name
           @title = title
           @task = task
           @time = time
           @conventions = conventions
+          @scoring = QtiScoring.new(task, time, conventions)
         end
 
         # @param picture [String, nil] the name of its file
@@ -45,46 +51,30 @@ module Vantick
               response(xml)
               outcome(xml)
               xml.public_send(:"qti-item-body") { body(xml, picture) }
-              xml.public_send(:"qti-response-processing", template: Qti::TABLE[:scoring]) unless drawn?
+              QtiProcessing.new(@scoring, value_type, method(:value)).write(xml) unless @scoring.drawn?
             end
           end.to_xml
         end
 
         private
 
-        def drawn? = @task.notation == :hands
-
-        # @return [Array<String>] all that can be answered, where that is little enough to choose from
-        def choices
-          return [] if drawn? || @task.whole_time?
-
-          @choices ||= @task.times.map { |time| @task.right_answer(time) }.uniq.first(Qti::MOST_CHOICES + 1).map { |one| write(one) }
-          @choices.length > Qti::MOST_CHOICES ? [] : @choices
-        end
-
-        def write(answer) = @task.write(answer, @conventions)
-
-        def choice?(answer) = choices.include?(answer)
+        def choices = @scoring.choices
 
         # Names in XML have neither blanks nor signs.
-        def choice_id(answer) = "choice-#{choices.index(answer) + 1}"
+        def value(answer) = choices.any? ? "choice-#{choices.index(answer) + 1}" : answer
 
-        # The right answer, and every other way of writing it.
-        def ways
-          right = drawn? ? @time.to_s : write(@task.right_answer(@time))
-          return [choice_id(right)] if choice?(right)
-          return [right] unless @task.notation == :words
+        def value_type
+          return "file" if @scoring.drawn?
 
-          [right, *Core::Wording::Phrase.all(@time.dial_time, @conventions)].uniq
+          choices.any? ? "identifier" : "string"
         end
 
-        # A drawing is looked at by a person; the time it should show goes with it.
+        # A drawing is looked at by a person.
         def response(xml)
-          type = drawn? ? "file" : "string"
-          type = "identifier" if choices.any?
-          xml.public_send(:"qti-response-declaration", identifier: "RESPONSE", cardinality: "single", "base-type": type) do
-            next if drawn?
+          xml.public_send(:"qti-response-declaration", identifier: "RESPONSE", cardinality: "single", "base-type": value_type) do
+            next if @scoring.drawn?
 
+            ways = @scoring.right.map { |way| value(way) }
             xml.public_send(:"qti-correct-response") { xml.public_send(:"qti-value", ways.first) }
             xml.public_send(:"qti-mapping", "default-value": "0") do
               ways.each { |way| xml.public_send(:"qti-map-entry", "map-key": way, "mapped-value": "1", "case-sensitive": "false") }
@@ -93,14 +83,17 @@ module Vantick
         end
 
         def outcome(xml)
-          scored = drawn? ? { "external-scored": "human" } : {}
+          scored = @scoring.drawn? ? { "external-scored": "human" } : {}
           xml.public_send(:"qti-outcome-declaration", identifier: "SCORE", cardinality: "single", "base-type": "float",
                                                       "normal-maximum": "1", **scored)
+          return if @scoring.drawn?
+
+          xml.public_send(:"qti-outcome-declaration", identifier: QtiProcessing::FEEDBACK, cardinality: "single", "base-type": "identifier")
         end
 
         def body(xml, picture)
-          ask = Qti::TABLE[:ask].fetch(@task.notation, Qti::TABLE[:ask][:other])
-          return drawing(xml, picture) if drawn?
+          ask = Core::Desk::DeskTask.for(@task).ask
+          return drawing(xml, picture, ask) if @scoring.drawn?
 
           xml.p { xml.text(picture ? ask : "#{shown} #{ask}") }
           if picture
@@ -110,18 +103,19 @@ module Vantick
           end
           return choosing(xml) if choices.any?
 
+          how = Qti::TABLE[:how][@task.notation] and xml.p(how)
           xml.p { xml.public_send(:"qti-text-entry-interaction", "response-identifier": "RESPONSE", "expected-length": "30") }
         end
 
         def choosing(xml)
           xml.public_send(:"qti-choice-interaction", "response-identifier": "RESPONSE", "max-choices": "1", shuffle: "false") do
-            choices.each { |one| xml.public_send(:"qti-simple-choice", one, identifier: choice_id(one)) }
+            choices.each { |one| xml.public_send(:"qti-simple-choice", one, identifier: value(one)) }
           end
         end
 
-        def drawing(xml, picture)
+        def drawing(xml, picture, ask)
           xml.public_send(:"qti-drawing-interaction", "response-identifier": "RESPONSE") do
-            xml.public_send(:"qti-prompt", shown)
+            xml.public_send(:"qti-prompt", "#{shown}. #{ask}")
             xml.object(data: picture, type: "image/svg+xml", width: Qti::SIDE, height: Qti::SIDE) { xml.text(Qti::TABLE[:alt][:blank]) }
           end
         end
