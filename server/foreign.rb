@@ -1,7 +1,7 @@
 # frozen_string_literal: true
 
 # Reads a file from outside in a process of its own, and says what is in it as JSON:
-#   ruby foreign.rb roster|days_off|qti FILE [SAID, as JSON | FROM TO]
+#   ruby foreign.rb roster|days_off|qti|responses FILE [SAID, as JSON | FROM TO]
 # It answers `found`, or `refused` with the words for whoever sent the file.
 require "json"
 require "zeitwerk"
@@ -30,7 +30,8 @@ READERS = {
   "qti" => lambda do |bytes|
     found = Vantick::Server::Formats::QtiTimes.read(bytes)
     { times: found.times.map(&:to_s), words: found.words, left_out: found.left_out }
-  end
+  end,
+  "responses" => ->(bytes) { Vantick::Server::Formats::ItemResponses.read(bytes).map(&:to_a) }
 }.freeze
 
 kind, file, *more = ARGV

@@ -27,7 +27,7 @@ RSpec.describe Vantick::Server::Check::Packages do
     files = unzipped(package(check))
     manifest = xml(files["imsmanifest.xml"])
     expect(manifest.xpath("//file/@href").map(&:value)).to match_array(files.keys - ["imsmanifest.xml"])
-    expect(manifest.xpath("//resource/@href").map(&:value)).to match_array(["test.xml", *files.keys.grep(/items.*xml/)])
+    expect(manifest.xpath("//resource/@href").map(&:value)).to contain_exactly("test.xml", *files.keys.grep(/items.*xml/))
     items = files.select { |name, _| name.match?(/items.*xml/) }.values.map { |text| xml(text) }
     right = items.map { |item| item.at_xpath("//qti-correct-response/qti-value").text }
     expect(right).to match_array(check["items"].map { |item| item["right"] })
@@ -85,7 +85,8 @@ RSpec.describe Vantick::Server::Check::Packages do
     conventions = Vantick::Core::Wording::Conventions.default
     play = lambda do |task, time, answer|
       task = Vantick::Core::Marking::Task.find(task)
-      QtiPlayer.new(Vantick::Server::Formats::QtiItem.new("a", "A", task, task.parse_time(time), conventions).xml("a.svg")).play(answer).first
+      QtiPlayer.new(Vantick::Server::Formats::QtiItem.new("a", "A", task, task.parse_time(time),
+                                                          conventions).xml("a.svg")).play(answer).first
     end
     table = { %w[dial_to_digital 7:00 07:00] => "1", %w[dial_to_digital 7:00 7.00] => "1", %w[dial_to_digital 7:00 8:00] => "0",
               ["dial_to_words", "6:45", "a quarter to 7"] => "1", ["dial_to_words", "6:45", "Quarter to Seven"] => "1",
@@ -177,7 +178,10 @@ RSpec.describe Vantick::Server::Check::Packages do
     end
     many = Vantick::Server::Formats::Bundle.write((1..12).to_h { |hour| ["#{hour}.xml", old_item("<value>#{hour}:00</value>")] }
       .merge((1..12).to_h { |hour| ["h#{hour}.xml", old_item("<value>#{hour}:30</value>")] }))
-    expect(post("#{path}/packages", sent(many))).to be_refused(422).at("file").saying(/at most \d+ clocks/)
+    expect(post("#{path}/packages", sent(many))).to be_refused(422).at("times").saying(/at most 12 clocks.*24 times/)
+    some = post("#{path}/packages", { **sent(many), times: %w[3:30 2:00 1:15] })
+    expect(some.body["items"].map { |item| item["time"] }).to eq(%w[2:00 3:30])
+    expect(post("#{path}/packages", { **sent(many), times: %w[1:15] })).to be_refused(422).at("times").saying(/None of these times/)
   end
 
   describe "lessons in a calendar" do

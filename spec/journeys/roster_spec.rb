@@ -112,12 +112,13 @@ RSpec.describe "A class and other programs", :demo do
     visit "/check/new"
     find("summary", text: "Clocks from another program").click
     attach_file "Package or question", package
-    expect(page).to have_button("Use these clocks")
     times = store.checks.find(3).items.map(&:time)
-    expect(all("details figcaption").map(&:text)).to match_array(times)
-    click_button "Use these clocks"
+    expect(page).to have_button("Use #{times.length} clocks")
+    expect(all("details figcaption", count: times.length).map(&:text)).to match_array(times)
+    uncheck times.first
+    click_button "Use #{times.length - 1} clocks"
     expect(page).to have_current_path(%r{/check/\d+/slips})
-    expect(store.checks.all(1, limit: 1).first.items.map(&:time)).to match_array(times)
+    expect(store.checks.all(1, limit: 1).first.items.map(&:time)).to match_array(times.drop(1))
 
     visit "/check/new"
     find("summary", text: "Clocks from another program").click
@@ -126,6 +127,25 @@ RSpec.describe "A class and other programs", :demo do
       </responseDeclaration></assessmentItem>
     XML
     expect(page).to have_css("li", text: "Colours: “blue” is not a time on the clock").and have_button("No times found", disabled: true)
+  end
+
+  it "reads answers from another program, names what it leaves out, and takes them out again" do
+    check = store.checks.find(3)
+    name, other = store.classes.children(1).map { |child| child[:name] }.first(2)
+    rows = "child,question,answer\n#{name},1,#{check.items.first.time}\n#{other},2,7:07\nNobody,1,7:45\n"
+    before = store.db[:answers].count
+    visit "/check/3"
+    find("summary", text: "From a spreadsheet").click
+    attach_file "Or a file from another program", file("answers.csv", rows)
+    expect(page).to have_text("2 answers found").and have_text("row 4: no child in the class is called “Nobody”")
+    expect(store.db[:answers].count).to eq(before)
+    click_button "Add answers"
+    expect(page).to have_text("Answers added.").and have_text("2 answers added")
+    expect(store.db[:answers].count).to eq(before + 2)
+    click_button "Undo…"
+    within(".modal") { click_button "Take out" }
+    expect(page).to have_text("Answers taken out.").and have_no_button("Undo…")
+    expect(store.db[:answers].count).to eq(before)
   end
 
   it "lets a child go to another class of another school with the record" do

@@ -37,7 +37,7 @@ module Vantick
     PAGES = lambda do
       [Account::Teachers, Account::School, Desks::OpenDesks, Classes::Registers, Classes::Children, Classes::Removals,
        Classes::Sharing, Classes::Searches, Classes::Rosters, Classes::TypedNames, Classes::Behind, Classes::Presence,
-       Classes::ChildFiles, Classes::Records, Check::Checks, Check::Packages, Sheets::Sheets, Paper::Scans, Paper::Pieces,
+       Classes::ChildFiles, Classes::Records, Check::Checks, Check::Packages, Check::Imports, Sheets::Sheets, Paper::Scans, Paper::Pieces,
        Plan::Terms, Plan::Lessons, Plan::Boards, Tomorrow::Day]
     end
 

@@ -26,7 +26,9 @@ module Doors
       "other_id" => school_class["children"].last["id"], "list_id" => list_taken(id),
       "present_password" => ApiHelpers::PASSWORD,
       "account_id" => colleague, **paper(id, check), "stack_id" => stack_of(id, lesson, check),
-      "lesson_id" => lesson["id"], "removed_id" => removed(id)["id"], "code" => check["code"], "desk_id" => desk_of(school_class)["id"] }
+      "lesson_id" => lesson["id"],
+      "import_id" => answers_imported(check),
+      "removed_id" => removed(id)["id"], "code" => check["code"], "desk_id" => desk_of(school_class)["id"] }
   end
 
   def stack_of(class_id, lesson, check)
@@ -54,6 +56,13 @@ module Doors
   def list_taken(class_id)
     store.lists_taken.take(class_id, { names: {}, back: [], gone: [], ids: {}, added: [] }, "2026-03-02T08:00:00Z")
     store.lists_taken.all(class_id).first[:id]
+  end
+
+  # Of the second child, so that the first one's answer stays as it was.
+  def answers_imported(check)
+    name = store.classes.children(check["class_id"]).last[:name]
+    post("/api/checks/#{check['id']}/tables", { table: "#{name},7:45" })
+    store.answer_imports.all(check["id"]).first[:id]
   end
 
   # A colleague who shares the first class.

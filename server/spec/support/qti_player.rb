@@ -19,6 +19,13 @@ class QtiPlayer
     [@outcomes["SCORE"], shown&.text.to_s.strip]
   end
 
+  COMPARED = {
+    "qti-is-null" => :nil?.to_proc,
+    "qti-gt" => ->(left, right) { left.to_f > right.to_f },
+    "qti-match" => ->(left, right) { left == right },
+    "qti-string-match" => ->(left, right) { left.to_s.casecmp?(right) }
+  }.freeze
+
   private
 
   def run(condition)
@@ -27,14 +34,9 @@ class QtiPlayer
   end
 
   def true?(node)
-    case node.name
-    when "qti-is-null" then value(node.elements.first).nil?
-    when "qti-or" then node.elements.any? { |one| true?(one) }
-    when "qti-gt" then node.elements.map { |one| value(one).to_f }.then { |left, right| left > right }
-    when "qti-match" then node.elements.map { |one| value(one) }.uniq.one?
-    when "qti-string-match" then node.elements.map { |one| value(one)&.downcase }.uniq.one?
-    else raise "no such expression: #{node.name}"
-    end
+    return node.elements.any? { |one| true?(one) } if node.name == "qti-or"
+
+    COMPARED.fetch(node.name).call(*node.elements.map { |one| value(one) })
   end
 
   def value(node)

@@ -11,4 +11,4 @@ export * from "./schoolQuestions";
 export * from "./sheetQuestions";
 export * from "./paper";
 export * from "./term";
-export { fileSent } from "./sent";
+export { fileSent, packageSent } from "./sent";

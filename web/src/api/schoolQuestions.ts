@@ -9,6 +9,8 @@ import {
   type ListedClass,
   type ListTaken,
   type NamesRead,
+  type AnswerImport,
+  type AnswersFound,
   type PackageFound,
   type RosterChange,
   type School,
@@ -136,9 +138,26 @@ export function previewPackage(classId: number, file: string): Promise<PackageFo
 }
 
 /** Makes a check of them. */
-export function takePackage(classId: number, file: string): Promise<Check> {
+export function takePackage(classId: number, file: string, times: string[]): Promise<Check> {
   const params = { path: { class_id: classId } };
-  return asked(api.POST("/api/classes/{class_id}/packages", { params, body: { file } }));
+  return asked(api.POST("/api/classes/{class_id}/packages", { params, body: { file, times } }));
+}
+
+/** Answers given in another program, as a table to look at. */
+export function previewAnswers(checkId: number, file: string): Promise<AnswersFound> {
+  const params = { path: { check_id: checkId } };
+  return asked(api.POST("/api/checks/{check_id}/import-previews", { params, body: { file } }));
+}
+
+/** Tables of answers that can be taken out again. */
+export async function listImports(checkId: number): Promise<AnswerImport[]> {
+  const params = { path: { check_id: checkId } };
+  return (await asked(api.GET("/api/checks/{check_id}/imports", { params }))).imports;
+}
+
+export function removeImport(checkId: number, importId: number): Promise<Check> {
+  const params = { path: { check_id: checkId, import_id: importId } };
+  return asked(api.DELETE("/api/checks/{check_id}/imports/{import_id}", { params }));
 }
 
 /** Children, checks and lessons of all classes by what is remembered of them. */

@@ -1,11 +1,12 @@
 <script setup lang="ts">
-import { ref, shallowRef } from "vue";
+import { computed, ref, shallowRef } from "vue";
 import { useRouter } from "vue-router";
-import { previewPackage, takePackage, useDoing, useFacts, type PackageFound, fileSent } from "@/api";
+import { packageSent, previewPackage, takePackage, useDoing, useFacts, type PackageFound } from "@/api";
 import { DialFace } from "@/dial";
 import { FieldGroup } from "@/parts";
+import { counted } from "@/words";
 
-/** Clocks from another program: what could be read is shown, and what could not, before a check is made of it. */
+/** Clocks from another program: what could be read is shown, and what could not, before a check is made of those that are ticked. */
 const props = defineProps<{ classId: number }>();
 
 const router = useRouter();
@@ -13,6 +14,10 @@ const facts = useFacts();
 const file = ref<File | null>(null);
 const sent = ref("");
 const found = shallowRef<PackageFound | null>(null);
+const ticked = ref<string[]>([]);
+/** As many as a check has room for. */
+const MOST = 12;
+const full = computed(() => ticked.value.length >= MOST);
 const { busy, trouble, doing } = useDoing();
 
 async function look(): Promise<void> {
@@ -20,14 +25,15 @@ async function look(): Promise<void> {
   found.value = null;
   if (!chosen) return;
   await doing(async () => {
-    sent.value = await fileSent(chosen);
+    sent.value = await packageSent(chosen);
     found.value = await previewPackage(props.classId, sent.value);
+    ticked.value = found.value.times.slice(0, MOST);
   });
 }
 
 const take = (): Promise<boolean> =>
   doing(async () => {
-    const made = await takePackage(props.classId, sent.value);
+    const made = await takePackage(props.classId, sent.value, ticked.value);
     await router.push({ name: "slips", params: { id: made.id } });
   });
 </script>
@@ -49,14 +55,26 @@ const take = (): Promise<boolean> =>
       <div class="read d-grid gap-2 mb-075">
         <figure v-for="time in found.times" :key="time" class="m-0 text-center">
           <DialFace :facts="facts.of(time)" :label="`A clock at ${time}`" detail="small" />
-          <figcaption>{{ time }}</figcaption>
+          <figcaption>
+            <BFormCheckbox
+              v-model="ticked"
+              :value="time"
+              :disabled="full && !ticked.includes(time)"
+              class="d-inline-block"
+            >
+              {{ time }}
+            </BFormCheckbox>
+          </figcaption>
         </figure>
       </div>
       <ul v-if="found.left_out.length" class="quiet">
         <li v-for="one in found.left_out" :key="one.item">{{ one.item }}: {{ one.why }}</li>
       </ul>
-      <BButton variant="outline-primary" :disabled="busy || !found.times.length" @click="take">
-        {{ found.times.length ? "Use these clocks" : "No times found" }}
+      <p v-if="found.times.length > MOST" class="quiet">
+        A check has up to {{ MOST }} clocks. Tick those you want.
+      </p>
+      <BButton variant="outline-primary" :disabled="busy || !ticked.length" @click="take">
+        {{ found.times.length ? `Use ${counted(ticked.length, "clock")}` : "No times found" }}
       </BButton>
     </div>
   </details>

@@ -1,26 +1,41 @@
 <script setup lang="ts">
-import { ref } from "vue";
-import { takeTable, useDoing, type Check } from "@/api";
+import { ref, useTemplateRef } from "vue";
+import { listImports, removeImport, takeTable, useAsked, useDoing, type Check } from "@/api";
+import { SureButton } from "@/parts";
 import { useClasses } from "@/school";
+import { clock, counted, moment } from "@/words";
+import AnswersFile from "./AnswersFile.vue";
 
-/** Answers from a spreadsheet, and back to one. */
+/** Answers from a spreadsheet or another program, and back to one. */
 const props = defineProps<{ check: Check }>();
 const emit = defineEmits<{ taken: [check: Check] }>();
 
 /** A substitute takes no answers away. */
 const classes = useClasses();
 const table = ref("");
+const file = useTemplateRef("file");
 const { busy, trouble, doing } = useDoing();
 const told = ref("");
+const { data: imports, reload } = useAsked("imports", () => [props.check.id], listImports);
 
-const take = (): Promise<boolean> =>
+const change = (does: () => Promise<Check>, words: string): Promise<boolean> =>
   doing(async () => {
     told.value = "";
+    const check = await does();
+    told.value = words;
+    emit("taken", check);
+    await reload();
+  });
+
+const take = (): Promise<boolean> =>
+  change(async () => {
     const check = await takeTable(props.check.id, table.value);
     table.value = "";
-    told.value = "Answers added.";
-    emit("taken", check);
-  });
+    file.value?.done();
+    return check;
+  }, "Answers added.");
+const remove = (id: number): Promise<boolean> =>
+  change(() => removeImport(props.check.id, id), "Answers taken out.");
 </script>
 
 <template>
@@ -35,8 +50,9 @@ const take = (): Promise<boolean> =>
       aria-describedby="table-wrong"
     />
     <p v-if="trouble" id="table-wrong" class="field-error" role="alert">{{ trouble }}</p>
+    <AnswersFile ref="file" :check-id="check.id" @read="(rows) => (table = rows)" />
     <p v-if="told" class="quiet" role="status">{{ told }}</p>
-    <div class="d-flex gap-2 mt-2">
+    <div class="d-flex flex-wrap gap-2 mt-2">
       <BButton variant="primary" :disabled="busy || !table.trim()" @click="take">Add answers</BButton>
       <BButton
         v-if="classes.current?.right !== 'teaching'"
@@ -50,5 +66,25 @@ const take = (): Promise<boolean> =>
         Clocks as QTI
       </BButton>
     </div>
+    <ul v-if="imports?.length && classes.current?.right !== 'teaching'" class="list-unstyled mt-3 mb-0">
+      <li v-for="one in imports" :key="one.id" class="d-flex align-items-center gap-2 mb-1">
+        <span>
+          {{ moment(one.imported_at) }}, {{ clock(one.imported_at) }}:
+          {{ counted(one.answers, "answer") }} added
+        </span>
+        <SureButton
+          v-if="one.answers"
+          title="Take these answers out?"
+          does="Take out"
+          :act="() => remove(one.id)"
+          :busy="busy"
+          size="sm"
+          variant="outline-danger"
+        >
+          Undo…
+          <template #says>What was there before counts again. Answers you changed since then stay.</template>
+        </SureButton>
+      </li>
+    </ul>
   </details>
 </template>

@@ -35,7 +35,7 @@ module Vantick
           conventions = school_class.wording
           homes = store.register.adjustments(school_class.id).transform_values(&:home)
           # Marked before anybody has to wait for it.
-          store.answers.add_all(rows.map { |row| marked(check, row, conventions, homes[row[:child_id]]) }, answered_at: now)
+          store.answer_imports.add(check.id, rows.map { |row| marked(check, row, conventions, homes[row[:child_id]]) }, now)
           standing = store.answers.standing([check[:id]]).fetch(check[:id], [])
           answer_json(Views::CheckView.check(check, school_class, standing), code: 201)
         end

@@ -7,7 +7,9 @@ module Vantick
       class Package < Resource
         get "/api/checks/:check_id/qti.zip" do
           check = store.checks.find(input[:check_id])
-          asked = first_version(check).map { |item| asked(item) }
+          items = Package.asked_first(check)
+          unfit("This kind of check can't be exported as QTI.", :check_id) if items.empty?
+          asked = items.map { |item| asked(item) }
           conventions = store.classes.conventions(check.class_id)
           content_type "application/zip"
           attachment "qti-#{check.code || check.id}.zip"
@@ -15,19 +17,20 @@ module Vantick
           Formats::Qti.new(title, check.code || "check-#{check.id}", asked, conventions).package
         end
 
-        private
-
-        # What the first child is asked, where children have times of their own; what is matched or put right is no question of QTI's.
-        def first_version(check)
+        # What the first child is asked, where children have times of their own; a mistake to spot is no question of QTI's.
+        # @param check [Store::Rows::Check]
+        # @return [Array<Store::Rows::Item>] in the order in which they go out
+        def self.asked_first(check)
           fitting = check.items.select { |item| Formats::QtiItem.fits?(task(item)) }
-          unfit("This kind of check can't be exported as QTI.", :check_id) if fitting.empty?
-          fitting.group_by(&:child_id).values.first
+          fitting.group_by(&:child_id).values.first.to_a
         end
 
         # Clocks with cards are asked one by one.
-        def task(item) = Core::Marking::Task.find(item.task == "match" ? :dial_to_digital : item.task)
+        def self.task(item) = Core::Marking::Task.find(item.task == "match" ? :dial_to_digital : item.task)
 
-        def asked(item) = [task(item), task(item).parse_time(item.time)]
+        private
+
+        def asked(item) = Package.task(item).then { |task| [task, task.parse_time(item.time)] }
       end
     end
   end

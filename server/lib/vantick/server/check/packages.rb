@@ -3,7 +3,8 @@
 module Vantick
   module Server
     module Check
-      # A check made of the times in a package from another program (QTI): looked at first, then made.
+      # A check made of the times in a package from another program (QTI): looked at first, then made of those that are
+      # chosen.
       class Packages < Resource
         post "/api/classes/:class_id/package-previews" do
           found = read
@@ -12,12 +13,11 @@ module Vantick
 
         post "/api/classes/:class_id/packages" do
           found = read
-          most = Core::Choosing::Chooser::IN_A_CHECK
           unfit("No question in this file has a time as its answer.", :file) if found.times.empty?
-          unfit("A check can have at most #{most} clocks. This file has #{found.times.length} times.", :file) if found.times.length > most
-          step = step(found) || unfit("No step has all of these times.", :file)
+          times = chosen(found)
+          step = step(found, times) || unfit("No step has all of these times.", :file)
           check = store.checks.add(class_id: input[:class_id], step: step.id.to_s, task: task(found).id.to_s,
-                                   times: found.times.map(&:to_s), made_at: now)
+                                   times: times.map(&:to_s), made_at: now)
           answer_json(Views::CheckView.check(check, store.classes.find(input[:class_id]), []), code: 201)
         end
 
@@ -27,7 +27,17 @@ module Vantick
 
         def task(found) = Core::Marking::Task.find(found.words ? :dial_to_words : :dial_to_digital)
 
-        def step(found) = found.times.empty? ? nil : Core::Teaching::Step.holding(found.times, task(found))
+        def step(found, times = found.times) = times.empty? ? nil : Core::Teaching::Step.holding(times, task(found))
+
+        # Those of its times that are wanted, in its order; without a choice all, where a check has room for them.
+        def chosen(found)
+          most = Core::Choosing::Chooser::IN_A_CHECK
+          times = sent[:times] ? found.times.select { |time| sent[:times].include?(time.to_s) } : found.times
+          unfit("None of these times is in this file.", :times) if times.empty?
+          return times if times.length <= most
+
+          unfit("A check can have at most #{most} clocks. This file has #{times.length} times. Choose some of them.", :times)
+        end
       end
     end
   end

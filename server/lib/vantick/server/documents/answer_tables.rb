@@ -31,7 +31,7 @@ module Vantick
               csv << [NAME, *(1..most(check)).map { |number| "clock #{number}" }]
               school_class[:children].each do |child|
                 csv << [safe(child[:name]), *items_of(check, child).map do |item|
-                  later.include?(child[:id]) ? NOT_HERE : safe(given[[child[:id], item[:id]]].to_s)
+                  later.include?(child[:id]) ? NOT_HERE : safe(given[[child[:id], item[:id]]].to_s).then { |cell| cell unless cell.empty? }
                 end]
               end
             end

@@ -8,9 +8,10 @@ module Vantick
     module Formats
       # A zip of small files, bounded before anything of it is unpacked.
       module Bundle
-        # Bytes unpacked, and files (judgement: a whole school's roster is about a fifth of it).
+        # Bytes unpacked, and files, of those that are wanted (judgement: a whole school's roster is about a fifth of it, and a
+        # package has a file for each question).
         MOST = 8_000_000
-        FILES = 200
+        FILES = 1_000
         SIGN = "PK"
         # What some computers put beside the files of a zip.
         BESIDE = %r{\A__MACOSX/|(?:\A|/)\._}
@@ -36,10 +37,11 @@ module Vantick
 
           # @param bytes [String]
           # @param folders [Boolean] whether names keep their folders: two files may be called alike
+          # @param only [Regexp] names of the files that are wanted
           # @return [Hash{String => String}] by name
           # @raise [Core::Error]
-          def read(bytes, folders: false)
-            entries = Zip::File.open_buffer(StringIO.new(bytes)).select { |entry| entry.file? && !entry.name.match?(BESIDE) }
+          def read(bytes, folders: false, only: //)
+            entries = Zip::File.open_buffer(StringIO.new(bytes)).select { |entry| wanted?(entry, only) }
             refuse("The file is far larger than a school's lists.") if entries.sum(&:size) > MOST || entries.length > FILES
             left = MOST
             entries.to_h do |entry|
@@ -67,6 +69,8 @@ module Vantick
           end
 
           private
+
+          def wanted?(entry, only) = entry.file? && !entry.name.match?(BESIDE) && entry.name.match?(only)
 
           # UTF-16 by its mark, or because every other byte is empty, as in no other text.
           def wide(bytes)

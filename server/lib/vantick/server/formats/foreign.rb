@@ -36,6 +36,11 @@ module Vantick
             QtiTimes::Found.new(found[:times].map { |time| Core::Dial::DialTime.parse(time) }, found[:words], found[:left_out])
           end
 
+          # @param bytes [String]
+          # @return [Array<ItemResponses::Response>]
+          # @raise [Core::Error]
+          def responses(bytes) = ask("responses", :file, bytes).map { |cells| ItemResponses::Response.new(*cells) }
+
           private
 
           def ask(kind, field, bytes, *more)

@@ -79,7 +79,9 @@ module Vantick
             xml.public_send(:"qti-assessment-test", xmlns: TABLE[:namespace], identifier: "test-#{@code}", title: @title) do
               xml.public_send(:"qti-test-part", identifier: "part-1", "navigation-mode": "nonlinear", "submission-mode": "individual") do
                 xml.public_send(:"qti-assessment-section", identifier: "section-1", title: @title, visible: "true") do
-                  @asked.each_index { |at| xml.public_send(:"qti-assessment-item-ref", identifier: name(at), href: "items/#{name(at)}.xml") }
+                  @asked.each_index do |at|
+                    xml.public_send(:"qti-assessment-item-ref", identifier: name(at), href: "items/#{name(at)}.xml")
+                  end
                 end
               end
             end

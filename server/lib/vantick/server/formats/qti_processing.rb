@@ -32,18 +32,18 @@ module Vantick
             xml.public_send(:"qti-is-null") { response(xml) }
             score(xml, "0")
           end
+          mapped(xml, right)
+          @scoring.told.each { |one| mistake(xml, one) }
+          xml.public_send(:"qti-response-else") { outcomes(xml, "0", other) }
+        end
+
+        def mapped(xml, right)
           xml.public_send(:"qti-response-else-if") do
             xml.public_send(:"qti-gt") do
               xml.public_send(:"qti-map-response", identifier: "RESPONSE")
               base(xml, "float", "0")
             end
-            score(xml, "1")
-            tell(xml, right)
-          end
-          @scoring.told.each { |one| mistake(xml, one) }
-          xml.public_send(:"qti-response-else") do
-            score(xml, "0")
-            tell(xml, other)
+            outcomes(xml, "1", right)
           end
         end
 
@@ -58,8 +58,7 @@ module Vantick
                 end
               end
             end
-            score(xml, "0")
-            tell(xml, one)
+            outcomes(xml, "0", one)
           end
         end
 
@@ -69,7 +68,8 @@ module Vantick
 
         def score(xml, value) = xml.public_send(:"qti-set-outcome-value", identifier: "SCORE") { base(xml, "float", value) }
 
-        def tell(xml, one)
+        def outcomes(xml, points, one)
+          score(xml, points)
           xml.public_send(:"qti-set-outcome-value", identifier: FEEDBACK) { base(xml, "identifier", one.name) }
         end
 

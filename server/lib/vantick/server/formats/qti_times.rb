@@ -9,6 +9,7 @@ module Vantick
       class QtiTimes
         # What was found: the times in order, and of each item without one its name and why.
         Found = Struct.new(:times, :words, :left_out)
+        XML = /\.xml\z/i
         ITEMS = "//*[local-name()='qti-assessment-item' or local-name()='assessmentItem']"
         # Which file each question of a test is in, in its order.
         REFS = "//*[local-name()='qti-assessment-item-ref' or local-name()='assessmentItemRef']/@href"
@@ -17,8 +18,8 @@ module Vantick
         # @return [Found]
         # @raise [Core::Error]
         def self.read(bytes)
-          files = Bundle.zip?(bytes) ? Bundle.read(bytes, folders: true) : { "item.xml" => bytes }
-          documents = files.select { |name, _| name.match?(/\.xml\z/i) }.to_h { |name, text| [name, document(name, text)] }
+          files = Bundle.zip?(bytes) ? Bundle.read(bytes, folders: true, only: XML) : { "item.xml" => bytes }
+          documents = files.to_h { |name, text| [name, document(name, text)] }
           items = ordered(documents).flat_map { |document| items(document) }
           raise Core::Error.new("This file has no question (QTI item).", field: :file) if items.empty?
 

@@ -17,6 +17,7 @@ module Vantick
 
         OF_DESKS = ->(table) { ->(db, id) { db[table].where(desk_id: db[:desks].where(class_id: id).select(:id)) } }
         OF_TERMS = ->(table) { ->(db, id) { db[table].where(term_id: db[:terms].where(class_id: id).select(:id)) } }
+        OF_CHECKS = ->(table) { ->(db, id) { db[table].where(check_id: db[:checks].where(class_id: id).select(:id)) } }
         OWN = ->(table) { ->(db, id) { db[table].where(class_id: id) } }
         UNANSWERED = lambda do |db, id|
           db[:items].where(check_id: db[:checks].where(class_id: id).select(:id)).exclude(id: db[:answers].select(:item_id))
@@ -32,6 +33,7 @@ module Vantick
           Place.new({ jobs: %i[class_id kind] }, ->(db, id) { db[:jobs].where(class_id: id).exclude(kind: "erasure") }),
           *%i[turns seats].map { |table| Place.new({ table => %i[desk_id], desks: %i[class_id] }, OF_DESKS[table]) },
           *%i[boards desks lessons].map { |table| Place.new({ table => %i[class_id] }, OWN[table]) },
+          Place.new({ answer_imports: %i[check_id], checks: %i[class_id] }, OF_CHECKS[:answer_imports]),
           Place.new({ items: %i[check_id] }, UNANSWERED),
           Place.new({ checks: %i[class_id] }, ->(db, id) { db[:checks].where(class_id: id).exclude(id: db[:items].select(:check_id)) }),
           Place.new({ classes: %i[id] }, ->(db, id) { db[:classes].where(id:).exclude(id: db[:checks].select(:class_id)) })

@@ -140,6 +140,9 @@ module Vantick
         def jobs = Jobs.new(db)
 
         # @return [ListsTaken]
+        # @return [AnswerImports]
+        def answer_imports = AnswerImports.new(db)
+
         def lists_taken = ListsTaken.new(db)
 
         # @return [Desks]

@@ -13,6 +13,7 @@ module Vantick
           check: {
             checks: ->(db, id) { db[:checks].where(id:) },
             items: ->(db, id) { db[:items].where(check_id: id) },
+            answer_imports: ->(db, id) { db[:answer_imports].where(check_id: id) },
             desks: ->(db, id) { db[:desks].where(check_id: id) },
             answers: ->(db, id) { db[:answers].where(item_id: db[:items].where(check_id: id).select(:id)) },
             overrules: ->(db, id) { db[:overrules].where(answer_id: TREES[:check][:answers].call(db, id).select(:id)) },

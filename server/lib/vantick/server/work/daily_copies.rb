@@ -42,6 +42,7 @@ module Vantick
         def forget_old(now)
           @store.removed.forget_old(now)
           @store.lists_taken.forget_old(now)
+          @store.answer_imports.forget_old(now)
           @store.jobs.forget_old(now)
           @store.journal.forget_old(now)
           @store.scans.forget_old(now)

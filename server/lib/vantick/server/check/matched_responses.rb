@@ -1,0 +1,70 @@
+# frozen_string_literal: true
+
+module Vantick
+  module Server
+    module Check
+      # Whose answers to which clocks the responses of another program are.
+      class MatchedResponses
+        # A report gives the place in the file, or all that is said of one child.
+        LeftOut = Struct.new(:place, :why)
+
+        # @return [Array<Hash>] `child_id`, `item_id` and `answer`
+        attr_reader :answers
+        # @return [Array<LeftOut>] what isn't taken, and why
+        attr_reader :left_out
+
+        # @param check [Store::Rows::Check]
+        # @param items [Array<Store::Rows::Item>] as they went out, in order
+        # @param children [Hash{String => Array<Hash>}] by each name or id that a program may know a child by
+        # @param conventions [Core::Wording::Conventions]
+        def initialize(check, items, children, conventions)
+          @check = check
+          @items = items
+          @children = children
+          @conventions = conventions
+        end
+
+        # @param responses [Array<Formats::ItemResponses::Response>]
+        # @return [MatchedResponses]
+        def match(responses)
+          found = responses.map { |response| [response, matched(response)] }
+          @answers = found.filter_map { |_, answer| answer if answer.is_a?(Hash) && !answer[:answer].empty? }
+          @answers.uniq! { |answer| answer.values_at(:child_id, :item_id) }
+          @left_out = found.filter_map { |response, why| LeftOut.new(response.place, why) if why.is_a?(String) }
+          self
+        end
+
+        private
+
+        # @return [Hash, String] the answer, or why it isn't taken
+        def matched(response)
+          children = @children.fetch(Core::Wording::ChildNames.folded(response.child), [])
+          return "no child in the class is called “#{response.child[0, 40]}”" if children.empty?
+          return "more than one child is called “#{response.child[0, 40]}”" if children.length > 1
+
+          item = item(response.item) or return "“#{response.item[0, 40]}” is no clock of this check"
+          return "this clock is on another child's sheet" unless [nil, children.first[:id]].include?(item.child_id)
+
+          { child_id: children.first[:id], item_id: item.id, answer: answer(response.value, item) }
+        end
+
+        # By the name that it went out with, its title, or its number.
+        def item(name)
+          number = name[/\A(?:clock\s*)?(\d{1,2})\z/i, 1] || name[/, (\d{1,2})\z/, 1]
+          named = @items.index { |item| names(item).include?(name) }
+          named ||= number.to_i - 1 if number.to_i.between?(1, @items.length)
+          named && @items[named]
+        end
+
+        def names(item) = [Formats::Qti.name_of(@check.code || "check-#{@check.id}", @items.index(item) + 1)]
+
+        # Of a choice what stands beside its name.
+        def answer(value, item)
+          number = value[/\Achoice-(\d{1,2})\z/, 1] or return value
+          task = Core::Marking::Task.find(item.task)
+          Formats::QtiScoring.new(task, task.parse_time(item.time), @conventions).choices[number.to_i - 1] || value
+        end
+      end
+    end
+  end
+end
