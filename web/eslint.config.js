@@ -20,6 +20,7 @@ const FEATURES = [
   "class",
   "desk",
   "desks",
+  "docs",
   "paper",
   "plan",
   "settings",

@@ -23,7 +23,7 @@ RSpec.describe "Every door of the API" do
     expect(open.map { |method, path, *| "#{method} #{path}" }).to contain_exactly(
       "get /api/health", "get /api/desk/seat", "get /api/dial", "get /api/day",
       "get /api/session", "post /api/session/first", "post /api/session/login",
-      "post /api/session/logout", "post /api/desk/doors", "post /api/desk/seats"
+      "post /api/session/logout", "post /api/desk/doors", "post /api/desk/seats", "get /api/calendars/{calendar_key}/lessons.ics"
     )
     expect(at_desk.map { |_, path, *| path }).to all(start_with("/api/desk/"))
     expect(teachers.length).to be > 40

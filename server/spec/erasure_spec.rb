@@ -93,7 +93,7 @@ picture: "page of #{child['name']}" }
 
   it "goes through every place of the school's file in which a child can be" do
     without = %i[boards classes checks desks lessons removed lists_taken answer_imports kept_groups scans terms term_plans forecasts
-                 accounts
+                 calendar_addresses access_tokens accounts
                  account_password_hashes account_login_failures account_lockouts account_active_session_keys secrets shares facts jobs
                  erased journal stacks schema_info]
     named = places::ALL.flat_map { |place| place.columns.to_a }.group_by(&:first).transform_values { |found| found.flat_map(&:last) }

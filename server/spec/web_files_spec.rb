@@ -8,6 +8,7 @@ RSpec.describe Vantick::Server::Http::WebFiles do
     FileUtils.mkdir_p(File.join(folder, "web/voice"))
     File.write(File.join(folder, "web/voice/index.json"), "{}")
     File.write(File.join(folder, "web/voice/0a1b.mp3"), "sound")
+    File.write(File.join(folder, "web/docs.html"), "the contract's page")
     File.write(File.join(folder, "secret"), "hidden words")
   end
 
@@ -16,6 +17,17 @@ RSpec.describe Vantick::Server::Http::WebFiles do
       page = app.get(path)
       expect([page.status, page.body, page["cache-control"]]).to eq([200, "<!doctype html>first page", "no-cache"])
     end
+  end
+
+  it "shows the contract to anybody, as it is, and lets the page that shows it write its styles" do
+    page = app.get("/api/docs")
+    expect([page.status, page.body]).to eq([200, "the contract's page"])
+    policies = [page, app.get("/")].map { |one| one["content-security-policy"] }
+    expect(policies).to match([/style-src 'self' 'unsafe-inline';/, /style-src 'self';/])
+    contract = app.get("/api/openapi.json")
+    expect(contract["content-type"]).to eq("application/json")
+    expect(JSONSchemer.openapi(JSON.parse(contract.body))).to be_valid
+    expect(app.post("/api/docs", "CONTENT_TYPE" => "application/json", input: "{}").status).to eq(404)
   end
 
   it "lets assets be kept for ever, and leaves the folder for nothing" do

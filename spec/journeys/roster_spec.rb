@@ -166,7 +166,8 @@ RSpec.describe "A class and other programs", :demo do
 
   it "puts lessons into a calendar" do
     visit "/plan"
-    text = File.binread(taken("Add to calendar", "lessons*.ics"))
+    click_button "Add to calendar"
+    text = File.binread(taken("Save calendar file", "lessons*.ics"))
     expect(text.scan("BEGIN:VEVENT").length).to eq(store.db[:lessons].count)
   end
 end

@@ -27,6 +27,7 @@ module Doors
       "present_password" => ApiHelpers::PASSWORD,
       "account_id" => colleague, **paper(id, check), "stack_id" => stack_of(id, lesson, check),
       "lesson_id" => lesson["id"],
+      "calendar_key" => store.calendar_addresses.make(id, "2026-03-02T08:00:00Z"), "token_id" => token_of(id),
       "import_id" => answers_imported(check),
       "removed_id" => removed(id)["id"], "code" => check["code"], "desk_id" => desk_of(school_class)["id"] }
   end
@@ -64,6 +65,8 @@ module Doors
     post("/api/checks/#{check['id']}/tables", { table: "#{name},7:45" })
     store.answer_imports.all(check["id"]).first[:id]
   end
+
+  def token_of(class_id) = post("/api/classes/#{class_id}/tokens", { name: "A program", scope: "reading" }).body["id"]
 
   # A colleague who shares the first class.
   def colleague

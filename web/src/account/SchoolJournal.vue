@@ -17,6 +17,10 @@ const WORDS: Readonly<Record<JournalLine["event"], string>> = {
   list_taken_back: "undid a list of children",
   password_set: "set a password",
   account_removed: "deleted an account",
+  token_made: "made a token for another program",
+  token_withdrawn: "withdrew a token",
+  calendar_shared: "made a calendar address",
+  calendar_withdrawn: "withdrew a calendar address",
 };
 
 /** "Marit erased a child, Curlew class, for Joris". */

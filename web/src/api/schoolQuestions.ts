@@ -10,6 +10,9 @@ import {
   type ListTaken,
   type NamesRead,
   type AnswerImport,
+  type CalendarAddress,
+  type Token,
+  type TokenScope,
   type AnswersFound,
   type PackageFound,
   type RosterChange,
@@ -163,4 +166,40 @@ export function removeImport(checkId: number, importId: number): Promise<Check> 
 /** Children, checks and lessons of all classes by what is remembered of them. */
 export async function search(text: string): Promise<Found[]> {
   return (await asked(api.GET("/api/search", { params: { query: { text } } }))).found;
+}
+
+/** The private address by which calendars follow a class. */
+export function readCalendarAddress(classId: number): Promise<CalendarAddress> {
+  const params = { path: { class_id: classId } };
+  return asked(api.GET("/api/classes/{class_id}/calendar-address", { params }));
+}
+
+export function makeCalendarAddress(classId: number): Promise<CalendarAddress> {
+  const params = { path: { class_id: classId } };
+  return asked(api.POST("/api/classes/{class_id}/calendar-address", { params }));
+}
+
+export function withdrawCalendarAddress(classId: number): Promise<CalendarAddress> {
+  const params = { path: { class_id: classId } };
+  return asked(api.DELETE("/api/classes/{class_id}/calendar-address", { params }));
+}
+
+/** Tokens by which other programs come in. */
+export async function listTokens(classId: number): Promise<Token[]> {
+  const params = { path: { class_id: classId } };
+  return (await asked(api.GET("/api/classes/{class_id}/tokens", { params }))).tokens;
+}
+
+export function makeToken(
+  classId: number,
+  name: string,
+  scope: TokenScope,
+): Promise<{ id: number; token: string }> {
+  const params = { path: { class_id: classId } };
+  return asked(api.POST("/api/classes/{class_id}/tokens", { params, body: { name, scope } }));
+}
+
+export function withdrawToken(classId: number, tokenId: number): Promise<unknown> {
+  const params = { path: { class_id: classId, token_id: tokenId } };
+  return asked(api.DELETE("/api/classes/{class_id}/tokens/{token_id}", { params }));
 }

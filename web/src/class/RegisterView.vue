@@ -20,6 +20,7 @@ import NamesShown from "./NamesShown.vue";
 import NoClass from "./NoClass.vue";
 import RegisterChild from "./RegisterChild.vue";
 import RosterFile from "./RosterFile.vue";
+import ClassTokens from "./ClassTokens.vue";
 import WhoElse from "./WhoElse.vue";
 import { useNamesRead } from "./useNamesRead";
 
@@ -195,6 +196,11 @@ async function rename(): Promise<void> {
           v-if="right === 'owning'"
           :key="`who-${classes.current.id}`"
           :school-class="classes.current"
+        />
+        <ClassTokens
+          v-if="right === 'owning'"
+          :key="`tokens-${classes.current.id}`"
+          :class-id="classes.current.id"
         />
         <ClassEnd v-if="right === 'owning'" :key="classes.current.id" :school-class="classes.current" />
       </aside>

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed } from "vue";
 import type { Desk } from "@/api";
+import { QrCode } from "@/parts";
 
 /** How children come to the desk: the address, the code, and both as a QR code. Large until somebody has joined. */
 const props = defineProps<{
@@ -11,13 +12,6 @@ const props = defineProps<{
 defineEmits<{ close: [] }>();
 /** Without what a browser adds by itself. */
 const address = computed(() => props.desk.address.replace(/^https?:\/\//, ""));
-/** Squares to a side, with four of quiet round it as readers of such codes want. */
-const QUIET = 4;
-const side = computed(() => {
-  const numbers = [...props.desk.qr.matchAll(/M(\d+) (\d+)/g)].map((found) => Number(found[1]));
-  return Math.max(...numbers, 20) + 1;
-});
-const view = computed(() => `${-QUIET} ${-QUIET} ${side.value + 2 * QUIET} ${side.value + 2 * QUIET}`);
 </script>
 
 <template>
@@ -26,10 +20,7 @@ const view = computed(() => `${-QUIET} ${-QUIET} ${side.value + 2 * QUIET} ${sid
     :class="{ large, board }"
     aria-label="How to join"
   >
-    <svg class="qr flex-none" :viewBox="view" role="img" aria-label="The address with the code, as a QR code">
-      <rect x="-4" y="-4" :width="side + 8" :height="side + 8" fill="#fff" />
-      <path :d="desk.qr" fill="#000" />
-    </svg>
+    <QrCode class="qr flex-none" :path="desk.qr" label="The address with the code, as a QR code" />
     <div>
       <p class="line m-0 fs-115 text-anywhere">
         Go to

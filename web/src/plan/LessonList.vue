@@ -2,6 +2,7 @@
 import { useFacts, type LessonSummary } from "@/api";
 import { StepDial } from "@/dial";
 import { dayWords } from "@/words";
+import CalendarDialog from "./term/CalendarDialog.vue";
 
 /** Lessons planned and taught. */
 defineProps<{ classId: number; lessons: readonly LessonSummary[]; sought?: boolean }>();
@@ -14,15 +15,15 @@ const facts = useFacts();
   <section class="lessons" aria-labelledby="lessons-head">
     <div class="d-flex align-items-baseline justify-content-between">
       <h2 id="lessons-head" class="eyebrow">Lessons</h2>
-      <BButton
+      <CalendarDialog
         v-if="lessons.length"
+        :class-id="classId"
+        :file="`/api/classes/${classId}/lessons.ics`"
         variant="link"
         size="sm"
-        :href="`/api/classes/${classId}/lessons.ics`"
-        download
       >
         Add to calendar
-      </BButton>
+      </CalendarDialog>
     </div>
     <p v-if="!lessons.length" class="quiet">
       {{ sought ? "No lessons found." : "No lessons yet. Plan the one above, or choose a step." }}

@@ -9,6 +9,9 @@ module Vantick
       # Who may, from where, and what a mistake of ours is told as: each stands in one place before and round all parts.
       CHANGED = "This lesson was changed in another window. Reload, then make your change again."
 
+      # Addresses that only this computer reaches.
+      HERE_ALONE = /\A(localhost|127\.|\[?::1)/
+
       disable :static, :logging, :dump_errors, :protection, :sessions
       set :show_exceptions, false
       set :raise_errors, true
@@ -50,6 +53,12 @@ module Vantick
       end
 
       def now = Clock.iso8601
+
+      # @return [String] where other devices find Vantick: where it was told to listen, or where it is looked at
+      def address = ENV.fetch("VANTICK_ADDRESS") { request.base_url }
+
+      # @return [Boolean] whether other devices can get there
+      def reachable? = !URI(address).host.match?(HERE_ALONE)
 
       def answer_json(object, code: 200)
         content_type :json

@@ -19,6 +19,7 @@ import {
 import { SureButton, useUndoKey } from "@/parts";
 import { useClasses } from "@/school";
 import { dayWords, mondayOf } from "@/words";
+import CalendarDialog from "./CalendarDialog.vue";
 import TermForecast from "./TermForecast.vue";
 import TermForm from "./TermForm.vue";
 import TermGrid from "./TermGrid.vue";
@@ -128,7 +129,9 @@ const file = (ending: string): string => `/api/classes/${classId.value}/term.${e
           </BButton>
           <BButton variant="outline-primary" size="sm" @click="setting = true">Days and goal</BButton>
           <BButton variant="outline-primary" size="sm" @click="print">Print</BButton>
-          <BButton variant="outline-primary" size="sm" :href="file('ics')" download>Calendar</BButton>
+          <CalendarDialog :class-id="classId" :file="file('ics')" variant="outline-primary" size="sm">
+            Calendar
+          </CalendarDialog>
           <BButton variant="outline-primary" size="sm" :href="file('csv')" download>Table</BButton>
         </div>
       </div>

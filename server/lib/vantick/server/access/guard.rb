@@ -51,13 +51,29 @@ module Vantick
 
         # What somebody else has is said not to be there.
         def teacher(env, request)
+          token = Token.of(env) unless env[SignIn::TEACHER]
+          return with_token(env, request, token) if token
+
           account = env[SignIn::TEACHER] or return refuse(401, SIGN_IN)
+          owned(env, account, request)
+        rescue Store::Missing => e
+          Http::Problem.new(404, e.message, field: e.field).to_a
+        end
+
+        # A program is whoever made its token, within the token's class.
+        def with_token(env, request, token)
+          status, words = token.refusal(request.operation)
+          return refuse(status, words) if words
+
+          token.check_class(named(request))
+          owned({ **env, SignIn::TEACHER => token.account_id }, token.account_id, request)
+        end
+
+        def owned(env, account, request)
           right = env.fetch(Access::WithStore::KEY).teachers.check_owned(account, named(request))
           return refuse(403, TOO_LITTLE.fetch(right)) unless enough?(right, request.operation)
 
           confirmed(env, account, request) || noted(env, account, request)
-        rescue Store::Missing => e
-          Http::Problem.new(404, e.message, field: e.field).to_a
         end
 
         # What cannot be taken back, or gives away everything, wants the present password once more (`x-confirm`).

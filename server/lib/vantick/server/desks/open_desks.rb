@@ -1,15 +1,10 @@
 # frozen_string_literal: true
 
-require "lru_redux"
-require "rqrcode"
-
 module Vantick
   module Server
     module Desks
       # A teacher's side of the desks: opening and closing them, who is there, and the children's pictures.
       class OpenDesks < Resource
-        # Codes of open desks, the last ones looked at.
-        DRAWN = LruRedux::ThreadSafeCache.new(50)
         KEPT = %i[id class_id check_id lesson_id kind stage step child_ids code opened_at expires_at closed_at].freeze
 
         get "/api/classes/:class_id/desks" do
@@ -60,20 +55,10 @@ module Vantick
 
         def room = env.fetch(Access::Room::KEY)
 
-        # The address for devices in the room: where Vantick was told to listen, or where it is looked at.
-        def address = ENV.fetch("VANTICK_ADDRESS") { request.base_url }
-
         def desk(desk)
           open = desk[:closed_at].nil? && desk[:expires_at] > now
-          { **desk.slice(*KEPT), open:, address: "#{address}/join", reachable: !URI(address).host.match?(/\A(localhost|127\.|\[?::1)/),
-            qr: open ? qr("#{address}/join?code=#{desk[:code]}") : "" }
-        end
-
-        # The outline of the dark squares. It takes long to make, and a page that watches asks for it every two seconds.
-        def qr(text)
-          DRAWN.getset(text) do
-            RQRCode::QRCode.new(text).as_svg(use_path: true, viewbox: true, standalone: false, module_size: 1)[/ d="([^"]+)"/, 1].freeze
-          end
+          { **desk.slice(*KEPT), open:, address: "#{address}/join", reachable: reachable?,
+            qr: open ? Documents::QrPath.of("#{address}/join?code=#{desk[:code]}") : "" }
         end
       end
     end

@@ -12,6 +12,8 @@ module Vantick
         FOREVER = "public, max-age=31536000, immutable"
         # Its address, and the one of before.
         DESK = %w[/join /join/ /desk /desk/].freeze
+        # The contract, to be read by people.
+        DOCS = "/api/docs"
 
         def initialize(app, folder)
           @app = app
@@ -20,7 +22,7 @@ module Vantick
 
         def call(env)
           path = env["PATH_INFO"]
-          return @app.call(env) if path.start_with?("/api/") || !%w[GET HEAD].include?(env["REQUEST_METHOD"])
+          return @app.call(env) if (path.start_with?("/api/") && path != DOCS) || !%w[GET HEAD].include?(env["REQUEST_METHOD"])
 
           status, headers, body = @files.call({ **env, "PATH_INFO" => file(path) })
           [status, { **headers, "cache-control" => path.match?(NAMED) ? FOREVER : "no-cache" }, body]
@@ -30,6 +32,8 @@ module Vantick
 
         def file(path)
           return path if path.match?(FILES)
+
+          return "/docs.html" if path == DOCS
 
           DESK.include?(path) ? "/desk.html" : "/index.html"
         end

@@ -3,23 +3,18 @@
 module Vantick
   module Server
     module Plan
-      # The lessons of a class for a calendar, and its term for a calendar and as a table.
+      # The lessons of a class and its term for a calendar, as a file or at a private address that calendars follow; the term as a table.
       class Calendar < Resource
-        # Lessons that are taken along (judgement: two school years).
-        MOST = 400
         COLUMNS = %i[day minutes kind step recap check].freeze
 
-        get "/api/classes/:class_id/lessons.ics" do
-          content_type "text/calendar", charset: "utf-8"
-          attachment "lessons.ics"
-          Formats::LessonCalendar.write(store.school.sign, school_class, store.lessons.all(input[:class_id], limit: MOST), address)
-        end
+        get("/api/classes/:class_id/lessons.ics") { calendar(of_class.lessons, "lessons.ics") }
 
-        get "/api/classes/:class_id/term.ics" do
-          school_class
-          content_type "text/calendar", charset: "utf-8"
-          attachment "term.ics"
-          Formats::TermCalendar.write(store.school.sign, school_class, plan, address)
+        get("/api/classes/:class_id/term.ics") { calendar(of_class.term(plan), "term.ics") }
+
+        # Whoever has the address reads it: there is no child in it.
+        get "/api/calendars/:calendar_key/lessons.ics" do
+          school_class = store.classes.plain(store.calendar_addresses.class_id(input[:calendar_key]))
+          calendar(ClassCalendar.new(store, school_class, address).both, "lessons.ics")
         end
 
         get "/api/classes/:class_id/term.csv" do
@@ -31,9 +26,15 @@ module Vantick
 
         private
 
+        def calendar(text, name)
+          content_type "text/calendar", charset: "utf-8"
+          attachment name
+          text
+        end
+
         def school_class = store.classes.plain(input[:class_id])
 
-        def address = ENV.fetch("VANTICK_ADDRESS") { request.base_url }
+        def of_class = ClassCalendar.new(store, school_class, address)
 
         def plan
           term = store.terms.of_class(input[:class_id]) || raise(Store::Missing.new("term", input[:class_id]))

@@ -41,7 +41,7 @@ module Vantick
           private
 
           def plan(plan, store, row, today, planning)
-            lessons = store.lessons.all(row.class_id, limit: Calendar::MOST).select { |one| one.child_ids.nil? }
+            lessons = store.lessons.all(row.class_id, limit: ClassCalendar::MOST).select { |one| one.child_ids.nil? }
             made = lessons.group_by(&:day)
             given = lessons.select(&:given_at).group_by { |one| Store::SchoolDay.date(one.given_at) }
             { **plan.slice(:id, :made_at, :cause), change: plan.change && { **CHANGE, **plan.change },

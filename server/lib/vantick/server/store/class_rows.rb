@@ -25,7 +25,7 @@ module Vantick
 
         ALL = [
           *(0..2).map { |at| Place.new({ scans: %i[class_id] }, ->(db, id) { Scans.rows(db, db[:scans].where(class_id: id))[at] }) },
-          *%i[removed lists_taken shares].map { |table| Place.new({ table => %i[class_id] }, OWN[table]) },
+          *%i[removed lists_taken shares calendar_addresses access_tokens].map { |table| Place.new({ table => %i[class_id] }, OWN[table]) },
           *%i[forecasts term_plans].map { |table| Place.new({ table => %i[term_id], terms: %i[class_id] }, OF_TERMS[table]) },
           Place.new({ terms: %i[class_id] }, OWN[:terms]),
           *%i[kept_groups stacks].map { |table| Place.new({ table => %i[class_id] }, OWN[table]) },

@@ -140,6 +140,12 @@ module Vantick
         def jobs = Jobs.new(db)
 
         # @return [ListsTaken]
+        # @return [CalendarAddresses]
+        def calendar_addresses = CalendarAddresses.new(db)
+
+        # @return [AccessTokens]
+        def access_tokens = AccessTokens.new(db)
+
         # @return [AnswerImports]
         def answer_imports = AnswerImports.new(db)
 

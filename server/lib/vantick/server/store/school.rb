@@ -31,6 +31,7 @@ module Vantick
         def remove(account_id, to)
           @db.transaction do
             @db[:shares].where(account_id:).delete
+            @db[:access_tokens].where(account_id:).delete
             @db[:shares].where(account_id: to, class_id: @db[:classes].where(account_id:).select(:id)).delete
             @db[:classes].where(account_id:).update(account_id: to)
             %i[account_password_hashes account_login_failures account_lockouts].each { |table| @db[table].where(id: account_id).delete }

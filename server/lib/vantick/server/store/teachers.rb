@@ -97,6 +97,16 @@ module Vantick
           rights.min_by { |right| Shares::RIGHTS.index(right) } || Shares::RIGHTS.last
         end
 
+        # @param class_id [Integer]
+        # @param named [Hash{String => Object}] what a request names, one thing or a list
+        # @raise [Missing] naming the first of them that is in another class
+        def check_class(class_id, named)
+          named.slice(*CLASS_OF.keys).each do |name, value|
+            other = Array(value).find { |one| CLASS_OF.fetch(name).call(@db, [one]) != [class_id] }
+            raise Missing.new(KINDS.fetch(name), other.to_s[0, 40], field: name) if other
+          end
+        end
+
         # @return [Symbol, nil] where each of them is there, in a class that this account has
         def right(account_id, name, values)
           classes = CLASS_OF.fetch(name).call(@db, values)
