@@ -46,6 +46,8 @@ RSpec.describe Vantick::Server::Work::Erasure do
     delete("/api/checks/#{gone['id']}")
     store.lists_taken.take(id, { names: {}, back: [], gone: [], ids: ids.to_h { |one| [one, "id-#{one}"] }, added: [] }, made_at)
     store.db[:lists_taken].update(added: JSON.generate(ids))
+    moves = children.map { |child| { id: child["id"], name: child["name"], class_id: id, to: id } }
+    store.db[:school_rosters].insert(moves: JSON.generate(moves), lists: "{}", made: "[]", taken_at: made_at)
     put("/api/classes/#{id}/groups", { groups: [{ child_ids: ids, misreadings: [], step: "quarters", beside: false, times: [] }] })
     ids.each { |one| post("/api/classes/#{id}/lessons", { day: "2026-03-02", step: "quarters", minutes: 40, seed: 1, child_ids: [one] }) }
     post("/api/classes/#{id}/sheets",

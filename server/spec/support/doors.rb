@@ -28,6 +28,7 @@ module Doors
       "account_id" => colleague, **paper(id, check), "stack_id" => stack_of(id, lesson, check),
       "lesson_id" => lesson["id"],
       "calendar_key" => store.calendar_addresses.make(id, "2026-03-02T08:00:00Z"), "token_id" => token_of(id),
+      "school_list_id" => school_list(id),
       "import_id" => answers_imported(check),
       "removed_id" => removed(id)["id"], "code" => check["code"], "desk_id" => desk_of(school_class)["id"] }
   end
@@ -64,6 +65,12 @@ module Doors
     name = store.classes.children(check["class_id"]).last[:name]
     post("/api/checks/#{check['id']}/tables", { table: "#{name},7:45" })
     store.answer_imports.all(check["id"]).first[:id]
+  end
+
+  def school_list(class_id)
+    part = { class_id:, source_id: "c1", movers: [], change: { names: {}, back: [], gone: [], ids: {}, added: [] } }
+    store.school_rosters.take([part], "2026-03-02T08:00:00Z")
+    store.school_rosters.all.first[:id]
   end
 
   def token_of(class_id) = post("/api/classes/#{class_id}/tokens", { name: "A program", scope: "reading" }).body["id"]

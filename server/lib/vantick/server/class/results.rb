@@ -10,7 +10,8 @@ module Vantick
         get "/api/classes/:class_id/oneroster.zip" do
           content_type "application/zip"
           attachment "oneroster.zip"
-          roster = Formats::OneRoster.new(store.school.sign, school_class, store.register.source_ids(school_class.id), now)
+          roster = Formats::OneRoster.new(store.school.sign, school_class, store.register.source_ids(school_class.id), now,
+                                          class_id: store.classes.source_id(school_class.id), teacher: owner)
           roster.bundle(checks)
         end
 
@@ -30,6 +31,12 @@ module Vantick
         private
 
         def school_class = @school_class ||= store.classes.find(input[:class_id])
+
+        # @return [Hash, nil] the account whose class it is: `id` and `name`
+        def owner
+          id = store.shares.owner(school_class.id)
+          store.school.accounts.find { |one| one[:id] == id }
+        end
 
         def answers
           names = school_class.children.to_h { |child| child.values_at(:id, :name) }

@@ -45,6 +45,12 @@ module Vantick
             back: back.map { |child| child.slice(:id, :name) } }
         end
 
+        # @return [Hash] the same as {Store::ListsTaken#take} takes it
+        def to_take
+          { names: renamed.merge(giving_way).transform_keys { |child| child[:id] }, back: ids_of(back), ids:, added:,
+            gone: @gone == "left" ? ids_of(gone) : [] }
+        end
+
         # @return [Hash{Integer => Array<Hash>}] by place on the list, the children of the class who may be it
         attr_reader :doubts
 
@@ -142,6 +148,8 @@ module Vantick
 
           @pairs[at] = child
         end
+
+        def ids_of(children) = children.map { |child| child[:id] }
 
         def staying = @gone == "left" ? [] : gone
 

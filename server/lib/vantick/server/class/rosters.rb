@@ -19,7 +19,7 @@ module Vantick
 
         post "/api/classes/:class_id/roster-previews" do
           found = change
-          answer_json({ **found.told, doubts: doubts(found) })
+          answer_json({ **found.told, doubts: Doubts.of(store, found) })
         end
 
         post "/api/classes/:class_id/rosters" do
@@ -73,15 +73,6 @@ module Vantick
           unfit("A class can have at most #{Children::MOST} children. This list has #{many}.", :file) if many > Children::MOST
         end
 
-        # With what each was last asked, so that a teacher knows who it is.
-        def doubts(found)
-          last = store.register.last_clocks(found.doubts.values.flatten.map { |child| child[:id] })
-          found.doubts.sort.map do |at, children|
-            { at:, name: found.name_at(at),
-              children: children.map { |child| { **child.slice(:id, :name, :left_at), last: last[child[:id]] } } }
-          end
-        end
-
         # Ids that went out with this school's own lists.
         def own_ids
           roster = Formats::OneRoster.new(store.school.sign, nil, {}, now)
@@ -89,11 +80,8 @@ module Vantick
         end
 
         def take(found)
-          ids = ->(children) { children.map { |child| child[:id] } }
-          names = found.renamed.merge(found.giving_way).transform_keys { |child| child[:id] }
-          gone = sent[:gone] == "left" ? found.gone : []
-          store.lists_taken.take(input[:class_id], { names:, back: ids[found.back], gone: ids[gone], ids: found.ids, added: found.added },
-                                 now)
+          store.lists_taken.take(input[:class_id], found.to_take, now)
+          store.classes.known_as(input[:class_id], chosen.source_id) if chosen.source_id
         end
 
         def check_room(found)

@@ -12,6 +12,7 @@ module Vantick
         FULL = %w[name fullname child childname childsname student studentname pupil pupilname learner learnername].freeze
         FAMILY = %w[familyname lastname last surname nachname legallastname legalfamilyname legalsurname].freeze
         IDS = %w[sourcedid id identifier studentid pupilid childid learnerid studentnumber pupilnumber].freeze
+        CLASSES = %w[class classname classtitle form formgroup group tutorgroup registrationgroup homeroom section room].freeze
         # The line of names is one of the first; so many of the columns and rows are shown (judgement: all of a class).
         HEAD_WITHIN = 10
         COLUMNS = 12
@@ -42,6 +43,14 @@ module Vantick
         # @return [Array<Roster::Listed>]
         def children = read.filter_map { |row| row[:child] }
 
+        # @return [Hash{String => Array(Array<Roster::Listed>, Array<String>)}, nil] by class its children, and which lines are left out
+        #   and why, where a column says which class it is
+        def by_class
+          at = class_column or return
+          named = read.drop(@head + 1).reject { |row| row[:cells][at].to_s.empty? }
+          named.group_by { |row| row[:cells][at] }.transform_values { |rows| parted(rows) }
+        end
+
         # @return [Hash] as it is shown: `columns`, each its name and what it is; `rows`, each its line, cells, and the place of its child
         #   on the list, or why it is left out
         def told
@@ -54,6 +63,17 @@ module Vantick
         end
 
         private
+
+        def class_column
+          names = @head ? plain(@rows[@head].first) : []
+          CLASSES.lazy.filter_map { |one| names.index(one) }.first
+        end
+
+        # @return [Array(Array<Roster::Listed>, Array<String>)] the children, and which lines are left out and why
+        def parted(rows)
+          children, others = rows.partition { |row| row[:child] }
+          [children.map { |row| row[:child] }, others.map { |row| "Line #{row[:line]}: #{row[:why]}." }]
+        end
 
         def plain(cells) = cells.map { |cell| cell.downcase.gsub(/[^[:alnum:]]/, "") }
 

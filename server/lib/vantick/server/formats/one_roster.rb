@@ -15,15 +15,22 @@ module Vantick
         # The share of right answers, as the field wants it.
         SCALE = (0..10).map { |tenth| { itemValueLHS: "#{tenth * 10} %", itemValueRHS: (tenth / 10.0).to_s } }.freeze
 
+        # Whoever is in the class: the number of each, its id, its name, and what it is there.
+        Member = Struct.new(:number, :id, :name, :role)
+
         # @param school [String] what tells this school's ids from another's
         # @param school_class [Store::Rows::SchoolClass]
         # @param ids [Hash{Integer => String}] by child, the id it came with
         # @param at [String] a moment
-        def initialize(school, school_class, ids, at)
+        # @param class_id [String, nil] the id that the class came with
+        # @param teacher [Hash, nil] `id` and `name` of the account whose class it is
+        def initialize(school, school_class, ids, at, class_id: nil, teacher: nil)
           @school = school
           @class = school_class
           @ids = ids
           @at = at
+          @class_id = class_id
+          @teacher = teacher
         end
 
         # @param results [Array<Hash>] of each check its `id`, `title`, `made_at`, and `scores` from 0 to 1 by child
@@ -78,29 +85,38 @@ module Vantick
         def course = row(id(:course, 1), title: "Telling the time", orgSourcedId: org[:sourcedId])
 
         def klass
-          row(id(:class, @class.id), title: @class.name, courseSourcedId: course[:sourcedId], classType: TABLE[:words][:homeroom],
+          row(@class_id || id(:class, @class.id), title: @class.name, courseSourcedId: course[:sourcedId],
+                                                  classType: TABLE[:words][:homeroom],
                                      schoolSourcedId: org[:sourcedId], termSourcedIds: session[:sourcedId])
         end
 
-        # A first name or alias is all there is of a child.
+        # A first name or alias is all there is of a child, and the name of the account of a teacher.
+        def members
+          children = @class.children.map { |child| Member.new(child[:id], child_id(child), child[:name], TABLE[:words][:student]) }
+          return children unless @teacher
+
+          number = "teacher-#{@teacher[:id]}"
+          children + [Member.new(number, id(:teacher, @teacher[:id]), @teacher[:name], TABLE[:words][:teacher])]
+        end
+
         def users
-          @class.children.map do |child|
-            row(child_id(child), enabledUser: "true", username: child_id(child), givenName: child[:name], familyName: NO_FAMILY,
-                                 primaryOrgSourcedId: org[:sourcedId])
+          members.map do |one|
+            row(one.id, enabledUser: "true", username: one.id, givenName: one.name, familyName: NO_FAMILY,
+                        primaryOrgSourcedId: org[:sourcedId])
           end
         end
 
         def roles
-          @class.children.map do |child|
-            row(id(:role, child[:id]), userSourcedId: child_id(child), roleType: TABLE[:words][:primary], role: TABLE[:words][:student],
+          members.map do |one|
+            row(id(:role, one.number), userSourcedId: one.id, roleType: TABLE[:words][:primary], role: one.role,
                                        orgSourcedId: org[:sourcedId])
           end
         end
 
         def enrollments
-          @class.children.map do |child|
-            row(id(:enrollment, child[:id]), classSourcedId: klass[:sourcedId], schoolSourcedId: org[:sourcedId],
-                                             userSourcedId: child_id(child), role: TABLE[:words][:student], primary: "false")
+          members.map do |one|
+            row(id(:enrollment, one.number), classSourcedId: klass[:sourcedId], schoolSourcedId: org[:sourcedId], userSourcedId: one.id,
+                                             role: one.role, primary: (one.role == TABLE[:words][:teacher]).to_s)
           end
         end
 

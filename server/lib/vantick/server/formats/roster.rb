@@ -16,23 +16,35 @@ module Vantick
         SIGNS = ["\t", ";", ","].freeze
         # How a spreadsheet says what parts cells, in a line of its own.
         SAID = /\Asep=(.)\s*\n/i
+        # Before the name of a class that has no id.
+        NAMED = "name:"
         # So many of the first lines show what parts cells.
         SEEN = 20
 
         # @param bytes [String]
         # @param said [Hash] what a teacher said: `commas` of a plain list ({Core::Wording::NameList::COMMAS}), `columns` and `skipped`
-        #   lines of a table ({ChildTable}); and `today`, as enrolments end
+        #   lines of a table ({ChildTable}); `classes`, whether a table is parted by its column of classes; and `today`, as
+        #   enrolments end
         # @return [Array<ListedClass>]
         # @raise [Core::Error] naming file and line
         def self.read(bytes, said = {})
           bundle = RosterBundle.new(Bundle.read(bytes), said[:today]) if Bundle.zip?(bytes)
-          classes = bundle ? bundle.classes : [plain(Bundle.text(bytes), said)]
+          classes = bundle ? bundle.classes : tables(Bundle.text(bytes), said)
           # A table is shown even so: another column may have the names.
           if classes.sum { |one| one.children.length }.zero? && classes.none?(&:table)
             raise Core::Error.new("This file has no children.", field: :file)
           end
 
           classes
+        end
+
+        # Of a table the classes that its column of classes has, where they are wanted; else what is there is one class.
+        def self.tables(text, said)
+          whole = plain(text, said)
+          found = whole.table && said[:classes] && table(text, said).by_class
+          return [whole] unless found
+
+          found.map { |title, (children, left_out)| ListedClass.new("#{NAMED}#{title}", title, children, nil, nil, nil, left_out) }
         end
 
         # A table with a line of names over it, or names alone.
@@ -42,13 +54,18 @@ module Vantick
         # @raise [Core::Error] naming the line
         def self.plain(text, said = {})
           lines = text.gsub(/\r\n?/, "\n")
-          sign = lines[SAID, 1]
-          lines = lines.sub(SAID, "\n") if sign
-          table = ChildTable.new(rows(lines, sign || usual(lines)), columns: said[:columns], skipped: said.fetch(:skipped, []))
+          table = table(text, said)
           return ListedClass.new(nil, nil, table.children, nil, table.told) if table.table?
 
           list = Core::Wording::NameList.new(rows(lines, SIGNS.find { |one| lines.include?(one) } || ","), commas: said[:commas]&.to_sym)
           ListedClass.new(nil, nil, list.children.map { |one| Listed.new(nil, one.given, one.family) }, list.commas)
+        end
+
+        def self.table(text, said)
+          lines = text.gsub(/\r\n?/, "\n")
+          sign = lines[SAID, 1]
+          lines = lines.sub(SAID, "\n") if sign
+          ChildTable.new(rows(lines, sign || usual(lines)), columns: said[:columns], skipped: said.fetch(:skipped, []))
         end
 
         # What stands in most of the first lines.
@@ -63,7 +80,7 @@ module Vantick
         rescue CSV::MalformedCSVError => e
           raise Core::Error.new("Line #{e.line_number} can't be read. Check its quotation marks.", field: :file)
         end
-        private_class_method :rows, :usual
+        private_class_method :rows, :usual, :table, :tables
       end
     end
   end

@@ -29,6 +29,7 @@ module Vantick
           Places::Lists.new("what was deleted", %i[removed rows], Places::Held::Deleted, %i[removed_at]),
           Places::Lists.new("lists that were added", %i[lists_taken before], Places::Held::Children, %i[taken_at]),
           Places::Lists.new("lists that brought the child", %i[lists_taken added], Places::Held::Ids, %i[taken_at]),
+          Places::Lists.new("lists of the school", %i[school_rosters moves], Places::Held::Children, %i[taken_at]),
           Places::Lists.new("groups", %i[kept_groups groups], Places::Held::Groups, %i[kept_at], key: :class_id),
           Places::Lists.new("lessons for some", %i[lessons child_ids], Places::Held::Ids, %i[day made_at]),
           Places::Lists.new("sessions for some", %i[desks child_ids], Places::Held::Ids, %i[kind step opened_at]),

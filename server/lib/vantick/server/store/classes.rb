@@ -76,6 +76,12 @@ module Vantick
           find(id)
         end
 
+        # @return [String, nil] the id of a class in the school's own system
+        def source_id(id) = @db[:classes].where(id:).get(:source_id)
+
+        # @param source_id [String] the id of the class in the school's own system
+        def known_as(id, source_id) = @db[:classes].where(id:).update(source_id:)
+
         # @param at [String, nil] when it was put away; nothing to bring it back
         # @return [Rows::SchoolClass]
         def archive(id, at)

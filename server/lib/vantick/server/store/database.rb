@@ -140,6 +140,9 @@ module Vantick
         def jobs = Jobs.new(db)
 
         # @return [ListsTaken]
+        # @return [SchoolRosters]
+        def school_rosters = SchoolRosters.new(db)
+
         # @return [CalendarAddresses]
         def calendar_addresses = CalendarAddresses.new(db)
 

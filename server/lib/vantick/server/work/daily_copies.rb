@@ -42,6 +42,7 @@ module Vantick
         def forget_old(now)
           @store.removed.forget_old(now)
           @store.lists_taken.forget_old(now)
+          @store.school_rosters.forget_old(now)
           @store.answer_imports.forget_old(now)
           @store.jobs.forget_old(now)
           @store.journal.forget_old(now)

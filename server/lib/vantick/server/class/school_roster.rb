@@ -1,0 +1,118 @@
+# frozen_string_literal: true
+
+module Vantick
+  module Server
+    module Classes
+      # What becomes of all classes of a school when one list of them is taken: children come and leave, move between classes with their
+      # records, and classes are made. Each class's part is a {RosterChange}.
+      class SchoolRoster
+        # A class of the list with what it becomes: the class here that it is (nothing for a new one), who moves into it, the change, and
+        # why a child is left out.
+        Part = Struct.new(:listed, :class_id, :account_id, :movers, :change, :left_out, keyword_init: true)
+
+        # @param classes [Array<Hash>] of the school: `id`, `name`, `source_id`, `account_id`, `archived`
+        # @param present [Hash{Integer => Array<Hash>}] by class its children, as {RosterChange} takes them
+        # @param own_ids [Hash{String => Integer}] ids of children that this school gave out itself
+        def initialize(classes, present, own_ids)
+          @classes = classes
+          @present = present
+          @own_ids = own_ids
+          @class_of = present.flat_map { |id, children| children.map { |child| [child[:id], id] } }.to_h
+          @by_source = present.values.flatten.group_by { |child| child[:source_id] }
+        end
+
+        # @param listed [Array<Array(Formats::Roster::ListedClass, Array<RosterChange::Listed>)>] the list's classes, each with its children
+        # @param said [Hash{String => Hash}] by class of the list what was chosen: `class_id`, `account_id`, `same`
+        # @param gone [String] what becomes of who is on no list: `stay` or `left`
+        # @return [Array<Part>]
+        def parts(listed, said, gone)
+          @said = said
+          @targets = listed.to_h { |one, _| [one.source_id, target(one)] }
+          placed = placed(listed)
+          @moving = movers(placed)
+          listed.map { |one, _| part(one, placed.fetch(one.source_id, []), gone) }
+        end
+
+        # @param parts [Array<Part>]
+        # @return [Array<Hash>] classes here that the list does not have
+        def untouched(parts) = @classes.reject { |one| one[:archived] || parts.any? { |part| part.class_id == one[:id] } }
+
+        private
+
+        # The class that was chosen, or the one with this id, or the only one of this name.
+        def target(one)
+          chosen = @said.fetch(one.source_id, {})
+          return chosen[:class_id] if chosen.key?(:class_id)
+
+          here = @classes.reject { |school_class| school_class[:archived] }
+          known = here.find { |school_class| school_class[:source_id] == one.source_id }
+          (known || of_name(here, one))&.fetch(:id)
+        end
+
+        def of_name(here, one)
+          named = here.select { |school_class| school_class[:source_id].nil? && folded(school_class[:name]) == folded(one.title) }
+          named.first if named.one?
+        end
+
+        # A child is in one class here: in the one where it is already, or in the first that lists it.
+        # @return [Hash{String => Array<RosterChange::Listed>}] by class of the list
+        def placed(listed)
+          @twice = Hash.new { |all, id| all[id] = [] }
+          places = listed.flat_map { |one, children| children.map { |child| [child, one] } }.group_by { |child, _| child.source_id }
+          listed.to_h { |one, children| [one.source_id, children.select { |child| here?(child, one, places) }] }
+        end
+
+        def here?(child, one, places)
+          return true if child.source_id.nil?
+
+          first = counted_in(child, places.fetch(child.source_id).map(&:last))
+          return true if first.equal?(one)
+
+          @twice[one.source_id] << "#{child.name} is also in #{first.title}, and is counted there."
+          false
+        end
+
+        def counted_in(child, all)
+          now = @class_of[known(child)&.fetch(:id)]
+          all.find { |one| now && @targets[one.source_id] == now } || all.first
+        end
+
+        # The child of this school that a child of the list is for certain.
+        def known(child)
+          return if child.source_id.nil?
+
+          by_id = @by_source.fetch(child.source_id, [])
+          own = @own_ids[child.source_id]
+          by_id.first || (own && @present.values.flatten.find { |one| one[:id] == own })
+        end
+
+        # @return [Hash{String => Array<Hash>}] by class of the list the children who come into it from another
+        def movers(placed)
+          placed.to_h do |source_id, children|
+            found = children.filter_map { |child| known(child) }
+            [source_id, found.reject { |child| @class_of[child[:id]] == @targets[source_id] }]
+          end
+        end
+
+        def part(one, children, gone)
+          chosen = @said.fetch(one.source_id, {})
+          movers = @moving[one.source_id]
+          change = RosterChange.new(staying(one) + here(movers), children, @own_ids, same: chosen.fetch(:same, {}), gone:)
+          Part.new(listed: one, class_id: @targets[one.source_id], account_id: chosen[:account_id], movers:, change:,
+                   left_out: one.left_out.to_a + @twice[one.source_id])
+        end
+
+        # Of the class here those who move nowhere.
+        def staying(one)
+          out = @moving.values.flatten.map { |child| child[:id] }
+          @present.fetch(@targets[one.source_id], []).reject { |child| out.include?(child[:id]) }
+        end
+
+        # Who moves is asked for again, also after having left the class before.
+        def here(movers) = movers.map { |child| { **child, left_at: nil } }
+
+        def folded(name) = Core::Wording::ChildNames.folded(name.to_s)
+      end
+    end
+  end
+end

@@ -1,0 +1,160 @@
+# frozen_string_literal: true
+
+module Vantick
+  module Server
+    module Classes
+      # One list of all classes of the school, for whoever keeps it: shown before it is taken, taken whole or not at all, and taken back.
+      # It comes as a file, or lies in the folder that `VANTICK_ROSTERS` names.
+      class SchoolRosters < Resource
+        include Names
+
+        NO_CLASSES = "This file has no classes. A bundle (OneRoster) has them, or a table with a column of classes."
+
+        get("/api/school/rosters") { answer_json(taken) }
+
+        post("/api/school/roster-previews") { answer_json(preview) }
+
+        post "/api/school/rosters" do
+          keepers_only
+          found = parts
+          found.each { |part| check_room(part) }
+          store.school_rosters.take(found.map { |part| to_take(part) }, now)
+          answer_json(taken)
+        end
+
+        post "/api/school/rosters/:school_list_id/return" do
+          raise Store::Missing.new("list", input[:school_list_id], field: "school_list_id") unless keeper?
+
+          store.school_rosters.take_back(input[:school_list_id], now)
+          answer_json(taken)
+        end
+
+        private
+
+        def keepers_only
+          refuse(403, "Only whoever keeps the school can do this.", nil) unless keeper?
+        end
+
+        def keeper? = store.school.keeper == teacher
+
+        def taken
+          keepers_only
+          { lists: store.school_rosters.all, files: Work::RosterFolder.files }
+        end
+
+        def preview
+          keepers_only
+          found = parts
+          { classes: found.map { |part| told(part) }, untouched: names(roster.untouched(found)), accounts: store.school.accounts,
+            here: names(classes.reject { |one| one[:archived] }) }
+        end
+
+        def told(part)
+          { id: part.listed.source_id, title: part.listed.title, about: part.listed.about.to_s, class_id: part.class_id,
+            account_id: part.class_id ? owner(part.class_id) : account(part), left_out: part.left_out,
+            moved: part.movers.map { |child| { **child.slice(:id, :name), from: class_name_of(child) } },
+            **part.change.told, doubts: Doubts.of(store, part.change) }
+        end
+
+        def names(classes) = classes.map { |one| one.slice(:id, :name, :account_id) }
+
+        def classes = @classes ||= store.school_rosters.classes
+
+        def owner(class_id) = classes.find { |one| one[:id] == class_id }[:account_id]
+
+        # The teacher whom the list names, where somebody here is called so; else whoever keeps the school.
+        def account(part)
+          return part.account_id if part.account_id
+
+          named = store.school.accounts.find { |one| part.listed.about.to_s.downcase.include?(one[:name].downcase) }
+          named ? named[:id] : teacher
+        end
+
+        def present
+          @present ||= classes.to_h { |one| [one[:id], store.register.everybody(one[:id])] }
+        end
+
+        def class_name_of(child) = classes.find { |one| present[one[:id]].any? { |other| other[:id] == child[:id] } }[:name]
+
+        def roster
+          @roster ||= begin
+            ids = Formats::OneRoster.new(store.school.sign, nil, {}, now)
+            SchoolRoster.new(classes, present, present.values.flatten.to_h { |child| [ids.id(:child, child[:id]), child[:id]] })
+          end
+        end
+
+        def parts
+          said = sent.fetch(:classes, []).to_h { |one| [one["of"], chosen(one)] }
+          wanted = listed.reject { |one, _| said.dig(one.source_id, :left_out) }
+          unfit("Choose at least one class.", :classes) if wanted.empty?
+          roster.parts(wanted, said, sent[:gone]).tap { |found| check_targets(found) }
+        end
+
+        def chosen(one)
+          same = one.fetch("same", []).to_h { |pair| pair.values_at("at", "child_id") }
+          { **one.slice("class_id", "account_id", "left_out").transform_keys(&:to_sym), same: }
+        end
+
+        # Of each class of the list its children, under the names that are kept.
+        def listed
+          found = file_read.reject { |one| one.source_id.nil? }
+          unfit(NO_CLASSES, :file) if found.empty?
+          found.map { |one| [one, named(one)] }
+        end
+
+        # @return [Array<RosterChange::Listed>]
+        def named(one)
+          check_length(one)
+          names = Formats::ListedNames.of(one.children, sent[:names]).map { |name| tidy(name) }
+          check_names(names, :file)
+          one.children.zip(names).map { |child, name| RosterChange::Listed.new(child.source_id, name, child.given, child.family) }
+        end
+
+        def file_read
+          bytes = sent[:from] ? Work::RosterFolder.read(sent[:from]) : file_sent
+          Formats::Foreign.roster(bytes, { today: Clock.now.iso8601[0, 10], skipped: [], classes: true })
+        end
+
+        def check_length(one)
+          return if one.children.length <= Children::MOST
+
+          unfit("A class can have at most #{Children::MOST} children. #{one.title} has #{one.children.length}.", :file)
+        end
+
+        # Two classes of the list are no one class here, and each that is named is one of the school's.
+        def check_targets(found)
+          ids = found.filter_map(&:class_id)
+          twice = ids.tally.find { |_, many| many > 1 }&.first
+          unfit("Two classes of the list can't both be #{classes.find { |one| one[:id] == twice }[:name]}.", :classes) if twice
+          unknown = ids - classes.map { |one| one[:id] }
+          raise Store::Missing.new("class", unknown.first) if unknown.any?
+        end
+
+        def check_room(part)
+          change = part.change.told
+          stay = change[:same] + change[:renamed].length + change[:back].length + change[:added].length
+          stay += change[:gone].length unless sent[:gone] == "left"
+          return if stay <= Children::MOST
+
+          unfit("#{part.listed.title} would have #{stay} children. A class can have at most #{Children::MOST}.", :file)
+        end
+
+        def to_take(part)
+          { class_id: part.class_id, source_id: own_id(part), movers: part.movers.map { |child| child[:id] },
+            new: (new_class(part) unless part.class_id), change: part.change.to_take }
+        end
+
+        # A table has names of classes and no ids.
+        def own_id(part) = part.listed.source_id.start_with?(Formats::Roster::NAMED) ? nil : part.listed.source_id
+
+        def new_class(part)
+          account_id = account(part)
+          raise Store::Missing.new("account", account_id, field: "account_id") unless store.school.account?(account_id)
+
+          conventions = Core::Wording::English.conventions_of(store.school.country[:id]).to_h
+          { name: class_name(part.listed.title.to_s[0, 60]), school: "", account_id:, conventions: }
+        end
+      end
+    end
+  end
+end
