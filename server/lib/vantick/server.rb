@@ -35,7 +35,7 @@ module Vantick
     end
     # What the pages ask for.
     PAGES = lambda do
-      [Account::Teachers, Account::School, Desks::OpenDesks, Classes::Registers, Classes::Children, Classes::Removals,
+      [Account::Teachers, Account::School, Account::Report, Desks::OpenDesks, Classes::Registers, Classes::Children, Classes::Removals,
        Classes::Sharing, Classes::Searches, Classes::Rosters, Classes::TypedNames, Classes::Behind, Classes::Presence,
        Classes::ChildFiles, Classes::Records, Check::Checks, Check::Packages, Check::Imports, Sheets::Sheets, Paper::Scans, Paper::Pieces,
        Plan::Terms, Plan::Lessons, Plan::Boards, Plan::CalendarAddresses, Classes::Tokens,

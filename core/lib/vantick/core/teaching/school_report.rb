@@ -1,0 +1,99 @@
+# frozen_string_literal: true
+
+require "date"
+
+module Vantick
+  module Core
+    module Teaching
+      # How many children of each class meet a published standard, at the ends of terms and today; and what became of those who were far
+      # below. For the head of a school: no child is named, and groups in which one could be recognised are not counted.
+      class SchoolReport
+        TABLE = Facts::DataFile.load("report")
+
+        # So many of so many. `told` is `:none`, `:few`, `:some`, `:nearly_all` or `:all`; `:too_few` where the whole group is small. Only
+        # of `:some` there is a number.
+        Count = Struct.new(:told, :met, :of, keyword_init: true)
+
+        # @param met [Integer]
+        # @param of [Integer]
+        # @return [Count]
+        def self.count(met, of)
+          least = TABLE[:least]
+          told = if of < least then :too_few
+                 elsif met.zero? then :none
+                 elsif met == of then :all
+                 elsif met < least then :few
+                 elsif of - met < least then :nearly_all
+                 else
+                   :some
+                 end
+          Count.new(told:, met: (met if told == :some), of: (of unless told == :too_few)).freeze
+        end
+
+        # @param country [String] one of {Wording::English::COUNTRIES}' ids
+        # @param today [Integer] a Julian day
+        # @return [Array<Integer>] the last ends of terms, oldest first, and today
+        def self.days(country, today)
+          ends = TABLE[:terms].fetch(country.to_sym, TABLE[:terms][:other])
+          year = Date.jd(today).year
+          all = (year - 1..year).flat_map { |one| ends.map { |month, day| Date.new(one, month, day).jd } }
+          [*all.select { |day| day < today }.max(TABLE[:points]).sort, today]
+        end
+
+        # @param standings [Hash{Object => ClassStanding}] by class
+        # @param today [Integer] a Julian day
+        def initialize(standings, today:)
+          @standings = standings
+          @today = today
+        end
+
+        # @param standard [String] one of {Term::Aim.standards}
+        # @param days [Array<Integer>]
+        # @return [Hash{Object => Array<Count>}] by class, for each day; none before anybody of it answered
+        def classes(standard, days)
+          steps = Term::Aim.new(standard).ladder
+          @standings.transform_values { |standing| days.map { |day| count_on(standing, steps, day) } }
+        end
+
+        # @return [Array<Count, nil>] of the school, for each day, rounded
+        def total(standard, days)
+          steps = Term::Aim.new(standard).ladder
+          days.map do |day|
+            asked = @standings.values.select { |standing| asked?(standing, day) }
+            next if asked.empty?
+
+            met = asked.sum { |standing| met(standing, steps, day) }
+            SchoolReport.count(rounded(met), rounded(asked.sum { |standing| standing.by_child.length }))
+          end
+        end
+
+        # @param day [Integer]
+        # @return [Hash{Object => Array}] by class the children who were far below it on a day
+        def far_below(day) = @standings.transform_values { |standing| below(standing, day) }
+
+        # @return [Integer] the day from which on it is looked at what was done
+        def since = @today - (TABLE[:weeks] * 7)
+
+        private
+
+        def count_on(standing, steps, day)
+          SchoolReport.count(met(standing, steps, day), standing.by_child.length) if asked?(standing, day)
+        end
+
+        def asked?(standing, day) = standing.asked.values.any? { |asked| asked.first && asked.first.day <= day }
+
+        def met(standing, steps, day) = standing.by_child.values.count { |one| (steps - one.secure_on(day)).empty? }
+
+        def rounded(many) = (many / TABLE[:rounded_to].to_f).round * TABLE[:rounded_to]
+
+        # Who was never asked is not below anything.
+        def below(standing, day)
+          secure = standing.by_child.select { |key, _| standing.asked[key].any? { |one| one.day <= day } }
+                           .transform_values { |one| one.secure_on(day) }
+          reached = secure.values.flatten.tally.select { |_, many| many >= TABLE[:reached] * secure.length }.keys
+          secure.select { |_, steps| (reached - steps).length >= TABLE[:steps_below] }.keys
+        end
+      end
+    end
+  end
+end

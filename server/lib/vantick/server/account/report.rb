@@ -1,0 +1,78 @@
+# frozen_string_literal: true
+
+module Vantick
+  module Server
+    module Account
+      # How the school's classes meet a standard, and what was done for those who were far below: for whoever keeps the school. No child, no
+      # teacher and no small group is told of.
+      class Report < Resource
+        Rules = Core::Teaching::SchoolReport
+        private_constant :Rules
+
+        get "/api/school/report" do
+          refuse(403, "Only whoever keeps the school can see this.", nil) unless store.school.keeper == teacher
+          answer_json(told)
+        end
+
+        private
+
+        def told
+          standard = input.fetch(:standard) { standards.first }
+          raise Core::UnknownName.new("standard", standard, standards, field: :standard) unless standards.include?(standard)
+
+          { standards:, standard:, days: days.map { |day| Date.jd(day).iso8601 }, classes: rows(standard),
+            total: report.total(standard, days).map { |count| count&.to_h }, support: }
+        end
+
+        # Of the school's country; all where it has none of its own.
+        def standards = Core::Term::Aim.standards.select { |one| one.start_with?(store.school.country[:standards]) }
+
+        def days = @days ||= Rules.days(store.school.country[:id], today)
+
+        def today = Store::SchoolDay.today
+
+        # By name: in no other order.
+        def classes
+          @classes ||= store.classes.all.reject { |one| one.archived || one.children.empty? }.sort_by { |one| [one.name, one.id] }
+        end
+
+        def report
+          @report ||= Rules.new(classes.to_h { |one| [one.id, Store::Standings.of_year(one, store, today:)] }, today:)
+        end
+
+        def rows(standard)
+          counts = report.classes(standard, days)
+          classes.map { |one| { **one.slice(:id, :name, :school), counts: counts[one.id].map { |count| count&.to_h } } }
+        end
+
+        # Who was far below some weeks ago, for how many of them something was made since, and how many are not far below any more.
+        def support
+          before = report.far_below(report.since)
+          below = before.values.flatten
+          now_below = report.far_below(today).values.flatten
+          { since: Date.jd(report.since).iso8601, made: made(before), below: count(below, all_children),
+            below_now: count(now_below, all_children),
+            helped: count(helped(before), below.length), closer: count(below - now_below, below.length) }
+        end
+
+        def count(children, of) = Rules.count(children.length, of).to_h
+
+        def helped(before) = before.flat_map { |class_id, ids| ids & made_for(class_id).values.flatten }
+
+        def all_children = classes.sum { |one| one.children.length }
+
+        def made_for(class_id)
+          @made_for ||= {}
+          @made_for[class_id] ||= Store::MadeFor.of(store.db, class_id, Date.jd(report.since).iso8601)
+        end
+
+        # @return [Hash{Symbol => Integer}] how many lessons, sheets and sessions were for some of them
+        def made(below)
+          %i[lessons sheets sessions].to_h do |kind|
+            [kind, below.sum { |class_id, ids| made_for(class_id)[kind].count { |for_whom| for_whom.intersect?(ids) } }]
+          end
+        end
+      end
+    end
+  end
+end
