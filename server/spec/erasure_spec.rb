@@ -34,6 +34,7 @@ RSpec.describe Vantick::Server::Work::Erasure do
     put("/api/classes/#{school_class['id']}/away", { day: "2026-03-02", child_id: child["id"], away: true })
     as(seated(desk_of(school_class)["id"], child)) { get("/api/desk/state") }
     post("/api/classes/#{school_class['id']}/desks", { kind: "practice", child_ids: [child["id"]] })
+    post("/api/classes/#{school_class['id']}/children/#{child['id']}/support", {})
   end
 
   def plain_words = Vantick::Core::Wording::Conventions.default

@@ -39,7 +39,7 @@ module Vantick
        Classes::Sharing, Classes::Searches, Classes::Rosters, Classes::TypedNames, Classes::Behind, Classes::Presence,
        Classes::ChildFiles, Classes::Records, Check::Checks, Check::Packages, Check::Imports, Sheets::Sheets, Paper::Scans, Paper::Pieces,
        Plan::Terms, Plan::Lessons, Plan::Boards, Plan::CalendarAddresses, Classes::Tokens,
-       Classes::SchoolRosters, Tomorrow::Day]
+       Classes::SchoolRosters, Classes::Supports, Tomorrow::Day]
     end
 
     # Jobs that a teacher waits for: a second worker does these alone.

@@ -44,6 +44,14 @@ module Vantick
         # @return [Hash{Object => Integer}] by child, the level of its sheets on the step, see {Choosing::Levels}
         def levels(step) = by_child.transform_values { |standing| Choosing::Levels.of_state(standing.states.fetch(step)) }
 
+        # Who was never asked counts for nothing.
+        # @param day [Integer]
+        # @return [Array<Step>] those in which most of the class were secure on a day
+        def reached(day = @today)
+          secure = by_child.select { |key, _| asked[key].any? { |one| one.day <= day } }.values.map { |one| one.secure_on(day) }
+          secure.flatten.tally.select { |_, many| many >= SchoolReport::TABLE[:reached] * secure.length }.keys
+        end
+
         # @return [Array<Step>] those that some child met
         def met = Step.with_times.select { |step| counts(step)[:not_yet] < by_child.length }
 

@@ -88,10 +88,9 @@ module Vantick
 
         # Who was never asked is not below anything.
         def below(standing, day)
-          secure = standing.by_child.select { |key, _| standing.asked[key].any? { |one| one.day <= day } }
-                           .transform_values { |one| one.secure_on(day) }
-          reached = secure.values.flatten.tally.select { |_, many| many >= TABLE[:reached] * secure.length }.keys
-          secure.select { |_, steps| (reached - steps).length >= TABLE[:steps_below] }.keys
+          reached = standing.reached(day)
+          known = standing.by_child.select { |key, _| standing.asked[key].any? { |one| one.day <= day } }
+          known.select { |_, one| (reached - one.secure_on(day)).length >= TABLE[:steps_below] }.keys
         end
       end
     end

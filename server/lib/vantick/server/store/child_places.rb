@@ -25,6 +25,7 @@ module Vantick
           Places::Rows.new("answers", { answers: %i[child_id] }, %i[id item_id answered_at answer verdict corrects_id], &OWN[:answers]),
           Places::Rows.new("what a teacher said", { said: %i[child_id] }, %i[step known said_at], &OWN[:said]),
           Places::Rows.new("days away", { away: %i[child_id] }, %i[day said_at], &OWN[:away]),
+          Places::Rows.new("weeks of help", { support_plans: %i[child_id] }, %i[began_on weeks made_at], &OWN[:support_plans]),
           Places::Rows.new("clocks of the child's own", { items: %i[child_id] }, %i[check_id time said step task], &OWN[:items]),
           Places::Lists.new("what was deleted", %i[removed rows], Places::Held::Deleted, %i[removed_at]),
           Places::Lists.new("lists that were added", %i[lists_taken before], Places::Held::Children, %i[taken_at]),

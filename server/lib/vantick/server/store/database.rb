@@ -140,6 +140,9 @@ module Vantick
         def jobs = Jobs.new(db)
 
         # @return [ListsTaken]
+        # @return [SupportPlans]
+        def support_plans = SupportPlans.new(db)
+
         # @return [SchoolRosters]
         def school_rosters = SchoolRosters.new(db)
 

@@ -56,6 +56,15 @@ module Vantick
           made(alone, store.answers.of_child(child.id), today, known(store, alone))
         end
 
+        # Of one child by some of its answers alone, as it stood on a day.
+        # @param answers [Array<Rows::Asked>] oldest first
+        # @return [Core::Teaching::ClassStanding]
+        def self.of_answers(child, school_class, store, answers, today:)
+          alone = school_class.with(children: [child.slice(:id, :name).freeze].freeze)
+          known = known(store, alone)
+          made(alone, answers, today, { **known, lessons: known[:lessons].select { |lesson| lesson.day <= today } })
+        end
+
         # What is believed of a child but for its answers to one check.
         # @return [Core::Knowing::Belief]
         def self.before(child, school_class, store, check_id, today:)

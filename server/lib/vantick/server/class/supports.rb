@@ -1,0 +1,39 @@
+# frozen_string_literal: true
+
+module Vantick
+  module Server
+    module Classes
+      # Weeks of help for a child: proposed, begun, and discarded.
+      class Supports < Resource
+        get("/api/classes/:class_id/children/:child_id/support") { answer_json(record.to_h) }
+
+        post "/api/classes/:class_id/children/:child_id/support" do
+          weeks = record.weeks
+          unfit("#{child.name} has shown every step.", :child_id) if weeks.empty?
+          store.support_plans.begin(child.id, weeks, began_on: Date.jd(today).iso8601, at: now)
+          answer_json(record.to_h, code: 201)
+        end
+
+        delete "/api/classes/:class_id/children/:child_id/support" do
+          store.support_plans.remove(child.id)
+          answer_json(record.to_h)
+        end
+
+        private
+
+        def record = SupportRecord.new(store, school_class, child, today)
+
+        def school_class = @school_class ||= store.classes.find(input[:class_id])
+
+        # Of this class, and not one who left.
+        def child
+          @child ||= store.classes.child(input[:child_id]).tap do |found|
+            raise Store::Missing.new("child", found.id) if found.class_id != school_class.id || found.left_at
+          end
+        end
+
+        def today = Store::SchoolDay.today
+      end
+    end
+  end
+end
