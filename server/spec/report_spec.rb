@@ -28,17 +28,17 @@ RSpec.describe Vantick::Server::Account::Report do
   end
 
   describe "of those far below" do
-    let(:names) { (0..9).map { |number| "Child#{('A'..'Z').to_a[number]}" } }
+    let(:names) { (0..15).map { |number| "Child#{('A'..'Z').to_a[number]}" } }
 
     after { Vantick::Server::Clock.set(nil) }
 
-    # A day on which the first five answer all rightly, and the others one clock wrongly.
+    # A day on which the first eleven answer all rightly, and the others one clock wrongly.
     def checked(day)
       Vantick::Server::Clock.set(Time.utc(2026, 11, day, 10))
       %w[oclock half_past].product(%w[dial_to_words dial_to_digital]).each do |step, task|
         check = make_check(school_class, step:, task:, count: 6, seed: day)
         right = check["items"].map { |item| item["right"] }
-        rows = names.map.with_index { |name, at| at < 5 ? [name, *right] : [name, "3:17"] }
+        rows = names.map.with_index { |name, at| at < 11 ? [name, *right] : [name, "3:17"] }
         post("/api/checks/#{check['id']}/tables", { table: rows.map { |row| row.join(",") }.join("\n") })
       end
     end
@@ -51,7 +51,7 @@ RSpec.describe Vantick::Server::Account::Report do
       post("/api/classes/#{school_class['id']}/lessons", { day: "2026-12-19", step: "quarters", minutes: 40, seed: 1 })
       post("/api/classes/#{school_class['id']}/desks", { kind: "practice", child_ids: [ids.first] })
       support = report.body["support"]
-      expect(support).to include("since" => "2026-11-08", "below" => { "told" => "some", "met" => 5, "of" => 10 },
+      expect(support).to include("since" => "2026-11-08", "below" => { "told" => "some", "met" => 5, "of" => 16 },
                                  "helped" => { "told" => "all", "met" => nil, "of" => 5 },
                                  "closer" => { "told" => "none", "met" => nil, "of" => 5 },
                                  "made" => { "lessons" => 1, "sheets" => 0, "sessions" => 0 })

@@ -1,93 +1,72 @@
 # frozen_string_literal: true
 
-# A school with several teachers, and what is kept of it elsewhere.
-RSpec.describe "A school with colleagues", :demo do
-  # A colleague in a browser of their own.
-  def colleague(&)
-    using_session(:colleague) do
-      visit "/"
-      fill_in "Your name", with: "Joris"
-      fill_in "Password", with: "fish on fridays"
-      click_button "Sign in"
-      expect(page).to have_no_css("h1", text: "Sign in")
-      yield
-    end
-  end
+require "pdf-reader"
 
-  before { ask_as_teacher("/api/teachers", name: "Joris", password: "fish on fridays") }
+# Whoever keeps the school: how many meet a standard, one list of all classes, and weeks of help for a child.
+RSpec.describe "A school", :demo do
+  let(:folder) { Dir.mktmpdir("files") }
 
-  it "lends a class to a substitute, who teaches in it, and then hands it over" do
-    visit "/class/register"
-    select "Joris", from: "Colleague"
-    choose "Lend to a substitute, until"
-    expect(page).to have_field("Last day").and have_text("They can't change the register or settings.")
-    click_button "Lend class"
-    expect(page).to have_css("li", text: /Joris\s*lent until/)
-    colleague do
-      visit "/class/register"
-      expect(page).to have_text("This class is lent to you by Marit until").and have_no_field("Add children", exact: false)
-      visit "/plan"
-      click_button "Plan lesson"
-      expect(page).to have_link("Start lesson")
-    end
-    click_button "End access for Joris"
-    expect(page).to have_no_css("li", text: "lent until")
-    select "Joris", from: "Colleague"
-    click_button "Hand over…"
-    within(".modal") { click_button "Hand over" }
-    expect(page).to have_no_css(".class-menu", text: "Curlew class")
-    using_session(:colleague) do
-      visit "/class/register"
-      expect(page).to have_field("Add children", exact: false)
-    end
-  end
+  after { FileUtils.rm_rf(folder) }
 
-  it "removes a colleague's account, whose classes somebody gets" do
-    store.shares.hand_over(1, store.db[:accounts].where(login: "Joris").get(:id))
-    visit "/account"
-    click_button "New password for Joris"
-    fill_in "Password", with: "short", match: :prefer_exact
-    expect(page).to have_button("Set password", disabled: true)
-    fill_in "Your own password", with: "not mine"
-    click_button "Set password"
-    expect(page).to have_css(".modal [role='alert']", text: "isn't your current password")
-    fill_in "Your own password", with: BrowserHelpers::TEACHER[:password]
-    click_button "Set password"
-    expect(page).to have_css(".modal [role='alert']", text: /at least 10 characters/)
-    fill_in "Password", with: "a boat in the bay", match: :prefer_exact
-    click_button "Set password"
-    expect(page).to have_css("[role='status']", text: "Joris has a new password").and have_no_css(".modal")
-    click_button "Delete the account of Joris"
-    expect(page).to have_select("Who gets their 1 class?", selected: "Marit")
-    fill_in "Your own password", with: BrowserHelpers::TEACHER[:password]
-    click_button "Delete account"
-    expect(page).to have_css("[role='status']", text: "Account deleted: Joris.").and have_no_button("Delete the account of Joris")
+  def file(name, text) = File.join(folder, name).tap { |path| File.binwrite(path, text) }
+
+  it "tells its head how many of each class meet a standard, and no name of a child" do
     visit "/"
-    expect(page).to have_css(".class-menu", text: "Curlew class")
+    find(".class-menu button").click
+    click_link "The school"
+    expect(page).to have_css("h1", text: "The school").and have_css("td", text: /of 26/, wait: 20)
+    select "England year 2", from: "Which standard"
+    expect(page).to have_css(".headline", text: "England year 2")
+    expect(page).to have_css("h2", text: "Children far below their class")
+    names = store.classes.children(1).map { |child| child[:name] }
+    names.each { |name| expect(find(".page.school")).to have_no_text(/\b#{name}\b/) }
+    expect(page).to be_axe_clean
   end
 
-  it "takes a safe copy away, and it is put back where the file was damaged" do
-    folder = Dir.mktmpdir("taken")
-    browser.execute_cdp("Browser.setDownloadBehavior", behavior: "allow", downloadPath: folder)
-    visit "/account"
-    expect(page).to have_text("Never downloaded yet.")
-    click_button "Safe copy"
-    fill_in "Your own password", with: BrowserHelpers::TEACHER[:password]
-    click_button "Download copy"
-    copy = nil
-    eventually { expect(copy = Dir[File.join(folder, "vantick-*.sqlite3")].first).not_to be_nil }
-    expect(page).to have_text("Last downloaded today").and have_css("li", text: "Marit downloaded a full copy")
+  it "shows a list of all classes before it is taken, and undoes it" do
+    names = store.classes.children(1).map { |child| child[:name] }.first(3)
+    rows = names.map.with_index { |name, at| "Curlew class,#{name},p#{at}" } + ["Plover,Theo,p8", "Plover,,p9"]
+    table = "Class,First name,Pupil ID\n#{rows.join("\n")}\n"
+    visit "/school/list"
+    attach_file "File", file("school.csv", table)
+    expect(page).to have_css("h2", text: "Curlew class").and have_css("h2", text: "Plover")
+    click_button "All children of these names are the same"
+    within("section[aria-label='Curlew class']") { expect(page).to have_text(/Unchanged\s+3 children/) }
+    within("section[aria-label='Plover']") do
+      expect(page).to have_text(/New\s+Theo/).and have_text("Left out: 1 child")
+    end
+    before = store.db[:children].order(:id).select_map(%i[id name class_id source_id])
+    expect(page).to be_axe_clean
+    click_button "Add list to 2 classes"
+    expect(page).to have_text("List added.")
+    expect(store.db[:classes].where(name: "Plover").count).to eq(1)
+    find(".class-menu button").click
+    expect(page).to have_button("Plover")
+    send_keys :escape
+    click_button "Undo list…"
+    within(".modal.show") { click_button "Undo list" }
+    expect(page).to have_text("Every class is as it was before.")
+    expect(store.db[:children].order(:id).select_map(%i[id name class_id source_id])).to eq(before)
+  end
 
-    damaged = File.join(folder, "school", "vantick.sqlite3")
-    FileUtils.mkdir_p(File.dirname(damaged))
-    File.write(damaged, "what a broken disk left of it")
-    said, status = Open3.capture2e({ "VANTICK_DB" => damaged, "RACK_ENV" => "test" }, File.join(ROOT, "bin/vantick"), "restore", copy)
-    expect(status).to be_success, said
-    school = Vantick::Server::Store::Database.open(damaged)
-    expect(school.classes.all.first.children.length).to eq(26)
-    expect(school.db[:answers].count).to eq(store.db[:answers].count)
-    school.close
-  ensure
-    FileUtils.rm_rf(folder) if folder
+  it "plans three weeks of help for a child, keeps them once they have started, and discards them" do
+    una = store.db[:children].where(name: "Una").get(:id)
+    visit "/class/child/#{una}"
+    click_link "Three weeks of help"
+    expect(page).to have_css("h1", text: "Three weeks of help for Una").and have_css(".weeks h2", count: 3)
+    weeks = all(".weeks h2").map(&:text)
+    click_button "Start today"
+    expect(page).to have_button("Discard…").and have_text("What changes is shown here from tomorrow on.")
+    expect(store.support_plans.of_child(una)[:weeks].length).to eq(3)
+    visit "/class/child/#{una}/support"
+    expect(page).to have_css(".weeks h2", count: 3)
+    expect(all(".weeks h2").map(&:text)).to eq(weeks)
+    expect(page).to be_axe_clean
+    printed = Base64.decode64(page.driver.browser.execute_cdp("Page.printToPDF", paperWidth: 8.27, paperHeight: 11.69)["data"])
+    expect(PDF::Reader.new(StringIO.new(printed)).page_count).to eq(1)
+    click_button "Discard…"
+    within(".modal.show") { click_button "Discard" }
+    expect(page).to have_button("Start today")
+    expect(store.support_plans.of_child(una)).to be_nil
   end
 end

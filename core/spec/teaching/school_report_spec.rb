@@ -69,6 +69,6 @@ RSpec.describe Vantick::Core::Teaching::SchoolReport do
   end
 
   it "holds the numbers that decide" do
-    expect(described_class::TABLE.except(:terms)).to eq(least: 5, rounded_to: 5, reached: 0.5, steps_below: 2, weeks: 6, points: 3)
+    expect(described_class::TABLE.except(:terms)).to eq(least: 5, rounded_to: 5, reached: 0.66, steps_below: 2, weeks: 6, points: 3)
   end
 end

@@ -21,6 +21,8 @@ const WORDS: Readonly<Record<JournalLine["event"], string>> = {
   token_withdrawn: "withdrew a token",
   calendar_shared: "made a calendar address",
   calendar_withdrawn: "withdrew a calendar address",
+  school_list_taken: "imported a list of all classes",
+  school_list_taken_back: "undid a list of all classes",
 };
 
 /** "Marit erased a child, Curlew class, for Joris". */

@@ -8,6 +8,8 @@ export const useSession = defineStore("session", () => {
   const known = ref(false);
   const signedIn = ref(false);
   const name = ref("");
+  /** Whether this teacher keeps the school. */
+  const keeper = ref(false);
   const firstStart = ref(false);
   /** Whether a session has ended by itself, and not by signing out. */
   const ended = ref(false);
@@ -24,6 +26,7 @@ export const useSession = defineStore("session", () => {
     signedIn.value = found.signed_in;
     if (found.signed_in) ended.value = false;
     name.value = found.name ?? "";
+    keeper.value = found.keeper;
     firstStart.value = found.first_start;
     demo.value = found.demo;
     firstDay.value = found.first_day;
@@ -57,6 +60,7 @@ export const useSession = defineStore("session", () => {
 
   return {
     known,
+    keeper,
     signedIn,
     ended,
     name,

@@ -26,6 +26,15 @@ export type FirstDay = Schemas["FirstDay"];
 export type Commas = Schemas["Commas"];
 export type ColumnsSaid = NonNullable<Schemas["ColumnsSaid"]>;
 export type PackageFound = JsonOf<paths["/api/classes/{class_id}/package-previews"]["post"]>;
+export type SchoolReport = JsonOf<paths["/api/school/report"]["get"]>;
+export type CountTold = Schemas["CountTold"];
+export type SchoolRosters = JsonOf<paths["/api/school/rosters"]["get"]>;
+export type SchoolRosterChange = JsonOf<paths["/api/school/roster-previews"]["post"]>;
+export type SchoolRoster = SchoolRosterChange["classes"][number];
+export type SchoolRosterSent =
+  paths["/api/school/rosters"]["post"]["requestBody"]["content"]["application/json"];
+export type Support = JsonOf<paths["/api/classes/{class_id}/children/{child_id}/support"]["get"]>;
+export type KnownThen = Schemas["KnownThen"];
 export type CalendarAddress = JsonOf<paths["/api/classes/{class_id}/calendar-address"]["get"]>;
 export type Token = JsonOf<paths["/api/classes/{class_id}/tokens"]["get"]>["tokens"][number];
 export type TokenScope = Schemas["TokenScope"];

@@ -11,6 +11,11 @@ import {
   type NamesRead,
   type AnswerImport,
   type CalendarAddress,
+  type SchoolReport,
+  type SchoolRosterChange,
+  type SchoolRosterSent,
+  type SchoolRosters,
+  type Support,
   type Token,
   type TokenScope,
   type AnswersFound,
@@ -202,4 +207,45 @@ export function makeToken(
 export function withdrawToken(classId: number, tokenId: number): Promise<unknown> {
   const params = { path: { class_id: classId, token_id: tokenId } };
   return asked(api.DELETE("/api/classes/{class_id}/tokens/{token_id}", { params }));
+}
+
+/** How many of each class meet a standard; the first of the country's where none is named. */
+export function readSchoolReport(standard: string | undefined): Promise<SchoolReport> {
+  return asked(api.GET("/api/school/report", { params: { query: { standard } } }));
+}
+
+/** Lists of the whole school that were taken, and files that lie ready. */
+export function listSchoolRosters(): Promise<SchoolRosters> {
+  return asked(api.GET("/api/school/rosters"));
+}
+
+export function previewSchoolRoster(body: SchoolRosterSent): Promise<SchoolRosterChange> {
+  return asked(api.POST("/api/school/roster-previews", { body }));
+}
+
+export function takeSchoolRoster(body: SchoolRosterSent): Promise<SchoolRosters> {
+  return asked(api.POST("/api/school/rosters", { body }));
+}
+
+export function returnSchoolRoster(id: number): Promise<SchoolRosters> {
+  const params = { path: { school_list_id: id } };
+  return asked(api.POST("/api/school/rosters/{school_list_id}/return", { params }));
+}
+
+const supportOf = (classId: number, childId: number) => ({ path: { class_id: classId, child_id: childId } });
+
+/** Three weeks of help for a child, proposed or begun. */
+export function readSupport(classId: number, childId: number): Promise<Support> {
+  const params = supportOf(classId, childId);
+  return asked(api.GET("/api/classes/{class_id}/children/{child_id}/support", { params }));
+}
+
+export function beginSupport(classId: number, childId: number): Promise<Support> {
+  const params = supportOf(classId, childId);
+  return asked(api.POST("/api/classes/{class_id}/children/{child_id}/support", { params }));
+}
+
+export function removeSupport(classId: number, childId: number): Promise<Support> {
+  const params = supportOf(classId, childId);
+  return asked(api.DELETE("/api/classes/{class_id}/children/{child_id}/support", { params }));
 }

@@ -52,7 +52,7 @@ const places = [
   {
     name: "children",
     text: "Class",
-    within: ["children", "child", "parents", "groups", "weeks", "class", "register"],
+    within: ["children", "child", "parents", "support", "groups", "weeks", "class", "register"],
   },
 ];
 </script>
@@ -127,6 +127,7 @@ const places = [
         <BDropdownItem v-if="classes.current" :to="{ name: 'keys' }">The children's pictures</BDropdownItem>
         <BDropdownItem :to="{ name: 'new-class' }">New class…</BDropdownItem>
         <BDropdownDivider />
+        <BDropdownItem v-if="session.keeper" :to="{ name: 'school' }">The school</BDropdownItem>
         <BDropdownItem :to="{ name: 'account' }">Account of {{ session.name }}</BDropdownItem>
         <BDropdownItemButton role="menuitem" @click="session.leave(false)">Sign out</BDropdownItemButton>
       </BDropdown>

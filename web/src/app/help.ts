@@ -24,6 +24,18 @@ export const HELP: Readonly<Record<string, readonly string[]>> = {
     "Space shows the answer line by line. N brings another pair for the step.",
   ],
   "step-lesson": ["A lesson without clocks to read. Print it, or show the two hands to the class."],
+  school: [
+    "How many children of each class meet a standard, at the end of each term and today. Choose the standard above.",
+    "Nobody is named, and groups of fewer than five are not counted.",
+  ],
+  "school-list": [
+    "One file for all classes. Every change is shown before it is made, and you can undo it for thirty days.",
+    "Children who change class take their answers with them.",
+  ],
+  support: [
+    "A plan for a child who is far below the class. Start it, print it, and look again after three weeks.",
+    "The weeks stay as they are once you have started.",
+  ],
   boards: [
     "Open this on your phone while the lesson is on the wall. Press the clock that the class is asked.",
     "Tap how many showed each answer. Vantick says what to do, and what to ask next.",

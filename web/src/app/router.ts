@@ -130,6 +130,18 @@ export const router = createRouter({
       meta: { title: "Your account" },
     },
     {
+      path: "/school",
+      name: "school",
+      component: () => import("@/account/SchoolView.vue"),
+      meta: { title: "The school" },
+    },
+    {
+      path: "/school/list",
+      name: "school-list",
+      component: () => import("@/class/SchoolListView.vue"),
+      meta: { title: "List of all classes" },
+    },
+    {
       path: "/class",
       name: "children",
       component: () => import("@/class/ChildrenView.vue"),
@@ -146,6 +158,12 @@ export const router = createRouter({
       name: "parents",
       component: () => import("@/class/ParentsView.vue"),
       meta: { title: "For the parents" },
+    },
+    {
+      path: "/class/child/:child(\\d+)/support",
+      name: "support",
+      component: () => import("@/class/SupportView.vue"),
+      meta: { title: "Three weeks of help" },
     },
     {
       path: "/class/groups",

@@ -65,6 +65,8 @@ const next = computed(() => {
 const stateWords = (step: { state: string; review_due: boolean }): string =>
   `${stateOf(step.state).word}${step.review_due ? ", review due" : ""}`;
 const met = computed(() => record.value?.steps.filter((step) => step.state !== "not_yet") ?? []);
+/** Who left gets no plan. */
+const here = computed(() => classes.current?.children.some((one) => one.id === child.value));
 const answerOf = (id: number) => record.value?.answers.find((answer) => answer.id === id);
 /** What the child reads now, and what is on the way. */
 const can = computed(() => met.value.filter((step) => step.state === "secure"));
@@ -140,6 +142,9 @@ const shown = computed(() =>
         <div class="actions">
           <BButton variant="outline-primary" :to="{ name: 'parents', params: { child } }">
             For the parents
+          </BButton>
+          <BButton v-if="here" variant="outline-primary" :to="{ name: 'support', params: { child } }">
+            Three weeks of help
           </BButton>
           <BButton variant="outline-primary" :to="{ name: 'children' }">The class</BButton>
         </div>

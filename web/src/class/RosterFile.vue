@@ -13,6 +13,7 @@ import {
 import { FieldGroup } from "@/parts";
 import { countedChildren } from "@/words";
 import CommasMean from "./CommasMean.vue";
+import RosterChanges from "./RosterChanges.vue";
 import RosterDoubts from "./RosterDoubts.vue";
 import RosterLists from "./RosterLists.vue";
 import RosterTable from "./RosterTable.vue";
@@ -168,26 +169,7 @@ async function take(): Promise<void> {
         </ul>
       </details>
       <div v-if="change" role="status">
-        <dl class="change d-grid cols-auto-1 row-gap-1 column-gap-075">
-          <template v-if="change.added.length">
-            <dt>New</dt>
-            <dd>{{ change.added.join(", ") }}</dd>
-          </template>
-          <template v-if="change.renamed.length">
-            <dt>Renamed</dt>
-            <dd>{{ change.renamed.map((one) => `${one.from} → ${one.to}`).join(", ") }}</dd>
-          </template>
-          <template v-if="change.back.length">
-            <dt>Returning</dt>
-            <dd>{{ change.back.map((one) => one.name).join(", ") }}</dd>
-          </template>
-          <template v-if="change.gone.length">
-            <dt>Not on the list</dt>
-            <dd>{{ change.gone.map((one) => one.name).join(", ") }}</dd>
-          </template>
-          <dt>Unchanged</dt>
-          <dd>{{ countedChildren(change.same) }}</dd>
-        </dl>
+        <RosterChanges :change="change" />
         <BFormCheckbox
           v-if="change.gone.length"
           v-model="gone"
@@ -249,9 +231,5 @@ async function take(): Promise<void> {
 <style scoped>
 h2 {
   margin-bottom: 0.6rem;
-}
-
-dd {
-  margin: 0;
 }
 </style>

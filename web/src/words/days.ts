@@ -55,6 +55,13 @@ const dayIn = (day: string, year: "numeric" | undefined): string =>
         new Date(`${day}T12:00:00Z`),
       );
 
+/** A day on paper, where "today" would be another day tomorrow: "Wed 25 Nov 2026". */
+export const paperDay = (day: string): string =>
+  written(
+    { weekday: "short", day: "numeric", month: "short", year: "numeric", timeZone: "UTC" },
+    new Date(`${day}T12:00:00Z`),
+  );
+
 /** How a day is written, everywhere: "Wed 25 Nov", the year where it is another than this one, or "today". */
 export const dayWords = (day: string): string =>
   dayIn(day, day.slice(0, 4) === today().slice(0, 4) ? undefined : "numeric");

@@ -6,6 +6,7 @@ export {
   keepZone,
   moment,
   monthWords,
+  paperDay,
   plusDays,
   mondayOf,
   sinceMonday,

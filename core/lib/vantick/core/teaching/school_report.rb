@@ -55,6 +55,10 @@ module Vantick
           @standings.transform_values { |standing| days.map { |day| count_on(standing, steps, day) } }
         end
 
+        # @param day [Integer]
+        # @return [Boolean] whether anybody had answered anything by then
+        def answered?(day) = @standings.values.any? { |standing| asked?(standing, day) }
+
         # @return [Array<Count, nil>] of the school, for each day, rounded
         def total(standard, days)
           steps = Term::Aim.new(standard).ladder

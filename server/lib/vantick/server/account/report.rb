@@ -20,9 +20,14 @@ module Vantick
           standard = input.fetch(:standard) { standards.first }
           raise Core::UnknownName.new("standard", standard, standards, field: :standard) unless standards.include?(standard)
 
-          { standards:, standard:, days: days.map { |day| Date.jd(day).iso8601 }, classes: rows(standard),
-            total: report.total(standard, days).map { |count| count&.to_h }, support: }
+          @days = days.select.with_index { |day, at| at == days.length - 1 || report.answered?(day) }
+          { standards:, standard:, days: days.map do |day|
+            Date.jd(day).iso8601
+          end, classes: rows(standard), total: total(standard), support: }
         end
+
+        # Of one class there is nothing to add up.
+        def total(standard) = report.total(standard, days).map { |count| count&.to_h if classes.length > 1 }
 
         # Of the school's country; all where it has none of its own.
         def standards = Core::Term::Aim.standards.select { |one| one.start_with?(store.school.country[:standards]) }

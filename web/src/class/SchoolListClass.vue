@@ -1,0 +1,86 @@
+<script setup lang="ts">
+import { computed } from "vue";
+import type { SchoolRoster, SchoolRosterChange, SchoolRosterSent } from "@/api";
+import { countedChildren } from "@/words";
+import RosterChanges from "./RosterChanges.vue";
+import RosterDoubts from "./RosterDoubts.vue";
+
+/** A class of the school's list: which class here it is, whose it becomes, and who comes, moves and goes. */
+type Said = NonNullable<SchoolRosterSent["classes"]>[number];
+const props = defineProps<{
+  one: SchoolRoster;
+  here: SchoolRosterChange["here"];
+  accounts: SchoolRosterChange["accounts"];
+  /** Who on the list is which child of the class, as was said. */
+  same: NonNullable<Said["same"]>;
+}>();
+const emit = defineEmits<{ say: [more: Partial<Said>] }>();
+
+const NEW = "A new class";
+const options = computed(() => [
+  { value: null as number | null, text: NEW },
+  ...props.here.map((one) => ({ value: one.id as number | null, text: one.name })),
+]);
+const teachers = computed(() => props.accounts.map((one) => ({ value: one.id, text: one.name })));
+const teacher = computed(() => props.accounts.find((one) => one.id === props.one.account_id)?.name);
+const pairs = computed<Record<number, number | null>>(() =>
+  Object.fromEntries(props.same.map((pair) => [pair.at, pair.child_id])),
+);
+
+function settle(found: Record<number, number | null>): void {
+  const same = Object.entries(found).flatMap(([at, child]) => (child ? [{ at: +at, child_id: child }] : []));
+  emit("say", { same });
+}
+</script>
+
+<template>
+  <section class="border rounded-10 on-card px-12 py-11" :aria-label="one.title">
+    <h2 class="fs-125 mb-1">{{ one.title }}</h2>
+    <p v-if="one.about" class="quiet mb-2">{{ one.about }}</p>
+    <div class="d-flex flex-wrap gap-2 mb-2">
+      <BFormSelect
+        :model-value="one.class_id"
+        :options="options"
+        size="sm"
+        class="w-auto"
+        :aria-label="`Which class is ${one.title}?`"
+        @update:model-value="emit('say', { class_id: $event as number | null, same: [] })"
+      />
+      <BFormSelect
+        v-if="one.class_id === null"
+        :model-value="one.account_id"
+        :options="teachers"
+        size="sm"
+        class="w-auto"
+        :aria-label="`Who teaches ${one.title}?`"
+        @update:model-value="emit('say', { account_id: $event as number })"
+      />
+      <span v-else-if="teacher" class="quiet align-self-center">{{ teacher }}</span>
+    </div>
+    <div
+      v-if="one.doubts.length"
+      class="doubts overflow-auto mb-2"
+      tabindex="0"
+      role="region"
+      aria-label="Is it the same child?"
+    >
+      <RosterDoubts :model-value="pairs" :doubts="one.doubts" @update:model-value="settle" />
+    </div>
+    <RosterChanges :change="one" :moved="one.moved" />
+    <details v-if="one.left_out.length" class="mb-2">
+      <summary>Left out: {{ countedChildren(one.left_out.length) }}</summary>
+      <ul class="mt-2 mb-0">
+        <li v-for="words in one.left_out" :key="words">{{ words }}</li>
+      </ul>
+    </details>
+    <BButton variant="link" size="sm" class="p-0" @click="emit('say', { left_out: true })">
+      Leave this class out
+    </BButton>
+  </section>
+</template>
+
+<style scoped>
+.doubts {
+  max-height: 18rem;
+}
+</style>

@@ -1,0 +1,229 @@
+<script setup lang="ts">
+import { computed, ref, shallowRef } from "vue";
+import {
+  fileSent,
+  listSchoolRosters,
+  previewSchoolRoster,
+  returnSchoolRoster,
+  takeSchoolRoster,
+  useAsked,
+  useDoing,
+  type SchoolRoster,
+  type SchoolRosterChange,
+  type SchoolRosterSent,
+} from "@/api";
+import { FieldGroup, SureButton } from "@/parts";
+import { useClasses } from "@/school";
+import { clock, counted, countedChildren, moment } from "@/words";
+import SchoolListClass from "./SchoolListClass.vue";
+
+/** One list of all classes of the school: class by class what would change, then taken whole or not at all. */
+const NAMES = [
+  { value: "first", text: "First names only" },
+  { value: "initial", text: "With a letter of the family name" },
+  { value: "full", text: "With the family name" },
+];
+type Said = NonNullable<SchoolRosterSent["classes"]>[number];
+const classes = useClasses();
+const { data: lists, trouble, reload } = useAsked("school-lists", () => [], listSchoolRosters);
+const last = computed(() => lists.value?.lists.find((one) => one.last));
+const file = ref<File | null>(null);
+const names = ref<SchoolRosterSent["names"]>("first");
+const gone = ref<SchoolRosterSent["gone"]>("stay");
+/** The file as it was sent, or the name of one in the watched folder. */
+const source = shallowRef<{ file: string } | { from: string } | null>(null);
+const change = shallowRef<SchoolRosterChange | null>(null);
+const said = ref<Record<string, Said>>({});
+const told = ref("");
+const { busy, wrong, elsewhere, doing } = useDoing();
+
+const body = computed<SchoolRosterSent>(() => ({
+  ...source.value,
+  names: names.value,
+  gone: gone.value,
+  classes: Object.values(said.value),
+}));
+const some = computed(() => change.value?.classes.some((one) => one.gone.length) ?? false);
+
+const look = (): Promise<boolean> =>
+  doing(async () => {
+    told.value = "";
+    change.value = source.value && (await previewSchoolRoster(body.value));
+  });
+
+async function choose(): Promise<void> {
+  const chosen = file.value;
+  said.value = {};
+  change.value = null;
+  source.value = null;
+  if (!chosen) return;
+  const sent = await doing(async () => (source.value = { file: await fileSent(chosen) }));
+  if (sent) await look();
+}
+
+function offered(name: string): void {
+  file.value = null;
+  said.value = {};
+  source.value = { from: name };
+  void look();
+}
+
+/** A class that is left out stays in sight, so that it can be taken after all. */
+const leftOut = shallowRef<SchoolRoster[]>([]);
+function say(one: SchoolRoster, more: Partial<Said>): void {
+  said.value = { ...said.value, [one.id]: { ...said.value[one.id], of: one.id, ...more } };
+  if (more.left_out) leftOut.value = [...leftOut.value, one];
+  if (more.left_out === false) leftOut.value = leftOut.value.filter((other) => other.id !== one.id);
+  void look();
+}
+
+/** Each with the child that fits best, none twice, in every class. */
+function allSame(): void {
+  for (const one of change.value?.classes ?? []) {
+    const taken = new Set<number>();
+    const same = one.doubts.flatMap((doubt) => {
+      const child = doubt.children.find(({ id }) => !taken.has(id));
+      if (!child) return [];
+      taken.add(child.id);
+      return [{ at: doubt.at, child_id: child.id }];
+    });
+    said.value[one.id] = { ...said.value[one.id], of: one.id, same };
+  }
+  void look();
+}
+
+const take = (): Promise<boolean> =>
+  doing(async () => {
+    await takeSchoolRoster(body.value);
+    change.value = null;
+    source.value = null;
+    file.value = null;
+    told.value = "List added.";
+    await Promise.all([reload(), classes.load()]);
+  });
+
+const back = (id: number): Promise<boolean> =>
+  doing(async () => {
+    await returnSchoolRoster(id);
+    told.value = "Every class is as it was before.";
+    await Promise.all([reload(), classes.load()]);
+  });
+</script>
+
+<template>
+  <div class="page">
+    <div class="page-head">
+      <h1>List of all classes</h1>
+      <div class="actions">
+        <BButton variant="outline-primary" :to="{ name: 'school' }">The school</BButton>
+      </div>
+    </div>
+    <p v-if="trouble" role="alert" class="field-error">{{ trouble }}</p>
+    <form v-else-if="lists" novalidate class="d-grid gap-3" @submit.prevent="take">
+      <p class="quiet m-0 measure">
+        A OneRoster bundle of the school, or a table with columns for class and first name. You see every
+        change before anything is added.
+      </p>
+      <div class="d-flex flex-wrap gap-4 align-items-start">
+        <FieldGroup id="school-list" v-slot="{ state }" label="File" :wrong="wrong('file')">
+          <BFormFile
+            id="school-list"
+            v-model="file"
+            plain
+            :state="state"
+            accept=".zip,.csv,.txt,.tsv"
+            @update:model-value="choose"
+          />
+        </FieldGroup>
+        <FieldGroup id="school-names" label="How to store names" :wrong="wrong('names')">
+          <BFormSelect id="school-names" v-model="names" :options="NAMES" @update:model-value="look" />
+        </FieldGroup>
+      </div>
+      <section v-if="lists.files.length" aria-labelledby="watched-head">
+        <h2 id="watched-head" class="eyebrow">From the watched folder</h2>
+        <ul class="list-unstyled m-0">
+          <li v-for="one in lists.files" :key="one.name" class="d-flex align-items-center gap-2">
+            {{ one.name }}
+            <span class="quiet">{{ moment(one.at) }}, {{ clock(one.at) }}</span>
+            <BButton variant="outline-primary" size="sm" :disabled="busy" @click="offered(one.name)">
+              Show changes
+            </BButton>
+          </li>
+        </ul>
+      </section>
+      <p v-if="last" class="m-0">
+        <span class="quiet">
+          List added {{ moment(last.taken_at) }}: {{ counted(last.classes, "class", "classes") }},
+          {{ countedChildren(last.moved) }} moved. You can undo it for thirty days.
+        </span>
+        <SureButton
+          variant="link"
+          title="Undo the list of all classes?"
+          does="Undo list"
+          :busy="busy"
+          :act="() => back(last!.id)"
+        >
+          <i class="bi bi-arrow-counterclockwise" aria-hidden="true"></i>
+          Undo list…
+          <template #says>
+            Every class is as before. New children without answers go; those with answers leave and can be
+            restored.
+          </template>
+        </SureButton>
+      </p>
+      <p v-if="told" class="quiet m-0" role="status">{{ told }}</p>
+      <p v-if="elsewhere('file', 'names')" class="field-error m-0" role="alert">
+        {{ elsewhere("file", "names") }}
+      </p>
+      <template v-if="change">
+        <BFormCheckbox
+          v-if="some"
+          v-model="gone"
+          value="left"
+          unchecked-value="stay"
+          @update:model-value="look"
+        >
+          Mark children not on the list as left
+        </BFormCheckbox>
+        <p v-if="change.classes.some((one) => one.doubts.length)" class="m-0">
+          <BButton variant="outline-primary" :disabled="busy" @click="allSame">
+            All children of these names are the same
+          </BButton>
+        </p>
+        <div class="classes d-grid gap-3">
+          <SchoolListClass
+            v-for="one in change.classes"
+            :key="one.id"
+            :one="one"
+            :here="change.here"
+            :accounts="change.accounts"
+            :same="said[one.id]?.same ?? []"
+            @say="(more) => say(one, more)"
+          />
+        </div>
+        <ul v-if="leftOut.length" class="list-unstyled m-0">
+          <li v-for="one in leftOut" :key="one.id">
+            <span class="quiet">{{ one.title }} is left out.</span>
+            <BButton variant="link" size="sm" @click="say(one, { left_out: false })">Take it too</BButton>
+          </li>
+        </ul>
+        <p v-if="change.untouched.length" class="quiet m-0">
+          Not on the list, and unchanged: {{ change.untouched.map((one) => one.name).join(", ") }}.
+        </p>
+        <div>
+          <BButton type="submit" variant="primary" :disabled="busy || !change.classes.length">
+            Add list to {{ counted(change.classes.length, "class", "classes") }}
+          </BButton>
+        </div>
+      </template>
+      <p v-else-if="busy" class="quiet m-0" aria-live="polite">Reading the list…</p>
+    </form>
+  </div>
+</template>
+
+<style scoped>
+.classes {
+  grid-template-columns: repeat(auto-fill, minmax(min(22rem, 100%), 1fr));
+  align-items: start;
+}
+</style>
