@@ -45,7 +45,7 @@ RSpec.describe "A school", :demo do
     send_keys :escape
     click_button "Undo list…"
     within(".modal.show") { click_button "Undo list" }
-    expect(page).to have_text("Every class is as it was before.")
+    expect(page).to have_text("List undone.")
     expect(store.db[:children].order(:id).select_map(%i[id name class_id source_id])).to eq(before)
   end
 

@@ -105,7 +105,7 @@ const take = (): Promise<boolean> =>
 const back = (id: number): Promise<boolean> =>
   doing(async () => {
     await returnSchoolRoster(id);
-    told.value = "Every class is as it was before.";
+    told.value = "List undone.";
     await Promise.all([reload(), classes.load()]);
   });
 </script>
