@@ -3,6 +3,7 @@
 # Another Vantick in the place of one, and back: with archives that are put together here, so that no packages have to be fetched.
 RSpec.describe "bin/upgrade" do
   let(:folder) { Dir.mktmpdir }
+  let(:step) { "Sequel.migration { up { from(:classes).update(name: 'Later') } }\n" }
   let(:home) { File.join(folder, "vantick") }
   let(:school) { File.join(home, "data/vantick.sqlite3") }
 
@@ -53,8 +54,6 @@ RSpec.describe "bin/upgrade" do
     database&.disconnect
   end
 
-  let(:step) { "Sequel.migration { up { from(:classes).update(name: 'Later') } }\n" }
-
   it "takes the place of the one before, with the school's file, and goes back to both" do
     program(home, "0.1.0")
     make_school
@@ -82,7 +81,7 @@ RSpec.describe "bin/upgrade" do
     File.write(File.join(folder, "notes.tar.gz"), "x")
     expect(run("notes.tar.gz")).to match([/is no archive of Vantick/, 1])
     expect(run("none.tar.gz")).to match([/There is no file/, 1])
-    expect(run).to match([/bin\/upgrade ARCHIVE/, 2])
+    expect(run).to match([%r{bin/upgrade ARCHIVE}, 2])
     expect(run("--back")).to match([/nothing to go back to/, 1])
     store = Vantick::Server::Store::Database.open(school)
     expect(run(archive("0.2.0", step))).to match([/Vantick is running/, 1])

@@ -69,4 +69,22 @@ RSpec.describe "A school", :demo do
     expect(page).to have_button("Start today")
     expect(store.support_plans.of_child(una)).to be_nil
   end
+
+  it "keeps records for as long as it is set, and erases older ones where somebody says so" do
+    store.db[:answers].update(answered_at: "2020-03-02T08:00:00Z")
+    store.db[:classes].update(made_at: "2020-03-02T08:00:00Z")
+    store.db[:children].update(joined_at: nil)
+    others = store.db[:children].where(name: %w[Una Zora]).select_map(:id)
+    store.db[:children].where(id: others).update(joined_at: Vantick::Server::Clock.iso8601)
+    many = store.db[:children].count - 2
+    visit "/account"
+    select "3 years", from: "Records stay after a child's last answer for"
+    expect(page).to have_text("#{many} children in 1 class have not answered for longer")
+    expect(page).to be_axe_clean
+    click_button "Erase records…"
+    fill_in "Your own password", with: "the lamp is lit"
+    click_button "Erase records"
+    expect(page).to have_text("Records erased.")
+    expect(store.db[:children].select_map(:name)).to match_array(%w[Una Zora])
+  end
 end

@@ -35,11 +35,12 @@ module Vantick
     end
     # What the pages ask for.
     PAGES = lambda do
-      [Account::Teachers, Account::School, Account::Report, Desks::OpenDesks, Classes::Registers, Classes::Children, Classes::Removals,
-       Classes::Sharing, Classes::Searches, Classes::Rosters, Classes::TypedNames, Classes::Behind, Classes::Presence,
-       Classes::ChildFiles, Classes::Records, Check::Checks, Check::Packages, Check::Imports, Sheets::Sheets, Paper::Scans, Paper::Pieces,
-       Plan::Terms, Plan::Lessons, Plan::Boards, Plan::CalendarAddresses, Classes::Tokens,
-       Classes::SchoolRosters, Classes::Supports, Tomorrow::Day]
+      [Account::Teachers, Account::School, Account::Report, Account::Retention, Desks::OpenDesks, Classes::Registers,
+       Classes::Children, Classes::Removals, Classes::Sharing, Classes::Searches, Classes::Rosters,
+       Classes::TypedNames, Classes::Behind, Classes::Presence, Classes::ChildFiles, Classes::Records, Check::Checks,
+       Check::Packages, Check::Imports, Sheets::Sheets, Paper::Scans, Paper::Pieces, Plan::Terms, Plan::Lessons,
+       Plan::Boards, Plan::CalendarAddresses, Classes::Tokens, Classes::SchoolRosters, Classes::Supports,
+       Tomorrow::Day]
     end
 
     # Jobs that a teacher waits for: a second worker does these alone.

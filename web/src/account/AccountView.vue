@@ -2,6 +2,7 @@
 import { computed, ref } from "vue";
 import { changePassword, makeTeacher, readSchool, useAsked, useDoing } from "@/api";
 import { FieldGroup } from "@/parts";
+import KeepingRecords from "./KeepingRecords.vue";
 import SafeCopies from "./SafeCopies.vue";
 import SchoolAccounts from "./SchoolAccounts.vue";
 import SchoolJournal from "./SchoolJournal.vue";
@@ -127,6 +128,7 @@ async function add(): Promise<void> {
         @changed="changed"
       />
       <SafeCopies v-if="school?.keeper" :school="school" @taken="reload" />
+      <KeepingRecords v-if="school?.keeper" />
       <SchoolJournal v-if="school?.keeper" :lines="school.journal" />
     </div>
     <p v-if="elsewhere" class="field-error" role="alert">{{ elsewhere }}</p>

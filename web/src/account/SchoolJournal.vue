@@ -23,6 +23,7 @@ const WORDS: Readonly<Record<JournalLine["event"], string>> = {
   calendar_withdrawn: "withdrew a calendar address",
   school_list_taken: "imported a list of all classes",
   school_list_taken_back: "undid a list of all classes",
+  retention_applied: "erased old records or their names",
 };
 
 /** "Marit erased a child, Curlew class, for Joris". */

@@ -26,6 +26,9 @@ export type FirstDay = Schemas["FirstDay"];
 export type Commas = Schemas["Commas"];
 export type ColumnsSaid = NonNullable<Schemas["ColumnsSaid"]>;
 export type PackageFound = JsonOf<paths["/api/classes/{class_id}/package-previews"]["post"]>;
+export type Retention = JsonOf<paths["/api/school/retention"]["get"]>;
+export type RetentionHow =
+  paths["/api/school/retention/runs"]["post"]["requestBody"]["content"]["application/json"]["how"];
 export type SchoolReport = JsonOf<paths["/api/school/report"]["get"]>;
 export type CountTold = Schemas["CountTold"];
 export type SchoolRosters = JsonOf<paths["/api/school/rosters"]["get"]>;

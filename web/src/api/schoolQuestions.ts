@@ -11,6 +11,8 @@ import {
   type NamesRead,
   type AnswerImport,
   type CalendarAddress,
+  type Retention,
+  type RetentionHow,
   type SchoolReport,
   type SchoolRosterChange,
   type SchoolRosterSent,
@@ -248,4 +250,17 @@ export function beginSupport(classId: number, childId: number): Promise<Support>
 export function removeSupport(classId: number, childId: number): Promise<Support> {
   const params = supportOf(classId, childId);
   return asked(api.DELETE("/api/classes/{class_id}/children/{child_id}/support", { params }));
+}
+
+/** How long records stay, and how many are over time. */
+export function readRetention(): Promise<Retention> {
+  return asked(api.GET("/api/school/retention"));
+}
+
+export function setRetention(years: number | null): Promise<Retention> {
+  return asked(api.PUT("/api/school/retention", { body: { years } }));
+}
+
+export function applyRetention(how: RetentionHow, present: string): Promise<Retention> {
+  return asked(api.POST("/api/school/retention/runs", { body: { how, present_password: present } }));
 }

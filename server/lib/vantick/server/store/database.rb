@@ -140,6 +140,9 @@ module Vantick
         def jobs = Jobs.new(db)
 
         # @return [ListsTaken]
+        # @return [Retention]
+        def retention = Retention.new(db)
+
         # @return [SupportPlans]
         def support_plans = SupportPlans.new(db)
 

@@ -27,6 +27,29 @@ module Vantick
           end
         end
 
+        # @param id [Integer] of a child
+        # @return [String] what it is called once its name is gone
+        def self.nameless(id) = "Child #{id}"
+
+        # Answers stay, and nobody knows whose they are. What could bring a name back goes as well.
+        # @param ids [Array<Integer>]
+        # @return [Array<Integer>] no page is to be cut
+        def take_names(ids)
+          @db.transaction do
+            children = @db[:children].where(id: ids)
+            classes = children.distinct.select_map(:class_id)
+            rename(classes, ids, []) if papers?
+            forget_lists(classes, ids)
+            children.select_map(:id).each { |id| @db[:children].where(id:).update(unnamed(id)) }
+            remember("name", ids)
+            []
+          end
+        end
+
+        # @param ids [Array<Integer>]
+        # @return [Integer] how many of them have a name yet
+        def named(ids) = @db[:children].where(id: ids).select_map(%i[id name]).count { |id, name| name != Erasing.nameless(id) }
+
         # A class, with its children and all that is its own.
         # @param id [Integer]
         # @return [Array<Integer>] pages that are to be cut
@@ -49,6 +72,7 @@ module Vantick
         def erase_again(found)
           ids = found.fetch("child", [])
           shared = erase_children(ids)
+          take_names(found.fetch("name", []))
           found.fetch("class", []).each { |id| erase_class(id) }
           shared
         end
@@ -61,6 +85,20 @@ module Vantick
         end
 
         private
+
+        # Only the columns that this file has: it may be an older Vantick's.
+        def unnamed(id)
+          { name: Erasing.nameless(id), source_id: nil, pictures: nil, adjustments: nil }.slice(*@db[:children].columns)
+        end
+
+        def forget_lists(classes, ids)
+          @db[:lists_taken].where(class_id: classes).delete if @db.table_exists?(:lists_taken)
+          return unless @db.table_exists?(:school_rosters)
+
+          rows = @db[:school_rosters].select_map(%i[id moves])
+          named = rows.select { |_, moves| JSON.parse(moves, symbolize_names: true).any? { |child| ids.include?(child[:id]) } }
+          @db[:school_rosters].where(id: named.map(&:first)).delete
+        end
 
         def papers? = @db.table_exists?(:scan_pages)
 

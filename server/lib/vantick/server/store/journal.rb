@@ -8,7 +8,7 @@ module Vantick
       class Journal
         EVENTS = %w[child_erased class_erased child_moved class_shared class_handed_over exported copy_taken list_taken list_taken_back
                     password_set account_removed token_made token_withdrawn calendar_shared calendar_withdrawn
-                    school_list_taken school_list_taken_back].freeze
+                    school_list_taken school_list_taken_back retention_applied].freeze
         # Days for which it is kept (judgement: a school year and the summer after it), and lines that are shown.
         DAYS = 420
         SHOWN = 50

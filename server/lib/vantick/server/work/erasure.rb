@@ -17,8 +17,8 @@ module Vantick
 
         class << self
           # @param store [Store::Database]
-          # @param kind [String] `child` or `class`
-          # @param id [Integer]
+          # @param kind [String] `child` or `class`; `children`, or their `names` alone
+          # @param id [Integer, Array<Integer>] several of children
           # @param class_id [Integer, nil] of a child: where the job is shown
           # @return [Hash] the job, as it is told
           def begin(store, kind, id, class_id: nil)
@@ -34,7 +34,11 @@ module Vantick
           # @return [Array<Integer>] pages of others that are to be cut
           def taken_out(database, kind, id)
             erasing = Store::Erasing.new(database)
-            kind == "child" ? erasing.erase_children([id]) : erasing.erase_class(id)
+            case kind
+            when "class" then erasing.erase_class(id)
+            when "names" then erasing.take_names(id)
+            else erasing.erase_children(Array(id))
+            end
           end
         end
 
@@ -97,7 +101,8 @@ module Vantick
         end
 
         def left(database)
-          return Store::ChildPlaces.left(database, [@id]) if @kind == "child"
+          return Store::Erasing.new(database).named(@id) if @kind == "names"
+          return Store::ChildPlaces.left(database, Array(@id)) unless @kind == "class"
 
           database[:classes].where(id: @id).exclude(name: Store::ClassRows::UNNAMED[:name]).count +
             database[:children].where(class_id: @id).count

@@ -1,0 +1,43 @@
+# frozen_string_literal: true
+
+module Vantick
+  module Server
+    module Account
+      # How long records are kept, for whoever keeps the school: it is set here, and whoever is over time goes where somebody says so.
+      class Retention < Resource
+        # What becomes of the records, each by the kind of job that does it.
+        HOW = { "erase" => "children", "nameless" => "names" }.freeze
+
+        get("/api/school/retention") { answer_json(told) }
+
+        put "/api/school/retention" do
+          keepers_only
+          store.retention.keep_for(sent[:years])
+          answer_json(told)
+        end
+
+        post "/api/school/retention/runs" do
+          keepers_only
+          ids = due.map { |child| child[:id] }
+          unfit("No records are over time.", :how) if ids.empty?
+          Work::Erasure.begin(store, HOW.fetch(sent[:how]), ids)
+          answer_json(told)
+        end
+
+        private
+
+        def told
+          keepers_only
+          { years: store.retention.years, due: { children: due.length, classes: due.map { |child| child[:class_id] }.uniq.length,
+                                                 last: due.map { |child| child[:last] }.max } }
+        end
+
+        def due = store.retention.due(Date.jd(Store::SchoolDay.today))
+
+        def keepers_only
+          refuse(403, "Only whoever keeps the school can do this.", nil) unless store.school.keeper == teacher
+        end
+      end
+    end
+  end
+end

@@ -1,0 +1,100 @@
+<script setup lang="ts">
+import { computed, ref } from "vue";
+import { applyRetention, readRetention, setRetention, useAsked, useDoing, type RetentionHow } from "@/api";
+import { PresentPassword } from "@/parts";
+import { counted, countedChildren, moment } from "@/words";
+
+/** How long records stay after a child's last answer. Nothing goes by itself: whoever keeps the school says so. */
+const YEARS = [
+  { value: null as number | null, text: "no limit" },
+  ...[1, 2, 3, 4, 5, 6, 7].map((years) => ({ value: years as number | null, text: counted(years, "year") })),
+];
+const { data, reload } = useAsked("retention", () => [], readRetention);
+const { busy, wrong, elsewhere, doing } = useDoing();
+const how = ref<RetentionHow | null>(null);
+const present = ref("");
+const told = ref("");
+const many = computed(() => data.value?.due.children ?? 0);
+
+const set = (years: number | null): Promise<boolean> =>
+  doing(async () => {
+    told.value = "";
+    await setRetention(years);
+    await reload();
+  });
+
+function open(what: RetentionHow): void {
+  present.value = "";
+  how.value = what;
+}
+
+async function act(): Promise<void> {
+  const what = how.value;
+  if (!what) return;
+  const done = await doing(() => applyRetention(what, present.value));
+  if (!done) return;
+  how.value = null;
+  told.value = what === "erase" ? "Records erased. Copies are next." : "Names erased. Copies are next.";
+  await reload();
+}
+</script>
+
+<template>
+  <section v-if="data" aria-labelledby="keeping-head">
+    <h2 id="keeping-head">Keeping records</h2>
+    <label for="keeping-years">Records stay after a child's last answer for</label>
+    <BFormSelect
+      id="keeping-years"
+      :model-value="data.years"
+      :options="YEARS"
+      class="w-auto"
+      :disabled="busy"
+      @update:model-value="set($event as number | null)"
+    />
+    <p class="quiet mt-2">Nothing is erased until you say so.</p>
+    <template v-if="many">
+      <p class="mb-2">
+        <strong>{{ countedChildren(many) }}</strong>
+        in {{ counted(data.due.classes, "class", "classes") }} have not answered for longer
+        <span v-if="data.due.last" class="quiet">(the last on {{ moment(data.due.last) }})</span>
+      </p>
+      <div class="d-flex flex-wrap gap-2">
+        <BButton variant="outline-danger" @click="open('erase')">Erase records…</BButton>
+        <BButton variant="outline-primary" @click="open('nameless')">Erase names only…</BButton>
+      </div>
+    </template>
+    <p v-if="told" class="quiet mt-2 mb-0" role="status">{{ told }}</p>
+    <BModal
+      :model-value="how !== null"
+      :title="
+        how === 'erase'
+          ? `Erase the records of ${countedChildren(many)}?`
+          : `Erase the names of ${countedChildren(many)}?`
+      "
+      title-tag="h2"
+      :ok-title="how === 'erase' ? 'Erase records' : 'Erase names'"
+      :ok-variant="how === 'erase' ? 'danger' : 'primary'"
+      cancel-title="Cancel"
+      cancel-variant="outline-primary"
+      :ok-disabled="busy || !present"
+      centered
+      no-animation
+      no-header-close
+      teleport-to="body"
+      @update:model-value="how = null"
+      @ok.prevent="act"
+    >
+      <p v-if="how === 'erase'">
+        All their answers, paper and names go, here and in every copy. You can't undo this.
+      </p>
+      <p v-else>
+        Their answers stay and count for their class, but nobody can tell whose they are. Names go in every
+        copy too. You can't undo this.
+      </p>
+      <PresentPassword id="present-keeping" v-model="present" :wrong="wrong('present_password')" />
+      <p v-if="elsewhere('present_password')" class="field-error" role="alert">
+        {{ elsewhere("present_password") }}
+      </p>
+    </BModal>
+  </section>
+</template>
