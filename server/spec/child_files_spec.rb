@@ -24,6 +24,15 @@ RSpec.describe Vantick::Server::Classes::ChildFiles do
     as(seated(desk["id"], school_class["children"].first)) { get("/api/desk/state") }
   end
 
+  it "says who is in it and how many answers before anything is kept" do
+    answered
+    found = post("/api/classes/#{other['id']}/child-file-previews", sent(file)).body
+    expect(found).to include("name" => "Bo", "answers" => JSON.parse(file)["answers"].length)
+    expect([found["first"], found["last"]]).to all(match(/\A\d{4}-/))
+    expect(store.classes.children(other["id"]).length).to eq(1)
+    expect(post("/api/classes/#{other['id']}/child-file-previews", sent("{}"))).to be_refused(422).at("file")
+  end
+
   it "takes a child with every answer, marked again, and gives out the same record" do
     answered
     store.db[:items].where(id: store.db[:items].min(:id)).update(helped: 1)

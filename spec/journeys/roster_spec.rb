@@ -158,6 +158,8 @@ RSpec.describe "A class and other programs", :demo do
     expect(page).to have_no_link("Elio")
     find("summary", text: "One child, from another Vantick").click
     attach_file "The child's file (JSON)", saved
+    expect(page).to have_button("Add Elio").and have_no_link("Elio")
+    click_button "Add Elio"
     expect(page).to have_link("Elio")
     expect(store.db[:answers].where(child_id: store.db[:children].where(name: "Elio").get(:id)).count).to eq(answers)
     attach_file "The child's file (JSON)", saved

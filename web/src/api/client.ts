@@ -41,6 +41,7 @@ export type KnownThen = Schemas["KnownThen"];
 export type CalendarAddress = JsonOf<paths["/api/classes/{class_id}/calendar-address"]["get"]>;
 export type Token = JsonOf<paths["/api/classes/{class_id}/tokens"]["get"]>["tokens"][number];
 export type TokenScope = Schemas["TokenScope"];
+export type ChildFileFound = JsonOf<paths["/api/classes/{class_id}/child-file-previews"]["post"]>;
 export type AnswersFound = JsonOf<paths["/api/checks/{check_id}/import-previews"]["post"]>;
 export type AnswerImport = JsonOf<paths["/api/checks/{check_id}/imports"]["get"]>["imports"][number];
 export type Found = components["schemas"]["Found"];

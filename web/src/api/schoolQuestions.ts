@@ -11,6 +11,7 @@ import {
   type NamesRead,
   type AnswerImport,
   type CalendarAddress,
+  type ChildFileFound,
   type Retention,
   type RetentionHow,
   type SchoolReport,
@@ -263,4 +264,10 @@ export function setRetention(years: number | null): Promise<Retention> {
 
 export function applyRetention(how: RetentionHow, present: string): Promise<Retention> {
   return asked(api.POST("/api/school/retention/runs", { body: { how, present_password: present } }));
+}
+
+/** Who is in a file of another Vantick, before anything is kept of it. */
+export function previewChildFile(classId: number, file: string): Promise<ChildFileFound> {
+  const params = { path: { class_id: classId } };
+  return asked(api.POST("/api/classes/{class_id}/child-file-previews", { params, body: { file } }));
 }

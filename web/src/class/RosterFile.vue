@@ -1,17 +1,9 @@
 <script setup lang="ts">
 import { computed, ref, shallowRef } from "vue";
-import {
-  previewRoster,
-  takeChildFile,
-  takeRoster,
-  useDoing,
-  type Roster,
-  type RosterChange,
-  type SchoolClass,
-  fileSent,
-} from "@/api";
+import { previewRoster, takeRoster, type Roster, type RosterChange, type SchoolClass } from "@/api";
 import { FieldGroup } from "@/parts";
 import { countedChildren } from "@/words";
+import ChildFile from "./ChildFile.vue";
 import CommasMean from "./CommasMean.vue";
 import RosterChanges from "./RosterChanges.vue";
 import RosterDoubts from "./RosterDoubts.vue";
@@ -68,19 +60,6 @@ const nothing = computed(
 
 /** How many lists were taken on this page. */
 const taken = ref(0);
-const childFile = ref<File | null>(null);
-const child = useDoing();
-
-/** The child is in the class with every answer as soon as the file is read. */
-async function takeChild(): Promise<void> {
-  const file = childFile.value;
-  if (!file) return;
-  const done = await child.doing(async () =>
-    emit("taken", await takeChildFile(props.schoolClass.id, await fileSent(file))),
-  );
-  if (done) childFile.value = null;
-}
-
 /** What would become of the class with the list as it is read now. */
 async function begin(): Promise<void> {
   told.value = "";
@@ -194,25 +173,7 @@ async function take(): Promise<void> {
       />
       <p v-if="told" class="quiet m-0" role="status">{{ told }}</p>
     </form>
-    <details class="mt-3">
-      <summary>One child, from another Vantick</summary>
-      <FieldGroup
-        id="child-file"
-        v-slot="{ state }"
-        label="The child's file (JSON)"
-        :wrong="child.trouble.value"
-        class="mt-2"
-      >
-        <BFormFile
-          id="child-file"
-          v-model="childFile"
-          plain
-          :state="state"
-          accept=".json"
-          @update:model-value="takeChild"
-        />
-      </FieldGroup>
-    </details>
+    <ChildFile :class-id="schoolClass.id" @taken="(found: SchoolClass) => emit('taken', found)" />
     <h2 class="mt-4">For other programs</h2>
     <div class="d-flex flex-wrap gap-2">
       <BButton variant="outline-primary" :href="`/api/classes/${schoolClass.id}/oneroster.zip`" download>

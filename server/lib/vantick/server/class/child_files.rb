@@ -7,17 +7,30 @@ module Vantick
       class ChildFiles < Resource
         include Names
 
+        post "/api/classes/:class_id/child-file-previews" do
+          name, file = read
+          moments = file.answers.map(&:at)
+          answer_json({ name:, answers: moments.length, first: moments.min, last: moments.max })
+        end
+
         post "/api/classes/:class_id/child-files" do
-          school_class = store.classes.find(input[:class_id])
-          file = Formats::ChildFile.new(file_sent, now: Clock.now)
-          name = tidy(file.name)
-          check_names([name], :file, beside: store.register.named(school_class.id).values.map { |row| row[:name] })
-          unfit("A class can have at most #{Children::MOST} children.", :file) if school_class.children.length >= Children::MOST
+          name, file = read
           store.db.transaction { take(school_class, name, file) }
           answer_json(store.classes.find(school_class.id), code: 201)
         end
 
         private
+
+        def school_class = @school_class ||= store.classes.find(input[:class_id])
+
+        # @return [Array(String, Formats::ChildFile)] the child's name as it is kept here, and the file
+        def read
+          file = Formats::ChildFile.new(file_sent, now: Clock.now)
+          name = tidy(file.name)
+          check_names([name], :file, beside: store.register.named(school_class.id).values.map { |row| row[:name] })
+          unfit("A class can have at most #{Children::MOST} children.", :file) if school_class.children.length >= Children::MOST
+          [name, file]
+        end
 
         def take(school_class, name, file)
           store.register.add(school_class.id, [name], now)

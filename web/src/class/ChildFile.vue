@@ -1,0 +1,71 @@
+<script setup lang="ts">
+import { ref, shallowRef } from "vue";
+import {
+  fileSent,
+  previewChildFile,
+  takeChildFile,
+  useDoing,
+  type ChildFileFound,
+  type SchoolClass,
+} from "@/api";
+import { FieldGroup } from "@/parts";
+import { counted, moment } from "@/words";
+
+/** A child with every answer from another Vantick: shown first, then added. */
+const props = defineProps<{ classId: number }>();
+const emit = defineEmits<{ taken: [schoolClass: SchoolClass] }>();
+
+const file = ref<File | null>(null);
+const sent = ref("");
+const found = shallowRef<ChildFileFound | null>(null);
+const { busy, trouble, doing } = useDoing();
+
+async function look(): Promise<void> {
+  const chosen = file.value;
+  found.value = null;
+  if (!chosen) return;
+  await doing(async () => {
+    sent.value = await fileSent(chosen);
+    found.value = await previewChildFile(props.classId, sent.value);
+  });
+}
+
+async function take(): Promise<void> {
+  const done = await doing(async () => emit("taken", await takeChildFile(props.classId, sent.value)));
+  if (!done) return;
+  file.value = null;
+  found.value = null;
+}
+</script>
+
+<template>
+  <details class="mt-3">
+    <summary>One child, from another Vantick</summary>
+    <FieldGroup
+      id="child-file"
+      v-slot="{ state }"
+      label="The child's file (JSON)"
+      :wrong="trouble"
+      class="mt-2"
+    >
+      <BFormFile
+        id="child-file"
+        v-model="file"
+        plain
+        :state="state"
+        accept=".json"
+        @update:model-value="look"
+      />
+    </FieldGroup>
+    <div v-if="found" role="status">
+      <p class="mb-2">
+        <strong>{{ found.name }}</strong>
+        , {{ counted(found.answers, "answer") }}
+        <template v-if="found.first && found.last">
+          from {{ moment(found.first) }} to {{ moment(found.last) }}
+        </template>
+      </p>
+      <BButton variant="primary" :disabled="busy" @click="take">Add {{ found.name }}</BButton>
+    </div>
+  </details>
+</template>
