@@ -8,15 +8,18 @@ gem "zeitwerk", "~> 2.6"
 
 group :server do
   gem "argon2", "~> 2.3"
+  gem "base64", "~> 0.2"
   gem "dry-struct", "~> 1.6"
   gem "icalendar", "~> 2.10"
   gem "ice_cube", "~> 0.17"
+  gem "json_schemer", "~> 2.5"
+  gem "logger", "~> 1.6"
   gem "openapi_first", "~> 1.4.3"
   gem "prawn", "~> 2.4"
   gem "puma", "~> 6.4"
   gem "rack", "~> 3.0"
   gem "rack-attack", "~> 6.8"
-  gem "rackup", "~> 2.1"
+  gem "roda", "~> 3.90"
   gem "rodauth", "~> 2.36"
   gem "rqrcode", "~> 2.2"
   gem "ruby-vips", "~> 2.2"
@@ -25,6 +28,7 @@ group :server do
   gem "sinatra", "~> 4.0"
   gem "sin_lru_redux", "~> 2.5"
   gem "sqlite3", "~> 1.7.3"
+  gem "ttfunk", "~> 1.8"
 end
 
 group :test do

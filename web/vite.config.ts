@@ -2,12 +2,17 @@ import vue from "@vitejs/plugin-vue";
 import { BootstrapVueNextResolver } from "bootstrap-vue-next/resolvers";
 import Components from "unplugin-vue-components/vite";
 import { defineConfig } from "vite";
+import { icons } from "./icons";
 
 /** Pages that are built by themselves, by their mode. */
 const PAGES: Readonly<Record<string, string>> = { desk: "desk.html", docs: "docs.html" };
 
 export default defineConfig(({ mode }) => ({
-  plugins: [vue(), Components({ dirs: [], resolvers: [BootstrapVueNextResolver()], dts: "components.d.ts" })],
+  plugins: [
+    vue(),
+    icons(),
+    Components({ dirs: [], resolvers: [BootstrapVueNextResolver()], dts: "components.d.ts" }),
+  ],
   resolve: { alias: { "@": "/src" } },
   css: {
     preprocessorOptions: {

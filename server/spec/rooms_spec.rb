@@ -40,4 +40,30 @@ RSpec.describe "The rooms" do
     outside = files.select { |file| code(file).match?(/\bServer\b|\bSequel\b|\bSinatra\b|\bTime\.now\b|\bDate\.today\b|\bFile\.write\b/) }
     expect(outside).to eq([])
   end
+
+  # Packages that come along with others can go as they came.
+  it "load no package that the Gemfile doesn't name" do
+    files = Dir[File.expand_path("../../{core,server,cli}/lib/**/*.rb", __dir__)]
+    named = files.flat_map do |file|
+      File.read(file).scan(/^\s*require "([^"]+)"/).flatten
+    end.uniq.reject { |name| name.start_with?("vantick") }
+    used = named.to_h { |name| [name, gem_of(name)] }.compact
+    declared = Bundler.definition.dependencies.map(&:name)
+    expect(used.length).to be > 10
+    expect(used.reject { |_, gem| declared.include?(gem) }).to eq({})
+  end
+
+  # Of what Ruby doesn't bring by itself.
+  def gem_of(name)
+    found = Gem::Specification.find_by_path(name)
+    found.name if found && !found.full_gem_path.start_with?(RbConfig::CONFIG["rubylibprefix"])
+  end
+
+  it "say one version in all places" do
+    root = File.expand_path("../..", __dir__)
+    contract = YAML.safe_load_file(File.join(root, "server/openapi.yaml"), aliases: true).dig("info", "version")
+    web = JSON.parse(File.read(File.join(root, "web/package.json")))["version"]
+    expect([contract, web]).to all(eq(Vantick::Core::VERSION))
+    expect(File.read(File.join(root, "CHANGELOG.md"))[/^## \[(\d[^\]]*)\]/, 1]).to eq(Vantick::Core::VERSION)
+  end
 end

@@ -1,6 +1,6 @@
 import "@fontsource/andika/400.css";
 import "@fontsource/andika/700.css";
-import "bootstrap-icons/font/bootstrap-icons.css";
+import "virtual:icons.css";
 import "./theme/theme.scss";
 import { VueQueryPlugin } from "@tanstack/vue-query";
 import { createPinia } from "pinia";

@@ -6,7 +6,7 @@ module Vantick
   # The rules of reading an analog clock: what a dial shows, how a time is said and written, what
   # a mistake tells, and which times to choose. Plain Ruby: no interface, no database, no clock.
   module Core
-    VERSION = "0.1.0"
+    VERSION = "0.6.0"
 
     LOADER = Zeitwerk::Loader.new.tap do |loader|
       loader.tag = "vantick-core"

@@ -61,11 +61,17 @@ RSpec.describe Vantick::Core::Teaching::SchoolReport do
     expect(total.last).to eq(count(10, 15))
   end
 
-  it "finds who is far below what most of the class are secure in, and nobody who was never asked" do
-    expect(report.far_below(30)).to eq(curlew: [9, 10, 11, 12], small: [])
-    expect(report.far_below(5)).to eq(curlew: [], small: [])
+  it "finds who is far below what most of the class have shown, and nobody who was never asked" do
+    expect(klass.far_below).to eq([9, 10, 11, 12])
+    expect(klass.far_below.map { |child| klass.behind(child).length }).to all(be >= 2)
     silent = standing({ **(1..4).to_h { |child| [child, right(%i[oclock half_past])] }, 5 => [] })
-    expect(described_class.new({ one: silent }, today: 30).far_below(30)).to eq(one: [])
+    expect(silent.far_below).to eq([])
+    expect(standing({ 1 => [], 2 => [] }).far_below).to eq([])
+  end
+
+  # No two pages say different things: who is far below has something next that is not above what the class has reached.
+  it "calls nobody far below whose next step most of the class haven't shown" do
+    klass.far_below.each { |child| expect(klass.reached).to include(klass.next_for(child)) }
   end
 
   it "holds the numbers that decide" do

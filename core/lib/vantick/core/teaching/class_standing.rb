@@ -44,13 +44,22 @@ module Vantick
         # @return [Hash{Object => Integer}] by child, the level of its sheets on the step, see {Choosing::Levels}
         def levels(step) = by_child.transform_values { |standing| Choosing::Levels.of_state(standing.states.fetch(step)) }
 
-        # Who was never asked counts for nothing.
-        # @param day [Integer]
-        # @return [Array<Step>] those in which most of the class were secure on a day
-        def reached(day = @today)
-          secure = by_child.select { |key, _| asked[key].any? { |one| one.day <= day } }.values.map { |one| one.secure_on(day) }
-          secure.flatten.tally.select { |_, many| many >= SchoolReport::TABLE[:reached] * secure.length }.keys
+        # @return [Array<Step>] those that most of the class have shown; who was never asked counts for nothing
+        def reached
+          known = by_child.select { |key, _| asked[key].any? }.values
+          Step.with_times.select do |step|
+            known.any? && known.count do |one|
+              one.shown?(step)
+            end >= SchoolReport::TABLE[:reached] * known.length
+          end
         end
+
+        # @param key [Object] of a child
+        # @return [Array<Step>] those that most of the class have shown and the child hasn't
+        def behind(key) = reached.reject { |step| by_child.fetch(key).shown?(step) }
+
+        # @return [Array] keys of the children who are so many steps behind; nobody who was never asked
+        def far_below = by_child.keys.select { |key| asked[key].any? && behind(key).length >= SchoolReport::TABLE[:steps_below] }
 
         # @return [Array<Step>] those that some child met
         def met = Step.with_times.select { |step| counts(step)[:not_yet] < by_child.length }

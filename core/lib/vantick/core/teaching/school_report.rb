@@ -71,12 +71,9 @@ module Vantick
           end
         end
 
-        # @param day [Integer]
-        # @return [Hash{Object => Array}] by class the children who were far below it on a day
-        def far_below(day) = @standings.transform_values { |standing| below(standing, day) }
-
-        # @return [Integer] the day from which on it is looked at what was done
-        def since = @today - (TABLE[:weeks] * 7)
+        # @param today [Integer]
+        # @return [Integer] the day from which on it is looked at what was done for those far below
+        def self.since(today) = today - (TABLE[:weeks] * 7)
 
         private
 
@@ -89,13 +86,6 @@ module Vantick
         def met(standing, steps, day) = standing.by_child.values.count { |one| (steps - one.secure_on(day)).empty? }
 
         def rounded(many) = (many / TABLE[:rounded_to].to_f).round * TABLE[:rounded_to]
-
-        # Who was never asked is not below anything.
-        def below(standing, day)
-          reached = standing.reached(day)
-          known = standing.by_child.select { |key, _| standing.asked[key].any? { |one| one.day <= day } }
-          known.select { |_, one| (reached - one.secure_on(day)).length >= TABLE[:steps_below] }.keys
-        end
       end
     end
   end

@@ -42,9 +42,8 @@ module Vantick
 
         # What most of the class know and the child doesn't yet, the lowest first, and then what is next for the class.
         def steps
-          below = @class.reached.reject { |step| @child.states.fetch(step) == :secure }
           on = [@class.next_step&.step].compact.reject { |step| @child.shown?(step) }
-          left = Step.with_times & (below | on)
+          left = Step.with_times & (@class.behind(@key) | on)
           left.empty? ? [@class.next_for(@key)].compact : left
         end
 

@@ -52,23 +52,28 @@ module Vantick
 
         # Who was far below some weeks ago, for how many of them something was made since, and how many are not far below any more.
         def support
-          before = report.far_below(report.since)
           below = before.values.flatten
-          now_below = report.far_below(today).values.flatten
-          { since: Date.jd(report.since).iso8601, made: made(before), below: count(below, all_children),
-            below_now: count(now_below, all_children),
-            helped: count(helped(before), below.length), closer: count(below - now_below, below.length) }
+          { since: Date.jd(since).iso8601, made: made(before), below: count(below, all_children),
+            below_now: count(now_below, all_children), helped: count(helped, below.length),
+            closer: count(below - now_below, below.length) }
         end
+
+        # @return [Hash{Integer => Array<Integer>}] by class the children who were far below it then
+        def before = @before ||= classes.to_h { |one| [one.id, Store::Standings.of_day(one, store, since).far_below] }
+
+        def now_below = @now_below ||= classes.flat_map { |one| Store::Standings.of(one, store, today:).far_below }
+
+        def since = Rules.since(today)
 
         def count(children, of) = Rules.count(children.length, of).to_h
 
-        def helped(before) = before.flat_map { |class_id, ids| ids & made_for(class_id).values.flatten }
+        def helped = before.flat_map { |class_id, ids| ids & made_for(class_id).values.flatten }
 
         def all_children = classes.sum { |one| one.children.length }
 
         def made_for(class_id)
           @made_for ||= {}
-          @made_for[class_id] ||= Store::MadeFor.of(store.db, class_id, Date.jd(report.since).iso8601)
+          @made_for[class_id] ||= Store::MadeFor.of(store.db, class_id, Date.jd(since).iso8601)
         end
 
         # @return [Hash{Symbol => Integer}] how many lessons, sheets and sessions were for some of them

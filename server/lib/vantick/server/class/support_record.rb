@@ -38,7 +38,7 @@ module Vantick
 
         def standing = @standing ||= Store::Standings.of(@class, @store, today: @today)
 
-        def far_below? = Core::Teaching::SchoolReport.new({ own: standing }, today: @today).far_below(@today)[:own].include?(@child.id)
+        def far_below? = standing.far_below.include?(@child.id)
 
         def proposed
           { began_on: nil, ends_on: nil, weeks:, before: before(weeks, @today, answers), after: nil }

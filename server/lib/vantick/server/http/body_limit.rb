@@ -12,7 +12,7 @@ module Vantick
         # A calendar has at most two million characters.
         MOST_OF_CALENDARS = 2_500_000
         CALENDARS = %r{/term/days-off\z}
-        FILES = %r{/(roster-readings|roster-previews|rosters|package-previews|packages|import-previews|child-file-previews|child-files|scans/\d+/parts)\z}
+        FILES = %r{/(?:(?:roster|package|import|child-file)-previews|roster-readings|rosters|packages|child-files|scans/\d+/parts)\z}
 
         def initialize(app)
           @app = app

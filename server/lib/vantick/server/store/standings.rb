@@ -9,6 +9,7 @@ module Vantick
       module Standings
         KEPT = LastMade.new
         YEARS = LastMade.new
+        DAYS = LastMade.new
         # @param school_class [Rows::SchoolClass]
         # @param store [Store::Database]
         # @param today [Integer] the Julian day of today
@@ -54,6 +55,17 @@ module Vantick
         def self.of_child(child, school_class, store, today:)
           alone = school_class.with(children: [child.slice(:id, :name).freeze].freeze)
           made(alone, store.answers.of_child(child.id), today, known(store, alone))
+        end
+
+        # Of a class as it stood at the end of a day, by the answers until then.
+        # @param day [Integer] a Julian day
+        # @return [Core::Teaching::ClassStanding]
+        def self.of_day(school_class, store, day)
+          answers = store.answers.of_class(school_class.id, limit: nil).select { |answer| SchoolDay.jd(answer[:answered_at]) <= day }
+          known = known(store, school_class)
+          known = { **known, lessons: known[:lessons].select { |lesson| lesson.day <= day } }
+          made_of = [answers, known, day, school_class.slice(:children, :conventions)]
+          DAYS.of([store.object_id, school_class.id], made_of) { made(school_class, answers, day, known) }
         end
 
         # Of one child by some of its answers alone, as it stood on a day.
