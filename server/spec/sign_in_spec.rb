@@ -8,10 +8,11 @@ RSpec.describe Vantick::Server::Access::SignIn do
   def session(who) = as(who) { get("/api/session").body }
 
   it "tells who is here, and whether there is an account at all" do
-    expect(session(cookie)).to eq("signed_in" => true, "name" => "Marit", "first_start" => false, "demo" => nil, "time_zone" => nil,
-                                  "first_day" => [], "countries" => [],
+    expect(session(cookie)).to eq("signed_in" => true, "name" => "Marit", "keeper" => true, "first_start" => false, "demo" => nil,
+                                  "time_zone" => nil, "first_day" => [], "countries" => [],
                                   "country" => { "week" => "monday", "standards" => "", "locale" => "en-GB" })
-    expect(session("")).to include("signed_in" => false, "name" => nil, "first_start" => false)
+    expect(session("")).to include("signed_in" => false, "name" => nil, "keeper" => false, "first_start" => false)
+    expect(session(signed_in("Wietske"))).to include("signed_in" => true, "keeper" => false)
   end
 
   it "keeps passwords in argon2, and cookies from scripts and other sites" do
