@@ -5,8 +5,11 @@ module Vantick
     module Check
       # Whose answers to which clocks the responses of another program are.
       class MatchedResponses
-        # A report gives the place in the file, or all that is said of one child.
+        # What isn't taken: its place in the file, and why.
         LeftOut = Struct.new(:place, :why)
+
+        # The number of a clock, alone, after "clock", or at the end of a title.
+        NUMBER = /(?:\A(?:clock\s*)?|, )(\d{1,2})\z/i
 
         # @return [Array<Hash>] `child_id`, `item_id` and `answer`
         attr_reader :answers
@@ -48,15 +51,15 @@ module Vantick
           { child_id: children.first[:id], item_id: item.id, answer: answer(response.value, item) }
         end
 
-        # By the name that it went out with, its title, or its number.
+        # By the name that it went out with, or the number at the end of its title.
         def item(name)
-          number = name[/\A(?:clock\s*)?(\d{1,2})\z/i, 1] || name[/, (\d{1,2})\z/, 1]
-          named = @items.index { |item| names(item).include?(name) }
-          named ||= number.to_i - 1 if number.to_i.between?(1, @items.length)
-          named && @items[named]
+          number = name[NUMBER, 1].to_i
+          at = (1..@items.length).find { |one| Formats::Qti.name_of(code, one) == name }
+          at ||= number if number.between?(1, @items.length)
+          at && @items[at - 1]
         end
 
-        def names(item) = [Formats::Qti.name_of(@check.code || "check-#{@check.id}", @items.index(item) + 1)]
+        def code = @check.code || "check-#{@check.id}"
 
         # Of a choice what stands beside its name.
         def answer(value, item)
