@@ -82,6 +82,15 @@ RSpec.describe Vantick::Server::Classes::SchoolRosters do
     expect(tables["roles.csv"].map { |row| row.values_at("userSourcedId", "role") }).to include([teacher["userSourcedId"], "teacher"])
   end
 
+  it "leaves a child where it is who has an old row in last year's class" do
+    known(ids)
+    old = post("/api/classes", { name: "Last year", children: %w[Bo Una] }).body
+    store.db[:children].where(id: old["children"].map { |child| child["id"] }).update(source_id: "u1")
+    post("/api/classes/#{old['id']}/archive", { archived: true })
+    found = preview(bundle({ "Curlew" => { "u1" => "Bo" } })).body["classes"].first
+    expect(found).to include("moved" => [], "added" => [], "same" => 1)
+  end
+
   it "asks whether a child without an id is the same, and takes it for another until then" do
     found = preview(bundle({ "Curlew" => { "u1" => "Bo" } })).body["classes"].first
     expect(found["doubts"].map { |doubt| doubt["name"] }).to eq(["Bo"])

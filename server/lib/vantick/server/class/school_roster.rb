@@ -17,6 +17,7 @@ module Vantick
           @classes = classes
           @present = present
           @own_ids = own_ids
+          @archived = classes.select { |one| one[:archived] }.map { |one| one[:id] }
           @class_of = present.flat_map { |id, children| children.map { |child| [child[:id], id] } }.to_h
           @by_source = present.values.flatten.group_by { |child| child[:source_id] }
         end
@@ -73,24 +74,28 @@ module Vantick
         end
 
         def counted_in(child, all)
-          now = @class_of[known(child)&.fetch(:id)]
-          all.find { |one| now && @targets[one.source_id] == now } || all.first
+          now = known(child).map { |one| @class_of[one[:id]] }
+          all.find { |one| now.include?(@targets[one.source_id]) } || all.first
         end
 
-        # The child of this school that a child of the list is for certain.
+        # The children of this school that a child of the list is for certain: one as a rule. Last year's class may still have a row of a
+        # child who was new in this year's; whoever is in a class now comes first.
         def known(child)
-          return if child.source_id.nil?
+          return [] if child.source_id.nil?
 
-          by_id = @by_source.fetch(child.source_id, [])
           own = @own_ids[child.source_id]
-          by_id.first || (own && @present.values.flatten.find { |one| one[:id] == own })
+          found = @by_source.fetch(child.source_id, []) + (own ? @present.values.flatten.select { |one| one[:id] == own } : [])
+          found.sort_by.with_index { |one, at| [one[:left_at] ? 1 : 0, archived?(one) ? 1 : 0, at] }
         end
+
+        def archived?(child) = @archived.include?(@class_of[child[:id]])
 
         # @return [Hash{String => Array<Hash>}] by class of the list the children who come into it from another
         def movers(placed)
           placed.to_h do |source_id, children|
-            found = children.filter_map { |child| known(child) }
-            [source_id, found.reject { |child| @class_of[child[:id]] == @targets[source_id] }]
+            found = children.map { |child| known(child) }
+            elsewhere = found.reject { |all| all.any? { |one| @class_of[one[:id]] == @targets[source_id] } }
+            [source_id, elsewhere.filter_map(&:first)]
           end
         end
 
