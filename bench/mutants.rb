@@ -11,14 +11,16 @@ require "yaml"
 module Mutants
   ROOT = File.expand_path("..", __dir__)
   TABLE = File.join(__dir__, "mutants.yml")
-  # Specs that are asked of each change, those first that run the fewest other lines (judgement: what these miss is near no spec).
-  NEAREST = 4
+  # Specs that are asked of each change: the file's own first, then those that call the fewest other methods (judgement: what these miss
+  # is near no spec).
+  NEAREST = 8
   # Seconds for the specs of one change: a change may never end.
   PATIENCE = 180
-  ROOMS = %w[core server].freeze
-
   # One change: a line of a file, and what stands there instead.
   Mutant = Struct.new(:file, :from, :to, keyword_init: true) do
+    # @return [String] such as "core"
+    def room = file[/\A\w+/]
+
     # @return [Integer] the line, from 1
     # @raise [RuntimeError] where it is not there just once
     def line(root = ROOT)
@@ -44,7 +46,7 @@ module Mutants
   # @return [Array<Mutant>] those that no spec notices
   def survivors(mutants)
     copies = Array.new(Etc.nprocessors) { copy }
-    covered = cover(copies)
+    covered = cover(copies, mutants.map(&:room).uniq)
     found = abreast(copies, mutants) { |mutant, root| noticed?(mutant, root, covered) }
     found.reject(&:last).map(&:first).sort_by { |mutant| [mutant.file, mutant.from] }
   ensure
@@ -77,29 +79,39 @@ module Mutants
     end
   end
 
-  # @return [Hash{Array(String, Integer) => Array<String>}] by file and line the spec files that run it, the nearest first
-  def cover(copies)
-    specs = ROOMS.flat_map { |room| Dir[File.join(ROOT, room, "spec/**/*_spec.rb")].map { |file| file.delete_prefix("#{ROOT}/") } }
-    by_line(abreast(copies, specs) { |spec, root| lines_of(spec, root) })
+  # @return [Array<Array(String, Hash)>] each spec file with the methods that it calls, those first that call the fewest
+  def cover(copies, rooms)
+    specs = rooms.flat_map { |room| Dir[File.join(ROOT, room, "spec/**/*_spec.rb")].map { |file| file.delete_prefix("#{ROOT}/") } }
+    abreast(copies, specs) { |spec, root| called_in(spec, root) }.sort_by { |_, called| called.values.sum(&:length) }
   end
 
-  def by_line(covered)
-    nearest = covered.sort_by { |_, lines| lines.values.sum(&:length) }
-    nearest.each_with_object(Hash.new { |all, key| all[key] = [] }) do |(spec, lines), all|
-      lines.each { |file, numbers| numbers.each { |number| all[[file, number]] << spec } }
-    end
-  end
-
-  def lines_of(spec, root)
+  # @return [Hash{String => Array<Array(Integer, Integer)>}] by file the first and last lines of methods
+  def called_in(spec, root)
     Dir.mktmpdir do |folder|
-      told = File.join(folder, "lines.json")
+      told = File.join(folder, "called.json")
       run([spec], root, "-r", File.join(root, "bench/mutants/cover.rb"), "MUTANTS_ROOT" => root, "MUTANTS_COVER" => told)
       File.exist?(told) ? JSON.parse(File.read(told)) : {}
     end
   end
 
+  # Those that call the method that the line is in. A line in no method is everybody's who calls one of the file.
+  def nearest(mutant, covered, root)
+    line = mutant.line(root)
+    calling = covered.select { |_, called| called.fetch(mutant.file, []).any? { |first, last| line.between?(first, last) } }
+    calling = covered.select { |_, called| called.key?(mutant.file) } if calling.empty?
+    specs = calling.map(&:first).select { |spec| spec.start_with?(mutant.room) }
+    specs.sort_by.with_index { |spec, at| [away(spec, mutant), at] }.first(NEAREST)
+  end
+
+  # The file's own spec is nearest, then those of its folder.
+  def away(spec, mutant)
+    return 0 if spec.match?(%r{/#{File.basename(mutant.file, '.rb')}s?_spec\.rb\z})
+
+    spec.include?("/#{File.basename(File.dirname(mutant.file))}/") ? 1 : 2
+  end
+
   def noticed?(mutant, root, covered)
-    specs = covered[[mutant.file, mutant.line(root)]].first(NEAREST)
+    specs = nearest(mutant, covered, root)
     kept = File.read(File.join(root, mutant.file))
     mutant.apply(root)
     specs.any? { |spec| !run([spec], root, "--fail-fast") }

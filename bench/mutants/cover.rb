@@ -1,14 +1,24 @@
 # frozen_string_literal: true
 
-# Which lines of ours a file of specs runs: written as JSON to MUTANTS_COVER once it is done.
+# Which methods of ours a file of specs calls: written to MUTANTS_COVER once it is done, as JSON, by file the lines of each. Lines alone
+# would not do: a method that stands on one line counts as run when it is defined.
 require "coverage"
 require "json"
 
-Coverage.start(lines: true)
-at_exit do
-  root = ENV.fetch("MUTANTS_ROOT")
-  ours = Coverage.result.select { |file, _| file.start_with?("#{root}/core/lib", "#{root}/server/lib", "#{root}/cli/lib") }
-  lines = ours.transform_keys { |file| file.delete_prefix("#{root}/") }
-              .transform_values { |found| found[:lines].each_index.select { |at| found[:lines][at].to_i.positive? }.map { |at| at + 1 } }
-  File.write(ENV.fetch("MUTANTS_COVER"), JSON.generate(lines))
+# The lines of what was called.
+module Called
+  OURS = %w[core/lib server/lib cli/lib].freeze
+
+  module_function
+
+  def by_file(root)
+    ours = Coverage.result.select { |file, _| OURS.any? { |room| file.start_with?("#{root}/#{room}") } }
+    found = ours.to_h { |file, told| [file.delete_prefix("#{root}/"), lines(told[:methods])] }
+    found.reject { |_, lines| lines.empty? }
+  end
+
+  def lines(methods) = methods.select { |_, count| count.positive? }.map { |(_, _, first, _, last, _), _| [first, last] }
 end
+
+Coverage.start(methods: true)
+at_exit { File.write(ENV.fetch("MUTANTS_COVER"), JSON.generate(Called.by_file(ENV.fetch("MUTANTS_ROOT")))) }

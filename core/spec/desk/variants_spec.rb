@@ -41,6 +41,16 @@ RSpec.describe Vantick::Core::Desk::Variants do
     expect(described_class.start(task, quarter_to, against: kept).to_s).to eq("hour=232.5 minute=270")
     expect(described_class.offered(task, quarter_to, against: kept).map(&:to_s)).to include("hour=232.5 minute=270")
     times.each { |time| expect(verdict(task, time, described_class.start(task, time, seed: time.index))).not_to eq(:right) }
+    # Of several clocks of one mistake the first that is offered.
+    core::Reading::Misreading.all.each do |against|
+      times.first(40).each do |time|
+        own = core::Reading::Predictions.of(task).wrong_answers(against, time)
+        shown = described_class.offered(task, time, against:).select { |one| own.include?(one) }
+        next if shown.empty?
+
+        expect(own).to include(described_class.start(task, time, against:)), "#{against.id} #{time}"
+      end
+    end
   end
 
   # A child who answers all in this way, from the first turn on.

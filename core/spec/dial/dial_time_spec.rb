@@ -70,4 +70,10 @@ RSpec.describe Vantick::Core::Dial::DialTime do
     expect([time("3:00"), time("1:00")].min).to eq(time("1:00"))
     expect(time("7:45") == "7:45").to be(false)
   end
+
+  it "has the times with the minute hand on a numeral, and pairs of numerals among them" do
+    expect(described_class.fives.map(&:minute).uniq).to eq((0..55).step(5).to_a)
+    expect(described_class.fives.length).to eq(144)
+    expect(described_class.between_numerals - described_class.fives).to eq([])
+  end
 end

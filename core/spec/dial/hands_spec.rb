@@ -40,4 +40,13 @@ RSpec.describe Vantick::Core::Dial::Hands do
     expect(described_class.new(105, 90).hour_hand_offset_degrees).to eq(7.5)
     expect(described_class.new(90, 90).hour_hand_offset_degrees).to eq(-7.5)
   end
+
+  it "is the same as other hands at the same angles alone" do
+    hands = described_class.new(232.5, 270)
+    expect(hands).to eq(described_class.new(232.5, 270))
+    expect(hands).to eql(described_class.new(232.5, 270.0))
+    [described_class.new(232.5, 90), described_class.new(52.5, 270), time("7:45"), "hour=232.5 minute=270"].each do |other|
+      expect(hands).not_to eq(other)
+    end
+  end
 end

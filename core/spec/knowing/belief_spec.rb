@@ -149,4 +149,17 @@ RSpec.describe Vantick::Core::Knowing::Belief do
     end
     expect(Vantick::Core::Knowing::Graph::PARTS.map { |part| found.reach(part) }).to all(be_between(0, 1 + 1e-9))
   end
+
+  # A quarter of the guesses are answers that some mistake leads to, shared out among them; all others share the rest.
+  it "shares out what one who doesn't know may answer between what mistakes lead to and all else" do
+    item = Vantick::Core::Knowing::Item.of(task(:dial_to_words), time("2:45"))
+    foreseen, other, right = ["quarter to two", "five past nine", "quarter to three"].map { |text| mark(:dial_to_words, "2:45", text) }
+    expect([foreseen, other].map { |one| one.misreadings.any? }).to eq([true, false])
+    led_to = Vantick::Core::Reading::Predictions.of(task(:dial_to_words)).count(time("2:45"))
+    others = Vantick::Core::Judging::Likelihood.others(task(:dial_to_words))
+    expect(item.unknown(right)).to be_within(1e-9).of(0.15)
+    expect(item.unknown(foreseen) * led_to).to be_within(1e-9).of(0.85 * 0.25)
+    expect(item.unknown(other) * others).to be_within(1e-9).of(0.85 * 0.75)
+    expect(item.unknown(right, helped: true)).to be_within(1e-9).of(0.6)
+  end
 end

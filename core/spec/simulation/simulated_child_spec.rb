@@ -51,6 +51,8 @@ RSpec.describe Vantick::Core::Simulation::SimulatedChild do
     verdict = ->(answer) { Vantick::Core::Marking::Marker.mark(**asked, text: answer).verdict }
     expect(verdict[text[]]).to eq(:right)
     expect(verdict[text[misreading(:to_with_passed_hour)]]).to eq(:misread)
+    # Whoever reads it wrongly in another way names no mistake either: the sentence would be of another time.
+    expect(text[misreading(:hands_swapped)]).not_to include(";")
   end
 
   it "shows its misreading about as often as it is consistent" do

@@ -106,6 +106,17 @@ RSpec.describe Vantick::Core::Teaching::Standing do
     end
   end
 
+  # From four answers on, two of them wrong and more than a fifth: at the bounds and just beside them.
+  {
+    [2, 2] => true, [1, 2] => false, [3, 1] => false, [8, 2] => false, [7, 2] => true, [7, 3] => true
+  }.each do |(rights, wrongs), stumbles|
+    it "#{stumbles ? 'tells' : 'tells nothing'} of #{rights} right and #{wrongs} wrong answers on a step" do
+      times = %w[1:30 2:30 3:30 4:30 5:30 6:30 7:30 8:30 9:30 10:30]
+      given = right(:half_past, times.first(rights), [1]) + times.last(wrongs).map { |text| asked(:half_past, text, "ten past one", 1) }
+      expect(standing(given).stumbles.include?(step(:half_past))).to eq(stumbles)
+    end
+  end
+
   it "keeps what nothing rests on for the end" do
     found = standing(both(:quarters, quarters, [1, 2]))
     expect(found.shown?(step(:day_halves))).to be(false)
