@@ -37,13 +37,24 @@ RSpec.describe Vantick::Server::Http::Patience do
     keys = Vantick::Server::Store::Keys
     all = keys::PICTURES.length.then { |many| many * (many - 1) * (many - 2) }
     room = Vantick::Server::Access::Room
-    card = described_class.new(**room::CARD, clock: -> { clock.now })
-    in_two_hours = 0
-    while clock.now < 7200
-      left = card.try(:card)
-      left.zero? ? in_two_hours += 1 : clock.now += left
-    end
     expect(all).to be >= 12_000
-    expect(in_two_hours * 26.0 / all).to be < 0.2
+    # One device at 26 cards: each card rests, and so does the device.
+    expect(guesses(room, cards: 26) / all).to be_between(0.01, 0.2)
+    # A device for each card.
+    expect(guesses(room, cards: 1) * 26 / all).to be < 0.2
+  end
+
+  # Tries of a device at so many cards in two hours, as the room counts them.
+  def guesses(room, cards:)
+    clock.now = 0.0
+    card, device = [room::CARD, room::DEVICE].map { |limits| described_class.new(**limits, clock: -> { clock.now }) }
+    tried = 0.0
+    while clock.now < 7200
+      left = (0...cards).map { |one| device.resting(:device).then { |rests| rests.positive? ? rests : card.try(one) } }
+      left.count(&:zero?).times { device.try(:device) }
+      tried += left.count(&:zero?)
+      clock.now += left.min.zero? ? 1 : left.min
+    end
+    tried
   end
 end
