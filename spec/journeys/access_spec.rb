@@ -37,7 +37,8 @@ RSpec.describe "Every view can be used by everyone", :demo do
     "in front of the class" => %w[/show?times=7:45,8:23&lens=halves,hour_gap,minute_numbers /show?lens=day,sweep,quarters,hand_lines
                                   /show?lens=two_dials /show?board=1 /show?lens=hour_line /show/compare],
     "on paper" => %w[/sheets /sheets/call?kind=bingo&step=fives&seed=3 /check /check/new /check/3 /check/3/slips /check/paper],
-    "of desks and accounts" => %w[/devices/new /devices/keys /account /settings /nothing/here] }.each do |name, addresses|
+    "of desks and accounts" => %w[/devices/new /devices/keys /account /settings /nothing/here],
+    "of the school" => %w[/school /school/list /class/child/21/support] }.each do |name, addresses|
     it "the pages #{name} are clean, and right at every width" do
       complaints # of an example before
       addresses.each do |address|
