@@ -30,9 +30,11 @@ module Vantick
         def total(standard) = report.total(standard, days).map { |count| count&.to_h if classes.length > 1 }
 
         # Of the school's country; all where it has none of its own.
-        def standards = Core::Term::Aim.standards.select { |one| one.start_with?(store.school.country[:standards]) }
+        def standards = @standards ||= Core::Term::Aim.standards.select { |one| one.start_with?(country[:standards]) }
 
-        def days = @days ||= Rules.days(store.school.country[:id], today)
+        def country = @country ||= store.school.country
+
+        def days = @days ||= Rules.days(country[:id], today)
 
         def today = Store::SchoolDay.today
 
