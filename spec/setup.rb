@@ -5,6 +5,7 @@ ENV["RACK_ENV"] = "test" # passwords are quick to make here
 ROOT = File.expand_path("..", __dir__)
 $LOAD_PATH.unshift(*%w[core server cli].map { |room| File.join(ROOT, room, "lib") })
 
+require_relative "all_of_some"
 require_relative "measured_web"
 
 require "fileutils"

@@ -1,5 +1,6 @@
 # frozen_string_literal: true
 
+require_relative "../../spec/all_of_some"
 require_relative "../../spec/measured"
 
 Measured.start("core")

@@ -30,7 +30,7 @@ RSpec.describe "the data files" do
 
   it "let every step rest on steps before it, and speak of its words and questions" do
     core::Teaching::Step.all.each_with_index do |one, place|
-      expect(one.builds_on.map { |lower| core::Teaching::Step.all.index(lower) }).to all(be < place)
+      expect(one.builds_on.map { |lower| core::Teaching::Step.all.index(lower) }).to be_empty.or(all(be < place))
       expect([one.words, one.questions, one.standards].map(&:length)).to all(be_positive)
       expect(one.questions).to all(match(/\A[^?.]*([.?] [^?.]*)*\?( .*\.)?\z/))
     end
@@ -40,7 +40,7 @@ RSpec.describe "the data files" do
 
   it "let no step of an earlier standard need one of a later standard" do
     year = ->(one) { one.standards.grep(/CCSS/).first[/\d/].to_i }
-    core::Teaching::Step.all.each { |one| expect(one.builds_on.map(&year)).to all(be <= year[one]) }
+    core::Teaching::Step.all.each { |one| expect(one.builds_on.map(&year)).to be_empty.or(all(be <= year[one])) }
   end
 
   # Australian Curriculum version 9, AC9M2M04 (hour, half hour, quarter hour) and AC9M3M04 (to the nearest minute); from memory.

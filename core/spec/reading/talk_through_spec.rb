@@ -66,7 +66,7 @@ RSpec.describe Vantick::Core::Reading::TalkThrough do
       described_class.steps(shown).each do |step|
         counts = step.lights.filter_map { |light| light[:counts] }.flatten(1)
         expect(counts.map(&:last)).to eq(step.sentence[/: (.*)/, 1].scan(/\d+/).map(&:to_i)) if counts.any?
-        expect(counts.map { |place, said| [said, 60 - said].include?(place) }).to all(be(true))
+        expect(counts.map { |place, said| [said, 60 - said].include?(place) }).to be_empty.or(all(be(true)))
       end
     end
   end

@@ -69,7 +69,7 @@ RSpec.describe Vantick::Core::Teaching::Adjustments do
       it "has help on each clock that can have it, #{right ? 'where all is right' : 'where all is wrong'}" do
         helped, others = played(learner(help: true), right:).partition(&:helped)
         expect(helped).not_to be_empty
-        expect(others.map { |turn| core::Choosing::Support.of(turn.step, turn.task) }).to all(be_empty)
+        expect(others.map { |turn| core::Choosing::Support.of(turn.step, turn.task) }).to be_empty.or(all(be_empty))
       end
     end
 

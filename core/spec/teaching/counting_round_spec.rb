@@ -18,7 +18,7 @@ RSpec.describe Vantick::Core::Teaching::CountingRound do
     hops.each do |hop|
       shown = hop.lights.flat_map { |light| light[:counts] }
       expect(shown.map(&:last)).to eq((5..hop.said).step(5).to_a)
-      expect(shown.map { |place, said| place == said }).to all(be(true))
+      expect(shown.map { |place, said| place == said }).to be_empty.or(all(be(true)))
       expect(hop.lights.map { |light| [light[:from], light[:to]] }).to eq(shown.empty? ? [] : [[0, hop.said]])
     end
     expect(hops).to be_frozen

@@ -33,7 +33,7 @@ RSpec.describe Vantick::Core::Teaching::Lesson do
       plan = described_class.new(step: one, task: one.tasks.last, minutes:, seed: minutes)
       expect(plan.stages.map(&:id)).to eq(%i[warm_up recap show together alone exit])
       expect(plan.stages.sum(&:minutes)).to eq(minutes)
-      expect(apart(plan)).to all(be >= (one.pool.length > 12 ? 10 : 5)), plan.times.join(" ")
+      expect(apart(plan)).to be_empty.or(all(be >= (one.pool.length > 12 ? 10 : 5))), plan.times.join(" ")
       expect(plan.stages.last.items.filter_map(&:time) & plan.stages.first(5).flat_map { |stage| stage.items.filter_map(&:time) }).to eq([])
       plan.stages.each { |stage| expect(stage.spare_seconds).to be >= 0 }
       expect(plan.stages.map { |stage| stage.items.sum(&:seconds) + stage.spare_seconds }).to eq(plan.stages.map { |stage|

@@ -12,7 +12,7 @@ RSpec.describe Vantick::Core::Wording::Phrase do
         others = described_class.elsewhere(shown, conventions)
         expect(others & described_class.all(shown, conventions)).to eq([]), shown.to_s
         read = others.map { |words| core::Wording::AnswerReader.read(words, conventions).map(&:time) }
-        expect(read).to all(include(shown)), "#{others} for #{shown}"
+        expect(read).to be_empty.or(all(include(shown))), "#{others} for #{shown}"
       end
     end
   end
