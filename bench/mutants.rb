@@ -2,7 +2,6 @@
 
 require "etc"
 require "fileutils"
-require "json"
 require "open3"
 require "tmpdir"
 require "yaml"
@@ -16,6 +15,8 @@ module Mutants
   NEAREST = 8
   # Seconds for the specs of one change: a change may never end.
   PATIENCE = 180
+  RSPEC = Gem.bin_path("rspec-core", "rspec")
+
   # One change: a line of a file, and what stands there instead.
   Mutant = Struct.new(:file, :from, :to, keyword_init: true) do
     # @return [String] such as "core"
@@ -88,9 +89,9 @@ module Mutants
   # @return [Hash{String => Array<Array(Integer, Integer)>}] by file the first and last lines of methods
   def called_in(spec, root)
     Dir.mktmpdir do |folder|
-      told = File.join(folder, "called.json")
-      run([spec], root, "-r", File.join(root, "bench/mutants/cover.rb"), "MUTANTS_ROOT" => root, "MUTANTS_COVER" => told)
-      File.exist?(told) ? JSON.parse(File.read(told)) : {}
+      told = File.join(folder, "called")
+      run([spec], root, before: File.join(root, "bench/mutants/cover.rb"), "MUTANTS_ROOT" => root, "MUTANTS_COVER" => told)
+      File.exist?(told) ? Marshal.load(File.binread(told)) : {} # rubocop:disable Security/MarshalLoad -- our own, just written
     end
   end
 
@@ -114,16 +115,17 @@ module Mutants
     specs = nearest(mutant, covered, root)
     kept = File.read(File.join(root, mutant.file))
     mutant.apply(root)
-    specs.any? { |spec| !run([spec], root, "--fail-fast") }
+    specs.any? { |spec| !run([spec], root, "--fail-fast") }.tap { |seen| warn "#{seen ? 'seen' : 'UNSEEN'} #{mutant.file}: #{mutant.to}" }
   ensure
     File.write(File.join(root, mutant.file), kept) if kept
   end
 
   # @return [Boolean] whether they passed
-  def run(specs, root, *options, **env)
+  def run(specs, root, *options, before: nil, **env)
     room = specs.first[%r{\A[^/]+}]
     files = specs.map { |spec| spec.delete_prefix("#{room}/") }
-    command = ["timeout", PATIENCE.to_s, "bundle", "exec", "rspec", *options, *files]
+    first = before ? ["-r", before] : []
+    command = ["timeout", PATIENCE.to_s, "ruby", *first, "-rbundler/setup", RSPEC, *options, *files]
     Open3.capture2e({ "BUNDLE_GEMFILE" => File.join(root, "Gemfile"), "VANTICK_COVERAGE" => nil, **env }, *command,
                     chdir: File.join(root, room)).last.success?
   end

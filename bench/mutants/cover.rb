@@ -1,9 +1,8 @@
 # frozen_string_literal: true
 
-# Which methods of ours a file of specs calls: written to MUTANTS_COVER once it is done, as JSON, by file the lines of each. Lines alone
-# would not do: a method that stands on one line counts as run when it is defined.
+# Which methods of ours a file of specs calls: written to MUTANTS_COVER once it is done, by file the lines of each. Lines alone would not
+# do: a method that stands on one line counts as run when it is defined. Loaded before all else, and for this process alone.
 require "coverage"
-require "json"
 
 # The lines of what was called.
 module Called
@@ -20,5 +19,7 @@ module Called
   def lines(methods) = methods.select { |_, count| count.positive? }.map { |(_, _, first, _, last, _), _| [first, last] }
 end
 
+root, told = %w[MUTANTS_ROOT MUTANTS_COVER].map { |name| ENV.delete(name) }
+here = Process.pid
 Coverage.start(methods: true)
-at_exit { File.write(ENV.fetch("MUTANTS_COVER"), JSON.generate(Called.by_file(ENV.fetch("MUTANTS_ROOT")))) }
+at_exit { File.binwrite(told, Marshal.dump(Called.by_file(root))) if Process.pid == here }

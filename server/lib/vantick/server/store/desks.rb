@@ -58,7 +58,7 @@ module Vantick
         # @return [String] the key for the device; only what it hashes to is kept
         def sit(desk_id, child_id, step:, at:)
           token = SecureRandom.urlsafe_base64(32)
-          token_hash = Desks.hash(token)
+          token_hash = Desks.digest(token)
           @db.transaction do
             there = @db[:seats].where(desk_id:, child_id:)
             if there.update(token_hash:, **was(:moved)).zero?
@@ -73,13 +73,13 @@ module Vantick
         # @return [Rows::Seat, nil] the seat with its desk, as long as answers may arrive
         def seat(token, now)
           oldest = (now - (ANSWERS_HOURS * 3600)).iso8601
-          found = @db[:seats].join(:desks, id: :desk_id).where(token_hash: Desks.hash(token)).where { opened_at > oldest }
+          found = @db[:seats].join(:desks, id: :desk_id).where(token_hash: Desks.digest(token)).where { opened_at > oldest }
           row = found.select(*SEAT).first
           row && Rows::Seat.of(row, **still(row, now))
         end
 
         # @return [Symbol, nil] why a device lost its seat: `:moved` to another one, `:away` by the teacher; nothing where it had none
-        def lost(token) = @db[:seats].where(last_token_hash: Desks.hash(token)).get(:last_why)&.to_sym
+        def lost(token) = @db[:seats].where(last_token_hash: Desks.digest(token)).get(:last_why)&.to_sym
 
         # @return [Rows::Seat, nil] the seat at which a child was asked a task, at this desk or another of the last hours
         def seat_of_turn(child_id, turn_id, now)
@@ -111,7 +111,7 @@ module Vantick
           @db[:seats].where(id: seat_id).update(round: Sequel[:round] + 1, round_began_at: at, step:)
         end
 
-        def self.hash(token) = Digest::SHA256.hexdigest(token)
+        def self.digest(token) = Digest::SHA256.hexdigest(token)
 
         private
 
