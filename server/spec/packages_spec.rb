@@ -179,6 +179,8 @@ RSpec.describe Vantick::Server::Check::Packages do
     many = Vantick::Server::Formats::Bundle.write((1..12).to_h { |hour| ["#{hour}.xml", old_item("<value>#{hour}:00</value>")] }
       .merge((1..12).to_h { |hour| ["h#{hour}.xml", old_item("<value>#{hour}:30</value>")] }))
     expect(post("#{path}/packages", sent(many))).to be_refused(422).at("times").saying(/at most 12 clocks.*24 times/)
+    twelve = (1..12).map { |hour| "#{hour}:30" }
+    expect(post("#{path}/packages", { **sent(many), times: twelve }).body["items"].length).to eq(12)
     some = post("#{path}/packages", { **sent(many), times: %w[3:30 2:00 1:15] })
     expect(some.body["items"].map { |item| item["time"] }).to eq(%w[2:00 3:30])
     expect(post("#{path}/packages", { **sent(many), times: %w[1:15] })).to be_refused(422).at("times").saying(/None of these times/)

@@ -44,6 +44,14 @@ RSpec.describe Vantick::Server::Http::Patience do
     expect(guesses(room, cards: 1) * 26 / all).to be < 0.2
   end
 
+  # Each is a judgement with its reason beside it: a change is to be meant.
+  it "holds the numbers of wrong passwords and pictures" do
+    access = Vantick::Server::Access
+    expect([access::SignIn::FOR_ONE_NAME, access::SignIn::FROM_ONE_DEVICE]).to eq([{ free: 5, rest: 5, most: 900 },
+                                                                                   { free: 20, rest: 30, most: 900 }])
+    expect([access::Room::CARD, access::Room::DEVICE]).to eq([{ free: 5, rest: 120, most: 1800 }, { free: 40, rest: 120, most: 1800 }])
+  end
+
   # Tries of a device at so many cards in two hours, as the room counts them.
   def guesses(room, cards:)
     clock.now = 0.0

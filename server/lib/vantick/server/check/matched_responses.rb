@@ -32,6 +32,7 @@ module Vantick
         def match(responses)
           found = responses.map { |response| [response, matched(response)] }
           @answers = found.filter_map { |_, answer| answer if answer.is_a?(Hash) && !answer[:answer].empty? }
+          # Of each child and clock the first: whatever is told after it changes the next.
           @answers.uniq! { |answer| answer.values_at(:child_id, :item_id) }
           @left_out = found.filter_map { |response, why| LeftOut.new(response.place, why) if why.is_a?(String) }
           self

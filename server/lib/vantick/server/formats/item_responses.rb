@@ -31,14 +31,14 @@ module Vantick
 
         class << self
           # @param bytes [String]
-          # @return [Array<Response>] of each child and item the first one, since whatever is told after it changes the next
+          # @return [Array<Response>] those of one report in the order in which they were given, as far as that is said
           # @raise [Core::Error]
           def read(bytes)
             files = Bundle.zip?(bytes) ? Bundle.read(bytes, folders: true, only: FILES) : { "" => bytes }
             found = files.sort.flat_map { |name, text| in_file(name, text) }
             raise Core::Error.new(NONE, field: :file) if found.empty?
 
-            found.uniq { |one| [one.child, one.item] }
+            found
           end
 
           private
