@@ -163,6 +163,7 @@ RSpec.describe "With keys alone", :demo do
     stay_on(/\ACancel/)
     names = Array.new(6) { press(:tab).then { here } }
     expect(names).to include("New pictures", "Cancel")
-    expect(names.uniq - ["New pictures", "Cancel", "New pictures for Anneke?"]).to all(match(/\A(|DIV|nowhere|Other pictures.*)\z/m))
+    others = names.uniq - ["New pictures", "Cancel", "New pictures for Anneke?"]
+    expect(others).to be_empty.or(all(match(/\A(|DIV|nowhere|Other pictures.*)\z/m)))
   end
 end
