@@ -48,6 +48,14 @@ RSpec.describe Vantick::Core::Teaching::SupportPlan do
     expect(told.map(&:misreading)).to all(eq(swapped)).and have_attributes(length: be_positive)
   end
 
+  # Wrong answers in words alone: digits, of which nothing is known, come first.
+  it "has digits first of a child who was asked in words alone" do
+    wrong = step(:half_past).pool.first(6).map { |time| asked(step(:half_past), task(:dial_to_words), time, 15, "ten past one") }
+    weeks = plan(right(%i[oclock], tasks: [task(:dial_to_words)]) + wrong)
+    first = weeks.select { |week| week.step == step(:half_past) }.map(&:task)
+    expect(first).to eq([task(:dial_to_digital), task(:dial_to_words)].first(first.length)).and have_attributes(length: be_positive)
+  end
+
   it "has three weeks for a child who never answered, and for one who knows all that the class does" do
     expect(plan([]).map { |week| week.step.id }.first).to eq(Vantick::Core::Teaching::Step.with_times.first.id)
     expect(plan(right(%i[oclock half_past])).length).to be_between(0, 3)
