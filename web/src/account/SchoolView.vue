@@ -17,7 +17,7 @@ const shown = computed({
   get: () => standard.value || (report.value?.standard ?? ""),
   set: (chosen) => (standard.value = chosen),
 });
-const LEAST = "fewer than 5";
+const fewer = computed(() => `fewer than ${report.value?.least ?? ""}`);
 
 function words(count: CountTold): string {
   if (!count) return "no answers yet";
@@ -25,7 +25,7 @@ function words(count: CountTold): string {
     case "none":
       return `none of ${count.of}`;
     case "few":
-      return `${LEAST} of ${count.of}`;
+      return `${fewer.value} of ${count.of}`;
     case "some":
       return `${count.met} of ${count.of}`;
     case "nearly_all":
@@ -55,7 +55,7 @@ const headline = computed(() => {
 });
 /** "none" for nobody, else as in the table. */
 const several = (count: CountTold): string =>
-  count?.told === "none" ? "no child" : count?.told === "too_few" ? LEAST : words(count);
+  count?.told === "none" ? "no child" : count?.told === "too_few" ? fewer.value : words(count);
 const nobody = computed(() => {
   const found = report.value?.support;
   return found?.below?.told === "none" && found.below_now?.told === "none";
@@ -150,8 +150,8 @@ const print = (): void => window.print();
         </dl>
       </section>
       <p class="quiet fs-90">
-        Groups of fewer than five are not counted, so that no child can be recognised. A child meets a
-        standard when every step of it is secure.
+        Groups of {{ fewer }} are not counted, so that no child can be recognised. A child meets a standard
+        when every step of it is secure.
       </p>
     </template>
   </div>

@@ -15,9 +15,8 @@ const file = ref<File | null>(null);
 const sent = ref("");
 const found = shallowRef<PackageFound | null>(null);
 const ticked = ref<string[]>([]);
-/** As many as a check has room for. */
-const MOST = 12;
-const full = computed(() => ticked.value.length >= MOST);
+const most = computed(() => found.value?.most ?? 0);
+const full = computed(() => ticked.value.length >= most.value);
 const { busy, trouble, doing } = useDoing();
 
 async function look(): Promise<void> {
@@ -27,7 +26,7 @@ async function look(): Promise<void> {
   await doing(async () => {
     sent.value = await packageSent(chosen);
     found.value = await previewPackage(props.classId, sent.value);
-    ticked.value = found.value.times.slice(0, MOST);
+    ticked.value = found.value.times.slice(0, most.value);
   });
 }
 
@@ -70,8 +69,8 @@ const take = (): Promise<boolean> =>
       <ul v-if="found.left_out.length" class="quiet">
         <li v-for="one in found.left_out" :key="one.item">{{ one.item }}: {{ one.why }}</li>
       </ul>
-      <p v-if="found.times.length > MOST" class="quiet">
-        A check has up to {{ MOST }} clocks. Tick those you want.
+      <p v-if="found.times.length > most" class="quiet">
+        A check has up to {{ most }} clocks. Tick those you want.
       </p>
       <BButton variant="outline-primary" :disabled="busy || !ticked.length" @click="take">
         {{ found.times.length ? `Use ${counted(ticked.length, "clock")}` : "No times found" }}

@@ -20,11 +20,11 @@ module Vantick
           standard = input.fetch(:standard) { standards.first }
           raise Core::UnknownName.new("standard", standard, standards, field: :standard) unless standards.include?(standard)
 
-          @days = days.select.with_index { |day, at| at == days.length - 1 || report.answered?(day) }
-          { standards:, standard:, days: days.map do |day|
-            Date.jd(day).iso8601
-          end, classes: rows(standard), total: total(standard), support: }
+          @days = days.select { |day| day == days.last || report.answered?(day) }
+          { **Rules::TABLE.slice(:least), standards:, standard:, days: dates, classes: rows(standard), total: total(standard), support: }
         end
+
+        def dates = days.map { |day| Date.jd(day).iso8601 }
 
         # Of one class there is nothing to add up.
         def total(standard) = report.total(standard, days).map { |count| count&.to_h if classes.length > 1 }

@@ -8,7 +8,8 @@ module Vantick
       class Packages < Resource
         post "/api/classes/:class_id/package-previews" do
           found = read
-          answer_json({ times: found.times.map(&:to_s), step: step(found)&.id, task: task(found).id, left_out: found.left_out })
+          answer_json({ times: found.times.map(&:to_s), most: Core::Choosing::Chooser::IN_A_CHECK,
+                        step: step(found)&.id, task: task(found).id, left_out: found.left_out })
         end
 
         post "/api/classes/:class_id/packages" do
