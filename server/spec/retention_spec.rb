@@ -23,7 +23,7 @@ RSpec.describe Vantick::Server::Account::Retention do
 
   it "keeps everything at first, and nothing goes by itself once years are set" do
     aged(3000)
-    expect(get(path).body).to eq("years" => nil, "due" => { "children" => 0, "classes" => 0, "last" => nil })
+    expect(get(path).body).to eq("years" => nil, "choices" => (1..7).to_a, "due" => { "children" => 0, "classes" => 0, "last" => nil })
     expect(put(path, { years: 3 }).body).to include("years" => 3, "due" => include("children" => 2, "classes" => 1))
     expect(store.db[:children].count).to eq(3)
     expect(put(path, { years: nil }).body["due"]["children"]).to eq(0)

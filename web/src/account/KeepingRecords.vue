@@ -5,21 +5,21 @@ import { PresentPassword } from "@/parts";
 import { counted, countedChildren, moment } from "@/words";
 
 /** How long records stay after a child's last answer. Nothing goes by itself: whoever keeps the school says so. */
-const YEARS = [
-  { value: null as number | null, text: "no limit" },
-  ...[1, 2, 3, 4, 5, 6, 7].map((years) => ({ value: years as number | null, text: counted(years, "year") })),
-];
 const { data, reload } = useAsked("retention", () => [], readRetention);
 const { busy, wrong, elsewhere, doing } = useDoing();
+const years = computed(() => [
+  { value: null as number | null, text: "no limit" },
+  ...(data.value?.choices ?? []).map((one) => ({ value: one as number | null, text: counted(one, "year") })),
+]);
 const how = ref<RetentionHow | null>(null);
 const present = ref("");
 const told = ref("");
 const many = computed(() => data.value?.due.children ?? 0);
 
-const set = (years: number | null): Promise<boolean> =>
+const set = (chosen: number | null): Promise<boolean> =>
   doing(async () => {
     told.value = "";
-    await setRetention(years);
+    await setRetention(chosen);
     await reload();
   });
 
@@ -46,7 +46,7 @@ async function act(): Promise<void> {
     <BFormSelect
       id="keeping-years"
       :model-value="data.years"
-      :options="YEARS"
+      :options="years"
       class="w-auto"
       :disabled="busy"
       @update:model-value="set($event as number | null)"

@@ -2,6 +2,7 @@
 import { computed } from "vue";
 import type { RosterChange } from "@/api";
 import { moment } from "@/words";
+import { firstOfEach } from "./sameChildren";
 
 /** Who on the list may be a child of the class: the teacher says whether it is. Nobody gets a record unasked. */
 type Doubt = RosterChange["doubts"][number];
@@ -34,17 +35,7 @@ function options(doubt: Doubt) {
 const say = (at: number, child: number | null): void => void (same.value = { ...same.value, [at]: child });
 
 /** Each with the child that fits best, none twice. */
-function all(): void {
-  const taken = new Set(Object.values(same.value));
-  const found = { ...same.value };
-  for (const doubt of open.value) {
-    const child = doubt.children.find(({ id }) => !taken.has(id));
-    if (!child) continue;
-    found[doubt.at] = child.id;
-    taken.add(child.id);
-  }
-  same.value = found;
-}
+const all = (): void => void (same.value = firstOfEach(props.doubts, same.value));
 </script>
 
 <template>

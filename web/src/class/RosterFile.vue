@@ -9,17 +9,13 @@ import RosterChanges from "./RosterChanges.vue";
 import RosterDoubts from "./RosterDoubts.vue";
 import RosterLists from "./RosterLists.vue";
 import RosterTable from "./RosterTable.vue";
+import { NAMES, pairs } from "./sameChildren";
 import { useListFile } from "./useListFile";
 
 /** A list of children from another program: shown first, then taken whole or not at all. */
 const props = defineProps<{ schoolClass: SchoolClass }>();
 const emit = defineEmits<{ taken: [schoolClass: SchoolClass] }>();
 
-const NAMES = [
-  { value: "first", text: "First names only" },
-  { value: "initial", text: "With a letter of the family name" },
-  { value: "full", text: "With the family name" },
-];
 const {
   file,
   names,
@@ -47,7 +43,7 @@ const body = computed(() => ({
   ...reading.value,
   of: of.value,
   gone: gone.value,
-  same: Object.entries(same.value).flatMap(([at, child]) => (child ? [{ at: +at, child_id: child }] : [])),
+  same: pairs(same.value),
 }));
 const nothing = computed(
   () =>

@@ -4,6 +4,7 @@ import type { SchoolRoster, SchoolRosterChange, SchoolRosterSent } from "@/api";
 import { countedChildren } from "@/words";
 import RosterChanges from "./RosterChanges.vue";
 import RosterDoubts from "./RosterDoubts.vue";
+import { pairs } from "./sameChildren";
 
 /** A class of the school's list: which class here it is, whose it becomes, and who comes, moves and goes. */
 type Said = NonNullable<SchoolRosterSent["classes"]>[number];
@@ -23,14 +24,11 @@ const options = computed(() => [
 ]);
 const teachers = computed(() => props.accounts.map((one) => ({ value: one.id, text: one.name })));
 const teacher = computed(() => props.accounts.find((one) => one.id === props.one.account_id)?.name);
-const pairs = computed<Record<number, number | null>>(() =>
+const known = computed<Record<number, number | null>>(() =>
   Object.fromEntries(props.same.map((pair) => [pair.at, pair.child_id])),
 );
 
-function settle(found: Record<number, number | null>): void {
-  const same = Object.entries(found).flatMap(([at, child]) => (child ? [{ at: +at, child_id: child }] : []));
-  emit("say", { same });
-}
+const settle = (found: Record<number, number | null>): void => emit("say", { same: pairs(found) });
 </script>
 
 <template>
@@ -64,7 +62,7 @@ function settle(found: Record<number, number | null>): void {
       role="region"
       aria-label="Is it the same child?"
     >
-      <RosterDoubts :model-value="pairs" :doubts="one.doubts" @update:model-value="settle" />
+      <RosterDoubts :model-value="known" :doubts="one.doubts" @update:model-value="settle" />
     </div>
     <RosterChanges :change="one" :moved="one.moved" />
     <details v-if="one.left_out.length" class="mb-2">

@@ -15,14 +15,10 @@ import {
 import { FieldGroup, SureButton } from "@/parts";
 import { useClasses } from "@/school";
 import { clock, counted, countedChildren, moment } from "@/words";
+import { firstOfEach, NAMES, pairs } from "./sameChildren";
 import SchoolListClass from "./SchoolListClass.vue";
 
 /** One list of all classes of the school: class by class what would change, then taken whole or not at all. */
-const NAMES = [
-  { value: "first", text: "First names only" },
-  { value: "initial", text: "With a letter of the family name" },
-  { value: "full", text: "With the family name" },
-];
 type Said = NonNullable<SchoolRosterSent["classes"]>[number];
 const classes = useClasses();
 const { data: lists, trouble, reload } = useAsked("school-lists", () => [], listSchoolRosters);
@@ -77,18 +73,10 @@ function say(one: SchoolRoster, more: Partial<Said>): void {
   void look();
 }
 
-/** Each with the child that fits best, none twice, in every class. */
+/** In every class each with the child that fits best. */
 function allSame(): void {
-  for (const one of change.value?.classes ?? []) {
-    const taken = new Set<number>();
-    const same = one.doubts.flatMap((doubt) => {
-      const child = doubt.children.find(({ id }) => !taken.has(id));
-      if (!child) return [];
-      taken.add(child.id);
-      return [{ at: doubt.at, child_id: child.id }];
-    });
-    said.value[one.id] = { ...said.value[one.id], of: one.id, same };
-  }
+  for (const one of change.value?.classes ?? [])
+    said.value[one.id] = { ...said.value[one.id], of: one.id, same: pairs(firstOfEach(one.doubts)) };
   void look();
 }
 

@@ -28,7 +28,8 @@ module Vantick
 
         def told
           keepers_only
-          { years: store.retention.years, due: { children: due.length, classes: due.map { |child| child[:class_id] }.uniq.length,
+          { years: store.retention.years, choices: Store::Retention::CHOICES.to_a,
+            due: { children: due.length, classes: due.map { |child| child[:class_id] }.uniq.length,
                                                  last: due.map { |child| child[:last] }.max } }
         end
 
