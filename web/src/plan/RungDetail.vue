@@ -95,6 +95,7 @@ const nextHere = computed(() => {
   }
 
   .bi {
+    margin-right: 0.3rem;
     color: var(--v-right);
   }
 }
