@@ -116,6 +116,12 @@ RSpec.describe Vantick::Server::Classes::SchoolRosters do
       .to be_refused(422).at("classes").saying(/can't both be Curlew/)
   end
 
+  it "knows a teacher by the whole name alone" do
+    signed_in("Wiets")
+    found = preview(bundle({ "Plover" => { "u8" => "Ana" } }, teachers: { "Plover" => "Wietske" })).body["classes"]
+    expect(found.map { |one| one["account_id"] }).to eq([store.school.keeper])
+  end
+
   it "counts a child of two classes once, where the child is already, and says so" do
     known(ids)
     found = preview(bundle({ "Maths" => { "u1" => "Bo" }, "Curlew" => { "u1" => "Bo" } }), classes: []).body["classes"]

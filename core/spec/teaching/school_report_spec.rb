@@ -61,6 +61,16 @@ RSpec.describe Vantick::Core::Teaching::SchoolReport do
     expect(total.last).to eq(count(10, 15))
   end
 
+  it "rounds numbers and never words: none is nobody, and all is everybody" do
+    known = { true => right(%i[oclock half_past]), false => right(%i[oclock], days: [10]).first(1) }
+    told = [0, 1, 2, 6, 10, 11, 12].to_h do |met|
+      school = { curlew: standing((1..12).to_h { |child| [child, known[child <= met]] }) }
+      [met, described_class.new(school, today: 30).total(standard, [30]).first.to_h.values]
+    end
+    expect(told).to eq(0 => [:none, nil, 10], 1 => [:few, nil, 10], 2 => [:few, nil, 10], 6 => [:some, 5, 10],
+                       10 => [:nearly_all, nil, 10], 11 => [:nearly_all, nil, 10], 12 => [:all, nil, 10])
+  end
+
   it "finds who is far below what most of the class have shown, and nobody who was never asked" do
     expect(klass.far_below).to eq([9, 10, 11, 12])
     expect(klass.far_below.map { |child| klass.behind(child).length }).to all(be >= 2)

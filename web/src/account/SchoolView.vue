@@ -44,14 +44,28 @@ function share(count: CountTold): number | null {
   return count.told === "all" ? 100 : count.told === "none" ? 0 : null;
 }
 
+/** In how many words the school is told of: the total is rounded, so only "some" has a number. */
+function who(count: NonNullable<CountTold>, rounded: boolean): string {
+  switch (count.told) {
+    case "none":
+      return "No child meets";
+    case "few":
+      return `Fewer than ${report.value?.least} children meet`;
+    case "some":
+      return `${rounded ? "About " : ""}${count.met} of ${count.of} children meet`;
+    case "nearly_all":
+      return "Nearly all children meet";
+    default:
+      return "All children meet";
+  }
+}
+
 const headline = computed(() => {
   const found = report.value;
-  const last = found?.classes.length === 1 ? found.classes[0]?.counts.at(-1) : found?.total.at(-1);
-  const about = found?.classes.length !== 1 && last?.told === "some" ? "about " : "";
+  const one = found?.classes.length === 1;
+  const last = one ? found?.classes[0]?.counts.at(-1) : found?.total.at(-1);
   if (!last || last.told === "too_few") return "Too few answers yet to say.";
-  return `${about}${words(last)} children meet ${found?.standard}.`.replace(/^\w/, (one) =>
-    one.toUpperCase(),
-  );
+  return `${who(last, !one)} ${found?.standard}.`;
 });
 /** "none" for nobody, else as in the table. */
 const several = (count: CountTold): string =>
@@ -123,7 +137,7 @@ const print = (): void => window.print();
               </BTd>
             </BTr>
             <BTr v-if="report.classes.length > 1" class="total">
-              <BTh>All classes, rounded to fives</BTh>
+              <BTh>All classes, to the nearest {{ report.rounded_to }}</BTh>
               <BTd v-for="(count, at) in report.total" :key="at">{{ words(count) }}</BTd>
             </BTr>
           </BTbody>
@@ -131,7 +145,7 @@ const print = (): void => window.print();
       </div>
       <section class="support" aria-labelledby="support-head">
         <h2 id="support-head">Children far below their class</h2>
-        <p class="quiet">Two or more steps behind what most of their class know.</p>
+        <p class="quiet">{{ report.steps_below }} or more steps behind what most of their class know.</p>
         <p v-if="nobody" class="fs-120 fw-bold">No child on {{ dayWords(report.support.since) }} or today.</p>
         <dl v-else class="d-grid cols-auto-1 row-gap-2 column-gap-4">
           <dt>On {{ dayWords(report.support.since) }}</dt>

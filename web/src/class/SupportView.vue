@@ -58,7 +58,7 @@ const print = (): void => window.print();
 
 <template>
   <div class="page support">
-    <p v-if="trouble || refused" role="alert" class="field-error">{{ trouble || refused }}</p>
+    <p v-if="trouble" role="alert" class="field-error">{{ trouble }}</p>
     <NoClass v-else-if="!classes.current" what="Each child in a class has a record." />
     <template v-else-if="data">
       <div class="page-head">
@@ -93,10 +93,13 @@ const print = (): void => window.print();
           </BButton>
         </div>
       </div>
+      <p v-if="refused" role="alert" class="field-error">{{ refused }}</p>
       <p v-if="!data.weeks.length">{{ data.child.name }} has shown every step.</p>
       <template v-else>
         <p class="lead">
-          <template v-if="data.far_below">Two steps or more behind what most of the class know.</template>
+          <template v-if="data.far_below">
+            {{ data.steps_below }} or more steps behind what most of the class know.
+          </template>
           {{ data.minutes }} minutes, {{ data.times_a_week }} times a week, alone or in a small group.
         </p>
         <ol class="weeks list-unstyled d-grid gap-3 p-0">

@@ -40,6 +40,13 @@ module Vantick
       # @return [Integer, nil] the account that is signed in
       def teacher = env[Access::SignIn::TEACHER]
 
+      # @return [Boolean] whether it is the one that keeps the school
+      def keeper? = !teacher.nil? && store.school.keeper == teacher
+
+      def keepers_only
+        refuse(403, "Only whoever keeps the school can do this.", nil) unless keeper?
+      end
+
       # @return [Hash{Symbol => Object}] parameters of path and query, or the body, typed as the contract says
       def input = env[OpenapiFirst::REQUEST].params.transform_keys(&:to_sym)
 

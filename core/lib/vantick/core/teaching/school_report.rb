@@ -59,15 +59,14 @@ module Vantick
         # @return [Boolean] whether anybody had answered anything by then
         def answered?(day) = @standings.values.any? { |standing| asked?(standing, day) }
 
-        # @return [Array<Count, nil>] of the school, for each day, rounded
+        # @return [Array<Count, nil>] of the school, for each day: numbers are rounded, words are not
         def total(standard, days)
           steps = Term::Aim.new(standard).ladder
           days.map do |day|
             asked = @standings.values.select { |standing| asked?(standing, day) }
             next if asked.empty?
 
-            met = asked.sum { |standing| met(standing, steps, day) }
-            SchoolReport.count(rounded(met), rounded(asked.sum { |standing| standing.by_child.length }))
+            rounded(SchoolReport.count(asked.sum { |standing| met(standing, steps, day) }, asked.sum { |one| one.by_child.length }))
           end
         end
 
@@ -85,7 +84,9 @@ module Vantick
 
         def met(standing, steps, day) = standing.by_child.values.count { |one| (steps - one.secure_on(day)).empty? }
 
-        def rounded(many) = (many / TABLE[:rounded_to].to_f).round * TABLE[:rounded_to]
+        def rounded(count) = Count.new(told: count.told, met: nearest(count.met), of: nearest(count.of)).freeze
+
+        def nearest(many) = many && ((many / TABLE[:rounded_to].to_f).round * TABLE[:rounded_to])
       end
     end
   end

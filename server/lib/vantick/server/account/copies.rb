@@ -8,7 +8,7 @@ module Vantick
       # A copy of the school's file, to be kept somewhere else. It holds everybody's classes: only whoever made the school gets it.
       class Copies < Resource
         post "/api/school/copies" do
-          refuse(403, "Only the school's first teacher can download a full copy.", nil) unless store.school.keeper == teacher
+          keepers_only
 
           content_type "application/vnd.sqlite3"
           attachment "vantick-#{Date.jd(Store::SchoolDay.today).iso8601}.sqlite3"

@@ -10,7 +10,7 @@ module Vantick
         private_constant :Rules
 
         get "/api/school/report" do
-          refuse(403, "Only whoever keeps the school can see this.", nil) unless store.school.keeper == teacher
+          keepers_only
           answer_json(told)
         end
 
@@ -21,7 +21,8 @@ module Vantick
           raise Core::UnknownName.new("standard", standard, standards, field: :standard) unless standards.include?(standard)
 
           @days = days.select { |day| day == days.last || report.answered?(day) }
-          { **Rules::TABLE.slice(:least), standards:, standard:, days: dates, classes: rows(standard), total: total(standard), support: }
+          { **Rules::TABLE.slice(:least, :rounded_to, :steps_below), standards:, standard:, days: dates, classes: rows(standard),
+            total: total(standard), support: }
         end
 
         def dates = days.map { |day| Date.jd(day).iso8601 }

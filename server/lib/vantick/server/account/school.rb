@@ -34,8 +34,6 @@ module Vantick
             erasures: Views::JobView.jobs(store, Work::Erasure::KIND, class_id: nil) }
         end
 
-        def keeper? = store.school.keeper == teacher
-
         def accounts = answer_json({ accounts: store.school.accounts })
 
         # To all others there is none.

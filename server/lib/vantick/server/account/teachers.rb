@@ -11,8 +11,7 @@ module Vantick
         get "/api/session" do
           first = store.teachers.none?
           name = teacher && store.teachers.login(teacher)
-          keeper = !teacher.nil? && store.school.keeper == teacher
-          answer_json({ signed_in: !teacher.nil?, name:, keeper:,
+          answer_json({ signed_in: !teacher.nil?, name:, keeper: keeper?,
                         first_start: first, demo: DemoSignIn.shown, time_zone: Store::SchoolDay.zone,
                         first_day: teacher ? store.teachers.first_day(teacher) : [], **countries(first) })
         end

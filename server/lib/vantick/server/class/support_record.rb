@@ -6,6 +6,7 @@ module Vantick
       # A child's weeks of help on one page: what is planned, and what the child knew before and after.
       class SupportRecord
         TABLE = Core::Teaching::SupportPlan::TABLE
+        FAR_BELOW = Core::Teaching::SchoolReport::TABLE.slice(:steps_below).freeze
 
         # @param store [Store::Database]
         # @param school_class [Store::Rows::SchoolClass]
@@ -21,16 +22,15 @@ module Vantick
         # @return [Hash]
         def to_h
           begun = @store.support_plans.of_child(@child.id)
-          { child: @child.slice(:id, :name), far_below: far_below?, begun: !begun.nil?, **TABLE.slice(:minutes, :times_a_week),
+          { child: @child.slice(:id, :name), far_below: far_below?, **FAR_BELOW, begun: !begun.nil?, **TABLE.slice(:minutes, :times_a_week),
             **(begun ? of_begun(begun) : proposed) }
         end
 
         # @return [Array<Hash>] as it is kept
         def weeks
           Core::Teaching::SupportPlan.of(standing, @child.id, seed: @child.id).map do |week|
-            { step: week.step.id, task: week.task.id, misreading: week.misreading&.id, times: week.times.map do |time|
-              time.dial_time.to_s
-            end }
+            { step: week.step.id, task: week.task.id, misreading: week.misreading&.id,
+              times: week.times.map { |time| time.dial_time.to_s } }
           end
         end
 

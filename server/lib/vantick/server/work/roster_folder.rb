@@ -28,7 +28,7 @@ module Vantick
           # @raise [Core::Error]
           def read(name)
             refuse("This file isn't in the folder any more.") unless known.include?(name)
-            refuse("This file is larger than 600 kB.") if File.size(path(name)) > LARGEST
+            refuse("This file is larger than #{LARGEST / 1000} kB.") if File.size(path(name)) > LARGEST
             File.binread(path(name))
           rescue SystemCallError
             refuse("This file can't be read. Ask whoever looks after the computer.")
