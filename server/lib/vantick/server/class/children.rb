@@ -96,12 +96,7 @@ module Vantick
 
         def copy = @copy ||= Store::ChildCopy.new(store.db, child.id)
 
-        # Of this class, also one who left.
-        def child
-          @child ||= store.classes.child(input[:child_id]).tap do |found|
-            raise Store::Missing.new("child", found.id) unless found.class_id == input[:class_id]
-          end
-        end
+        def child = @child ||= store.classes.child_in(input[:class_id], input[:child_id])
 
         # A shared child goes into a colleague's own class where the owner says so.
         def check_owner(to)

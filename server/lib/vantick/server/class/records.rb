@@ -7,7 +7,7 @@ module Vantick
       class Records < Resource
         get "/api/classes/:class_id/children/:child_id/record" do
           school_class = store.classes.find(input[:class_id])
-          child = child_of(school_class, input[:child_id])
+          child = store.classes.child_in(school_class.id, input[:child_id])
           standing = child.left_at ? Store::Standings.of_child(child, school_class, store, today:) : standing_of(school_class)
           answers = store.answers.of_child(child[:id])
           record = RecordView.record(child, answers, school_class.wording, standing)
@@ -51,11 +51,6 @@ module Vantick
         end
 
         def standing_of(school_class) = Store::Standings.of(school_class, store, today:)
-
-        def child_of(school_class, id)
-          found = store.classes.child(id)
-          found.class_id == school_class.id ? found : raise(Store::Missing.new("child", id))
-        end
 
         def today = Store::SchoolDay.today
       end

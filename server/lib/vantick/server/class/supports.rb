@@ -25,10 +25,10 @@ module Vantick
 
         def school_class = @school_class ||= store.classes.find(input[:class_id])
 
-        # Of this class, and not one who left.
+        # Who left needs no weeks of help any more.
         def child
-          @child ||= store.classes.child(input[:child_id]).tap do |found|
-            raise Store::Missing.new("child", found.id) if found.class_id != school_class.id || found.left_at
+          @child ||= store.classes.child_in(school_class.id, input[:child_id]).tap do |found|
+            raise Store::Missing.new("child", found.id) if found.left_at
           end
         end
 

@@ -38,6 +38,10 @@ module Vantick
         # @raise [Missing]
         def child(id) = Rows::Child.of(@db[:children].first(id:) || raise(Missing.new("child", id)))
 
+        # @return [Rows::Child] of this class, also one who left
+        # @raise [Missing]
+        def child_in(class_id, id) = child(id).tap { |found| raise Missing.new("child", id) unless found.class_id == class_id }
+
         # @return [Array<Rows::Child>] in the order of the register, without those who left
         def children(class_id) = present.where(class_id:).order(:position).map { |row| Rows::Child.of(row) }
 
