@@ -79,7 +79,7 @@ RSpec.describe "A school", :demo do
     many = store.db[:children].count - 2
     visit "/account"
     select "3 years", from: "Records stay after a child's last answer for"
-    expect(page).to have_text("#{many} children in 1 class have not answered for longer")
+    expect(page).to have_text("#{many} children in 1 class with no answer for longer")
     expect(page).to be_axe_clean
     click_button "Erase records…"
     fill_in "Your own password", with: "the lamp is lit"

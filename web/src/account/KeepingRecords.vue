@@ -5,7 +5,7 @@ import { PresentPassword } from "@/parts";
 import { counted, countedChildren, moment } from "@/words";
 
 /** How long records stay after a child's last answer. Nothing goes by itself: whoever keeps the school says so. */
-const { data, reload } = useAsked("retention", () => [], readRetention);
+const { data, trouble, reload } = useAsked("retention", () => [], readRetention);
 const { busy, wrong, elsewhere, doing } = useDoing();
 const years = computed(() => [
   { value: null as number | null, text: "no limit" },
@@ -14,6 +14,7 @@ const years = computed(() => [
 const how = ref<RetentionHow | null>(null);
 const present = ref("");
 const told = ref("");
+const failed = computed(() => elsewhere("present_password"));
 const many = computed(() => data.value?.due.children ?? 0);
 
 const set = (chosen: number | null): Promise<boolean> =>
@@ -40,7 +41,8 @@ async function act(): Promise<void> {
 </script>
 
 <template>
-  <section v-if="data" aria-labelledby="keeping-head">
+  <p v-if="trouble" role="alert" class="field-error">{{ trouble }}</p>
+  <section v-else-if="data" aria-labelledby="keeping-head">
     <h2 id="keeping-head">Keeping records</h2>
     <label for="keeping-years">Records stay after a child's last answer for</label>
     <BFormSelect
@@ -51,11 +53,12 @@ async function act(): Promise<void> {
       :disabled="busy"
       @update:model-value="set($event as number | null)"
     />
+    <p v-if="failed && !how" class="field-error" role="alert">{{ failed }}</p>
     <p class="quiet mt-2">Nothing is erased until you say so.</p>
     <template v-if="many">
       <p class="mb-2">
         <strong>{{ countedChildren(many) }}</strong>
-        in {{ counted(data.due.classes, "class", "classes") }} have not answered for longer
+        in {{ counted(data.due.classes, "class", "classes") }} with no answer for longer
         <span v-if="data.due.last" class="quiet">(the last on {{ moment(data.due.last) }})</span>
       </p>
       <div class="d-flex flex-wrap gap-2">
@@ -92,9 +95,7 @@ async function act(): Promise<void> {
         copy too. You can't undo this.
       </p>
       <PresentPassword id="present-keeping" v-model="present" :wrong="wrong('present_password')" />
-      <p v-if="elsewhere('present_password')" class="field-error" role="alert">
-        {{ elsewhere("present_password") }}
-      </p>
+      <p v-if="failed" class="field-error" role="alert">{{ failed }}</p>
     </BModal>
   </section>
 </template>

@@ -12,10 +12,10 @@ import {
   type SchoolRosterChange,
   type SchoolRosterSent,
 } from "@/api";
-import { FieldGroup, SureButton } from "@/parts";
+import { FieldGroup, FileField, SureButton } from "@/parts";
 import { useClasses } from "@/school";
 import { clock, counted, countedChildren, moment } from "@/words";
-import { firstOfEach, NAMES, pairs } from "./sameChildren";
+import { firstOfEach, LISTS, NAMES, pairs } from "./sameChildren";
 import SchoolListClass from "./SchoolListClass.vue";
 
 /** One list of all classes of the school: class by class what would change, then taken whole or not at all. */
@@ -30,6 +30,8 @@ const gone = ref<SchoolRosterSent["gone"]>("stay");
 const source = shallowRef<{ file: string } | { from: string } | null>(null);
 const change = shallowRef<SchoolRosterChange | null>(null);
 const said = ref<Record<string, Said>>({});
+/** A class that is left out stays in sight, so that it can be taken after all. */
+const leftOut = shallowRef<SchoolRoster[]>([]);
 const told = ref("");
 const { busy, wrong, elsewhere, doing } = useDoing();
 
@@ -47,11 +49,17 @@ const look = (): Promise<boolean> =>
     change.value = source.value && (await previewSchoolRoster(body.value));
   });
 
-async function choose(): Promise<void> {
-  const chosen = file.value;
+/** What was said of one list is not said of the next. */
+function forget(): void {
   said.value = {};
+  leftOut.value = [];
   change.value = null;
   source.value = null;
+}
+
+async function choose(): Promise<void> {
+  const chosen = file.value;
+  forget();
   if (!chosen) return;
   const sent = await doing(async () => (source.value = { file: await fileSent(chosen) }));
   if (sent) await look();
@@ -59,13 +67,11 @@ async function choose(): Promise<void> {
 
 function offered(name: string): void {
   file.value = null;
-  said.value = {};
+  forget();
   source.value = { from: name };
   void look();
 }
 
-/** A class that is left out stays in sight, so that it can be taken after all. */
-const leftOut = shallowRef<SchoolRoster[]>([]);
 function say(one: SchoolRoster, more: Partial<Said>): void {
   said.value = { ...said.value, [one.id]: { ...said.value[one.id], of: one.id, ...more } };
   if (more.left_out) leftOut.value = [...leftOut.value, one];
@@ -83,8 +89,7 @@ function allSame(): void {
 const take = (): Promise<boolean> =>
   doing(async () => {
     await takeSchoolRoster(body.value);
-    change.value = null;
-    source.value = null;
+    forget();
     file.value = null;
     told.value = "List added.";
     await Promise.all([reload(), classes.load()]);
@@ -113,16 +118,14 @@ const back = (id: number): Promise<boolean> =>
         change before anything is added.
       </p>
       <div class="d-flex flex-wrap gap-4 align-items-start">
-        <FieldGroup id="school-list" v-slot="{ state }" label="File" :wrong="wrong('file')">
-          <BFormFile
-            id="school-list"
-            v-model="file"
-            plain
-            :state="state"
-            accept=".zip,.csv,.txt,.tsv"
-            @update:model-value="choose"
-          />
-        </FieldGroup>
+        <FileField
+          id="school-list"
+          v-model="file"
+          label="File"
+          :accept="LISTS"
+          :wrong="wrong('file')"
+          @chosen="choose"
+        />
         <FieldGroup id="school-names" label="How to store names" :wrong="wrong('names')">
           <BFormSelect id="school-names" v-model="names" :options="NAMES" @update:model-value="look" />
         </FieldGroup>
