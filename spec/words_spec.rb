@@ -62,6 +62,14 @@ RSpec.describe "The words of Vantick" do
     expect(bare.map(&:to_s)).to eq([])
   end
 
+  # A line of its own after an inline element is shown with a space before it.
+  it "have no space before a full stop or a comma" do
+    found = Dir[File.join(ROOT, "web/src/**/*.vue")].flat_map do |file|
+      File.read(file).scan(%r{</\w+>\n\s+[.,;:!?](?=\s).*}).map { |text| "#{File.basename(file)}: #{text.split("\n").last.strip}" }
+    end
+    expect(found).to eq([])
+  end
+
   it "leave no place for a word open that no table fills" do
     known = Vantick::Core::Wording::English::WORDS.keys.map(&:to_s)
     open = Texts.said_to(:teacher).select { |one| one.place.start_with?("web/") }.flat_map { |one| one.text.scan(/%\{(\w+)\}/).flatten }

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { ref, shallowRef } from "vue";
 import { packageSent, previewAnswers, useDoing, type AnswersFound } from "@/api";
-import { FieldGroup } from "@/parts";
+import { FileField } from "@/parts";
 import { counted } from "@/words";
 
 /** Answers that children gave in another program: they come as rows to look at, and what doesn't fit is named. */
@@ -31,22 +31,15 @@ defineExpose({ done });
 </script>
 
 <template>
-  <FieldGroup
+  <FileField
     id="answers-file"
-    v-slot="{ state }"
+    v-model="file"
     label="Or a file from another program: QTI results, or CSV with child, question and answer"
+    accept=".zip,.xml,.csv,.txt"
     :wrong="trouble"
     class="mt-2"
-  >
-    <BFormFile
-      id="answers-file"
-      v-model="file"
-      plain
-      :state="state"
-      accept=".zip,.xml,.csv,.txt"
-      @update:model-value="look"
-    />
-  </FieldGroup>
+    @chosen="look"
+  />
   <div v-if="found" role="status">
     <p class="mb-1">{{ counted(found.answers, "answer") }} found. Look at the rows above, then add them.</p>
     <template v-if="found.left_out.length">

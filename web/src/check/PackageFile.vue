@@ -3,7 +3,7 @@ import { computed, ref, shallowRef } from "vue";
 import { useRouter } from "vue-router";
 import { packageSent, previewPackage, takePackage, useDoing, useFacts, type PackageFound } from "@/api";
 import { DialFace } from "@/dial";
-import { FieldGroup } from "@/parts";
+import { FileField } from "@/parts";
 import { counted } from "@/words";
 
 /** Clocks from another program: what could be read is shown, and what could not, before a check is made of those that are ticked. */
@@ -40,16 +40,15 @@ const take = (): Promise<boolean> =>
 <template>
   <details class="mt-4">
     <summary>Clocks from another program (QTI)</summary>
-    <FieldGroup id="package" v-slot="{ state }" label="Package or question" :wrong="trouble" class="mt-2">
-      <BFormFile
-        id="package"
-        v-model="file"
-        plain
-        :state="state"
-        accept=".zip,.xml"
-        @update:model-value="look"
-      />
-    </FieldGroup>
+    <FileField
+      id="package"
+      v-model="file"
+      label="Package or question"
+      accept=".zip,.xml"
+      :wrong="trouble"
+      class="mt-2"
+      @chosen="look"
+    />
     <div v-if="found" role="status">
       <div class="read d-grid gap-2 mb-075">
         <figure v-for="time in found.times" :key="time" class="m-0 text-center">

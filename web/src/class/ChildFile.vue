@@ -8,7 +8,7 @@ import {
   type ChildFileFound,
   type SchoolClass,
 } from "@/api";
-import { FieldGroup } from "@/parts";
+import { FileField } from "@/parts";
 import { counted, moment } from "@/words";
 
 /** A child with every answer from another Vantick: shown first, then added. */
@@ -41,26 +41,19 @@ async function take(): Promise<void> {
 <template>
   <details class="mt-3">
     <summary>One child, from another Vantick</summary>
-    <FieldGroup
+    <FileField
       id="child-file"
-      v-slot="{ state }"
+      v-model="file"
       label="The child's file (JSON)"
+      accept=".json"
       :wrong="trouble"
       class="mt-2"
-    >
-      <BFormFile
-        id="child-file"
-        v-model="file"
-        plain
-        :state="state"
-        accept=".json"
-        @update:model-value="look"
-      />
-    </FieldGroup>
+      @chosen="look"
+    />
     <div v-if="found" role="status">
       <p class="mb-2">
         <strong>{{ found.name }}</strong>
-        , {{ counted(found.answers, "answer") }}
+        with {{ counted(found.answers, "answer") }}
         <template v-if="found.first && found.last">
           from {{ moment(found.first) }} to {{ moment(found.last) }}
         </template>

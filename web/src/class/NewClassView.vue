@@ -2,13 +2,14 @@
 import { useSessionStorage } from "@vueuse/core";
 import { useRouter } from "vue-router";
 import { previewRoster, takeRoster, useDoing, type SchoolClass } from "@/api";
-import { FieldGroup } from "@/parts";
+import { FieldGroup, FileField } from "@/parts";
 import { useClasses } from "@/school";
 import CommasMean from "./CommasMean.vue";
 import NamesShown from "./NamesShown.vue";
 import RosterTable from "./RosterTable.vue";
 import { useListFile } from "./useListFile";
 import { useNamesRead } from "./useNamesRead";
+import { LISTS } from "./sameChildren";
 
 /** Makes a class from a list of first names. */
 const router = useRouter();
@@ -83,21 +84,14 @@ const make = (): Promise<boolean> =>
       <BFormTextarea id="names" v-model="form.names" :state="state" rows="10" />
     </FieldGroup>
     <NamesShown v-if="read" id="names" v-model:commas="commas" :read="read" class="field" />
-    <FieldGroup
+    <FileField
       id="list"
-      v-slot="{ state }"
+      v-model="file"
       label="Or from a file (list, CSV or OneRoster)"
+      :accept="LISTS"
       :wrong="list.doing.wrong('file')"
-    >
-      <BFormFile
-        id="list"
-        v-model="file"
-        plain
-        :state="state"
-        accept=".zip,.csv,.txt,.tsv"
-        @update:model-value="list.choseFile"
-      />
-    </FieldGroup>
+      @chosen="list.choseFile"
+    />
     <FieldGroup v-if="several" id="which" label="Which class in the file">
       <BFormSelect id="which" v-model="of" :options="options" @update:model-value="put" />
     </FieldGroup>

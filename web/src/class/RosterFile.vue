@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, ref, shallowRef } from "vue";
 import { previewRoster, takeRoster, type Roster, type RosterChange, type SchoolClass } from "@/api";
-import { FieldGroup } from "@/parts";
+import { FieldGroup, FileField } from "@/parts";
 import { countedChildren } from "@/words";
 import ChildFile from "./ChildFile.vue";
 import CommasMean from "./CommasMean.vue";
@@ -9,7 +9,7 @@ import RosterChanges from "./RosterChanges.vue";
 import RosterDoubts from "./RosterDoubts.vue";
 import RosterLists from "./RosterLists.vue";
 import RosterTable from "./RosterTable.vue";
-import { NAMES, pairs } from "./sameChildren";
+import { LISTS, NAMES, pairs } from "./sameChildren";
 import { useListFile } from "./useListFile";
 
 /** A list of children from another program: shown first, then taken whole or not at all. */
@@ -93,16 +93,14 @@ async function take(): Promise<void> {
       A OneRoster bundle, a table (CSV), or one name on each line. You see it before anything is added.
     </p>
     <form novalidate @submit.prevent="take">
-      <FieldGroup id="roster" v-slot="{ state }" label="File" :wrong="wrong('file')">
-        <BFormFile
-          id="roster"
-          v-model="file"
-          plain
-          :state="state"
-          accept=".zip,.csv,.txt,.tsv"
-          @update:model-value="choseFile"
-        />
-      </FieldGroup>
+      <FileField
+        id="roster"
+        v-model="file"
+        label="File"
+        :accept="LISTS"
+        :wrong="wrong('file')"
+        @chosen="choseFile"
+      />
       <FieldGroup v-if="several" id="roster-of" v-slot="{ state }" label="Class" :wrong="wrong('of')">
         <BFormSelect
           id="roster-of"

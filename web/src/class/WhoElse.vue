@@ -67,9 +67,8 @@ const give = (): Promise<boolean> =>
       </li>
     </ul>
     <p v-if="!colleagues.length" class="quiet m-0">
-      Nobody else has an account here. Add a colleague under
-      <RouterLink :to="{ name: 'account' }">your account</RouterLink>
-      .
+      Nobody else has an account here.
+      <RouterLink :to="{ name: 'account' }">Add a colleague</RouterLink>
     </p>
     <form v-else novalidate @submit.prevent="share">
       <FieldGroup id="colleague" v-slot="{ state }" label="Colleague" :wrong="wrong('account_id')">

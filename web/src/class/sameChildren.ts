@@ -1,5 +1,8 @@
 import type { RosterChange } from "@/api";
 
+/** Files that a list of children comes in. */
+export const LISTS = ".zip,.csv,.txt,.tsv";
+
 /** How much of a listed name is stored. */
 export const NAMES = [
   { value: "first", text: "First names only" },

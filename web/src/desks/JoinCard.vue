@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed } from "vue";
 import type { Desk } from "@/api";
-import { QrCode } from "@/parts";
+import { HereAlone, QrCode } from "@/parts";
 
 /** How children come to the desk: the address, the code, and both as a QR code. Large until somebody has joined. */
 const props = defineProps<{
@@ -30,11 +30,7 @@ const address = computed(() => props.desk.address.replace(/^https?:\/\//, ""));
         Code
         <strong class="code fs-150">{{ desk.code }}</strong>
       </p>
-      <p v-if="large && !desk.reachable" class="quiet note mt-04 mb-0">
-        Only this computer can reach that address. For devices in the room, start Vantick with
-        <code class="fw-bold text-nowrap">--host 0.0.0.0</code>
-        .
-      </p>
+      <HereAlone v-if="large && !desk.reachable" class="note mt-04 mb-0" />
     </div>
     <BButton v-if="board" variant="outline-primary" class="close position-absolute" @click="$emit('close')">
       Back
@@ -52,7 +48,7 @@ const address = computed(() => props.desk.address.replace(/^https?:\/\//, ""));
   letter-spacing: 0.12em;
 }
 
-.note code {
+.note :deep(code) {
   color: inherit;
 }
 

@@ -126,8 +126,8 @@ useEventListener("keydown", (event: KeyboardEvent) => {
       >
         <strong>Look at</strong>
         <span v-for="child in stuck" :key="child.child_id" class="who">
-          <b class="lh-110">{{ child.name }}</b>
-          : {{ STUCK[child.stuck!] }}
+          <b class="lh-110">{{ child.name }}:</b>
+          {{ STUCK[child.stuck!] }}
         </span>
       </p>
       <ul

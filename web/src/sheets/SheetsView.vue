@@ -236,7 +236,7 @@ async function draw(): Promise<void> {
         <p v-if="made && again" class="made on-past rounded-07 px-3 py-2" role="status">
           Made. Code:
           <strong>{{ made.code }}</strong>
-          .
+          ·
           <a :href="file || sheetOf(made.check_id)" target="_blank" rel="noopener">Open file</a>
           ·
           <a

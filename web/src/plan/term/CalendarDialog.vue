@@ -9,7 +9,7 @@ import {
   withdrawCalendarAddress,
   type CalendarAddress,
 } from "@/api";
-import { QrCode, SureButton } from "@/parts";
+import { HereAlone, QrCode, SureButton } from "@/parts";
 import { useClasses } from "@/school";
 
 /** Lessons in a calendar: as a file of today, or at a private address that calendars follow. */
@@ -70,11 +70,7 @@ const change = (does: (classId: number) => Promise<CalendarAddress>): Promise<bo
             </div>
           </div>
         </div>
-        <p v-if="!data.reachable" class="quiet mt-2 mb-0">
-          Only this computer can reach that address. For other devices, start Vantick with
-          <code class="fw-bold text-nowrap">--host 0.0.0.0</code>
-          .
-        </p>
+        <HereAlone v-if="!data.reachable" class="mt-2 mb-0" />
         <SureButton
           class="mt-2 p-0"
           variant="link"

@@ -10,7 +10,7 @@ import {
   type Term,
   type TermSet,
 } from "@/api";
-import { FieldGroup } from "@/parts";
+import { FieldGroup, FileField } from "@/parts";
 import { counted, dayWords, mondayOf, plusDays, today } from "@/words";
 import DaysFound from "./DaysFound.vue";
 import { useOftenOff } from "./useOftenOff";
@@ -206,19 +206,14 @@ function set(): Promise<boolean> {
       </ul>
       <div class="d-flex flex-wrap gap-3 align-items-end">
         <BButton variant="outline-primary" class="field" @click="addOff">Add days off</BButton>
-        <FieldGroup
+        <FileField
           id="calendar"
+          v-model="file"
           label="Or from the school's calendar file (.ics)"
+          accept=".ics,text/calendar"
           :wrong="reading.trouble.value"
-        >
-          <BFormFile
-            id="calendar"
-            v-model="file"
-            plain
-            accept=".ics,text/calendar"
-            @update:model-value="read"
-          />
-        </FieldGroup>
+          @chosen="read"
+        />
       </div>
       <DaysFound v-if="days.length" ref="list" :days="days" @take="take" @leave="leave" />
       <p v-if="found" role="status" class="quiet mb-0">{{ found }}</p>
