@@ -49,6 +49,15 @@ RSpec.describe "A school", :demo do
     expect(store.db[:children].order(:id).select_map(%i[id name class_id source_id])).to eq(before)
   end
 
+  it "leaves a class out, and forgets that with the next list" do
+    visit "/school/list"
+    attach_file "File", file("two.csv", "Class,First name\nPlover,Theo\nRuff,Eli\n")
+    within("section[aria-label='Plover']") { click_button "Leave this class out" }
+    expect(page).to have_text("Plover is left out.").and have_button("Add list to 1 class")
+    attach_file "File", file("next.csv", "Class,First name\nPlover,Theo\n")
+    expect(page).to have_css("section[aria-label='Plover']").and have_no_text("Plover is left out.")
+  end
+
   it "plans three weeks of help for a child, keeps them once they have started, and discards them" do
     una = store.db[:children].where(name: "Una").get(:id)
     visit "/class/child/#{una}"

@@ -92,7 +92,13 @@ const print = (): void => window.print();
     <div class="page-head">
       <h1>The school</h1>
       <div class="actions no-print">
-        <BFormSelect v-model="shown" :options="standards" class="w-auto" aria-label="Which standard" />
+        <BFormSelect
+          v-if="report"
+          v-model="shown"
+          :options="standards"
+          class="w-auto"
+          aria-label="Which standard"
+        />
         <BButton variant="outline-primary" :to="{ name: 'school-list' }">List of all classes</BButton>
         <BButton variant="outline-primary" @click="print">
           <i class="bi bi-printer" aria-hidden="true"></i>
