@@ -56,7 +56,7 @@ module Bench
 
     # Every misreading of a step and task in turn, and children without one; seldom ones less often.
     def truths(step, task)
-      seldom, often = Choosing::Telling.for(step, task).misreadings.partition(&:seldom?)
+      seldom, often = Choosing::Discrimination.for(step, task).misreadings.partition(&:seldom?)
       ([[], *often.zip] * OFTEN) + seldom.zip
     end
 

@@ -21,7 +21,7 @@ class CoverageReport
   end
 
   # @return [Boolean] whether everything is reached that has to be
-  def told
+  def exit_status
     rows = FLOORS.flat_map { |room, floors| ruby(room).map { |what, share| [room, what, share, floors.fetch(what)] } }
     rows << ["web", :lines, WebCoverage.lines, WebCoverage::FLOOR]
     rows.each do |room, what, share, floor|
@@ -44,4 +44,4 @@ class CoverageReport
   def share(hits) = hits.empty? ? 0.0 : 100.0 * hits.count(&:positive?) / hits.length
 end
 
-exit(CoverageReport.new.told) if $PROGRAM_NAME == __FILE__
+exit(CoverageReport.new.exit_status) if $PROGRAM_NAME == __FILE__

@@ -54,7 +54,7 @@ module Bench
         self
       end
 
-      def kinds(step) = Core::Teaching::KindsOfTime.of_step(step)
+      def kinds(step) = Core::Teaching::KnowledgeComponents.of_step(step)
 
       private
 
@@ -65,7 +65,7 @@ module Bench
         there.each { |child| child.lesson(kinds(step), @day) }
         task = step.whole? ? TASKS.sample(random: @random) : step.tasks.first.id
         ask(there, step, Core::Marking::Task.find(task), EXIT)
-        @lessons << Core::Teaching::Course::Given.new(step:, day: @day)
+        @lessons << Core::Teaching::SchemeOfWork::GivenLesson.new(step:, day: @day)
       end
 
       # What was taught so far, some of each.
@@ -84,11 +84,11 @@ module Bench
       end
 
       def answer(child, step, task, time, place)
-        kind = Core::Teaching::KindsOfTime.of(task, time)
+        kind = Core::Teaching::KnowledgeComponents.of(task, time)
         text = task.write(child.answer(kind, time, task, @day, place))
         marked = Core::Marking::Marker.mark(task:, time:, text:)
         child.practice(kind, @day)
-        @answers[child] << Core::Teaching::Standing::Asked.new(step:, marked:, day: @day)
+        @answers[child] << Core::Teaching::ItemResponse.new(step:, marked:, day: @day)
       end
     end
   end

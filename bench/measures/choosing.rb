@@ -10,7 +10,7 @@ module Bench
 
     def against_best(step, task, seed)
       pool = small_pool(step, task, seed)
-      telling = Choosing::Telling.new(pool, task)
+      telling = Choosing::Discrimination.new(pool, task)
       balance = Choosing::Balance.new(pool, 4, [])
       all = pool.combination(4).group_by { |times| balance.faults(times) }
       best = all.fetch(all.keys.min).map { |times| telling.worth(times) }.max
@@ -25,7 +25,7 @@ module Bench
     # told apart, what is missing from the sum.
     def doubt_left(seed)
       step = Teaching::Step.find(:quarters)
-      telling = Choosing::Telling.for(step, WORDS)
+      telling = Choosing::Discrimination.for(step, WORDS)
       doubt = ->(times) { telling.weight_possible - telling.worth(times) }
       random = Random.new(seed)
       blind = Array.new(Sizes[:blind_draws]) { doubt.call(step.pool.sample(5, random:)) }
@@ -45,7 +45,7 @@ module Bench
     def scoring_time(step, task, seed)
       random = Random.new(seed)
       tickets = Array.new(Sizes[:blind_tickets]) { step.pool_for(task).sample(TICKET, random:) }
-      telling = Choosing::Telling.for(step, task)
+      telling = Choosing::Discrimination.for(step, task)
       quickest(9) { tickets.each { |times| telling.worth(times) } }
     end
 

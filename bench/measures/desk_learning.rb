@@ -38,13 +38,13 @@ module Bench
       def one_round(round)
         learner = learner()
         READ::Desk::Round::TASKS.times do |at|
-          turn = READ::Desk::NextTurn.for(learner, seed: (round * 100) + at)
-          learner = learner.asked(turn).after(turn.times.map { |time| answered(turn, time, at) })
+          turn = READ::Desk::TaskSelector.for(learner, seed: (round * 100) + at)
+          learner = learner.with_turn(turn).after(turn.times.map { |time| answered(turn, time, at) })
         end
       end
 
       def learner
-        own = READ::Teaching::Standing.new(@answers, lessons: @lessons, today: @day)
+        own = READ::Teaching::ChildProgress.new(@answers, lessons: @lessons, today: @day)
         step = @step || own.next_step || READ::Teaching::Step.hardest
         @step = step unless @moving
         ceiling = READ::Teaching::Step.above([step, *@lessons.map(&:step)]) if @moving
@@ -53,12 +53,12 @@ module Bench
       end
 
       def answered(turn, time, place)
-        kind = READ::Teaching::KindsOfTime.of(turn.task, time)
+        kind = READ::Teaching::KnowledgeComponents.of(turn.task, time)
         marked = READ::Marking::Marker.mark(task: turn.task, time:, text: text(turn, time, kind, place), said: turn.said)
         @child.practice(kind, @day)
         @asked += 1
         @right += 1 if marked.read_right?
-        @answers << READ::Teaching::Standing::Asked.new(step: turn.step, marked:, day: @day, device: true, helped: turn.helped)
+        @answers << READ::Teaching::ItemResponse.new(step: turn.step, marked:, day: @day, device: true, helped: turn.helped)
         marked
       end
 
@@ -96,7 +96,7 @@ module Bench
     end
 
     def known(child, day)
-      kinds = READ::Teaching::KindsOfTime.all
+      kinds = READ::Teaching::KnowledgeComponents.all
       kinds.count { |kind| child.knows?(kind, day) } / kinds.length.to_f
     end
 

@@ -15,9 +15,9 @@ module Bench
       learner = Desk::Learner.new(step:)
       found = false
       wrong = Array.new(Desk::Round::TASKS) do |at|
-        turn = Desk::NextTurn.for(learner, seed: (seed * 100) + at)
+        turn = Desk::TaskSelector.for(learner, seed: (seed * 100) + at)
         marked = turn.times.map { |time| desk_answer(turn, time, child, knows || turn.step != step || random.rand < 0.25) }
-        learner = learner.asked(turn).after(marked)
+        learner = learner.with_turn(turn).after(marked)
         found ||= learner.belief.likely.include?(misreading)
         marked.none?(&:read_right?)
       end
@@ -36,7 +36,7 @@ module Bench
 
     def desk_finds(seed)
       found = DESK_STEPS.flat_map do |step|
-        Choosing::Telling.for(step, WORDS).misreadings.first(Sizes[:desk_misreadings]).product([step], (1..Sizes[:desk_seeds]).to_a)
+        Choosing::Discrimination.for(step, WORDS).misreadings.first(Sizes[:desk_misreadings]).product([step], (1..Sizes[:desk_seeds]).to_a)
       end
       rounds = found.map { |one, step, more| desk_round(step, one, seed + more).first }
       lost = DESK_STEPS.product((1..Sizes[:desk_lost]).to_a).map { |step, more| desk_round(step, nil, seed + more, knows: false).last }

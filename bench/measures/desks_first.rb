@@ -68,7 +68,7 @@ module Bench
     # Helps and a forecast for each teacher, and the stack, while the block runs; and a child who comes meanwhile.
     # @return [Array] seconds that the child waited to be in, and what the block gives
     def heavy(port, planners, stack)
-      busy = planners.map { |teacher, id| Thread.new { asked(teacher, "/api/classes/#{id}/term/helps") } }
+      busy = planners.map { |teacher, id| Thread.new { asked(teacher, "/api/classes/#{id}/term/suggestions") } }
       busy << Thread.new { read(*planners.first.then { |_, id| [teacher_at(port), id] }, stack) }
       joins = Thread.new { sleep(LOAD_SECONDS / 3.0) && Benchmark.realtime { seats_of(teacher_at(port), port, 90, 1) } }
       loads = yield

@@ -79,8 +79,8 @@ module Bench
     # Of children with two misreadings, those of whom what is named is theirs.
     def pair_found(seed)
       named = POOLS.select { |_, task| task == WORDS }.flat_map do |step, task|
-        Choosing::Telling.for(step, task).misreadings.combination(2).to_a.sample(Sizes[:pairs],
-                                                                                 random: Random.new(seed)).map.with_index do |truth, at|
+        pairs = Choosing::Discrimination.for(step, task).misreadings.combination(2).to_a
+        pairs.sample(Sizes[:pairs], random: Random.new(seed)).map.with_index do |truth, at|
           named(step, task, truth, seed + at).then { |misreadings| misreadings.any? && (misreadings - truth).empty? }
         end
       end

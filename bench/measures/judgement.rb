@@ -10,26 +10,26 @@ module Bench
 
     def next_fits(seed)
       all = looks(seed).map { |look| [look, Teaching::Step.with_times.select { |step| fits?(look, step) }] }
-      share(all.reject { |_, fitting| fitting.empty? }) { |look, fitting| fitting.include?(look.standing.next_step(limit: look.limit)) }
+      share(all.reject { |_, fitting| fitting.empty? }) { |look, fitting| fitting.include?(look.progress.next_step(limit: look.limit)) }
     end
 
     def fits?(look, step) = !look.knows?(step) && step.foundations.select { |below| below.pool.any? }.all? { |below| look.knows?(below) }
 
     def likely_right(seed)
-      told = looks(seed).flat_map { |look| look.standing.diagnosis.likely.map { |one| look.pupil.misreadings.include?(one) } }
+      told = looks(seed).flat_map { |look| look.progress.diagnosis.likely.map { |one| look.pupil.misreadings.include?(one) } }
       share(told, &:itself)
     end
 
     def settle_useless(seed)
-      told = looks(seed).first(Sizes[:looked_at]).filter_map { |look| Judging::NextBest.advice(look.standing.diagnosis, look.limit) }
+      told = looks(seed).first(Sizes[:looked_at]).filter_map { |look| Judging::ItemSelection.advice(look.progress.diagnosis, look.limit) }
       share(told) { |advice| advice.bits < 0.05 }
     end
 
-    def states(seed) = looks(seed).flat_map { |look| look.standing.states.map { |step, state| [look, step, state] } }
+    def states(seed) = looks(seed).flat_map { |look| look.progress.states.map { |step, state| [look, step, state] } }
 
     def whole_secure_part_not(seed)
       wholes = states(seed).select { |_, step, state| state == :secure && step.parts.any? }
-      share(wholes) { |look, step, _| step.parts.any? { |part| look.standing.states[part] != :secure } }
+      share(wholes) { |look, step, _| step.parts.any? { |part| look.progress.states[part] != :secure } }
     end
 
     def secure_wrong(seed)

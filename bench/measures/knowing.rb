@@ -85,20 +85,20 @@ module Bench
       bins.sum { |bin| (mean(bin.map(&:first)) - share(bin, &:last)).abs * bin.length / told.length }
     end
 
-    def standings(history, day) = history.answers.transform_values { |asked| standing(history, asked, day) }
+    def progress_by_pupil(history, day) = history.answers.transform_values { |asked| progress(history, asked, day) }
 
-    def standing(history, asked, day)
+    def progress(history, asked, day)
       days = asked.map(&:day).uniq
-      Teaching::Standing.new(asked, today: day, lessons: history.lessons.select { |lesson| days.include?(lesson.day) })
+      Teaching::ChildProgress.new(asked, today: day, lessons: history.lessons.select { |lesson| days.include?(lesson.day) })
     end
 
-    def knows?(child, step, day) = Teaching::KindsOfTime.of_step(step).all? { |kind| child.knows?(kind, day) }
+    def knows?(child, step, day) = Teaching::KnowledgeComponents.of_step(step).all? { |kind| child.knows?(kind, day) }
 
     # @return [Array<Boolean>] of what is called secure after so many days more and has no mark, whether it is known
     def secure_known(history, later = 0)
       day = history.day + later
-      standings(history, day).flat_map do |child, standing|
-        found = standing.states.select { |step, state| state == :secure && !(later.positive? && standing.review_due.include?(step)) }.keys
+      progress_by_pupil(history, day).flat_map do |child, progress|
+        found = progress.states.select { |step, state| state == :secure && !(later.positive? && progress.review_due.include?(step)) }.keys
         found.map { |step| knows?(child, step, day) }
       end
     end
@@ -115,7 +115,7 @@ module Bench
     def place_of(child) = Knowing::Baseline.rungs.rindex { |step| child.knows?(step.id, 0) } || -1
 
     def asked(child, question, place)
-      kind = Teaching::KindsOfTime.of(question.task, question.time)
+      kind = Teaching::KnowledgeComponents.of(question.task, question.time)
       text = question.task.write(child.answer(kind, question.time, question.task, 0, place))
       Marking::Marker.mark(task: question.task, time: question.time, text:)
     end

@@ -54,7 +54,7 @@ module Bench
       canvas.stroke([middle] * 2, 6, 34)
       Vantick::Copier::ChildHand.new(Random.new(@random.rand(2**31))).draw_hands(canvas, middle, SIDE / 2.0, hands, PER_MM)
       grey = canvas.bytes.bytes.map { |value| ((value * 0.9) + 10 + ((@random.rand - 0.5) * 16)).round.clamp(0, 255) }
-      Core::Paper::Picture.new(SIDE, SIDE, grey.pack("C*"))
+      Core::Paper::GrayImage.new(SIDE, SIDE, grey.pack("C*"))
     end
   end
 
@@ -86,7 +86,7 @@ module Bench
 
     def decoded(jpeg)
       image = Vips::Image.new_from_buffer(jpeg, "").colourspace("b-w").cast("uchar")[0]
-      Vantick::Core::Paper::Picture.new(image.width, image.height, image.write_to_memory)
+      Vantick::Core::Paper::GrayImage.new(image.width, image.height, image.write_to_memory)
     end
   end
 
@@ -149,7 +149,7 @@ module Bench
     # All that is done with a page of dials; what is printed on it is drawn once for a stack.
     def read_dials(picture, printed)
       Vantick::Server::Pages::Found.of(picture).each do |piece|
-        warp = Vantick::Core::Paper::Warp.new([[31, 31], [564, 31], [564, 811], [31, 811]], piece.corners)
+        warp = Vantick::Core::Paper::Homography.new([[31, 31], [564, 31], [564, 811], [31, 811]], piece.corners)
         8.times do |at|
           box = [160 + ((at % 2) * 270) - 39, 190 + ((at / 2) * 165) - 39, 78, 78]
           Vantick::Core::Paper::HandsSeen.new(printed.written(picture, warp, box))

@@ -12,8 +12,8 @@ module Bench
       ladder = Teaching::Step.with_times.select(&:whole?)
       items = ladder.drop(2).flat_map.with_index do |step, at|
         aimed = ladder.take_while { |one| one != step }.sample(2, random: Random.new(seed + at))
-        kinds = aimed.flat_map { |one| Teaching::KindsOfTime.of_step(one) }
-        recap_items(step, aimed, seed).map { |item| kinds.include?(Teaching::KindsOfTime.of(item.task, item.time)) }
+        kinds = aimed.flat_map { |one| Teaching::KnowledgeComponents.of_step(one) }
+        recap_items(step, aimed, seed).map { |item| kinds.include?(Teaching::KnowledgeComponents.of(item.task, item.time)) }
       end
       share(items, &:itself)
     end
@@ -30,8 +30,8 @@ module Bench
     end
 
     def known(look, key)
-      step = look.standing.next_step(limit: look.limit)
-      Teaching::Groups::Known.new(key:, misreading: look.standing.diagnosis.likely.first, step:, going_on: look.standing.going_on?(step))
+      step = look.progress.next_step(limit: look.limit)
+      Teaching::Groups::Known.new(key:, misreading: look.progress.diagnosis.likely.first, step:, going_on: look.progress.going_on?(step))
     end
 
     def own_need(children)

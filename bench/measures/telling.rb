@@ -26,8 +26,8 @@ module Bench
     end
 
     def both_of_two(seed)
-      pairs = Choosing::Telling.for(Teaching::Step.find(:minutes), WORDS).misreadings.combination(2).to_a.sample(Sizes[:pairs_told],
-                                                                                                                 random: Random.new(seed))
+      all = Choosing::Discrimination.for(Teaching::Step.find(:minutes), WORDS).misreadings.combination(2).to_a
+      pairs = all.sample(Sizes[:pairs_told], random: Random.new(seed))
       share(pairs) do |pair|
         child = Simulation::SimulatedChild.new(misreadings: pair.shuffle(random: Random.new(seed)),
                                                consistency: Pupil::CONSISTENCY, careless: CARELESS,
@@ -57,7 +57,7 @@ module Bench
 
     # Three misreadings of the step go round in a class.
     def class_truth(step, random)
-      own = Choosing::Telling.for(step, WORDS).misreadings.sample(3, random:)
+      own = Choosing::Discrimination.for(step, WORDS).misreadings.sample(3, random:)
       (1..26).to_h { |key| [key, random.rand < 0.4 ? own.sample(random:) : nil] }
     end
 

@@ -13,11 +13,11 @@ module Bench
     plan = ladder.flat_map { |step| [step] * PLAIN.fetch(step.id, 2) }
     plan[term.lessons.length] || ladder[(term.lessons.length * 5) % ladder.length]
   end
-  PROPOSED = ->(term) { Teaching::Course.new(term.expected, term.lessons).next_step(today: term.day).step }
+  PROPOSED = ->(term) { Teaching::SchemeOfWork.new(term.expected, term.lessons).next_step(today: term.day).step }
   # What knows every child's truth, and takes the step with most to gain today.
   ORACLE = lambda do |term|
     Teaching::Step.with_times.max_by do |step|
-      kinds = Teaching::KindsOfTime.of_step(step)
+      kinds = Teaching::KnowledgeComponents.of_step(step)
       term.pupils.sum { |pupil| kinds.sum { |kind| (1 - pupil.recall(kind, term.day)) * (0.3 + (0.7 * pupil.ready(kind, term.day))) } } *
         (kinds.length**-0.6)
     end

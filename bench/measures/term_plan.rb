@@ -6,11 +6,12 @@ module Bench
   # A plan made anew before each lesson, after the check of the last; a lesson that stays open takes what has most to gain.
   PLANNED = lambda do |term|
     lesson = term.planner(upto: term.day).plan.first
-    lesson.step || Teaching::Course.new(term.expected, term.lessons, ladder: term.aim.ladder).next_step.step || term.aim.step
+    lesson.step || Teaching::SchemeOfWork.new(term.expected, term.lessons, ladder: term.aim.ladder).next_step.step || term.aim.step
   end
   # The same, but that a plan stands until another is clearly better.
   STEADY = lambda do |term|
-    term.steady_lesson.step || Teaching::Course.new(term.expected, term.lessons, ladder: term.aim.ladder).next_step.step || term.aim.step
+    term.steady_lesson.step || Teaching::SchemeOfWork.new(term.expected, term.lessons,
+                                                          ladder: term.aim.ladder).next_step.step || term.aim.step
   end
   # Lessons of two weeks.
   SOON = 6
@@ -69,13 +70,13 @@ module Bench
     end
 
     def starts(term)
-      term.standings.values.map { |standing| Vantick::Core::Term::Start.of(standing, term.aim.kinds) }
+      term.progress_by_pupil.values.map { |progress| Vantick::Core::Term::Start.of(progress, term.aim.kinds) }
     end
 
     def told_at(term)
-      learning = Vantick::Core::Term::Learning.of(term.answers, term.lessons, term.standings.transform_values(&:before))
+      learning = Vantick::Core::Term::Learning.of(term.answers, term.lessons, term.progress_by_pupil.transform_values(&:before))
       Vantick::Core::Term::Forecast.new(starts(term), lessons: term.planner.plan, aim: term.aim, today: term.day, aim_day: term.aim_day,
-                                                      learning:).told
+                                                      learning:).result
     end
 
     def forecasts(seed)
@@ -160,7 +161,7 @@ module Bench
       forecast = Vantick::Core::Term::Forecast.new(starts(term), lessons: plan, aim: term.aim, today: term.day, aim_day:)
       bare = quickest(2) { forecast.counts }
       planned = quickest(2) { planner.call }
-      whole = quickest(2) { forecast.told }
+      whole = quickest(2) { forecast.result }
       Taken.new((planned + whole) / bare, { "planning alone" => planned / bare,
                                              "seconds of planning" => planned, "seconds of the forecast" => whole })
     end

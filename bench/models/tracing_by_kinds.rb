@@ -8,7 +8,7 @@ module Bench
     ROW = { begin: 0.1, slip: 0.12, guess: 0.15, lesson: 0.45, shared: 0.9, alone: 0.2, half_days: 60 }.freeze
 
     def initialize
-      @known = Core::Teaching::KindsOfTime.all.to_h { |kind| [kind, ROW[:begin]] }
+      @known = Core::Teaching::KnowledgeComponents.all.to_h { |kind| [kind, ROW[:begin]] }
       @days = {}
     end
 
@@ -28,7 +28,7 @@ module Bench
     end
 
     def taught(step, day)
-      kinds = Core::Teaching::KindsOfTime.of_step(step)
+      kinds = Core::Teaching::KnowledgeComponents.of_step(step)
       chance = kinds.one? ? ROW[:lesson] : ROW[:shared] / kinds.length
       kinds.each do |kind|
         fade(kind, day)
@@ -38,10 +38,10 @@ module Bench
 
     private
 
-    def kind(task, time) = Core::Teaching::KindsOfTime.of(task, time)
+    def kind(task, time) = Core::Teaching::KnowledgeComponents.of(task, time)
 
     def reach(kind)
-      below = Core::Teaching::KindsOfTime.below(kind).map { |one| @known[one] }.min || 1.0
+      below = Core::Teaching::KnowledgeComponents.below(kind).map { |one| @known[one] }.min || 1.0
       ROW[:alone] + ((1 - ROW[:alone]) * below)
     end
 

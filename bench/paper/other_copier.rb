@@ -26,7 +26,7 @@ module Bench
 
     # @param page [Vantick::Server::Documents::Page]
     # @param strokes [Array<String>] paths of SVG, in points of the page
-    # @return [Vantick::Core::Paper::Picture]
+    # @return [Vantick::Core::Paper::GrayImage]
     def copy(page, strokes)
       written = printed(page).composite(pencil(page, strokes), :over)
       picture(worn(grey(written.flatten(background: 255))).jpegsave_buffer(Q: @copy.quality))
@@ -59,7 +59,7 @@ module Bench
 
     def picture(jpeg)
       image = grey(Vips::Image.new_from_buffer(jpeg, ""))
-      Vantick::Core::Paper::Picture.new(image.width, image.height, image.write_to_memory)
+      Vantick::Core::Paper::GrayImage.new(image.width, image.height, image.write_to_memory)
     end
   end
 end

@@ -21,7 +21,7 @@ module Bench
   # Lessons after which it is looked: in the second, fifth, eighth and eleventh week.
   LOOKS = [6, 15, 24, 33].freeze
   # A child as it stands at one of these looks.
-  Look = Struct.new(:pupil, :standing, :limit, :day, keyword_init: true) do
+  Look = Struct.new(:pupil, :progress, :limit, :day, keyword_init: true) do
     def knows?(step) = pupil.knows?(step, day)
   end
 
@@ -42,9 +42,9 @@ module Bench
         next unless LOOKS.include?(term.lessons.length)
 
         found << term.answers.map do |pupil, asked|
-          standing = Teaching::Standing.new(asked, today: term.day, lessons: term.lessons)
+          progress = Teaching::ChildProgress.new(asked, today: term.day, lessons: term.lessons)
           Look.new(pupil: Frozen.new(pupil, term.day, pupil.misreadings.map(&:id)),
-                   standing:, limit: term.limit, day: term.day)
+                   progress:, limit: term.limit, day: term.day)
         end
       end
       found.flatten

@@ -19,9 +19,9 @@ module Bench
     # Seeds of exit times: the same times come again now and then.
     EXITS = 8
 
-    # @return [Array<Core::Teaching::Course::Given>]
+    # @return [Array<Core::Teaching::SchemeOfWork::GivenLesson>]
     attr_reader :lessons
-    # @return [Hash{Pupil => Array<Core::Teaching::Standing::Asked>}]
+    # @return [Hash{Pupil => Array<Core::Teaching::ItemResponse>}]
     attr_reader :answers
     # @return [Array<Pupil>]
     attr_reader :pupils
@@ -68,10 +68,10 @@ module Bench
     end
 
     # What is expected of each today, from all that is known of it.
-    def expected = standings.transform_values(&:expected)
+    def expected = progress_by_pupil.transform_values(&:expected)
 
-    def standings
-      @answers.transform_values { |asked| Core::Teaching::Standing.new(asked, lessons: there_for(asked), today: @day) }
+    def progress_by_pupil
+      @answers.transform_values { |asked| Core::Teaching::ChildProgress.new(asked, lessons: there_for(asked), today: @day) }
     end
 
     # @return [Integer] most lessons running on one step
@@ -108,7 +108,7 @@ module Bench
         pupil.lesson(step, @day)
       end
       exit_check(step, present)
-      @lessons << Core::Teaching::Course::Given.new(step:, day: @day)
+      @lessons << Core::Teaching::SchemeOfWork::GivenLesson.new(step:, day: @day)
     end
 
     def exit_check(step, present)
@@ -120,7 +120,7 @@ module Bench
     def ask(pupil, step, task, times)
       times.each do |time|
         marked = Core::Marking::Marker.mark(task:, time:, text: task.write(pupil.answer(time, task, @day)))
-        @answers[pupil] << Core::Teaching::Standing::Asked.new(step:, marked:, day: @day)
+        @answers[pupil] << Core::Teaching::ItemResponse.new(step:, marked:, day: @day)
       end
     end
 
@@ -142,16 +142,16 @@ module Bench
       times.empty? ? [] : Array.new(RECAP) { Core::Choosing::Difficulty.minute_class(times.sample(random: @random)) }
     end
 
-    def kinds(steps) = steps.flat_map { |one| Core::Teaching::KindsOfTime.of_step(one) }.uniq
+    def kinds(steps) = steps.flat_map { |one| Core::Teaching::KnowledgeComponents.of_step(one) }.uniq
 
     # Ten tasks at a child's own step.
     def desks
       here.each do |pupil|
-        step = Core::Teaching::Standing.new(@answers[pupil].last(120), today: @day).next_step(limit:) || limit
+        step = Core::Teaching::ChildProgress.new(@answers[pupil].last(120), today: @day).next_step(limit:) || limit
         task = step.whole? ? WORDS : step.tasks.first
         times = step.pool_for(task).reject(&:hidden_hand?).sample(DESK, random: @random)
         ask(pupil, step, task, times)
-        times.each { |time| pupil.practice(Core::Teaching::KindsOfTime.of(task, time), @day, helped: 0.05) }
+        times.each { |time| pupil.practice(Core::Teaching::KnowledgeComponents.of(task, time), @day, helped: 0.05) }
       end
     end
   end

@@ -48,11 +48,11 @@ module Bench
       self
     end
 
-    def standings
-      answers.transform_values { |asked| Core::Teaching::Standing.new(asked, lessons: there_for(asked), today: day) }
+    def progress_by_pupil
+      answers.transform_values { |asked| Core::Teaching::ChildProgress.new(asked, lessons: there_for(asked), today: day) }
     end
 
-    def expected = standings.transform_values(&:expected)
+    def expected = progress_by_pupil.transform_values(&:expected)
 
     # The plan as a class has it: it stands, and is changed where answers ask for that.
     def planned
@@ -62,12 +62,12 @@ module Bench
         Core::Term::Planner.new(expected: now, lessons:, slots:, from: day, aim:, aim_day:, settled:, unchecked: 3)
       end
       @plan = Core::Term::Steady.new(old, planner, {}).plan
-      @plan.first.step || Core::Teaching::Course.new(now, lessons).next_step.step || aim.step
+      @plan.first.step || Core::Teaching::SchemeOfWork.new(now, lessons).next_step.step || aim.step
     end
 
     # @param kinds [Array<Symbol>]
     # @return [Float] 0..1, of these kinds and all children, known in both notations
-    def known(kinds = Core::Teaching::KindsOfTime.all)
+    def known(kinds = Core::Teaching::KnowledgeComponents.all)
       children.sum { |child| kinds.count { |kind| child.knows?(kind, day + 1) } } / (children.length * kinds.length).to_f
     end
 
@@ -75,7 +75,7 @@ module Bench
 
     def there_for(asked) = asked.map(&:day).uniq.then { |days| lessons.select { |lesson| days.include?(lesson.day) } }
 
-    def kinds(step) = Core::Teaching::KindsOfTime.of_step(step)
+    def kinds(step) = Core::Teaching::KnowledgeComponents.of_step(step)
 
     def here = children.select { |child| child.respond_to?(:here?) ? child.here?(day) : @random.rand >= AWAY }
 
@@ -87,7 +87,7 @@ module Bench
         child.lesson(kinds(step), day)
       end
       lessons.empty? ? baseline(there) : exit_check(step, there)
-      lessons << Core::Teaching::Course::Given.new(step:, day:)
+      lessons << Core::Teaching::SchemeOfWork::GivenLesson.new(step:, day:)
     end
 
     def exit_check(step, there)
@@ -98,9 +98,9 @@ module Bench
 
     def ask(child, step, asked, place, **how)
       task, time = asked
-      kind = Core::Teaching::KindsOfTime.of(task, time)
+      kind = Core::Teaching::KnowledgeComponents.of(task, time)
       marked = Core::Marking::Marker.mark(task:, time:, text: task.write(child.answer(kind, time, task, day, place)))
-      answers[child] << Core::Teaching::Standing::Asked.new(step:, marked:, day:, **how)
+      answers[child] << Core::Teaching::ItemResponse.new(step:, marked:, day:, **how)
     end
 
     # The first lesson ends with finding out where each child is: one page of twelve questions.

@@ -27,7 +27,7 @@ Dir.mktmpdir do |folder| # rubocop:disable Metrics/BlockLength
   pages = school_class.children.to_h do |child|
     simulated = demo.send(:simulated, child)
     answers = check.items.map { |item| simulated.answer(core::Dial::DialTime.parse(item[:time]), task) }
-    drawn = Vantick::Server::Pages::Printing.of_check(check, school_class).kept(check, only: child[:id]).pages
+    drawn = Vantick::Server::Pages::Printing.of_check(check, school_class).drawn_sheet(check, only: child[:id]).pages
     hand = Vantick::Copier::ChildHand.new(Random.new(random.rand(2**30)))
     [child[:name], Vantick::Copier.written(drawn, answers, hand).first]
   end

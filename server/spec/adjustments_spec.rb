@@ -115,7 +115,7 @@ RSpec.describe "Adjustments for one child" do
     id, = made_for_each
     fields = lambda do
       check = store.checks.find(id)
-      Vantick::Server::Pages::Printing.of_check(check, store.classes.find(school_class["id"])).kept(check).pages.map(&:fields)
+      Vantick::Server::Pages::Printing.of_check(check, store.classes.find(school_class["id"])).drawn_sheet(check).pages.map(&:fields)
     end
     before = fields.call
     adjust

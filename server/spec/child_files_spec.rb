@@ -68,11 +68,11 @@ RSpec.describe Vantick::Server::Classes::ChildFiles do
     answer(check, bo, first, "quarter to eight")
     id = SecureRandom.uuid
     answer(check, bo, first, "x", id:)
-    post("/api/answers/#{id}/rulings", { verdict: "right" })
+    post("/api/answers/#{id}/overrides", { verdict: "right" })
     answer(check, bo, second, "ten past one")
     given = { item_id: second["id"], child_id: bo["id"], answer: second["right"], uuid: SecureRandom.uuid }
     plain = Vantick::Core::Wording::Conventions.default
-    marked = Vantick::Server::Store::Marks.judged(store.checks.find(check["id"]).items.last, second["right"], plain)
+    marked = Vantick::Server::Store::MarkedAnswers.judged(store.checks.find(check["id"]).items.last, second["right"], plain)
     store.turns.add_try(given, marked, answered_at: "2026-03-02T08:00:00Z")
     store.register.keep_ids({ bo["id"] => "pupil-7" })
     2.times do
@@ -136,7 +136,7 @@ RSpec.describe Vantick::Server::Classes::ChildFiles do
     item_id = store.db[:items].get(:id)
     scan = store.scans.add(class_id: school_class["id"], name: "x.pdf", bytes: 3, made_at: "2026-03-02T08:00:00Z")
     store.scans.update(scan.id, state: "reading")
-    shades = Vantick::Core::Paper::Picture.new(40, 20, (0...800).map { |at| at % 256 }.pack("C*"))
+    shades = Vantick::Core::Paper::GrayImage.new(40, 20, (0...800).map { |at| at % 256 }.pack("C*"))
     picture = Sequel.blob(Vantick::Server::Pages::GreyPng.write(shades))
     piece = { item_id:, child_id: bo["id"], kind: "words", seen: "", sure: 0, guesses: "[]", picture: }
     page = { number: 1, state: "read", words: "", check_id: 1, child_id: bo["id"], page: 1, picture: nil }

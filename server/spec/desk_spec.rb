@@ -48,7 +48,7 @@ RSpec.describe "A child at a desk" do
   end
 
   it "tells the teacher of answers that a device had to let go" do
-    2.times { as(seat) { post("/api/desk/losses", { answers: 2 }) } }
+    2.times { as(seat) { post("/api/desk/lost-answers", { answers: 2 }) } }
     expect(live).to include("lost" => 4)
   end
 
@@ -168,14 +168,14 @@ RSpec.describe "A child at a desk" do
 
     it "can be shown a task instead of answering it: it is done, no mistake, and the next one comes" do
       turn = state["turn"]
-      shown = as(seat) { post("/api/desk/helps", { turn_id: turn["id"] }) }
+      shown = as(seat) { post("/api/desk/hints", { turn_id: turn["id"] }) }
       expect(shown.status).to eq(200)
       expect(shown.body).to include("turn_id" => turn["id"], "done" => true, "results" => [], "sentence" => "")
       expect(shown.body["help"]["steps"].last["sentence"]).to start_with("It is ")
       expect(shown.body["round"]).to include("done" => 1)
       expect(shown.body["turn"]["id"]).not_to eq(turn["id"])
       expect(store.db[:answers].count).to eq(0)
-      expect(as(seat) { post("/api/desk/helps", { turn_id: turn["id"] }) }).to be_refused(409).at("turn_id")
+      expect(as(seat) { post("/api/desk/hints", { turn_id: turn["id"] }) }).to be_refused(409).at("turn_id")
       expect(send_answers(turn, ["one"])).to be_refused(409).at("turn_id")
       expect(live).to include("done" => 1, "given" => 0)
       went(9) { nil }
@@ -203,7 +203,7 @@ RSpec.describe "A child at a desk" do
       exit_desk = post("/api/classes/#{school_class['id']}/desks", { kind: "exit", check_id: check["id"] }).body
       one = seated(exit_desk["id"], child)
       turn = as(one) { get("/api/desk/state") }.body["turn"]
-      expect(as(one) { post("/api/desk/helps", { turn_id: turn["id"] }) }).to be_refused(422).at("turn_id").saying(/by yourself/)
+      expect(as(one) { post("/api/desk/hints", { turn_id: turn["id"] }) }).to be_refused(422).at("turn_id").saying(/by yourself/)
     end
 
     it "goes on to the next step when three are right, as far as the class was taught, and begins there once more" do

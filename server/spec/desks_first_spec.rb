@@ -98,8 +98,8 @@ RSpec.describe Vantick::Server::Work::Runner do
   # The worker's own process, started as the server starts it.
   describe Vantick::Server::Work::WorkerProcess do
     def eventually
-      ends = Vantick::Server::Store::OneWriter.now + 60
-      sleep 0.05 until yield || Vantick::Server::Store::OneWriter.now > ends
+      ends = Vantick::Server::Store::WriteSerializer.now + 60
+      sleep 0.05 until yield || Vantick::Server::Store::WriteSerializer.now > ends
       expect(yield).to be_truthy
     end
 

@@ -10,7 +10,7 @@ RSpec.describe "Every door of the API" do
   at_desk = doors.select { |_, _, operation, _| operation["security"]&.first&.key?("desk") }
   teachers = doors - open - at_desk
 
-  def self.told(method, path) = "#{method.upcase} #{path}"
+  def self.label(method, path) = "#{method.upcase} #{path}"
 
   def knock((method, path, operation, parameters), things)
     schema = body_schema(operation)

@@ -26,9 +26,9 @@ RSpec.describe Vantick::Server::Work::Erasure do
     answer(check, child, check["items"].first, "#{child['name']} wrote this")
     id = SecureRandom.uuid
     answer(check, child, check["items"].first, "#{child['name']} wrote that", id:)
-    post("/api/answers/#{id}/rulings", { verdict: "right" })
+    post("/api/answers/#{id}/overrides", { verdict: "right" })
     given = { uuid: SecureRandom.uuid, item_id: check["items"].first["id"], child_id: child["id"], answer: "#{child['name']} tried again" }
-    store.turns.add_try(given, Vantick::Server::Store::Marks.judged(store.checks.find(check["id"]).items.first, "x", plain_words),
+    store.turns.add_try(given, Vantick::Server::Store::MarkedAnswers.judged(store.checks.find(check["id"]).items.first, "x", plain_words),
                         answered_at: made_at)
     post("/api/classes/#{school_class['id']}/said", { step: "quarters", child_ids: [child["id"]], known: true })
     put("/api/classes/#{school_class['id']}/away", { day: "2026-03-02", child_id: child["id"], away: true })
@@ -196,10 +196,10 @@ picture: "page of #{child['name']}" }
       exit!(0)
     end
     reader.readpartial(1)
-    began = Vantick::Server::Store::OneWriter.now
+    began = Vantick::Server::Store::WriteSerializer.now
     Process.kill(:KILL, pid) if seconds && sleep(seconds)
     Process.wait(pid)
-    Vantick::Server::Store::OneWriter.now - began
+    Vantick::Server::Store::WriteSerializer.now - began
   end
 
   # What the next start does with what it finds.

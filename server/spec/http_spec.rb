@@ -4,15 +4,15 @@ RSpec.describe Vantick::Server::Http do
   # What a part of the stack sees of a request that came through.
   def seen(env, proxies: "")
     inner = ->(found) { found }
-    described_class::Caller.new(inner, described_class::Caller.proxies(proxies)).call(env.dup)
+    described_class::ClientAddress.new(inner, described_class::ClientAddress.proxies(proxies)).call(env.dup)
   end
 
   it "takes a device for the address of its own connection, whatever headers say" do
     forged = { "REMOTE_ADDR" => "192.168.1.20", "HTTP_X_FORWARDED_FOR" => "127.0.0.1", "HTTP_FORWARDED" => "for=127.0.0.1",
                "HTTP_X_FORWARDED_HOST" => "localhost", "HTTP_X_FORWARDED_PROTO" => "https", "HTTP_X_REAL_IP" => "127.0.0.1" }
     found = seen(forged)
-    expect(found).to include("REMOTE_ADDR" => "192.168.1.20", described_class::Caller::FORWARDED => true)
-    expect(found.keys & described_class::Caller::HEADERS).to be_empty
+    expect(found).to include("REMOTE_ADDR" => "192.168.1.20", described_class::ClientAddress::FORWARDED => true)
+    expect(found.keys & described_class::ClientAddress::HEADERS).to be_empty
     expect(Rack::Request.new(found).ip).to eq("192.168.1.20")
   end
 
@@ -21,13 +21,13 @@ RSpec.describe Vantick::Server::Http do
              "HTTP_X_FORWARDED_HOST" => "clocks.school", "HTTP_X_FORWARDED_PROTO" => "https" }
     found = seen(hops, proxies: "10.0.0.2, 10.0.0.3")
     expect(found).to include("REMOTE_ADDR" => "192.168.1.20", "HTTP_HOST" => "clocks.school", "rack.url_scheme" => "https")
-    expect(described_class::Caller.here?(found)).to be(false)
+    expect(described_class::ClientAddress.here?(found)).to be(false)
     expect(seen(hops, proxies: "10.0.1.0/24")).to include("REMOTE_ADDR" => "10.0.0.2")
-    expect { described_class::Caller.proxies("the one in the cellar") }.to raise_error(ArgumentError, /VANTICK_PROXY/)
+    expect { described_class::ClientAddress.proxies("the one in the cellar") }.to raise_error(ArgumentError, /VANTICK_PROXY/)
   end
 
   it "tells devices apart by address, and of the newer kind by network" do
-    device = ->(address) { described_class::Caller.device("REMOTE_ADDR" => address) }
+    device = ->(address) { described_class::ClientAddress.device("REMOTE_ADDR" => address) }
     expect(device["2001:db8:1:2::3"]).to eq(device["2001:db8:1:2:ffff::9"])
     expect(device["2001:db8:1:3::3"]).not_to eq(device["2001:db8:1:2::3"])
     expect(device["::ffff:10.0.0.7"]).to eq(device["10.0.0.7"])
@@ -74,7 +74,7 @@ RSpec.describe Vantick::Server::Http do
     end
   end
 
-  describe Vantick::Server::Http::Edge do
+  describe Vantick::Server::Http::ErrorBoundary do
     let(:log) { StringIO.new }
 
     def answer(env = {}, &part)
@@ -113,7 +113,7 @@ busy: [Vantick::Server::Store::Busy]).call(Rack::MockRequest.env_for("/x?name=An
   end
 
   it "marks cookies as secure behind a named proxy with https, and nowhere else" do
-    named = Vantick::Server.app(store:, web: folder, proxies: described_class::Caller.proxies("10.0.0.2"))
+    named = Vantick::Server.app(store:, web: folder, proxies: described_class::ClientAddress.proxies("10.0.0.2"))
     cookie
     sent = { "CONTENT_TYPE" => "application/json", "HTTP_X_FORWARDED_PROTO" => "https", "HTTP_X_FORWARDED_FOR" => "192.168.1.7",
              input: JSON.generate(name: "Marit", password: ApiHelpers::PASSWORD) }

@@ -200,27 +200,27 @@ RSpec.describe Vantick::Server::Plan::Lessons do
   describe "the ladder" do
     it "is worked out once for what it depends on, and is there at once after a start; the worker makes that of a new day" do
       before = get("/api/classes/#{school_class['id']}/ladder").body
-      allow(Vantick::Server::Store::Standings).to receive(:of).and_call_original
+      allow(Vantick::Server::Store::ProgressCache).to receive(:of).and_call_original
       Vantick::Server.make_ready(store)
       expect(get("/api/classes/#{school_class['id']}/ladder").body).to eq(before)
-      expect(Vantick::Server::Store::Standings).not_to have_received(:of)
+      expect(Vantick::Server::Store::ProgressCache).not_to have_received(:of)
       Vantick::Server::Clock.set(Time.now + 86_400)
       Vantick::Server.make_ready(store)
-      expect(Vantick::Server::Store::Standings).to have_received(:of).once
+      expect(Vantick::Server::Store::ProgressCache).to have_received(:of).once
       get("/api/classes/#{school_class['id']}/ladder")
-      expect(Vantick::Server::Store::Standings).to have_received(:of).once
+      expect(Vantick::Server::Store::ProgressCache).to have_received(:of).once
     ensure
       Vantick::Server::Clock.set(nil)
     end
 
     it "is another as soon as an answer, a ruling, a child, a lesson or the class's words are others" do
       id = school_class["id"]
-      key = -> { Vantick::Server::Store::Standings.key("ladder", store.classes.find(id), store, today: 1) }
+      key = -> { Vantick::Server::Store::ProgressCache.key("ladder", store.classes.find(id), store, today: 1) }
       check = make_check(school_class)
       uuid = SecureRandom.uuid
       keys = [key.call]
       [-> { answer(check, school_class["children"].first, check["items"].first, "x", id: uuid) },
-       -> { post("/api/answers/#{uuid}/rulings", { verdict: "right" }) }, -> { post("/api/classes/#{id}/children", { names: ["Una"] }) },
+       -> { post("/api/answers/#{uuid}/overrides", { verdict: "right" }) }, -> { post("/api/classes/#{id}/children", { names: ["Una"] }) },
        -> { put("/api/classes/#{id}/conventions", { conventions: { to_word: "of" } }) },
        -> { delete("/api/checks/#{check['id']}") }].each do |change|
         change.call

@@ -43,8 +43,8 @@ RSpec.describe "Paper that is read" do
     expect(again["others"].map { |page| page.values_at("words", "child_id") }).to eq([["This page belongs to another class.", nil]])
     expect(store.db[:scan_pages].where(state: "refused").select_map(:child_id).uniq).to eq([others["children"].first["id"]])
     expect(found["scan"]["alone"]).to be >= 16
-    expect(standing(check).map(&:verdict).tally.keys).to eq(["right"])
-    expect(standing(check).length).to eq(found["scan"]["alone"])
+    expect(current(check).map(&:verdict).tally.keys).to eq(["right"])
+    expect(current(check).length).to eq(found["scan"]["alone"])
   end
 
   {
@@ -56,7 +56,7 @@ RSpec.describe "Paper that is read" do
       found = read(Vantick::Copier.pdf(ids.first(3).flat_map { |id| paper(check, id) }))
       expect(found["scan"]).to include("answers" => 15, "done" => 3)
       expect(found["scan"]["alone"]).to be >= 8
-      expect(standing(check).map(&:verdict).uniq).to eq([verdict])
+      expect(current(check).map(&:verdict).uniq).to eq([verdict])
     end
   end
 
@@ -79,14 +79,14 @@ RSpec.describe "Paper that is read" do
     check = check_of(make(kind: "slips", task: "dial_to_words", count: 5))
     answers = right(check, ids.first)
     read(Vantick::Copier.pdf(paper(check, ids.first, [*answers.first(4), nil])))
-    expect(standing(check).map(&:verdict)).to eq(["blank"])
+    expect(current(check).map(&:verdict)).to eq(["blank"])
     pieces = get("/api/checks/#{check.id}/pieces?waiting=true").body["pieces"]
     expect(pieces.map { |piece| piece.values_at("kind", "seen", "settled") }.uniq).to eq([["words", "", false]])
     expect(pieces.length).to eq(4)
     expect(plain("/api/pieces/#{pieces.first['id']}/picture").body).to start_with("\x89PNG".b)
     settled = put("/api/pieces/#{pieces.first['id']}", { answer: answers.first }).body
     expect(settled).to include("settled" => true, "alone" => false)
-    expect(standing(check).map(&:verdict)).to contain_exactly("blank", "right")
+    expect(current(check).map(&:verdict)).to contain_exactly("blank", "right")
     expect(get("/api/checks/#{check.id}/pieces?waiting=true").body["pieces"].length).to eq(3)
     expect(put("/api/pieces/#{pieces.first['id']}", { answer: "x" * 300 })).to be_refused(400).at("answer")
     expect(put("/api/pieces/#{pieces[1]['id']}", { answer: "half\u0000past" }).status).to eq(200)
@@ -99,12 +99,12 @@ RSpec.describe "Paper that is read" do
     pieces = get("/api/checks/#{check.id}/pieces?waiting=true").body["pieces"]
     ticked = check.items.first(3).map { |item| ["cause", item[:misreading]] }
     expect(pieces.map { |piece| piece.values_at("kind", "seen") }).to match_array(ticked)
-    expect(standing(check).map(&:verdict)).to eq(["blank"])
+    expect(current(check).map(&:verdict)).to eq(["blank"])
     told = get("/api/checks/#{check.id}").body["items"].to_h { |item| [item["id"], item["options"].map { |one| one["id"] }] }
     expect(check.items.map { |item| told.fetch(item[:id]).count(item[:misreading]) }).to eq([1] * 4)
     first = check.items.find { |item| item[:id] == pieces.first["item_id"] }
     put("/api/pieces/#{pieces.first['id']}", { answer: "#{pieces.first['seen']}; #{first[:time]}" })
-    expect(standing(check).map(&:verdict)).to contain_exactly("blank", "right")
+    expect(current(check).map(&:verdict)).to contain_exactly("blank", "right")
   end
 
   it "takes many pieces as they were read with one press, but none that is not read, not waiting or of another check" do
@@ -151,7 +151,7 @@ RSpec.describe "Paper that is read" do
     post("/api/removed/#{store.removed.all(school_class['id']).first.id}/return", {})
     found = store.scans.pages(store.scans.of_class(school_class["id"]).first.id).first
     expect(post("/api/scan-pages/#{found.id}/readings", {}).body.values_at("read", "others")).to eq([1, []])
-    expect(standing(check).map(&:verdict).uniq).to eq(["right"])
+    expect(current(check).map(&:verdict).uniq).to eq(["right"])
     again = -> { post("/api/scan-pages/#{store.scans.pages(found.scan_id).first.id}/readings", {}) }
     expect(again.call).to be_refused(422).at("scan_page_id").saying(/read already/)
     store.db[:scan_pages].update(state: "refused", picture: nil)
@@ -188,7 +188,7 @@ RSpec.describe "Paper that is read" do
         .to eq(["refused", child_id, "#{name} is no longer in this class. Take the page all the same?"])
       taken = put("/api/scan-pages/#{page['id']}", { check_id: check.id, child_id:, page: 1 })
       expect(taken.body["read"]).to eq(1)
-      expect(standing(check).select { |one| one.child_id == child_id }.map(&:verdict).uniq).to eq(["right"])
+      expect(current(check).select { |one| one.child_id == child_id }.map(&:verdict).uniq).to eq(["right"])
     end
     expect(get("/api/checks/#{check.id}/findings").status).to eq(200)
   end
@@ -213,9 +213,10 @@ RSpec.describe "Paper that is read" do
   %w[rewrite words_to_digital quarters facts day_half day_halves].each_slice(3) do |kind, task, step|
     it "is sure of nothing on an empty page of #{kind} whose print lies elsewhere" do
       check = check_of(make(kind:, task:, step:))
-      page = Vantick::Server::Pages::Printing.of_check(check, store.classes.find(check.class_id)).kept(check, only: ids.first).pages.first
+      page = Vantick::Server::Pages::Printing.of_check(check, store.classes.find(check.class_id)).drawn_sheet(check,
+                                                                                                              only: ids.first).pages.first
       canvas = Vantick::Copier.written([page], [], Vantick::Copier::ChildHand.new(Random.new(3))).first
-      picture = Vantick::Core::Paper::Picture.new(canvas.width, canvas.height, canvas.bytes)
+      picture = Vantick::Core::Paper::GrayImage.new(canvas.width, canvas.height, canvas.bytes)
       corners = Vantick::Server::Pages::Found.of(picture).first.corners
       items = check.items.map { |item| { task:, time: item[:time] } }
       sure = [0, 14].map do |off|
@@ -231,7 +232,7 @@ RSpec.describe "Paper that is read" do
     item = check.items.first
     answer({ "id" => check.id }, { "id" => ids.first }, { "id" => item[:id] }, "hour=10 minute=10")
     read(Vantick::Copier.pdf(paper(check, ids.first)))
-    expect(standing(check).find { |one| one.item_id == item[:id] }.answer).to eq("hour=10 minute=10")
+    expect(current(check).find { |one| one.item_id == item[:id] }.answer).to eq("hour=10 minute=10")
   end
 
   it "is named by a person where nobody's name is on it, and goes by its letter where sheets went round" do
@@ -245,12 +246,12 @@ RSpec.describe "Paper that is read" do
     expect(refused).to be_refused(422).at("child_id").saying(/isn.t in the class/)
     named = put("/api/scan-pages/#{page['id']}", { check_id: check.id, child_id: ids.last, page: 1 }).body
     expect(named).to include("read" => 1, "others" => [])
-    expect(standing(check).map(&:child_id).uniq).to eq([ids.last])
+    expect(current(check).map(&:child_id).uniq).to eq([ids.last])
     round = check_of(make(versions: "each", names: false, kind: "read", task: "dial_to_digital"))
     put("/api/checks/#{round.id}/letters", { child_id: ids[0], other_id: ids[1] })
     round = store.checks.find(round.id)
     read(Vantick::Copier.pdf(paper(round, ids[1])))
-    expect(standing(round).map(&:child_id).uniq).to eq([ids[1]])
+    expect(current(round).map(&:child_id).uniq).to eq([ids[1]])
   end
 
   it "takes photographs, one at a time, and goes on where it was after a fall" do

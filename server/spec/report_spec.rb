@@ -14,9 +14,9 @@ RSpec.describe Vantick::Server::Account::Report do
     school_class["children"].each { |child| answer(check, child, check["items"].first, check["items"].first["right"]) }
     body = report.body
     expect(body["classes"].map { |one| one["name"] }).to eq(%w[Avocet Curlew])
-    expect(body["classes"].map { |one| one["counts"].last }).to eq([nil, { "told" => "none", "met" => nil, "of" => 8 }])
+    expect(body["classes"].map { |one| one["counts"].last }).to eq([nil, { "level" => "none", "met" => nil, "of" => 8 }])
     expect(body["days"].last).to eq(Date.jd(Vantick::Server::Store::SchoolDay.today).iso8601)
-    expect(body["total"].last).to eq("told" => "none", "met" => nil, "of" => 10)
+    expect(body["total"].last).to eq("level" => "none", "met" => nil, "of" => 10)
     expect(JSON.generate(body)).not_to match(/Child[B-I]|Marit|Bo\b/)
   end
 
@@ -51,9 +51,9 @@ RSpec.describe Vantick::Server::Account::Report do
       post("/api/classes/#{school_class['id']}/lessons", { day: "2026-12-19", step: "quarters", minutes: 40, seed: 1 })
       post("/api/classes/#{school_class['id']}/desks", { kind: "practice", child_ids: [ids.first] })
       support = report.body["support"]
-      expect(support).to include("since" => "2026-11-08", "below" => { "told" => "some", "met" => 5, "of" => 16 },
-                                 "helped" => { "told" => "all", "met" => nil, "of" => 5 },
-                                 "closer" => { "told" => "none", "met" => nil, "of" => 5 },
+      expect(support).to include("since" => "2026-11-08", "below" => { "level" => "some", "met" => 5, "of" => 16 },
+                                 "helped" => { "level" => "all", "met" => nil, "of" => 5 },
+                                 "closer" => { "level" => "none", "met" => nil, "of" => 5 },
                                  "made" => { "lessons" => 1, "sheets" => 0, "sessions" => 0 })
     end
   end

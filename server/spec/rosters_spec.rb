@@ -235,7 +235,7 @@ RSpec.describe Vantick::Server::Classes::Rosters do
         listed = list_drawn
         change = described_class.new(present, listed, {}, gone: %w[stay left].sample(random:))
         same = known(present, listed)
-        expect(change.told).to include(same: same.length - change.renamed.length, back: [])
+        expect(change.summary).to include(same: same.length - change.renamed.length, back: [])
         expect(change.added.length).to eq(listed.length - same.length)
         names = present.to_h { |child| [child, child[:name]] }.merge(change.renamed, change.giving_way).values + change.added.map(&:last)
         expect(folded(names)).to match_array(folded(names).uniq)

@@ -216,7 +216,7 @@ RSpec.describe Vantick::Server::Store::SchoolFile do
     end
   end
 
-  describe Vantick::Server::Store::OneWriter do
+  describe Vantick::Server::Store::WriteSerializer do
     it "lets nobody wait for ever while another program holds the file, and the others hardly at all" do
       store.classes.add(name: "Curlew", school: "", names: ["Bo"], made_at: "2026-01-01T00:00:00Z")
       connected do |other|

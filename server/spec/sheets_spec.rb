@@ -259,7 +259,7 @@ RSpec.describe Vantick::Server::Sheets::Sheets do
                                times: %w[1:30 3:30 4:30 7:30 9:30])
       right = check.items.map do |item|
         row = { uuid: SecureRandom.uuid, item_id: item[:id], child_id: child["id"], answer: "half past #{item[:time].to_i}" }
-        [row, Vantick::Server::Store::Marks.judged(item, row[:answer], Vantick::Core::Wording::Conventions.default)]
+        [row, Vantick::Server::Store::MarkedAnswers.judged(item, row[:answer], Vantick::Core::Wording::Conventions.default)]
       end
       store.answers.add_all(right, answered_at: at)
     end

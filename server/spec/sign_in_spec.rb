@@ -165,7 +165,7 @@ RSpec.describe "The first start" do
   end
 
   it "believes no header about where somebody is, and no name that somebody else can have lead here" do
-    Vantick::Server::Http::Caller::HEADERS.each do |header|
+    Vantick::Server::Http::ClientAddress::HEADERS.each do |header|
       expect(first(from: "192.168.1.20", header => "127.0.0.1")).to be_refused(403).at(nil), header
       expect(first(header => "127.0.0.1")).to be_refused(403).at(nil), header
     end

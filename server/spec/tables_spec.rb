@@ -29,7 +29,7 @@ RSpec.describe Vantick::Server::Documents::AnswerTables do
     expect(CSV.parse(written.delete_prefix("\uFEFF")).drop(1))
       .to eq([["Anneke", nil, nil, nil], ["Bram", "qt8", nil, "-"], ["Cem", *(["not here then"] * 3)]])
     expect(take(written).status).to eq(201)
-    expect(store.answers.standing([check["id"]])[check["id"]].map(&:child_id).uniq.length).to eq(1)
+    expect(store.answers.current([check["id"]])[check["id"]].map(&:child_id).uniq.length).to eq(1)
   end
 
   it "find children without regard to case and accents" do
@@ -118,21 +118,21 @@ RSpec.describe Vantick::Server::Documents::AnswerTables do
     places = school_class["children"].product(check["items"])
     nasty.zip(places).each { |text, (child, item)| answer(check, child, item, text) }
     address = "/api/checks/#{check['id']}"
-    before = store.answers.standing([check["id"]])[check["id"]].to_h { |one| [one.values_at(:child_id, :item_id), one[:answer].strip] }
+    before = store.answers.current([check["id"]])[check["id"]].to_h { |one| [one.values_at(:child_id, :item_id), one[:answer].strip] }
     csv = plain("#{address}/answers.csv").body.force_encoding(Encoding::UTF_8)
     expect(formulas(csv)).to be_empty
     expect(post("#{address}/tables", { table: csv }).status).to eq(201)
-    after = store.answers.standing([check["id"]])[check["id"]].to_h { |one| [one.values_at(:child_id, :item_id), one[:answer].strip] }
+    after = store.answers.current([check["id"]])[check["id"]].to_h { |one| [one.values_at(:child_id, :item_id), one[:answer].strip] }
     expect(after).to eq(before)
   end
 
   describe "overruling" do
     let(:given) { answer(check, check["children"].first, check["items"].first, "banana split").body }
 
-    def overrule(verdict) = post("/api/answers/#{given['id']}/rulings", { verdict: })
+    def overrule(verdict) = post("/api/answers/#{given['id']}/overrides", { verdict: })
 
     it "says of each verdict whether it counts as right in the class: what is near does, the right gap does not" do
-      counted = Vantick::Core::Marking::Marked::VERDICTS.to_h { |verdict| [verdict.to_s, overrule(verdict.to_s)] }
+      counted = Vantick::Core::Marking::MarkedAnswer::VERDICTS.to_h { |verdict| [verdict.to_s, overrule(verdict.to_s)] }
       told = counted.select { |_, reply| reply.status == 200 }.transform_values { |reply| reply.body["right"] }
       right = %w[right right_other_words right_writing_slip near]
       expect(told.select { |_, one| one }.keys).to match_array(told.keys & right)
@@ -149,7 +149,7 @@ RSpec.describe Vantick::Server::Documents::AnswerTables do
 
     it "refuses other verdicts and answers there are not" do
       expect(overrule("splendid")).to be_refused(400).at("verdict")
-      expect(post("/api/answers/#{SecureRandom.uuid}/rulings", { verdict: "right" })).to be_refused(404).at("answer_id")
+      expect(post("/api/answers/#{SecureRandom.uuid}/overrides", { verdict: "right" })).to be_refused(404).at("answer_id")
     end
   end
 

@@ -80,7 +80,7 @@ RSpec.describe Vantick::Server::Plan::Terms do
     expect(lessons(set(days_off: [{ from: monday.iso8601, to: (monday + 83).iso8601, name: "Flood" }]).body)).to eq([])
     told = worked("#{address}/forecast").body
     expect(told["aim"]).to include("likely" => 0)
-    expect(worked("#{address}/helps").status).to eq(200)
+    expect(worked("#{address}/suggestions").status).to eq(200)
   end
 
   it "takes a term that is over, and one that has not begun" do
@@ -100,7 +100,7 @@ RSpec.describe Vantick::Server::Plan::Terms do
     moved.insert(4, moved.delete_at(1))
     expect(steps[after].first(8)).to eq(moved.first(8))
     expect(lessons(after).find { |lesson| lesson["day"] == to }["settled"]).to eq("moved")
-    expect(steps[post("#{address}/put-backs", {}).body]).to eq(steps[before])
+    expect(steps[post("#{address}/reverts", {}).body]).to eq(steps[before])
   end
 
   it "puts a plan back with the days and the aim it was made for, and compares nothing of another aim" do
@@ -111,7 +111,7 @@ RSpec.describe Vantick::Server::Plan::Terms do
     other = set(aim: "quarters", days_off: [off], weekdays: { thursday: 30 }).body
     expect(other["plan"]).to include("can_put_back" => true, "change" => include("code" => "term_set", "lessons" => be_positive))
     expect(worked("#{address}/forecast").body["before"]).to be_nil
-    back = post("#{address}/put-backs", {}).body
+    back = post("#{address}/reverts", {}).body
     expect(back["term"]).to eq(before["term"])
     expect(back["aim"]).to eq(before["aim"])
     expect(lessons(back)).to eq(lessons(before))
@@ -138,7 +138,7 @@ RSpec.describe Vantick::Server::Plan::Terms do
     set(weekdays: { thursday: 30 })
     store.db[:term_plans].update(settings: nil)
     expect(get(address).body["plan"]["can_put_back"]).to be(false)
-    expect(post("#{address}/put-backs", {}).body["term"]["weekdays"]).to eq("thursday" => 30)
+    expect(post("#{address}/reverts", {}).body["term"]["weekdays"]).to eq("thursday" => 30)
   end
 
   it "pins, lets go, exchanges and sets lessons" do
@@ -178,7 +178,7 @@ RSpec.describe Vantick::Server::Plan::Terms do
     expect(after["plan"]["change"]).to include("code" => be_a(String), "children" => be_an(Integer))
     todays = ->(body) { lessons(body).select { |lesson| lesson["day"] <= today.iso8601 } }
     expect(todays[after]).to eq(todays[before])
-    back = post("#{address}/put-backs", {}).body
+    back = post("#{address}/reverts", {}).body
     expect(lessons(back)).to eq(lessons(before))
     expect(get(address).body).to eq(back)
   end
@@ -192,9 +192,9 @@ RSpec.describe Vantick::Server::Plan::Terms do
     change("skip", coming(get(address).body).last["day"])
     expect(worked("#{address}/forecast").body["before"]).to eq(told["aim"])
     set(last_day: (monday + 41).iso8601, aim: "minutes", aim_day: (monday + 41).iso8601)
-    helps = worked("#{address}/helps").body["helps"]
-    expect(helps.map { |help| help["id"] }).to include("desks")
-    expect(helps.map { |help| help["more"] }).to all(be_positive)
+    suggestions = worked("#{address}/suggestions").body["suggestions"]
+    expect(suggestions.map { |one| one["id"] }).to include("desks")
+    expect(suggestions.map { |one| one["more"] }).to all(be_positive)
   end
 
   # So many answers to a check on half past, from the first children of the class.
@@ -252,11 +252,11 @@ RSpec.describe Vantick::Server::Plan::Terms do
     plan = store.terms.plan(term.id)
     past = { day: (monday - 7).iso8601, minutes: 45, kind: "new", step: "quarters", recap: [], check: false, settled: nil }
     store.terms.note(plan, lessons: [past, *plan.lessons])
-    standing = -> { Vantick::Server::Store::Standings.lessons(store, school_class["id"]).map { |lesson| lesson.step.id } }
-    expect(standing.call).to eq([:quarters])
+    progress = -> { Vantick::Server::Store::ProgressCache.lessons(store, school_class["id"]).map { |lesson| lesson.step.id } }
+    expect(progress.call).to eq([:quarters])
     after = change("skip", past[:day]).body
     expect(lessons(after).first).to include("kind" => "skipped", "over" => true)
-    expect(standing.call).to eq([])
+    expect(progress.call).to eq([])
     expect(change("skip", (monday - 6).iso8601)).to be_refused(422).at("day").saying(/No lesson was planned/)
   end
 

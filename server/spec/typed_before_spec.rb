@@ -29,7 +29,7 @@ RSpec.describe "What was typed before its paper is read" do
     expect(waiting.map { |piece| piece["item_id"] }).to include(check.items[2][:id])
     shown = waiting.find { |piece| piece["item_id"] == check.items[2][:id] }
     expect(shown["guesses"].first(2)).to eq(["2:22", times[2]])
-    expect(standing(check).find { |one| one.item_id == check.items[2][:id] }.answer).to eq("2:22")
+    expect(current(check).find { |one| one.item_id == check.items[2][:id] }.answer).to eq("2:22")
   end
 
   it "is shown where the paper is empty and something was typed, and settled where both are empty" do

@@ -19,8 +19,8 @@ RSpec.describe Vantick::Server::Work::Worker do
   end
 
   def eventually
-    ends = Vantick::Server::Store::OneWriter.now + 60
-    sleep 0.02 until yield || Vantick::Server::Store::OneWriter.now > ends
+    ends = Vantick::Server::Store::WriteSerializer.now + 60
+    sleep 0.02 until yield || Vantick::Server::Store::WriteSerializer.now > ends
     expect(yield).to be_truthy
   end
 

@@ -55,7 +55,7 @@ RSpec.describe "bin/demo" do
   def last = @last ||= ask("/api/classes/1/checks?limit=1")["checks"][0]["id"]
 
   # What stands in the cell that `answer` writes to.
-  def standing
+  def current
     check = ask("/api/checks/#{last}")
     check["answers"].find { |one| one["child_id"] == 26 && one["item_id"] == check["items"][0]["id"] }["answer"]
   end
@@ -94,17 +94,17 @@ RSpec.describe "bin/demo" do
     expect(File.read(log)).to include("Vantick is ready: http://127.0.0.1:#{port}")
 
     start
-    expect(standing).to eq("kept through a stop")
+    expect(current).to eq("kept through a stop")
     expect(answer(ask("/api/checks/#{last}"), "kept through a fall").code).to eq("201")
     stop("KILL")
 
     start
-    expect(standing).to eq("kept through a fall")
+    expect(current).to eq("kept through a fall")
     stop("INT")
 
     start("--fresh")
     @cookie = @last = nil
-    expect(standing).not_to start_with("kept")
+    expect(current).not_to start_with("kept")
     expect(File.exist?(File.join(folder, "demo.sqlite3.before"))).to be(true)
   end
 

@@ -56,10 +56,10 @@ RSpec.describe Vantick::Demo do
   it "lies in the past, and has slips, an answer nobody can read, and two away" do
     school("one") do |store, _|
       last = store.checks.all(1, limit: 1).first
-      standing = store.answers.standing([last[:id]])[last[:id]]
+      current = store.answers.current([last[:id]])[last[:id]]
       expect(last[:made_at]).to eq("2026-11-17T12:00:00Z")
-      expect(standing.map { |answer| answer[:verdict] }).to include("right", "misread", "right_writing_slip", "unreadable")
-      expect(standing.map { |answer| answer[:child_id] }.uniq.length).to eq(24)
+      expect(current.map { |answer| answer[:verdict] }).to include("right", "misread", "right_writing_slip", "unreadable")
+      expect(current.map { |answer| answer[:child_id] }.uniq.length).to eq(24)
     end
   end
 end

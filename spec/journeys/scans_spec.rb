@@ -57,7 +57,7 @@ RSpec.describe "Paper", :demo do
 
   # A child's sheet as it comes from the copier, everything right on it.
   def scanned(check, child_id)
-    sheet = Vantick::Server::Pages::Printing.of_check(check, store.classes.find(1)).kept(check, only: child_id)
+    sheet = Vantick::Server::Pages::Printing.of_check(check, store.classes.find(1)).drawn_sheet(check, only: child_id)
     answers = check.items.map { |item| "#{item[:misreading]}; half past three" }
     written = Vantick::Copier.written(sheet.pages, answers, Vantick::Copier::ChildHand.new(Random.new(3)))
     scanner = Vantick::Copier::Scanner.new(Random.new(4))
@@ -90,8 +90,8 @@ RSpec.describe "Paper", :demo do
     click_button "Next"
     expect(page).to have_text("2 of 3")
     expect(store.db[:answers].where(item_id: check.items.map { |item| item[:id] }).count).to eq(4)
-    standing = store.answers.standing([check.id])[check.id].sort_by(&:item_id)
-    expect(standing.map(&:verdict)).to eq(%w[right_time_only right right])
+    current = store.answers.current([check.id])[check.id].sort_by(&:item_id)
+    expect(current.map(&:verdict)).to eq(%w[right_time_only right right])
   end
 
   it "is refused in words where a file is none, and stays until it is removed" do

@@ -156,7 +156,7 @@ RSpec.describe "A term", :demo do
                              made_at: now)
     given = store.classes.find(1).children.product(check.items).map do |child, item|
       row = { uuid: SecureRandom.uuid, item_id: item[:id], child_id: child[:id], answer: "ten past one" }
-      [row, Vantick::Server::Store::Marks.judged(item, row[:answer], Vantick::Core::Wording::Conventions.default)]
+      [row, Vantick::Server::Store::MarkedAnswers.judged(item, row[:answer], Vantick::Core::Wording::Conventions.default)]
     end
     store.answers.add_all(given, answered_at: now)
     visit "/plan/term"

@@ -74,7 +74,7 @@ RSpec.describe "Next lesson as one thing", :demo do
     passed = store.db[:said].get(:step)
     visit "/"
     expect(page).to have_css("h1").and have_no_css(".next-lesson h1", text: /\A#{Regexp.escape(step)}\z/)
-    store.said.say(store.db[:children].select_map(:id), passed, nil, "2026-01-01T00:00:00Z")
+    store.teacher_judgements.say(store.db[:children].select_map(:id), passed, nil, "2026-01-01T00:00:00Z")
     visit "/plan/tomorrow"
     expect(page).to have_css(".step", text: step)
   end

@@ -50,7 +50,7 @@ RSpec.describe Vantick::Core::Choosing::Chooser do
     hours = [0, 1, 2, 4, 7, 10]
     pool = step(:quarters).pool.select { |shown| hours.include?(shown.hour) }
     task = task(:dial_to_words)
-    telling = Vantick::Core::Choosing::Telling.new(pool, task)
+    telling = Vantick::Core::Choosing::Discrimination.new(pool, task)
     balance = Vantick::Core::Choosing::Balance.new(pool, 4, [])
     best = pool.combination(4).select { |times| balance.faults(times).sum.zero? }.map { |times| telling.worth(times) }.max
     5.times do |seed|
@@ -64,19 +64,21 @@ RSpec.describe Vantick::Core::Choosing::Chooser do
     choice = choose(:quarters, 5, seed: 2)
     expect(choice.pairs_told_apart).to be_between(1, choice.pairs_possible)
     choice.chances.each do |id, chances|
-      marked = choice.times.map { |shown| Vantick::Core::Marking::Marked.new(task: task(:dial_to_words), time: shown, verdict: :right) }
+      marked = choice.times.map do |shown|
+        Vantick::Core::Marking::MarkedAnswer.new(task: task(:dial_to_words), time: shown, verdict: :right)
+      end
       expect(Vantick::Core::Judging::Evidence.new(misreading(id), marked).chances).to eq(chances)
     end
     expect(choice.chances.keys).not_to include(:stops_at_five)
   end
 
   it "tells more pairs apart than times taken in order" do
-    telling = Vantick::Core::Choosing::Telling.for(step(:minutes), task(:dial_to_words))
+    telling = Vantick::Core::Choosing::Discrimination.for(step(:minutes), task(:dial_to_words))
     expect(telling.worth(choose(:minutes, 5).times)).to be > telling.worth(step(:minutes).pool.first(5)) + 10
   end
 
   it "names the misreadings it cannot show" do
-    telling = Vantick::Core::Choosing::Telling.for(step(:quarters), task(:dial_to_words))
+    telling = Vantick::Core::Choosing::Discrimination.for(step(:quarters), task(:dial_to_words))
     told = ->(*texts) { Vantick::Core::Choosing::Choice.new(telling, texts.map { |text| time(text) }).untold }
     often = ->(ids) { ids.reject { |id| misreading(id).seldom? } }
     expect(often[told["3:15"]]).to contain_exactly(:next_hour_early, :to_with_passed_hour, :past_count_with_to)

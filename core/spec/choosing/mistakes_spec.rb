@@ -52,7 +52,7 @@ RSpec.describe Vantick::Core::Choosing::Mistakes do
 
   describe "what a child says of them" do
     let(:mistake) do
-      described_class::Mistake.new(time: time("7:45"), said: Vantick::Core::Wording::Saying.new(15, :to, 7),
+      described_class::Mistake.new(time: time("7:45"), said: Vantick::Core::Wording::SpokenTime.new(15, :to, 7),
                                    misreading: misreading(:to_with_passed_hour))
     end
 

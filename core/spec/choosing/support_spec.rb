@@ -59,9 +59,9 @@ RSpec.describe Vantick::Core::Choosing::Support do
         answers = step.pool.first(4).map do |time|
           asked = right ? time : Vantick::Core::Dial::DialTime.from_index(time.index + 35)
           marked = Vantick::Core::Marking::Marker.mark(task: read, time:, text: Vantick::Core::Wording::Phrase.usual(asked))
-          Vantick::Core::Teaching::Standing::Asked.new(step:, marked:, day: 1, helped:)
+          Vantick::Core::Teaching::ItemResponse.new(step:, marked:, day: 1, helped:)
         end
-        [right, Vantick::Core::Teaching::Standing.new(answers, today: 1)]
+        [right, Vantick::Core::Teaching::ChildProgress.new(answers, today: 1)]
       end]
     end
     alone, helped = known.values_at(false, true)

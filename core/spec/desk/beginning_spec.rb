@@ -18,8 +18,8 @@ RSpec.describe Vantick::Core::Desk::Beginning do
     states = Vantick::Core::Teaching::Step.with_times.to_h { |one| [one, state] }
     learner = Vantick::Core::Desk::Learner.new(step:, answers:, states:, **known)
     (1..count).map do |seed|
-      turn = Vantick::Core::Desk::NextTurn.for(learner, seed:)
-      learner = learner.asked(turn).after(right(turn))
+      turn = Vantick::Core::Desk::TaskSelector.for(learner, seed:)
+      learner = learner.with_turn(turn).after(right(turn))
       turn
     end
   end

@@ -1,7 +1,7 @@
 # frozen_string_literal: true
 
 # Made-up children of ten kinds at a device: what each of them is to meet there, and never to meet.
-RSpec.describe Vantick::Core::Desk::NextTurn do
+RSpec.describe Vantick::Core::Desk::TaskSelector do
   core = Vantick::Core
   right = lambda do |task, time|
     hands = "hour=#{time.hour_hand_degrees} minute=#{time.minute_hand_degrees}" if task.notation == :hands
@@ -44,7 +44,7 @@ RSpec.describe Vantick::Core::Desk::NextTurn do
       marked = turn.times.map do |time|
         core::Marking::Marker.mark(task: turn.task, time:, text: child[turn.task, time, at, random], said: turn.said)
       end
-      learner = learner.asked(turn).after(marked)
+      learner = learner.with_turn(turn).after(marked)
       [turn, marked.all?(&:read_right?)]
     end
   end

@@ -7,7 +7,7 @@ RSpec.describe Vantick::Core::Desk::Strips do
   # A time as it is built: what stands in each place, from the words of that place's strip alone.
   def built(time, conventions, strips)
     count = Vantick::Core::Wording::Counted.usual(time).words(conventions).split(/[ -]/)
-    hour = Vantick::Core::Wording::NumberWords.standard.spell(Vantick::Core::Wording::Saying.usual(time).hour)
+    hour = Vantick::Core::Wording::NumberWords.standard.spell(Vantick::Core::Wording::SpokenTime.usual(time).hour)
     sides = strips.fetch(:side)
     said = { count: count - sides, side: count & sides, hour: [hour] }
     expect(said).to all(satisfy { |part, words| (words - strips.fetch(part, [])).empty? })

@@ -57,11 +57,11 @@ RSpec.describe Vantick::Core::Desk::Variants do
   def sitting(answer, count: 40)
     learner = Vantick::Core::Desk::Learner.new(step: step(:quarters))
     (1..count).map do |seed|
-      turn = Vantick::Core::Desk::NextTurn.for(learner, seed:)
+      turn = Vantick::Core::Desk::TaskSelector.for(learner, seed:)
       marked = turn.times.map do |time|
         Vantick::Core::Marking::Marker.mark(task: turn.task, time:, text: answer.call(turn, time), said: turn.said&.words)
       end
-      learner = learner.asked(turn).after(marked)
+      learner = learner.with_turn(turn).after(marked)
       turn
     end
   end

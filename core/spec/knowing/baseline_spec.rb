@@ -60,8 +60,8 @@ RSpec.describe Vantick::Core::Knowing::Baseline do
 
   it "is over as soon as the place is found, and asks nothing any more" do
     found = upto(7, 1)
-    expect([found.over?, found.found?, found.next_question(Random.new(1))]).to eq([true, true, nil])
-    expect(described_class.new.found?).to be(false)
+    expect([found.over?, found.settled?, found.next_question(Random.new(1))]).to eq([true, true, nil])
+    expect(described_class.new.settled?).to be(false)
   end
 
   it "has, while no answer comes back, questions of other steps ready, none that was asked" do
@@ -82,7 +82,7 @@ RSpec.describe Vantick::Core::Knowing::Baseline do
 
     it "has both hands to be seen, and each time on the step that it is of" do
       expect(page.map(&:time)).to all(satisfy { |time| !time.hidden_hand? })
-      expect(page).to all(satisfy { |one| Vantick::Core::Teaching::KindsOfTime.of(one.task, one.time) == one.step.id })
+      expect(page).to all(satisfy { |one| Vantick::Core::Teaching::KnowledgeComponents.of(one.task, one.time) == one.step.id })
     end
 
     it "asks one way alone where it is told so" do
@@ -104,10 +104,10 @@ RSpec.describe Vantick::Core::Knowing::Baseline do
         page = described_class.page(count: 12, seed: 3, tasks: [task(id)])
         asked = page.map do |question|
           answer = marked(question, described_class.rungs.index(question.step) <= far)
-          Vantick::Core::Teaching::Standing::Asked.new(step: question.step, marked: answer, day: 5, baseline: true)
+          Vantick::Core::Teaching::ItemResponse.new(step: question.step, marked: answer, day: 5, baseline: true)
         end
-        standing = Vantick::Core::Teaching::ClassStanding.new((1..30).to_h { |key| [key, asked] }, today: 5)
-        expect([standing.next_step.step.id, standing.next_for(1).id]).to eq([lesson, lesson])
+        progress = Vantick::Core::Teaching::ClassProgress.new((1..30).to_h { |key| [key, asked] }, today: 5)
+        expect([progress.next_step.step.id, progress.next_for(1).id]).to eq([lesson, lesson])
       end
     end
   end

@@ -118,7 +118,7 @@ RSpec.describe Vantick::Core::Knowing::Belief do
   end
 
   it "believes a teacher about as much as four answers, of one step and of what it rests on" do
-    said = ->(known) { described_class.new.tap { |one| one.told(step(:quarters), known, 1) } }
+    said = ->(known) { described_class.new.tap { |one| one.judged(step(:quarters), known, 1) } }
     expect(met(said[true], :quarter_to)).to be > 0.9
     expect(met(said[true], :half_past)).to be > 0.9
     expect(met(said[true], :minutes_to)).to be < 0.6

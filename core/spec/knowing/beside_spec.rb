@@ -4,7 +4,7 @@ RSpec.describe Vantick::Core::Knowing::Beside do
   def asked(shown, text, task: :dial_to_words, device: false)
     found = Vantick::Core::Marking::Task.find(task)
     marked = Vantick::Core::Marking::Marker.mark(task: found, time: found.parse_time(shown), text:)
-    Vantick::Core::Teaching::Standing::Asked.new(step: Vantick::Core::Teaching::Step.find(:fives), marked:, day: 1, device:)
+    Vantick::Core::Teaching::ItemResponse.new(step: Vantick::Core::Teaching::Step.find(:fives), marked:, day: 1, device:)
   end
 
   def right(*shown, **more)

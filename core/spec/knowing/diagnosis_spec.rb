@@ -66,8 +66,8 @@ RSpec.describe Vantick::Core::Knowing::Diagnosis do
   it "takes an answer that names what no longer leads to it for one that nothing explains" do
     hands_swapped = Vantick::Core::Reading::Misreading.find(:hands_swapped)
     impossible = Vantick::Core::Dial::DialTime.all.find { |one| hands_swapped.wrong_answers(one, task("dial_to_words")).empty? }
-    old = Vantick::Core::Marking::Marked.new(task: task("dial_to_words"), time: impossible, verdict: :misread,
-                                             misreadings: [:hands_swapped])
+    old = Vantick::Core::Marking::MarkedAnswer.new(task: task("dial_to_words"), time: impossible, verdict: :misread,
+                                                   misreadings: [:hands_swapped])
     found = described_class.new([old, mark("dial_to_words", "7:45", "qt8")])
     expect(found.states.values.sum).to be_within(1e-9).of(1)
     expect(found.states.values).to all(be_finite)
@@ -119,7 +119,7 @@ RSpec.describe Vantick::Core::Knowing::Diagnosis do
     end
   end
 
-  describe Vantick::Core::Judging::NextBest do
+  describe Vantick::Core::Judging::ItemSelection do
     def next_best(diagnosis, step_id = :quarters) = described_class.time(diagnosis, task("dial_to_words"), step(step_id).pool)
 
     it "asks where the states that are left would answer differently" do

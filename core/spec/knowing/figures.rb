@@ -66,7 +66,7 @@ module Figures
   end
 
   def told
-    [true, false].flat_map { |known| met(belief { |one| one.told(step(:quarters), known, 1) }) }
+    [true, false].flat_map { |known| met(belief { |one| one.judged(step(:quarters), known, 1) }) }
   end
 
   def days
@@ -74,7 +74,7 @@ module Figures
     asking = CORE::Knowing::Asking.of(:half_past, :say)
     long = belief { |one| 20.times { |day| one.answered(mark("3:30", "half past three"), day) } }
     low = belief { |one| 30.times { |day| one.answered(mark("3:30", "ten past nine"), day) } }
-    [found.half(asking), found.fresh(asking, 40), found.kept(asking, 40), found.half(CORE::Knowing::Asking.of(:oclock, :say)),
+    [found.half(asking), found.fresh(asking, 40), found.retention(asking, 40), found.half(CORE::Knowing::Asking.of(:oclock, :say)),
      long.half(asking), low.half(asking), found.chance_of_right(task(:dial_to_words), CORE::Dial::DialTime.parse("3:30"), 60),
      *met(found.dup.tap { |one| one.gone_over([:half_past], 40) })]
   end
@@ -107,14 +107,14 @@ module Figures
       random = Random.new(seed)
       right = [0.5, 0.7, 0.8, 0.85, 0.9, 1][seed % 6]
       given = (0...(2 + (seed % 5))).flat_map { |day| Array.new(5) { asked(random, day, random.rand < right) } }
-      of_child(CORE::Teaching::Standing.new(given, today: given.last.day + (seed % 7 * 9)))
+      of_child(CORE::Teaching::ChildProgress.new(given, today: given.last.day + (seed % 7 * 9)))
     end
   end
 
-  def of_child(standing)
-    expected = standing.expected
-    [standing.states.values.join(" "), standing.headline.kind, standing.stumbles.length, standing.review_due.length, standing.next_step&.id,
-     expected.gain(step(:quarters)), expected.gain(step(:minutes)), expected.known(:fives_past), standing.diagnosis.verdict]
+  def of_child(progress)
+    expected = progress.expected
+    [progress.states.values.join(" "), progress.headline.kind, progress.stumbles.length, progress.review_due.length, progress.next_step&.id,
+     expected.gain(step(:quarters)), expected.gain(step(:minutes)), expected.known(:fives_past), progress.diagnosis.verdict]
   end
 
   # Children with one mistake or two, which show in some of their answers, and what is told of these.
@@ -130,9 +130,9 @@ module Figures
   end
 
   def told_of(found)
-    standing = found.belief
+    progress = found.belief
     [found.verdict, found.leans.to_s, found.likely.map(&:id).join(" "), found.possible.map(&:id).join(" "), found.top.misreadings.length,
-     found.evidence.sum(&:hits), found.states.length, standing.shown(CORE::Knowing::Asking.of(:fives_to, :say))]
+     found.evidence.sum(&:hits), found.states.length, progress.shown(CORE::Knowing::Asking.of(:fives_to, :say))]
   end
 
   def asked(random, day, right)
@@ -140,7 +140,7 @@ module Figures
     time = step(:quarters).pool.sample(random:)
     said = right ? time : step(:quarters).pool.sample(random:)
     marked = CORE::Marking::Marker.mark(task: with, time:, text: with.write(with.right_answer(said)))
-    CORE::Teaching::Standing::Asked.new(step: step(:quarters), marked:, day: day * 3)
+    CORE::Teaching::ItemResponse.new(step: step(:quarters), marked:, day: day * 3)
   end
 
   # How many wrong answers make a day a bad one, and a second, after more and more good ones.
@@ -154,8 +154,8 @@ module Figures
 
   def said
     [true, false].map do |known|
-      one = CORE::Teaching::Said.new(step: step(:half_past), known:, day: 1)
-      CORE::Teaching::Standing.new([], today: 2, said: [one]).expected.of_step(step(:half_past))
+      one = CORE::Teaching::TeacherJudgement.new(step: step(:half_past), known:, day: 1)
+      CORE::Teaching::ChildProgress.new([], today: 2, said: [one]).expected.of_step(step(:half_past))
     end
   end
 

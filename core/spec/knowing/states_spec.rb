@@ -10,11 +10,11 @@ RSpec.describe Vantick::Core::Knowing::States do
       time = step.pool.sample(random:)
       said = yield(at) ? time : (step.pool - [time]).sample(random:)
       marked = Vantick::Core::Marking::Marker.mark(task:, time:, text: task.write(task.right_answer(said)))
-      Vantick::Core::Teaching::Standing::Asked.new(step:, marked:, day: at / a_day * 3)
+      Vantick::Core::Teaching::ItemResponse.new(step:, marked:, day: at / a_day * 3)
     end
   end
 
-  def standing(given, today: given.last.day) = Vantick::Core::Teaching::Standing.new(given, today:)
+  def progress(given, today: given.last.day) = Vantick::Core::Teaching::ChildProgress.new(given, today:)
 
   def dated(given, day) = given.map { |one| one.dup.tap { |other| other.day = day } }
 
@@ -23,7 +23,7 @@ RSpec.describe Vantick::Core::Knowing::States do
       secure = (1..60).count do |seed|
         random = Random.new(seed)
         wrong = (0...48).to_a.sample((48 * share).round, random:)
-        standing(answers(48, random:) { |at| !wrong.include?(at) }).states.value?(:secure)
+        progress(answers(48, random:) { |at| !wrong.include?(at) }).states.value?(:secure)
       end
       expect(secure).to be <= 1
     end
@@ -33,7 +33,7 @@ RSpec.describe Vantick::Core::Knowing::States do
     secure = (1..30).count do |seed|
       random = Random.new(seed)
       wrong = (0...60).to_a.sample(2, random:)
-      standing(answers(60, random:) { |at| !wrong.include?(at) }).states[step(:quarters)] == :secure
+      progress(answers(60, random:) { |at| !wrong.include?(at) }).states[step(:quarters)] == :secure
     end
     expect(secure).to be >= 27
   end
@@ -43,38 +43,38 @@ RSpec.describe Vantick::Core::Knowing::States do
     good = answers(102, random:) { true }
     bad = dated(answers(8, random:) { false }, 60)
     after = dated(answers(12, random:) { true }, 63)
-    states = [good, good + bad, good + bad + after].map { |given| standing(given).states[step(:quarters)] }
+    states = [good, good + bad, good + bad + after].map { |given| progress(given).states[step(:quarters)] }
     expect([states.first, states.last]).to eq(%i[secure secure])
     expect(states[1]).not_to eq(:not_yet)
-    expect(standing(good + bad).states[step(:oclock)]).not_to eq(:not_yet)
+    expect(progress(good + bad).states[step(:oclock)]).not_to eq(:not_yet)
   end
 
   it "believes wrong answers to a baseline, on whatever day" do
     good = answers(102, random: Random.new(3)) { true }
     bad = dated(answers(8, random: Random.new(3)) { false }, 60)
     asked = bad.map { |one| one.dup.tap { |other| other.baseline = true } }
-    states = [good + bad, good + asked].map { |given| standing(given).states[step(:quarters)] }
+    states = [good + bad, good + asked].map { |given| progress(given).states[step(:quarters)] }
     expect(states).to eq(%i[secure learning])
   end
 
   it "does not flicker: one slip leaves what was secure" do
     given = answers(60) { true }
     slip = dated(answers(1, random: Random.new(9)) { false }, 40)
-    expect(standing(given + slip).states[step(:quarters)]).to eq(:secure)
+    expect(progress(given + slip).states[step(:quarters)]).to eq(:secure)
   end
 
   it "lets no state fall by days alone" do
     given = answers(40) { |at| at % 9 != 4 }
-    (0..400).step(50) { |days| expect(standing(given, today: given.last.day + days).states).to eq(standing(given).states) }
+    (0..400).step(50) { |days| expect(progress(given, today: given.last.day + days).states).to eq(progress(given).states) }
   end
 
   it "calls nothing secure of which a likely mistake shows" do
     passed = %w[2:45 3:45 4:45 5:45 6:45 7:45].map do |shown|
       time = Vantick::Core::Dial::DialTime.parse(shown)
       text = "quarter to #{Vantick::Core::Wording::Phrase.usual(Vantick::Core::Dial::DialTime.at(time.hour, 0)).split.first}"
-      Vantick::Core::Teaching::Standing::Asked.new(step: step(:quarters), marked: mark(:dial_to_words, shown, text), day: 70)
+      Vantick::Core::Teaching::ItemResponse.new(step: step(:quarters), marked: mark(:dial_to_words, shown, text), day: 70)
     end
-    found = standing(answers(60) { true } + passed)
+    found = progress(answers(60) { true } + passed)
     expect(found.diagnosis.likely.map(&:id)).to eq([:to_with_passed_hour])
     expect(found.states[step(:quarters)]).not_to eq(:secure)
     expect(found.states[step(:half_past)]).to eq(:secure)
@@ -85,7 +85,7 @@ RSpec.describe Vantick::Core::Knowing::States do
     40.times do |seed|
       random = Random.new(seed)
       id = %i[quarters fives minutes].sample(random:)
-      found = standing(answers(30, step: id, random:) { random.rand < [0.5, 0.8, 1].sample(random:) })
+      found = progress(answers(30, step: id, random:) { random.rand < [0.5, 0.8, 1].sample(random:) })
       levels = found.states.transform_values { |state| described_class::ALL.index(state) }
       Vantick::Core::Teaching::Step.with_times.each do |whole|
         whole.parts.each { |part| expect(levels[part]).to be >= levels[whole] }
@@ -97,11 +97,11 @@ RSpec.describe Vantick::Core::Knowing::States do
   end
 
   it "has one headline, and it is true" do
-    expect(standing(answers(60) { true }).headline).to have_attributes(kind: :secure, step: step(:quarters))
-    expect(standing(answers(6) { true }).headline).to have_attributes(kind: :nearly)
-    expect(standing(answers(20, &:even?)).headline.kind).to eq(:no_pattern).or eq(:behind)
-    expect(Vantick::Core::Teaching::Standing.new([], today: 1).headline.kind).to eq(:none)
-    expect(standing(answers(2) { false }).headline.kind).to eq(:few)
+    expect(progress(answers(60) { true }).headline).to have_attributes(kind: :secure, step: step(:quarters))
+    expect(progress(answers(6) { true }).headline).to have_attributes(kind: :nearly)
+    expect(progress(answers(20, &:even?)).headline.kind).to eq(:no_pattern).or eq(:behind)
+    expect(Vantick::Core::Teaching::ChildProgress.new([], today: 1).headline.kind).to eq(:none)
+    expect(progress(answers(2) { false }).headline.kind).to eq(:few)
   end
 
   # Sixty right answers, in words or in words and digits; what a class wants; the state.
@@ -116,7 +116,7 @@ RSpec.describe Vantick::Core::Knowing::States do
   ].each do |tasks, choice, state|
     it "calls sixty right answers with #{tasks.join(', ')} #{state} where a class wants #{choice}" do
       given = answers(60, tasks:) { true }
-      found = Vantick::Core::Teaching::Standing.new(given, today: 40, wanted: described_class::CHOICES.fetch(choice))
+      found = Vantick::Core::Teaching::ChildProgress.new(given, today: 40, wanted: described_class::CHOICES.fetch(choice))
       expect(found.states[step(:quarters)]).to eq(state)
       expect(found.secure_on(40).include?(step(:quarters))).to be(state == :secure)
     end
@@ -129,7 +129,7 @@ RSpec.describe Vantick::Core::Knowing::States do
   it "places a child who joins by two checks" do
     two = answers(5, step: :fives, a_day: 5, tasks: %i[dial_to_words]) { true } +
           dated(answers(5, step: :fives, a_day: 5, tasks: %i[dial_to_digital], random: Random.new(4)) { true }, 2)
-    found = standing(two)
+    found = progress(two)
     ladder = Vantick::Core::Teaching::Step.with_times
     expect(ladder.index(found.next_step)).to be >= ladder.index(step(:fives_past))
   end

@@ -23,7 +23,9 @@ RSpec.describe Vantick::Core::Marking::Marker do
   def fits?(row, marked)
     wanted = row["verdicts"].split("|")
     named = row["misreading"].to_s.split("|")
-    wanted.include?(marked.told.to_s) && (marked.verdict != :misread || named.empty? || named.intersect?(marked.misreadings.map(&:to_s)))
+    return false unless wanted.include?(marked.verdict_for_class.to_s)
+
+    marked.verdict != :misread || named.empty? || named.intersect?(marked.misreadings.map(&:to_s))
   end
 
   it "judges nearly all as a sensible teacher would" do

@@ -10,11 +10,11 @@ RSpec.describe Vantick::Core::Paper::Corners do
   let(:page) { [[15, 15], [195, 15], [195, 282], [15, 282]] }
   let(:square) { [60, 120, 40, 40] }
 
-  def warp(onto) = Vantick::Core::Paper::Warp.new(page, onto)
+  def warp(onto) = Vantick::Core::Paper::Homography.new(page, onto)
 
   # Every point of the photograph that lies on a mark or on the square, as the lens sees them.
   def photographed(onto)
-    back = Vantick::Core::Paper::Warp.new(onto, page)
+    back = Vantick::Core::Paper::Homography.new(onto, page)
     picture(620, 877) do |rows|
       rows.each_with_index { |row, v| row.each_index { |u| row[u] = 30 if ink?(*back.call(u + 0.5, v + 0.5)) } }
     end
@@ -58,13 +58,13 @@ RSpec.describe Vantick::Core::Paper::Corners do
 
   it "takes nothing for a mark that has dark beside it, as in a page's shadow" do
     edge = picture(300, 300) { |rows| rows.each_with_index { |row, at| (150..299).each { |column| row[column] = at % 40 < 30 ? 40 : 60 } } }
-    expect(Vantick::Core::Paper::Marks.new(edge).all).to eq([])
+    expect(Vantick::Core::Paper::Fiducials.new(edge).all).to eq([])
   end
 
   it "has the numbers that were measured" do
     expect(described_class::ASLANT).to eq(oblique: 0.5, skew: 0.45, sizes: 0.5..2.0)
     expect([described_class::TRIED, described_class::TORN]).to eq([6, 4])
-    marks = Vantick::Core::Paper::Marks
+    marks = Vantick::Core::Paper::Fiducials
     expect([marks::ROUND, marks::LIGHT_ROUND, marks::DIRECTIONS.length]).to eq([0.95, 6, 8])
   end
 end

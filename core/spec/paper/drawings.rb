@@ -12,7 +12,7 @@ module Drawings
   def picture(width, height, paper: 240)
     rows = Array.new(height) { Array.new(width, paper) }
     yield rows if block_given?
-    Vantick::Core::Paper::Picture.new(width, height, rows.flatten.pack("C*"))
+    Vantick::Core::Paper::GrayImage.new(width, height, rows.flatten.pack("C*"))
   end
 
   # A straight line as broad as a pencil's.
@@ -42,10 +42,10 @@ module Drawings
     yield canvas, Vantick::Copier::ChildHand.new(Random.new(seed))
     grain = Random.new(seed)
     greys = canvas.bytes.bytes.map { |grey| (grey - 6 + grain.rand(12)).clamp(0, 255) }
-    Vantick::Core::Paper::Picture.new(width, height, greys.pack("C*"))
+    Vantick::Core::Paper::GrayImage.new(width, height, greys.pack("C*"))
   end
 
-  # @return [Paper::Picture] of hands as a child draws them, the short one first
+  # @return [Paper::GrayImage] of hands as a child draws them, the short one first
   def drawn_by_child(seed, hands)
     written(DIAL, DIAL, seed) { |canvas, hand| hand.draw_hands(canvas, [DIAL / 2] * 2, DIAL / 2, hands, PER_MM) }
   end

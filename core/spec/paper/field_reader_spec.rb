@@ -104,7 +104,7 @@ RSpec.describe Vantick::Core::Paper::FieldReader do
     turned = Vantick::Core::Paper::DigitReader::TURNED.product((1..8).to_a).map do |digit, seed|
       plain = box(digit, seed)
       rows = (0...plain.height).map { |row| plain.bytes.byteslice(row * plain.width, plain.width).reverse }
-      [digit, described_class.digit(Vantick::Core::Paper::Picture.new(plain.width, plain.height, rows.join))]
+      [digit, described_class.digit(Vantick::Core::Paper::GrayImage.new(plain.width, plain.height, rows.join))]
     end
     expect(turned.count { |digit, seen| seen.mirrored && seen.digit == digit }).to be >= 46
     expect(turned.select { |digit, seen| seen.sure? && seen.digit != digit }).to eq([])

@@ -22,7 +22,7 @@ RSpec.describe Vantick::Core::Reading::Chain do
   end
 
   it "leaves a draft as it is when a step tells more" do
-    draft = Vantick::Core::Reading::Draft.new(time: time("7:23"))
+    draft = Vantick::Core::Reading::PartialReading.new(time: time("7:23"))
     expect(draft.with(hour: 7).hour).to eq(7)
     expect([draft.hour, draft.frozen?]).to eq([nil, true])
   end

@@ -22,7 +22,7 @@ RSpec.describe Vantick::Core::Reading::Misreading do
     counted_from_hour_hand: [->(t) { t.minute > 0 }, ->(t) { [at[t.hour, t.minute - (t.hour * 5)]] }],
     dial_mirrored: [->(_t) { true }, ->(t) { as_seen[720 - t.index] }]
   }
-  said_of = ->(seen_time) { Vantick::Core::Wording::Saying.usual(seen_time).then { |said| [said.count, said.side, said.hour] } }
+  said_of = ->(seen_time) { Vantick::Core::Wording::SpokenTime.usual(seen_time).then { |said| [said.count, said.side, said.hour] } }
 
   digits = {
     hands_swapped: [->(_m) { true }, ->(shown) { swapped[shown] }],
@@ -66,7 +66,7 @@ RSpec.describe Vantick::Core::Reading::Misreading do
   words = {
     hands_swapped: [->(_t) { true }, lambda { |shown|
       swapped[shown].map do |hour, minute|
-        Vantick::Core::Wording::Saying.usual(Vantick::Core::Dial::DialTime.at(hour, minute)).then do |said|
+        Vantick::Core::Wording::SpokenTime.usual(Vantick::Core::Dial::DialTime.at(hour, minute)).then do |said|
           [said.count, said.side, said.hour]
         end
       end
@@ -181,7 +181,7 @@ RSpec.describe Vantick::Core::Reading::Misreading do
   itself = ->(answer) { answer }
   counted = ->(parts) { Vantick::Core::Wording::Counted.new(*parts) }
   written = ->(parts) { Vantick::Core::Dial::DialTime.at(*parts) }
-  spoken = ->(parts) { Vantick::Core::Wording::Saying.new(*parts) }
+  spoken = ->(parts) { Vantick::Core::Wording::SpokenTime.new(*parts) }
   placed = ->(parts) { Vantick::Core::Dial::Hands.new(*parts) }
   digits = digits.transform_values { |where, to| [->(t) { where[t.minute] }, to] }
   estimates = digits.slice(:hands_swapped, :next_hour_early)

@@ -27,7 +27,7 @@ RSpec.describe Vantick::Core::Reading::TalkThrough do
     it "counts up to the minutes that are said: #{names}" do
       all_times.reject { |shown| (shown.minute % 15).zero? }.each do |shown|
         last = described_class.steps(shown, conventions).reverse.find { |step| step.part == :minutes }.sentence.scan(/\d+/).last.to_i
-        expect(last).to eq(Vantick::Core::Wording::Saying.usual(shown).count), "#{shown}: #{names}"
+        expect(last).to eq(Vantick::Core::Wording::SpokenTime.usual(shown).count), "#{shown}: #{names}"
       end
     end
   end

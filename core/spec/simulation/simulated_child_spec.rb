@@ -22,7 +22,7 @@ RSpec.describe Vantick::Core::Simulation::SimulatedChild do
     written.each do |task|
       child = described_class.new(slips: 1.0, seed: 6)
       marked = all_times.map { |shown| Vantick::Core::Marking::Marker.mark(task:, time: shown, text: child.answer(shown, task)) }
-      expect(marked.map(&:verdict).uniq - Vantick::Core::Marking::Marked::RIGHT).to eq([])
+      expect(marked.map(&:verdict).uniq - Vantick::Core::Marking::MarkedAnswer::RIGHT).to eq([])
       expect(marked.count { |one| one.verdict == :right_writing_slip }).to be > 600
     end
   end

@@ -50,11 +50,11 @@ RSpec.describe Vantick::Core::Teaching::Adjustments do
     # Children who are always right, and always wrong.
     def played(learner, right:)
       (0...20).map do |at|
-        turn = core::Desk::NextTurn.for(learner, seed: at)
+        turn = core::Desk::TaskSelector.for(learner, seed: at)
         answer = right ? turn.task.write(turn.task.right_answer(turn.times.first)) : "4:44"
         said = turn.said
         marked = turn.times.map { |time| core::Marking::Marker.mark(task: turn.task, time:, text: answer, said:) }
-        learner = learner.asked(turn).after(marked)
+        learner = learner.with_turn(turn).after(marked)
         turn
       end
     end

@@ -3,11 +3,11 @@
 RSpec.describe Vantick::Core::Teaching::ClassHistory do
   let(:words) { task(:dial_to_words) }
 
-  def history(by_child, today:) = described_class.of(Vantick::Core::Teaching::ClassStanding.new(by_child, today:), today:)
+  def history(by_child, today:) = described_class.of(Vantick::Core::Teaching::ClassProgress.new(by_child, today:), today:)
 
   def asked(text, answer, day, with = words)
     marked = Vantick::Core::Marking::Marker.mark(task: with, time: time(text), text: answer)
-    Vantick::Core::Teaching::Standing::Asked.new(step: step(:quarters), marked:, day:)
+    Vantick::Core::Teaching::ItemResponse.new(step: step(:quarters), marked:, day:)
   end
 
   it "counts the secure at each week's end, and the misreadings of each week" do
@@ -34,7 +34,7 @@ RSpec.describe Vantick::Core::Teaching::ClassHistory do
     expect([due.first, due.last]).to eq([0, 1])
     expect(due).to eq(due.sort)
     expect(weeks.map { |week| week.secure[step(:quarters)] }.last).to eq(1)
-    told = Vantick::Core::Teaching::Standing.new(right, today: 120)
+    told = Vantick::Core::Teaching::ChildProgress.new(right, today: 120)
     expect(told.review_due).to match_array(told.review_due_on(120) | told.review_due.reject { |one| told.states[one] == :secure })
   end
 

@@ -46,7 +46,7 @@ RSpec.describe Vantick::Core::Teaching::ContrastingPair do
           early = lesson.stages.select { |stage| %i[warm_up recap].include?(stage.id) }
           kinds = early.flat_map do |stage|
             stage.items.filter_map do |item|
-              item.time && Vantick::Core::Teaching::KindsOfTime.of(item.task, item.time)
+              item.time && Vantick::Core::Teaching::KnowledgeComponents.of(item.task, item.time)
             end
           end
           expect(kinds).not_to include(one.id)

@@ -6,11 +6,11 @@ RSpec.describe Vantick::Core::Teaching::Lesson do
 
   def made(state) = described_class.new(step: step(state[:step]), task: task(:dial_to_words), **state.except(:step))
 
-  def standing(lesson) = lesson.stages.to_h { |stage| [stage.id, stage.items.filter_map(&:time)] }
+  def progress(lesson) = lesson.stages.to_h { |stage| [stage.id, stage.items.filter_map(&:time)] }
 
   # One of the changes that the pages offer, by lot.
   def change(state, lesson, random)
-    kept = standing(lesson)
+    kept = progress(lesson)
     case random.rand(4)
     when 0 then { **state, kept:, minutes: random.rand(20..75), stage_minutes: {} }
     when 1 then { **state, kept:, stage_minutes: moved(lesson, random) }
@@ -56,7 +56,7 @@ RSpec.describe Vantick::Core::Teaching::Lesson do
         expect(lesson.stages.sum(&:minutes)).to eq(state[:minutes])
         expect(lesson.stages.map(&:spare_seconds)).to all(be >= 0)
         state.fetch(:kept, {}).each do |stage, times|
-          found = standing(lesson).fetch(stage)
+          found = progress(lesson).fetch(stage)
           times.first(found.length).each_with_index { |one, at| expect(found[at]).to eq(one) if one && stays?(state[:kept], stage, at) }
         end
         state = state.except(:avoid)

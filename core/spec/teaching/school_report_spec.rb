@@ -3,10 +3,10 @@
 # What a head is told. That small groups are not told of is common practice, no source.
 RSpec.describe Vantick::Core::Teaching::SchoolReport do
   let(:fives) { [task(:dial_to_words), task(:dial_to_digital)] }
-  let(:report) { described_class.new({ curlew: klass, small: standing({ 1 => right(%i[oclock]) }) }, today: 30) }
+  let(:report) { described_class.new({ curlew: klass, small: progress({ 1 => right(%i[oclock]) }) }, today: 30) }
   let(:klass) do
     knows = right(%i[oclock half_past])
-    standing((1..12).to_h { |child| [child, child <= 8 ? knows : right(%i[oclock], days: [10]).first(1)] })
+    progress((1..12).to_h { |child| [child, child <= 8 ? knows : right(%i[oclock], days: [10]).first(1)] })
   end
   let(:standard) { "CCSS 1.MD.B.3" }
 
@@ -44,10 +44,10 @@ RSpec.describe Vantick::Core::Teaching::SchoolReport do
 
   def asked(at, with, time, day)
     marked = Vantick::Core::Marking::Marker.mark(task: with, time:, text: with.right_answer(time).to_s)
-    Vantick::Core::Teaching::Standing::Asked.new(step: at, marked:, day:)
+    Vantick::Core::Teaching::ItemResponse.new(step: at, marked:, day:)
   end
 
-  def standing(by_child) = Vantick::Core::Teaching::ClassStanding.new(by_child, today: 30)
+  def progress(by_child) = Vantick::Core::Teaching::ClassProgress.new(by_child, today: 30)
 
   it "counts the children of each class who have all of a standard's steps, from the day on which anybody answered" do
     counts = report.classes(standard, [5, 30])
@@ -64,7 +64,7 @@ RSpec.describe Vantick::Core::Teaching::SchoolReport do
   it "rounds numbers and never words: none is nobody, and all is everybody" do
     known = { true => right(%i[oclock half_past]), false => right(%i[oclock], days: [10]).first(1) }
     told = [0, 1, 2, 6, 10, 11, 12].to_h do |met|
-      school = { curlew: standing((1..12).to_h { |child| [child, known[child <= met]] }) }
+      school = { curlew: progress((1..12).to_h { |child| [child, known[child <= met]] }) }
       [met, described_class.new(school, today: 30).total(standard, [30]).first.to_h.values]
     end
     expect(told).to eq(0 => [:none, nil, 10], 1 => [:few, nil, 10], 2 => [:few, nil, 10], 6 => [:some, 5, 10],
@@ -74,9 +74,9 @@ RSpec.describe Vantick::Core::Teaching::SchoolReport do
   it "finds who is far below what most of the class have shown, and nobody who was never asked" do
     expect(klass.far_below).to eq([9, 10, 11, 12])
     expect(klass.far_below.map { |child| klass.behind(child).length }).to all(be >= 2)
-    silent = standing({ **(1..4).to_h { |child| [child, right(%i[oclock half_past])] }, 5 => [] })
+    silent = progress({ **(1..4).to_h { |child| [child, right(%i[oclock half_past])] }, 5 => [] })
     expect(silent.far_below).to eq([])
-    expect(standing({ 1 => [], 2 => [] }).far_below).to eq([])
+    expect(progress({ 1 => [], 2 => [] }).far_below).to eq([])
   end
 
   # No two pages say different things: who is far below has something next that is not above what the class has reached.

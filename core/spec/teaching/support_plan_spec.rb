@@ -6,7 +6,7 @@ RSpec.describe Vantick::Core::Teaching::SupportPlan do
   def asked(at, with, time, day, text = nil)
     text ||= with.write(with.right_answer(time))
     marked = Vantick::Core::Marking::Marker.mark(task: with, time:, text:)
-    Vantick::Core::Teaching::Standing::Asked.new(step: at, marked:, day:)
+    Vantick::Core::Teaching::ItemResponse.new(step: at, marked:, day:)
   end
 
   def right(ids, tasks: ways, days: [10, 12, 14])
@@ -25,7 +25,7 @@ RSpec.describe Vantick::Core::Teaching::SupportPlan do
   def plan(child)
     known = right(%i[oclock half_past])
     by_child = { **(1..6).to_h { |other| [other, known] }, 7 => child.sort_by(&:day) }
-    described_class.of(Vantick::Core::Teaching::ClassStanding.new(by_child, today: 20), 7)
+    described_class.of(Vantick::Core::Teaching::ClassProgress.new(by_child, today: 20), 7)
   end
 
   it "begins with the lowest step that the child hasn't shown, and goes one step on at the end" do

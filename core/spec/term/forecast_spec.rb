@@ -29,18 +29,18 @@ RSpec.describe Vantick::Core::Term::Forecast do
   # All but the floor of knowing.yml: seven in ten come back as soon as they are asked.
   it "loses half in a half-life of what does not come back at once, on the average" do
     stub = described_class::ROW.merge(spread: 0, returns: 0)
-    stub_const("#{core::Run}::ROW", stub)
+    stub_const("#{core::SimulationRun}::ROW", stub)
     counts = forecast(Array.new(30) { start(1.0, strength: 49) }, runs: 1_000).counts.map(&:last)
     expect(counts.sum / 1_000.0).to be_within(0.4).of(30 * (0.7 + (0.3 / 2)))
   end
 
   it "gains with every lesson, and tells points over the weeks up to the aim's day" do
     likely = [0, 1, 3, 6].map do |count|
-      forecast(Array.new(26) { start(0.0) }, lessons: (1..count).map { |at| lesson(at * 7) }).told.aim.likely
+      forecast(Array.new(26) { start(0.0) }, lessons: (1..count).map { |at| lesson(at * 7) }).result.aim.likely
     end
     expect(likely).to eq(likely.sort)
     expect([likely.uniq.length, likely.first]).to eq([4, 0])
-    told = forecast(Array.new(26) { start(0.2) }, lessons: (2..49).map { |day| lesson(day) }).told
+    told = forecast(Array.new(26) { start(0.2) }, lessons: (2..49).map { |day| lesson(day) }).result
     days = told.points.map(&:day)
     expect([days.first, days.last, days]).to eq([1, 50, days.sort])
     expect(days.length).to be <= 16
@@ -51,17 +51,17 @@ RSpec.describe Vantick::Core::Term::Forecast do
   it "has a band that is a fifth of the class wider to each side after six weeks, and no wider later" do
     expect(described_class::ROW.slice(:band, :missed, :missed_days, :returns)).to eq(band: 0.8, missed: 0.2, missed_days: 42, returns: 1.0)
     certain = Array.new(10) { start(1.0) } + Array.new(10) { start(0.0) }
-    bands = [1, 22, 43, 90].map { |aim_day| forecast(certain, aim_day:).told.aim.then { |aim| [aim.low, aim.high] } }
+    bands = [1, 22, 43, 90].map { |aim_day| forecast(certain, aim_day:).result.aim.then { |aim| [aim.low, aim.high] } }
     expect(bands).to eq([[10, 10], [8, 12], [6, 14], [6, 14]])
   end
 
   it "says what is, where the aim's day is today or past, and nothing for a class without children" do
-    expect(forecast(Array.new(5) { start(1.0) }, aim_day: 1).told.aim).to have_attributes(day: 1, low: 5, high: 5)
-    expect(forecast([], lessons: [lesson(3)]).told).to have_attributes(children: 0, aim: have_attributes(likely: 0))
+    expect(forecast(Array.new(5) { start(1.0) }, aim_day: 1).result.aim).to have_attributes(day: 1, low: 5, high: 5)
+    expect(forecast([], lessons: [lesson(3)]).result).to have_attributes(children: 0, aim: have_attributes(likely: 0))
   end
 
   it "counts ten minutes at desks" do
-    plain, desks = [[], (2..49).step(3).to_a].map { |days| forecast(Array.new(26) { start(0.1) }, desks: days).told.aim.likely }
+    plain, desks = [[], (2..49).step(3).to_a].map { |days| forecast(Array.new(26) { start(0.1) }, desks: days).result.aim.likely }
     expect(desks).to be > plain + 5
   end
 
@@ -108,24 +108,24 @@ RSpec.describe Vantick::Core::Term::Forecast do
       expect(learned(class_of(20), [given(:half_past, 2), given(:half_past, 4)])).to eq(guess)
     end
 
-    it "is asked of a whole class by what its own standing knows" do
-      class_standing = standing(class_of(20), today: 6, lessons: lesson)
-      expect(class_standing.learning.chance).to be > guess
-      expect(standing(class_of(0), today: 6, lessons: lesson).learning.chance).to be < guess
+    it "is asked of a whole class by what its own progress knows" do
+      class_progress = progress(class_of(20), today: 6, lessons: lesson)
+      expect(class_progress.learning.chance).to be > guess
+      expect(progress(class_of(0), today: 6, lessons: lesson).learning.chance).to be < guess
     end
   end
 
-  it "offers what would help, the most first" do
+  it "offers what would one, the most first" do
     monday = TermHelpers::MONDAY
-    class_standing = standing((1..26).to_h { |key| [key, []] }, today: monday, lessons: [given(:hour_hand, 1)])
-    outlook = core::Outlook.new(class_standing, today: monday, from: monday, days: days(weeks: 6), aim: core::Aim.new(:minutes),
+    class_progress = progress((1..26).to_h { |key| [key, []] }, today: monday, lessons: [given(:hour_hand, 1)])
+    projection = core::TermProjection.new(class_progress, today: monday, from: monday, days: days(weeks: 6), aim: core::Aim.new(:minutes),
                                                 aim_day: monday + 41)
-    plain = outlook.forecast(outlook.plan).aim
-    helps = outlook.helps
-    expect(helps.map(&:id)).to include(:more_lessons, :desks)
-    expect(helps.map { |help| -help.told.likely }).to eq(helps.map { |help| -help.told.likely }.sort)
-    more = helps.find { |help| help.id == :more_lessons }
+    plain = projection.forecast(projection.plan).aim
+    interventions = projection.interventions
+    expect(interventions.map(&:id)).to include(:more_lessons, :desks)
+    expect(interventions.map { |one| -one.outcome.likely }).to eq(interventions.map { |one| -one.outcome.likely }.sort)
+    more = interventions.find { |one| one.id == :more_lessons }
     expect(more.weekday).to eq(:tuesday)
-    expect(more.told.likely).to be > plain.likely
+    expect(more.outcome.likely).to be > plain.likely
   end
 end

@@ -6,12 +6,12 @@ module TermHelpers
     at = with.parse_time(shown)
     text = answer == :right ? with.write(with.right_answer(at)) : "nine past one"
     marked = Vantick::Core::Marking::Marker.mark(task: with, time: at, text:)
-    Vantick::Core::Teaching::Standing::Asked.new(step: step(id), marked:, day:)
+    Vantick::Core::Teaching::ItemResponse.new(step: step(id), marked:, day:)
   end
 
   def misread(id, shown, text, day)
     marked = Vantick::Core::Marking::Marker.mark(task: task(:dial_to_words), time: time(shown), text:)
-    Vantick::Core::Teaching::Standing::Asked.new(step: step(id), marked:, day:)
+    Vantick::Core::Teaching::ItemResponse.new(step: step(id), marked:, day:)
   end
 
   # So many answers on a step on one day, of which some are right.
@@ -20,9 +20,9 @@ module TermHelpers
     times.each_with_index.map { |at, place| asked(id, at.to_s, place < right ? :right : :wrong, day) }
   end
 
-  def given(id, day) = Vantick::Core::Teaching::Course::Given.new(step: step(id), day:)
+  def given(id, day) = Vantick::Core::Teaching::SchemeOfWork::GivenLesson.new(step: step(id), day:)
 
-  def standing(by_child, today:, lessons: []) = Vantick::Core::Teaching::ClassStanding.new(by_child, today:, lessons:)
+  def progress(by_child, today:, lessons: []) = Vantick::Core::Teaching::ClassProgress.new(by_child, today:, lessons:)
 
   # A term of so many weeks from a Monday (4 January 2027), three lessons a week.
   MONDAY = 2_461_410

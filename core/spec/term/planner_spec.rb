@@ -6,9 +6,9 @@ RSpec.describe Vantick::Core::Term::Planner do
   let(:core) { Vantick::Core::Term }
   let(:monday) { TermHelpers::MONDAY }
 
-  def outlook(by_child = (1..26).to_h { |key| [key, []] }, lessons: [], today: monday, aim: :fives, aim_day: monday + 60, **more)
-    class_standing = standing(by_child, today:, lessons:)
-    core::Outlook.new(class_standing, today:, from: today, days: days(**more.slice(:weeks, :off)), aim: core::Aim.new(aim), aim_day:,
+  def projection(by_child = (1..26).to_h { |key| [key, []] }, lessons: [], today: monday, aim: :fives, aim_day: monday + 60, **more)
+    class_progress = progress(by_child, today:, lessons:)
+    core::TermProjection.new(class_progress, today:, from: today, days: days(**more.slice(:weeks, :off)), aim: core::Aim.new(aim), aim_day:,
                                       **more.except(:weeks, :off))
   end
 
@@ -22,14 +22,14 @@ RSpec.describe Vantick::Core::Term::Planner do
 
   it "teaches nothing above the aim before all that the aim rests on had its lessons" do
     ladder = core::Aim.new(:quarters).ladder
-    steps = outlook(aim: :quarters, weeks: 16).plan.filter_map(&:step)
+    steps = projection(aim: :quarters, weeks: 16).plan.filter_map(&:step)
     above = steps.index { |one| !ladder.include?(one) }
     expect(ladder - [step(:quarters)] - steps.first(above)).to eq([])
     expect(above).to be > ladder.length
   end
 
   it "goes over something in every lesson but the first, and has one in eight to spare at the end" do
-    plan = outlook.plan
+    plan = projection.plan
     taught = plan.select(&:taught?)
     expect(taught.drop(1).map(&:recap)).to all(satisfy(&:any?))
     expect(plan.last(4).map(&:kind)).to eq(%i[open] * 4)
@@ -38,41 +38,41 @@ RSpec.describe Vantick::Core::Term::Planner do
   end
 
   it "uses empty lessons for those that were lost" do
-    plan = outlook(lost: 2).plan
+    plan = projection(lost: 2).plan
     expect(plan.last(3).map(&:kind)).to match([satisfy { |kind| kind != :open }, :open, :open])
   end
 
   it "looks back with a check after nine days or more without a lesson, and not after eight" do
-    back = outlook(off: [(monday + 16)..(monday + 25)]).plan.find { |lesson| lesson.day == monday + 28 }
+    back = projection(off: [(monday + 16)..(monday + 25)]).plan.find { |lesson| lesson.day == monday + 28 }
     expect([back.kind, back.check]).to eq([:look_back, true])
-    expect(outlook(off: [(monday + 19)..(monday + 25)]).plan.map(&:kind)).to include(:look_back)
-    expect(outlook(off: [(monday + 21)..(monday + 24)]).plan.map(&:kind)).not_to include(:look_back)
+    expect(projection(off: [(monday + 19)..(monday + 25)]).plan.map(&:kind)).to include(:look_back)
+    expect(projection(off: [(monday + 21)..(monday + 24)]).plan.map(&:kind)).not_to include(:look_back)
   end
 
   it "begins with finding out where each child is, where nobody has been asked anything" do
-    expect(outlook.plan.first).to have_attributes(kind: :baseline, check: false, step: step(:hour_hand))
-    expect(outlook.plan.drop(1).map(&:kind)).not_to include(:baseline)
+    expect(projection.plan.first).to have_attributes(kind: :baseline, check: false, step: step(:hour_hand))
+    expect(projection.plan.drop(1).map(&:kind)).not_to include(:baseline)
     before = [given(:hour_hand, monday - 3)]
-    expect(outlook(lessons: before).plan.map(&:kind)).not_to include(:baseline)
+    expect(projection(lessons: before).plan.map(&:kind)).not_to include(:baseline)
     asked = (1..26).to_h { |key| [key, key == 1 ? day_of(:oclock, monday - 3) : []] }
-    expect(outlook(asked).plan.map(&:kind)).not_to include(:baseline)
+    expect(projection(asked).plan.map(&:kind)).not_to include(:baseline)
   end
 
   # As units are taught: twelve lessons to fives, where the ladder to it has ten steps.
   it "goes up the ladder once before anything comes again, where there are few lessons" do
-    plan = outlook(weeks: 4, aim_day: monday + 27).plan.filter_map(&:step)
+    plan = projection(weeks: 4, aim_day: monday + 27).plan.filter_map(&:step)
     first_pass = plan.take_while.with_index { |one, at| !plan.first(at).include?(one) }
     expect(first_pass.length).to be >= plan.length - 3
     expect(plan).to include(step(:fives_past), step(:fives_to))
-    long = outlook(weeks: 12).plan.filter_map(&:step).first(plan.length)
+    long = projection(weeks: 12).plan.filter_map(&:step).first(plan.length)
     expect(long.uniq.length).to be < plan.uniq.length
   end
 
   it "checks in every third lesson or later, and remembers when the last one was" do
-    checks = outlook.plan.select(&:taught?).map(&:check)
+    checks = projection.plan.select(&:taught?).map(&:check)
     expect(checks.count(true)).to be_between(checks.length / 5, checks.length / 3)
     before = [given(:hour_hand, monday - 3)]
-    first = ->(unchecked) { outlook(unchecked:, lessons: before).plan.select(&:taught?).map(&:check).index(true) }
+    first = ->(unchecked) { projection(unchecked:, lessons: before).plan.select(&:taught?).map(&:check).index(true) }
     expect([first[0], first[1], first[2]].each_cons(2)).to all(satisfy { |later, earlier| later > earlier })
     past = [true, false, false].map { |check| core::Planned.new(day: 1, step: step(:fives), kind: :new, recap: [], check:) }
     short = core::Planned.new(day: 2, step: step(:fives), kind: :short, recap: [], check: false)
@@ -80,28 +80,28 @@ RSpec.describe Vantick::Core::Term::Planner do
   end
 
   it "has words and digits take turns on a step, first what the class knows less of" do
-    tasks = outlook.plan.select(&:taught?).group_by(&:step).transform_values { |lessons| lessons.map(&:task) }
+    tasks = projection.plan.select(&:taught?).group_by(&:step).transform_values { |lessons| lessons.map(&:task) }
     whole = tasks.select { |one, _| one.whole? }
     expect(whole.values.flatten.uniq).to match_array(%i[dial_to_words dial_to_digital])
     expect(whole.values.flat_map { |all| all.each_cons(2).to_a }).to all(satisfy { |one, other| one != other })
     spoken = { 1 => [-9, -5, -2].flat_map { |day| day_of(:quarters, monday + day, count: 12) } }
-    first = outlook(spoken, lessons: [given(:quarters, monday - 2)]).plan.find { |lesson| lesson.step == step(:quarters) }
+    first = projection(spoken, lessons: [given(:quarters, monday - 2)]).plan.find { |lesson| lesson.step == step(:quarters) }
     expect(first&.task || :dial_to_digital).to eq(:dial_to_digital)
   end
 
   it "takes the step that a teacher pinned to a short lesson" do
     days = { first: monday, last: monday + 20, weekdays: { monday: 45, tuesday: 5 }, off: [] }
     settled = { monday + 1 => described_class::Settled.new(step: step(:quarters), how: :pinned) }
-    plan = core::Outlook.new(standing({ 1 => [] }, today: monday), today: monday, from: monday, days:, aim: core::Aim.new(:fives),
+    plan = core::TermProjection.new(progress({ 1 => [] }, today: monday), today: monday, from: monday, days:, aim: core::Aim.new(:fives),
                                                                    aim_day: monday + 20, settled:).plan
     expect(plan[1]).to have_attributes(step: step(:quarters), kind: :short, settled: :pinned)
   end
 
   it "keeps what was learned in a few minutes a day, and teaches no step in them" do
-    class_standing = standing((1..26).to_h { |key| [key, []] }, today: monday)
+    class_progress = progress((1..26).to_h { |key| [key, []] }, today: monday)
     planned = lambda do |weekdays|
       days = { first: monday, last: monday + 41, weekdays:, off: [] }
-      core::Outlook.new(class_standing, today: monday, from: monday, days:, aim: core::Aim.new(:fives), aim_day: monday + 41)
+      core::TermProjection.new(class_progress, today: monday, from: monday, days:, aim: core::Aim.new(:fives), aim_day: monday + 41)
     end
     daily = planned.call(monday: 45, tuesday: 5, thursday: 10, friday: 45)
     short, whole = daily.plan.select(&:taught?).partition { |lesson| lesson.minutes < 15 }
@@ -115,7 +115,7 @@ RSpec.describe Vantick::Core::Term::Planner do
   end
 
   describe Vantick::Core::Term::Steady do
-    def planned(by_child, day) = outlook(by_child, today: monday + day, lessons: [given(:quarters, monday)])
+    def planned(by_child, day) = projection(by_child, today: monday + day, lessons: [given(:quarters, monday)])
 
     def mixed(right) = (1..8).to_h { |key| [key, day_of(:quarters, monday, count: 5, right: key > 8 - right ? 5 : 1)] }
 
@@ -130,8 +130,8 @@ RSpec.describe Vantick::Core::Term::Planner do
     end
 
     it "lets a plan stand for a class without children" do
-      old = outlook({}).plan
-      expect(outlook({}).steady(old).map(&:step)).to eq(old.map(&:step))
+      old = projection({}).plan
+      expect(projection({}).steady(old).map(&:step)).to eq(old.map(&:step))
     end
 
     it "is the new plan where the days are others" do
@@ -143,23 +143,23 @@ RSpec.describe Vantick::Core::Term::Planner do
   it "leaves what a teacher settled, and plans round it" do
     settled = { monday + 7 => described_class::Settled.new(step: step(:quarters), how: :pinned),
                 monday + 9 => described_class::Settled.new(kind: :skipped, how: :skipped) }
-    plan = outlook(settled:).plan.to_h { |lesson| [lesson.day - monday, lesson] }
+    plan = projection(settled:).plan.to_h { |lesson| [lesson.day - monday, lesson] }
     expect(plan[7]).to have_attributes(step: step(:quarters), settled: :pinned)
     expect(plan[9]).to have_attributes(step: nil, kind: :skipped, settled: :skipped)
     expect(plan[18]).to have_attributes(kind: satisfy { |kind| kind != :open })
   end
 
   it "is the same when it is made again, and nothing where no day is left" do
-    first, again = Array.new(2) { outlook.plan }
+    first, again = Array.new(2) { projection.plan }
     expect(first).to eq(again)
-    expect(outlook(today: monday + 200).plan).to eq([])
+    expect(projection(today: monday + 200).plan).to eq([])
   end
 
   it "goes on above the aim where that is reached already, and later where it is not" do
     known = [-10, -6, -2].flat_map { |day| day_of(:oclock, monday + day, count: 12) }
     lessons = core::Aim.new(:oclock).ladder.map { |one| given(one.id, monday - 2) }
     below = lambda do |asked|
-      plan = outlook({ 1 => asked, 2 => asked }, aim: :oclock, aim_day: monday + 24, lessons:, weeks: 4).plan
+      plan = projection({ 1 => asked, 2 => asked }, aim: :oclock, aim_day: monday + 24, lessons:, weeks: 4).plan
       plan.filter_map(&:step).first(4).count { |one| core::Aim.new(:oclock).ladder.include?(one) }
     end
     wrong = [-10, -6, -2].flat_map { |day| day_of(:oclock, monday + day, count: 12, right: 2) }
@@ -170,7 +170,7 @@ RSpec.describe Vantick::Core::Term::Planner do
     passed = [["1:45", "quarter to one"], ["4:45", "quarter to four"], ["7:45", "quarter to seven"], ["10:45", "quarter to ten"]]
     mistaken = [-9, -5, -2].flat_map { |day| passed.map { |shown, text| misread(:quarter_to, shown, text, monday + day) } }
     lessons = core::Aim.new(:quarters).ladder.map { |one| given(one.id, monday - 2) }
-    expected = standing({ 1 => mistaken }, today: monday, lessons:).expected.fetch(1)
+    expected = progress({ 1 => mistaken }, today: monday, lessons:).expected.fetch(1)
     known = (0..3).map do |count|
       count.times.reduce(expected) { |later, at| later.onward(monday + at, step: step(:quarter_to)) }.of_step(step(:quarter_to))
     end
@@ -179,7 +179,7 @@ RSpec.describe Vantick::Core::Term::Planner do
   end
 
   it "needs no children" do
-    expect(outlook({}).plan.length).to eq(36)
+    expect(projection({}).plan.length).to eq(36)
   end
 
   it "names steps and standards as aims" do
@@ -190,7 +190,7 @@ RSpec.describe Vantick::Core::Term::Planner do
   end
 
   it "says what changed first between two plans, and why" do
-    class_standing = standing({ 1 => day_of(:half_past, 1, right: 0), 2 => day_of(:half_past, 1) }, today: 2)
+    class_progress = progress({ 1 => day_of(:half_past, 1, right: 0), 2 => day_of(:half_past, 1) }, today: 2)
     lesson = ->(day, id) { core::Planned.new(day:, minutes: 45, kind: :new, step: id && step(id), recap: [], check: false) }
     old = [lesson[1, :oclock], lesson[2, :half_past], lesson[3, :quarter_past], lesson[4, :oclock]]
     changes = { %i[half_past half_past oclock] => [:more, :half_past, 1, 1],
@@ -199,11 +199,11 @@ RSpec.describe Vantick::Core::Term::Planner do
                 %i[quarter_past half_past oclock] => [:later, :quarter_past, 0, 2],
                 %i[oclock quarter_past oclock] => [:more, :oclock, 1, 1] }
     changes.each do |steps, found|
-      change = core::Change.between(old, steps.each_with_index.map { |id, at| lesson[at + 2, id] }, class_standing)
+      change = core::Change.between(old, steps.each_with_index.map { |id, at| lesson[at + 2, id] }, class_progress)
       expect([change.code, change.step.id, change.lessons, change.children]).to eq(found)
     end
-    expect(core::Change.between(old, old.drop(1), class_standing)).to be_nil
-    dropped = core::Change.between(old, [lesson[2, nil], *old.drop(2)], class_standing)
+    expect(core::Change.between(old, old.drop(1), class_progress)).to be_nil
+    dropped = core::Change.between(old, [lesson[2, nil], *old.drop(2)], class_progress)
     expect([dropped.code, dropped.step.id, dropped.children]).to eq([:dropped, :half_past, 1])
   end
 end

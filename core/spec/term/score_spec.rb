@@ -24,7 +24,7 @@ RSpec.describe Vantick::Core::Term::Score do
   end
 
   it "widens what is told to the side on which it was wrong, within the class" do
-    now = term::Forecast::Told.new(children: 20, points: [point[115, 3, 3, 3], point[120, 4, 8, 19]])
+    now = term::Forecast::Result.new(children: 20, points: [point[115, 3, 3, 3], point[120, 4, 8, 19]])
     fewer, more, held = [3, 14, 8].map do |came|
       described_class.of(told, came:, today: 115).widened(now).points.map do |one|
         [one.low, one.high]

@@ -26,7 +26,7 @@ RSpec.describe Vantick::Core::Wording::Phrase do
   it "says half past where all else is said after, in words, in short and as a count" do
     after = core::Wording::Conventions.parse("after,of")
     said = all_times.flat_map do |shown|
-      [*described_class.all(shown, after), core::Wording::Phrase.short(core::Wording::Saying.usual(shown), after)]
+      [*described_class.all(shown, after), core::Wording::Phrase.short(core::Wording::SpokenTime.usual(shown), after)]
     end
     expect(said.grep(/half (?!past)/)).to eq([])
     expect(described_class.usual(time("7:30"), after)).to eq("half past seven")

@@ -46,7 +46,7 @@ RSpec.describe Vantick::Core::Wording::Phrase do
   end
 
   it "says a time shortly for narrow places" do
-    short = ->(text) { described_class.short(Vantick::Core::Wording::Saying.usual(time(text))) }
+    short = ->(text) { described_class.short(Vantick::Core::Wording::SpokenTime.usual(time(text))) }
     expect(%w[7:45 12:30 4:07 8:00 3:35].map(&short)).to eq(["quarter to 8", "half past 12", "7 past 4", "8 o'clock", "25 to 4"])
   end
 

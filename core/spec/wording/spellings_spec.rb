@@ -4,7 +4,7 @@
 RSpec.describe Vantick::Core::Wording::Spellings do
   def time(text) = Vantick::Core::Dial::DialTime.parse(text)
 
-  def saying(count, side, hour) = Vantick::Core::Wording::Saying.new(count, side, hour)
+  def saying(count, side, hour) = Vantick::Core::Wording::SpokenTime.new(count, side, hour)
 
   it "writes digits with each sign, and with a nought before the hour" do
     expect(described_class.of(time("7:45"))).to eq(["7:45", "07:45", "7.45", "07.45", "7 45", "07 45"])

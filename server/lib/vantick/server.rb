@@ -53,7 +53,7 @@ module Vantick
         Work::Erasure::KIND => ->(store, job) { Work::Erasure.new(store, job).run },
         Pages::Queue::KIND => ->(store, _) { Pages::Queue.new(store).run },
         Plan::TermJobs::FORECAST => ->(store, job) { Plan::TermJobs.forecast(store, job) },
-        Plan::TermJobs::HELPS => ->(store, job) { Plan::TermJobs.helps(store, job) }
+        Plan::TermJobs::SUGGESTIONS => ->(store, job) { Plan::TermJobs.suggestions(store, job) }
       }.freeze
     end
 
@@ -68,10 +68,10 @@ module Vantick
     # @param proxies [Array<IPAddr>] whose word on where a request comes from counts
     # @param log [#puts] where mistakes of Vantick's own are written
     # @return [#call] the whole application
-    def self.app(store:, web: File.expand_path("../web/dist", ROOT), proxies: Http::Caller.proxies(ENV.fetch("VANTICK_PROXY", "")),
+    def self.app(store:, web: File.expand_path("../web/dist", ROOT), proxies: Http::ClientAddress.proxies(ENV.fetch("VANTICK_PROXY", "")),
                  log: $stderr)
       Rack::Builder.app do
-        use Http::Edge, log: log, busy: [Store::Busy]
+        use Http::ErrorBoundary, log: log, busy: [Store::Busy]
         Server.front(self, web, proxies)
         Server.gate(self, store)
         FILES.call.each { |part| use part }
@@ -87,7 +87,7 @@ module Vantick
         use Http::PlainHeaders
         use Rack::Deflater, if: ->(_env, _status, headers, _body) { !headers["content-length"].to_i.between?(1, WORTH_DEFLATING) }
         use Http::Headers
-        use Http::Caller, proxies
+        use Http::ClientAddress, proxies
         use Http::BodyLimit
         use Http::WellFormed
         use Http::WebFiles, web

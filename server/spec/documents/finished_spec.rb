@@ -177,7 +177,7 @@ RSpec.describe Vantick::Server::Documents::PdfWriter do
     expect(sheet(both: true, count: 2)).to include("Write the time in words and in digits.")
     fields = Vantick::Server::Pages::Printing
     check = store.checks.find(make(both: true, count: 2)["check_id"])
-    kept = fields.of_check(check, store.classes.find(check.class_id)).kept(check).pages.first.fields
+    kept = fields.of_check(check, store.classes.find(check.class_id)).drawn_sheet(check).pages.first.fields
     expect(kept.map(&:kind).tally).to eq(digit: 8, words: 2)
   end
 

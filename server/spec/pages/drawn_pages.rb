@@ -25,6 +25,6 @@ module DrawnPages
 
   def picture(image)
     grey = image.colourspace("b-w").cast("uchar")[0]
-    Vantick::Core::Paper::Picture.new(grey.width, grey.height, grey.write_to_memory)
+    Vantick::Core::Paper::GrayImage.new(grey.width, grey.height, grey.write_to_memory)
   end
 end

@@ -17,7 +17,7 @@ RSpec.describe Vantick::Server::Pages::Found do
 
   # The sheet where a camera sees its corners, drawn by libvips.
   def photograph(corners)
-    warp = Vantick::Core::Paper::Warp.new(corners, [[0, 0], [sheet.width, 0], [sheet.width, sheet.height], [0, sheet.height]])
+    warp = Vantick::Core::Paper::Homography.new(corners, [[0, 0], [sheet.width, 0], [sheet.width, sheet.height], [0, sheet.height]])
     origin, across = warp.row(0, 0, 1)
     x, y = Vips::Image.xyz(1300, 1800).bandsplit
     u, v, depth = origin.zip(across, warp.row(0, 1, 1).first).map { |from, step, below| (x * step) + (y * (below - from)) + from }

@@ -24,7 +24,7 @@ RSpec.describe Vantick::Server::Store::Row do
     [*scanned, *term, stack, gone, store.jobs.add("paper", { of: [1] }), school_class,
      store.classes.plain(1), store.classes.child(1), *store.classes.children(1), *checks, *checks.flat_map(&:items),
      desk, seat, asked, *store.turns.open(seat), *asked.items, *store.lessons.all(1, limit: 5), *store.answers.of_class(1),
-     *store.answers.standing(checks.map(&:id)).values.flatten, *store.answers.last_of_each(checks.first.id, 3).values.flatten]
+     *store.answers.current(checks.map(&:id)).values.flatten, *store.answers.last_of_each(checks.first.id, 3).values.flatten]
   end
 
   def term

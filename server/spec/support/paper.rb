@@ -21,7 +21,7 @@ module PaperRead
   # @return [Array<String>] JPEG of each page of a child's sheet
   def paper(check, child_id, answers = right(check, child_id), **scanned)
     of = store.classes.find(check.class_id)
-    sheet = Vantick::Server::Pages::Printing.of_check(check, of).kept(check, only: child_id)
+    sheet = Vantick::Server::Pages::Printing.of_check(check, of).drawn_sheet(check, only: child_id)
     hand = Vantick::Copier::ChildHand.new(Random.new(random.rand(2**30)))
     Vantick::Copier.written(sheet.pages, answers, hand).map { |canvas| scanner.scan(canvas, **scanned) }
   end
@@ -38,11 +38,11 @@ module PaperRead
     get("/api/scans/#{scan['id']}").body
   end
 
-  def standing(check) = store.answers.standing([check.id]).fetch(check.id, [])
+  def current(check) = store.answers.current([check.id]).fetch(check.id, [])
 
   # As it comes from the printer.
   def printed(check, answers)
-    sheet = Vantick::Server::Pages::Printing.of_check(check, store.classes.find(check.class_id)).kept(check)
+    sheet = Vantick::Server::Pages::Printing.of_check(check, store.classes.find(check.class_id)).drawn_sheet(check)
     sheet.pages.map do |page|
       hand = Vantick::Copier::ChildHand.new(Random.new(random.rand(2**30)))
       scanner.scan(Vantick::Copier.written([page], answers, hand).first)

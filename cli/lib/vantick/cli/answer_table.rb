@@ -32,7 +32,7 @@ module Vantick
         found = []
         while (text = following)
           row = CSV.parse_line(text, headers:, col_sep: sign)
-          found << told { yield row } if row&.fields&.any?
+          found << write_rows { yield row } if row&.fields&.any?
         end
         found
       end
@@ -40,7 +40,7 @@ module Vantick
       # Children write the same again and again: it is looked up.
       # @param row [CSV::Row]
       # @param conventions [Core::Wording::Conventions] the same for the whole table
-      # @return [Core::Marking::Marked]
+      # @return [Core::Marking::MarkedAnswer]
       def mark(row, conventions)
         (@marked ||= {})[row.values_at("task", "time", "answer", "said")] ||= marked(row, conventions)
       end
@@ -61,7 +61,7 @@ module Vantick
         @input.gets&.then { |text| utf8(text) }
       end
 
-      def told
+      def write_rows
         yield
       rescue Core::Error, UsageError => e
         raise UsageError, "line #{@line}: #{e.message}"

@@ -14,12 +14,12 @@ module Vantick
         missing = %i[hour minute].find { |hand| !angles[hand]&.finite? }
         raise UsageError, "give --#{missing}-hand in degrees clockwise from the twelve, such as --#{missing}-hand 120" if missing
 
-        line(told(Core::Dial::DrawingCheck.new(Core::Dial::Hands.new(angles[:hour], angles[:minute]))))
+        line(report(Core::Dial::DrawingCheck.new(Core::Dial::Hands.new(angles[:hour], angles[:minute]))))
       end
 
       private
 
-      def told(check)
+      def report(check)
         { time: check.time.digital, verdict: check.verdict, offset_degrees: check.offset_degrees.round(2),
           margin_degrees: check.margin_degrees.round(2), reason: check.reason, invites: check.invites }
       end

@@ -12,11 +12,11 @@ module Vantick
         raise UsageError, "name the #{missing}, such as #{missing == :step ? '--step fives' : '--task dial_to_words'}" if missing
 
         levels = wanted.delete(:levels)
-        return line(levels: Core::Choosing::Levels.choose(**wanted).map { |choice| told(choice) }) if levels
+        return line(levels: Core::Choosing::Levels.choose(**wanted).map { |choice| describe(choice) }) if levels
 
         return mistakes(wanted) if wanted[:task].notation == :mistake
 
-        line(told(Core::Choosing::Chooser.choose(**wanted)))
+        line(describe(Core::Choosing::Chooser.choose(**wanted)))
       end
 
       private
@@ -26,7 +26,7 @@ module Vantick
         line(mistakes: chosen.map { |one| { time: one.time.digital, said: one.said.words, misreading: one.misreading.id } })
       end
 
-      def told(choice)
+      def describe(choice)
         { times: choice.times.map(&:digital), pairs_told_apart: choice.pairs_told_apart, pairs_possible: choice.pairs_possible,
           chances: choice.chances }
       end

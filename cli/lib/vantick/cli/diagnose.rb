@@ -9,23 +9,23 @@ module Vantick
       NEEDED = %w[child task time answer].freeze
       # Misreadings are told that have a hit or at least this probability.
       TOLD_FROM = 0.05
-      Given = Struct.new(:child, :marked, :day, keyword_init: true)
+      AnswerRow = Struct.new(:child, :marked, :day, keyword_init: true)
 
       def run(arguments)
         nothing_left(parse(arguments) { |parser| conventions_option(parser) })
         table = AnswerTable.new(@input, needed: NEEDED)
-        given = table.map { |row| given(row, table) }
+        given = table.map { |row| parse_row(row, table) }
         last = given.filter_map(&:day).max
-        given.group_by(&:child).each { |child, answers| line(child:, **told(answers, last)) }
+        given.group_by(&:child).each { |child, answers| line(child:, **describe(answers, last)) }
       end
 
       private
 
-      def given(row, table)
+      def parse_row(row, table)
         child = row["child"].to_s.strip
         raise UsageError, "the child has no name" if child.empty?
 
-        Given.new(child:, marked: table.mark(row, conventions), day: day(row["day"]))
+        AnswerRow.new(child:, marked: table.mark(row, conventions), day: day(row["day"]))
       end
 
       def day(text)
@@ -34,7 +34,7 @@ module Vantick
         raise UsageError, "#{Core.excerpt(text)} is not a day: write it as 2026-11-23"
       end
 
-      def told(answers, last)
+      def describe(answers, last)
         marked = answers.map(&:marked)
         diagnosis = Core::Knowing::Diagnosis.new(marked, days: answers.map { |answer| answer.day&.jd }, today: last&.jd)
         { verdict: diagnosis.verdict, misreadings: misreadings(diagnosis, marked), next_best: next_best(diagnosis, marked) }
@@ -59,7 +59,7 @@ module Vantick
         task = marked.last.task
         times = marked.select { |one| one.task.asks == task.asks }.map(&:time).uniq
         left = (Core::Teaching::Step.holding(times, task)&.pool_for(task) || task.times) - times
-        time = Core::Judging::NextBest.time(diagnosis, task, left)
+        time = Core::Judging::ItemSelection.time(diagnosis, task, left)
         time && { task: task.id, time: time.digital }
       end
     end

@@ -29,7 +29,7 @@ module Vantick
       end
 
       def add(row, marked)
-        row["verdict"] = marked.told
+        row["verdict"] = marked.verdict_for_class
         row["misreadings"] = marked.causes.join(" ")
         row["read_as"] = marked.read_as
         row

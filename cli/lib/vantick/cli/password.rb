@@ -14,14 +14,14 @@ module Vantick
 
         store = Server::Store::Database.open(path)
         account = store.teachers.find(name)
-        Server::Access::Passwords.set(store, account[:id], asked(account[:login]))
+        Server::Access::Passwords.set(store, account[:id], ask_password(account[:login]))
         @output.puts "#{account[:login]} signs in with the new password from now on, and is signed out everywhere."
       ensure
         store&.close
       end
 
       # Not shown while it is typed; from a script it is the first line of standard input.
-      def asked(name)
+      def ask_password(name)
         return @input.gets.to_s.chomp unless @input.respond_to?(:tty?) && @input.tty?
 
         @output.print "A new password for #{name} (it is not shown): "

@@ -14,13 +14,13 @@ module Vantick
         raise UsageError, "name the #{missing}, such as #{missing == :step ? '--step fives' : '--task dial_to_words'}" if missing
 
         child = Core::Simulation::SimulatedChild.new(seed: @wanted[:seed], **@how)
-        asked.each { |time, mistake| told(time, child.answer(time, @wanted[:task], mistake:), mistake) }
+        read_arguments.each { |time, mistake| write_answer(time, child.answer(time, @wanted[:task], mistake:), mistake) }
       end
 
       private
 
       # What the child is asked, each with the mistake to spot where there is one.
-      def asked
+      def read_arguments
         return Core::Choosing::Chooser.choose(**@wanted).times.map { |time| [time, nil] } unless @wanted[:task].notation == :mistake
 
         Core::Choosing::Mistakes.choose(**@wanted.slice(:step, :count, :seed)).map { |mistake| [mistake.time, mistake] }
@@ -41,7 +41,7 @@ module Vantick
         raise UsageError, "--#{name} is a share from 0 to 1, such as 0.9"
       end
 
-      def told(time, answer, mistake)
+      def write_answer(time, answer, mistake)
         said = mistake&.said&.words
         marked = Core::Marking::Marker.mark(task: @wanted[:task], time:, text: answer, said:)
         line(**{ task: @wanted[:task].id, time: time.digital, said:, answer:, verdict: marked.verdict,

@@ -22,8 +22,8 @@ module Vantick
       error(Store::Answers::IdTaken) { refuse(409, "This id was used for another answer.", :id) }
       error(Store::Turns::Answered) { refuse(409, "This task is already answered. Go on to the next.", :turn_id) }
       error(Store::Lessons::ChangedMeanwhile) { refuse(409, CHANGED, :version) }
-      error(Sinatra::NotFound) { refuse(404, Http::Edge::GENERAL.fetch(404), nil) }
-      error(Sinatra::BadRequest) { refuse(400, Http::Edge::UNCLEAR, nil) }
+      error(Sinatra::NotFound) { refuse(404, Http::ErrorBoundary::GENERAL.fetch(404), nil) }
+      error(Sinatra::BadRequest) { refuse(400, Http::ErrorBoundary::UNCLEAR, nil) }
 
       private
 

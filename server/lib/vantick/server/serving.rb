@@ -45,7 +45,7 @@ module Vantick
         # What is written from here on is for whoever runs Vantick, and for nobody else on the machine.
         File.umask(0o077)
         Store::SchoolDay.zone = @environment["VANTICK_TIME_ZONE"]
-        proxies = Http::Caller.proxies(@environment["VANTICK_PROXY"])
+        proxies = Http::ClientAddress.proxies(@environment["VANTICK_PROXY"])
         check
         ENV["VANTICK_ADDRESS"] ||= room if room
         store = Store::Database.open(@path)
@@ -115,7 +115,7 @@ module Vantick
           # What is no method is refused by the contract, in words.
           config.supported_http_methods :any
           config.http_content_length_limit Http::BoundedBodies::MOST
-          config.lowlevel_error_handler { |error, _env, status| Http::BoundedBodies.told(error, status) }
+          config.lowlevel_error_handler { |error, _env, status| Http::BoundedBodies.response_to(error, status) }
         end
       end
 

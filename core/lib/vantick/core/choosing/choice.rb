@@ -14,7 +14,7 @@ module Vantick
         # @return [Hash{Symbol => Integer}] by misreading, the times at which it would show
         attr_reader :chances
 
-        # @param telling [Telling]
+        # @param telling [Discrimination]
         # @param times [Array<DialTime>] of the step's pool
         def initialize(telling, times)
           @times = times.sort_by { |time| [Difficulty.of(time), time] }.freeze

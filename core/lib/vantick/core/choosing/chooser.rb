@@ -26,7 +26,7 @@ module Vantick
         # @return [Choice]
         # @raise [InvalidCount]
         def self.choose(step:, task:, count:, seed: 0, avoid: [], twelve: true)
-          from(step.pool_for(task), name: step.name, telling: Telling.for(step, task), task:, count:, seed:, avoid:, twelve:)
+          from(step.pool_for(task), name: step.name, telling: Discrimination.for(step, task), task:, count:, seed:, avoid:, twelve:)
         end
 
         # The same from any pool of times.
@@ -35,7 +35,7 @@ module Vantick
         # @param thorough [Boolean] whether exchanges are tried; without, times come at once and tell a little less
         # @return [Choice]
         # @raise [InvalidCount]
-        def self.from(pool, name:, task:, count:, seed: 0, avoid: [], telling: Telling.new(pool, task), thorough: true, twelve: true)
+        def self.from(pool, name:, task:, count:, seed: 0, avoid: [], telling: Discrimination.new(pool, task), thorough: true, twelve: true)
           most = [MOST, pool.length].min
           unless count.is_a?(Integer) && (1..most).cover?(count)
             nearest = count.is_a?(Integer) ? count.clamp(1, most) : most

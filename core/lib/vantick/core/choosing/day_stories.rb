@@ -51,7 +51,7 @@ module Vantick
             next unless (0...Dial::DayTime.all.length).cover?(index)
 
             text = format(WORDS[kind], what: capital(what), length: Reading::Between.length(minutes))
-            Story.new(time:, text:, answer: said(Dial::DayTime.all[index])).freeze
+            Story.new(time:, text:, answer: time_in_words(Dial::DayTime.all[index])).freeze
           end
         end
 
@@ -71,7 +71,7 @@ module Vantick
           NUMBERS[:lengths].select { |minutes| (minutes % unit).zero? }
         end
 
-        def said(time) = "#{Wording::Phrase.usual(time.dial_time, @conventions)}, #{time.dial_time.digital(@conventions.sign)}"
+        def time_in_words(time) = "#{Wording::Phrase.usual(time.dial_time, @conventions)}, #{time.dial_time.digital(@conventions.sign)}"
 
         def capital(text) = text[0].upcase + text[1..]
       end

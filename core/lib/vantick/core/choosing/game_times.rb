@@ -45,7 +45,7 @@ module Vantick
             TASKS.flat_map do |id|
               wrong = Reading::Predictions.of(Marking::Task.find(id)).at(time)
               answers = misreading ? wrong.fetch(misreading.id, []) : wrong.values.flatten(1)
-              answers.map { |answer| answer.is_a?(Wording::Saying) ? answer.time : answer }
+              answers.map { |answer| answer.is_a?(Wording::SpokenTime) ? answer.time : answer }
             end.uniq - [time]
           end
 

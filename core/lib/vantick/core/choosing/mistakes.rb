@@ -7,7 +7,7 @@ module Vantick
       # that there is one answer to what went wrong.
       module Mistakes
         # @!attribute time [DialTime]
-        # @!attribute said [Saying] what someone said
+        # @!attribute said [SpokenTime] what someone said
         # @!attribute misreading [Misreading] what went wrong
         Mistake = Struct.new(:time, :said, :misreading, keyword_init: true)
 

@@ -28,7 +28,7 @@ module Vantick
 
           def later(text, time, conventions)
             shown = Dial::DialTime.all[(time.dial_time.index + text[:minutes]) % Dial::DialTime::ROUND]
-            Problem.new(time:, text: Wording::ClassWords.fill(text[:text], conventions), answer: said(shown, conventions)).freeze
+            Problem.new(time:, text: Wording::ClassWords.fill(text[:text], conventions), answer: time_in_words(shown, conventions)).freeze
           end
 
           # The first of the dials from which something of the day is near enough.
@@ -47,7 +47,7 @@ module Vantick
             (Dial::DayTime.parse(event[:time]).dial_time.index - time.dial_time.index) % Dial::DialTime::ROUND
           end
 
-          def said(time, conventions) = "#{Wording::Phrase.usual(time, conventions)}, #{time.digital(conventions.sign)}"
+          def time_in_words(time, conventions) = "#{Wording::Phrase.usual(time, conventions)}, #{time.digital(conventions.sign)}"
         end
       end
     end

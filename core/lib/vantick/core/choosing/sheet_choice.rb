@@ -7,7 +7,7 @@ module Vantick
       # step, a check takes what tells most.
       class SheetChoice
         # @!attribute time [DialTime]
-        # @!attribute said [Saying, nil] what somebody said, where a mistake is to be spotted
+        # @!attribute said [SpokenTime, nil] what somebody said, where a mistake is to be spotted
         # @!attribute misreading [Misreading, nil] what went wrong there
         # @!attribute level [Integer, nil] 1..3 where the sheet has levels
         # @!attribute step [Teaching::Step, nil] it is of, where that is not the sheet's: what the child was losing
@@ -154,8 +154,8 @@ module Vantick
 
         def chosen(seed, avoid, thorough:)
           pool = @step.pool_for(@task)
-          choice = Chooser.from(pool, name: @step.name, task: @task, count: @count, seed:, avoid:, telling: Telling.for(@step, @task),
-thorough:)
+          telling = Discrimination.for(@step, @task)
+          choice = Chooser.from(pool, name: @step.name, task: @task, count: @count, seed:, avoid:, telling:, thorough:)
           choice.times.map { |time| item(time) }
         end
 

@@ -10,7 +10,7 @@ module Vantick
         HALF_BEFORE = :half_before
 
         class << self
-          # @param marked [Marked]
+          # @param marked [MarkedAnswer]
           # @param conventions [Conventions]
           # @param home [Wording::HomeLanguage, nil] what the child speaks at home
           # @param variant [Symbol, String, nil] in which other way it was asked, see {Variants}
@@ -27,7 +27,7 @@ module Vantick
             (WORDS[:unreadable][entry] unless marked.telling?) || (variant && Variants.words(variant)[:again]) || again(marked.task, entry)
           end
 
-          # @param marked [Array<Marked>] the answers of one turn: one, or as many as there are pairs
+          # @param marked [Array<MarkedAnswer>] the answers of one turn: one, or as many as there are pairs
           # @param conventions [Conventions]
           # @param home [Wording::HomeLanguage, nil]
           # @param variant [Symbol, String, nil]

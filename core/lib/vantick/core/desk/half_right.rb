@@ -12,7 +12,7 @@ module Vantick
         NOTATIONS = %i[words digits].freeze
 
         class << self
-          # @param marked [Marked]
+          # @param marked [MarkedAnswer]
           # @param conventions [Conventions]
           # @return [Symbol, nil] `:hour` or `:minutes`; nothing where neither is right, or the answer is no whole time
           # @example
@@ -32,7 +32,7 @@ module Vantick
           def parts(said, marked)
             return [said.time.hour == marked.time.hour, said.time.minute == marked.time.minute] if marked.task.notation == :digits
 
-            right = Wording::Saying.usual(marked.time)
+            right = Wording::SpokenTime.usual(marked.time)
             [said.hour == right.hour, [said.count, said.side] == [right.count, right.side]]
           end
         end

@@ -13,7 +13,7 @@ module Vantick
         attr_reader :step
         # @return [Knowing::Diagnosis]
         attr_reader :belief
-        # @return [Array<Marked>] first tries, oldest first
+        # @return [Array<MarkedAnswer>] first tries, oldest first
         attr_reader :answers
         # @return [Array<Turn>] of this sitting, oldest first
         attr_reader :turns
@@ -29,7 +29,7 @@ module Vantick
         CLIMBS = DeskTask::WORDS[:climbs]
 
         # @param step [Step]
-        # @param answers [Array<Marked>] first tries of earlier days and of today, oldest first
+        # @param answers [Array<MarkedAnswer>] first tries of earlier days and of today, oldest first
         # @param ceiling [Step, nil] the highest that the child may go on to; nothing where the teacher chose the step
         # @param running [Array<Task>] right one after the other by now
         # @param wrong [Integer] tasks that went wrong one after the other by now
@@ -58,9 +58,9 @@ module Vantick
 
         # @param turn [Turn]
         # @return [Learner] once it was put to the child
-        def asked(turn) = with(turns: turns + [turn])
+        def with_turn(turn) = with(turns: turns + [turn])
 
-        # @param marked [Array<Marked>] the answers of one turn, at first try
+        # @param marked [Array<MarkedAnswer>] the answers of one turn, at first try
         # @return [Learner]
         def after(marked)
           believed = marked.reduce(belief) { |so_far, one| so_far.with(one) }

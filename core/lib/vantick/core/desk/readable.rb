@@ -8,7 +8,7 @@ module Vantick
         # What is read there, by {Task#sees}.
         DIALS = %i[dial dials_and_cards].freeze
 
-        # @param answers [Array<Marked>] at first try, oldest first
+        # @param answers [Array<MarkedAnswer>] at first try, oldest first
         # @return [Array<DialTime>] dials whose last reading was right, the hardest first
         def self.of(answers)
           read = answers.select { |marked| DIALS.include?(marked.task.sees) && marked.telling? }

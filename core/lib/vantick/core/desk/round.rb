@@ -26,7 +26,7 @@ module Vantick
             done >= adjustments.tasks(TASKS) || (!adjustments.on?(:unhurried) && seconds >= MINUTES * 60)
           end
 
-          # @param answers [Array<Marked>] at first try
+          # @param answers [Array<MarkedAnswer>] at first try
           # @param conventions [Conventions]
           # @return [End]
           def end_of(answers, conventions = Wording::Conventions.default)

@@ -45,10 +45,10 @@ module Vantick
 
           def vocabulary
             all = variants.flat_map { |conventions, times| texts(conventions, times:) }.uniq
-            (all.flat_map { |text| words(text.gsub(/%\{\w+\}/, " ")) } | NUMBERS).to_h { |word| [word, said(word)] }
+            (all.flat_map { |text| words(text.gsub(/%\{\w+\}/, " ")) } | NUMBERS).to_h { |word| [word, audio_name(word)] }
           end
 
-          def said(word)
+          def audio_name(word)
             return TABLE[:said][word.to_sym] if TABLE[:said].key?(word.to_sym)
 
             word.match?(/\A0\d\z/) ? format(TABLE[:oh], digit: word[1]) : word

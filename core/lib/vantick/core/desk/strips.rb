@@ -67,7 +67,7 @@ module Vantick
 
           # In the order of the dial's numerals.
           def hours(step)
-            named = step.pool.map { |time| Wording::Saying.usual(time).hour }.uniq
+            named = step.pool.map { |time| Wording::SpokenTime.usual(time).hour }.uniq
             (1..12).select { |hour| named.include?(hour) }.map { |hour| Wording::NumberWords.standard.spell(hour) }
           end
         end

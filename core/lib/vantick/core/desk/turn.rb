@@ -19,7 +19,7 @@ module Vantick
         attr_reader :reason
         # @return [Misreading, nil] what it helps against
         attr_reader :against
-        # @return [Saying, nil] what somebody said, where a mistake is to be spotted
+        # @return [SpokenTime, nil] what somebody said, where a mistake is to be spotted
         attr_reader :said
         # @return [Misreading, nil] what went wrong there
         attr_reader :mistake

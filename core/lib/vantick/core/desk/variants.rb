@@ -41,7 +41,7 @@ module Vantick
           # @param time [DialTime]
           # @param against [Misreading, nil] whose clock is taken, where it has one
           # @param seed [Integer] takes one of the others
-          # @return [Hands, Saying, DialTime] another answer, as somebody gives it who misreads
+          # @return [Hands, SpokenTime, DialTime] another answer, as somebody gives it who misreads
           # @example
           #   Variants.start(Task.find(:words_to_dial), DialTime.parse("6:45")).to_s # such as "hour=232.5 minute=270"
           def start(task, time, against: nil, seed: 0)
@@ -51,7 +51,7 @@ module Vantick
           end
 
           # @param (see .start)
-          # @return [Array<Hands, Saying, DialTime>] {OFFERED} answers, the right one among them, in an order that says nothing
+          # @return [Array<Hands, SpokenTime, DialTime>] {OFFERED} answers, the right one among them, in an order that says nothing
           def offered(task, time, against: nil, seed: 0)
             [task.right_answer(time), *wrong(task, time, against).first(OFFERED - 1)].shuffle(random: Random.new(seed))
           end

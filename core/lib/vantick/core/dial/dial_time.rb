@@ -64,7 +64,7 @@ module Vantick
           freeze
         end
 
-        # @return [DialTime] itself, so that a time in digits can be asked like a {Saying}
+        # @return [DialTime] itself, so that a time in digits can be asked like a {SpokenTime}
         def time = self
 
         # @return [DialTime] itself, so that a dial shows a time of the day like any other

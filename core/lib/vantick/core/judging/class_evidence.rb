@@ -15,7 +15,7 @@ module Vantick
         # @return [Hash{Object => Array<Evidence>}] by child, own hits first
         attr_reader :by_child
 
-        # @param answers [Hash{Object => Array<Marked>}] answers by child; a key is any name for a child
+        # @param answers [Hash{Object => Array<MarkedAnswer>}] answers by child; a key is any name for a child
         def initialize(answers)
           @by_child = answers.transform_values { |given| Evidence.from(given).freeze }.freeze
           freeze

@@ -17,13 +17,13 @@ module Vantick
         # @return [Integer] hits that no other misreading predicts, or seldom ones alone
         attr_reader :own_hits
 
-        # @param answers [Array<Marked>] blank and unreadable ones say nothing and are left out
+        # @param answers [Array<MarkedAnswer>] blank and unreadable ones say nothing and are left out
         # @return [Array<Evidence>] a piece for each misreading with a hit, own hits first; of seldom ones only what
         #   nothing commoner explains
         def self.from(answers)
           telling = answers.select(&:telling?)
           found = Reading::Misreading.all.map { |misreading| new(misreading, telling) }
-          found.select(&:told?).sort_by.with_index { |evidence, at| [*evidence.rank, at] }
+          found.select(&:reported?).sort_by.with_index { |evidence, at| [*evidence.rank, at] }
         end
 
         def initialize(misreading, answers)
@@ -32,7 +32,7 @@ module Vantick
           @chances = answers.count { |answer| misreading.chance?(answer.time, answer.task) || answer.misreadings.include?(misreading.id) }
           hit = answers.select { |answer| answer.misreadings.include?(misreading.id) }
           @hits = hit.length
-          @told = hit.any? { |answer| answer.causes.include?(misreading.id) }
+          @reported = hit.any? { |answer| answer.causes.include?(misreading.id) }
           @own_hits = hit.count { |answer| answer.causes == [misreading.id] }
           freeze
         end
@@ -41,7 +41,7 @@ module Vantick
         def rank = [-own_hits, -hits, chances]
 
         # @return [Boolean]
-        def told? = @told
+        def reported? = @reported
 
         # Whether it is more than one chance agreement (judgement): an answer that nothing else explains, or two answers the same way,
         # and in enough of the answers where it could have shown.

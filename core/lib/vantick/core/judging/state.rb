@@ -18,7 +18,7 @@ module Vantick
           freeze
         end
 
-        # @return [Array<DialTime, Saying>] what the misreadings lead to at a time, none twice
+        # @return [Array<DialTime, SpokenTime>] what the misreadings lead to at a time, none twice
         def wrong_answers(time, task)
           return Reading::Predictions.of(task).wrong_answers(misreadings.first, time) if misreadings.one?
 

@@ -12,7 +12,7 @@ module Vantick
         DAY = %i[day].freeze
         TOLD = %i[say write set alone day].freeze
 
-        # @return [Symbol] one of {Teaching::KindsOfTime.all}
+        # @return [Symbol] one of {Teaching::KnowledgeComponents.all}
         attr_reader :kind
         # @return [Symbol] one of {TOLD}
         attr_reader :way
@@ -26,7 +26,7 @@ module Vantick
         class << self
           # @param kind [Symbol]
           # @return [Array<Symbol>] the ways in which it can be asked
-          def ways_of(kind) = (@ways ||= Teaching::KindsOfTime.all.to_h { |one| [one, found_ways(one)] }.freeze).fetch(kind)
+          def ways_of(kind) = (@ways ||= Teaching::KnowledgeComponents.all.to_h { |one| [one, found_ways(one)] }.freeze).fetch(kind)
 
           # @param kind [Symbol]
           # @param ways [Array<Symbol>]
@@ -35,8 +35,8 @@ module Vantick
 
           # @return [Array<Asking>]
           def all
-            @all ||= Teaching::KindsOfTime.all.flat_map { |kind| (Asking.ways_of(kind) & TOLD).map { |way| [kind, way] } }
-                                          .map.with_index { |(kind, way), number| new(kind, way, number) }.freeze
+            @all ||= Teaching::KnowledgeComponents.all.flat_map { |kind| (Asking.ways_of(kind) & TOLD).map { |way| [kind, way] } }
+                                                  .map.with_index { |(kind, way), number| new(kind, way, number) }.freeze
           end
 
           # @param kind [Symbol]

@@ -21,7 +21,7 @@ module Vantick
 
           # @return [Array<Step>] those that bring a kind of times of their own at a whole dial, in order: one of these is found
           def rungs
-            @rungs ||= Teaching::Step.with_times.select { |step| step.whole? && Teaching::KindsOfTime.all.include?(step.id) }.freeze
+            @rungs ||= Teaching::Step.with_times.select { |step| step.whole? && Teaching::KnowledgeComponents.all.include?(step.id) }.freeze
           end
 
           # One page: what tells most of all children who could be in front of it, in the order of the ladder.
@@ -49,14 +49,14 @@ module Vantick
           # @return [Array<DialTime>] the step's own, both hands to be seen
           def times_of(step, task)
             (@times ||= {})[[step, task]] ||= step.pool_for(task).select do |time|
-              Teaching::KindsOfTime.of(task, time) == step.id && !time.hidden_hand?
+              Teaching::KnowledgeComponents.of(task, time) == step.id && !time.hidden_hand?
             end.freeze
           end
 
           # The same is thought of again and again.
           # @param question [Question]
           # @param said [DialTime] what a child says
-          # @return [Marked]
+          # @return [MarkedAnswer]
           def marked(question, said)
             kept = ((@marked ||= {})[question.task] ||= {})[question.time] ||= {}
             kept[said] ||= Marking::Marker.mark(task: question.task, time: question.time,
@@ -117,7 +117,7 @@ module Vantick
         end
 
         # @param turn [Desk::Turn] that was asked
-        # @param marked [Marked] its answer at first try
+        # @param marked [MarkedAnswer] its answer at first try
         # @return [Baseline] after it
         def after(turn, marked)
           dup.tap { |later| later.answered(Question.new(step: turn.step, task: turn.task, time: turn.times.first), marked) }
@@ -134,7 +134,7 @@ module Vantick
         end
 
         # @param question [Question]
-        # @param marked [Marked] its answer at first try
+        # @param marked [MarkedAnswer] its answer at first try
         def answered(question, marked)
           @asked << question
           @right << marked.read_right?
@@ -142,13 +142,13 @@ module Vantick
         end
 
         # @return [Boolean]
-        def over? = asked.length >= ROW[:most] || (asked.length >= ROW[:least] && found?)
+        def over? = asked.length >= ROW[:most] || (asked.length >= ROW[:least] && settled?)
 
         # @return [Step, nil] the highest from which a child goes on; nothing where it is none
         def place = Baseline.rungs.reverse.find { |step| known(step) >= TABLE[:states][:passed] }
 
         # @return [Boolean] whether at most one step is in doubt
-        def found? = Baseline.rungs.count { |step| known(step).between?(1 - ROW[:sure], ROW[:sure]) } <= ROW[:doubtful]
+        def settled? = Baseline.rungs.count { |step| known(step).between?(1 - ROW[:sure], ROW[:sure]) } <= ROW[:doubtful]
 
         # @param step [Step]
         # @return [Float] 0..1, that it is known in words and in digits, and no mistake is in the way

@@ -65,7 +65,7 @@ module Vantick
         # @param asking [Asking]
         # @param day [Integer]
         # @return [Float] 0..1, that what was known is still there on that day
-        def kept(asking, day) = @places.kept(asking.part, day)
+        def retention(asking, day) = @places.retention(asking.part, day)
 
         # @param asking [Asking]
         # @param day [Integer]

@@ -23,7 +23,7 @@ module Vantick
         end
 
         class << self
-          # @param asked [Array<Teaching::Standing::Asked>] oldest first
+          # @param asked [Array<Teaching::ItemResponse>] oldest first
           # @return [Blank, nil] what the child leaves blank though it answers all else
           # @example every time after the half hour
           #   Beside.blank(asked).to_h #=> {what: :to, blank: 6, asked: 6}
@@ -33,7 +33,7 @@ module Vantick
             found.first&.freeze
           end
 
-          # @param asked [Array<Teaching::Standing::Asked>] oldest first
+          # @param asked [Array<Teaching::ItemResponse>] oldest first
           # @return [Hash{Symbol => Share}, nil] on `paper` and on `device`, where they differ much
           def places(asked)
             last = asked.last(ROW[:looked_at]).select { |one| one.marked.telling? }
@@ -43,7 +43,7 @@ module Vantick
             { paper:, device: } if (device.share - paper.share).abs >= ROW[:place_apart]
           end
 
-          # @param by_child [Hash{Object => Hash{Object => Marking::Marked}}] by child, its answers to the same clocks, by clock
+          # @param by_child [Hash{Object => Hash{Object => Marking::MarkedAnswer}}] by child, its answers to the same clocks, by clock
           # @return [Hash{Array(Object, Object) => Integer}] pairs of children, and to how many clocks both gave the same rare wrong answer
           def same(by_child)
             given = by_child.flat_map { |key, answers| rare(answers).map { |answer| [answer, key] } }

@@ -4,18 +4,18 @@ module Vantick
   module Core
     module Knowing
       # What lies behind a child's mistakes, as it is told: read from its {Belief} and from the answers that show it. There is one diagnosis
-      # for a child: the record, the groups, {Teaching::Standing} and the devices ask the same.
+      # for a child: the record, the groups, {Teaching::ChildProgress} and the devices ask the same.
       class Diagnosis
         ROW = TABLE[:told].freeze
         LIKELY = ROW[:likely]
         POSSIBLE = ROW[:possible]
         SECOND = ROW[:second]
-        # @return [Array<Marked>] those it rests on, oldest first
+        # @return [Array<MarkedAnswer>] those it rests on, oldest first
         attr_reader :answers
         # @return [Belief]
         attr_reader :belief
 
-        # @param answers [Array<Marked>] at first try, oldest first
+        # @param answers [Array<MarkedAnswer>] at first try, oldest first
         # @param days [Array<Integer>] on which each was given, any count of days; all on one where left out
         # @param today [Integer, nil] in the same count; the day of the last answer where left out
         # @param belief [Belief, nil] where they were followed already
@@ -28,7 +28,7 @@ module Vantick
           @days = told.map(&:last).freeze
         end
 
-        # @param marked [Marked]
+        # @param marked [MarkedAnswer]
         # @return [Diagnosis] after one answer more, today
         def with(marked)
           belief = self.belief.dup
@@ -117,7 +117,7 @@ module Vantick
 
         def worked_out(belief, known)
           all = Mistakes.all.to_h { |one| [one, belief.mistake(one, @today)] }
-          chances = all.select { |_, chance| chance >= Judging::NextBest::SEEN_FROM }
+          chances = all.select { |_, chance| chance >= Judging::ItemSelection::SEEN_FROM }
           odds = chances.transform_values { |chance| chance / (1 - chance) }
           singles = odds.transform_keys { |one| Judging::State.new(:misreading, [one]) }
           strong = odds.select { |one, _| chances[one] >= ROW[:paired] }

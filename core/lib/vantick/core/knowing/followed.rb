@@ -24,9 +24,9 @@ module Vantick
 
         BAD_DAY = TABLE[:bad_day].freeze
 
-        # @param answers [Array<Standing::Asked>] at first try, oldest first
-        # @param lessons [Array<Course::Given>] that the child was there for
-        # @param said [Array<Said>]
+        # @param answers [Array<ItemResponse>] at first try, oldest first
+        # @param lessons [Array<Course::GivenLesson>] that the child was there for
+        # @param said [Array<TeacherJudgement>]
         # @param wanted [Array<Symbol>] ways that a step wants in this class
         def initialize(answers, lessons: [], said: [], wanted: States::WANTED)
           @belief = Belief.new
@@ -44,19 +44,19 @@ module Vantick
         def follow(day, days)
           days[:lessons].fetch(day, []).each { |lesson| taught(lesson) }
           answered_on(day, days[:answers].fetch(day, []))
-          days[:said].fetch(day, []).each { |said| told(said) }
+          days[:said].fetch(day, []).each { |said| apply_judgement(said) }
           states.look(belief, seen)
           @secure_by_day[day] = states.secure
           @fading_by_day[day] = belief.fading
         end
 
-        def told(said)
-          belief.told(said.step, said.known, said.day)
-          seen.told(said.step) if said.known
+        def apply_judgement(said)
+          belief.judged(said.step, said.known, said.day)
+          seen.judged(said.step) if said.known
         end
 
         def taught(lesson)
-          kinds = Teaching::KindsOfTime.of_step(lesson.step)
+          kinds = Teaching::KnowledgeComponents.of_step(lesson.step)
           @before[[lesson.step, lesson.day]] = expected_of(kinds.first, lesson.day) if kinds.one?
           belief.taught(lesson.step, lesson.day)
           seen.taught(lesson.step)

@@ -23,21 +23,21 @@ module Vantick
           # @param states [Hash{Step => Symbol}]
           # @return [Headline]
           def of(diagnosis, states)
-            return made(:none) if diagnosis.answers.empty?
+            return build(:none) if diagnosis.answers.empty?
             return behind(diagnosis) if diagnosis.likely.any?
-            return made(:no_pattern) if mistakes?(diagnosis)
+            return build(:no_pattern) if mistakes?(diagnosis)
 
             highest(states)
           end
 
           private
 
-          def made(kind, misreading: nil, step: nil, hits: 0, chances: 0) = new(kind:, misreading:, step:, hits:, chances:).freeze
+          def build(kind, misreading: nil, step: nil, hits: 0, chances: 0) = new(kind:, misreading:, step:, hits:, chances:).freeze
 
           def behind(diagnosis)
             misreading = diagnosis.likely.first
             piece = Judging::Evidence.new(misreading, diagnosis.answers)
-            made(:behind, misreading:, hits: piece.hits, chances: piece.chances)
+            build(:behind, misreading:, hits: piece.hits, chances: piece.chances)
           end
 
           # More wrong than slips among the last answers.
@@ -50,9 +50,9 @@ module Vantick
           def highest(states)
             %i[secure nearly].each do |state|
               step = Teaching::Step.with_times.reverse.find { |one| states[one] == state }
-              return made(state, step:) if step
+              return build(state, step:) if step
             end
-            made(:few)
+            build(:few)
           end
         end
       end

@@ -31,7 +31,7 @@ module Vantick
 
           def times(kind, task)
             step = Teaching::Step.find(kind)
-            pool = step.pool_for(task).select { |time| Teaching::KindsOfTime.of(task, time) == kind }
+            pool = step.pool_for(task).select { |time| Teaching::KnowledgeComponents.of(task, time) == kind }
             pool.each_slice([pool.length / TIMES, 1].max).map(&:first)
           end
         end

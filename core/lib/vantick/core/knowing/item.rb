@@ -12,7 +12,7 @@ module Vantick
         GUESS = TABLE[:guess].freeze
         BAD_DAY = TABLE[:bad_day].freeze
 
-        # @return [Symbol] one of {Teaching::KindsOfTime.all}
+        # @return [Symbol] one of {Teaching::KnowledgeComponents.all}
         attr_reader :kind
         # @return [Symbol] `:say`, `:write`, `:set`, `:change` (words to digits and back), `:alone` (one hand or numerals), or `:day`
         attr_reader :way
@@ -57,7 +57,7 @@ module Vantick
         def initialize(task, time)
           @task = task
           @time = time
-          @kind = Teaching::KindsOfTime.of(task, time)
+          @kind = Teaching::KnowledgeComponents.of(task, time)
           @way = Item.way_of(task)
           @part = Item.part_of(kind, way)
           @predicted = Mistakes.at(task, time)
@@ -73,11 +73,11 @@ module Vantick
         # @return [Float] how likely each of its wrong answers is where it shows
         def each_of(mistake) = @predicted.fetch(mistake)
 
-        # @param marked [Marked]
+        # @param marked [MarkedAnswer]
         # @return [Float] how a slip of one who knows is spread: what a right answer and a wrong one have of it
         def slip_share(marked) = foreseen?(marked) ? @slips.first : @slips.last
 
-        # @param marked [Marked]
+        # @param marked [MarkedAnswer]
         # @param helped [Boolean] whether help was on the clock
         # @return [Float] the chance of that answer for one who does not know
         def unknown(marked, helped: false)
@@ -87,7 +87,7 @@ module Vantick
           (1 - right) * (foreseen?(marked) ? @unknown.first : @unknown.last)
         end
 
-        # @param marked [Marked]
+        # @param marked [MarkedAnswer]
         # @return [Float] the chance of that answer on a day on which a child is not itself
         def on_a_bad_day(marked)
           return BAD_DAY[:right] if marked.read_right?

@@ -41,11 +41,11 @@ module Vantick
 
         # What shows at an item, before it is known whether it did.
         # @!attribute none [Float] the chance that no mistake gives the answer
-        # @!attribute told [Float] the chance that one does, and gives the answer that was given
+        # @!attribute by_mistake [Float] the chance that one does, and gives the answer that was given
         # @!attribute weights [Float] sum of all that could show
         # @!attribute hits [Float] the part of it that gives this answer
         # @!attribute hit [Hash{Integer => Float}] those that give it
-        Acting = Struct.new(:none, :told, :weights, :hits, :hit)
+        Acting = Struct.new(:none, :by_mistake, :weights, :hits, :hit)
         NO_HIT = {}.freeze
         NO_ACTING = Acting.new(1.0, 0.0, 0.0, 0.0, NO_HIT).freeze
 
@@ -79,7 +79,7 @@ module Vantick
         end
 
         # @param item [Item]
-        # @param marked [Marked, nil] nothing where only the chances are asked for
+        # @param marked [MarkedAnswer, nil] nothing where only the chances are asked for
         # @param day [Integer]
         # @return [Acting]
         def acting(item, marked, day)
@@ -143,9 +143,9 @@ module Vantick
 
         # Of two that could show at once, each comes first as often as the other.
         def after(chance, acting, hit, other)
-          none, told = others(acting, chance * SHOWS, hit)
-          with = (SHOWS * (1 - ((1 - none) / 2)) * hit) + ((1 - (SHOWS / 2)) * told) + ((1 - SHOWS) * none * other)
-          chance * with / ((chance * with) + ((1 - chance) * (told + (none * other))))
+          none, by_mistake = others(acting, chance * SHOWS, hit)
+          with = (SHOWS * (1 - ((1 - none) / 2)) * hit) + ((1 - (SHOWS / 2)) * by_mistake) + ((1 - SHOWS) * none * other)
+          chance * with / ((chance * with) + ((1 - chance) * (by_mistake + (none * other))))
         end
 
         # For a child without this one: that no other shows, and that one does and gives the answer.

@@ -44,7 +44,7 @@ module Vantick
         # @param part [Symbol]
         # @param day [Integer]
         # @return [Float] 0..1, that what was known when it was last met is still there
-        def kept(part, day) = KEEP[:floor] + ((1 - KEEP[:floor]) * fresh(part, day))
+        def retention(part, day) = KEEP[:floor] + ((1 - KEEP[:floor]) * fresh(part, day))
 
         # @param part [Symbol]
         # @param day [Integer]
@@ -64,7 +64,7 @@ module Vantick
         # @param part [Symbol]
         # @param day [Integer]
         def fade(part, day)
-          kept = kept(part, day)
+          kept = retention(part, day)
           return unless kept < 1
 
           move(Graph.steps_down(part), 1 - kept)

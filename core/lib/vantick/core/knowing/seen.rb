@@ -17,7 +17,7 @@ module Vantick
           @ways = {}
         end
 
-        # @param marked [Marked]
+        # @param marked [MarkedAnswer]
         # @param day [Integer]
         # @param helped [Boolean] whether help was on the clock: it was asked then, and not shown
         def answered(marked, day, helped: false)
@@ -31,12 +31,12 @@ module Vantick
         end
 
         # @param step [Step]
-        def taught(step) = met(Teaching::KindsOfTime.of_step(step))
+        def taught(step) = met(Teaching::KnowledgeComponents.of_step(step))
 
         # @param step [Step] that a teacher says is known, and with it what it rests on
-        def told(step)
-          kinds = Teaching::KindsOfTime.of_step(step)
-          met(kinds | kinds.flat_map { |kind| Teaching::KindsOfTime.beneath(kind) | Teaching::KindsOfTime.exercised(kind) })
+        def judged(step)
+          kinds = Teaching::KnowledgeComponents.of_step(step)
+          met(kinds | kinds.flat_map { |kind| Teaching::KnowledgeComponents.beneath(kind) | Teaching::KnowledgeComponents.exercised(kind) })
         end
 
         # @param step [Step]

@@ -14,7 +14,7 @@ module Vantick
 
         # @param known [Float] 0..1
         # @return [Float]
-        def of(known) = (acting.none * plain(known)) + acting.told
+        def of(known) = (acting.none * plain(known)) + acting.by_mistake
 
         # Bayes' rule for one of the factors that make up `known`.
         # @param factor [Float] 0..1

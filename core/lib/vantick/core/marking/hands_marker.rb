@@ -9,11 +9,11 @@ module Vantick
           # @param task [Task]
           # @param time [DialTime] what was to be set
           # @param text [String] the angles, as {HandsReader} reads them
-          # @return [Marked]
+          # @return [MarkedAnswer]
           # @raise [AnswerTooLong]
           def mark(task:, time:, text:)
             hands = Wording::HandsReader.read(text)
-            return Marked.unread(task, time, text) unless hands
+            return MarkedAnswer.unread(task, time, text) unless hands
 
             judged(task, time, hands)
           end
@@ -23,8 +23,8 @@ module Vantick
           def judged(task, time, hands)
             placing = Placing.new(time)
             found = placing.right?(hands) ? [] : misreadings(task, time, hands, placing)
-            Marked.new(task:, time:, verdict: verdict(hands, placing, found), misreadings: found, read_as: hands.to_s,
-                       read_short: hands.to_s, offset_degrees: (placing.hour_offset(hands) if placing.right_gap?(hands)))
+            MarkedAnswer.new(task:, time:, verdict: verdict(hands, placing, found), misreadings: found, read_as: hands.to_s,
+                             read_short: hands.to_s, offset_degrees: (placing.hour_offset(hands) if placing.right_gap?(hands)))
           end
 
           def verdict(hands, placing, found)

@@ -13,7 +13,7 @@ module Vantick
         # @param home [Wording::HomeLanguage, nil] what the child speaks at home: half past with the hour that comes is no mistake, where it
         #   has that
         # @param own [Proc, nil] gives the {Wording::OwnWords} of the child, where the answer cannot be read without them
-        # @return [Marked]
+        # @return [MarkedAnswer]
         # @raise [AnswerTooLong, InvalidSaid]
         def self.mark(task:, time:, text:, conventions: Wording::Conventions.default, said: nil, home: nil, own: nil)
           marked = judged(task:, time:, text:, conventions:, said:, home:)
@@ -22,7 +22,7 @@ module Vantick
         end
 
         def self.judged(task:, time:, text:, conventions:, said:, home:)
-          return Marked.unread(task, time, text) if task.tolerance_minutes.zero? && Wording::AnswerReader.not_yet?(text)
+          return MarkedAnswer.unread(task, time, text) if task.tolerance_minutes.zero? && Wording::AnswerReader.not_yet?(text)
 
           case task.notation
           when :mistake then MistakeMarker.mark(task:, time:, text:, conventions:, said:)

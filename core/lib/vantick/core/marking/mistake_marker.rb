@@ -14,7 +14,7 @@ module Vantick
           # @param text [String] the answer exactly as given
           # @param said [String] what someone said it shows
           # @param conventions [Conventions]
-          # @return [Marked]
+          # @return [MarkedAnswer]
           # @raise [AnswerTooLong]
           # @raise [InvalidSaid] where what was said is no misreading of the dial
           def mark(task:, time:, text:, said:, conventions: Wording::Conventions.default)
@@ -56,7 +56,7 @@ module Vantick
           end
 
           def verdict(read, fits, text)
-            return Wording::AnswerReader.blank?(text) ? :blank : :unreadable if Marked::SILENT.include?(read.verdict)
+            return Wording::AnswerReader.blank?(text) ? :blank : :unreadable if MarkedAnswer::SILENT.include?(read.verdict)
             return read.verdict unless read.read_right?
 
             fits ? :right : :right_time_only
@@ -65,8 +65,8 @@ module Vantick
           # In other words where these are not accepted, the time is not the one that was asked for.
           def judged(task, read, verdict, conventions)
             accepted = read.verdict != :right_other_words || conventions.accepts?(read.verdict)
-            Marked.new(task:, time: read.time, verdict:, misreadings: read.misreadings, slips: read.slips, read_as: read.read_as,
-                       read_short: read.read_short, accepted:)
+            MarkedAnswer.new(task:, time: read.time, verdict:, misreadings: read.misreadings, slips: read.slips, read_as: read.read_as,
+                             read_short: read.read_short, accepted:)
           end
         end
       end

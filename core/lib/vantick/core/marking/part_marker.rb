@@ -10,11 +10,11 @@ module Vantick
           # @param time [DialTime, DayTime] what was shown
           # @param text [String] the answer exactly as given
           # @param conventions [Conventions]
-          # @return [Marked]
+          # @return [MarkedAnswer]
           # @raise [AnswerTooLong]
           def mark(task:, time:, text:, conventions: Wording::Conventions.default)
             parts = Wording::PartReader.read(text, task.notation)
-            return Marked.unread(task, time, text) if parts.empty?
+            return MarkedAnswer.unread(task, time, text) if parts.empty?
 
             right = parts.find { |part| task.right?(part.value, time) }
             right ? right(task, time, right, conventions) : wrong(task, time, parts, conventions)
@@ -24,8 +24,8 @@ module Vantick
 
           def right(task, time, part, conventions)
             verdict = right_verdict(part, task.right_answer(time))
-            Marked.new(task:, time:, verdict:, **readings(task, [part], conventions), slips: part.slips,
-                       accepted: verdict != :right_other_words || conventions.other_words == :other_words_accepted)
+            MarkedAnswer.new(task:, time:, verdict:, **readings(task, [part], conventions), slips: part.slips,
+                             accepted: verdict != :right_other_words || conventions.other_words == :other_words_accepted)
           end
 
           # Forty-five past for quarter to, sixty minutes for none, p.m. at noon as a digital clock shows it.
@@ -37,8 +37,8 @@ module Vantick
 
           def wrong(task, time, parts, conventions)
             found = Reading::Misreading.for(task).select { |one| one.wrong_answers(time, task).intersect?(parts.map(&:value)) }.map(&:id)
-            Marked.new(task:, time:, verdict: found.any? ? :misread : :unexplained, misreadings: found,
-                       slips: parts.flat_map(&:slips).uniq, **readings(task, parts, conventions))
+            MarkedAnswer.new(task:, time:, verdict: found.any? ? :misread : :unexplained, misreadings: found,
+                             slips: parts.flat_map(&:slips).uniq, **readings(task, parts, conventions))
           end
 
           def readings(task, parts, conventions)

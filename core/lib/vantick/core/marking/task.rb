@@ -116,11 +116,11 @@ module Vantick
         end
 
         # What the task asks of an answer given as a saying: digits tell the time alone, words also how it was said.
-        # @param saying [Saying]
-        # @return [DialTime, Saying]
+        # @param saying [SpokenTime]
+        # @return [DialTime, SpokenTime]
         def answer(saying) = notation == :digits ? saying.time : saying
 
-        # @param answer [DialTime, Saying, Hands, Counted, Integer, Symbol]
+        # @param answer [DialTime, SpokenTime, Hands, Counted, Integer, Symbol]
         # @param conventions [Conventions]
         # @return [String] the answer in the task's notation, as the class writes it
         def write(answer, conventions = Wording::Conventions.default)
@@ -133,7 +133,7 @@ module Vantick
           end
         end
 
-        # @param answer [DialTime, Saying, Hands, Counted, Integer, Symbol]
+        # @param answer [DialTime, SpokenTime, Hands, Counted, Integer, Symbol]
         # @param time [DialTime, DayTime]
         # @return [Boolean] whether the answer means the time
         def right?(answer, time)
@@ -154,7 +154,7 @@ module Vantick
           [time.half, (time.shown_half if time.twelve_hour?)].include?(answer)
         end
 
-        # @param answer [DialTime, Saying]
+        # @param answer [DialTime, SpokenTime]
         # @param time [DialTime]
         # @return [Boolean] whether the two are as near as the task asks
         def near?(answer, time)
@@ -163,11 +163,11 @@ module Vantick
         end
 
         # @param time [DialTime, DayTime]
-        # @return [DialTime, Saying, Hands, Counted, Integer, Symbol] the right answer
+        # @return [DialTime, SpokenTime, Hands, Counted, Integer, Symbol] the right answer
         def right_answer(time)
           return time.hands if notation == :hands
 
-          PARTS[notation]&.call(time) || answer(Wording::Saying.usual(time))
+          PARTS[notation]&.call(time) || answer(Wording::SpokenTime.usual(time))
         end
       end
     end

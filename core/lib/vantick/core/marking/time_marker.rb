@@ -14,12 +14,12 @@ module Vantick
           # @param text [String] the answer exactly as given
           # @param conventions [Conventions]
           # @param home [Wording::HomeLanguage, nil]
-          # @return [Marked]
+          # @return [MarkedAnswer]
           # @raise [AnswerTooLong]
           def mark(task:, time:, text:, conventions:, home: nil)
             givens = givens(task, time, text, conventions)
-            return beyond(task, time, text) || Marked.unread(task, time, text) if givens.empty?
-            return Marked.unread(task, time, text) if nought_left_out?(givens, time)
+            return beyond(task, time, text) || MarkedAnswer.unread(task, time, text) if givens.empty?
+            return MarkedAnswer.unread(task, time, text) if nought_left_out?(givens, time)
 
             right = right_one(givens, task, time, home)
             return wrong(task, time, cleanest(givens), conventions) unless right
@@ -65,7 +65,8 @@ module Vantick
           end
 
           def copied(task, time, given, conventions)
-            Marked.new(task:, time:, verdict: :unexplained, **readings([given], conventions), slips: [*given.slips, Wording::Given::COPIED])
+            MarkedAnswer.new(task:, time:, verdict: :unexplained, **readings([given], conventions),
+                             slips: [*given.slips, Wording::ParsedAnswer::COPIED])
           end
 
           # Digits that are on no clock can be read all the same, and are wrong: "7:75", as if an hour had a hundred minutes.
@@ -76,23 +77,23 @@ module Vantick
             found = ORDER.match(Wording::AnswerReader.tidy(text))
             return unless found && (1..12).cover?(found[1].to_i) && (60..99).cover?(found[2].to_i)
 
-            Marked.new(task:, time:, verdict: :unexplained, read_as: text.strip, read_short: text.strip)
+            MarkedAnswer.new(task:, time:, verdict: :unexplained, read_as: text.strip, read_short: text.strip)
           end
 
           # Digits in the order in which they were heard can lie beyond every clock: "25:05" for twenty-five past five.
           def spoken_order(task, time, text)
-            said = Wording::Saying.usual(time)
+            said = Wording::SpokenTime.usual(time)
             found = ORDER.match(Wording::AnswerReader.tidy(text))
             return unless found && found.captures.map(&:to_i) == [said.count, said.hour]
             return unless Reading::Misreading.find(ORDER_ID).shows_in?(task)
 
-            Marked.new(task:, time:, verdict: :misread, misreadings: [ORDER_ID], read_as: text.strip, read_short: text.strip)
+            MarkedAnswer.new(task:, time:, verdict: :misread, misreadings: [ORDER_ID], read_as: text.strip, read_short: text.strip)
           end
 
           def right(task, time, given, conventions)
             verdict = right_verdict(task, time, given)
-            Marked.new(task:, time:, verdict:, **readings([given], conventions), slips: given.slips,
-                       accepted: conventions.accepts?(verdict))
+            MarkedAnswer.new(task:, time:, verdict:, **readings([given], conventions), slips: given.slips,
+                             accepted: conventions.accepts?(verdict))
           end
 
           # Right is the notation and the count that the task asks for: "fifteen to eight" is right for
@@ -107,14 +108,14 @@ module Vantick
           def form_asked?(task, time, given)
             return given.form == :clock if task.notation == :digits
 
-            given.form == :words && given.saying == Wording::Saying.usual(time)
+            given.form == :words && given.saying == Wording::SpokenTime.usual(time)
           end
 
           # An answer in the other form than the one that was asked has gone the way of that form.
           def wrong(task, time, givens, conventions)
             found = givens.flat_map { |given| led_to(task.in_form(given.digits? ? :digits : :words), time, given) }.uniq
-            Marked.new(task:, time:, verdict: found.any? ? :misread : :unexplained, misreadings: in_order(found),
-                       slips: givens.flat_map(&:slips).uniq, **readings(givens, conventions))
+            MarkedAnswer.new(task:, time:, verdict: found.any? ? :misread : :unexplained, misreadings: in_order(found),
+                             slips: givens.flat_map(&:slips).uniq, **readings(givens, conventions))
           end
 
           def in_order(ids) = Reading::Misreading.all.map(&:id) & ids

@@ -11,7 +11,7 @@ module Vantick
         DUST = 6
         NEAR = [-1, 0, 1].product([-1, 0, 1]).reject { |step| step == [0, 0] }.freeze
 
-        # @param picture [Picture] without print
+        # @param picture [GrayImage] without print
         def initialize(picture)
           below = picture.ink_below
           width = picture.width
@@ -29,10 +29,10 @@ module Vantick
           @blots.each_with_object(none) { |blot, shares| place(blot, boxes)&.then { |name| shares[name] += blot.length } }
         end
 
-        # @param picture [Picture] in which they were found
+        # @param picture [GrayImage] in which they were found
         # @param boxes [Hash{Object => Array(Numeric, Numeric, Numeric, Numeric)}]
         # @param round [Integer] points round each box
-        # @return [Hash{Object => Picture}] each box and what is round it, with the ink that belongs there alone
+        # @return [Hash{Object => GrayImage}] each box and what is round it, with the ink that belongs there alone
         def alone(picture, boxes, round)
           homes = @blots.group_by { |blot| place(blot, boxes) }
           boxes.to_h do |name, (x, y, width, height)|

@@ -24,11 +24,11 @@ module Vantick
         # Places of the four marks, from the upper left one clockwise.
         PLACES = (0..3)
 
-        # @param picture [Picture]
+        # @param picture [GrayImage]
         # @return [Corners]
-        def self.in(picture) = new(Marks.new(picture).all)
+        def self.in(picture) = new(Fiducials.new(picture).all)
 
-        # @param picture [Picture]
+        # @param picture [GrayImage]
         # @return [Array<Array<Array(Float, Float)>>] of each piece the middles of its marks: upper left and right, lower right and left
         def self.of(picture) = self.in(picture).pieces
 
@@ -71,7 +71,7 @@ module Vantick
         def alike?(marks) = marks.combination(2).all? { |one, other| SIZES.cover?(one.side.fdiv(other.side)) }
 
         def opposite(here, one, other)
-          Marks::Mark.new(x: one.x + other.x - here.x, y: one.y + other.y - here.y, side: here.side, open: false)
+          Fiducials::Mark.new(x: one.x + other.x - here.x, y: one.y + other.y - here.y, side: here.side, open: false)
         end
 
         # The smallest piece of which the open mark is the upper left corner.

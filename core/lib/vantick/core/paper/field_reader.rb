@@ -47,7 +47,7 @@ module Vantick
           freeze
         end
 
-        # @param picture [Picture] of what lies within the marks of a dial, without the print
+        # @param picture [GrayImage] of what lies within the marks of a dial, without the print
         # @return [Seen]
         def hands(picture)
           seen = HandsSeen.new(picture)
@@ -58,7 +58,7 @@ module Vantick
           Seen.new(text: guesses.first.to_s, sure: seen.sure? && settled?(readings.first), guesses:).freeze
         end
 
-        # @param picture [Picture] of the boxes and what is round them, without the print
+        # @param picture [GrayImage] of the boxes and what is round them, without the print
         # @param boxes [Array<Array(Numeric, Numeric, Numeric, Numeric)>] of each digit, from the left, in its points
         # @return [Seen] never sure where somebody wrote outside the boxes
         def digits(picture, boxes)
@@ -71,7 +71,7 @@ module Vantick
           Seen.new(**seen.to_h, sure: false).freeze
         end
 
-        # @param picture [Picture] of all boxes and what is round them, without the print
+        # @param picture [GrayImage] of all boxes and what is round them, without the print
         # @param boxes [Hash{String => Array<Numeric>}] by what each stands for, where somebody writes who means it, in its points
         # @param points [Float] of a box itself
         # @return [Seen]
@@ -83,10 +83,10 @@ module Vantick
           Seen.new(text: one ? names.first : "", sure: one, guesses: names).freeze
         end
 
-        # @param picture [Picture] as for {#ticks}
+        # @param picture [GrayImage] as for {#ticks}
         # @param boxes [Hash{String => Array<Numeric>}] by the misreading that each stands for
         # @param points [Float] of a box itself
-        # @param line [Picture] where the right time is written
+        # @param line [GrayImage] where the right time is written
         # @return [Seen] the cause that was ticked, if one was; never sure but where nothing was ticked or written
         def cause(picture, boxes, points, line)
           marked, one = marked(picture, boxes, points)
@@ -95,7 +95,7 @@ module Vantick
           Seen.new(text: one ? marked.first : "", guesses: marked).freeze
         end
 
-        # @param picture [Picture] of a line and the space above it
+        # @param picture [GrayImage] of a line and the space above it
         # @return [Seen] never sure but where it is empty: words are typed by a person
         def words(picture)
           below = picture.ink_below
@@ -105,7 +105,7 @@ module Vantick
         end
 
         class << self
-          # @param picture [Picture] of a box, without its line
+          # @param picture [GrayImage] of a box, without its line
           # @param own [OwnDigits] of the child who wrote it
           # @return [DigitReader::Read]
           def digit(picture, own = OwnDigits::NONE)

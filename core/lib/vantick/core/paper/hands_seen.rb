@@ -59,13 +59,13 @@ module Vantick
         # @return [Array<Stroke>] the longest first
         attr_reader :strokes
 
-        # @param picture [Picture] square, its middle the dial's
+        # @param picture [GrayImage] square, its middle the dial's
         def initialize(picture)
           @picture = picture
           @radius = picture.width / 2.0
           @below = picture.ink_below
           @places = HandsSeen.places(picture.width)
-          @strokes = told_apart(found).freeze
+          @strokes = told_apart(build).freeze
           freeze
         end
 
@@ -97,7 +97,7 @@ module Vantick
           short ? [long, short] : strokes.map { |one| Stroke.new(**one.to_h, whole: false).freeze }
         end
 
-        def found
+        def build
           branches = RINGS.each_with_index.reduce([]) { |so_far, (ring, at)| followed(so_far, arcs(ring), ring, at) }
           strokes = branches.sort_by { |branch| -branch.length }.map { |branch| [stroke(branch), branch] }.select(&:first)
           two_of(hands_of(strokes).map(&:first).sort_by { |one| -one.reach })

@@ -22,7 +22,7 @@ module Vantick
         # The rows that the short hand's direction is taken from, counted inwards from its end.
         AT_END = (2..4)
 
-        # @param picture [Picture] square, its middle the dial's
+        # @param picture [GrayImage] square, its middle the dial's
         # @param long [HandsSeen::Stroke]
         def initialize(picture, long)
           @picture = picture

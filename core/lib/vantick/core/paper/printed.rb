@@ -19,7 +19,7 @@ module Vantick
         FITS = 0.5
         SOMETHING = 0.2
 
-        # @param picture [Picture] of the printed piece
+        # @param picture [GrayImage] of the printed piece
         def initialize(picture)
           @width = picture.width
           @height = picture.height
@@ -32,9 +32,9 @@ module Vantick
         # @return [Boolean] whether nothing is printed there
         def bare? = @ink.empty?
 
-        # @param seen [Picture] the same piece of a page that was written on
+        # @param seen [GrayImage] the same piece of a page that was written on
         # @yield where the print does not fit: nothing is taken off then, and a person has to look
-        # @return [Picture] without the print
+        # @return [GrayImage] without the print
         # @raise [ArgumentError] where it has another size
         def taken_from(seen)
           raise ArgumentError, "#{seen.width} by #{seen.height} points" unless [seen.width, seen.height] == [@width, @height]
@@ -53,7 +53,7 @@ module Vantick
           bytes = seen.bytes.dup
           paper = seen.paper
           at(@broad, place) { |offset| bytes.setbyte(offset, paper) }
-          Picture.new(@width, @height, bytes)
+          GrayImage.new(@width, @height, bytes)
         end
 
         def fits?(seen, place)

@@ -51,13 +51,13 @@ module Vantick
         # @param conventions [Conventions]
         # @return [Array<String>] which is earlier, each part of the way, and all of it where it has several
         def sentences(conventions = Wording::Conventions.default)
-          return [format(TEXTS[:same], time: said(@from, conventions))] if minutes.zero?
+          return [format(TEXTS[:same], time: words(@from, conventions))] if minutes.zero?
 
           steps = hops.map do |hop|
-            from, to = [hop.from, hop.to].map { |time| said(time, conventions) }
+            from, to = [hop.from, hop.to].map { |time| words(time, conventions) }
             format(TEXTS[:step], from:, to:, length: Between.length(hop.minutes))
           end
-          [format(TEXTS[:earlier], time: capital(said(@from, conventions))), *steps, *(together if steps.length > 1)]
+          [format(TEXTS[:earlier], time: capital(words(@from, conventions))), *steps, *(together if steps.length > 1)]
         end
 
         private
@@ -69,7 +69,7 @@ module Vantick
           Hop.new(from: times[0], to: times[1], minutes: to - from).freeze
         end
 
-        def said(time, conventions) = Wording::Phrase.usual(time, conventions)
+        def words(time, conventions) = Wording::Phrase.usual(time, conventions)
 
         def capital(text) = text[0].upcase + text[1..]
       end

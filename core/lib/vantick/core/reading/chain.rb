@@ -21,11 +21,11 @@ module Vantick
 
         # @param time [DialTime] what the dial shows
         # @param at [Symbol, nil] the step done wrongly
-        # @yieldparam draft [Draft] what the step gives when done rightly
-        # @yieldreturn [Array<Draft>] what it gives when done wrongly, one or more
-        # @return [Array<DialTime, Saying, Hands, Counted, Integer, Symbol>] the answers it ends in, none twice
+        # @yieldparam draft [PartialReading] what the step gives when done rightly
+        # @yieldreturn [Array<PartialReading>] what it gives when done wrongly, one or more
+        # @return [Array<DialTime, SpokenTime, Hands, Counted, Integer, Symbol>] the answers it ends in, none twice
         def answers(time, at: nil, &block)
-          steps.reduce([Draft.new(time:)]) do |drafts, step|
+          steps.reduce([PartialReading.new(time:)]) do |drafts, step|
             done = drafts.map { |draft| send(step, draft) }
             step == at ? done.flat_map(&block) : done
           end.filter_map(&@finish).uniq
@@ -57,7 +57,7 @@ module Vantick
 
         # What was heard: a count, a side and the hour named with it.
         def hearing(draft)
-          said = Wording::Saying.usual(draft.time)
+          said = Wording::SpokenTime.usual(draft.time)
           draft.with(fives: said.count, side: said.side, hour: said.hour)
         end
 
@@ -82,7 +82,7 @@ module Vantick
         in_digits = lambda do |draft|
           Dial::DialTime.at(draft.hour, draft.minute) if (0..59).cover?(draft.minute) && (0..23).cover?(draft.hour)
         end
-        in_words = ->(draft) { Wording::Saying.new(draft.minute, draft.side, draft.hour) if (0..59).cover?(draft.minute) }
+        in_words = ->(draft) { Wording::SpokenTime.new(draft.minute, draft.side, draft.hour) if (0..59).cover?(draft.minute) }
         in_hands = ->(draft) { Dial::Hands.new(draft.hour_degrees, draft.minute_degrees) }
         in_counts = ->(draft) { Wording::Counted.new(draft.minute, draft.side) if (0..59).cover?(draft.minute) }
         in_minutes = ->(draft) { draft.minute if (0..60).cover?(draft.minute) }

@@ -11,7 +11,7 @@ module Vantick
         FIVES_ALONE = ->(time) { time.ticks.zero? }
         TICKS = ->(time) { time.ticks.positive? }
         TICKS_PAST_A_NUMERAL = ->(time) { time.ticks.positive? && time.minute >= 5 }
-        TICKS_PAST_A_COUNT = ->(time) { time.ticks.positive? && Wording::Saying.usual(time).count >= 5 }
+        TICKS_PAST_A_COUNT = ->(time) { time.ticks.positive? && Wording::SpokenTime.usual(time).count >= 5 }
         # Nobody counts fives where the long hand is on the twelve.
         COUNTED_ON = ->(time) { time.minute.positive? }
         SAID = (0..30)

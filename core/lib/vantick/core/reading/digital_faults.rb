@@ -18,7 +18,7 @@ module Vantick
 
           # The minutes taken for ten times as many, as it is usually said.
           def usual(draft)
-            said = Wording::Saying.usual(Dial::DialTime.at(draft.time.hour, draft.time.minute * 10))
+            said = Wording::SpokenTime.usual(Dial::DialTime.at(draft.time.hour, draft.time.minute * 10))
             draft.with(minute: said.count, side: said.side, hour: said.hour)
           end
 

@@ -37,7 +37,7 @@ module Vantick
         # Of several causes of one answer, seldom ones stand back behind those that many children have.
         # @param ids [Array<Symbol>]
         # @return [Array<Symbol>] those that are told
-        def self.told(ids) = ids.reject { |id| find(id).seldom? }.then { |often| often.empty? ? ids : often }
+        def self.likeliest(ids) = ids.reject { |id| find(id).seldom? }.then { |often| often.empty? ? ids : often }
 
         # @param id [String, Symbol]
         # @return [Misreading]
@@ -90,7 +90,7 @@ module Vantick
 
         # @param time [DialTime] what the dial shows
         # @param task [Task]
-        # @return [Array<DialTime, Saying>] what a child who has it answers: its own answers where it
+        # @return [Array<DialTime, SpokenTime>] what a child who has it answers: its own answers where it
         #   shows, the right answer where it does not
         def predicted(time, task)
           fault = @faults[task.chain]
@@ -98,7 +98,7 @@ module Vantick
           answers.empty? ? [task.right_answer(time)] : answers
         end
 
-        # @return [Array<DialTime, Saying>] the wrong answers it leads to; none where it tells nothing
+        # @return [Array<DialTime, SpokenTime>] the wrong answers it leads to; none where it tells nothing
         def wrong_answers(time, task)
           predicted(time, task).reject { |answer| task.right?(answer, time) }
         end

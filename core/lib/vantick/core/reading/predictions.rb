@@ -29,7 +29,7 @@ module Vantick
 
         # @param misreading [Misreading]
         # @param time [DialTime]
-        # @return [Array<DialTime, Saying>] empty where the misreading tells nothing
+        # @return [Array<DialTime, SpokenTime>] empty where the misreading tells nothing
         def wrong_answers(misreading, time) = at(time).fetch(misreading.id, NOTHING)
 
         NOTHING = [].freeze

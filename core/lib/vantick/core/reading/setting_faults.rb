@@ -26,9 +26,9 @@ module Vantick
           end
 
           def minute_hand
-            a_numeral = ->(time) { Wording::Saying.usual(time).count.between?(1, 12) }
+            a_numeral = ->(time) { Wording::SpokenTime.usual(time).count.between?(1, 12) }
             { numeral_for_minutes: setting(:minute_place, a_numeral) do |draft|
-              [draft.with(minute_degrees: Wording::Saying.usual(draft.time).count * 30)]
+              [draft.with(minute_degrees: Wording::SpokenTime.usual(draft.time).count * 30)]
             end,
               minutes_mirrored: setting(:minute_place, Faults::ANY) { |draft| [draft.with(minute_degrees: 360 - draft.minute_degrees)] } }
           end

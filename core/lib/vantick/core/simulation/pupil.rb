@@ -55,7 +55,7 @@ module Vantick
 
         # @return [Float] 0..1, of a step's kinds, those without a misreading in the way
         def knows(step, day)
-          kinds = Teaching::KindsOfTime.of_step(step)
+          kinds = Teaching::KnowledgeComponents.of_step(step)
           kinds.sum { |kind| hindered?(kind) ? 0.0 : recall(kind, day) } / kinds.length
         end
 
@@ -68,7 +68,7 @@ module Vantick
         def ready(kind, day) = BELOW.fetch(kind).map { |below| recall(below, day) }.min || 1.0
 
         def lesson(step, day)
-          kinds = Teaching::KindsOfTime.of_step(step)
+          kinds = Teaching::KnowledgeComponents.of_step(step)
           share = kinds.length**-0.6
           kinds.each do |kind|
             practise(kind, day, @rate * share * (0.3 + (0.7 * ready(kind, day))), 1 + (0.5 * share))
@@ -91,7 +91,7 @@ module Vantick
 
         # @return what it answers, as the task has it
         def answer(time, task, day)
-          there = recall(Teaching::KindsOfTime.of(task, time), day)
+          there = recall(Teaching::KnowledgeComponents.of(task, time), day)
           wrong = @misreadings.map { |one| Reading::Predictions.of(task).wrong_answers(one, time) }.find(&:any?)
           return wrong.sample(random: @random) if wrong && @random.rand < CONSISTENCY
           return task.right_answer(time) if @random.rand < (there * 0.95) + ((1 - there) * 0.2)

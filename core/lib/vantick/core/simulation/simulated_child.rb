@@ -24,7 +24,7 @@ module Vantick
         # @param mistake [Mistakes::Mistake, nil] the one to spot, where that is the task
         # @return [String] what the child writes
         def answer(time, task, mistake: nil)
-          text = task.write(said(time, task))
+          text = task.write(claim(time, task))
           if mistake
             return mistake.time == time && Wording::AnswerReader.read(text).first&.time == time ? "#{mistake.misreading.id}; #{text}" : text
           end
@@ -34,7 +34,7 @@ module Vantick
 
         private
 
-        def said(time, task)
+        def claim(time, task)
           return task.right_answer(task.times.sample(random: @random)) if @random.rand < @careless
 
           wrong = @misreadings.map { |misreading| misreading.wrong_answers(time, task) }.find(&:any?)

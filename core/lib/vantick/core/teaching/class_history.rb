@@ -18,32 +18,32 @@ module Vantick
         Week = Struct.new(:day, :secure, :review_due, :misreadings, :answers, keyword_init: true)
 
         class << self
-          # @param standing [ClassStanding]
+          # @param progress [ClassProgress]
           # @param today [Integer]
           # @return [Array<Week>] the oldest first, from the week of the first answer
-          def of(standing, today:)
-            first = standing.asked.values.flatten.map(&:day).min
+          def of(progress, today:)
+            first = progress.asked.values.flatten.map(&:day).min
             return [] unless first
 
             weeks = [((today - first) / WEEK) + 1, MOST].min
-            (0...weeks).map { |back| week(standing, today - (back * WEEK)) }.reverse
+            (0...weeks).map { |back| week(progress, today - (back * WEEK)) }.reverse
           end
 
           private
 
-          def week(standing, day)
-            now = standing.asked.transform_values { |asked| asked.select { |one| one.day <= day && one.day > day - WEEK } }
-            Week.new(day:, secure: secure(standing, day), review_due: review_due(standing, day), misreadings: misreadings(now),
+          def week(progress, day)
+            now = progress.asked.transform_values { |asked| asked.select { |one| one.day <= day && one.day > day - WEEK } }
+            Week.new(day:, secure: secure(progress, day), review_due: review_due(progress, day), misreadings: misreadings(now),
                      answers: now.values.sum(&:length)).freeze
           end
 
-          def secure(standing, day)
-            secure = standing.by_child.values.flat_map { |one| one.secure_on(day) }.tally
-            met = standing.asked.values.flatten.select { |one| one.day <= day }.map(&:step).uniq | secure.keys
+          def secure(progress, day)
+            secure = progress.by_child.values.flat_map { |one| one.secure_on(day) }.tally
+            met = progress.asked.values.flatten.select { |one| one.day <= day }.map(&:step).uniq | secure.keys
             (Step.with_times & met).to_h { |step| [step, secure.fetch(step, 0)] }
           end
 
-          def review_due(standing, day) = standing.by_child.values.flat_map { |one| one.review_due_on(day) }.tally
+          def review_due(progress, day) = progress.by_child.values.flat_map { |one| one.review_due_on(day) }.tally
 
           def misreadings(now)
             evidence = Judging::ClassEvidence.new(now.transform_values { |asked| asked.map(&:marked) })

@@ -11,7 +11,7 @@ module Vantick
         BEFORE = %i[together alone].freeze
 
         # An answer to wait for.
-        # @!attribute answer [DialTime, Saying]
+        # @!attribute answer [DialTime, SpokenTime]
         # @!attribute misreading [Misreading] that it comes from
         Wrong = Struct.new(:answer, :misreading)
 

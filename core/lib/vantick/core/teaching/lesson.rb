@@ -62,7 +62,7 @@ module Vantick
           @kept = kept.slice(*lengths.keys)
           @activities = Activities.new(stages: lengths.keys, task:, seed:, plain: StageMinutes.plain?(minutes), chosen: activities)
           @kinds = LessonFilling.new(lengths, task:, activities: @activities, pacing:, standing: @kept.transform_values(&:length)).kinds
-          @standing = standing(step.pool_for(task).length, pinned)
+          @slots = slots(step.pool_for(task).length, pinned)
           @supply = LessonTimes.new(step:, task:, earlier:, seed:, used: avoid | @kept.values.flatten.compact, exit_avoid:, day_times:)
           @stages = stages_of(lengths).freeze
           freeze
@@ -77,8 +77,8 @@ module Vantick
         private
 
         # What is kept, in every place there is.
-        def standing(pool, pinned)
-          kept = places.to_h { |id, count| [id, Array.new(count) { |at| kept(id)[at] }] }
+        def slots(pool, pinned)
+          kept = places.to_h { |id, count| [id, Array.new(count) { |at| kept_times(id)[at] }] }
           LessonRepeats.settled(kept, pool - kept.fetch(LessonShares::EXIT, []).compact.length - @avoid.length, pinned)
         end
 
@@ -99,11 +99,11 @@ module Vantick
 
         # In the order in which they choose.
         def times_by_stage
-          chosen = CHOSEN & @standing.keys
-          shares = @supply.shares(chosen.to_h { |id| [id, @standing.fetch(id).count(&:nil?)] })
+          chosen = CHOSEN & @slots.keys
+          shares = @supply.shares(chosen.to_h { |id| [id, @slots.fetch(id).count(&:nil?)] })
           chosen.to_h do |id|
             times = taken(id, shares.fetch(id))
-            [id, @standing.fetch(id).map { |time| time || times.shift }]
+            [id, @slots.fetch(id).map { |time| time || times.shift }]
           end
         end
 
@@ -120,10 +120,10 @@ module Vantick
           Stage.new(id:, **StageMinutes::STAGES.fetch(id).slice(:name, :aim), minutes:, activity: @activities.by_stage.fetch(id),
                     choices: @activities.choices(id).freeze, items:,
                     spare_seconds: (minutes * 60) - items.sum(&:seconds),
-                    missing: places.fetch(id) - found.length, left_out: kept(id).drop(places.fetch(id)).compact.freeze).freeze
+                    missing: places.fetch(id) - found.length, left_out: kept_times(id).drop(places.fetch(id)).compact.freeze).freeze
         end
 
-        def kept(id) = @kept.fetch(id, [])
+        def kept_times(id) = @kept.fetch(id, [])
 
         # An item that has no time left for it falls away.
         def items(kinds, times)

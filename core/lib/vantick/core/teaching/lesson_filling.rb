@@ -39,7 +39,7 @@ module Vantick
           row = StageMinutes::STAGES.fetch(id)
           doing = Activities.kind(@activities.by_stage.fetch(id), @task)
           first, left = opening(row, seconds)
-          return first if first.length < asked(row, :first).length
+          return first if first.length < choose_for(row, :first).length
 
           last = closing(row, left, doing)
           first + Array.new(fitting(left - seconds_of(last), doing), doing) + last
@@ -47,17 +47,17 @@ module Vantick
 
         def opening(row, seconds)
           left = seconds
-          first = asked(row, :first).take_while { |kind| (left -= @pacing.seconds(kind)) >= 0 }
+          first = choose_for(row, :first).take_while { |kind| (left -= @pacing.seconds(kind)) >= 0 }
           [first, seconds - seconds_of(first)]
         end
 
         def closing(row, left, doing)
-          last = asked(row, :last)
+          last = choose_for(row, :last)
           fitting(left - seconds_of(last), doing) >= LEAST ? last : []
         end
 
         # What takes no time in this class is left out.
-        def asked(row, part)
+        def choose_for(row, part)
           return [] if @plain && part == :last
 
           row.fetch(part, []).map(&:to_sym).select { |kind| @pacing.seconds(kind).positive? && !(@plain && Pacing.timeless?(kind)) }

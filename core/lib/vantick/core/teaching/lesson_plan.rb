@@ -45,7 +45,7 @@ module Vantick
           @step = Step.find(settled[:step])
           @task = known_task(settled[:task])
           @conventions = conventions.with(**settled.fetch(:method, {}).slice(*METHOD))
-          @lesson = made(settled)
+          @lesson = build(settled)
           check_swap(settled)
           @settled = { opening: 0, swapped: [], carried: [], stage_minutes: {}, activities: {}, **settled, **computed(settled) }
         end
@@ -72,11 +72,11 @@ module Vantick
             raise(UnknownName.new("task for #{step.name.downcase}", id, known.map(&:id), field: :task))
         end
 
-        def made(settled)
+        def build(settled)
           Lesson.new(step:, task:, minutes: settled[:minutes], seed: settled[:seed], stage_minutes: settled.fetch(:stage_minutes, {}),
                      pacing: Pacing.new({}, settled.fetch(:pace, {}).transform_keys(&:to_sym)),
                      earlier: settled.fetch(:earlier, []).map { |id| Step.find(id) },
-                     avoid: settled.fetch(:swapped, []).flat_map { |text| both_kinds(text) }, kept: kept(settled),
+                     avoid: settled.fetch(:swapped, []).flat_map { |text| both_kinds(text) }, kept: kept_parts(settled),
                      exit_avoid: settled.fetch(:exit_avoid, []).map { |text| kind_of_time(:exit).parse(text) },
                      day_times: Desk::DayPlace.times(@day), pinned: parsed(settled.fetch(:pinned, {})),
                      activities: settled.fetch(:activities, {}))
@@ -96,7 +96,7 @@ module Vantick
 
         def both_kinds(text) = [Dial::DialTime.parse(text), *(Dial::DayTime.parse(text) if task.asks == :day)]
 
-        def kept(settled) = parsed(settled.fetch(:kept, {}))
+        def kept_parts(settled) = parsed(settled.fetch(:kept, {}))
 
         def parsed(stages)
           stages.to_h { |stage, times| [stage, times.map { |text| text && kind_of_time(stage).parse(text) }] }
@@ -106,9 +106,9 @@ module Vantick
 
         # A pin goes with its time.
         def pinned(settled)
-          standing = texts
+          progress = texts
           settled.fetch(:pinned, {}).to_h do |stage, times|
-            [stage, times.map { |text| kind_of_time(stage).parse(text).to_s } & standing.fetch(stage, [])]
+            [stage, times.map { |text| kind_of_time(stage).parse(text).to_s } & progress.fetch(stage, [])]
           end
         end
       end

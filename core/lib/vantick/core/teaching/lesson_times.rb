@@ -89,7 +89,7 @@ module Vantick
           count = [wanted, pool.length, Choosing::Chooser::MOST].min
           return [] unless count.positive?
 
-          task, telling = asked(pool)
+          task, telling = question_source(pool)
           chosen = Choosing::Chooser.from(pool, name: @step.name, task:, count:, seed: @seed, telling:, thorough:, twelve:).times
           @used.concat(chosen)
           chosen
@@ -97,12 +97,12 @@ module Vantick
 
         # What tells the step's misreadings apart tells most; a hand alone or numerals are asked with their own task; whole dials of
         # earlier steps are asked for any.
-        def asked(pool)
-          return [@task, Choosing::Telling.for(@step, @task)] if (pool - @own).empty?
+        def question_source(pool)
+          return [@task, Choosing::Discrimination.for(@step, @task)] if (pool - @own).empty?
 
           part = @parts[pool.first]
           task, step = part ? [part, Step.home(part)] : [@earlier_task, Step.hardest]
-          [task, Choosing::Telling.for(step, task)]
+          [task, Choosing::Discrimination.for(step, task)]
         end
 
         # What is to be gone over first, each step its share; then what the step rests on, and last its own.
@@ -141,7 +141,13 @@ module Vantick
         # The kind of times next below, for a step that has one kind alone.
         def neighbours
           @neighbours ||= begin
-            below = KindsOfTime.of_step(@step).one? && @step.whole? ? @step.builds_on.select(&:whole?).select { |one| one.pool.any? } : []
+            below = if KnowledgeComponents.of_step(@step).one? && @step.whole?
+                      @step.builds_on.select(&:whole?).select do |one|
+                        one.pool.any?
+                      end
+                    else
+                      []
+                    end
             pools(below.last(1))
           end
         end

@@ -13,21 +13,21 @@ module Vantick
         ROW = Knowing::TABLE[:offered].freeze
 
         class << self
-          # @param by_child [Hash{Object => Array<Standing::Asked>}]
-          # @param said [Hash{Object => Array<Said>}] by child, what a teacher says of it
+          # @param by_child [Hash{Object => Array<ItemResponse>}]
+          # @param said [Hash{Object => Array<TeacherJudgement>}] by child, what a teacher says of it
           # @param today [Integer]
           # @return [Offered]
           def of(by_child, said, today)
             last = by_child.values.flatten.map(&:day).max
-            return told(:first, unsaid(by_child, said).keys) if last.nil?
-            return told(:holidays, by_child.keys) if today - last >= ROW[:after_days]
+            return build(:first, unsaid(by_child, said).keys) if last.nil?
+            return build(:holidays, by_child.keys) if today - last >= ROW[:after_days]
 
-            told(:joined, joined(unsaid(by_child, said), by_child))
+            build(:joined, joined(unsaid(by_child, said), by_child))
           end
 
           private
 
-          def told(why, children) = new(why: children.empty? ? :none : why, children: children.freeze).freeze
+          def build(why, children) = new(why: children.empty? ? :none : why, children: children.freeze).freeze
 
           def unsaid(by_child, said) = by_child.reject { |key, _| said.fetch(key, []).any? }
 

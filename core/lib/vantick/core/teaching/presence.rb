@@ -7,7 +7,7 @@ module Vantick
       class Presence
         ROW = Term::NUMBERS[:forecast].freeze
 
-        # @param asked [Hash{Object => Array<Standing::Asked>}] by child
+        # @param asked [Hash{Object => Array<ItemResponse>}] by child
         # @param away [Hash{Object => Array<Integer>}] by child, days on which a teacher says it was away
         # @param since [Hash{Object => Integer}] by child, the day on which it came into the class, where that was later
         def initialize(asked, away: {}, since: {})
@@ -40,7 +40,7 @@ module Vantick
 
         def tally = @days.values.flatten.tally
 
-        def full?(day) = tally.fetch(day, 0) >= Course::ROW[:met_share] * @days.length
+        def full?(day) = tally.fetch(day, 0) >= SchemeOfWork::ROW[:met_share] * @days.length
 
         # The share of those who were in the class by then.
         def missing(day)

@@ -5,7 +5,7 @@ module Vantick
     module Teaching
       # What is gone over before a lesson: what most children are likely to have lost or never had, of what was met before.
       module Recap
-        ROW = Course::SCHEME[:recap].freeze
+        ROW = SchemeOfWork::SCHEME[:recap].freeze
 
         class << self
           # @param by_child [Hash{Object => Knowing::Expected}]
@@ -29,12 +29,12 @@ module Vantick
           # What going over it saves, a kind of times: steps of one kind are gone over better than wholes, and a whole dial goes over
           # its two hands as well.
           def worth(by_child, step)
-            kinds = KindsOfTime.of_step(step)
+            kinds = KnowledgeComponents.of_step(step)
             by_child.values.sum { |child| kinds.sum { |kind| saved(child, kind) } } / kinds.length
           end
 
           def saved(child, kind)
-            child.at_risk(kind) + (ROW[:exercised] * KindsOfTime.exercised(kind).sum { |part| child.at_risk(part) })
+            child.at_risk(kind) + (ROW[:exercised] * KnowledgeComponents.exercised(kind).sum { |part| child.at_risk(part) })
           end
         end
       end

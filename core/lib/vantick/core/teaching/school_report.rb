@@ -10,24 +10,24 @@ module Vantick
       class SchoolReport
         TABLE = Facts::DataFile.load("report")
 
-        # So many of so many. `told` is `:none`, `:few`, `:some`, `:nearly_all` or `:all`; `:too_few` where the whole group is small. Only
+        # So many of so many. `level` is `:none`, `:few`, `:some`, `:nearly_all` or `:all`; `:too_few` where the whole group is small. Only
         # of `:some` there is a number.
-        Count = Struct.new(:told, :met, :of, keyword_init: true)
+        Count = Struct.new(:level, :met, :of, keyword_init: true)
 
         # @param met [Integer]
         # @param of [Integer]
         # @return [Count]
         def self.count(met, of)
           least = TABLE[:least]
-          told = if of < least then :too_few
-                 elsif met.zero? then :none
-                 elsif met == of then :all
-                 elsif met < least then :few
-                 elsif of - met < least then :nearly_all
-                 else
-                   :some
-                 end
-          Count.new(told:, met: (met if told == :some), of: (of unless told == :too_few)).freeze
+          level = if of < least then :too_few
+                  elsif met.zero? then :none
+                  elsif met == of then :all
+                  elsif met < least then :few
+                  elsif of - met < least then :nearly_all
+                  else
+                    :some
+                  end
+          Count.new(level:, met: (met if level == :some), of: (of unless level == :too_few)).freeze
         end
 
         # @param country [String] one of {Wording::English::COUNTRIES}' ids
@@ -40,10 +40,10 @@ module Vantick
           [*all.select { |day| day < today }.max(TABLE[:points]).sort, today]
         end
 
-        # @param standings [Hash{Object => ClassStanding}] by class
+        # @param progress_by_class [Hash{Object => ClassProgress}] by class
         # @param today [Integer] a Julian day
-        def initialize(standings, today:)
-          @standings = standings
+        def initialize(progress_by_class, today:)
+          @progress_by_class = progress_by_class
           @today = today
         end
 
@@ -52,21 +52,21 @@ module Vantick
         # @return [Hash{Object => Array<Count>}] by class, for each day; none before anybody of it answered
         def classes(standard, days)
           steps = Term::Aim.new(standard).ladder
-          @standings.transform_values { |standing| days.map { |day| count_on(standing, steps, day) } }
+          @progress_by_class.transform_values { |progress| days.map { |day| count_on(progress, steps, day) } }
         end
 
         # @param day [Integer]
         # @return [Boolean] whether anybody had answered anything by then
-        def answered?(day) = @standings.values.any? { |standing| asked?(standing, day) }
+        def answered?(day) = @progress_by_class.values.any? { |progress| answered_by?(progress, day) }
 
         # @return [Array<Count, nil>] of the school, for each day: numbers are rounded, words are not
         def total(standard, days)
           steps = Term::Aim.new(standard).ladder
           days.map do |day|
-            asked = @standings.values.select { |standing| asked?(standing, day) }
+            asked = @progress_by_class.values.select { |progress| answered_by?(progress, day) }
             next if asked.empty?
 
-            rounded(SchoolReport.count(asked.sum { |standing| met(standing, steps, day) }, asked.sum { |one| one.by_child.length }))
+            rounded(SchoolReport.count(asked.sum { |progress| met(progress, steps, day) }, asked.sum { |one| one.by_child.length }))
           end
         end
 
@@ -76,15 +76,15 @@ module Vantick
 
         private
 
-        def count_on(standing, steps, day)
-          SchoolReport.count(met(standing, steps, day), standing.by_child.length) if asked?(standing, day)
+        def count_on(progress, steps, day)
+          SchoolReport.count(met(progress, steps, day), progress.by_child.length) if answered_by?(progress, day)
         end
 
-        def asked?(standing, day) = standing.asked.values.any? { |asked| asked.first && asked.first.day <= day }
+        def answered_by?(progress, day) = progress.asked.values.any? { |asked| asked.first && asked.first.day <= day }
 
-        def met(standing, steps, day) = standing.by_child.values.count { |one| (steps - one.secure_on(day)).empty? }
+        def met(progress, steps, day) = progress.by_child.values.count { |one| (steps - one.secure_on(day)).empty? }
 
-        def rounded(count) = Count.new(told: count.told, met: nearest(count.met), of: nearest(count.of)).freeze
+        def rounded(count) = Count.new(level: count.level, met: nearest(count.met), of: nearest(count.of)).freeze
 
         def nearest(many) = many && ((many / TABLE[:rounded_to].to_f).round * TABLE[:rounded_to])
       end

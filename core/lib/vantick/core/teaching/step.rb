@@ -129,7 +129,7 @@ module Vantick
         end
 
         # @return [Boolean] whether it only takes together what its parts have, as all fives do
-        def together? = (KindsOfTime.of_step(self) - parts.flat_map { |part| KindsOfTime.of_step(part) }).empty?
+        def together? = (KnowledgeComponents.of_step(self) - parts.flat_map { |part| KnowledgeComponents.of_step(part) }).empty?
 
         # @return [Boolean] whether another step rests on it
         def leads_on? = Step.with_times.any? { |step| step.foundations.include?(self) }

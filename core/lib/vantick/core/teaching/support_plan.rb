@@ -14,15 +14,15 @@ module Vantick
         # A week: its step and task, the mistake that is worked on (nothing where none is likely), and clocks to practise with.
         Week = Struct.new(:step, :task, :misreading, :times, keyword_init: true)
 
-        # @param standing [ClassStanding] of the class
+        # @param progress [ClassProgress] of the class
         # @param key [Object] of the child
         # @param seed [Integer] other clocks for another seed
         # @return [Array<Week>] none where the child has shown every step up to the class's own
-        def self.of(standing, key, seed: 0) = new(standing, key, seed).weeks
+        def self.of(progress, key, seed: 0) = new(progress, key, seed).weeks
 
-        def initialize(standing, key, seed)
-          @class = standing
-          @child = standing.by_child.fetch(key)
+        def initialize(progress, key, seed)
+          @class = progress
+          @child = progress.by_child.fetch(key)
           @key = key
           @seed = seed
         end

@@ -27,7 +27,7 @@ module Vantick
         end
 
         # @return [Array<Symbol>] all kinds of times that play a part
-        def kinds = ladder.flat_map { |step| Teaching::KindsOfTime.of_step(step) }.uniq
+        def kinds = ladder.flat_map { |step| Teaching::KnowledgeComponents.of_step(step) }.uniq
 
         # Minutes of the hour are as many times; what is learned of one hand counts like a quarter.
         def self.shares_of(steps)

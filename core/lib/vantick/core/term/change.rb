@@ -21,14 +21,14 @@ module Vantick
         class << self
           # @param old [Array<Planned>]
           # @param new [Array<Planned>] the days of both that are still to come are compared
-          # @param standing [Teaching::ClassStanding]
+          # @param progress [Teaching::ClassProgress]
           # @return [Change, nil] the one that comes first; nothing where all steps stand where they stood
-          def between(old, new, standing)
+          def between(old, new, progress)
             days = new.map(&:day)
             before, after = [old.select { |one| days.include?(one.day) }, new].map { |plan| plan.map(&:step) }
             at = after.each_index.find { |index| before[index] != after[index] } or return
             counts = [before, after].map { |steps| steps.compact.tally }
-            made(told_step(before[at], after[at], counts), counts, standing)
+            build(told_step(before[at], after[at], counts), counts, progress)
           end
 
           private
@@ -38,12 +38,12 @@ module Vantick
             [new, old].compact.max_by { |step| (counts.last.fetch(step, 0) - counts.first.fetch(step, 0)).then { |more| [more.abs, more] } }
           end
 
-          def made(step, counts, standing)
+          def build(step, counts, progress)
             was, is = counts.map { |count| count.fetch(step, 0) }
             code = code(was, is)
-            known, others = standing.by_child.keys.partition { |key| standing.known?(key, step) }
+            known, others = progress.by_child.keys.partition { |key| progress.known?(key, step) }
             new(code:, step:, lessons: (is - was).abs, children: (LESS.include?(code) ? known : others).length,
-                misreading: standing.misreading_on(step)).freeze
+                misreading: progress.misreading_on(step)).freeze
           end
 
           def code(was, is)

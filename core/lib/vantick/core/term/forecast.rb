@@ -17,7 +17,7 @@ module Vantick
         Point = Struct.new(:day, :low, :likely, :high, keyword_init: true)
         # @!attribute children [Integer] of the class
         # @!attribute points [Array<Point>] over the weeks; the last is the aim's day
-        Told = Struct.new(:children, :points, keyword_init: true) do
+        Result = Struct.new(:children, :points, keyword_init: true) do
           # @return [Point] on the aim's day
           def aim = points.last
         end
@@ -46,16 +46,16 @@ module Vantick
           @events = events(lessons.select(&:taught?), desks, aim_day)
         end
 
-        # @return [Told]
-        def told
+        # @return [Result]
+        def result
           found = counts.transpose.map(&:sort)
-          Told.new(children: @starts.length, points: @points.zip(found).map { |day, sorted| point(day, sorted) }).freeze
+          Result.new(children: @starts.length, points: @points.zip(found).map { |day, sorted| point(day, sorted) }).freeze
         end
 
         # @return [Array<Array<Integer>>] for each run, how many children know the aim each time it is looked
         def counts
           random = Random.new(@seed)
-          Array.new(@runs) { Run.new(random, @learning, @away).counts(@starts, @events, @shares, @today) }
+          Array.new(@runs) { SimulationRun.new(random, @learning, @away).counts(@starts, @events, @shares, @today) }
         end
 
         private
@@ -80,16 +80,16 @@ module Vantick
         private_constant :Event
 
         def lesson_event(lesson)
-          recap = lesson.recap.flat_map { |step| Teaching::KindsOfTime.of_step(step) }.uniq.filter_map { |kind| @kinds.index(kind) }
+          recap = lesson.recap.flat_map { |step| Teaching::KnowledgeComponents.of_step(step) }.uniq.filter_map { |kind| @kinds.index(kind) }
           Event.new(day: lesson.day, order: 0, taught: lesson.kind == :short ? [] : taught(lesson.step), recap:)
         end
 
         # As {Knowing::Following#taught}: what a lesson on a step exercises first, then its own kinds.
         def taught(step)
-          all = Teaching::KindsOfTime.of_step(step)
+          all = Teaching::KnowledgeComponents.of_step(step)
           kinds = all & @kinds
           share = all.length**-LEARN[:shared]
-          beneath = kinds.flat_map { |kind| Teaching::KindsOfTime.exercised(kind) }.uniq & (@kinds - kinds)
+          beneath = kinds.flat_map { |kind| Teaching::KnowledgeComponents.exercised(kind) }.uniq & (@kinds - kinds)
           [*beneath.map { |kind| [kind, share * LEARN[:exercised]] }, *kinds.map { |kind| [kind, share] }].map do |kind, part|
             [@kinds.index(kind), part, below(kind)]
           end
@@ -97,7 +97,7 @@ module Vantick
 
         def order = @order ||= @kinds.map { |kind| [@kinds.index(kind), 1.0, below(kind)] }
 
-        def below(kind) = Teaching::KindsOfTime.below(kind).filter_map { |one| @kinds.index(one) }
+        def below(kind) = Teaching::KnowledgeComponents.below(kind).filter_map { |one| @kinds.index(one) }
 
         # As much to each side as what is assumed of all classes was wrong by.
         def point(day, sorted)

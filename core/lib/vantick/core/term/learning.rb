@@ -42,12 +42,12 @@ module Vantick
 
           # What came of the first lesson on each step of one kind of times: later ones are given to those who have it already, or to
           # those with whom it did not go well by bad luck alone.
-          # @param by_child [Hash{Object => Array<Teaching::Standing::Asked>}] oldest first
-          # @param lessons [Array<Teaching::Course::Given>] oldest first
+          # @param by_child [Hash{Object => Array<Teaching::ItemResponse>}] oldest first
+          # @param lessons [Array<Teaching::SchemeOfWork::GivenLesson>] oldest first
           # @param before [Hash{Object => Hash}] by child, what was known before each lesson (see {Knowing::Followed#before})
           # @return [Learning]
           def of(by_child, lessons, before)
-            firsts = lessons.uniq(&:step).select { |lesson| Teaching::KindsOfTime.of_step(lesson.step).one? }
+            firsts = lessons.uniq(&:step).select { |lesson| Teaching::KnowledgeComponents.of_step(lesson.step).one? }
             came = by_child.flat_map { |key, asked| seen_in(asked, firsts, lessons, before.fetch(key)) }
             CAME[:rounds].times.reduce(guessed) { |so_far, _| counted(came, so_far.chance) }
           end
@@ -62,7 +62,7 @@ module Vantick
           end
 
           def seen_in(asked, firsts, lessons, before)
-            days = Teaching::Standing.by_step(asked)
+            days = Teaching::ChildProgress.by_step(asked)
             firsts.filter_map do |lesson|
               known, ready = before[[lesson.step, lesson.day]]
               came_of(days.fetch(lesson.step), lesson.day, following(lesson, lessons), known, ready) if known

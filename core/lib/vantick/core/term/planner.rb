@@ -14,7 +14,7 @@ module Vantick
         Settled = Struct.new(:step, :kind, :how, keyword_init: true)
 
         # @param expected [Hash{Object => Knowing::Expected}] by child
-        # @param lessons [Array<Teaching::Course::Given>] there were, oldest first
+        # @param lessons [Array<Teaching::SchemeOfWork::GivenLesson>] there were, oldest first
         # @param slots [Array<Days::Slot>] of the whole term
         # @param from [Integer] the first day to plan; earlier slots are over
         # @param aim [Aim]
@@ -61,7 +61,7 @@ module Vantick
           plan
           return 0.0 if @expected.empty?
 
-          above = Teaching::KindsOfTime.all - @aim.kinds
+          above = Teaching::KnowledgeComponents.all - @aim.kinds
           at_end = known(@on_the_day || @expected, @aim.kinds) + (known(@expected, above) / ROW[:beyond])
           (at_end + (@meanwhile.sum / [@meanwhile.length, 1].max)) / (2 * @expected.length)
         end
@@ -73,7 +73,7 @@ module Vantick
         private
 
         def known_meanwhile
-          @meanwhile << (known(@expected, @aim.kinds) + (known(@expected, Teaching::KindsOfTime.all - @aim.kinds) / ROW[:beyond]))
+          @meanwhile << (known(@expected, @aim.kinds) + (known(@expected, Teaching::KnowledgeComponents.all - @aim.kinds) / ROW[:beyond]))
         end
 
         def known(by_child, kinds) = by_child.values.sum { |one| kinds.sum { |kind| one.known(kind) } }
@@ -121,7 +121,7 @@ module Vantick
         end
 
         # The first lesson of a class that nobody has asked anything.
-        def unknown? = @lessons.empty? && @at_first.any? && @at_first.values.none?(&:asked?)
+        def unknown? = @lessons.empty? && @at_first.any? && @at_first.values.none?(&:any_evidence?)
 
         def long_ago?(day) = @lessons.any? && day - @lessons.last.day >= ROW[:gap_days]
 
@@ -134,10 +134,10 @@ module Vantick
         end
 
         def course(day)
-          all = Teaching::Course.new(@expected, @lessons, ladder: @ladders.last)
+          all = Teaching::SchemeOfWork.new(@expected, @lessons, ladder: @ladders.last)
           return all if day > @aim_day
 
-          own = Teaching::Course.new(@expected, @lessons, ladder: @ladders.first, left: left(day))
+          own = Teaching::SchemeOfWork.new(@expected, @lessons, ladder: @ladders.first, left: left(day))
           return own unless own.gone_through?
 
           left = own.next_step.step
@@ -154,7 +154,7 @@ module Vantick
 
         def give(day, step, recap)
           onward(day, step:, recap:)
-          @lessons << Teaching::Course::Given.new(step:, day:)
+          @lessons << Teaching::SchemeOfWork::GivenLesson.new(step:, day:)
         end
 
         def check?(step, looking)

@@ -37,8 +37,8 @@ module Vantick
         # @return [Integer] children more, or fewer where negative, than the nearest end of the band
         def missed = came - came.clamp(low, high)
 
-        # @param told [Forecast::Told] of today
-        # @return [Forecast::Told] as much wider from today on, to the side on which it was wrong
+        # @param told [Forecast::Result] of today
+        # @return [Forecast::Result] as much wider from today on, to the side on which it was wrong
         def widened(told)
           points = told.points.map.with_index do |point, at|
             next point if at.zero?
@@ -46,7 +46,7 @@ module Vantick
             Forecast::Point.new(**point.to_h, low: [point.low + [missed, 0].min, 0].max,
                                               high: [point.high + [missed, 0].max, told.children].min)
           end
-          Forecast::Told.new(children: told.children, points:).freeze
+          Forecast::Result.new(children: told.children, points:).freeze
         end
       end
     end

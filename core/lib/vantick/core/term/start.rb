@@ -11,20 +11,20 @@ module Vantick
 
       # How it is worked out.
       class Start
-        # @param standing [Teaching::Standing]
+        # @param progress [Teaching::ChildProgress]
         # @param kinds [Array<Symbol>]
         # @return [Start]
-        def self.of(standing, kinds)
+        def self.of(progress, kinds)
           steps = kinds.map { |kind| Start.step_of(kind) }
-          strengths = kinds.map { |kind| standing.expected.half(kind) }
-          hindered = steps.map { |step| standing.diagnosis.likely.any? { |one| step.shows?(one) } }
-          new(known: kinds.map { |kind| standing.expected.known(kind) }, strengths:, hindered:).freeze
+          strengths = kinds.map { |kind| progress.expected.half(kind) }
+          hindered = steps.map { |step| progress.diagnosis.likely.any? { |one| step.shows?(one) } }
+          new(known: kinds.map { |kind| progress.expected.known(kind) }, strengths:, hindered:).freeze
         end
 
         # @param kind [Symbol]
         # @return [Teaching::Step] the first that has it
         def self.step_of(kind)
-          (@steps ||= {})[kind] ||= Teaching::Step.with_times.find { |step| Teaching::KindsOfTime.of_step(step).include?(kind) }
+          (@steps ||= {})[kind] ||= Teaching::Step.with_times.find { |step| Teaching::KnowledgeComponents.of_step(step).include?(kind) }
         end
       end
     end

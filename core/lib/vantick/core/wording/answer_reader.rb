@@ -14,7 +14,7 @@ module Vantick
         # The sides are the first letters of the words for them: past or after, to, till, before or of.
         CODE = /\A(?:(?<count>[qh]|\d{1,2})\s*(?<side>[patb]|o(?=\s*\d))\s*(?<hour>\d{1,2})|(?<whole>\d{1,2})\s*o)\z/
         PAST = %w[p a].freeze
-        NOT_YET = /\A\W*(?:(?:it's|its|it is|now|maybe|i think)\s+)*(?:#{Regexp.union(Cleaning::TABLE[:not_yet]).source})\b/
+        NOT_YET = /\A\W*(?:(?:it's|its|it is|now|maybe|i think)\s+)*(?:#{Regexp.union(AnswerNormalizer::TABLE[:not_yet]).source})\b/
         BLANK = /\A[[:space:]\-–—]*\z/
         # An hour alone, where a half of the day was said with it, or "o'clock" after digits.
         BARE_HOUR = /\A(\d{1,2})\z/
@@ -25,24 +25,24 @@ module Vantick
         class << self
           # @param text [String] the answer exactly as given
           # @param conventions [Conventions] settle what is a slip and what is the class's own way
-          # @return [Array<Given>] every way to take it; empty where it cannot be read
+          # @return [Array<ParsedAnswer>] every way to take it; empty where it cannot be read
           # @raise [AnswerTooLong]
           def read(text, conventions = Conventions.default)
             raise AnswerTooLong.new(text.length, LONGEST) if text.length > LONGEST
 
             key = [text, conventions.sign, conventions.half_three]
-            kept[key] || keep(key, taken(text, conventions).freeze)
+            cache[key] || keep(key, taken(text, conventions).freeze)
           end
 
           # @param text [String] an answer that cannot be read
-          # @return [Array<Given>] what may have been meant, at most two, the likelier first
+          # @return [Array<ParsedAnswer>] what may have been meant, at most two, the likelier first
           # @raise [AnswerTooLong]
           # @example
           #   AnswerReader.near("ten past fine").map(&:read_as) # ["ten past five", "ten past nine"]
           def near(text)
             raise AnswerTooLong.new(text.length, LONGEST) if text.length > LONGEST
 
-            plain = Cleaning.of(text).plain
+            plain = AnswerNormalizer.of(text).plain
             both = to_or_oh(plain)
             both.empty? ? LikelyReader.near(plain) : both
           end
@@ -50,11 +50,11 @@ module Vantick
           # An hour and nothing more, "3" or "its three": what it says can be known only where the time is an o'clock.
           # @param text [String] the answer exactly as given
           # @param form [Symbol] `:clock` or `:words`, in which it was to be written
-          # @return [Array<Given>] as o'clock, with the slip that the rest was left out; empty where it is no hour
+          # @return [Array<ParsedAnswer>] as o'clock, with the slip that the rest was left out; empty where it is no hour
           # @raise [AnswerTooLong]
           def hour_alone(text, form)
             PartReader.read(text, :hour).select { |part| (1..12).cover?(part.value) }.map do |part|
-              Given.new(Saying.new(0, :oclock, part.value), form, [*part.slips, :hour_alone])
+              ParsedAnswer.new(SpokenTime.new(0, :oclock, part.value), form, [*part.slips, :hour_alone])
             end
           end
 
@@ -68,24 +68,24 @@ module Vantick
 
           # @param text [String]
           # @return [String] lower case, with nothing that nobody sees or means
-          def tidy(text) = Cleaning.bare(text)
+          def tidy(text) = AnswerNormalizer.bare(text)
 
           private
 
-          def kept = @kept ||= {}
+          def cache = @cache ||= {}
 
           # What a class writes is written again and again; when so much is kept, it begins anew.
           def keep(key, givens)
-            kept.clear if kept.length >= KEPT
-            kept[key.map(&:dup).freeze] = givens
+            cache.clear if cache.length >= KEPT
+            cache[key.map(&:dup).freeze] = givens
           end
 
           def taken(text, conventions)
-            cleaned = Cleaning.of(text)
+            cleaned = AnswerNormalizer.of(text)
             givens = cleaned.half ? whole_day(cleaned.plain, conventions) : read_plain(cleaned.plain, conventions)
             return givens if cleaned.slips.empty?
 
-            givens.map { |given| Given.new(given.saying, given.form, given.slips + cleaned.slips) }
+            givens.map { |given| ParsedAnswer.new(given.saying, given.form, given.slips + cleaned.slips) }
           end
 
           def read_plain(plain, conventions)
@@ -118,9 +118,9 @@ module Vantick
             return unless conventions.half_three == :half_three_accepted
 
             givens = WordReader.read(plain)
-            return unless givens.one? && givens.first.slips == [:no_side] && givens.first.saying.count == Saying::HALF
+            return unless givens.one? && givens.first.slips == [:no_side] && givens.first.saying.count == SpokenTime::HALF
 
-            [Given.new(givens.first.saying, :words)]
+            [ParsedAnswer.new(givens.first.saying, :words)]
           end
 
           # With a half of the day said.
@@ -129,19 +129,19 @@ module Vantick
             return words(0, :oclock, hour[1].to_i, form: :day) if hour
 
             givens = read_plain(plain, conventions)
-            givens.map { |given| Given.new(given.saying, given.digits? ? :day : :name, given.slips) }
+            givens.map { |given| ParsedAnswer.new(given.saying, given.digits? ? :day : :name, given.slips) }
           end
 
           def code(plain)
             found = CODE.match(plain) or return
             return words(0, :oclock, found[:whole].to_i) if found[:whole]
 
-            count = { "q" => Saying::QUARTER, "h" => Saying::HALF }.fetch(found[:count], &:to_i)
+            count = { "q" => SpokenTime::QUARTER, "h" => SpokenTime::HALF }.fetch(found[:count], &:to_i)
             words(count, PAST.include?(found[:side]) ? :past : :to, found[:hour].to_i)
           end
 
           def words(count, side, hour, form: :words)
-            [Given.new(Saying.new(count, side, hour), form)]
+            [ParsedAnswer.new(SpokenTime.new(count, side, hour), form)]
           rescue InvalidTime
             []
           end

@@ -52,7 +52,7 @@ module Vantick
         # @return [String] the word for `:past` or `:to`
         def word(side) = (side == :past ? past_word : to_word).to_s
 
-        # @param verdict [Symbol] one of {Marked::VERDICTS}
+        # @param verdict [Symbol] one of {MarkedAnswer::VERDICTS}
         # @return [Boolean] whether an answer that is right in this way counts as right in the class
         def accepts?(verdict) = verdict != :right_other_words || other_words == :other_words_accepted
 

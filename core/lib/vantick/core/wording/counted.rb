@@ -7,18 +7,18 @@ module Vantick
       class Counted
         # @return [Integer] minutes counted, 0..59; 0 only with `:oclock`
         attr_reader :count
-        # @return [Symbol] one of {Saying::SIDES}
+        # @return [Symbol] one of {SpokenTime::SIDES}
         attr_reader :side
 
         # @param time [DialTime]
         # @return [Counted] what is usually said: past up to half past, then to
-        def self.usual(time) = Saying.usual(time).then { |said| new(said.count, said.side) }
+        def self.usual(time) = SpokenTime.usual(time).then { |said| new(said.count, said.side) }
 
         # @param count [Integer] 0..59; a count of 0 is "o'clock" whatever the side
-        # @param side [Symbol] one of {Saying::SIDES}
+        # @param side [Symbol] one of {SpokenTime::SIDES}
         # @raise [InvalidTime]
         def initialize(count, side)
-          raise InvalidTime, "#{count} #{side}" unless (0..59).cover?(count) && Saying::SIDES.include?(side)
+          raise InvalidTime, "#{count} #{side}" unless (0..59).cover?(count) && SpokenTime::SIDES.include?(side)
 
           @count = count
           @side = count.zero? ? :oclock : side

@@ -11,13 +11,13 @@ module Vantick
         class << self
           # @param plain [String] tidied text
           # @param sign [String] the class's own sign between hours and minutes
-          # @return [Array<Given>] one, or none where this is no time in digits
+          # @return [Array<ParsedAnswer>] one, or none where this is no time in digits
           def read(plain, sign = ":")
             hour, minute, slips = parts(plain, sign)
             return [] unless hour && (0..23).cover?(hour) && (0..59).cover?(minute)
 
             form = (1..12).cover?(hour) ? :clock : :day
-            [Given.new(Saying.past(Dial::DialTime.at(hour, minute)), form, slips)]
+            [ParsedAnswer.new(SpokenTime.past(Dial::DialTime.at(hour, minute)), form, slips)]
           end
 
           private

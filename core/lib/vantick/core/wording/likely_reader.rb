@@ -9,7 +9,7 @@ module Vantick
         NUMBERS = NumberWords.standard.simple
         TABLE = Misspelling::TABLE
         # What may stand in each place, by how it is written.
-        COUNTS = { **NUMBERS.slice(*1..20).invert, "quarter" => Saying::QUARTER, "half" => Saying::HALF }.freeze
+        COUNTS = { **NUMBERS.slice(*1..20).invert, "quarter" => SpokenTime::QUARTER, "half" => SpokenTime::HALF }.freeze
         TENS = { NUMBERS.fetch(20) => 20 }.freeze
         UNITS = NUMBERS.slice(*1..9).invert.freeze
         HOURS = NUMBERS.slice(*1..12).invert.freeze
@@ -27,13 +27,13 @@ module Vantick
         Way = Struct.new(:saying, :cost)
 
         # @param plain [String] tidied text
-        # @return [Array<Given>] one, or none where nothing is near or two readings are
+        # @return [Array<ParsedAnswer>] one, or none where nothing is near or two readings are
         # @example
         #   LikelyReader.read("twenty nie to six").first.saying.to_s # "twenty-nine minutes to six"
         def self.read(plain) = new(plain).read
 
         # @param plain [String] tidied text
-        # @return [Array<Given>] where two readings are nearly as likely, both, the likelier first; none otherwise
+        # @return [Array<ParsedAnswer>] where two readings are nearly as likely, both, the likelier first; none otherwise
         # @example
         #   LikelyReader.near("ten past fine").map(&:read_as) # ["ten past five", "ten past nine"]
         def self.near(plain) = new(plain, own: true).near
@@ -44,25 +44,25 @@ module Vantick
           @words = plain.delete("'").scan(WORD) - FILLERS
         end
 
-        # @return [Array<Given>]
+        # @return [Array<ParsedAnswer>]
         def read
           best, second = likeliest
-          clear?(best, second) ? [given(best)] : []
+          clear?(best, second) ? [parsed(best)] : []
         end
 
-        # @return [Array<Given>]
+        # @return [Array<ParsedAnswer>]
         def near
           best, second = likeliest
           return [] if best.nil? || best.cost > TABLE[:most]
 
-          [best, second].compact.select { |way| way.cost - best.cost < TABLE[:apart] }.map { |way| given(way) }
+          [best, second].compact.select { |way| way.cost - best.cost < TABLE[:apart] }.map { |way| parsed(way) }
         end
 
         private
 
         def fits? = (2..MOST_WORDS).cover?(@words.length) && @words.all? { |word| word.length <= LONGEST }
 
-        def given(way) = Given.new(way.saying, :words, [:spelling])
+        def parsed(way) = ParsedAnswer.new(way.saying, :words, [:spelling])
 
         def likeliest = fits? ? ways.group_by(&:saying).map { |_, all| all.min_by(&:cost) }.min_by(2, &:cost) : []
 
@@ -111,7 +111,7 @@ module Vantick
         end
 
         def way((count, first), (side, second), (hour, third))
-          Way.new(Saying.new(count, side, hour), first + second + third)
+          Way.new(SpokenTime.new(count, side, hour), first + second + third)
         rescue InvalidTime
           nil
         end
@@ -121,7 +121,7 @@ module Vantick
           return [] if others.empty?
 
           meant(others.join, OCLOCK).product(meant(first, HOURS)).map do |(_, one), (hour, other)|
-            Way.new(Saying.new(0, :oclock, hour), one + other)
+            Way.new(SpokenTime.new(0, :oclock, hour), one + other)
           end
         end
 

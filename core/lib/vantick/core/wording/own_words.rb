@@ -17,7 +17,7 @@ module Vantick
           new(pairs.filter_map { |raw, meant| differing(*[raw, meant].map { |text| words(text) }) }.to_h)
         end
 
-        def self.words(text) = Cleaning.of(text).plain.delete("'").scan(WORD)
+        def self.words(text) = AnswerNormalizer.of(text).plain.delete("'").scan(WORD)
 
         def self.differing(raw, meant)
           return unless raw.length == meant.length
@@ -36,7 +36,7 @@ module Vantick
         # @param text [String] the answer exactly as given
         # @return [String, nil] the same in known words; nothing where it has no word of the child's own
         def read(text)
-          plain = Cleaning.of(text).plain
+          plain = AnswerNormalizer.of(text).plain
           known = plain.gsub(WORD) { |word| @meanings.fetch(word, word) }
           known unless known == plain
         end

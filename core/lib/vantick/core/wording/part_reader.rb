@@ -8,7 +8,7 @@ module Vantick
       module PartReader
         # One way to take an answer.
         # @!attribute value [Integer, Counted, Symbol]
-        # @!attribute slips [Array<Symbol>] some of {Given::SLIPS}
+        # @!attribute slips [Array<Symbol>] some of {ParsedAnswer::SLIPS}
         Part = Struct.new(:value, :slips, keyword_init: true)
 
         HALVES = Facts::DataFile.load("words")[:day_halves]
@@ -22,7 +22,7 @@ module Vantick
                   %i[hours] => 60 }.freeze
         CODE = /\A(?<count>[qh]|\d{1,2})\s?(?<side>[pt])\z/
         AT = /\A\d{1,2}(?:\s?[:.]\s?\d{2})?\s*(?=[a-z])/
-        COUNTS = { quarter: Saying::QUARTER, half: Saying::HALF }.freeze
+        COUNTS = { quarter: SpokenTime::QUARTER, half: SpokenTime::HALF }.freeze
         SIDES = { quarter: %i[past to], half: %i[past] }.freeze
         LONGEST = AnswerReader::LONGEST
 
@@ -84,7 +84,7 @@ module Vantick
 
           # `qt`, `20p`: as a teacher types them.
           def short(code)
-            count = { "q" => Saying::QUARTER, "h" => Saying::HALF }.fetch(code[:count], &:to_i)
+            count = { "q" => SpokenTime::QUARTER, "h" => SpokenTime::HALF }.fetch(code[:count], &:to_i)
             if (0..59).cover?(count)
               [part(Counted.new(count, code[:side] == "p" ? :past : :to), [])]
             else

@@ -13,13 +13,13 @@ module Vantick
           # @param time [DialTime]
           # @param conventions [Conventions]
           # @return [String] such as "quarter to eight"
-          def usual(time, conventions = Conventions.default) = words(Saying.usual(time), conventions)
+          def usual(time, conventions = Conventions.default) = words(SpokenTime.usual(time), conventions)
 
           # @param time [DialTime]
           # @param conventions [Conventions]
           # @return [Array<String>] every way of saying it, the usual way first, none twice
           def all(time, conventions = Conventions.default)
-            said = [Saying.usual(time), Saying.past(time)]
+            said = [SpokenTime.usual(time), SpokenTime.past(time)]
             (said.flat_map { |saying| forms(saying, conventions) } + spoken_digits(time) + names(time)).uniq
           end
 
@@ -28,7 +28,7 @@ module Vantick
           # @return [Array<String>] what someone elsewhere may say, in words that this class does not use; of half past nothing, it
           #   is half past to all
           def elsewhere(time, conventions = Conventions.default)
-            saying = Saying.usual(time)
+            saying = SpokenTime.usual(time)
             return [] if saying.side == :oclock || half?(saying, conventions)
 
             words = Conventions::TABLE.fetch(:"#{saying.side}_word") - [conventions.word(saying.side).to_sym]
@@ -44,13 +44,13 @@ module Vantick
             (said + all(time, conventions).drop(1)).uniq.first(AT_HOME)
           end
 
-          # @param saying [Saying]
+          # @param saying [SpokenTime]
           # @param conventions [Conventions]
           # @return [String] with "minutes" where the count is no multiple of five
           def words(saying, conventions = Conventions.default)
             return "#{number(saying.hour)} #{WORDS[:oclock]}" if saying.side == :oclock
 
-            said(count(saying, conventions), saying, conventions)
+            count_phrase(count(saying, conventions), saying, conventions)
           end
 
           # @param counted [Counted]
@@ -63,7 +63,7 @@ module Vantick
             "#{count} #{side(count, counted, conventions)}"
           end
 
-          # @param saying [Saying]
+          # @param saying [SpokenTime]
           # @param conventions [Conventions]
           # @return [String] for narrow places, numbers in digits: "quarter to 8", "7 past 4"
           def short(saying, conventions = Conventions.default)
@@ -79,10 +79,10 @@ module Vantick
             return [words(saying, conventions)] if saying.side == :oclock
 
             counts = [count(saying, conventions), landmark(saying), (number(saying.count) if fives?(saying)), with_minutes(saying.count)]
-            counts.compact.map { |count| said(count, saying, conventions) }
+            counts.compact.map { |count| count_phrase(count, saying, conventions) }
           end
 
-          def said(count, saying, conventions) = "#{count} #{side(count, saying, conventions)} #{number(saying.hour)}"
+          def count_phrase(count, saying, conventions) = "#{count} #{side(count, saying, conventions)} #{number(saying.hour)}"
 
           # "Half after" is said by nobody: with the half all classes say past.
           def side(count, saying, conventions) = count == WORDS[:half] ? WORDS[:past] : conventions.word(saying.side)
@@ -90,9 +90,9 @@ module Vantick
           def half?(saying, conventions) = count(saying, conventions) == WORDS[:half]
 
           def landmark(saying)
-            return WORDS[:quarter] if saying.count == Saying::QUARTER
+            return WORDS[:quarter] if saying.count == SpokenTime::QUARTER
 
-            WORDS[:half] if saying.count == Saying::HALF && saying.side == :past
+            WORDS[:half] if saying.count == SpokenTime::HALF && saying.side == :past
           end
 
           def count(saying, conventions)

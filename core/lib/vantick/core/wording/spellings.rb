@@ -13,7 +13,7 @@ module Vantick
         OCLOCK = ["o'clock", "oclock"].freeze
 
         class << self
-          # @param answer [DialTime, Saying, Counted]
+          # @param answer [DialTime, SpokenTime, Counted]
           # @param conventions [Conventions, nil] the class whose words alone are wanted; without one, all words for a side
           # @return [Array<String>] none twice; of what is no time, or a part of one that takes a single word, none
           # @example
@@ -21,7 +21,7 @@ module Vantick
           def of(answer, conventions = nil)
             case answer
             when Dial::DialTime, Dial::DayTime then digits(answer.dial_time)
-            when Saying then words(answer, conventions)
+            when SpokenTime then words(answer, conventions)
             when Counted then counted(answer, conventions)
             else []
             end
@@ -30,7 +30,7 @@ module Vantick
           # @param time [DialTime]
           # @return [Array<String>] every way of saying it, forwards and backwards, and in digits
           def of_time(time)
-            (Phrase.all(time) + [Saying.usual(time), Saying.past(time)].flat_map { |saying| words(saying) } + digits(time)).uniq
+            (Phrase.all(time) + [SpokenTime.usual(time), SpokenTime.past(time)].flat_map { |saying| words(saying) } + digits(time)).uniq
           end
 
           private
@@ -65,9 +65,9 @@ module Vantick
           end
 
           def landmarks(said)
-            return [Phrase::WORDS[:quarter], "a #{Phrase::WORDS[:quarter]}"] if said.count == Saying::QUARTER
+            return [Phrase::WORDS[:quarter], "a #{Phrase::WORDS[:quarter]}"] if said.count == SpokenTime::QUARTER
 
-            said.count == Saying::HALF && said.side == :past ? [Phrase::WORDS[:half]] : []
+            said.count == SpokenTime::HALF && said.side == :past ? [Phrase::WORDS[:half]] : []
           end
 
           def number(value)

@@ -14,7 +14,7 @@ module Vantick
         SAID_APART = %i[hours oclock].flat_map { |kind| [[:number, kind, :number], [:number, kind, :number, :minutes]] }.freeze
 
         # @param plain [String] tidied text
-        # @return [Array<Given>] every way to take it, those without a slip first; none where it means nothing
+        # @return [Array<ParsedAnswer>] every way to take it, those without a slip first; none where it means nothing
         def self.read(plain)
           ways = WrittenWords.in(plain)
           found = ways.flat_map { |words| new(words).read }
@@ -40,7 +40,7 @@ module Vantick
           @slips = words.any?(&:misspelled) ? [:spelling] : []
         end
 
-        # @return [Array<Given>]
+        # @return [Array<ParsedAnswer>]
         def read = named || oclock || with_side || hours || spoken || without_side
 
         private
@@ -51,11 +51,11 @@ module Vantick
           return unless [%i[noon], %i[midnight], %i[number noon], %i[number midnight]].include?(kinds)
           return if kinds.length == 2 && @words.first.value != 12
 
-          given(0, :oclock, 12, :name)
+          parsed(0, :oclock, 12, :name)
         end
 
         def oclock
-          given(0, :oclock, @words.first.value) if kinds == %i[number oclock]
+          parsed(0, :oclock, @words.first.value) if kinds == %i[number oclock]
         end
 
         def with_side
@@ -63,7 +63,7 @@ module Vantick
           return unless hour
 
           slips = side.kind == :number ? [:spelling] : []
-          given(count, side.kind == :number ? :to : side.kind, *Array(hour_of_day(hour)), slips:)
+          parsed(count, side.kind == :number ? :to : side.kind, *Array(hour_of_day(hour)), slips:)
         end
 
         # "Quarter to thirteen": whoever counts on from twelve means one o'clock, and says it in other words.
@@ -86,7 +86,7 @@ module Vantick
         def count_in(before)
           return unless COUNTS.include?(before.first) && [[], [:minutes]].include?(before.drop(1))
 
-          { quarter: Saying::QUARTER, half: Saying::HALF }.fetch(before.first) { @words.first.value }
+          { quarter: SpokenTime::QUARTER, half: SpokenTime::HALF }.fetch(before.first) { @words.first.value }
         end
 
         def hour_in(after, place)
@@ -99,7 +99,7 @@ module Vantick
         def hours
           return unless SAID_APART.include?(kinds) && (1..12).cover?(@words[0].value) && (0..59).cover?(@words[2].value)
 
-          [Given.new(Saying.past(Dial::DialTime.at(@words[0].value, @words[2].value)), :spoken, @slips)]
+          [ParsedAnswer.new(SpokenTime.past(Dial::DialTime.at(@words[0].value, @words[2].value)), :spoken, @slips)]
         end
 
         # "quarter seven", "ten minutes four": the side is missing, so it may be either.
@@ -110,22 +110,22 @@ module Vantick
           return [] unless count && hour && side_missing?(count)
 
           sides = kinds.first == :half ? [:past] : %i[past to]
-          sides.flat_map { |side| given(count, side, hour, slips: [:no_side]) }
+          sides.flat_map { |side| parsed(count, side, hour, slips: [:no_side]) }
         end
 
         # Of two bare numbers the first can be a count without "minutes" where it is a multiple of five.
-        def side_missing?(count) = kinds.first != :number || kinds[1] == :minutes || ((count % 5).zero? && count <= Saying::HALF)
+        def side_missing?(count) = kinds.first != :number || kinds[1] == :minutes || ((count % 5).zero? && count <= SpokenTime::HALF)
 
         def spoken
           hour, minute = @words.select { |word| word.kind == :number }.map(&:value)
           return unless [%i[number number], %i[number zero number], %i[number number minutes]].include?(kinds)
           return unless (1..12).cover?(hour) && (kinds[1] == :zero ? (1..9) : (10..59)).cover?(minute)
 
-          [Given.new(Saying.past(Dial::DialTime.at(hour, minute)), :spoken, @slips)]
+          [ParsedAnswer.new(SpokenTime.past(Dial::DialTime.at(hour, minute)), :spoken, @slips)]
         end
 
-        def given(count, side, hour, form = :words, slips: [])
-          [Given.new(Saying.new(count, side, hour), form, @slips + slips)]
+        def parsed(count, side, hour, form = :words, slips: [])
+          [ParsedAnswer.new(SpokenTime.new(count, side, hour), form, @slips + slips)]
         rescue InvalidTime
           []
         end

@@ -13,7 +13,7 @@ module Vantick
           def confirm(env, account_id, password)
             guesses = env.fetch(SignIn::GUESSES)
             wait = guesses.wait(env, account_id)
-            return [429, format(SignInSettings::WORDS[:slowly], wait: Http::Patience.in_words(wait))] if wait.positive?
+            return [429, format(SignInSettings::WORDS[:slowly], wait: Http::Backoff.in_words(wait))] if wait.positive?
 
             right = env.fetch(SignIn::ACCOUNTS).internal_request_eval(account_id:) { password_match?(password) }
             return [422, SignInSettings::WORDS[:own]] unless right

@@ -45,7 +45,7 @@ module Vantick
             roda.plugin :json_parser, content_type_regexp: %r{\Aapplication/json\b}i
             roda.plugin :sessions, secret:, key: "vantick.session",
                                    cookie_options: { httponly: true, same_site: :strict, path: "/" }
-            guesses = Guesses.new
+            guesses = LoginThrottle.new
             roda.plugin(:rodauth, json: :only) { SignIn.configure(self, database, secret, guesses) }
             roda.route { |request| SignIn.pass(request, rodauth, env, guesses) }
           end
@@ -135,7 +135,7 @@ module Vantick
 
           rodauth.response.status = 429
           rodauth.response["retry-after"] = wait.to_s
-          words = format(SignInSettings::WORDS[:slowly], wait: Http::Patience.in_words(wait))
+          words = format(SignInSettings::WORDS[:slowly], wait: Http::Backoff.in_words(wait))
           rodauth.response.write(body({ "error" => words }, rodauth.response, rodauth))
           rodauth.request.halt
         end

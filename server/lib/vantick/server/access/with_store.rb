@@ -10,10 +10,10 @@ module Vantick
         def initialize(app, store)
           @app = app
           @store = store
-          @room = Room.new
+          @room = DevicePresence.new
         end
 
-        def call(env) = @app.call({ **env, KEY => @store, Room::KEY => @room })
+        def call(env) = @app.call({ **env, KEY => @store, DevicePresence::KEY => @room })
       end
     end
   end

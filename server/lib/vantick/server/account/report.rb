@@ -11,12 +11,12 @@ module Vantick
 
         get "/api/school/report" do
           keepers_only
-          answer_json(told)
+          answer_json(class_report)
         end
 
         private
 
-        def told
+        def class_report
           standard = input.fetch(:standard) { standards.first }
           raise Core::UnknownName.new("standard", standard, standards, field: :standard) unless standards.include?(standard)
 
@@ -45,7 +45,7 @@ module Vantick
         end
 
         def report
-          @report ||= Rules.new(classes.to_h { |one| [one.id, Store::Standings.of_year(one, store, today:)] }, today:)
+          @report ||= Rules.new(classes.to_h { |one| [one.id, Store::ProgressCache.of_year(one, store, today:)] }, today:)
         end
 
         def rows(standard)
@@ -56,15 +56,15 @@ module Vantick
         # Who was far below some weeks ago, for how many of them something was made since, and how many are not far below any more.
         def support
           below = before.values.flatten
-          { since: Date.jd(since).iso8601, made: made(before), below: count(below, all_children),
+          { since: Date.jd(since).iso8601, made: build(before), below: count(below, all_children),
             below_now: count(now_below, all_children), helped: count(helped, below.length),
             closer: count(below - now_below, below.length) }
         end
 
         # @return [Hash{Integer => Array<Integer>}] by class the children who were far below it then
-        def before = @before ||= classes.to_h { |one| [one.id, Store::Standings.of_day(one, store, since).far_below] }
+        def before = @before ||= classes.to_h { |one| [one.id, Store::ProgressCache.of_day(one, store, since).far_below] }
 
-        def now_below = @now_below ||= classes.flat_map { |one| Store::Standings.of(one, store, today:).far_below }
+        def now_below = @now_below ||= classes.flat_map { |one| Store::ProgressCache.of(one, store, today:).far_below }
 
         def since = Rules.since(today)
 
@@ -80,7 +80,7 @@ module Vantick
         end
 
         # @return [Hash{Symbol => Integer}] how many lessons, sheets and sessions were for some of them
-        def made(below)
+        def build(below)
           %i[lessons sheets sessions].to_h do |kind|
             [kind, below.sum { |class_id, ids| made_for(class_id)[kind].count { |for_whom| for_whom.intersect?(ids) } }]
           end

@@ -8,12 +8,12 @@ module Vantick
         # What becomes of the records, each by the kind of job that does it.
         HOW = { "erase" => "children", "nameless" => "names" }.freeze
 
-        get("/api/school/retention") { answer_json(told) }
+        get("/api/school/retention") { answer_json(summary) }
 
         put "/api/school/retention" do
           keepers_only
           store.retention.keep_for(sent[:years])
-          answer_json(told)
+          answer_json(summary)
         end
 
         post "/api/school/retention/runs" do
@@ -21,12 +21,12 @@ module Vantick
           ids = due.map { |child| child[:id] }
           unfit("No records are over time.", :how) if ids.empty?
           Work::Erasure.begin(store, HOW.fetch(sent[:how]), ids)
-          answer_json(told)
+          answer_json(summary)
         end
 
         private
 
-        def told
+        def summary
           keepers_only
           { years: store.retention.years, choices: Store::Retention::CHOICES.to_a,
             due: { children: due.length, classes: due.map { |child| child[:class_id] }.uniq.length,

@@ -21,7 +21,7 @@ module Vantick
 
         # The first account: only from the machine that Vantick runs on, or whoever is quickest on the network had it.
         post "/api/session/first" do
-          refuse(403, ELSEWHERE, nil) unless Http::Caller.here?(env)
+          refuse(403, ELSEWHERE, nil) unless Http::ClientAddress.here?(env)
           refuse(409, THERE, nil) unless store.teachers.none?
           begun = store.db.transaction { store.teachers.none? && first(make(sent)) && store.school.live_in(sent.fetch(:country, "other")) }
           refuse(409, THERE, nil) unless begun

@@ -11,16 +11,16 @@ module Vantick
           check = store.checks.find(input[:check_id])
           item = item_of(check)
           child_of(check)
-          text = Store::Marks.plain(sent[:answer])
+          text = Store::MarkedAnswers.plain(sent[:answer])
           conventions = store.classes.conventions(check[:class_id])
           home = store.register.adjustments_of(sent[:child_id]).home
-          marked = Store::Marks.typed(item, text, conventions, home:, own: -> { store.own_words.of(sent[:child_id]) })
+          marked = Store::MarkedAnswers.typed(item, text, conventions, home:, own: -> { store.own_words.of(sent[:child_id]) })
           given = { uuid: sent[:id], item_id: item[:id], child_id: sent[:child_id], answer: text }
           answer, new = store.answers.add(given, marked, answered_at: now)
           answer_json(Views::CheckView.answer(answer, conventions, item), code: new ? 201 : 200)
         end
 
-        post "/api/answers/:answer_id/rulings" do
+        post "/api/answers/:answer_id/overrides" do
           ruled = store.answers.overrule(input[:answer_id], sent[:verdict], ruled_at: now)
           check = store.checks.find(store.checks.check_of_item(ruled[:item_id]))
           item = check[:items].find { |one| one[:id] == ruled[:item_id] }
@@ -36,8 +36,8 @@ module Vantick
           homes = store.register.adjustments(school_class.id).transform_values(&:home)
           # Marked before anybody has to wait for it.
           store.answer_imports.add(check.id, rows.map { |row| marked(check, row, conventions, homes[row[:child_id]]) }, now)
-          standing = store.answers.standing([check[:id]]).fetch(check[:id], [])
-          answer_json(Views::CheckView.check(check, school_class, standing), code: 201)
+          current = store.answers.current([check[:id]]).fetch(check[:id], [])
+          answer_json(Views::CheckView.check(check, school_class, current), code: 201)
         end
 
         private
@@ -51,7 +51,7 @@ module Vantick
         end
 
         def mark(item, row, conventions, home)
-          Store::Marks.typed(item, row[:answer], conventions, home:, own: -> { store.own_words.of(row[:child_id]) })
+          Store::MarkedAnswers.typed(item, row[:answer], conventions, home:, own: -> { store.own_words.of(row[:child_id]) })
         end
 
         def item_of(check)

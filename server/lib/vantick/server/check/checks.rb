@@ -12,10 +12,10 @@ module Vantick
           limit = input.fetch(:limit, 30)
           found = store.checks.all(input[:class_id], limit: limit + 1, **input.slice(:before, :step, :month, :answered))
           checks = found.first(limit)
-          standing = store.answers.standing(checks.map { |check| check[:id] })
+          current = store.answers.current(checks.map { |check| check[:id] })
           known = known_of(input[:class_id], children)
           summaries = checks.map do |check|
-            answers = standing.fetch(check[:id], [])
+            answers = current.fetch(check[:id], [])
             missing = missing(check, answers, **known)
             here = children.reject { |child| missing.key?(child[:id]) }
             Views::CheckView.summary(check, here, answers)
@@ -32,7 +32,7 @@ module Vantick
 
         get "/api/checks/:check_id" do
           check = store.checks.find(input[:check_id])
-          answer_json(Views::CheckView.check(check, store.classes.find(check[:class_id]), standing(check)))
+          answer_json(Views::CheckView.check(check, store.classes.find(check[:class_id]), current(check)))
         end
 
         delete "/api/checks/:check_id" do
@@ -43,12 +43,12 @@ module Vantick
         put "/api/checks/:check_id/letters" do
           store.checks.swap(input[:check_id], sent[:child_id], sent[:other_id])
           check = store.checks.find(input[:check_id])
-          answer_json(Views::CheckView.check(check, store.classes.find(check[:class_id]), standing(check)))
+          answer_json(Views::CheckView.check(check, store.classes.find(check[:class_id]), current(check)))
         end
 
         get "/api/checks/:check_id/findings" do
           check = store.checks.find(input[:check_id])
-          answers = standing(check)
+          answers = current(check)
           school_class = store.classes.find(check[:class_id])
           why = missing(check, answers, **known_of(school_class.id, school_class.children))
           answer_json(Views::CheckView.findings(check, school_class, answers, why))
@@ -56,7 +56,7 @@ module Vantick
 
         private
 
-        def standing(check) = store.answers.standing([check[:id]]).fetch(check[:id], [])
+        def current(check) = store.answers.current([check[:id]]).fetch(check[:id], [])
 
         def known_of(class_id, children)
           { joined: store.register.joined_later(class_id), away: store.away.of(children.map { |child| child[:id] }) }

@@ -17,8 +17,8 @@ module Vantick
 
         delete "/api/checks/:check_id/imports/:import_id" do
           store.answer_imports.remove(input[:check_id], input[:import_id])
-          standing = store.answers.standing([check.id]).fetch(check.id, [])
-          answer_json(Views::CheckView.check(check, school_class, standing))
+          current = store.answers.current([check.id]).fetch(check.id, [])
+          answer_json(Views::CheckView.check(check, school_class, current))
         end
 
         private

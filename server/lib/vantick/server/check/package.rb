@@ -9,7 +9,7 @@ module Vantick
           check = store.checks.find(input[:check_id])
           items = Package.asked_first(check)
           unfit("This kind of check can't be exported as QTI.", :check_id) if items.empty?
-          asked = items.map { |item| asked(item) }
+          asked = items.map { |item| task_and_time(item) }
           conventions = store.classes.conventions(check.class_id)
           content_type "application/zip"
           attachment "qti-#{check.code || check.id}.zip"
@@ -30,7 +30,7 @@ module Vantick
 
         private
 
-        def asked(item) = Package.task(item).then { |task| [task, task.parse_time(item.time)] }
+        def task_and_time(item) = Package.task(item).then { |task| [task, task.parse_time(item.time)] }
       end
     end
   end

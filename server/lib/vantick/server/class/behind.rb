@@ -9,13 +9,13 @@ module Vantick
         SHOWN = 4
 
         get "/api/classes/:class_id/behind" do
-          answer_json(told(input[:step], input.fetch(:child_ids, []).map(&:to_i)))
+          answer_json(row(input[:step], input.fetch(:child_ids, []).map(&:to_i)))
         end
 
         post "/api/classes/:class_id/said" do
           step = Core::Teaching::Step.find(sent[:step]).id.to_s
-          store.said.say(children(sent[:child_ids]).map { |child| child[:id] }, step, sent[:known], now)
-          answer_json(told(step, sent[:child_ids]))
+          store.teacher_judgements.say(children(sent[:child_ids]).map { |child| child[:id] }, step, sent[:known], now)
+          answer_json(row(step, sent[:child_ids]))
         end
 
         private
@@ -29,11 +29,11 @@ module Vantick
           found
         end
 
-        def told(step_id, wanted)
+        def row(step_id, wanted)
           step = Core::Teaching::Step.find(step_id)
           mine = children(wanted)
           answers = store.answers.of_class(school_class.id).group_by { |answer| answer[:child_id] }
-          said = store.said.of(mine.map { |child| child[:id] })
+          said = store.teacher_judgements.of(mine.map { |child| child[:id] })
           { step: step.id, children: mine.map { |child| child(child, step, answers.fetch(child[:id], []), said.fetch(child[:id], [])) } }
         end
 
@@ -49,7 +49,7 @@ module Vantick
 
         def answer(answer)
           { **answer.to_h.slice(:time, :verdict), said: answer[:read_as].empty? ? answer[:answer] : answer[:read_as],
-            right: Core::Marking::Marked.right?(answer[:verdict], school_class.wording), at: answer[:answered_at] }
+            right: Core::Marking::MarkedAnswer.right?(answer[:verdict], school_class.wording), at: answer[:answered_at] }
         end
       end
     end

@@ -38,12 +38,12 @@ module Vantick
           keep_id(school_class, child_id, file.source_id)
           return if file.answers.empty?
 
-          check = made(school_class, child_id, file.answers)
+          check = build(school_class, child_id, file.answers)
           check.items.zip(file.answers).each { |item, one| keep(item, one, child_id, school_class.wording) }
         end
 
         # What was asked then, as one check.
-        def made(school_class, child_id, answers)
+        def build(school_class, child_id, answers)
           items = answers.map { |one| { **one.item, child_id: } }
           last = answers.last
           store.checks.add(class_id: school_class.id, **last.item.slice(:step, :task), items:, made_at: last.at)
@@ -59,13 +59,13 @@ module Vantick
         # Marked anew by the class's ways; the teacher's ruling stays, and so does what was tried second.
         def keep(item, one, child_id, conventions)
           mark = ->(text) { Core::Marking::Marker.mark(task: one.task, time: one.time, text:, said: one.said, conventions:) }
-          first = given(item, child_id, one.text)
+          first = answer_row(item, child_id, one.text)
           store.answers.add_first(first, mark[one.text], answered_at: one.at)
-          one.tries.each { |text, answered_at| store.turns.add_try(given(item, child_id, text), mark[text], answered_at:) }
+          one.tries.each { |text, answered_at| store.turns.add_try(answer_row(item, child_id, text), mark[text], answered_at:) }
           rule(first[:uuid], one.ruling)
         end
 
-        def given(item, child_id, answer) = { uuid: SecureRandom.uuid, item_id: item.id, child_id:, answer: }
+        def answer_row(item, child_id, answer) = { uuid: SecureRandom.uuid, item_id: item.id, child_id:, answer: }
 
         def rule(uuid, ruling) = ruling && store.answers.overrule(uuid, ruling[:verdict], ruled_at: ruling[:ruled_at])
       end

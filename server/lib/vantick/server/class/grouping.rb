@@ -16,7 +16,7 @@ module Vantick
           # @return [Array<Hash>]
           def proposed(store, school_class, most:)
             today = Store::SchoolDay.today
-            groups = Core::Teaching::Groups.of(Store::Standings.of(school_class, store, today:).known, most:, seed: today)
+            groups = Core::Teaching::Groups.of(Store::ProgressCache.of(school_class, store, today:).known, most:, seed: today)
             groups.map { |group| RecordView.group(group) }
           end
         end

@@ -16,12 +16,13 @@ module Vantick
           # @param conventions [Core::Wording::Conventions]
           # @param today [Integer] a Julian day
           # @return [Hash]
-          def record(child, answers, conventions, standing)
-            marked = answers.map { |answer| Store::Marks.asked(answer, conventions) }
-            own = standing.by_child.fetch(child[:id])
-            { child: child.slice(:id, :name), **told(own), next_step: standing.next_for(child[:id])&.id, stumbles: own.stumbles.map(&:id),
-              **beside(standing.asked.fetch(child[:id])), **behind(own.diagnosis, answers), steps: steps(own),
-              checks: checks(answers, marked), answers: answers.reverse.map { |answer| given(answer, conventions) } }
+          def record(child, answers, conventions, progress)
+            marked = answers.map { |answer| Store::MarkedAnswers.from_row(answer, conventions) }
+            own = progress.by_child.fetch(child[:id])
+            { child: child.slice(:id, :name), **progress_json(own),
+              next_step: progress.next_for(child[:id])&.id, stumbles: own.stumbles.map(&:id),
+              **beside(progress.asked.fetch(child[:id])), **behind(own.diagnosis, answers), steps: steps(own),
+              checks: checks(answers, marked), answers: answers.reverse.map { |answer| answer_json_of(answer, conventions) } }
           end
 
           # @param group [Core::Teaching::Groups::Group]
@@ -42,7 +43,7 @@ module Vantick
           # Asked with what the child was asked last.
           def next_best(diagnosis, answers)
             step = Core::Teaching::Step.find((answers.last || FIRST)[:step])
-            found = Core::Judging::NextBest.advice(diagnosis, step)
+            found = Core::Judging::ItemSelection.advice(diagnosis, step)
             found && { time: found.time.dial_time.to_s, task: found.task.id, step: step.id }
           end
 
@@ -70,9 +71,9 @@ module Vantick
             end
           end
 
-          def steps(standing)
-            standing.states.map do |step, state|
-              { id: step.id, state:, review_due: standing.review_due.include?(step), ways: standing.ways(step) }
+          def steps(progress)
+            progress.states.map do |step, state|
+              { id: step.id, state:, review_due: progress.review_due.include?(step), ways: progress.ways(step) }
             end
           end
 
@@ -86,22 +87,22 @@ module Vantick
           end
 
           # What lies behind the mistakes.
-          def told(standing)
-            diagnosis = standing.diagnosis
-            { headline: headline(standing), verdict: diagnosis.verdict, leans: diagnosis.leans, likely: diagnosis.likely.map(&:id),
+          def progress_json(progress)
+            diagnosis = progress.diagnosis
+            { headline: headline(progress), verdict: diagnosis.verdict, leans: diagnosis.leans, likely: diagnosis.likely.map(&:id),
               possible: (diagnosis.possible - diagnosis.likely).map(&:id) }
           end
 
-          def headline(standing)
-            found = standing.headline
+          def headline(progress)
+            found = progress.headline
             { kind: found.kind, misreading: found.misreading&.id, step: found.step&.id, hits: found.hits, chances: found.chances }
           end
 
-          def given(answer, conventions)
+          def answer_json_of(answer, conventions)
             task = Core::Marking::Task.find(answer[:task])
             time = task.parse_time(answer[:time])
             right = task.notation == :hands ? time.dial_time.to_s : task.write(task.right_answer(time), conventions)
-            { **answer.slice(*GIVEN), misreadings: Store::Marks.causes(answer[:misreadings]), time: time.dial_time.to_s, right: }
+            { **answer.slice(*GIVEN), misreadings: Store::MarkedAnswers.causes(answer[:misreadings]), time: time.dial_time.to_s, right: }
           end
         end
       end

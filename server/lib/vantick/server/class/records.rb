@@ -8,9 +8,9 @@ module Vantick
         get "/api/classes/:class_id/children/:child_id/record" do
           school_class = store.classes.find(input[:class_id])
           child = store.classes.child_in(school_class.id, input[:child_id])
-          standing = child.left_at ? Store::Standings.of_child(child, school_class, store, today:) : standing_of(school_class)
+          progress = child.left_at ? Store::ProgressCache.of_child(child, school_class, store, today:) : standing_of(school_class)
           answers = store.answers.of_child(child[:id])
-          record = RecordView.record(child, answers, school_class.wording, standing)
+          record = RecordView.record(child, answers, school_class.wording, progress)
           answer_json({ **record, unreadable: store.answers.unreadable(child[:id]) })
         end
 
@@ -34,8 +34,8 @@ module Vantick
         # The whole year, so all answers and not the last ones alone.
         get "/api/classes/:class_id/history" do
           school_class = store.classes.find(input[:class_id])
-          standing = Store::Standings.of_year(school_class, store, today:)
-          weeks = Core::Teaching::ClassHistory.of(standing, today:)
+          progress = Store::ProgressCache.of_year(school_class, store, today:)
+          weeks = Core::Teaching::ClassHistory.of(progress, today:)
           answer_json({ weeks: weeks.map { |week| RecordView.week(week) } })
         end
 
@@ -50,7 +50,7 @@ module Vantick
           unfit("A child can be in one group only.", :groups) if child_ids.uniq.length < child_ids.length
         end
 
-        def standing_of(school_class) = Store::Standings.of(school_class, store, today:)
+        def standing_of(school_class) = Store::ProgressCache.of(school_class, store, today:)
 
         def today = Store::SchoolDay.today
       end

@@ -45,7 +45,7 @@ module Vantick
           end
         end
 
-        def half(answer) = Core::Desk::HalfRight.of(Store::Marks.asked(answer, school_class.wording), school_class.wording)
+        def half(answer) = Core::Desk::HalfRight.of(Store::MarkedAnswers.from_row(answer, school_class.wording), school_class.wording)
 
         # Of each check with answers what it came to.
         def checks
@@ -58,7 +58,7 @@ module Vantick
 
         # @return [Hash{Integer => Float}] by child, the share of what was answered that was right
         def scores(answers)
-          right = ->(answer) { Core::Marking::Marked.right?(answer.verdict, school_class.wording) }
+          right = ->(answer) { Core::Marking::MarkedAnswer.right?(answer.verdict, school_class.wording) }
           answers.group_by(&:child_id).transform_values { |some| some.count(&right) / some.length.to_f }
         end
       end

@@ -39,7 +39,7 @@ module Vantick
         end
 
         # @return [Hash] for a person to read before anything is done
-        def told
+        def summary
           { added: added.map(&:last), renamed: renamed.map { |child, name| { child_id: child[:id], from: child[:name], to: name } },
             gone: gone.map { |child| child.slice(:id, :name) }, same: @pairs.length - renamed.length - back.length,
             back: back.map { |child| child.slice(:id, :name) } }

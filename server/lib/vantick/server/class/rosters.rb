@@ -19,7 +19,7 @@ module Vantick
 
         post "/api/classes/:class_id/roster-previews" do
           found = change
-          answer_json({ **found.told, doubts: Doubts.of(store, found) })
+          answer_json({ **found.summary, doubts: Doubts.of(store, found) })
         end
 
         post "/api/classes/:class_id/rosters" do

@@ -39,15 +39,15 @@ module Vantick
         def preview
           keepers_only
           found = parts
-          { classes: found.map { |part| told(part) }, untouched: names(roster.untouched(found)), accounts: store.school.accounts,
+          { classes: found.map { |part| part_json(part) }, untouched: names(roster.untouched(found)), accounts: store.school.accounts,
             here: names(classes.reject { |one| one[:archived] }) }
         end
 
-        def told(part)
+        def part_json(part)
           { id: part.listed.source_id, title: part.listed.title, about: part.listed.about.to_s, class_id: part.class_id,
             account_id: part.class_id ? owner(part.class_id) : account(part), left_out: part.left_out,
             moved: part.movers.map { |child| { **child.slice(:id, :name), from: class_name_of(child) } },
-            **part.change.told, doubts: Doubts.of(store, part.change) }
+            **part.change.summary, doubts: Doubts.of(store, part.change) }
         end
 
         def names(classes) = classes.map { |one| one.slice(:id, :name, :account_id) }
@@ -125,7 +125,7 @@ module Vantick
         end
 
         def check_room(part)
-          change = part.change.told
+          change = part.change.summary
           stay = change[:same] + change[:renamed].length + change[:back].length + change[:added].length
           stay += change[:gone].length unless sent[:gone] == "left"
           return if stay <= Children::MOST

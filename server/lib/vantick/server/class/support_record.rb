@@ -28,7 +28,7 @@ module Vantick
 
         # @return [Array<Hash>] as it is kept
         def weeks
-          Core::Teaching::SupportPlan.of(standing, @child.id, seed: @child.id).map do |week|
+          Core::Teaching::SupportPlan.of(progress, @child.id, seed: @child.id).map do |week|
             { step: week.step.id, task: week.task.id, misreading: week.misreading&.id,
               times: week.times.map { |time| time.dial_time.to_s } }
           end
@@ -36,9 +36,9 @@ module Vantick
 
         private
 
-        def standing = @standing ||= Store::Standings.of(@class, @store, today: @today)
+        def progress = @progress ||= Store::ProgressCache.of(@class, @store, today: @today)
 
-        def far_below? = standing.far_below.include?(@child.id)
+        def far_below? = progress.far_below.include?(@child.id)
 
         def proposed
           { began_on: nil, ends_on: nil, weeks:, before: before(weeks, @today, answers), after: nil }
@@ -64,7 +64,7 @@ module Vantick
         end
 
         def known(weeks, day, given)
-          own = Store::Standings.of_answers(@child, @class, @store, given, today: day).by_child.fetch(@child.id)
+          own = Store::ProgressCache.of_answers(@child, @class, @store, given, today: day).by_child.fetch(@child.id)
           steps = weeks.map { |week| Core::Teaching::Step.find(week[:step]) }.uniq
           { day: Date.jd(day).iso8601, likely: own.diagnosis.likely.map(&:id),
             steps: steps.map { |step| { step: step.id, state: own.states.fetch(step), ways: own.ways(step) } } }
@@ -73,8 +73,8 @@ module Vantick
         # Of the answers on the plan's steps.
         def right(weeks, given)
           ids = weeks.map { |week| week[:step].to_s }
-          counted = given.select { |answer| ids.include?(answer[:step]) }.map { |answer| Store::Marks.asked(answer, @class.wording) }
-          counted = counted.select(&:telling?)
+          asked = given.select { |answer| ids.include?(answer[:step]) }
+          counted = asked.map { |answer| Store::MarkedAnswers.from_row(answer, @class.wording) }.select(&:telling?)
           { right: counted.count(&:right?), answered: counted.length }
         end
 

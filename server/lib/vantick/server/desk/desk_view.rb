@@ -5,7 +5,7 @@ module Vantick
     module Desk
       # A child's desk as the contract describes it: what is asked, with everything that the device needs to draw it.
       class DeskView
-        # @param sitting [Desk::Sitting]
+        # @param sitting [Desk::DeviceSession]
         def initialize(sitting)
           @sitting = sitting
           @conventions = sitting.conventions
@@ -15,7 +15,7 @@ module Vantick
         # @return [Hash]
         def state(child)
           open = @sitting.prepare
-          { child: child.slice(:id, :name), kind: @sitting.seat[:kind], told: @sitting.told?, adjustments:, **going_on(open) }
+          { child: child.slice(:id, :name), kind: @sitting.seat[:kind], told: @sitting.feedback?, adjustments:, **going_on(open) }
         end
 
         # @param open [Array<Hash>] turns that are not done
@@ -30,13 +30,13 @@ module Vantick
             end: over || !@sitting.seat[:open] ? end_of : nil }
         end
 
-        # @param taken [Desk::Sitting::Taken]
+        # @param taken [Desk::DeviceSession::SubmissionResult]
         # @return [Hash]
         def taken(taken)
           { turn_id: taken.turn[:id], done: taken.done, results: results(taken), sentence: sentence(taken), help: help(taken) }
         end
 
-        # @param taken [Desk::Sitting::Taken] of a task that the child asked to be shown
+        # @param taken [Desk::DeviceSession::SubmissionResult] of a task that the child asked to be shown
         # @return [Hash]
         def helped(taken)
           { turn_id: taken.turn[:id], done: true, results: [], sentence: "", help: turn_view(taken.turn).steps }
@@ -53,17 +53,17 @@ module Vantick
 
         def end_of
           said = Core::Desk::Round.end_of(@sitting.marks, @conventions)
-          { well: said.well, watch: @sitting.told? ? said.watch : nil }
+          { well: said.well, watch: @sitting.feedback? ? said.watch : nil }
         end
 
         def results(taken)
           taken.turn[:items].zip(taken.marked).map do |item, marked|
-            { item_id: item[:id], right: @sitting.told? ? marked.right? : nil, verdict: @sitting.told? ? marked.verdict : nil }
+            { item_id: item[:id], right: @sitting.feedback? ? marked.right? : nil, verdict: @sitting.feedback? ? marked.verdict : nil }
           end
         end
 
         def sentence(taken)
-          return Core::Desk::Feedback::WORDS[:kept] unless @sitting.told?
+          return Core::Desk::Feedback::WORDS[:kept] unless @sitting.feedback?
 
           variant = taken.turn[:items].first[:variant]
           Core::Desk::Feedback.of_turn(taken.marked, @conventions, home: @sitting.adjustments.home, variant:)
@@ -71,7 +71,7 @@ module Vantick
 
         # After the second try, of the first that was wrong.
         def help(taken)
-          return if !taken.done || !@sitting.told? || taken.marked.all?(&:right?) || taken.turn[:tries].zero?
+          return if !taken.done || !@sitting.feedback? || taken.marked.all?(&:right?) || taken.turn[:tries].zero?
 
           turn_view(taken.turn).steps(taken.turn[:items].zip(taken.marked).find { |_, marked| !marked.right? }.first)
         end

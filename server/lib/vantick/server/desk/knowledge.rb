@@ -15,7 +15,7 @@ module Vantick
 
         # @param seat [Hash]
         # @param store [Store::Database]
-        # @param room [Room]
+        # @param room [DevicePresence]
         # @yieldreturn [Array(Hash, Core::Wording::Conventions)] the class, where nothing is at hand
         def initialize(seat, store:, room:, &of_class)
           @seat = seat
@@ -32,14 +32,14 @@ module Vantick
 
         # For as long as this request lasts: an answer that is not stored in the end was never given.
         # @param turn [Hash] that was answered
-        # @param marked [Array<Core::Marking::Marked>] at first try
+        # @param marked [Array<Core::Marking::MarkedAnswer>] at first try
         def learn(turn, marked)
-          @learner = learner.asked(Knowledge.turn(turn)).after(marked)
+          @learner = learner.with_turn(Knowledge.turn(turn)).after(marked)
         end
 
         # @param turn [Hash] that the child asked to be shown
         def shown(turn)
-          @learner = learner.asked(Knowledge.turn(turn)).shown
+          @learner = learner.with_turn(Knowledge.turn(turn)).shown
         end
 
         # The answer is stored: what was learned of it stays at hand.
@@ -55,9 +55,9 @@ module Vantick
 
         def worked_out(school_class, conventions)
           answers = @store.answers.of_child(@seat[:child_id])
-          asked = answers.map { |answer| Store::Standings.asked(answer, conventions) }
+          asked = answers.map { |answer| Store::ProgressCache.item_response(answer, conventions) }
           turns = @store.turns.of_round(@seat).reject { |turn| turn[:done_at].nil? }.map { |turn| Knowledge.turn(turn) }
-          own = Core::Teaching::Standing.new(asked, today: Store::SchoolDay.today, wanted: Store::Standings.wanted(conventions))
+          own = Core::Teaching::ChildProgress.new(asked, today: Store::SchoolDay.today, wanted: Store::ProgressCache.wanted(conventions))
           Core::Desk::Learner.new(step: step(turns), answers: asked.map(&:marked), belief: own.diagnosis, turns:, ceiling:,
                                   states: own.states, day_times: Core::Desk::DayPlace.times(school_class[:day]),
                                   review_due: own.review_due, baseline: baseline(answers, asked, school_class))
@@ -73,26 +73,26 @@ module Vantick
         # One above what the class was taught; none where the teacher chose the step.
         def ceiling
           desk = @store.desks.find(@seat[:desk_id])
-          return if desk[:step] || @seat[:kind] == Sitting::BASELINE
+          return if desk[:step] || @seat[:kind] == DeviceSession::BASELINE
 
-          taught = Store::Standings.lessons(@store, desk[:class_id]).map(&:step)
+          taught = Store::ProgressCache.lessons(@store, desk[:class_id]).map(&:step)
           Core::Teaching::Step.above([Core::Teaching::Step.find(@seat[:step]), *taught])
         end
 
         # From what was known before, by the answers of this sitting.
         def baseline(answers, asked, school_class)
-          return unless @seat[:kind] == Sitting::BASELINE
+          return unless @seat[:kind] == DeviceSession::BASELINE
 
           today = Store::SchoolDay.today
           child = @store.classes.child(@seat[:child_id])
-          belief = Store::Standings.before(child, school_class, @store, @seat[:check_id], today:)
+          belief = Store::ProgressCache.before(child, school_class, @store, @seat[:check_id], today:)
           here = answers.zip(asked).select { |answer, _| answer[:check_id] == @seat[:check_id] }.map(&:last)
           here.each_with_object(Core::Knowing::Baseline.new(belief, day: today)) do |one, found|
-            found.answered(Core::Knowing::Baseline::Question.new(step: one.step, **told(one.marked)), one.marked)
+            found.answered(Core::Knowing::Baseline::Question.new(step: one.step, **item_response(one.marked)), one.marked)
           end
         end
 
-        def told(marked) = { task: marked.task, time: marked.time }
+        def item_response(marked) = { task: marked.task, time: marked.time }
       end
     end
   end

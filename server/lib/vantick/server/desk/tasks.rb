@@ -41,7 +41,7 @@ module Vantick
           answer_json({ **view.taken(taken), **view.going_on(sitting.prepare, held: sent.fetch(:held, [])) })
         end
 
-        post "/api/desk/helps" do
+        post "/api/desk/hints" do
           look
           room.saw(seat, time, doing: true)
           taken = sitting.show(sent[:turn_id])
@@ -58,13 +58,13 @@ module Vantick
 
         get "/api/desk/record" do
           look
-          answers = store.answers.of_child(seat[:child_id]).map { |answer| Store::Marks.asked(answer, sitting.conventions) }
+          answers = store.answers.of_child(seat[:child_id]).map { |answer| Store::MarkedAnswers.from_row(answer, sitting.conventions) }
           dials = Core::Desk::Readable.of(answers).map { |one| dial(one) }
           answer_json({ dials: })
         end
 
         # What the device kept and could not be taken is shown to the teacher.
-        post "/api/desk/losses" do
+        post "/api/desk/lost-answers" do
           room.lost(seat, sent[:answers])
           answer_json({ told: true })
         end
@@ -82,18 +82,18 @@ module Vantick
         # After the end answers may still arrive, but nothing is shown any more.
         def look = seat[:readable] || refuse(401, Access::Guard::SIT_DOWN, nil)
 
-        def room = env.fetch(Access::Room::KEY)
+        def room = env.fetch(Access::DevicePresence::KEY)
 
         def time = @time ||= Clock.now
 
-        def sitting = @sitting ||= Server::Desk::Sitting.new(seat, store:, room:, now: time)
+        def sitting = @sitting ||= Server::Desk::DeviceSession.new(seat, store:, room:, now: time)
 
         # An answer kept on a device may be to a task of another desk, at which the same child sat before.
         def asked_at
           at = store.desks.seat_of_turn(seat[:child_id], sent[:turn_id], time)
           return sitting if at.nil? || at[:id] == seat[:id]
 
-          Server::Desk::Sitting.new(at, store:, room:, now: time)
+          Server::Desk::DeviceSession.new(at, store:, room:, now: time)
         end
 
         def view = @view ||= DeskView.new(sitting)
@@ -116,7 +116,7 @@ module Vantick
 
         # The same is said of every wrong key; after some of them the card rests.
         def check_key(child)
-          device = Http::Caller.device(env)
+          device = Http::ClientAddress.device(env)
           left = room.try_key(child[:id], device)
           rests(left) if left.positive?
           return room.right_key(child[:id], device) if store.keys.of_child(child[:id]) == sent[:pictures]
@@ -127,15 +127,15 @@ module Vantick
 
         def rests(seconds)
           headers "retry-after" => seconds.to_s
-          refuse(429, format(RESTS, wait: Http::Patience.in_words(seconds)), :pictures)
+          refuse(429, format(RESTS, wait: Http::Backoff.in_words(seconds)), :pictures)
         end
 
         # The desk's step, or the child's own next one.
         def step_of(desk, child)
-          return desk[:step] if desk[:step] || Server::Desk::Sitting::FIXED.include?(desk[:kind])
+          return desk[:step] if desk[:step] || Server::Desk::DeviceSession::FIXED.include?(desk[:kind])
 
-          standing = Store::Standings.of(store.classes.find(desk[:class_id]), store, today: Store::SchoolDay.today)
-          (standing.next_for(child[:id]) || Core::Teaching::Step.hardest).id.to_s
+          progress = Store::ProgressCache.of(store.classes.find(desk[:class_id]), store, today: Store::SchoolDay.today)
+          (progress.next_for(child[:id]) || Core::Teaching::Step.hardest).id.to_s
         end
       end
     end

@@ -61,17 +61,17 @@ module Vantick
         # The wrong clock, or those to choose from.
         def clocks(item, time)
           found = case @variant
-                  when :fix then [Core::Desk::Variants.start(@task, time, **asked(item))]
+                  when :fix then [Core::Desk::Variants.start(@task, time, **question_fields(item))]
                   when :find then offered(item, time)
                   else []
                   end
           found.map { |one| { hour_hand_degrees: one.hour_degrees, minute_hand_degrees: one.minute_degrees, answer: one.to_s } }
         end
 
-        def offered(item, time) = Core::Desk::Variants.offered(@task, time, **asked(item))
+        def offered(item, time) = Core::Desk::Variants.offered(@task, time, **question_fields(item))
 
         # Always the same for one item.
-        def asked(item) = { against: @turn[:against] && Core::Reading::Misreading.find(@turn[:against]), seed: item[:id] }
+        def question_fields(item) = { against: @turn[:against] && Core::Reading::Misreading.find(@turn[:against]), seed: item[:id] }
 
         # Help for whoever is new to a step.
         def on_clock(time)

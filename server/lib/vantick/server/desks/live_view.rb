@@ -13,7 +13,7 @@ module Vantick
 
         # @param desk [Hash]
         # @param store [Store::Database]
-        # @param room [Access::Room]
+        # @param room [Access::DevicePresence]
         # @param now [Time]
         def initialize(desk, store, room, now)
           @desk = desk
@@ -63,7 +63,7 @@ module Vantick
         end
 
         def right?(verdict)
-          Core::Marking::Marked::RIGHT.include?(verdict.to_sym) && @conventions.accepts?(verdict.to_sym)
+          Core::Marking::MarkedAnswer::RIGHT.include?(verdict.to_sym) && @conventions.accepts?(verdict.to_sym)
         end
 
         def sitting(child)
@@ -72,13 +72,15 @@ module Vantick
           # Once it is closed, nobody is asked anything and nobody waits for help.
           open = @open ? open_turn(round) : nil
           here, quiet = presence(seat)
-          { joined: true, here:, **seat.slice(:round, :step), done: round.count { |turn| turn[:done_at] }, asked: open ? asked(open) : nil,
+          { joined: true, here:, **seat.slice(:round, :step), done: round.count do |turn|
+            turn[:done_at]
+          end, asked: open ? current_question(open) : nil,
             stuck: here && open ? Core::Desk::Stuck.why(firsts(round, child[:id]), seconds: quiet) : nil, place: place(seat, open) }
         end
 
         # Once it is found: the step up to which the child knows all, or that there is none.
         def place(seat, open)
-          return if open || seat[:kind] != Desk::Sitting::BASELINE || @tallies.fetch(seat[:child_id], {}).empty?
+          return if open || seat[:kind] != Desk::DeviceSession::BASELINE || @tallies.fetch(seat[:child_id], {}).empty?
 
           knowledge = Desk::Knowledge.new(seat, store: @store, room: @room) { [@class, @conventions] }
           baseline = knowledge.learner.baseline
@@ -93,7 +95,7 @@ module Vantick
           [@now - heard <= AWAY, @now - did]
         end
 
-        def asked(turn)
+        def current_question(turn)
           item = @items.fetch(turn[:item_ids].first)
           { **turn.slice(:task, :reason, :against), time: dial(turn[:task], item[:time]), second: turn[:tries].positive? }
         end
@@ -109,7 +111,7 @@ module Vantick
         def answer(row)
           { item_id: row[:item_id], task: row[:task], time: dial(row[:task], row[:time]), answer: row[:answer],
             read_as: row[:read_as], hands: hands(row[:answer]), verdict: row[:verdict],
-            misreadings: Store::Marks.causes(row[:misreadings]), right: right?(row[:verdict]), second: row[:second] }
+            misreadings: Store::MarkedAnswers.causes(row[:misreadings]), right: right?(row[:verdict]), second: row[:second] }
         end
 
         def hands(text)

@@ -53,7 +53,7 @@ module Vantick
 
         private
 
-        def room = env.fetch(Access::Room::KEY)
+        def room = env.fetch(Access::DevicePresence::KEY)
 
         def desk(desk)
           open = desk[:closed_at].nil? && desk[:expires_at] > now

@@ -72,7 +72,7 @@ module Vantick
         def answer(item, number, x)
           page = @pages.last
           page.text("#{number}.", x, @y + 10, size: SIZE, color: Page::QUIET)
-          dial? ? small_dial(page, item, x) : page.paragraph(sheet.asked(item), x + 6, @y + 28, column - 12, size: SIZE)
+          dial? ? small_dial(page, item, x) : page.paragraph(sheet.question(item), x + 6, @y + 28, column - 12, size: SIZE)
           lines(item).each_with_index do |line, at|
             page.text(line, x + (column / 2), @y + ASKED + 2 + (at * LINE), size: SIZE, align: :center)
           end
@@ -83,7 +83,7 @@ module Vantick
         def small_dial(page, item, x) = Dial.new(page, [x + (column / 2), @y + 6 + DIAL], DIAL, **LOOK).draw(item.time.hands)
 
         def right(item)
-          return sheet.asked(item) if sheet.task.notation == :hands
+          return sheet.question(item) if sheet.task.notation == :hands
           return "#{item.misreading.texts_in(sheet.conventions)[:name]}; #{words(item.time)}" if item.misreading
           return bounds(item.time) if sheet.task.tolerance_minutes.positive?
 

@@ -38,7 +38,7 @@ module Vantick
           school = [@copy[:class], @copy[:school]].reject { |part| part.to_s.empty? }.join(", ")
           say(format(TEXT[:about], class: school, day: @day))
           answers
-          kept
+          saved_pages
           pictures
           @pdf.render
         end
@@ -91,7 +91,7 @@ module Vantick
           @pdf.move_down height + 3
         end
 
-        def kept
+        def saved_pages
           heading(TEXT[:kept], 13)
           @copy[:kept].each { |name, rows| say(format(TEXT[:kept_line], name:, count: rows.length)) }
         end

@@ -132,7 +132,7 @@ module Vantick
         end
 
         # In digits a time says itself.
-        def asked(item, conventions)
+        def question(item, conventions)
           answer = item.task.write(item.task.right_answer(item.time), conventions)
           printable([item.time.to_s, answer].uniq.join(": "))
         end
@@ -141,7 +141,7 @@ module Vantick
           width = (page.inner / COLUMNS) - 10
           begin_page unless room?(SIZE * 3)
           ends = row.each_with_index.map do |item, at|
-            page.paragraph(asked(item, conventions), MARGIN + (at * (width + 10)), @y + SIZE, width, size: SIZE)
+            page.paragraph(question(item, conventions), MARGIN + (at * (width + 10)), @y + SIZE, width, size: SIZE)
           end
           @y = ends.max - (SIZE * 0.65)
         end

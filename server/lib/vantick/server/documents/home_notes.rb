@@ -82,7 +82,7 @@ module Vantick
             Dial.new(page, [middle, top + DIAL], DIAL, hands: Cells::Read::HANDS.fetch(task.sees, "both")).draw(time.hands)
             y += (2 * DIAL) + 14
           end
-          y = centered(page, said(time), middle, y + 4, width, size: 12, bold: true)
+          y = centered(page, time_in_words(time), middle, y + 4, width, size: 12, bold: true)
           return y unless sheet.step.whole? && at_home
 
           centered(page, Core::Wording::Phrase.at_home(time, sheet.conventions).join(", "), middle, y, width, size: Letters::LEAST)
@@ -99,14 +99,14 @@ module Vantick
 
         def dial? = sheet.step.whole? || %i[dial hour_hand minute_hand].include?(task.sees)
 
-        def said(time)
+        def time_in_words(time)
           return words(time) if sheet.step.whole?
 
           answer = task.write(task.right_answer(time), sheet.conventions)
           return answer if task.sees == :hour_hand
 
           about = Sheet.new(task:, conventions: sheet.conventions)
-          "#{about.asked(Core::Choosing::SheetChoice::Item.new(time:))}: #{answer}"
+          "#{about.question(Core::Choosing::SheetChoice::Item.new(time:))}: #{answer}"
         end
 
         def shown

@@ -92,7 +92,7 @@ module Vantick
         def words(time) = Core::Wording::Phrase.usual(time, conventions)
 
         # @return [String] what an exercise asks in words or digits
-        def asked(item)
+        def question(item)
           case task.sees
           when :digits then digits(item.time)
           when :time_of_day then Core::Dial::DayFacts.of(item.time, conventions)[:words]

@@ -69,7 +69,7 @@ module Vantick
         end
 
         def planned(lesson, plan, cancelled:)
-          summary = "#{told(lesson)}, #{lesson[:minutes]} minutes"
+          summary = "#{description(lesson)}, #{lesson[:minutes]} minutes"
           event("term-#{lesson[:day]}-#{@class.id}@#{@school}.vantick", lesson[:day], plan.made_at, plan.id, summary).tap do |made|
             made.description = more(lesson)
             made.url = "#{@address}/plan/term?day=#{lesson[:day]}"
@@ -91,7 +91,7 @@ module Vantick
           end
         end
 
-        def told(lesson)
+        def description(lesson)
           return LEFT_OPEN if lesson[:kind] == "open"
 
           lesson[:step] ? name(lesson[:step]) : "No lesson"

@@ -17,7 +17,7 @@ module Vantick
         # @!attribute helped [Boolean] whether help was on the clock
         # @!attribute ruling [Hash, nil] `verdict` and `ruled_at`
         # @!attribute tries [Array<Array(String, String)>] an answer, and when
-        Asked = Struct.new(:step, :task, :time, :text, :at, :said, :mistake, :helped, :ruling, :tries) do
+        AnsweredItem = Struct.new(:step, :task, :time, :text, :at, :said, :mistake, :helped, :ruling, :tries) do
           # @return [Hash] the item that was asked
           def item = { time: time.to_s, step: step.id.to_s, task: task.id.to_s, said:, misreading: mistake, helped: helped ? 1 : nil }
         end
@@ -26,7 +26,7 @@ module Vantick
         attr_reader :name
         # @return [String, nil] the id in the school's own system
         attr_reader :source_id
-        # @return [Array<Asked>] oldest first
+        # @return [Array<AnsweredItem>] oldest first
         attr_reader :answers
 
         # @param bytes [String]
@@ -39,20 +39,20 @@ module Vantick
           @now = now
           @name = found["name"]
           @source_id = found["source_id"]
-          @answers = found["answers"].each.with_index(1).map { |answer, number| asked(answer, number) }.sort_by(&:at)
+          @answers = found["answers"].each.with_index(1).map { |answer, number| parse_answer(answer, number) }.sort_by(&:at)
         rescue JSON::ParserError
           refuse("This isn't a child's file. Save it again where it comes from, as JSON.")
         end
 
         private
 
-        def asked(answer, number)
+        def parse_answer(answer, number)
           mistake = answer["mistake"]&.then { |id| Core::Reading::Misreading.find(id).id.to_s }
           task = Core::Marking::Task.find(answer["task"])
           check_moment(answer["answered_at"])
-          Asked.new(Core::Teaching::Step.find(answer["step"]), task, task.parse_time(answer["time"]),
-                    *answer.values_at("answer", "answered_at", "said"), mistake, answer.fetch("helped", false),
-                    ruling(answer["ruling"]), tries(answer))
+          AnsweredItem.new(Core::Teaching::Step.find(answer["step"]), task, task.parse_time(answer["time"]),
+                           *answer.values_at("answer", "answered_at", "said"), mistake, answer.fetch("helped", false),
+                           ruling(answer["ruling"]), tries(answer))
         rescue Core::Error => e
           refuse("Answer #{number}: #{e.message}")
         end
@@ -61,7 +61,7 @@ module Vantick
           return unless ruling
 
           check_moment(ruling["ruled_at"])
-          known = Core::Marking::Marked::VERDICTS.map(&:to_s)
+          known = Core::Marking::MarkedAnswer::VERDICTS.map(&:to_s)
           refuse("#{ruling['verdict'][0, 40]} is not a result.") unless known.include?(ruling["verdict"])
 
           { verdict: ruling["verdict"], ruled_at: ruling["ruled_at"] }

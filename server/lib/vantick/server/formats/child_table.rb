@@ -53,7 +53,7 @@ module Vantick
 
         # @return [Hash] as it is shown: `columns`, each its name and what it is; `rows`, each its line, cells, and the place of its child
         #   on the list, or why it is left out
-        def told
+        def summary
           at = -1
           names = @head ? @rows[@head].first : []
           { columns: Array.new([width, COLUMNS].min) { |place| { name: names[place].to_s, is: @columns.key(place)&.to_s } },

@@ -35,8 +35,8 @@ module Vantick
             wanted = Date.iso8601(from)..Date.iso8601(to)
             all = events(text)
             @moved = moved(all)
-            standing = all.reject { |event| cancelled?(event) }
-            found, unread = standing.each_with_object([[], []]) { |event, both| sorted(event, wanted, *both) }
+            progress = all.reject { |event| cancelled?(event) }
+            found, unread = progress.each_with_object([[], []]) { |event, both| sorted(event, wanted, *both) }
             { days: found.uniq.sort_by { |one| [one[:from], one[:to]] }, unread: few(unread) }
           end
 

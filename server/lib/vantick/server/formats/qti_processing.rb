@@ -21,7 +21,7 @@ module Vantick
         def write(xml)
           right, other = @scoring.beside
           xml.public_send(:"qti-response-processing") { xml.public_send(:"qti-response-condition") { branches(xml, right, other) } }
-          [right, *@scoring.told, other].each { |one| sentence(xml, one) }
+          [right, *@scoring.misreadings, other].each { |one| sentence(xml, one) }
         end
 
         private
@@ -33,7 +33,7 @@ module Vantick
             score(xml, "0")
           end
           mapped(xml, right)
-          @scoring.told.each { |one| mistake(xml, one) }
+          @scoring.misreadings.each { |one| mistake(xml, one) }
           xml.public_send(:"qti-response-else") { outcomes(xml, "0", other) }
         end
 

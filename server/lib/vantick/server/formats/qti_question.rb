@@ -31,12 +31,12 @@ module Vantick
         private
 
         def mapped
-          points = @item.xpath(ENTRIES).to_h { |entry| [said(entry, KEYS), said(entry, POINTS).to_f] }
+          points = @item.xpath(ENTRIES).to_h { |entry| [first_text(entry, KEYS), first_text(entry, POINTS).to_f] }
           most = points.values.max
           most.to_f.positive? ? points.select { |_, many| many == most }.keys : []
         end
 
-        def said(entry, names) = names.filter_map { |name| entry[name] }.first.to_s
+        def first_text(entry, names) = names.filter_map { |name| entry[name] }.first.to_s
 
         # Of a choice what is written beside its name, without what is said once it is chosen.
         def choice(value)

@@ -42,8 +42,8 @@ module Vantick
         end
 
         # @return [Array<Told>] of each mistake's answers what a child is told, none of them right and none twice
-        def told
-          @told ||= begin
+        def misreadings
+          @misreadings ||= begin
             alike = wrong.uniq.reject { |one| right?(one) }.group_by { |one| [mark(one).causes.first, sentence(one)] }
             alike.each_with_index.map { |((mistake, words), answers), at| Told.new("#{mistake || OTHER}-#{at + 1}", words, answers) }
           end
@@ -51,7 +51,7 @@ module Vantick
 
         # @return [Array<Told>] the same of a right answer, and of what no mistake leads to
         def beside
-          again = Core::Marking::Marked.new(task: @task, time: @time, verdict: :unexplained)
+          again = Core::Marking::MarkedAnswer.new(task: @task, time: @time, verdict: :unexplained)
           [Told.new(RIGHT, sentence(right.first), right), Told.new(OTHER, Core::Desk::Feedback.of(again, @conventions), [])]
         end
 
@@ -89,7 +89,7 @@ module Vantick
 
         # In the class's own words, and where words are asked for in digits as well.
         def wrong_ways(answer)
-          digits = answer.is_a?(Core::Wording::Saying) ? Core::Wording::Spellings.of(answer.time) : []
+          digits = answer.is_a?(Core::Wording::SpokenTime) ? Core::Wording::Spellings.of(answer.time) : []
           [write(answer), *Core::Wording::Spellings.of(answer, @conventions), *digits]
         end
       end

@@ -23,7 +23,7 @@ module Vantick
           items = ordered(documents).flat_map { |document| items(document) }
           raise Core::Error.new("This file has no question (QTI item).", field: :file) if items.empty?
 
-          new(items).found
+          new(items).result
         end
 
         # Nothing is fetched, and nothing outside of the file is looked at.
@@ -52,16 +52,16 @@ module Vantick
           @items = items
         end
 
-        def found
+        def result
           read = @items.map { |item| [item, right(item.answers)] }
-          given = read.filter_map { |_, answer| answer if answer.is_a?(Core::Wording::Given) }
-          left_out = read.reject { |_, answer| answer.is_a?(Core::Wording::Given) }.map { |item, why| { item: item.name, why: } }
+          given = read.filter_map { |_, answer| answer if answer.is_a?(Core::Wording::ParsedAnswer) }
+          left_out = read.reject { |_, answer| answer.is_a?(Core::Wording::ParsedAnswer) }.map { |item, why| { item: item.name, why: } }
           Found.new(given.map(&:time).uniq, given.any? && given.none?(&:digits?), left_out)
         end
 
         private
 
-        # @return [Core::Wording::Given, String] the time, or why there is none
+        # @return [Core::Wording::ParsedAnswer, String] the time, or why there is none
         def right(values)
           return "it has no right answer" if values.empty?
 

@@ -55,7 +55,7 @@ module Vantick
         def self.plain(text, said = {})
           lines = text.gsub(/\r\n?/, "\n")
           table = table(text, said)
-          return ListedClass.new(nil, nil, table.children, nil, table.told) if table.table?
+          return ListedClass.new(nil, nil, table.children, nil, table.summary) if table.table?
 
           list = Core::Wording::NameList.new(rows(lines, SIGNS.find { |one| lines.include?(one) } || ","), commas: said[:commas]&.to_sym)
           ListedClass.new(nil, nil, list.children.map { |one| Listed.new(nil, one.given, one.family) }, list.commas)

@@ -28,7 +28,7 @@ module Vantick
         # @return [Array<Roster::ListedClass>] those with children, by title
         def classes
           children = enrolled("student").group_by { |row| row["classsourcedid"] }
-          found = standing("classes").filter_map do |row|
+          found = current("classes").filter_map do |row|
             members, left_out = members(children.fetch(row["sourcedid"], []))
             next if members.empty? && left_out.empty?
 
@@ -58,7 +58,7 @@ module Vantick
         def schools = @schools ||= table("orgs", needed: false).to_h { |row| [row["sourcedid"], row["name"].to_s] }
 
         def enrolled(role)
-          @enrolled ||= standing("enrollments").reject { |row| over?(row) }.group_by { |row| row["role"].to_s.downcase }
+          @enrolled ||= current("enrollments").reject { |row| over?(row) }.group_by { |row| row["role"].to_s.downcase }
           @enrolled.fetch(role, [])
         end
 
@@ -82,7 +82,7 @@ module Vantick
 
         def users = @users ||= table("users").to_h { |row| [row["sourcedid"], row] }
 
-        def standing(name) = table(name).reject { |row| GONE.include?(row["status"].to_s.downcase) }
+        def current(name) = table(name).reject { |row| GONE.include?(row["status"].to_s.downcase) }
 
         # Rows with their names in lower letters, and the line of each; empty ones and those without an id are none.
         def table(name, needed: true)

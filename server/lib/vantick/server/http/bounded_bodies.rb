@@ -14,7 +14,7 @@ module Vantick
         MOST = 2_621_440
         WORDS = { 400 => "Vantick can't understand this request. Reload the page.",
                   413 => "This is too large to send at once. Send it in parts.",
-                  500 => Edge::OURS, 503 => Edge::STOPPING }.freeze
+                  500 => ErrorBoundary::OURS, 503 => ErrorBoundary::STOPPING }.freeze
 
         # A body that is too large.
         class TooMuch < Puma::HttpParserError
@@ -44,7 +44,7 @@ module Vantick
         # @param error [Exception]
         # @param status [Integer] that Puma would answer
         # @return [Array] a Rack response
-        def self.told(error, status)
+        def self.response_to(error, status)
           status = 413 if error.is_a?(TooMuch)
           Http::Problem.new(status, WORDS.fetch(status, WORDS[500])).to_a
         end

@@ -36,7 +36,7 @@ module Vantick
           Rack::Attack.cache.store = Counts.new
           LIMITS.each do |path, limit|
             Rack::Attack.throttle(path, limit:, period: PERIOD) do |request|
-              Http::Caller.device(request.env) if request.post? && request.path == path
+              Http::ClientAddress.device(request.env) if request.post? && request.path == path
             end
           end
           Rack::Attack.throttled_responder = lambda do |_request|

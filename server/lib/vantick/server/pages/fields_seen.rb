@@ -9,7 +9,7 @@ module Vantick
         # @!attribute at [Integer] which of the sheet's exercises, from 0
         # @!attribute kind [Symbol]
         # @!attribute seen [Core::Paper::FieldReader::Seen]
-        # @!attribute picture [Core::Paper::Picture] for a person to look at
+        # @!attribute picture [Core::Paper::GrayImage] for a person to look at
         Field = Struct.new(:at, :kind, :seen, :picture, keyword_init: true)
         SCALE = PrintedPage::SCALE
         # Space round a field in the picture that a person sees, and in which children write beside it, in points (judgement: 3 mm).
@@ -26,15 +26,15 @@ module Vantick
         end
 
         # @return [Boolean] whether it has marks by which it is found
-        def found? = !@page.area.nil?
+        def located? = !@page.area.nil?
 
-        # @param picture [Core::Paper::Picture] of the paper
+        # @param picture [Core::Paper::GrayImage] of the paper
         # @param corners [Array<Array(Float, Float)>] its marks there
         # @param items [Array<Hash>] what was asked on the sheet, each with `task` and `time`
         # @param own [Core::Paper::OwnDigits] of the child whose paper it is
         # @return [Array<Field>]
         def read(picture, corners, items, own: Core::Paper::OwnDigits::NONE)
-          warp = Core::Paper::Warp.new(Documents::Finder.middles(@page.area), corners)
+          warp = Core::Paper::Homography.new(Documents::Finder.middles(@page.area), corners)
           @page.fields.group_by(&:item).map do |at, fields|
             task = Core::Marking::Task.find(items[at][:task])
             reader = Core::Paper::FieldReader.new(task, task.parse_time(items[at][:time]), own:)

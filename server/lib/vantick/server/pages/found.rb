@@ -24,7 +24,7 @@ module Vantick
         Piece = Struct.new(:corners, :name, keyword_init: true)
 
         class << self
-          # @param picture [Core::Paper::Picture]
+          # @param picture [Core::Paper::GrayImage]
           # @return [Array<Piece>] from the top
           def of(picture)
             picture = picture.strengthened
@@ -53,7 +53,7 @@ module Vantick
           # Where the code may be: on a page at the top, on a slip at the foot. Its place follows from how broad the piece is.
           def codes(picture, corners, ways)
             height = WIDTH / shape(corners)
-            warp = Core::Paper::Warp.new([[0, 0], [WIDTH, 0], [WIDTH, height], [0, height]], corners)
+            warp = Core::Paper::Homography.new([[0, 0], [WIDTH, 0], [WIDTH, height], [0, height]], corners)
             mark = Documents::Finder::MARK
             area = [-mark / 2, -mark / 2, WIDTH + mark, height + mark]
             side = Documents::Finder::CODE + (2 * WHITE)
@@ -70,17 +70,17 @@ module Vantick
             (upper + lower) / (right + left)
           end
 
-          # @param sets [Array<Array<Core::Paper::Picture>>]
+          # @param sets [Array<Array<Core::Paper::GrayImage>>]
           # @return [Array<Documents::Finder::Name, nil>]
           def read(sets)
             return [] if sets.all?(&:empty?)
 
-            found = told(sets)
+            found = to_json_fields(sets)
             sets.each_index.map { |set| found.filter_map { |of, text| Documents::Finder.read(text) if of.to_i == set }.first }
           end
 
           # @return [Array<Array(String, String)>] the set of each picture that has a code, and what it says
-          def told(sets)
+          def to_json_fields(sets)
             said = Outside::LockedRoom.open(:codes) do |room|
               files = sets.each_with_index.flat_map do |pictures, set|
                 pictures.each_with_index.map { |picture, at| room.keep("#{set}-#{at}.png", GreyPng.write(picture)) }

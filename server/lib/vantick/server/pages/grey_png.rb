@@ -9,7 +9,7 @@ module Vantick
       module GreyPng
         SIGNATURE = "\x89PNG\r\n\x1A\n".b
 
-        # @param picture [Core::Paper::Picture]
+        # @param picture [Core::Paper::GrayImage]
         # @return [String]
         def self.write(picture)
           rows = (0...picture.height).map { |row| "\0".b + picture.bytes.byteslice(row * picture.width, picture.width) }.join

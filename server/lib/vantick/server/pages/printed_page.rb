@@ -16,15 +16,15 @@ module Vantick
         def initialize(page)
           @picture = drawn(page)
           edges = [[0, 0], [page.width, 0], [page.width, page.height], [0, page.height]]
-          @flat = Core::Paper::Warp.new(edges, edges.map { |place| place.map { |side| side * SCALE } })
+          @flat = Core::Paper::Homography.new(edges, edges.map { |place| place.map { |side| side * SCALE } })
           @printed = {}
         end
 
-        # @param picture [Core::Paper::Picture] of a scanned page
-        # @param warp [Core::Paper::Warp] from the page to the picture
+        # @param picture [Core::Paper::GrayImage] of a scanned page
+        # @param warp [Core::Paper::Homography] from the page to the picture
         # @param box [Array(Numeric, Numeric, Numeric, Numeric)] in points of the page
         # @yield where the print does not fit
-        # @return [Core::Paper::Picture] what somebody wrote there
+        # @return [Core::Paper::GrayImage] what somebody wrote there
         def written(picture, warp, box, &) = printed(box).taken_from(picture.piece(warp, box, SCALE), &)
 
         private
@@ -40,7 +40,7 @@ module Vantick
           raise Unpacked::Unreadable, "failed" unless status.success? && head
 
           width, height = head.captures.map(&:to_i)
-          Core::Paper::Picture.new(width, height, grey.byteslice(head.end(0), width * height))
+          Core::Paper::GrayImage.new(width, height, grey.byteslice(head.end(0), width * height))
         end
       end
     end

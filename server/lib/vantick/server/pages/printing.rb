@@ -35,7 +35,7 @@ module Vantick
         # @param only [Integer, Symbol, nil] a child whose sheet alone is printed, or `:spare` for one more without a name
         # @param names [Boolean, nil] whether names are on it, where it is to be other than it was set
         # @return [Documents::Sheet] the same that was made
-        def kept(check, only: nil, names: nil)
+        def drawn_sheet(check, only: nil, names: nil)
           @settings = { **@settings, names: } unless names.nil?
           task = Core::Marking::Task.find(check[:task])
           by_child = check[:items].group_by { |item| item[:child_id] }.transform_values { |rows| rows.map { |row| item(row, task) } }

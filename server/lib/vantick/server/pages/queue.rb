@@ -39,12 +39,12 @@ module Vantick
           file = Unpacked.new(@store.scans.file(scan.id), from: @store.scans.done(scan.id) + 1)
           file.enum_for(:each).all? do |pages, page|
             @store.scans.update(scan.id, pages:) if pages != @store.scans.find(scan.id).pages
-            page.nil? || kept?(scan, reader.read(page))
+            page.nil? || already_stored?(scan, reader.read(page))
           end
         end
 
         # @return [Boolean] whether it is to go on: a person may have stopped it
-        def kept?(scan, pages)
+        def already_stored?(scan, pages)
           answers = pages.flat_map { |page| page.delete(:answers) || [] }
           @store.scans.add_pages(scan.id, pages) { @store.answers.add_all(answers, answered_at: Clock.iso8601) if answers.any? }.any?
         end

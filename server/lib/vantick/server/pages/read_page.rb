@@ -43,7 +43,7 @@ module Vantick
           end
         end
 
-        # @param picture [Core::Paper::Picture]
+        # @param picture [Core::Paper::GrayImage]
         # @return [Hash] the page as {#read} gives it, with its pieces and the answers that are sure
         def named(picture, corners, check, child_id, page_number)
           pieces, answers = fields(picture, corners, check, child_id, page_number)
@@ -55,7 +55,7 @@ module Vantick
         # @return [Array(Array<Hash>, Array<Hash>)] pieces, and answers that are sure
         def fields(picture, corners, check, child_id, page_number)
           page = drawn(check, child_id)[page_number - 1]
-          return [[], []] unless page&.found?
+          return [[], []] unless page&.located?
 
           items = check[:items].select { |item| [nil, child_id].include?(item[:child_id]) }
           own = @store.own_digits.of(child_id)
@@ -141,7 +141,7 @@ module Vantick
           own = check[:items].any? { |item| item[:child_id] == child_id }
           @drawn ||= {}
           @drawn[[check[:id], (child_id if own)]] ||= begin
-            sheet = Printing.of_check(check, @class).kept(check, only: own ? child_id : :spare)
+            sheet = Printing.of_check(check, @class).drawn_sheet(check, only: own ? child_id : :spare)
             sheet.pages.map { |page| FieldsSeen.new(page) }
           end
         end
@@ -168,7 +168,7 @@ module Vantick
         end
 
         def marked(item, child_id, text, uuid)
-          [{ uuid:, item_id: item[:id], child_id:, answer: text }, Store::Marks.judged(item, text, @conventions)]
+          [{ uuid:, item_id: item[:id], child_id:, answer: text }, Store::MarkedAnswers.judged(item, text, @conventions)]
         end
       end
     end

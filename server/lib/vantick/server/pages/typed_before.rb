@@ -32,9 +32,9 @@ module Vantick
         # @return [Hash{Integer => Store::Rows::Answer}] by item; what was read alone from paper was typed by nobody
         def typed(page)
           child_id = page[:pieces].first[:child_id]
-          standing = @store.answers.standing([page[:check_id]]).fetch(page[:check_id], []).select { |one| one.child_id == child_id }
-          alone = @store.pieces.alone(standing.map(&:id))
-          standing.reject { |one| alone.include?(one.id) }.to_h { |one| [one.item_id, one] }
+          current = @store.answers.current([page[:check_id]]).fetch(page[:check_id], []).select { |one| one.child_id == child_id }
+          alone = @store.pieces.alone(current.map(&:id))
+          current.reject { |one| alone.include?(one.id) }.to_h { |one| [one.item_id, one] }
         end
 
         def beside(piece, before, item)
@@ -52,7 +52,7 @@ module Vantick
           before.read_as != "" && seen.any? { |text| judged(item, text).read_as.to_s == before.read_as }
         end
 
-        def judged(item, text) = Store::Marks.judged(item, text, @conventions)
+        def judged(item, text) = Store::MarkedAnswers.judged(item, text, @conventions)
 
         # What a teacher chose among pictures is no drawing, so its angles are not compared.
         def alike_drawn?(marked, before)

@@ -28,7 +28,7 @@ module Vantick
 
         # A page.
         # @!attribute number [Integer] from 1
-        # @!attribute picture [Core::Paper::Picture]
+        # @!attribute picture [Core::Paper::GrayImage]
         # @!attribute jpeg [String]
         # @!attribute light [Integer, nil] of a photograph, how light its paper was before it was evened out, 0 black to 255
         Page = Struct.new(:number, :picture, :jpeg, :light, keyword_init: true)
@@ -63,7 +63,7 @@ module Vantick
           pages = 0
           last = from - 1
           while (line = room.gets)
-            told = told(line)
+            told = parse_line(line)
             pages = told[:pages] || pages
             last = told[:number] || last
             yield pages, (page(told, room.folder) if told[:number])
@@ -73,7 +73,7 @@ module Vantick
           after_fall(last, pages) { |fallen| yield pages, fallen } if last < pages
         end
 
-        def told(line)
+        def parse_line(line)
           told = JSON.parse(line, symbolize_names: true)
           raise Unreadable, told[:trouble] if told[:trouble] && !told[:number]
 
@@ -91,7 +91,8 @@ module Vantick
           names = %w[grey jpg].map { |kind| File.join(folder, "#{told[:number]}.#{kind}") }
           grey, jpeg = names.map { |name| File.binread(name) }
           names.each { |name| File.delete(name) }
-          Page.new(number: told[:number], picture: Core::Paper::Picture.new(told[:width], told[:height], grey), jpeg:, light: told[:light])
+          Page.new(number: told[:number], picture: Core::Paper::GrayImage.new(told[:width], told[:height], grey), jpeg:,
+                   light: told[:light])
         end
       end
     end

@@ -33,15 +33,15 @@ module Vantick
           piece = store.pieces.piece(input[:piece_id])
           check = store.checks.find(store.checks.check_of_item(piece.item_id))
           uuid = SecureRandom.uuid
-          answer = Store::Marks.plain(sent[:answer])
-          answer_json(told(settle(piece, uuid, answer, marked(check, piece, answer))))
+          answer = Store::MarkedAnswers.plain(sent[:answer])
+          answer_json(piece_json(settle(piece, uuid, answer, marked(check, piece, answer))))
         end
 
         private
 
         def seen(check, waiting:)
-          { pieces: store.pieces.pieces(check[:id], waiting:).map { |piece| told(piece) },
-            sample: store.pieces.sample(check[:id], SAMPLE).map { |piece| told(piece) },
+          { pieces: store.pieces.pieces(check[:id], waiting:).map { |piece| piece_json(piece) },
+            sample: store.pieces.sample(check[:id], SAMPLE).map { |piece| piece_json(piece) },
             looked_at: store.pieces.looked_at(check[:class_id]) }
         end
 
@@ -55,10 +55,10 @@ module Vantick
           item = check[:items].find { |one| one[:id] == piece.item_id }
           home = store.register.adjustments_of(piece.child_id).home
           conventions = store.classes.conventions(check[:class_id])
-          Store::Marks.typed(item, text, conventions, home:, own: -> { store.own_words.of(piece.child_id) })
+          Store::MarkedAnswers.typed(item, text, conventions, home:, own: -> { store.own_words.of(piece.child_id) })
         end
 
-        def told(piece)
+        def piece_json(piece)
           { **piece.slice(:id, :item_id, :child_id, :kind, :seen, :guesses, :answer_uuid), settled: !piece.settled_at.nil?,
             alone: piece.sure == 1, turned: piece.turned == 1 }
         end

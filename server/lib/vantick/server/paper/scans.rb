@@ -15,16 +15,16 @@ module Vantick
         BUSY = "Many files are being read right now. Wait, or delete one that is stuck."
 
         get "/api/classes/:class_id/scans" do
-          scans = store.scans.of_class(input[:class_id]).map { |scan| told(scan) }
+          scans = store.scans.of_class(input[:class_id]).map { |scan| scan_json(scan) }
           answer_json({ scans:, made_up: !made_up(input[:class_id]).nil? })
         end
 
         post "/api/classes/:class_id/made-up-scans" do
           sheet = made_up(input[:class_id]) || unfit("There is no made-up stack for this class.", :class_id)
-          made(sheet)
+          build_rows(sheet)
           scan = store.scans.take_made_up(input[:class_id], now)
           read
-          answer_json(told(scan), code: 201)
+          answer_json(scan_json(scan), code: 201)
         end
 
         post "/api/classes/:class_id/scans" do
@@ -34,13 +34,13 @@ module Vantick
 
           check_room
           name = sent[:name].gsub(/[[:cntrl:]]/, " ").strip
-          answer_json(told(store.scans.add(class_id: input[:class_id], name:, bytes: sent[:bytes], made_at: now)), code: 201)
+          answer_json(scan_json(store.scans.add(class_id: input[:class_id], name:, bytes: sent[:bytes], made_at: now)), code: 201)
         end
 
         put "/api/scans/:scan_id/parts" do
           scan = store.uploads.receive(input[:scan_id], sent[:at], sent[:data].unpack1("m"))
           read if scan.state == "waiting"
-          answer_json(told(scan))
+          answer_json(scan_json(scan))
         end
 
         get("/api/scans/:scan_id") { answer_json(whole(store.scans.find(input[:scan_id]))) }
@@ -67,7 +67,7 @@ module Vantick
         post "/api/scan-pages/:scan_page_id/readings" do
           page = store.scans.page(input[:scan_page_id])
           unfit("This page was read already.", :scan_page_id) if page.state == "read"
-          found = Pages::ReadPage.new(store, store.scans.find(page.scan_id).class_id).read(kept(page))
+          found = Pages::ReadPage.new(store, store.scans.find(page.scan_id).class_id).read(store_page(page))
           answers = found.flat_map { |one| one.delete(:answers) || [] }
           store.scans.replace_page(page, found) { add(answers) }
           answer_json(whole(store.scans.find(page.scan_id)))
@@ -89,7 +89,7 @@ module Vantick
         def made_up(class_id) = (store.scans.made_up if store.classes.find(class_id)[:made_up])
 
         # The check that the made-up children worked on; made once.
-        def made(sheet)
+        def build_rows(sheet)
           store.checks.coded(sheet[:code])
         rescue Store::Missing
           store.checks.add(class_id: input[:class_id], **sheet.slice(:step, :task, :sheet, :times, :code), made_at: now)
@@ -99,7 +99,7 @@ module Vantick
           unfit("This page has no marks. Enter its answers by hand.", :scan_page_id) unless page.corners
           scan = store.scans.find(page.scan_id)
           check = whose(page, check_id, child_id, scan.class_id)
-          named = Pages::ReadPage.new(store, scan.class_id).named(kept(page).picture, page.corners, check, child_id, number)
+          named = Pages::ReadPage.new(store, scan.class_id).named(store_page(page).picture, page.corners, check, child_id, number)
           unfit("This sheet doesn't have that page.", :page) if named[:pieces].empty?
           store.scans.name_page(page.id, check_id:, child_id:, page: number, pieces: named[:pieces]) { add(named[:answers]) }
         end
@@ -126,7 +126,7 @@ module Vantick
 
         # The page as it was kept.
         # @return [Pages::Unpacked::Page]
-        def kept(page)
+        def store_page(page)
           jpeg = store.scans.picture(:scan_pages, page.id)
           unfit("This page's picture is gone. Scan it again.", :scan_page_id) unless jpeg
           Tempfile.create("page") do |file|
@@ -138,7 +138,7 @@ module Vantick
           end
         end
 
-        def told(scan)
+        def scan_json(scan)
           { **scan.slice(:id, :class_id, :name, :made_at, :state, :trouble, :pages, :bytes, :received), done: store.scans.done(scan.id),
             **store.pieces.counts(scan.id) }
         end
@@ -146,7 +146,7 @@ module Vantick
         def whole(scan)
           read, others = store.scans.pages(scan.id).partition { |page| page.state == "read" }
           names = store.classes.children(scan.class_id).to_h { |child| [child[:id], child[:name]] }
-          { scan: told(scan), read: read.length, check_ids: read.map(&:check_id).uniq, missing: missing(names, read),
+          { scan: scan_json(scan), read: read.length, check_ids: read.map(&:check_id).uniq, missing: missing(names, read),
             children: names.values_at(*read.map(&:child_id).uniq).compact, others: others.map { |page| unread(page) } }
         end
 
@@ -156,7 +156,7 @@ module Vantick
         def missing(names, read)
           checks = read.map(&:check_id).uniq.map { |id| store.checks.find(id) }
           children = names.map { |id, name| { id:, name: } }
-          asked = checks.flat_map { |check| Views::CheckView.asked(check, children, []).map { |child| child[:id] } }.uniq
+          asked = checks.flat_map { |check| Views::CheckView.questions(check, children, []).map { |child| child[:id] } }.uniq
           names.slice(*(asked - store.scans.children_of(checks.map(&:id)))).values
         end
       end

@@ -10,13 +10,13 @@ module Vantick
 
         get "/api/classes/:class_id/boards" do
           wording = store.classes.conventions(input[:class_id])
-          about, task, time = asked(input)
+          about, task, time = day_from(input)
           wrong = about.wrong.map { |one| { misreading: one.misreading.id, answer: task.write(one.answer, wording) } }
           answer_json({ answer: task.write(task.right_answer(time), wording), wrong: })
         end
 
         post "/api/classes/:class_id/boards" do
-          about, task, time = asked(sent)
+          about, task, time = day_from(sent)
           amounts = sent[:amounts].to_h { |one| one.values_at("answer", "amount").map(&:to_sym) }
           advice = about.advice(amounts, store.classes.conventions(input[:class_id]))
           keep(task, time, amounts)
@@ -33,7 +33,7 @@ module Vantick
         private
 
         # @return [Array(Core::Teaching::Boards, Core::Marking::Task, Core::Dial::DialTime)]
-        def asked(from)
+        def day_from(from)
           task = Core::Marking::Task.find(from[:task])
           time = task.parse_time(from[:time])
           step = step_of(from[:step], task, time)

@@ -5,18 +5,18 @@ module Vantick
     module Plan
       # The private address by which calendars follow the lessons of a class: made, shown and withdrawn.
       class CalendarAddresses < Resource
-        get("/api/classes/:class_id/calendar-address") { answer_json(told(store.calendar_addresses.of_class(input[:class_id]))) }
+        get("/api/classes/:class_id/calendar-address") { answer_json(address_json(store.calendar_addresses.of_class(input[:class_id]))) }
 
-        post("/api/classes/:class_id/calendar-address") { answer_json(told(store.calendar_addresses.make(input[:class_id], now))) }
+        post("/api/classes/:class_id/calendar-address") { answer_json(address_json(store.calendar_addresses.make(input[:class_id], now))) }
 
         delete "/api/classes/:class_id/calendar-address" do
           store.calendar_addresses.withdraw(input[:class_id])
-          answer_json(told(nil))
+          answer_json(address_json(nil))
         end
 
         private
 
-        def told(key)
+        def address_json(key)
           return { address: nil, webcal: nil, qr: "", reachable: reachable? } unless key
 
           full = "#{address}/api/calendars/#{key}/lessons.ics"

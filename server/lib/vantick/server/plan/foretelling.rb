@@ -17,18 +17,18 @@ module Vantick
           @today = today
         end
 
-        # @param outlook [Core::Term::Outlook]
+        # @param projection [Core::Term::TermProjection]
         # @param coming [Array<Core::Term::Planned>]
         # @return [Hash] as it is kept with the plan
-        def told(outlook, coming)
-          found = outlook.forecast(coming)
-          return { children: found.children, points: points(found), early: true } if outlook.too_early?
+        def call(projection, coming)
+          found = projection.forecast(coming)
+          return { children: found.children, points: points(found), early: true } if projection.too_early?
 
           score = Term::Score.of(before, came: found.points.first.likely, today: @today)
           found = score.widened(found) if score
           @store.terms.foretold(@term, points(found), day: Date.jd(@today).iso8601)
           { children: found.children, points: points(found), early: false, score: score && written(score),
-            within_reach: within_reach(outlook, coming, found) }
+            within_reach: within_reach(projection, coming, found) }
         end
 
         private
@@ -37,8 +37,8 @@ module Vantick
 
         def written(score) = { **score.to_h, told_on: Date.jd(score.told_on).iso8601, held: score.held? }
 
-        def within_reach(outlook, coming, found)
-          step, point = outlook.within_reach(coming, found)
+        def within_reach(projection, coming, found)
+          step, point = projection.within_reach(coming, found)
           step && { step: step.id, **point.to_h.slice(:low, :likely, :high) }
         end
 

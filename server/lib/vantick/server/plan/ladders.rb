@@ -15,8 +15,8 @@ module Vantick
           # @param school_class [Store::Rows::SchoolClass]
           # @return [Hash] as {LadderView.ladder} has it
           def of(store, school_class, today: Store::SchoolDay.today)
-            key = Store::Standings.key([KIND, SHAPE], school_class, store, today:)
-            store.jobs.result(key) || made(store, school_class, key, today)
+            key = Store::ProgressCache.key([KIND, SHAPE], school_class, store, today:)
+            store.jobs.result(key) || build(store, school_class, key, today)
           end
 
           # Those of all classes that are taught.
@@ -24,8 +24,8 @@ module Vantick
 
           private
 
-          def made(store, school_class, key, today)
-            LadderView.ladder(Store::Standings.of(school_class, store, today:)).tap do |ladder|
+          def build(store, school_class, key, today)
+            LadderView.ladder(Store::ProgressCache.of(school_class, store, today:)).tap do |ladder|
               store.jobs.keep(KIND, key, ladder, class_id: school_class.id)
             end
           end

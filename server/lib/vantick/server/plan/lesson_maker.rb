@@ -23,7 +23,7 @@ module Vantick
         # @raise [Core::Error]
         def make(day:, step:, child_ids: nil, **settled)
           task = planned_lesson(day, step)&.fetch(:task, nil) || task_in_turn(step)
-          plan = planned({ task:, **settled, step:, **kept(day, step) })
+          plan = planned({ task:, **settled, step:, **kept_lesson(day, step) })
           [@store.lessons.add(class_id: @class.id, day:, plan: plan.settled, made_at: @now, child_ids:), plan]
         end
 
@@ -34,25 +34,25 @@ module Vantick
         # @param step [String]
         # @return [String, nil] what a lesson on it is to ask: words and digits take turns, first what the class knows less of
         def task_in_turn(step)
-          expected = standing.by_child.values.map(&:expected)
-          turns = Core::Term::TaskTurns.new(first: standing.order.notation)
+          expected = progress.by_child.values.map(&:expected)
+          turns = Core::Term::TaskTurns.new(first: progress.order.notation)
           tasks = Array.new(2) { turns.next(Core::Teaching::Step.find(step), expected) }
           last = @store.lessons.all(@class.id, limit: 1, step:).first
           (tasks.find { |task| task.to_s != last&.plan&.fetch(:task).to_s } || tasks.first)&.to_s
         end
 
         # @return [Array<Symbol>] steps below whose review is due or that are not secure in this class
-        def earlier(step_id) = standing.to_go_over(Core::Teaching::Step.find(step_id)).map(&:id)
+        def earlier(step_id) = progress.to_go_over(Core::Teaching::Step.find(step_id)).map(&:id)
 
         private
 
-        def kept(day, step)
+        def kept_lesson(day, step)
           carried = @store.lessons.last_given(@class.id)&.left_out.to_a
           { earlier: planned_lesson(day, step)&.fetch(:recap) || earlier(step), kept: { recap: carried }, carried:,
             exit_avoid: @store.checks.last_times(@class.id, step), pace: @store.lessons.pacing(@class.id).own }
         end
 
-        def standing = @standing ||= Store::Standings.of(@class, @store, today: Store::SchoolDay.today)
+        def progress = @progress ||= Store::ProgressCache.of(@class, @store, today: Store::SchoolDay.today)
 
         # What the term's plan has on that day, where it is about the same step.
         def planned_lesson(day, step)

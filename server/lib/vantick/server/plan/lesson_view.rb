@@ -62,7 +62,7 @@ module Vantick
 
           def exit_choice(plan)
             times = plan.lesson.exit.filter_map(&:time) & plan.step.pool_for(plan.task)
-            Views::CheckView.choice(Core::Choosing::Choice.new(Core::Choosing::Telling.for(plan.step, plan.task), times))
+            Views::CheckView.choice(Core::Choosing::Choice.new(Core::Choosing::Discrimination.for(plan.step, plan.task), times))
           end
         end
       end

@@ -30,7 +30,7 @@ module Vantick
         end
 
         # @return [Found, nil] nothing at the top of the ladder
-        def found = made || planned || proposed
+        def find = saved || planned || proposed
 
         private
 
@@ -38,7 +38,7 @@ module Vantick
 
         def lessons = @lessons ||= @store.lessons.all(@class.id, limit: LOOKED)
 
-        def made
+        def saved
           coming, over = lessons.reject(&:given_at).partition { |one| one.day >= today }
           return of_lesson(coming.last, :made) if coming.any?
 

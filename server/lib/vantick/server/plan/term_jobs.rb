@@ -9,11 +9,11 @@ module Vantick
       # by what it depends on.
       module TermJobs
         FORECAST = "forecast"
-        HELPS = "helps"
+        SUGGESTIONS = "helps"
 
         class << self
           # @param store [Store::Database]
-          # @param kind [String] {FORECAST} or {HELPS}
+          # @param kind [String] {FORECAST} or {SUGGESTIONS}
           # @param planning [TermPlanning]
           # @param plan [Store::Rows::TermPlan] the one that holds
           # @return [Store::Rows::Job] done where the same was asked before
@@ -31,8 +31,8 @@ module Vantick
           end
 
           # @return [Array<Hash>]
-          def helps(store, job)
-            of(store, job).helps { |done, all| store.jobs.change(job.id, done:, of: all) }.map { |help| TermView.help(help) }
+          def suggestions(store, job)
+            of(store, job).interventions { |done, all| store.jobs.change(job.id, done:, of: all) }.map { |help| TermView.help(help) }
           end
 
           private

@@ -25,8 +25,8 @@ module Vantick
         end
 
         # Worked out where it is asked for: a plan that holds is shown without it.
-        # @return [Core::Teaching::ClassStanding]
-        def standing = @standing ||= Store::Standings.of(@store.classes.find(term.class_id), @store, today: @today)
+        # @return [Core::Teaching::ClassProgress]
+        def progress = @progress ||= Store::ProgressCache.of(@store.classes.find(term.class_id), @store, today: @today)
 
         # @return [Store::Rows::TermPlan] the one that holds, made anew where more is known of the class; not within a day that has begun
         def current
@@ -39,7 +39,7 @@ module Vantick
         def set
           old = @store.terms.plan(term.id)
           past, coming = parted(old ? lessons(old) : [], @today)
-          made = outlook(@today, past, settled(coming)).plan
+          made = projection(@today, past, settled(coming)).plan
           keep("set", past + made, (TermChanges.by_setting(coming, made) if coming.any?))
         end
 
@@ -51,7 +51,7 @@ module Vantick
           return fell_out(past, coming, day) if kind == "skip" && day < @today
 
           arranged = Term::Arrangement.new(coming).settled(kind.to_sym, day:, to:, step: step && Core::Teaching::Step.find(step))
-          made = outlook(@today, past, arranged).plan
+          made = projection(@today, past, arranged).plan
           keep("change", past + made, TermChanges.by_teacher(kind, day, to, coming, made))
         end
 
@@ -87,10 +87,10 @@ module Vantick
 
         # @yieldparam done [Integer] how many were worked out
         # @yieldparam all [Integer] of so many
-        # @return [Array<Core::Term::Outlook::Help>]
-        def helps(&)
+        # @return [Array<Core::Term::TermProjection::Intervention>]
+        def interventions(&)
           past, coming = parted(lessons(current), @today)
-          outlook(@today, past, settled(coming)).helps(&)
+          projection(@today, past, settled(coming)).interventions(&)
         end
 
         # @param plan [Store::Rows::TermPlan]
@@ -105,8 +105,8 @@ module Vantick
         def renew(plan)
           before = same_day?(plan) ? @store.terms.plans(term.id, 2).last : plan
           past, coming = parted(lessons(before), @today + 1)
-          made = outlook(@today + 1, past, settled(coming)).steady(coming)
-          change = Term::Change.between(coming, made, standing)
+          made = projection(@today + 1, past, settled(coming)).steady(coming)
+          change = Term::Change.between(coming, made, progress)
           return @store.terms.note(plan, known_of:, forecast: nil) unless change
 
           keep("answers", past + made, TermChanges.by_answers(change), instead_of: (plan if same_day?(plan)))
@@ -135,7 +135,7 @@ module Vantick
 
         # @return [Store::Rows::TermPlan] in the place of one that lacks what comes after a day that fell out
         def after(past, coming, day)
-          made = outlook(@today, past, settled(coming)).plan
+          made = projection(@today, past, settled(coming)).plan
           keep("change", past + made, TermChanges.by_teacher("skip", day, nil, coming, made), instead_of: @store.terms.plan(term.id))
         end
 
@@ -149,15 +149,15 @@ module Vantick
           end
         end
 
-        def outlook(from, past, settled)
-          Term::Outlook.new(standing, today: @today, from:, days: TermPlanning.days(term.to_hash), aim: Term::Aim.new(term.aim),
+        def projection(from, past, settled)
+          Term::TermProjection.new(progress, today: @today, from:, days: TermPlanning.days(term.to_hash), aim: Term::Aim.new(term.aim),
                                       aim_day: Date.iso8601(term.aim_day).jd, settled:, lost: Term::Planner.lost(past),
                                       unchecked: Term::Planner.unchecked(past))
         end
 
         def foretold(plan)
           past, coming = parted(lessons(plan), @today)
-          Foretelling.new(@store, term, @today).told(outlook(@today, past, settled(coming)), coming)
+          Foretelling.new(@store, term, @today).call(projection(@today, past, settled(coming)), coming)
         end
 
         def read(lesson)

@@ -33,9 +33,9 @@ module Vantick
               early: told[:early] || false, score: told[:score], within_reach: told[:within_reach] }
           end
 
-          # @param help [Core::Term::Outlook::Help]
+          # @param help [Core::Term::TermProjection::Intervention]
           def help(help)
-            { id: help.id, step: help.step&.id, weekday: help.weekday, more: help.more, **help.told.to_h.slice(:low, :likely, :high) }
+            { id: help.id, step: help.step&.id, weekday: help.weekday, more: help.more, **help.outcome.to_h.slice(:low, :likely, :high) }
           end
 
           private

@@ -29,7 +29,7 @@ module Vantick
           answer_json(view(planning, plan), code: 201)
         end
 
-        post "/api/classes/:class_id/term/put-backs" do
+        post "/api/classes/:class_id/term/reverts" do
           planning = term!
           answer_json(view(planning, planning.put_back), code: 201)
         end
@@ -43,8 +43,8 @@ module Vantick
           answer_json(TermView.forecast(plan.forecast, before&.forecast))
         end
 
-        get "/api/classes/:class_id/term/helps" do
-          answer_json({ helps: work(TermJobs::HELPS, term!.current).result.to_a })
+        get "/api/classes/:class_id/term/suggestions" do
+          answer_json({ suggestions: work(TermJobs::SUGGESTIONS, term!.current).result.to_a })
         end
 
         # Days off from a calendar file: nothing is kept of it.

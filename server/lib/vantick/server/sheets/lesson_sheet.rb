@@ -55,7 +55,7 @@ module Vantick
 
         def items(child_ids)
           all = stage.items.filter_map { |item| Core::Choosing::SheetChoice::Item.new(time: item.time).freeze if item.time }
-          levels = Store::Standings.of(@class, @store, today: Store::SchoolDay.today).levels(step)
+          levels = Store::ProgressCache.of(@class, @store, today: Store::SchoolDay.today).levels(step)
           set = @store.register.adjustments(@class.id)
           child_ids.flat_map { |id| own(all, levels.fetch(id, 1), set[id]).map { |item| row(item, id) } }
         end

@@ -8,7 +8,7 @@ module Vantick
         get("/api/checks/:check_id/sheet.pdf") do
           check = store.checks.find(input[:check_id])
           only = input[:child_id] || (:spare if input[:spare])
-          sheet = Pages::Printing.of_check(check, store.classes.find(check[:class_id])).kept(check, only:, names: input[:names])
+          sheet = Pages::Printing.of_check(check, store.classes.find(check[:class_id])).drawn_sheet(check, only:, names: input[:names])
           pdf(sheet, "sheet-#{check[:code]}", Time.iso8601(check[:made_at]), input.slice(:part, :sides))
         end
 
@@ -22,12 +22,12 @@ module Vantick
 
         get("/api/checks/:check_id/answers.csv") do
           check = store.checks.find(input[:check_id])
-          standing = store.answers.standing([check[:id]]).fetch(check[:id], [])
+          current = store.answers.current([check[:id]]).fetch(check[:id], [])
           content_type "text/csv"
           headers "content-disposition" => %(attachment; filename="answers-#{check[:code] || check[:id]}.csv")
           joined = store.register.joined_later(check[:class_id])
-          later = joined.keys.select { |id| Store::Register.not_here_then?(joined[id], standing, id) }
-          Documents::AnswerTables.csv(check, store.classes.find(check[:class_id]), standing, later:)
+          later = joined.keys.select { |id| Store::Register.not_here_then?(joined[id], current, id) }
+          Documents::AnswerTables.csv(check, store.classes.find(check[:class_id]), current, later:)
         end
 
         get("/api/dial.svg") do

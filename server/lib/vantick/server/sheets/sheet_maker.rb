@@ -83,7 +83,7 @@ module Vantick
           return unless @task && @kind.answered? && @kind.id != :baseline
 
           times = readers.values.first.map(&:time) & @step.pool_for(@task)
-          Core::Choosing::Choice.new(Core::Choosing::Telling.for(@step, @task), times)
+          Core::Choosing::Choice.new(Core::Choosing::Discrimination.for(@step, @task), times)
         end
 
         private

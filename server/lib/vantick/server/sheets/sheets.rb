@@ -39,7 +39,7 @@ module Vantick
         get "/api/checks/:check_id/sheet-preview" do
           check = store.checks.find(input[:check_id])
           printing = Pages::Printing.of_check(check, store.classes.find(check[:class_id]))
-          sheet = printing.kept(check, names: input[:names])
+          sheet = printing.drawn_sheet(check, names: input[:names])
           answer_json({ **drawn(sheet, sheet.pages.first(1)), unprintable: printing.unprintable, paper: paper(sheet) })
         end
 
@@ -83,8 +83,8 @@ module Vantick
         def review_due(school_class, settings)
           return {} unless settings.transform_keys(&:to_s)["versions"] == "each"
 
-          standing = Store::Standings.of(school_class, store, today: Store::SchoolDay.today)
-          standing.by_child.transform_values(&:review_due)
+          progress = Store::ProgressCache.of(school_class, store, today: Store::SchoolDay.today)
+          progress.by_child.transform_values(&:review_due)
         end
 
         def levelled?(settings)
@@ -92,14 +92,14 @@ module Vantick
         end
 
         def levels(school_class, step_id)
-          Store::Standings.of(school_class, store, today: Store::SchoolDay.today).levels(Core::Teaching::Step.find(step_id))
+          Store::ProgressCache.of(school_class, store, today: Store::SchoolDay.today).levels(Core::Teaching::Step.find(step_id))
         end
 
         # What the class's answers show, the commonest first.
         def own_misreadings(school_class)
           conventions = school_class.wording
           answers = store.answers.of_class(school_class[:id]).group_by { |answer| answer[:child_id] }
-          marked = answers.transform_values { |some| some.map { |answer| Store::Marks.asked(answer, conventions) } }
+          marked = answers.transform_values { |some| some.map { |answer| Store::MarkedAnswers.from_row(answer, conventions) } }
           Core::Judging::ClassEvidence.new(marked).showing.sort_by { |_, children| -children.length }.map(&:first)
         end
       end

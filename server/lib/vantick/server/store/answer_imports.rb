@@ -6,7 +6,7 @@ module Vantick
       # Answers that came in together, from a table or another program. They can be taken out together as well.
       class AnswerImports
         # Days for which they can be taken out (as with what was removed).
-        DAYS = Removed::DAYS
+        DAYS = Trash::DAYS
 
         def initialize(database)
           @db = database

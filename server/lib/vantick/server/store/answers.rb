@@ -23,7 +23,7 @@ module Vantick
 
         # Adds an answer; it corrects the one that stood before it.
         # @param given [Hash] `uuid`, `item_id`, `child_id` and `answer`
-        # @param marked [Core::Marking::Marked]
+        # @param marked [Core::Marking::MarkedAnswer]
         # @return [Array(Rows::Answer, Boolean)] the answer as kept, and whether it is new
         # @raise [IdTaken]
         def add(given, marked, answered_at:)
@@ -37,7 +37,7 @@ module Vantick
         end
 
         # A whole table at once: each corrects what stood in its place.
-        # @param rows [Array<Array(Hash, Core::Marking::Marked)>] as for {#add}, no place twice
+        # @param rows [Array<Array(Hash, Core::Marking::MarkedAnswer)>] as for {#add}, no place twice
         def add_all(rows, answered_at:)
           @db.transaction do
             places = rows.map { |given, _| given.values_at(:item_id, :child_id) }
@@ -51,14 +51,14 @@ module Vantick
 
         # A first answer to what nobody else was asked: nothing stood before it.
         # @param given [Hash] as for {#add}
-        # @param marked [Core::Marking::Marked]
+        # @param marked [Core::Marking::MarkedAnswer]
         def add_first(given, marked, answered_at:)
           @db[:answers].insert(**given, **judgement(marked), answered_at:)
         end
 
         # @param check_ids [Array<Integer>]
         # @return [Hash{Integer => Array<Rows::Answer>}] by check, the answers that no other corrects
-        def standing(check_ids)
+        def current(check_ids)
           rows = @db[:answers].join(:items, id: :item_id).where(check_id: check_ids).select_all(:answers).select_append(:check_id)
           corrected = rows.exclude(corrects_id: nil).select_map(:corrects_id).to_set
           found = readable(rows.order(Sequel[:answers][:id]).all.reject { |row| corrected.include?(row[:id]) })
@@ -74,13 +74,13 @@ module Vantick
 
         # @param check_id [Integer]
         # @param most [Integer]
-        # @return [Hash{Integer => Array<Rows::Asked>}] by child, the last answers that stand, oldest first, with what was asked and the
-        #   verdict of the `second` try
+        # @return [Hash{Integer => Array<Rows::AnswerWithItem>}] by child, the last answers that stand, oldest first, with
+        #   what was asked and the verdict of the `second` try
         def last_of_each(check_id, most)
           place = Sequel.function(:row_number).over(partition: Sequel[:answers][:child_id], order: Sequel.desc(Sequel[:answers][:id]))
           numbered = of_check(check_id).select_all(:answers).select_append(place.as(:place))
           rows = @db.from(numbered.as(:answers)).where(Sequel[:place] <= most).order(Sequel[:answers][:id])
-          with_second(readable(asked(rows).all)).group_by(&:child_id)
+          with_second(readable(filtered(rows).all)).group_by(&:child_id)
         end
 
         # @param item_ids [Array<Integer>]
@@ -102,7 +102,7 @@ module Vantick
         end
 
         # @param class_id [Integer]
-        # @return [Array<Rows::Asked>] the last {RECENT} answers of each child that stand, oldest first, with what was asked
+        # @return [Array<Rows::AnswerWithItem>] the last {RECENT} answers of each child that stand, oldest first, with what was asked
         def of_class(class_id, limit: RECENT)
           children = @db[:children].where(class_id:, left_at: nil).order(:position).select_map(:id)
           return [] if children.empty?
@@ -112,13 +112,13 @@ module Vantick
         end
 
         # @param child_id [Integer]
-        # @return [Array<Rows::Asked>] the same of one child
+        # @return [Array<Rows::AnswerWithItem>] the same of one child
         def of_child(child_id) = ruled(recent(child_id, RECENT).all)
 
         # @param child_id [Integer]
         # @return [Array<Hash>] answers that cannot be read and count nowhere: `id`, and `why` in words
         def unreadable(child_id)
-          asked(standing_rows.where(Sequel[:answers][:child_id] => child_id)).all.filter_map do |row|
+          filtered(standing_rows.where(Sequel[:answers][:child_id] => child_id)).all.filter_map do |row|
             why = Unreadable.why(row)
             { id: row[:uuid], why: } if why
           end
@@ -134,7 +134,7 @@ module Vantick
         private
 
         # One bad row takes no page with it: it is left out, and said in the log and on the child's page.
-        def readable(rows) = rows.reject { |row| Unreadable.told?(row) }
+        def readable(rows) = rows.reject { |row| Unreadable.reported?(row) }
 
         # Those that no other corrects.
         def standing_rows
@@ -143,7 +143,7 @@ module Vantick
         end
 
         # With what was asked.
-        def asked(rows)
+        def filtered(rows)
           found = rows.join(:items, id: :item_id).join(:checks, id: Sequel[:items][:check_id])
           found.select_all(:answers).select_append(:time, :check_id, :helped, *ASKED)
         end
@@ -152,7 +152,7 @@ module Vantick
 
         def with_second(rows)
           second = @db[:tries].where(answer_id: rows.map { |row| row[:id] }).order(:id).select_hash(:answer_id, :verdict)
-          rows.map { |row| Rows::Asked.of(row, second: second[row[:id]], misreadings: row[:misreadings].split.freeze) }
+          rows.map { |row| Rows::AnswerWithItem.of(row, second: second[row[:id]], misreadings: row[:misreadings].split.freeze) }
         end
 
         # From the index of a child's answers backwards: as quick after a year as after a week. Oldest first.
@@ -167,11 +167,11 @@ module Vantick
         end
 
         def ruled(found)
-          found = readable(found)
           ruled = rulings(found.map { |row| row[:id] })
-          found.map do |row|
+          readable(found).map do |row|
             verdict = ruled.fetch(row[:id], row[:verdict])
-            Rows::Asked.of(row, second: nil, verdict:, misreadings: (verdict == row[:verdict] ? row[:misreadings].split : []).freeze)
+            misreadings = (verdict == row[:verdict] ? row[:misreadings].split : []).freeze
+            Rows::AnswerWithItem.of(row, second: nil, verdict:, misreadings:)
           end
         end
 

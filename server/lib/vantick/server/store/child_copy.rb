@@ -28,7 +28,7 @@ module Vantick
         # The answers that stand, oldest first, with the teacher's ruling and what was tried second.
         # @return [Array<Hash>]
         def answers
-          rows = standing.all
+          rows = current.all
           ids = rows.map { |row| row[:id] }
           rulings = @db[:overrules].where(answer_id: ids).order(:id).as_hash(:answer_id)
           tries = @db[:tries].where(answer_id: ids).order(:id).all.group_by { |row| row[:answer_id] }
@@ -44,7 +44,7 @@ module Vantick
 
         private
 
-        def standing
+        def current
           corrected = @db[:answers].where(child_id: @id).exclude(corrects_id: nil).select(:corrects_id)
           rows = @db[:answers].join(:items, id: :item_id).join(:checks, id: Sequel[:items][:check_id])
           rows = rows.where(Sequel[:answers][:child_id] => @id).exclude(Sequel[:answers][:id] => corrected)

@@ -57,14 +57,14 @@ module Vantick
         end
 
         # @return [Array<Rows::Lesson>] those that were given, oldest first
-        def given(class_id) = @db[:lessons].where(class_id:).exclude(given_at: nil).order(:given_at, :id).map { |row| read(row) }
+        def taught(class_id) = @db[:lessons].where(class_id:).exclude(given_at: nil).order(:given_at, :id).map { |row| read(row) }
 
         # Lessons back from which the pace of a class is taken (judgement: half a term).
         PACED = 18
 
         # @return [Core::Teaching::Pacing] as things took in the lessons that were given last
         def pacing(class_id)
-          took = given(class_id).last(PACED).flat_map { |lesson| lesson.seconds.to_a }
+          took = taught(class_id).last(PACED).flat_map { |lesson| lesson.seconds.to_a }
           Core::Teaching::Pacing.new(took.group_by { |one| one[:kind].to_sym }.transform_values { |all| all.map { |one| one[:seconds] } })
         end
 

@@ -6,7 +6,7 @@ module Vantick
       # Lists of children that were taken into a class, each with what the class was before. The last one can be taken back.
       class ListsTaken
         # Days for which a list can be taken back (as with what was removed).
-        DAYS = Removed::DAYS
+        DAYS = Trash::DAYS
         KEPT = %i[id name source_id left_at].freeze
 
         def initialize(database)

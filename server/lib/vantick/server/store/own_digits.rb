@@ -17,8 +17,8 @@ module Vantick
         def of(child_id)
           pieces = @db[:scan_pieces].where(child_id:).exclude(forms: nil).exclude(settled_at: nil)
           pieces = pieces.reverse(:id).limit(PIECES).select_map(%i[item_id forms])
-          standing = @db[:answers].where(child_id:, item_id: pieces.map(&:first)).order(:id).select_hash(:item_id, :answer)
-          Core::Paper::OwnDigits.from(pieces.filter_map { |item_id, forms| [read(forms), standing[item_id]] if standing[item_id] })
+          progress = @db[:answers].where(child_id:, item_id: pieces.map(&:first)).order(:id).select_hash(:item_id, :answer)
+          Core::Paper::OwnDigits.from(pieces.filter_map { |item_id, forms| [read(forms), progress[item_id]] if progress[item_id] })
         end
 
         private

@@ -9,22 +9,22 @@ module Vantick
           # @param store [Database]
           # @param check [Rows::Check]
           # @param now [String]
-          # @return [Rows::Removed]
+          # @return [Rows::TrashItem]
           def check(store, check, now)
-            about = { step: check.step, task: check.task, at: check.made_at, code: check.code, answers: given(store, check.id) }
+            about = { step: check.step, task: check.task, at: check.made_at, code: check.code, answers: submitted(store, check.id) }
             store.removed.put(:check, check, about, now)
           end
 
-          # @return [Rows::Removed]
+          # @return [Rows::TrashItem]
           def lesson(store, lesson, now)
             store.removed.put(:lesson, lesson, { step: lesson.plan[:step], at: lesson.day, answers: 0 }, now)
           end
 
           # A desk whose times are its own takes them and their answers with it; where it was opened for a check, those stay.
-          # @return [Rows::Removed]
+          # @return [Rows::TrashItem]
           def desk(store, desk, now)
             own = desk.kind != "exit"
-            about = { step: desk.step, at: desk.opened_at, desk: desk.kind, answers: own ? given(store, desk.check_id) : 0 }
+            about = { step: desk.step, at: desk.opened_at, desk: desk.kind, answers: own ? submitted(store, desk.check_id) : 0 }
             return store.removed.put(:desk, desk, about, now) unless own
 
             check = store.checks.find(desk.check_id)
@@ -33,8 +33,8 @@ module Vantick
 
           private
 
-          def given(store, check_id)
-            store.answers.standing([check_id]).fetch(check_id, []).count { |answer| answer.verdict != "blank" }
+          def submitted(store, check_id)
+            store.answers.current([check_id]).fetch(check_id, []).count { |answer| answer.verdict != "blank" }
           end
         end
       end

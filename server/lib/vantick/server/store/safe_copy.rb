@@ -39,7 +39,7 @@ module Vantick
           def restore(copy, path, stamp:, other: false)
             raise Failed, "There is no file #{copy}." unless File.file?(copy)
 
-            hold = Hold.alone(path)
+            hold = FileLock.alone(path)
             fresh = part_of(path)
             open_for(copy) do |database|
               raise Unusable.new(:foreign, copy) unless SchoolFile.checked_version(database, copy).positive?
@@ -59,7 +59,7 @@ module Vantick
           # @return [String, nil] where the one that was there lies now
           # @raise [Unusable]
           def move_aside(path)
-            hold = Hold.alone(path)
+            hold = FileLock.alone(path)
             return unless File.exist?(path)
 
             before = "#{path}.before"

@@ -6,7 +6,7 @@ module Vantick
       # Lists of the whole school that were taken, all of each or nothing. The last one can be taken back.
       class SchoolRosters
         # Days for which one can be taken back (as with what was removed).
-        DAYS = Removed::DAYS
+        DAYS = Trash::DAYS
         MOVED = %i[id name class_id left_at joined_at].freeze
 
         def initialize(database)

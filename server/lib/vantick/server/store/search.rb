@@ -32,11 +32,11 @@ module Vantick
 
         # Each word begins one of the row's.
         def fits?(row, words)
-          own = folded(said(row)).split(/[^[:alnum:]]+/)
+          own = folded(result_text(row)).split(/[^[:alnum:]]+/)
           words.all? { |word| own.any? { |one| one.start_with?(word) } }
         end
 
-        def said(row)
+        def result_text(row)
           day = row[:at] && Date.iso8601(row[:at][0, 10])
           step = row[:step] && Core::Teaching::Step.find(row[:step]).name
           task = row[:task] && Core::Marking::Task.find(row[:task]).name
@@ -46,24 +46,24 @@ module Vantick
 
         def children
           rows = @db[:children].where(class_id: @classes.keys).order(Sequel.~(left_at: nil), :class_id, :position)
-          rows.select(:id, :class_id, :name).map { |row| told(:child, row) }
+          rows.select(:id, :class_id, :name).map { |row| result_row(:child, row) }
         end
 
         # Practice at the desks is none.
         def checks
           practice = @db[:desks].where(check_id: Sequel[:checks][:id], kind: Checks::OWN_TASKS).exists
           rows = @db[:checks].where(class_id: @classes.keys).exclude(practice).reverse(:id).limit(LOOKED_AT)
-          rows.select(:id, :class_id, :step, :task, :code, Sequel[:made_at].as(:at)).map { |row| told(:check, row) }
+          rows.select(:id, :class_id, :step, :task, :code, Sequel[:made_at].as(:at)).map { |row| result_row(:check, row) }
         end
 
         def lessons
           rows = @db[:lessons].where(class_id: @classes.keys).reverse(:day, :id).limit(LOOKED_AT).select(:id, :class_id, :day, :plan)
           rows.map do |row|
-            told(:lesson, { **row.slice(:id, :class_id), at: row[:day], step: JSON.parse(row[:plan])["step"] })
+            result_row(:lesson, { **row.slice(:id, :class_id), at: row[:day], step: JSON.parse(row[:plan])["step"] })
           end
         end
 
-        def told(kind, row) = { kind:, **row, class_name: @classes.fetch(row[:class_id]) }
+        def result_row(kind, row) = { kind:, **row, class_name: @classes.fetch(row[:class_id]) }
       end
     end
   end

@@ -18,22 +18,22 @@ module Vantick
         # @return [Hash{Integer => Symbol}] by class one of {RIGHTS}; nothing where there is none
         def rights(account_id, class_ids)
           own = @db[:classes].where(id: class_ids, account_id:).select_map(:id).to_h { |id| [id, :owning] }
-          shared = standing.where(class_id: class_ids, account_id:).as_hash(:class_id, :last_day)
+          shared = current.where(class_id: class_ids, account_id:).as_hash(:class_id, :last_day)
           shared.transform_values { |last_day| last_day ? :teaching : :keeping }.merge(own)
         end
 
         # @param account_id [Integer]
         # @return [Hash{Integer => Hash}] by class whose it is, what may be done in it, and until when
         def of_account(account_id)
-          rows = standing.join(:classes, id: Sequel[:shares][:class_id]).left_join(:accounts, id: Sequel[:classes][:account_id])
+          rows = current.join(:classes, id: Sequel[:shares][:class_id]).left_join(:accounts, id: Sequel[:classes][:account_id])
           rows.where(Sequel[:shares][:account_id] => account_id).select_map([Sequel[:shares][:class_id], :login, :last_day])
               .to_h { |id, of, until_day| [id, { of:, right: until_day ? :teaching : :keeping, until: until_day }] }
         end
 
         # @return [Array<Hash>] with whom a class is shared, by name
         def of_class(class_id)
-          standing.join(:accounts, id: :account_id).where(class_id:).order(:login)
-                  .select_map(%i[account_id login last_day]).map { |id, name, day| { account_id: id, name:, until: day } }
+          current.join(:accounts, id: :account_id).where(class_id:).order(:login)
+                 .select_map(%i[account_id login last_day]).map { |id, name, day| { account_id: id, name:, until: day } }
         end
 
         # @return [Integer, nil] the account whose it is
@@ -58,7 +58,7 @@ module Vantick
         private
 
         # Those that are over are none.
-        def standing
+        def current
           today = Date.jd(SchoolDay.today).iso8601
           @db[:shares].where(Sequel.|({ last_day: nil }, Sequel[:last_day] >= today))
         end

@@ -98,7 +98,7 @@ module Vantick
           children = @db[:children].where(class_id:)
           last = @db[:answers].where(child_id: children.select(:id)).max(:id)
           [last, children.where(left_at: nil).count, @db[:lessons].where(class_id:).exclude(given_at: nil).count,
-           *Said.new(@db).mark(children.select_map(:id)).then { |mark| mark if mark.first.positive? }].join("/")
+           *TeacherJudgements.new(@db).mark(children.select_map(:id)).then { |mark| mark if mark.first.positive? }].join("/")
         end
 
         # Lessons that were planned for days that are over, and of which nobody said that they fell out.

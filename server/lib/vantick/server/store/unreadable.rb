@@ -15,13 +15,13 @@ module Vantick
           # @return [String, nil] why it cannot be read, in words
           def why(row)
             return "Its day is none: #{row[:answered_at]}." unless day?(row[:answered_at])
-            return "Its verdict is none: #{row[:verdict]}." unless Core::Marking::Marked::VERDICTS.include?(row[:verdict].to_sym)
+            return "Its verdict is none: #{row[:verdict]}." unless Core::Marking::MarkedAnswer::VERDICTS.include?(row[:verdict].to_sym)
 
-            asked(row) if row.key?(:task)
+            question_of(row) if row.key?(:task)
           end
 
           # @return [Boolean] whether it cannot be read; said in the log once
-          def told?(row)
+          def reported?(row)
             why = why(row) or return false
             @told ||= Set.new
             warn "Vantick: answer #{row[:id]} cannot be read and is left out. #{why}" if @told.add?([row[:id], why])
@@ -36,7 +36,7 @@ module Vantick
             MOMENT.match?(text) && @days.fetch(day = text[0, 10]) { @days[day] = Date.valid_date?(*day.split("-").map(&:to_i)) }
           end
 
-          def asked(row)
+          def question_of(row)
             @asked ||= {}
             key = row.values_at(:step, :task, :time)
             @asked.fetch(key) { @asked[key] = trouble(*key) }

@@ -6,16 +6,16 @@ module Vantick
       # The next lesson's day as one thing: the lesson, the groups, what is on paper, and one stack of it.
       class Day < Resource
         # How much paper a stack takes is known once its pages are drawn.
-        PAPER = Store::LastMade.new
+        PAPER = Store::ResultCache.new
 
         get "/api/classes/:class_id/tomorrow" do
-          answer_json(told)
+          answer_json(day_json)
         end
 
         post "/api/classes/:class_id/stacks" do
-          next_one = found or unfit("Every step has been taught. There is no lesson to print.", nil)
+          next_one = next_lesson or unfit("Every step has been taught. There is no lesson to print.", nil)
           StackMaker.new(store, school_class, now:).make(next_one, groups, seed: sent[:seed])
-          answer_json(told, code: 201)
+          answer_json(day_json, code: 201)
         end
 
         # One lesson, whatever comes next.
@@ -29,12 +29,12 @@ module Vantick
 
         def school_class = @school_class ||= store.classes.find(input[:class_id])
 
-        def found = Plan::NextLesson.new(store, school_class, now:).found
+        def next_lesson = Plan::NextLesson.new(store, school_class, now:).find
 
         def groups = Classes::Grouping.of(store, school_class)[:groups]
 
-        def told
-          one = found
+        def day_json
+          one = next_lesson
           stack = one && store.stacks.of_day(school_class.id, one.day)
           { next: one&.to_h, groups:, stack: stack && stack_told(stack) }
         end

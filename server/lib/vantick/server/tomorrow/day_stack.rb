@@ -53,7 +53,7 @@ module Vantick
 
           check = @store.checks.find(part[:check_id])
           printing = Pages::Printing.of_check(check, @class)
-          { **part, sheet: printing.kept(check), names: printing.children.map { |child| child[:name] } }
+          { **part, sheet: printing.drawn_sheet(check), names: printing.children.map { |child| child[:name] } }
         rescue Store::Missing, Core::Error
           nil
         end

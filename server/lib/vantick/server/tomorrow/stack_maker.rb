@@ -97,8 +97,8 @@ module Vantick
 
         # What children had lately is not asked again.
         def known(step)
-          review_due = standing.by_child.transform_values(&:review_due)
-          Sheets::SheetMaker::Known.new(lately:, review_due:, levels: standing.levels(step),
+          review_due = progress.by_child.transform_values(&:review_due)
+          Sheets::SheetMaker::Known.new(lately:, review_due:, levels: progress.levels(step),
                                         adjustments: @store.register.adjustments(@class.id))
         end
 
@@ -107,7 +107,7 @@ module Vantick
           @lately ||= @store.checks.lately(@class.id, since)
         end
 
-        def standing = @standing ||= Store::Standings.of(@class, @store, today: Store::SchoolDay.today)
+        def progress = @progress ||= Store::ProgressCache.of(@class, @store, today: Store::SchoolDay.today)
 
         def forget(day)
           old = @store.stacks.of_day(@class.id, day) or return
@@ -117,7 +117,7 @@ module Vantick
 
         def forget_check(id)
           check = @store.checks.find(id)
-          Store::Removing.check(@store, check, @now) if @store.answers.standing([id]).fetch(id, []).empty?
+          Store::Removing.check(@store, check, @now) if @store.answers.current([id]).fetch(id, []).empty?
         rescue Store::Missing
           nil
         end

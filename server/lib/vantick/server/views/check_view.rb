@@ -19,7 +19,7 @@ module Vantick
           # @param children [Array<Hash>] of the class
           # @param answers [Array<Hash>] those that stand
           # @return [Array<Hash>]
-          def asked(check, children, answers)
+          def questions(check, children, answers)
             own = check[:items].map { |item| item[:child_id] }
             ids = check[:sheet][:child_ids] || (own if own.any? && own.all?) or return children
             ids |= answers.map { |answer| answer[:child_id] }
@@ -31,7 +31,7 @@ module Vantick
           # @param answers [Array<Hash>] those that stand
           def summary(check, children, answers)
             given = answers.reject { |answer| answer[:verdict] == "blank" }
-            { **about(check), items: items_of_one(check), children: asked(check, children, answers).length, answers: given.length,
+            { **about(check), items: items_of_one(check), children: questions(check, children, answers).length, answers: given.length,
               answered: given.map { |answer| answer[:child_id] }.uniq.length,
               unreadable: given.count { |answer| answer[:verdict] == "unreadable" } }
           end
@@ -40,13 +40,13 @@ module Vantick
             task = Core::Marking::Task.find(check[:task])
             step = Core::Teaching::Step.find(check[:step])
             conventions = school_class.wording
-            { **about(check), children: asked(check, school_class[:children], answers), letters: letters(check),
-              answers: told(check, answers, conventions), choice: check_choice(check, step, task),
+            { **about(check), children: questions(check, school_class[:children], answers), letters: letters(check),
+              answers: check_json(check, answers, conventions), choice: check_choice(check, step, task),
               items: numbered(check[:items]).map { |item, at| { **item(item, conventions), options: options(item, conventions, at) } } }
           end
 
           # @return [Array<Hash>]
-          def told(check, answers, conventions)
+          def check_json(check, answers, conventions)
             items = check[:items].to_h { |item| [item[:id], item] }
             answers.map { |one| answer(one, conventions, items.fetch(one[:item_id])) }
           end
@@ -64,9 +64,9 @@ module Vantick
           # @param item [Hash] that was answered, with `task` and `time`
           # @return [Hash] an answer, whether it counts as right in the class, and which half of it is where it does not
           def answer(answer, conventions, item)
-            right = Core::Marking::Marked.right?(answer[:verdict], conventions)
-            half = Core::Desk::HalfRight.of(Store::Marks.asked({ **answer, **item.slice(:task, :time) }, conventions), conventions)
-            { **answer, right:, half:, near: near(answer, item, conventions), misreadings: Store::Marks.causes(answer[:misreadings]) }
+            marked = Store::MarkedAnswers.from_row({ **answer, **item.slice(:task, :time) }, conventions)
+            { **answer, right: marked.right?, half: Core::Desk::HalfRight.of(marked, conventions), near: near(answer, item, conventions),
+              misreadings: Store::MarkedAnswers.causes(answer[:misreadings]) }
           end
 
           # What an unreadable answer in words may mean: for a teacher to choose, as nobody else can say.
@@ -78,7 +78,7 @@ module Vantick
 
           # @param why [Hash{Integer => String}] of children without answers who were away, or not here then
           def findings(check, school_class, answers, why)
-            children = asked(check, school_class[:children], answers)
+            children = questions(check, school_class[:children], answers)
             by_child = marked_by_child(check, school_class, answers)
             evidence = Core::Judging::ClassEvidence.new(by_child)
             { check_id: check[:id], alike: alike(check, by_child),
@@ -111,7 +111,7 @@ module Vantick
           def check_choice(check, step, task)
             same = check[:items].select { |item| item[:task] == check[:task] }
             first = same.group_by { |item| item[:child_id] }.values.first || []
-            choice(Core::Choosing::Choice.new(Core::Choosing::Telling.for(step, task), first.map do |item|
+            choice(Core::Choosing::Choice.new(Core::Choosing::Discrimination.for(step, task), first.map do |item|
               task.parse_time(item[:time])
             end & step.pool_for(task)))
           end
@@ -137,7 +137,7 @@ module Vantick
             given = answers.group_by { |answer| answer[:child_id] }
             school_class[:children].to_h do |child|
               mine = given.fetch(child[:id], [])
-              [child[:id], mine.map { |answer| Store::Marks.asked({ **answer, **asked.fetch(answer[:item_id]) }, conventions) }]
+              [child[:id], mine.map { |answer| Store::MarkedAnswers.from_row({ **answer, **asked.fetch(answer[:item_id]) }, conventions) }]
             end
           end
 

@@ -91,9 +91,9 @@ module Vantick
         end
 
         def copy
-          return if @copied && @copied > Store::OneWriter.now - DAY
+          return if @copied && @copied > Store::WriteSerializer.now - DAY
 
-          @copied = Store::OneWriter.now
+          @copied = Store::WriteSerializer.now
           Server.make_ready(@store)
           DailyCopies.new(@store, log: @log).make(Date.jd(Store::SchoolDay.today))
         end

@@ -68,10 +68,10 @@ module Vantick
           # What is asked in words or digits, in one size on all pages.
           def prompt(item, place, width, below, usual: 15, bold: true)
             size = Letters.of(bold).fitting(all_asked, width, usual * @scale)
-            place.page.text(sheet.asked(item), place.x + NUMBER, place.y + below, size:, bold:)
+            place.page.text(sheet.question(item), place.x + NUMBER, place.y + below, size:, bold:)
           end
 
-          def all_asked = @all_asked ||= sheet.versions.flat_map(&:items).map { |item| sheet.asked(item) }.uniq
+          def all_asked = @all_asked ||= sheet.versions.flat_map(&:items).map { |item| sheet.question(item) }.uniq
         end
       end
     end

@@ -20,12 +20,12 @@ module Vantick
 
           def exercise(item, place, ink)
             dial(item, place.page, [place.x + 20 + reach, place.y + reach]).draw(item.time.hands)
-            said(item, place)
+            statement(item, place)
             causes(item, place, ink)
             right(place, ink, place.y + height - 4)
           end
 
-          def said(item, place)
+          def statement(item, place)
             said = format(Layout::WORDS[:said], words: item.said.words(sheet.conventions))
             left = place.x + 28 + (2 * reach)
             place.page.paragraph(said, left, place.y + reach - 20, place.right - left, size: 12)

@@ -16,7 +16,7 @@ module Vantick
             half = width / 2
             page.line([x + half, y + 10], [x + half, y + height - 10], width: 1.4)
             Dial.new(page, [x + (half / 2), y + (height / 2)], DIAL, **sheet.look, **LOOK).draw(time.hands)
-            asked(page, following, x + half + 12, y + 42, half - 20)
+            draw_question(page, following, x + half + 12, y + 42, half - 20)
           end
         end
       end

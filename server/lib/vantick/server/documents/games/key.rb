@@ -16,7 +16,7 @@ module Vantick
             title = format(TEXT[:title], title: "#{sheet.kind.name}, #{in_a_sentence(sheet.title)}")
             page.text(title, MARGIN, MARGIN + 14, size: 17, bold: true)
             origin(page, MARGIN + Letters.of(true).width(title, 17) + 14, page.width - MARGIN, MARGIN + 14)
-            top = said.reduce(MARGIN + 40) { |below, line| page.paragraph(line, MARGIN, below, page.inner, size: 12) + 3 }
+            top = time_in_words.reduce(MARGIN + 40) { |below, line| page.paragraph(line, MARGIN, below, page.inner, size: 12) + 3 }
             rows(page, top + 14)
             [page]
           end
@@ -25,7 +25,7 @@ module Vantick
 
           def in_a_sentence(text) = text[0].downcase + text[1..]
 
-          def said
+          def time_in_words
             [TEXT[sheet.kind.id], lines, near, (TEXT[:scissors] unless sheet.kind.id == :bingo),
              format(TEXT[:again], number: sheet.game.number, count: sheet.versions.first.items.length)].compact
           end

@@ -41,11 +41,11 @@ module Vantick
             page.text(TEXT[:have], x + 12, y + 20, size: 13)
             Dial.new(page, [x + 80, y + 90], DIAL, **sheet.look, **LOOK).draw(time.hands)
             page.text(TEXT[:who], x + 152, y + 20, size: 13)
-            asked(page, following, x + 152, y + 56, width - 160)
+            draw_question(page, following, x + 152, y + 56, width - 160)
           end
 
           # The time in digits, in words, or both.
-          def asked(page, time, x, y, width)
+          def draw_question(page, time, x, y, width)
             lines = { "digits" => [digits(time)], "words" => [words(time)], "both" => [words(time), digits(time)] }.fetch(sheet.cards)
             lines.reduce(y) { |below, text| page.paragraph(text, x, below, width, size: SIZE, bold: true) + 4 }
           end

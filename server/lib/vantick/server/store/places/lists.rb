@@ -31,23 +31,23 @@ module Vantick
           def in?(database) = database.table_exists?(@table) && database[@table].columns.include?(@column)
 
           # @return [Integer] how many rows are about these children
-          def left(database, ids) = found(database, ids).length
+          def left(database, ids) = rows_of(database, ids).length
 
           # @return [Array<Hash>] what is there of a child
           def copy(database, id)
-            found(database, [id]).flat_map { |row, held| @held.of(held, id).map { |one| { **row.slice(*@about), **one } } }
+            rows_of(database, [id]).flat_map { |row, held| @held.of(held, id).map { |one| { **row.slice(*@about), **one } } }
           end
 
           # Takes all of these children out.
           def erase(database, ids)
-            found(database, ids).each do |row, held|
+            rows_of(database, ids).each do |row, held|
               database[@table].where(@key => row[@key]).update(@column => JSON.generate(@held.without(held, ids)))
             end
           end
 
           private
 
-          def found(database, ids)
+          def rows_of(database, ids)
             rows = database[@table].exclude(@column => nil).order(@key).all
             rows.map { |row| [row, JSON.parse(row[@column], symbolize_names: true)] }.select { |_, held| @held.any?(held, ids) }
           end

@@ -1,0 +1,63 @@
+# frozen_string_literal: true
+
+module Vantick
+  module Server
+    module Store
+      # Answers as kept, as core takes them.
+      module MarkedAnswers
+        # Typed for what is there and cannot be read.
+        UNCLEAR = "?"
+        DRAWN = "Type the number of the matching picture, - for blank, or ? if you can't read it."
+
+        # @param answer [Hash] with its `task` and `time` as well
+        # @param conventions [Core::Wording::Conventions]
+        # @return [Core::Marking::MarkedAnswer]
+        def self.from_row(answer, conventions)
+          task = Core::Marking::Task.find(answer[:task])
+          of(answer, task, task.parse_time(answer[:time]), conventions)
+        end
+
+        # @param item [Hash] as kept: `task`, `time` and what was said
+        # @param text [String] as it was typed
+        # @param conventions [Core::Wording::Conventions]
+        # @param home [Core::Wording::HomeLanguage, nil] of the child
+        # @param own [Proc, nil] gives the {Core::Wording::OwnWords} of the child, where the answer cannot be read without them
+        # @return [Core::Marking::MarkedAnswer]
+        # @raise [Core::AnswerTooLong]
+        def self.judged(item, text, conventions, home: nil, own: nil)
+          task = Core::Marking::Task.find(item[:task])
+          Core::Marking::Marker.mark(task:, time: task.parse_time(item[:time]), text:, said: item[:said], conventions:, home:, own:)
+        end
+
+        # What a teacher types: of a drawing it is a picture's number, which the page sends as angles, or a sign for none or unclear.
+        # @return [Core::Marking::MarkedAnswer] as {judged}
+        # @raise [Core::Error] for letters in the place of a drawing, which nobody could have drawn
+        def self.typed(item, text, conventions, home: nil, own: nil)
+          marked = judged(item, text, conventions, home:, own:)
+          return marked unless marked.verdict == :unreadable && marked.task.notation == :hands && text.strip != UNCLEAR
+
+          raise Core::Error.new(DRAWN, field: :answer)
+        end
+
+        # @param text [String]
+        # @return [String] as the store can hold it
+        def self.plain(text) = text.scrub("\uFFFD").tr("\u0000", "\uFFFD")
+
+        # @param ids [Array<String>] all misreadings that an answer may show
+        # @return [Array<Symbol>] those that are told of it
+        def self.causes(ids) = Core::Reading::Misreading.likeliest(ids.map(&:to_sym))
+
+        # @param answer [Hash] with `verdict` and `misreadings`
+        # @param task [Core::Marking::Task]
+        # @param time [Core::Dial::DialTime]
+        # @param conventions [Core::Wording::Conventions]
+        # @return [Core::Marking::MarkedAnswer]
+        def self.of(answer, task, time, conventions)
+          verdict = answer[:verdict].to_sym
+          Core::Marking::MarkedAnswer.new(task:, time:, verdict:, misreadings: answer[:misreadings].map(&:to_sym),
+                                          read_as: answer[:read_as].to_s, accepted: conventions.accepts?(verdict))
+        end
+      end
+    end
+  end
+end

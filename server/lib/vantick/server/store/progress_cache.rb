@@ -1,0 +1,158 @@
+# frozen_string_literal: true
+
+require "digest"
+
+module Vantick
+  module Server
+    module Store
+      # Where children stand on the ladder, from their answers as the store has them and the lessons that were given.
+      module ProgressCache
+        KEPT = ResultCache.new
+        YEARS = ResultCache.new
+        DAYS = ResultCache.new
+        # @param school_class [Rows::SchoolClass]
+        # @param store [Store::Database]
+        # @param today [Integer] the Julian day of today
+        # @return [Core::Teaching::ClassProgress]
+        def self.of(school_class, store, today:)
+          cached(KEPT, school_class, store, today, store.answers.of_class(school_class[:id]))
+        end
+
+        # The same of all answers there are, and not of the last ones alone.
+        def self.of_year(school_class, store, today:)
+          cached(YEARS, school_class, store, today, store.answers.of_class(school_class[:id], limit: nil))
+        end
+
+        def self.cached(made, school_class, store, today, answers)
+          known = known(store, school_class)
+          made_of = [answers, known, today, school_class.slice(:children, :conventions)]
+          made.of([store.object_id, school_class[:id]], made_of) { build(school_class, answers, today, known) }
+        end
+        private_class_method :cached
+
+        # What all that is said of a class depends on; it costs hardly anything to ask.
+        # @param school_class [Rows::SchoolClass]
+        # @return [String]
+        def self.key(kind, school_class, store, today:)
+          ids = school_class.children.map { |child| child[:id] }
+          known = [kind, school_class.id, ids, school_class.conventions, today, answered(store, ids), store.teacher_judgements.mark(ids),
+                   store.away.of(ids), store.register.joined_later(school_class.id),
+                   lessons(store, school_class.id).map { |lesson| [lesson.step.id, lesson.day] }]
+          Digest::SHA256.hexdigest(known.inspect)
+        end
+
+        # How many answers there are, the last of them, and the last ruling on them.
+        def self.answered(store, ids)
+          answers = store.db[:answers].where(child_id: ids)
+          [answers.count, answers.max(:id), store.db[:overrules].where(answer_id: answers.select(:id)).max(:id)]
+        end
+        private_class_method :answered
+
+        # Of one child alone, also one who left the class.
+        # @param child [Rows::Child]
+        # @param school_class [Rows::SchoolClass]
+        # @return [Core::Teaching::ClassProgress]
+        def self.of_child(child, school_class, store, today:)
+          alone = school_class.with(children: [child.slice(:id, :name).freeze].freeze)
+          build(alone, store.answers.of_child(child.id), today, known(store, alone))
+        end
+
+        # Of a class as it stood at the end of a day, by the answers until then.
+        # @param day [Integer] a Julian day
+        # @return [Core::Teaching::ClassProgress]
+        def self.of_day(school_class, store, day)
+          answers = store.answers.of_class(school_class.id, limit: nil).select { |answer| SchoolDay.jd(answer[:answered_at]) <= day }
+          known = known(store, school_class)
+          known = { **known, lessons: known[:lessons].select { |lesson| lesson.day <= day } }
+          made_of = [answers, known, day, school_class.slice(:children, :conventions)]
+          DAYS.of([store.object_id, school_class.id], made_of) { build(school_class, answers, day, known) }
+        end
+
+        # Of one child by some of its answers alone, as it stood on a day.
+        # @param answers [Array<Rows::AnswerWithItem>] oldest first
+        # @return [Core::Teaching::ClassProgress]
+        def self.of_answers(child, school_class, store, answers, today:)
+          alone = school_class.with(children: [child.slice(:id, :name).freeze].freeze)
+          known = known(store, alone)
+          build(alone, answers, today, { **known, lessons: known[:lessons].select { |lesson| lesson.day <= today } })
+        end
+
+        # What is believed of a child but for its answers to one check.
+        # @return [Core::Knowing::Belief]
+        def self.before(child, school_class, store, check_id, today:)
+          alone = school_class.with(children: [child.slice(:id, :name).freeze].freeze)
+          answers = store.answers.of_child(child.id).reject { |answer| answer[:check_id] == check_id }
+          build(alone, answers, today, known(store, alone)).by_child.fetch(child.id).belief
+        end
+
+        # What is known beside the answers.
+        # @return [Hash] `lessons`, `said`, `away` and `since` by child, and by check how it was answered
+        def self.known(store, school_class)
+          ids = school_class.children.map { |child| child[:id] }
+          since = store.register.joined_later(school_class.id).slice(*ids).transform_values { |at| SchoolDay.jd(at) }
+          { lessons: lessons(store, school_class.id), said: judgements(store, school_class.children), away: store.away.of(ids), since:,
+            checks: store.checks.ways(ids) }
+        end
+        private_class_method :known
+
+        # @return [Hash{Integer => Array<Core::Teaching::TeacherJudgements>}] by child
+        def self.judgements(store, children)
+          store.teacher_judgements.of(children.map { |child| child[:id] }).transform_values do |some|
+            some.map do |one|
+              step = Core::Teaching::Step.find(one[:step])
+              Core::Teaching::TeacherJudgement.new(step:, known: one[:known], day: SchoolDay.jd(one[:said_at]))
+            end
+          end
+        end
+        private_class_method :judgements
+
+        def self.build(school_class, answers, today, known)
+          conventions = school_class.wording
+          by_child = answers.group_by { |answer| answer[:child_id] }
+          answered = school_class[:children].to_h do |child|
+            [child[:id], by_child.fetch(child[:id], []).map { |answer| item_response(answer, conventions, known[:checks]) }]
+          end
+          presence = Core::Teaching::Presence.new(answered, **known.slice(:away, :since))
+          Core::Teaching::ClassProgress.new(answered, today:, presence:, wanted: ProgressCache.wanted(conventions),
+                                                              order: Core::Teaching::Order.new(conventions),
+                                                      **known.slice(:lessons, :said))
+        end
+        private_class_method :build
+
+        # Those that were given, and on other days those that were planned in the term: a lesson that nobody called off was held.
+        # @return [Array<Core::Teaching::SchemeOfWork::GivenLesson>] oldest first
+        def self.lessons(store, class_id)
+          given = whole(store.lessons.taught(class_id)).map { |row| given_lesson(row[:plan][:step], SchoolDay.jd(row[:given_at])) }
+          days = given.map(&:day)
+          (given + held(store, class_id).reject { |lesson| days.include?(lesson.day) }).sort_by.with_index { |lesson, at| [lesson.day, at] }
+        end
+
+        def self.held(store, class_id)
+          planned = store.terms.held(class_id, Date.jd(SchoolDay.today).iso8601)
+          planned = planned.reject { |lesson| Core::Teaching::StageMinutes.plain?(lesson[:minutes]) }
+          planned.map { |lesson| given_lesson(lesson[:step], Date.iso8601(lesson[:day]).jd) }
+        end
+        private_class_method :held
+
+        # Nobody learns a step in five minutes.
+        def self.whole(lessons) = lessons.reject { |row| Core::Teaching::StageMinutes.plain?(row[:plan][:minutes]) }
+
+        def self.given_lesson(step, day) = Core::Teaching::SchemeOfWork::GivenLesson.new(step: Core::Teaching::Step.find(step), day:)
+        private_class_method :whole, :given_lesson
+
+        # @param conventions [Core::Wording::Conventions]
+        # @return [Array<Symbol>] ways of asking that a step wants in this class
+        def self.wanted(conventions) = Core::Knowing::States::CHOICES.fetch(conventions.secure_means)
+
+        # @param checks [Hash{Integer => Hash}] see {Checks#ways}
+        # @return [Core::Teaching::ItemResponse]
+        def self.item_response(answer, conventions, checks = {})
+          day = SchoolDay.jd(answer[:answered_at])
+          marked = MarkedAnswers.from_row(answer, conventions)
+          Core::Teaching::ItemResponse.new(step: Core::Teaching::Step.find(answer[:step]), marked:, day:, helped: answer[:helped] == 1,
+                                           **checks.fetch(answer[:check_id], {}))
+        end
+      end
+    end
+  end
+end
