@@ -6,12 +6,12 @@ const SHARED = {
   api: ["words"],
   words: [],
   route: [],
-  parts: [],
+  ui: [],
   pictures: [],
   voice: [],
   dial: ["api"],
   school: ["api"],
-  told: ["api", "dial", "words"],
+  shared: ["api", "dial", "words"],
 };
 /** Features use what is shared and never each other; `app` puts them together. */
 const FEATURES = [

@@ -93,7 +93,7 @@ RSpec.describe "A child's device" do
       await sending;
       return { loss: [loss.path, loss.body], at: at() };
     JS
-    expect(done[:loss]).to eq(["/api/desk/losses", { answers: 1 }])
+    expect(done[:loss]).to eq(["/api/desk/lost-answers", { answers: 1 }])
     expect(done[:at]).to include(waiting: [], stored: [])
   end
 

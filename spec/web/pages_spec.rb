@@ -5,7 +5,7 @@ RSpec.describe "What the pages are made of" do
   it "asks once for what was asked lately, anew after a change, and again where the server was away" do
     done = lab(<<~JS)
       const load = (id) => lab.api.readLadder(id);
-      const ask = (id) => used(() => lab.api.useAsked("ladder", () => [id], load));
+      const ask = (id) => used(() => lab.api.useApiQuery("ladder", () => [id], load));
       const settle = (ms = 30) => new Promise((resolve) => setTimeout(resolve, ms));
       const first = ask(1);
       const waits = first.data.value;
@@ -24,17 +24,17 @@ RSpec.describe "What the pages are made of" do
       (await next()).fail();
       (await next()).answer({ steps: [3] });
       await settle();
-      return { waits, atOnce, renewed, afterChange, then: third.data.value.steps[0], trouble: third.trouble.value };
+      return { waits, atOnce, renewed, afterChange, then: third.data.value.steps[0], errorMessage: third.errorMessage.value };
     JS
-    expect(done).to eq({ waits: nil, atOnce: 1, renewed: [2, 2], afterChange: nil, then: 3, trouble: "" })
+    expect(done).to eq({ waits: nil, atOnce: 1, renewed: [2, 2], afterChange: nil, then: 3, errorMessage: "" })
   end
 
   it "says what cannot be had, at once where asking again is no use" do
     done = lab(<<~JS)
-      const asked = used(() => lab.api.useAsked("ladder", () => [9], lab.api.readLadder));
+      const asked = used(() => lab.api.useApiQuery("ladder", () => [9], lab.api.readLadder));
       (await next()).answer({ type: "about:blank", title: "", status: 404, detail: "There is no class 9.", field: "class_id" }, 404);
       await new Promise((resolve) => setTimeout(resolve, 30));
-      return [asked.trouble.value, asked.refused.value.field, await quiet(700)];
+      return [asked.errorMessage.value, asked.refused.value.field, await quiet(700)];
     JS
     expect(done).to eq(["There is no class 9.", "class_id", true])
   end
@@ -42,7 +42,7 @@ RSpec.describe "What the pages are made of" do
   it "asks nothing while what it depends on is missing" do
     done = lab(<<~JS)
       const id = vue.ref(null);
-      const asked = used(() => lab.api.useAsked("ladder", () => id.value && [id.value], lab.api.readLadder));
+      const asked = used(() => lab.api.useApiQuery("ladder", () => id.value && [id.value], lab.api.readLadder));
       const nothing = await quiet();
       id.value = 4;
       const request = await next();
@@ -53,11 +53,11 @@ RSpec.describe "What the pages are made of" do
 
   it "puts what was refused at its field, and elsewhere what belongs to none" do
     done = lab(<<~JS)
-      const { doing, wrong, elsewhere, busy } = used(lab.api.useDoing);
-      const refuse = (field) => doing(async () => { throw new lab.api.Refused(field, "No.", 422, true); });
+      const { run, wrong, elsewhere, busy } = used(lab.api.useApiMutation);
+      const refuse = (field) => run(async () => { throw new lab.api.Refused(field, "No.", 422, true); });
       const first = [await refuse("name"), wrong("name"), wrong("school"), elsewhere("name"), elsewhere("school")];
       const second = [await refuse(null), wrong("name"), elsewhere("name")];
-      const well = [await doing(async () => undefined), wrong("name"), elsewhere()];
+      const well = [await run(async () => undefined), wrong("name"), elsewhere()];
       return { first, second, well, busy: busy.value };
     JS
     expect(done).to eq({ first: [false, "No.", "", "", "No."], second: [false, "", "No."], well: [true, "", ""], busy: false })
@@ -220,8 +220,8 @@ RSpec.describe "What the pages are made of" do
     it "takes times as they are typed, and says which is none" do
       done = lab(<<~JS)
         #{sequence}
-        return [sequence.add("07:45, 3.20;12:05 7:45"), sequence.times.value, sequence.add("19:45 1:00"), sequence.trouble.value, sequence.times.value.length,
-          sequence.add("  "), sequence.trouble.value];
+        return [sequence.add("07:45, 3.20;12:05 7:45"), sequence.times.value, sequence.add("19:45 1:00"), sequence.errorMessage.value, sequence.times.value.length,
+          sequence.add("  "), sequence.errorMessage.value];
       JS
       expect(done.first(2)).to eq([true, %w[7:45 3:20 12:05]])
       expect(done[2..4]).to match([false, /\A19:45 is not a time on the clock/, 3])

@@ -7,7 +7,7 @@ RSpec.describe "Names that core and screen share" do
   def keys(of) = lab("return Object.keys(#{of})")
 
   it "are the verdicts, each with a word and a ring of its own kind" do
-    expect(keys("lab.verdicts.VERDICTS")).to match_array(core::Marking::Marked::VERDICTS.map(&:to_s))
+    expect(keys("lab.verdicts.VERDICTS")).to match_array(core::Marking::MarkedAnswer::VERDICTS.map(&:to_s))
     told = lab("return Object.values(lab.verdicts.VERDICTS)")
     expect(told.map { |one| one[:word] }.uniq.length).to eq(told.length)
     expect(told.map { |one| one[:ring] } - keys("lab.verdicts.RINGS")).to eq([])
@@ -22,7 +22,7 @@ RSpec.describe "Names that core and screen share" do
 
   # `copied` is what a marker says of an answer, the others of how it was written.
   it "are the slips of writing" do
-    expect(keys("lab.verdicts.SLIPS")).to match_array([*core::Wording::Given::SLIPS, :copied].map(&:to_s))
+    expect(keys("lab.verdicts.SLIPS")).to match_array([*core::Wording::ParsedAnswer::SLIPS, :copied].map(&:to_s))
   end
 
   it "are the states of a step, in the same order, counted in words without those that nobody is in" do

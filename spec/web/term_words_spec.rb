@@ -84,9 +84,9 @@ RSpec.describe "The words of a term" do
     lessons.map! { |day, step, kind| { day:, step:, kind: } }
     expect(said("[...words.whichLesson(#{JSON.generate(lessons)}).values()]")).to eq(["new", "lesson 2", "review",
                                                                                       "lesson 3"])
-    helps = [{ id: "more_lessons", weekday: "tuesday", step: nil }, { id: "desks", weekday: nil, step: nil },
-             { id: "without", weekday: nil, step: "half_past" }]
-    expect(said("#{JSON.generate(helps)}.map((help) => words.helpWords(help, facts))"))
+    suggestions = [{ id: "more_lessons", weekday: "tuesday", step: nil }, { id: "desks", weekday: nil, step: nil },
+                   { id: "without", weekday: nil, step: "half_past" }]
+    expect(said("#{JSON.generate(suggestions)}.map((one) => words.suggestionWords(one, facts))"))
       .to eq(["One more lesson a week, on Tuesdays", "Ten minutes on devices twice a week", "Leaving out half past"])
     expect(said("words.weekFrom('monday').map(words.weekdayWords)")).to eq(%w[Monday Tuesday Wednesday Thursday Friday Saturday Sunday])
   end

@@ -54,10 +54,10 @@ RSpec.describe "A dial without its gears" do
       loose.toggle(at);
       (await next()).fail();
       await settle();
-      const away = loose.trouble.value;
+      const away = loose.errorMessage.value;
       void loose.ask();
       await answer();
-      return [away, loose.trouble.value];
+      return [away, loose.errorMessage.value];
     JS
     expect(away).to match(/Can't reach Vantick/)
     expect(back).to eq("")

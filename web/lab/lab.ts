@@ -22,8 +22,8 @@ import * as lenses from "@/show/lenses";
 import { useSequence } from "@/show/useSequence";
 import { useLoose } from "@/show/useLoose";
 import { useTurning } from "@/show/useTurning";
-import * as states from "@/told/states";
-import * as verdicts from "@/told/verdicts";
+import * as states from "@/shared/states";
+import * as verdicts from "@/shared/verdicts";
 import * as words from "@/words";
 
 /**

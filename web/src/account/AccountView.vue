@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, ref } from "vue";
-import { changePassword, makeTeacher, readSchool, useAsked, useDoing } from "@/api";
-import { FieldGroup } from "@/parts";
+import { changePassword, makeTeacher, readSchool, useApiQuery, useApiMutation } from "@/api";
+import { FieldGroup } from "@/ui";
 import KeepingRecords from "./KeepingRecords.vue";
 import SafeCopies from "./SafeCopies.vue";
 import SchoolAccounts from "./SchoolAccounts.vue";
@@ -10,13 +10,13 @@ import { useSession } from "./session";
 
 /** A teacher's own account: the password, signing out everywhere, and an account for a colleague. */
 const session = useSession();
-const { data: school, reload } = useAsked("school", () => [], readSchool);
+const { data: school, reload } = useApiQuery("school", () => [], readSchool);
 const now = ref("");
 const next = ref("");
 const colleague = ref({ name: "", password: "" });
 const done = ref("");
-const own = useDoing();
-const other = useDoing();
+const own = useApiMutation();
+const other = useApiMutation();
 const elsewhere = computed(
   () => own.elsewhere("password", "new_password") || other.elsewhere("name", "password"),
 );
@@ -24,7 +24,7 @@ const busy = computed(() => own.busy.value || other.busy.value);
 
 async function change(): Promise<void> {
   done.value = "";
-  const changed = await own.doing(() => changePassword(now.value, next.value));
+  const changed = await own.run(() => changePassword(now.value, next.value));
   if (!changed) return;
   now.value = next.value = "";
   done.value = "Password changed. You are signed out everywhere else.";
@@ -38,7 +38,7 @@ async function changed(words: string): Promise<void> {
 async function add(): Promise<void> {
   const name = colleague.value.name.trim();
   done.value = "";
-  const added = await other.doing(() => makeTeacher({ name, password: colleague.value.password }));
+  const added = await other.run(() => makeTeacher({ name, password: colleague.value.password }));
   if (!added) return;
   colleague.value = { name: "", password: "" };
   done.value = `${name} can sign in now and has their own classes.`;

@@ -1,12 +1,19 @@
 <script setup lang="ts">
 import { computed, ref } from "vue";
-import { applyRetention, readRetention, setRetention, useAsked, useDoing, type RetentionHow } from "@/api";
-import { PresentPassword } from "@/parts";
+import {
+  applyRetention,
+  readRetention,
+  setRetention,
+  useApiQuery,
+  useApiMutation,
+  type RetentionHow,
+} from "@/api";
+import { PresentPassword } from "@/ui";
 import { counted, countedChildren, moment } from "@/words";
 
 /** How long records stay after a child's last answer. Nothing goes by itself: whoever keeps the school says so. */
-const { data, trouble, reload } = useAsked("retention", () => [], readRetention);
-const { busy, wrong, elsewhere, doing } = useDoing();
+const { data, errorMessage, reload } = useApiQuery("retention", () => [], readRetention);
+const { busy, wrong, elsewhere, run } = useApiMutation();
 const years = computed(() => [
   { value: null as number | null, text: "no limit" },
   ...(data.value?.choices ?? []).map((one) => ({ value: one as number | null, text: counted(one, "year") })),
@@ -18,7 +25,7 @@ const failed = computed(() => elsewhere("present_password"));
 const many = computed(() => data.value?.due.children ?? 0);
 
 const set = (chosen: number | null): Promise<boolean> =>
-  doing(async () => {
+  run(async () => {
     told.value = "";
     await setRetention(chosen);
     await reload();
@@ -32,7 +39,7 @@ function open(what: RetentionHow): void {
 async function act(): Promise<void> {
   const what = how.value;
   if (!what) return;
-  const done = await doing(() => applyRetention(what, present.value));
+  const done = await run(() => applyRetention(what, present.value));
   if (!done) return;
   how.value = null;
   told.value = what === "erase" ? "Records erased. Copies are next." : "Names erased. Copies are next.";
@@ -41,7 +48,7 @@ async function act(): Promise<void> {
 </script>
 
 <template>
-  <p v-if="trouble" role="alert" class="field-error">{{ trouble }}</p>
+  <p v-if="errorMessage" role="alert" class="field-error">{{ errorMessage }}</p>
   <section v-else-if="data" aria-labelledby="keeping-head">
     <h2 id="keeping-head">Keeping records</h2>
     <label for="keeping-years">Records stay after a child's last answer for</label>

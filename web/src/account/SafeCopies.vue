@@ -1,15 +1,15 @@
 <script setup lang="ts">
 import { ref } from "vue";
-import { takeCopy, useDoing, type School } from "@/api";
-import { PresentPassword } from "@/parts";
-import { erasureWords } from "@/told";
+import { takeCopy, useApiMutation, type School } from "@/api";
+import { PresentPassword } from "@/ui";
+import { erasureWords } from "@/shared";
 import { clock, counted, countedChildren, moment, today } from "@/words";
 
 /** A copy of everything, to store somewhere else, and the copies that Vantick makes. */
 defineProps<{ school: School }>();
 const emit = defineEmits<{ taken: [] }>();
 
-const { busy, wrong, elsewhere, doing } = useDoing();
+const { busy, wrong, elsewhere, run } = useApiMutation();
 const open = ref(false);
 const present = ref("");
 
@@ -23,7 +23,7 @@ function save(copy: Blob): void {
 }
 
 async function take(): Promise<void> {
-  const done = await doing(async () => save(await takeCopy(present.value)));
+  const done = await run(async () => save(await takeCopy(present.value)));
   if (!done) return;
   open.value = false;
   emit("taken");

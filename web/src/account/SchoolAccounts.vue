@@ -1,14 +1,14 @@
 <script setup lang="ts">
 import { computed, ref } from "vue";
-import { removeAccount, setPassword, useDoing, type Account } from "@/api";
-import { FieldGroup, PresentPassword } from "@/parts";
+import { removeAccount, setPassword, useApiMutation, type Account } from "@/api";
+import { FieldGroup, PresentPassword } from "@/ui";
 import { counted } from "@/words";
 
 /** The accounts of the school, for whoever made it: a new password, and the end of an account. */
 const props = defineProps<{ accounts: readonly Account[]; own: string }>();
 const emit = defineEmits<{ changed: [words: string] }>();
 
-const { busy, wrong, elsewhere, doing } = useDoing();
+const { busy, wrong, elsewhere, run } = useApiMutation();
 const chosen = ref<{ account: Account; what: "password" | "removal" } | null>(null);
 const password = ref("");
 const present = ref("");
@@ -28,7 +28,7 @@ function open(account: Account, what: "password" | "removal"): void {
 async function act(): Promise<void> {
   if (!chosen.value) return;
   const { account, what } = chosen.value;
-  const done = await doing(() =>
+  const done = await run(() =>
     what === "password"
       ? setPassword(account.id, password.value, present.value)
       : removeAccount(account.id, account.classes ? heir.value : null, present.value),

@@ -1,12 +1,12 @@
 <script setup lang="ts">
 import { computed, ref } from "vue";
-import { readSchoolReport, useAsked, type CountTold, type SchoolReport } from "@/api";
-import { NothingYet } from "@/told";
+import { readSchoolReport, useApiQuery, type GroupCount, type SchoolReport } from "@/api";
+import { NothingYet } from "@/shared";
 import { counted, dayWords } from "@/words";
 
 /** For the head of a school: how many meet a standard, class by class. No names, no teachers, no small groups. */
 const standard = ref("");
-const { data: report, trouble } = useAsked<SchoolReport, [string]>(
+const { data: report, errorMessage } = useApiQuery<SchoolReport, [string]>(
   "school-report",
   () => [standard.value],
   (chosen) => readSchoolReport(chosen || undefined),
@@ -19,9 +19,9 @@ const shown = computed({
 });
 const fewer = computed(() => `fewer than ${report.value?.least ?? ""}`);
 
-function words(count: CountTold): string {
+function words(count: GroupCount): string {
   if (!count) return "no answers yet";
-  switch (count.told) {
+  switch (count.level) {
     case "none":
       return `none of ${count.of}`;
     case "few":
@@ -38,15 +38,15 @@ function words(count: CountTold): string {
 }
 
 /** Only what is told as a number is drawn. */
-function share(count: CountTold): number | null {
+function share(count: GroupCount): number | null {
   if (!count || count.of === null) return null;
-  if (count.told === "some") return (100 * (count.met ?? 0)) / count.of;
-  return count.told === "all" ? 100 : count.told === "none" ? 0 : null;
+  if (count.level === "some") return (100 * (count.met ?? 0)) / count.of;
+  return count.level === "all" ? 100 : count.level === "none" ? 0 : null;
 }
 
 /** In how many words the school is told of: the total is rounded, so only "some" has a number. */
-function who(count: NonNullable<CountTold>, rounded: boolean): string {
-  switch (count.told) {
+function who(count: NonNullable<GroupCount>, rounded: boolean): string {
+  switch (count.level) {
     case "none":
       return "No child meets";
     case "few":
@@ -64,15 +64,15 @@ const headline = computed(() => {
   const found = report.value;
   const one = found?.classes.length === 1;
   const last = one ? found?.classes[0]?.counts.at(-1) : found?.total.at(-1);
-  if (!last || last.told === "too_few") return "Too few answers yet to say.";
+  if (!last || last.level === "too_few") return "Too few answers yet to say.";
   return `${who(last, !one)} ${found?.standard}.`;
 });
 /** "none" for nobody, else as in the table. */
-const several = (count: CountTold): string =>
-  count?.told === "none" ? "no child" : count?.told === "too_few" ? fewer.value : words(count);
+const several = (count: GroupCount): string =>
+  count?.level === "none" ? "no child" : count?.level === "too_few" ? fewer.value : words(count);
 const nobody = computed(() => {
   const found = report.value?.support;
-  return found?.below?.told === "none" && found.below_now?.told === "none";
+  return found?.below?.level === "none" && found.below_now?.level === "none";
 });
 const made = computed(() => {
   const found = report.value?.support.made;
@@ -106,7 +106,7 @@ const print = (): void => window.print();
         </BButton>
       </div>
     </div>
-    <p v-if="trouble" role="alert" class="field-error">{{ trouble }}</p>
+    <p v-if="errorMessage" role="alert" class="field-error">{{ errorMessage }}</p>
     <p v-else-if="!report" class="quiet" aria-live="polite">
       Counting. With many classes this takes some seconds…
     </p>
@@ -134,7 +134,7 @@ const print = (): void => window.print();
               <BTd
                 v-for="(count, at) in one.counts"
                 :key="at"
-                :class="{ quiet: !count || count.told === 'too_few' }"
+                :class="{ quiet: !count || count.level === 'too_few' }"
               >
                 {{ words(count) }}
                 <span v-if="share(count) !== null" class="bar" aria-hidden="true">
@@ -156,7 +156,7 @@ const print = (): void => window.print();
         <dl v-else class="d-grid cols-auto-1 row-gap-2 column-gap-4">
           <dt>On {{ dayWords(report.support.since) }}</dt>
           <dd>{{ several(report.support.below) }}</dd>
-          <template v-if="report.support.below?.told !== 'none'">
+          <template v-if="report.support.below?.level !== 'none'">
             <dt>Helped since, alone or in a group</dt>
             <dd>
               {{ several(report.support.helped) }}

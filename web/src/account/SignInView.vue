@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import { computed, ref } from "vue";
-import { makeFirstAccount, signIn, useDoing } from "@/api";
+import { makeFirstAccount, signIn, useApiMutation } from "@/api";
 import { DialFace } from "@/dial";
-import { FieldGroup } from "@/parts";
+import { FieldGroup } from "@/ui";
 import { useSession } from "./session";
 
 /** The way in for teachers; on the very first start it makes the account. */
@@ -12,13 +12,13 @@ const name = ref("");
 const password = ref("");
 const country = ref("");
 const countries = computed(() => session.countries.map((one) => ({ value: one.id, text: one.name })));
-const { busy, wrong, elsewhere, doing } = useDoing();
+const { busy, wrong, elsewhere, run } = useApiMutation();
 const first = computed(() => session.firstStart);
 /** Ten past ten: a picture, no time to be read. */
 const PICTURE = { hour_hand_degrees: 305, minute_hand_degrees: 60 };
 
 const enter = (): Promise<boolean> =>
-  doing(async () => {
+  run(async () => {
     const body = { name: name.value.trim(), password: password.value };
     if (first.value) await makeFirstAccount({ ...body, country: country.value });
     await signIn(body);

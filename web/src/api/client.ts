@@ -30,7 +30,7 @@ export type Retention = JsonOf<paths["/api/school/retention"]["get"]>;
 export type RetentionHow =
   paths["/api/school/retention/runs"]["post"]["requestBody"]["content"]["application/json"]["how"];
 export type SchoolReport = JsonOf<paths["/api/school/report"]["get"]>;
-export type CountTold = Schemas["CountTold"];
+export type GroupCount = Schemas["GroupCount"];
 export type SchoolRosters = JsonOf<paths["/api/school/rosters"]["get"]>;
 export type SchoolRosterChange = JsonOf<paths["/api/school/roster-previews"]["post"]>;
 export type SchoolRoster = SchoolRosterChange["classes"][number];

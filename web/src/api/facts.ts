@@ -1,4 +1,4 @@
-import { queries } from "./asked";
+import { queries } from "./useApiQuery";
 import { defineStore } from "pinia";
 import { computed, shallowRef } from "vue";
 import { keepLocale } from "@/words";

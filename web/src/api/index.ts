@@ -1,8 +1,8 @@
 export * from "./client";
 export { newId, newSeed } from "./ids";
 export { useFacts, type Choices } from "./facts";
-export { queries, useAsked, wordsOf, type Asked } from "./asked";
-export { useDoing, type Doing } from "./doing";
+export { queries, useApiQuery, wordsOf, type ApiQuery } from "./useApiQuery";
+export { useApiMutation, type ApiMutation } from "./useApiMutation";
 export * from "./questions";
 export * from "./lessonQuestions";
 export * from "./deskQuestions";

@@ -183,7 +183,7 @@ export function bringBack(id: number): Promise<Removed> {
 /** A teacher's own verdict on an answer; null takes it back. */
 export function overrule(answerId: string, verdict: "right" | "unexplained" | null): Promise<Answer> {
   const params = { path: { answer_id: answerId } };
-  return asked(api.POST("/api/answers/{answer_id}/rulings", { params, body: { verdict } }));
+  return asked(api.POST("/api/answers/{answer_id}/overrides", { params, body: { verdict } }));
 }
 
 export function takeTable(checkId: number, table: string): Promise<Check> {

@@ -28,7 +28,7 @@ export async function packageSent(file: File): Promise<string> {
         failed(
           new Refused("file", "The zip file can't be opened. Save it again where it comes from.", 422, true),
         );
-      else zip(files, (trouble, zipped) => (trouble ? failed(trouble) : done(zipped)));
+      else zip(files, (errorMessage, zipped) => (errorMessage ? failed(errorMessage) : done(zipped)));
     });
   });
   return fileSent(new Blob([(await small) as BlobPart]));

@@ -4,10 +4,10 @@ import type { paths } from "./schema";
 export type TermSet = Schemas["TermSet"];
 export type TermLesson = Schemas["TermLesson"];
 export type ForecastPoint = Schemas["ForecastPoint"];
-type Read<Path extends "/api/classes/{class_id}/term/forecast" | "/api/classes/{class_id}/term/helps"> =
+type Read<Path extends "/api/classes/{class_id}/term/forecast" | "/api/classes/{class_id}/term/suggestions"> =
   paths[Path]["get"]["responses"][200]["content"]["application/json"];
 type ForecastRead = Read<"/api/classes/{class_id}/term/forecast">;
-type HelpsRead = Read<"/api/classes/{class_id}/term/helps">;
+type SuggestionsRead = Read<"/api/classes/{class_id}/term/suggestions">;
 /** How far something is that is being worked out. */
 export interface Working {
   working: boolean;
@@ -17,7 +17,7 @@ export interface Working {
 }
 export type Term = Awaited<ReturnType<typeof readTerm>>;
 export type Forecast = Awaited<ReturnType<typeof readForecast>>;
-export type Help = Awaited<ReturnType<typeof readHelps>>[number];
+export type Suggestion = Awaited<ReturnType<typeof readSuggestions>>[number];
 export type DaysOff = Schemas["DaysOff"];
 export type DayFound = Awaited<ReturnType<typeof readDaysOff>>["days"][number];
 export interface TermChange {
@@ -46,8 +46,8 @@ export function changeTerm(classId: number, body: TermChange): Promise<Term> {
   return asked(api.POST("/api/classes/{class_id}/term/changes", { params: ofClass(classId), body }));
 }
 
-export function putTermBack(classId: number): Promise<Term> {
-  return asked(api.POST("/api/classes/{class_id}/term/put-backs", { params: ofClass(classId), body: {} }));
+export function revertTerm(classId: number): Promise<Term> {
+  return asked(api.POST("/api/classes/{class_id}/term/reverts", { params: ofClass(classId), body: {} }));
 }
 
 /** Milliseconds until the next look at something that is being worked out. */
@@ -75,10 +75,12 @@ export function readForecast(classId: number) {
 }
 
 /** What would help; what is told meanwhile is how far it is. */
-export async function readHelps(classId: number, tell?: (now: Working) => void) {
+export async function readSuggestions(classId: number, tell?: (now: Working) => void) {
   const ask = () =>
-    asked<HelpsRead | Working>(api.GET("/api/classes/{class_id}/term/helps", { params: ofClass(classId) }));
-  return (await whenDone(ask, tell)).helps;
+    asked<SuggestionsRead | Working>(
+      api.GET("/api/classes/{class_id}/term/suggestions", { params: ofClass(classId) }),
+    );
+  return (await whenDone(ask, tell)).suggestions;
 }
 
 /** Bytes of a calendar that the server takes at most. */

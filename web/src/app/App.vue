@@ -16,7 +16,7 @@ const overlay = useOverlay();
 const { unreached, stay } = useUnreached(router);
 useKeptFocus();
 const state = ref<"loading" | "ready" | "stranger" | "failed">("loading");
-const trouble = ref("");
+const errorMessage = ref("");
 
 async function start(): Promise<void> {
   state.value = "loading";
@@ -30,7 +30,7 @@ async function start(): Promise<void> {
     await facts.speak(classes.current?.conventions ?? {});
     state.value = "ready";
   } catch (error) {
-    if (session.signedIn) trouble.value = wordsOf(error);
+    if (session.signedIn) errorMessage.value = wordsOf(error);
     state.value = session.signedIn || !session.known ? "failed" : "stranger";
   }
 }
@@ -81,7 +81,7 @@ void start();
       <p v-else-if="state === 'loading'" class="page quiet" aria-live="polite">Opening Vantick…</p>
       <div v-else class="page" role="alert">
         <h1>Can't reach Vantick</h1>
-        <p>{{ trouble }}</p>
+        <p>{{ errorMessage }}</p>
         <BButton variant="primary" @click="start">Try again</BButton>
       </div>
     </main>

@@ -1,11 +1,11 @@
 <script setup lang="ts">
 import { computed } from "vue";
-import { listChecks, readFindings, useFacts, useAsked } from "@/api";
+import { listChecks, readFindings, useFacts, useApiQuery } from "@/api";
 import { CheckCard } from "@/check";
 import { DialFace } from "@/dial";
 import { HomeLadder, WhereAreThey } from "@/plan";
 import { counted, moment } from "@/words";
-import { NO_ANSWERS, seem } from "@/told";
+import { NO_ANSWERS, seem } from "@/shared";
 import { useClasses } from "@/school";
 import FirstDays from "./FirstDays.vue";
 
@@ -13,7 +13,7 @@ import FirstDays from "./FirstDays.vue";
 const LAST = 1;
 const facts = useFacts();
 const classes = useClasses();
-const { data, trouble } = useAsked(
+const { data, errorMessage } = useApiQuery(
   "news",
   () => classes.current && [classes.current.id],
   async (classId) => {
@@ -56,7 +56,7 @@ const clocks = computed(() => {
 
 <template>
   <div class="page">
-    <p v-if="trouble" role="alert" class="field-error">{{ trouble }}</p>
+    <p v-if="errorMessage" role="alert" class="field-error">{{ errorMessage }}</p>
 
     <FirstDays v-if="classes.current ? checks && !classes.current.made_up : true" :checks="checks ?? []" />
     <BCard v-if="!classes.current || (checks && !last)" class="start">
@@ -90,7 +90,7 @@ const clocks = computed(() => {
         </p>
       </section>
     </HomeLadder>
-    <p v-else-if="!trouble" class="quiet" aria-live="polite">Loading…</p>
+    <p v-else-if="!errorMessage" class="quiet" aria-live="polite">Loading…</p>
     <WhereAreThey v-if="classes.current" />
 
     <section v-if="checks?.length" class="checks d-grid gap-075 mt-20">

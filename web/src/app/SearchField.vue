@@ -2,7 +2,7 @@
 import { refDebounced } from "@vueuse/core";
 import { computed, ref, watch } from "vue";
 import { useRouter, type RouteLocationRaw } from "vue-router";
-import { search, useAsked, useFacts, type Found } from "@/api";
+import { search, useApiQuery, useFacts, type Found } from "@/api";
 import { dayWords, moment } from "@/words";
 
 /** One field for children, checks, sheets and lessons; Enter goes to the first of what is found. */
@@ -12,7 +12,7 @@ const facts = useFacts();
 const text = ref("");
 const settled = refDebounced(text, 200);
 const asked = computed(() => text.value.trim());
-const { data, trouble } = useAsked(
+const { data, errorMessage } = useApiQuery(
   "search",
   () => settled.value.trim() && [settled.value.trim()],
   async (words: string) => ({ words, found: await search(words) }),
@@ -82,7 +82,7 @@ function close(): void {
         maxlength="100"
       />
     </form>
-    <p v-if="trouble" class="field-error" role="alert">{{ trouble }}</p>
+    <p v-if="errorMessage" class="field-error" role="alert">{{ errorMessage }}</p>
     <ul v-if="found.length" class="list-unstyled mt-3 mb-0" :class="{ fresh }" aria-label="Found">
       <li v-for="one in found" :key="`${one.kind} ${one.id}`">
         <RouterLink :to="to(one)" class="d-flex justify-content-between gap-3" @click="close">

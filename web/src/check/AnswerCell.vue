@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, nextTick, ref } from "vue";
 import type { Item, Piece } from "@/api";
-import { VerdictMark, verdictWords, VERDICTS } from "@/told";
+import { VerdictMark, verdictWords, VERDICTS } from "@/shared";
 import type { TypedAnswers } from "./useTypedAnswers";
 import DrawingPicker from "./DrawingPicker.vue";
 

@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import { computed, onMounted, ref, watch } from "vue";
-import { listPieces, useAsked, useFacts, type Check, type Findings, type Piece } from "@/api";
+import { listPieces, useApiQuery, useFacts, type Check, type Findings, type Piece } from "@/api";
 import { DialFace } from "@/dial";
-import { NO_ANSWERS, useAway } from "@/told";
+import { NO_ANSWERS, useAway } from "@/shared";
 import AnswerCell from "./AnswerCell.vue";
 import PileBar from "./PileBar.vue";
 import SheetLetter from "./SheetLetter.vue";
@@ -39,7 +39,7 @@ const leads = computed(
 );
 
 /** Pieces of paper that were read, by place. */
-const { data: pieces } = useAsked("pieces of check", () => [props.check.id, false], listPieces);
+const { data: pieces } = useApiQuery("pieces of check", () => [props.check.id, false], listPieces);
 const pieceAt = computed(
   () => new Map<string, Piece>(pieces.value?.pieces.map((one) => [placeOf(one.child_id, one.item_id), one])),
 );

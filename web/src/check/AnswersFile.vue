@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { ref, shallowRef } from "vue";
-import { packageSent, previewAnswers, useDoing, type AnswersFound } from "@/api";
-import { FileField } from "@/parts";
+import { packageSent, previewAnswers, useApiMutation, type AnswersFound } from "@/api";
+import { FileField } from "@/ui";
 import { counted } from "@/words";
 
 /** Answers that children gave in another program: they come as rows to look at, and what doesn't fit is named. */
@@ -10,13 +10,13 @@ const emit = defineEmits<{ read: [table: string] }>();
 
 const file = ref<File | null>(null);
 const found = shallowRef<AnswersFound | null>(null);
-const { trouble, doing } = useDoing();
+const { errorMessage, run } = useApiMutation();
 
 async function look(): Promise<void> {
   const chosen = file.value;
   found.value = null;
   if (!chosen) return;
-  await doing(async () => {
+  await run(async () => {
     found.value = await previewAnswers(props.checkId, await packageSent(chosen));
     emit("read", found.value.table);
   });
@@ -36,7 +36,7 @@ defineExpose({ done });
     v-model="file"
     label="Or a file from another program: QTI results, or CSV with child, question and answer"
     accept=".zip,.xml,.csv,.txt"
-    :wrong="trouble"
+    :wrong="errorMessage"
     class="mt-2"
     @chosen="look"
   />

@@ -2,7 +2,7 @@
 import { computed } from "vue";
 import type { RouteLocationRaw } from "vue-router";
 import { useFacts, type CheckSummary } from "@/api";
-import { MoreMenu } from "@/parts";
+import { MoreMenu } from "@/ui";
 import { counted, moment } from "@/words";
 
 /** A check in one line: what, when, how far it has come, and what is next with it; all else lies behind a press. */

@@ -1,9 +1,9 @@
 <script setup lang="ts">
 import { computed, ref, shallowRef, watch } from "vue";
 import { useRouter } from "vue-router";
-import { findSheet, listChecks, removeCheck, useAsked, useDoing, type CheckSummary } from "@/api";
+import { findSheet, listChecks, removeCheck, useApiQuery, useApiMutation, type CheckSummary } from "@/api";
 import { useClasses } from "@/school";
-import { NothingYet, RemovedLately, useJustRemoved, WhichOnes } from "@/told";
+import { NothingYet, RemovedLately, useJustRemoved, WhichOnes } from "@/shared";
 import CheckCard from "./CheckCard.vue";
 
 /** The checks of the class, newest first. */
@@ -19,14 +19,14 @@ const which = (before?: number): Parameters<typeof listChecks>[1] => ({
   month: month.value || undefined,
 });
 const just = useJustRemoved();
-const { data, trouble, reload } = useAsked(
+const { data, errorMessage, reload } = useApiQuery(
   "checks",
   () => classes.current && [classes.current.id, which()],
   listChecks,
 );
 const earlier = shallowRef<CheckSummary[]>([]);
 const more = ref(false);
-const { busy, trouble: unknown, doing } = useDoing();
+const { busy, errorMessage: unknown, run } = useApiMutation();
 watch(
   data,
   (found) => {
@@ -41,7 +41,7 @@ async function further(): Promise<void> {
   const last = checks.value?.at(-1);
   if (!classes.current || !last) return;
   const classId = classes.current.id;
-  await doing(async () => {
+  await run(async () => {
     const found = await listChecks(classId, which(last.id));
     earlier.value = [...earlier.value, ...found.checks];
     more.value = found.more;
@@ -49,7 +49,7 @@ async function further(): Promise<void> {
 }
 
 /** Buttons of the list stay as they are meanwhile, so that the keys do; a second press waits for the first. */
-const one = async (what: () => Promise<unknown>): Promise<boolean> => !busy.value && doing(what);
+const one = async (what: () => Promise<unknown>): Promise<boolean> => !busy.value && run(what);
 
 const remove = (check: CheckSummary): Promise<boolean> =>
   one(async () => {
@@ -62,7 +62,7 @@ const code = ref("");
 
 /** The code stands in the corner of every sheet. */
 const find = (): Promise<boolean> =>
-  doing(async () => {
+  run(async () => {
     const { check_id: id, class_id: classId } = await findSheet(code.value.trim());
     classes.choose(classId);
     await router.push({ name: "check", params: { id } });
@@ -101,7 +101,7 @@ const find = (): Promise<boolean> =>
       :kinds="['check', 'desk']"
       @back="reload"
     />
-    <p v-if="trouble" class="field-error" role="alert">{{ trouble }}</p>
+    <p v-if="errorMessage" class="field-error" role="alert">{{ errorMessage }}</p>
     <NothingYet v-else-if="!classes.current" :to="{ name: 'new-class' }" does="Add class">
       You need a class to make a check.
     </NothingYet>

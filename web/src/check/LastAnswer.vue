@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed } from "vue";
 import { useFacts, type Check } from "@/api";
-import { VerdictMark, SLIPS, verdictWords } from "@/told";
+import { VerdictMark, SLIPS, verdictWords } from "@/shared";
 import type { TypedAnswers } from "./useTypedAnswers";
 
 /** Reads back the answer stored last, and says what is not stored yet. */

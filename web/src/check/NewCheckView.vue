@@ -2,11 +2,11 @@
 import { refDebounced } from "@vueuse/core";
 import { computed, reactive, ref, watch } from "vue";
 import { useRouter } from "vue-router";
-import { chooseTimes, listChecks, makeCheck, readLadder, useAsked, useDoing, useFacts } from "@/api";
-import { FieldGroup } from "@/parts";
+import { chooseTimes, listChecks, makeCheck, readLadder, useApiQuery, useApiMutation, useFacts } from "@/api";
+import { FieldGroup } from "@/ui";
 import { DialFace } from "@/dial";
 import { useClasses } from "@/school";
-import { NothingYet, WhatTheyTell } from "@/told";
+import { NothingYet, WhatTheyTell } from "@/shared";
 import PackageFile from "./PackageFile.vue";
 
 /** Step, task and number in; times and what they can tell out. */
@@ -16,11 +16,11 @@ const classes = useClasses();
 const form = reactive({ step: "quarters", task: "dial_to_words", count: 5, seed: 1 });
 /** What a teacher chose stays, whatever is known by then. */
 const touched = ref(false);
-const { busy, refused: notMade, doing } = useDoing();
+const { busy, refused: notMade, run } = useApiMutation();
 
 /** Where the class stands, and what it was asked last. */
-const { data: ladder } = useAsked("ladder", () => classes.current && [classes.current.id], readLadder);
-const { data: last } = useAsked(
+const { data: ladder } = useApiQuery("ladder", () => classes.current && [classes.current.id], readLadder);
+const { data: last } = useApiQuery(
   "last check",
   () => classes.current && [classes.current.id, { limit: 1 }],
   listChecks,
@@ -47,7 +47,7 @@ const settled = refDebounced(
   computed(() => ({ ...form })),
   150,
 );
-const { data: choice, refused: notChosen } = useAsked(
+const { data: choice, refused: notChosen } = useApiQuery(
   "choice",
   () => classes.current && [classes.current.id, settled.value],
   chooseTimes,
@@ -59,7 +59,7 @@ const wrong = (...fields: string[]): string =>
 async function make(): Promise<void> {
   if (!classes.current || busy.value) return;
   const classId = classes.current.id;
-  await doing(async () => {
+  await run(async () => {
     const made = await makeCheck(classId, { ...form });
     await router.push({ name: "slips", params: { id: made.id } });
   });

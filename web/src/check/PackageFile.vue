@@ -1,9 +1,9 @@
 <script setup lang="ts">
 import { computed, ref, shallowRef } from "vue";
 import { useRouter } from "vue-router";
-import { packageSent, previewPackage, takePackage, useDoing, useFacts, type PackageFound } from "@/api";
+import { packageSent, previewPackage, takePackage, useApiMutation, useFacts, type PackageFound } from "@/api";
 import { DialFace } from "@/dial";
-import { FileField } from "@/parts";
+import { FileField } from "@/ui";
 import { counted } from "@/words";
 
 /** Clocks from another program: what could be read is shown, and what could not, before a check is made of those that are ticked. */
@@ -17,13 +17,13 @@ const found = shallowRef<PackageFound | null>(null);
 const ticked = ref<string[]>([]);
 const most = computed(() => found.value?.most ?? 0);
 const full = computed(() => ticked.value.length >= most.value);
-const { busy, trouble, doing } = useDoing();
+const { busy, errorMessage, run } = useApiMutation();
 
 async function look(): Promise<void> {
   const chosen = file.value;
   found.value = null;
   if (!chosen) return;
-  await doing(async () => {
+  await run(async () => {
     sent.value = await packageSent(chosen);
     found.value = await previewPackage(props.classId, sent.value);
     ticked.value = found.value.times.slice(0, most.value);
@@ -31,7 +31,7 @@ async function look(): Promise<void> {
 }
 
 const take = (): Promise<boolean> =>
-  doing(async () => {
+  run(async () => {
     const made = await takePackage(props.classId, sent.value, ticked.value);
     await router.push({ name: "slips", params: { id: made.id } });
   });
@@ -45,7 +45,7 @@ const take = (): Promise<boolean> =>
       v-model="file"
       label="Package or question"
       accept=".zip,.xml"
-      :wrong="trouble"
+      :wrong="errorMessage"
       class="mt-2"
       @chosen="look"
     />

@@ -1,18 +1,18 @@
 <script setup lang="ts">
 import { computed } from "vue";
-import { swapSheets, useDoing, type Check } from "@/api";
+import { swapSheets, useApiMutation, type Check } from "@/api";
 
 /** Which sheet a child worked on: another letter, where sheets without names went round. */
 const props = defineProps<{ check: Check; child: { id: number; name: string } }>();
 const emit = defineEmits<{ swapped: [check: Check] }>();
 
-const { refused, doing } = useDoing();
+const { refused, run } = useApiMutation();
 const mine = computed(() => props.check.letters.find((one) => one.child_id === props.child.id)?.letter);
 
 async function take(letter: string): Promise<void> {
   const other = props.check.letters.find((one) => one.letter === letter);
   if (!other || other.child_id === props.child.id) return;
-  await doing(async () => emit("swapped", await swapSheets(props.check.id, props.child.id, other.child_id)));
+  await run(async () => emit("swapped", await swapSheets(props.check.id, props.child.id, other.child_id)));
 }
 </script>
 

@@ -1,9 +1,9 @@
 <script setup lang="ts">
 import { computed, ref } from "vue";
-import { previewKept, readCheck, useAsked, useFacts } from "@/api";
+import { previewKept, readCheck, useApiQuery, useFacts } from "@/api";
 import { useRouteNumber } from "@/route";
 import { useOwnClass } from "@/school";
-import { LeftToWrite, PagePreview, PrintHow, printed, usePrinting } from "@/told";
+import { LeftToWrite, PagePreview, PrintHow, printed, usePrinting } from "@/shared";
 import { countedChildren } from "@/words";
 
 /** The check on paper, as it will print: the server draws it, here and in the file. */
@@ -11,8 +11,8 @@ const facts = useFacts();
 const how = usePrinting();
 const named = ref(true);
 const id = useRouteNumber("id");
-const { data: check, trouble } = useAsked("check", () => id.value && [id.value], readCheck);
-const { data: preview } = useAsked("slips", () => id.value && [id.value, named.value], previewKept, {
+const { data: check, errorMessage } = useApiQuery("check", () => id.value && [id.value], readCheck);
+const { data: preview } = useApiQuery("slips", () => id.value && [id.value, named.value], previewKept, {
   meanwhile: true,
 });
 useOwnClass(() => check.value?.class_id);
@@ -25,7 +25,7 @@ const children = computed(() => check.value?.children.length ?? 0);
 
 <template>
   <div class="page">
-    <p v-if="trouble" role="alert" class="field-error">{{ trouble }}</p>
+    <p v-if="errorMessage" role="alert" class="field-error">{{ errorMessage }}</p>
     <p v-else-if="!check || !preview" class="quiet" aria-live="polite">Making the slips…</p>
     <template v-else>
       <div class="page-head">

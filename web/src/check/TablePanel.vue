@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { ref, useTemplateRef } from "vue";
-import { listImports, removeImport, takeTable, useAsked, useDoing, type Check } from "@/api";
-import { SureButton } from "@/parts";
+import { listImports, removeImport, takeTable, useApiQuery, useApiMutation, type Check } from "@/api";
+import { SureButton } from "@/ui";
 import { useClasses } from "@/school";
 import { clock, counted, moment } from "@/words";
 import AnswersFile from "./AnswersFile.vue";
@@ -14,12 +14,12 @@ const emit = defineEmits<{ taken: [check: Check] }>();
 const classes = useClasses();
 const table = ref("");
 const file = useTemplateRef("file");
-const { busy, trouble, doing } = useDoing();
+const { busy, errorMessage, run } = useApiMutation();
 const told = ref("");
-const { data: imports, reload } = useAsked("imports", () => [props.check.id], listImports);
+const { data: imports, reload } = useApiQuery("imports", () => [props.check.id], listImports);
 
 const change = (does: () => Promise<Check>, words: string): Promise<boolean> =>
-  doing(async () => {
+  run(async () => {
     told.value = "";
     const check = await does();
     told.value = words;
@@ -46,10 +46,10 @@ const remove = (id: number): Promise<boolean> =>
       id="table"
       v-model="table"
       rows="4"
-      :state="trouble ? false : null"
+      :state="errorMessage ? false : null"
       aria-describedby="table-wrong"
     />
-    <p v-if="trouble" id="table-wrong" class="field-error" role="alert">{{ trouble }}</p>
+    <p v-if="errorMessage" id="table-wrong" class="field-error" role="alert">{{ errorMessage }}</p>
     <AnswersFile ref="file" :check-id="check.id" @read="(rows) => (table = rows)" />
     <p v-if="told" class="quiet" role="status">{{ told }}</p>
     <div class="d-flex flex-wrap gap-2 mt-2">

@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import { useDebounceFn, useEventListener } from "@vueuse/core";
 import { computed, shallowRef } from "vue";
-import { readFindings, useAsked, type Check } from "@/api";
-import { TomorrowCard, WhatTheyTell } from "@/told";
+import { readFindings, useApiQuery, type Check } from "@/api";
+import { TomorrowCard, WhatTheyTell } from "@/shared";
 import AnswerGrid from "./AnswerGrid.vue";
 import { placeOf, useTypedAnswers } from "./useTypedAnswers";
 import LastAnswer from "./LastAnswer.vue";
@@ -50,7 +50,7 @@ useEventListener("keydown", (event: KeyboardEvent) => {
   take(placeOf(last.child_id, last.item_id), last.near[event.code === "Digit1" ? 0 : 1]);
 });
 /** Where the server does not answer the grid says so; the findings come with the next answer stored. */
-const { data: findings, reload } = useAsked("findings", () => [props.check.id], readFindings);
+const { data: findings, reload } = useApiQuery("findings", () => [props.check.id], readFindings);
 const lookSoon = useDebounceFn(reload, 250);
 </script>
 

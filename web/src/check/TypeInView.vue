@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from "vue";
-import { readCheck, useFacts, useAsked } from "@/api";
+import { readCheck, useFacts, useApiQuery } from "@/api";
 import { useRouteNumber } from "@/route";
 import { useOwnClass } from "@/school";
 import TypeIn from "./TypeIn.vue";
@@ -11,9 +11,9 @@ const facts = useFacts();
 const id = useRouteNumber("id");
 const {
   data: check,
-  trouble,
+  errorMessage,
   reload,
-} = useAsked("check", () => id.value && [id.value], readCheck, { fresh: true });
+} = useApiQuery("check", () => id.value && [id.value], readCheck, { fresh: true });
 useOwnClass(() => check.value?.class_id);
 const practice = computed(() => check.value && facts.ownTasks(check.value));
 </script>
@@ -88,10 +88,10 @@ const practice = computed(() => check.value && facts.ownTasks(check.value));
         @swapped="reload"
       />
     </template>
-    <div v-else-if="trouble" role="alert">
+    <div v-else-if="errorMessage" role="alert">
       <h1>This check can't be opened</h1>
       <p>
-        {{ trouble }}
+        {{ errorMessage }}
         <RouterLink :to="{ name: 'checks' }">All checks</RouterLink>
       </p>
       <BButton variant="primary" @click="reload">Try again</BButton>

@@ -1,13 +1,13 @@
 <script setup lang="ts">
 import { computed, ref, shallowRef } from "vue";
-import { adjustChild, readAdjustments, useAsked, useDoing, useFacts, type Adjustments } from "@/api";
+import { adjustChild, readAdjustments, useApiQuery, useApiMutation, useFacts, type Adjustments } from "@/api";
 
 /** What is set for one child at devices and on paper. It is kept at once, and no other child sees it. */
 const props = defineProps<{ classId: number; child: { id: number; name: string } }>();
 
 const facts = useFacts();
-const { data, trouble, reload } = useAsked("adjustments", () => [props.classId], readAdjustments);
-const { trouble: refused, doing } = useDoing();
+const { data, errorMessage, reload } = useApiQuery("adjustments", () => [props.classId], readAdjustments);
+const { errorMessage: refused, run } = useApiMutation();
 const NONE: Adjustments = {
   voice: false,
   larger: false,
@@ -46,7 +46,7 @@ async function keep(change: Partial<Adjustments>): Promise<void> {
   chosen.value = { ...set.value, ...change };
   if (saving) return;
   saving = true;
-  await doing(async () => {
+  await run(async () => {
     for (let sent: Adjustments | null = null; chosen.value && sent !== chosen.value;) {
       sent = chosen.value;
       await adjustChild(props.classId, props.child.id, sent);
@@ -112,5 +112,5 @@ async function keep(change: Partial<Adjustments>): Promise<void> {
       </p>
     </div>
   </BCard>
-  <p v-else-if="trouble" role="alert" class="field-error">{{ trouble }}</p>
+  <p v-else-if="errorMessage" role="alert" class="field-error">{{ errorMessage }}</p>
 </template>

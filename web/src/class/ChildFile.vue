@@ -4,11 +4,11 @@ import {
   fileSent,
   previewChildFile,
   takeChildFile,
-  useDoing,
+  useApiMutation,
   type ChildFileFound,
   type SchoolClass,
 } from "@/api";
-import { FileField } from "@/parts";
+import { FileField } from "@/ui";
 import { counted, moment } from "@/words";
 
 /** A child with every answer from another Vantick: shown first, then added. */
@@ -18,20 +18,20 @@ const emit = defineEmits<{ taken: [schoolClass: SchoolClass] }>();
 const file = ref<File | null>(null);
 const sent = ref("");
 const found = shallowRef<ChildFileFound | null>(null);
-const { busy, trouble, doing } = useDoing();
+const { busy, errorMessage, run } = useApiMutation();
 
 async function look(): Promise<void> {
   const chosen = file.value;
   found.value = null;
   if (!chosen) return;
-  await doing(async () => {
+  await run(async () => {
     sent.value = await fileSent(chosen);
     found.value = await previewChildFile(props.classId, sent.value);
   });
 }
 
 async function take(): Promise<void> {
-  const done = await doing(async () => emit("taken", await takeChildFile(props.classId, sent.value)));
+  const done = await run(async () => emit("taken", await takeChildFile(props.classId, sent.value)));
   if (!done) return;
   file.value = null;
   found.value = null;
@@ -46,7 +46,7 @@ async function take(): Promise<void> {
       v-model="file"
       label="The child's file (JSON)"
       accept=".json"
-      :wrong="trouble"
+      :wrong="errorMessage"
       class="mt-2"
       @chosen="look"
     />

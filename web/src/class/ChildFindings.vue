@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { useFacts, type Findings } from "@/api";
-import { NO_ANSWERS, shownAlone } from "@/told";
+import { NO_ANSWERS, shownAlone } from "@/shared";
 import { counted } from "@/words";
 
 /** Child by child, in the order of the register: what may lie behind the mistakes. */

@@ -1,9 +1,9 @@
 <script setup lang="ts">
 import { computed, ref } from "vue";
-import { readRecord, useFacts, useAsked } from "@/api";
+import { readRecord, useFacts, useApiQuery } from "@/api";
 import { DialFace, StepDial } from "@/dial";
 import { useRouteNumber } from "@/route";
-import { SparkLine, VerdictMark, VERDICTS, shownAlone, stateOf, WaysMark } from "@/told";
+import { SparkLine, VerdictMark, VERDICTS, shownAlone, stateOf, WaysMark } from "@/shared";
 import { useClasses } from "@/school";
 import ChildAdjustments from "./ChildAdjustments.vue";
 import ChildWithoutAnswers from "./ChildWithoutAnswers.vue";
@@ -17,9 +17,13 @@ const facts = useFacts();
 const classes = useClasses();
 const {
   data: record,
-  trouble,
+  errorMessage,
   reload,
-} = useAsked("record", () => classes.current && child.value && [classes.current.id, child.value], readRecord);
+} = useApiQuery(
+  "record",
+  () => classes.current && child.value && [classes.current.id, child.value],
+  readRecord,
+);
 /** What a time that is read aloud would be for, by what it looks like. */
 const ALOUD = {
   secure: "to be sure of it",
@@ -133,7 +137,7 @@ const shown = computed(() =>
 
 <template>
   <div class="page">
-    <p v-if="trouble" role="alert" class="field-error">{{ trouble }}</p>
+    <p v-if="errorMessage" role="alert" class="field-error">{{ errorMessage }}</p>
     <NoClass v-else-if="!classes.current" what="Each child in a class has a record." />
     <template v-else-if="record">
       <div class="page-head">

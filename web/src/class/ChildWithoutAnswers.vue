@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { KnewBefore } from "@/told";
+import { KnewBefore } from "@/shared";
 
 /** A child of whom nothing is known yet: find out where it is, or say what it had last year. */
 defineProps<{ classId: number; child: { id: number; name: string } }>();

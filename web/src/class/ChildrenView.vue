@@ -1,9 +1,9 @@
 <script setup lang="ts">
 import { computed } from "vue";
-import { listChecks, readLadder, readTomorrow, useFacts, useAsked } from "@/api";
+import { listChecks, readLadder, readTomorrow, useFacts, useApiQuery } from "@/api";
 import { StepDial } from "@/dial";
 import { useClasses } from "@/school";
-import { aboutGroup, NothingYet, STATES, stateOf } from "@/told";
+import { aboutGroup, NothingYet, STATES, stateOf } from "@/shared";
 import { countedChildren } from "@/words";
 import ClassTabs from "./ClassTabs.vue";
 
@@ -11,11 +11,11 @@ import ClassTabs from "./ClassTabs.vue";
 const facts = useFacts();
 const classes = useClasses();
 const ofClass = (): [number] | null => classes.current && [classes.current.id];
-const { data: ladder, trouble } = useAsked("ladder", ofClass, readLadder);
-const { data: last } = useAsked("last check", ofClass, (classId) =>
+const { data: ladder, errorMessage } = useApiQuery("ladder", ofClass, readLadder);
+const { data: last } = useApiQuery("last check", ofClass, (classId) =>
   listChecks(classId, { limit: 1, answered: true }),
 );
-const { data: tomorrow } = useAsked("tomorrow", ofClass, readTomorrow);
+const { data: tomorrow } = useApiQuery("tomorrow", ofClass, readTomorrow);
 /** What each needs comes first; the signs below say why. */
 const groups = computed(() => (tomorrow.value?.groups ?? []).filter((group) => group.child_ids.length));
 const names = computed(() => new Map(classes.current?.children.map((child) => [child.id, child.name])));
@@ -48,7 +48,7 @@ const newly = computed(() => ladder.value?.children.some((child) => child.newly_
       </div>
     </div>
     <ClassTabs />
-    <p v-if="trouble" role="alert" class="field-error">{{ trouble }}</p>
+    <p v-if="errorMessage" role="alert" class="field-error">{{ errorMessage }}</p>
     <NothingYet v-else-if="!classes.current" :to="{ name: 'new-class' }" does="Add class">
       No class yet.
     </NothingYet>

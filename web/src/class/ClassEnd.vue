@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import { computed, ref } from "vue";
 import { useRouter } from "vue-router";
-import { archiveClass, eraseClass, nextYear, useDoing, type SchoolClass } from "@/api";
-import { EraseButton, FieldGroup } from "@/parts";
+import { archiveClass, eraseClass, nextYear, useApiMutation, type SchoolClass } from "@/api";
+import { EraseButton, FieldGroup } from "@/ui";
 import { useClasses } from "@/school";
 import { countedChildren } from "@/words";
 
@@ -11,7 +11,7 @@ const props = defineProps<{ schoolClass: SchoolClass }>();
 
 const router = useRouter();
 const classes = useClasses();
-const { busy, wrong, elsewhere, doing } = useDoing();
+const { busy, wrong, elsewhere, run } = useApiMutation();
 const name = ref("");
 const staying = ref<number[]>([]);
 const going = computed(() =>
@@ -19,17 +19,17 @@ const going = computed(() =>
 );
 
 const moveUp = (): Promise<boolean> =>
-  doing(async () => {
+  run(async () => {
     const made = await nextYear(props.schoolClass.id, { name: name.value, child_ids: going.value });
     await classes.load();
     await router.push({ name: "register", query: { class: String(made.id) } });
   });
 
 const putAway = (archived: boolean): Promise<boolean> =>
-  doing(async () => classes.renew(await archiveClass(props.schoolClass.id, archived)));
+  run(async () => classes.renew(await archiveClass(props.schoolClass.id, archived)));
 
 const erase = (typed: string, present: string): Promise<boolean> =>
-  doing(async () => {
+  run(async () => {
     await eraseClass(props.schoolClass.id, typed, present);
     await classes.load();
     await router.push({ name: "home", query: {} });

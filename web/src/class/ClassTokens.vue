@@ -1,15 +1,15 @@
 <script setup lang="ts">
 import { useClipboard } from "@vueuse/core";
 import { ref } from "vue";
-import { listTokens, makeToken, useAsked, useDoing, withdrawToken, type TokenScope } from "@/api";
-import { FieldGroup, SureButton } from "@/parts";
+import { listTokens, makeToken, useApiQuery, useApiMutation, withdrawToken, type TokenScope } from "@/api";
+import { FieldGroup, SureButton } from "@/ui";
 import { dayWords } from "@/words";
 
 /** Tokens by which other programs come in to the class. A token is shown once. */
 const props = defineProps<{ classId: number }>();
 
-const { data, reload } = useAsked("tokens", () => [props.classId], listTokens);
-const { busy, wrong, elsewhere, doing } = useDoing();
+const { data, reload } = useApiQuery("tokens", () => [props.classId], listTokens);
+const { busy, wrong, elsewhere, run } = useApiMutation();
 const name = ref("");
 const scope = ref<TokenScope>("reading");
 const made = ref("");
@@ -20,14 +20,14 @@ const SCOPES = [
 ];
 
 const make = (): Promise<boolean> =>
-  doing(async () => {
+  run(async () => {
     made.value = (await makeToken(props.classId, name.value, scope.value)).token;
     name.value = "";
     await reload();
   });
 
 const withdraw = (id: number): Promise<boolean> =>
-  doing(async () => {
+  run(async () => {
     await withdrawToken(props.classId, id);
     made.value = "";
     await reload();

@@ -1,9 +1,9 @@
 <script setup lang="ts">
 import { computed } from "vue";
 import { useRoute, useRouter } from "vue-router";
-import { listChecks, readFindings, useFacts, useAsked } from "@/api";
+import { listChecks, readFindings, useFacts, useApiQuery } from "@/api";
 import { useClasses } from "@/school";
-import { NothingYet, TomorrowCard, seem } from "@/told";
+import { NothingYet, TomorrowCard, seem } from "@/shared";
 import ChildFindings from "./ChildFindings.vue";
 import { counted, moment } from "@/words";
 
@@ -12,7 +12,7 @@ const route = useRoute();
 const router = useRouter();
 const facts = useFacts();
 const classes = useClasses();
-const { data, trouble } = useAsked(
+const { data, errorMessage } = useApiQuery(
   "told",
   () => classes.current && [classes.current.id, Number(route.params.id)],
   async (classId, named) => {
@@ -73,7 +73,7 @@ function go(id: unknown): void {
       </div>
     </div>
 
-    <p v-if="trouble" role="alert" class="field-error">{{ trouble }}</p>
+    <p v-if="errorMessage" role="alert" class="field-error">{{ errorMessage }}</p>
     <NothingYet v-else-if="!classes.current" :to="{ name: 'new-class' }" does="Add class">
       No class yet.
     </NothingYet>

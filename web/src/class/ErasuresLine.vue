@@ -1,14 +1,14 @@
 <script setup lang="ts">
 import { computed } from "vue";
-import { listErasures, useAsked } from "@/api";
-import { erasureWords, sinceToday } from "@/told";
+import { listErasures, useApiQuery } from "@/api";
+import { erasureWords, sinceToday } from "@/shared";
 
 /** What goes on after a child was erased, until nothing is left in any copy; then what was looked through. */
 const props = defineProps<{ classId: number }>();
 
 /** Milliseconds between two looks while something goes on. */
 const LOOK = 1500;
-const { data } = useAsked("erasures", () => [props.classId], listErasures, {
+const { data } = useApiQuery("erasures", () => [props.classId], listErasures, {
   every: (found) => (found?.open.length ? LOOK : false),
   fresh: true,
 });

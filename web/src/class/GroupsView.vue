@@ -10,8 +10,8 @@ import {
   readGroups,
   type Group,
   type Groups,
-  useAsked,
-  useDoing,
+  useApiQuery,
+  useApiMutation,
   useFacts,
 } from "@/api";
 import { DialFace, StepDial } from "@/dial";
@@ -29,8 +29,8 @@ const most = ref(facts.catalogue?.limits.groups ?? 1);
 const groups = ref<Group[]>([]);
 /** When they were made by hand; nothing where they are proposed. */
 const keptAt = ref<string | null>(null);
-const { trouble: refused, doing } = useDoing();
-const { data, trouble } = useAsked(
+const { errorMessage: refused, run } = useApiMutation();
+const { data, errorMessage } = useApiQuery(
   "groups",
   () => classes.current && [classes.current.id, most.value || 1],
   readGroups,
@@ -63,12 +63,12 @@ function move(child: number, from: number, to: number): void {
 
 /** What was moved is kept at once. */
 const keep = (): Promise<boolean> =>
-  doing(async () => {
+  run(async () => {
     if (classes.current) keptAt.value = (await keepGroups(classes.current.id, groups.value)).kept_at;
   });
 
 const reset = (): Promise<boolean> =>
-  doing(async () => {
+  run(async () => {
     if (classes.current) put(await proposeGroups(classes.current.id, most.value || 1));
   });
 
@@ -84,7 +84,7 @@ async function lesson(group: Group): Promise<void> {
     seed: newSeed(),
     child_ids: group.child_ids,
   };
-  await doing(async () => {
+  await run(async () => {
     const made = await planLesson(classId, body);
     await router.push({ name: "lesson", params: { id: made.id } });
   });
@@ -114,7 +114,7 @@ async function lesson(group: Group): Promise<void> {
       </div>
     </div>
     <ClassTabs />
-    <p v-if="trouble || refused" role="alert" class="field-error">{{ trouble || refused }}</p>
+    <p v-if="errorMessage || refused" role="alert" class="field-error">{{ errorMessage || refused }}</p>
     <NoClass v-else-if="!classes.current" what="You need a class to make groups." />
     <p v-else-if="!data" class="quiet" aria-live="polite">Making groups…</p>
     <div class="groups d-grid gap-3">

@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import { useSessionStorage } from "@vueuse/core";
 import { useRouter } from "vue-router";
-import { previewRoster, takeRoster, useDoing, type SchoolClass } from "@/api";
-import { FieldGroup, FileField } from "@/parts";
+import { previewRoster, takeRoster, useApiMutation, type SchoolClass } from "@/api";
+import { FieldGroup, FileField } from "@/ui";
 import { useClasses } from "@/school";
 import CommasMean from "./CommasMean.vue";
 import NamesShown from "./NamesShown.vue";
@@ -16,8 +16,8 @@ const router = useRouter();
 const classes = useClasses();
 /** Kept in this tab until the class is made: a register is long to type. */
 const form = useSessionStorage("vantick.draft.class", { name: "", school: "", names: "" });
-const { busy, wrong, elsewhere, doing } = useDoing();
-const { read, commas, trouble, shown } = useNamesRead(
+const { busy, wrong, elsewhere, run } = useApiMutation();
+const { read, commas, errorMessage, shown } = useNamesRead(
   () => form.value.names,
   () => null,
 );
@@ -47,7 +47,7 @@ async function keepIds(made: SchoolClass): Promise<void> {
 }
 
 const make = (): Promise<boolean> =>
-  doing(async () => {
+  run(async () => {
     const children = await shown();
     if (!children) return;
     const made = await classes.make({
@@ -79,7 +79,7 @@ const make = (): Promise<boolean> =>
       id="names"
       v-slot="{ state }"
       label="Children, one on each line"
-      :wrong="trouble || wrong('children')"
+      :wrong="errorMessage || wrong('children')"
     >
       <BFormTextarea id="names" v-model="form.names" :state="state" rows="10" />
     </FieldGroup>
@@ -89,7 +89,7 @@ const make = (): Promise<boolean> =>
       v-model="file"
       label="Or from a file (list, CSV or OneRoster)"
       :accept="LISTS"
-      :wrong="list.doing.wrong('file')"
+      :wrong="list.mutation.wrong('file')"
       @chosen="list.choseFile"
     />
     <FieldGroup v-if="several" id="which" label="Which class in the file">

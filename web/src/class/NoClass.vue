@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { NothingYet } from "@/told";
+import { NothingYet } from "@/shared";
 
 /** What stands on a page about a class where there is none yet. */
 defineProps<{ what: string }>();

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from "vue";
-import { readAdjustments, readRecord, useAsked, useFacts } from "@/api";
+import { readAdjustments, readRecord, useApiQuery, useFacts } from "@/api";
 import { DialFace } from "@/dial";
 import { useRouteNumber } from "@/route";
 import { useClasses } from "@/school";
@@ -10,7 +10,7 @@ import NoClass from "./NoClass.vue";
 const child = useRouteNumber("child");
 const facts = useFacts();
 const classes = useClasses();
-const { data: record, trouble } = useAsked(
+const { data: record, errorMessage } = useApiQuery(
   "record",
   () => classes.current && child.value && [classes.current.id, child.value],
   readRecord,
@@ -30,7 +30,7 @@ const learning = computed(() => {
   return next && met && !can.value.some((one) => one.id === next) ? facts.rung(next) : undefined;
 });
 const helps = computed(() => (record.value?.likely ?? []).map((id) => facts.misreading(id)));
-const { data: adjusted } = useAsked(
+const { data: adjusted } = useApiQuery(
   "adjustments",
   () => classes.current && [classes.current.id],
   readAdjustments,
@@ -45,7 +45,7 @@ const print = (): void => window.print();
 
 <template>
   <div class="page parents">
-    <p v-if="trouble" role="alert" class="field-error">{{ trouble }}</p>
+    <p v-if="errorMessage" role="alert" class="field-error">{{ errorMessage }}</p>
     <NoClass v-else-if="!classes.current" what="Each child in a class has a record." />
     <template v-else-if="record">
       <div class="page-head">

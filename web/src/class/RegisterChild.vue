@@ -1,7 +1,15 @@
 <script setup lang="ts">
 import { nextTick, ref } from "vue";
-import { eraseChild, markLeft, moveChild, renameChild, useDoing, type Child, type SchoolClass } from "@/api";
-import { EraseButton } from "@/parts";
+import {
+  eraseChild,
+  markLeft,
+  moveChild,
+  renameChild,
+  useApiMutation,
+  type Child,
+  type SchoolClass,
+} from "@/api";
+import { EraseButton } from "@/ui";
 
 /** A child of the register, and what can be done: another name, another class, left, erased. */
 const props = defineProps<{
@@ -12,7 +20,7 @@ const props = defineProps<{
 }>();
 const emit = defineEmits<{ changed: [schoolClass: SchoolClass | null]; left: [child: Child] }>();
 
-const { busy, trouble, wrong, elsewhere, doing } = useDoing();
+const { busy, errorMessage, wrong, elsewhere, run } = useApiMutation();
 const naming = ref(false);
 const name = ref(props.child.name);
 const field = ref<{ element: HTMLInputElement | null }>();
@@ -25,7 +33,7 @@ async function begin(): Promise<void> {
 }
 
 const tell = (change: () => Promise<SchoolClass>): Promise<boolean> =>
-  doing(async () => emit("changed", await change()));
+  run(async () => emit("changed", await change()));
 
 async function rename(): Promise<void> {
   if (await tell(() => renameChild(props.schoolClass.id, props.child.id, name.value))) naming.value = false;
@@ -38,7 +46,7 @@ async function leave(gone: boolean): Promise<void> {
 const move = (to: number): Promise<boolean> =>
   tell(() => moveChild(props.schoolClass.id, props.child.id, to));
 const erase = (typed: string): Promise<boolean> =>
-  doing(async () => {
+  run(async () => {
     await eraseChild(props.schoolClass.id, props.child.id, typed);
     emit("changed", null);
   });
@@ -55,7 +63,7 @@ const file = (ending: string): string =>
         size="sm"
         maxlength="30"
         :aria-label="`Another name for ${child.name}`"
-        :state="trouble ? false : null"
+        :state="errorMessage ? false : null"
         @keydown.esc.stop="naming = false"
       />
       <BButton type="submit" size="sm" variant="primary" :disabled="busy || !name.trim()">Save</BButton>
@@ -112,8 +120,8 @@ const file = (ending: string): string =>
         </template>
       </EraseButton>
     </span>
-    <p v-if="(naming && trouble) || elsewhere('name')" class="field-error w-100" role="alert">
-      {{ trouble }}
+    <p v-if="(naming && errorMessage) || elsewhere('name')" class="field-error w-100" role="alert">
+      {{ errorMessage }}
     </p>
   </li>
 </template>

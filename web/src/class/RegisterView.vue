@@ -5,12 +5,12 @@ import {
   markLeft,
   readRegister,
   renameClass,
-  useAsked,
-  useDoing,
+  useApiQuery,
+  useApiMutation,
   type Child,
   type SchoolClass,
 } from "@/api";
-import { FieldGroup } from "@/parts";
+import { FieldGroup } from "@/ui";
 import { useClasses } from "@/school";
 import { countedChildren, dayWords, moment } from "@/words";
 import ClassEnd from "./ClassEnd.vue";
@@ -26,14 +26,14 @@ import { useNamesRead } from "./useNamesRead";
 
 /** Who is in the class: children come, leave and come back; and what the class is called. */
 const classes = useClasses();
-const { data: register, reload } = useAsked(
+const { data: register, reload } = useApiQuery(
   "register",
   () => classes.current && [classes.current.id],
   readRegister,
 );
 const right = computed(() => classes.current?.right);
-const adding = useDoing();
-const naming = useDoing();
+const adding = useApiMutation();
+const naming = useApiMutation();
 /** How often the register was changed here: what goes on because of it is looked at anew. */
 const changes = ref(0);
 const names = ref("");
@@ -44,7 +44,7 @@ watch(
   (now) => now && (form.value = { name: now.name, school: now.school }),
   { immediate: true },
 );
-const { read, commas, trouble, shown } = useNamesRead(
+const { read, commas, errorMessage, shown } = useNamesRead(
   () => names.value,
   () => classes.current?.id ?? null,
 );
@@ -65,14 +65,14 @@ async function bringBack(): Promise<void> {
   const mine = classes.current;
   const child = gone.value;
   if (!mine || !child) return;
-  const done = await adding.doing(async () => changed(await markLeft(mine.id, child.id, false)));
+  const done = await adding.run(async () => changed(await markLeft(mine.id, child.id, false)));
   if (done) gone.value = null;
 }
 
 async function add(): Promise<void> {
   const mine = classes.current;
   if (!mine) return;
-  await adding.doing(async () => {
+  await adding.run(async () => {
     const children = await shown();
     if (!children?.length) return;
     await changed(await addChildren(mine.id, children));
@@ -84,7 +84,7 @@ async function rename(): Promise<void> {
   const mine = classes.current;
   if (!mine) return;
   named.value = false;
-  named.value = await naming.doing(async () => classes.renew(await renameClass(mine.id, form.value)));
+  named.value = await naming.run(async () => classes.renew(await renameClass(mine.id, form.value)));
 }
 </script>
 
@@ -111,7 +111,7 @@ async function rename(): Promise<void> {
             id="new-names"
             v-slot="{ state }"
             label="Add children (first names or aliases, separated by commas)"
-            :wrong="trouble || adding.trouble.value"
+            :wrong="errorMessage || adding.errorMessage.value"
           >
             <BFormInput id="new-names" v-model="names" autocomplete="off" :state="state" />
           </FieldGroup>

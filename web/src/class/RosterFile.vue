@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, ref, shallowRef } from "vue";
 import { previewRoster, takeRoster, type Roster, type RosterChange, type SchoolClass } from "@/api";
-import { FieldGroup, FileField } from "@/parts";
+import { FieldGroup, FileField } from "@/ui";
 import { countedChildren } from "@/words";
 import ChildFile from "./ChildFile.vue";
 import CommasMean from "./CommasMean.vue";
@@ -25,7 +25,7 @@ const {
   several,
   chosen,
   reading,
-  doing: list,
+  mutation: list,
   look,
   choseFile,
   sayCommas,
@@ -33,7 +33,7 @@ const {
   strike,
   clear,
 } = useListFile(begin);
-const { busy, wrong, elsewhere, doing } = list;
+const { busy, wrong, elsewhere, run } = list;
 const gone = ref<Roster["gone"]>("stay");
 const change = shallowRef<RosterChange | null>(null);
 const told = ref("");
@@ -71,11 +71,11 @@ async function preview(): Promise<void> {
 /** Another class of the file has other children in the same places. */
 function choose(): void {
   same.value = {};
-  void doing(preview);
+  void run(preview);
 }
 
 async function take(): Promise<void> {
-  const done = await doing(async () => emit("taken", await takeRoster(props.schoolClass.id, body.value)));
+  const done = await run(async () => emit("taken", await takeRoster(props.schoolClass.id, body.value)));
   if (!done) return;
   taken.value += 1;
   file.value = null;
@@ -129,12 +129,7 @@ async function take(): Promise<void> {
           @say="sayCommas"
         />
       </template>
-      <RosterDoubts
-        v-if="change"
-        v-model="same"
-        :doubts="change.doubts"
-        @update:model-value="doing(preview)"
-      />
+      <RosterDoubts v-if="change" v-model="same" :doubts="change.doubts" @update:model-value="run(preview)" />
       <details v-if="chosen?.left_out.length" class="mb-3">
         <summary>Left out: {{ countedChildren(chosen.left_out.length) }}</summary>
         <ul class="mt-2 mb-0">
@@ -149,7 +144,7 @@ async function take(): Promise<void> {
           value="left"
           unchecked-value="stay"
           class="mb-3"
-          @update:model-value="doing(preview)"
+          @update:model-value="run(preview)"
         >
           Mark children not on the list as left
         </BFormCheckbox>

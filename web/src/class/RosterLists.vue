@@ -1,18 +1,18 @@
 <script setup lang="ts">
 import { computed } from "vue";
-import { listRosters, returnRoster, useAsked, useDoing, type SchoolClass } from "@/api";
+import { listRosters, returnRoster, useApiQuery, useApiMutation, type SchoolClass } from "@/api";
 import { countedChildren, moment } from "@/words";
 
 /** The list that was taken last, and the way back: names and children as they were before. */
 const props = defineProps<{ classId: number }>();
 const emit = defineEmits<{ returned: [schoolClass: SchoolClass] }>();
 
-const { data, reload } = useAsked("lists", () => [props.classId], listRosters);
+const { data, reload } = useApiQuery("lists", () => [props.classId], listRosters);
 const last = computed(() => data.value?.find((one) => one.last));
-const { busy, trouble, doing } = useDoing();
+const { busy, errorMessage, run } = useApiMutation();
 
 const back = (id: number): Promise<boolean> =>
-  doing(async () => {
+  run(async () => {
     const schoolClass = await returnRoster(props.classId, id);
     await reload();
     emit("returned", schoolClass);
@@ -30,5 +30,5 @@ const back = (id: number): Promise<boolean> =>
       Undo list
     </BButton>
   </p>
-  <p v-if="trouble" class="field-error" role="alert">{{ trouble }}</p>
+  <p v-if="errorMessage" class="field-error" role="alert">{{ errorMessage }}</p>
 </template>

@@ -6,13 +6,13 @@ import {
   previewSchoolRoster,
   returnSchoolRoster,
   takeSchoolRoster,
-  useAsked,
-  useDoing,
+  useApiQuery,
+  useApiMutation,
   type SchoolRoster,
   type SchoolRosterChange,
   type SchoolRosterSent,
 } from "@/api";
-import { FieldGroup, FileField, SureButton } from "@/parts";
+import { FieldGroup, FileField, SureButton } from "@/ui";
 import { useClasses } from "@/school";
 import { clock, counted, countedChildren, moment } from "@/words";
 import { firstOfEach, LISTS, NAMES, pairs } from "./sameChildren";
@@ -21,7 +21,7 @@ import SchoolListClass from "./SchoolListClass.vue";
 /** One list of all classes of the school: class by class what would change, then taken whole or not at all. */
 type Said = NonNullable<SchoolRosterSent["classes"]>[number];
 const classes = useClasses();
-const { data: lists, trouble, reload } = useAsked("school-lists", () => [], listSchoolRosters);
+const { data: lists, errorMessage, reload } = useApiQuery("school-lists", () => [], listSchoolRosters);
 const last = computed(() => lists.value?.lists.find((one) => one.last));
 const file = ref<File | null>(null);
 const names = ref<SchoolRosterSent["names"]>("first");
@@ -33,7 +33,7 @@ const said = ref<Record<string, Said>>({});
 /** A class that is left out stays in sight, so that it can be taken after all. */
 const leftOut = shallowRef<SchoolRoster[]>([]);
 const told = ref("");
-const { busy, wrong, elsewhere, doing } = useDoing();
+const { busy, wrong, elsewhere, run } = useApiMutation();
 
 const body = computed<SchoolRosterSent>(() => ({
   ...source.value,
@@ -44,7 +44,7 @@ const body = computed<SchoolRosterSent>(() => ({
 const some = computed(() => change.value?.classes.some((one) => one.gone.length) ?? false);
 
 const look = (): Promise<boolean> =>
-  doing(async () => {
+  run(async () => {
     told.value = "";
     change.value = source.value && (await previewSchoolRoster(body.value));
   });
@@ -61,7 +61,7 @@ async function choose(): Promise<void> {
   const chosen = file.value;
   forget();
   if (!chosen) return;
-  const sent = await doing(async () => (source.value = { file: await fileSent(chosen) }));
+  const sent = await run(async () => (source.value = { file: await fileSent(chosen) }));
   if (sent) await look();
 }
 
@@ -87,7 +87,7 @@ function allSame(): void {
 }
 
 const take = (): Promise<boolean> =>
-  doing(async () => {
+  run(async () => {
     await takeSchoolRoster(body.value);
     forget();
     file.value = null;
@@ -96,7 +96,7 @@ const take = (): Promise<boolean> =>
   });
 
 const back = (id: number): Promise<boolean> =>
-  doing(async () => {
+  run(async () => {
     await returnSchoolRoster(id);
     told.value = "List undone.";
     await Promise.all([reload(), classes.load()]);
@@ -111,7 +111,7 @@ const back = (id: number): Promise<boolean> =>
         <BButton variant="outline-primary" :to="{ name: 'school' }">The school</BButton>
       </div>
     </div>
-    <p v-if="trouble" role="alert" class="field-error">{{ trouble }}</p>
+    <p v-if="errorMessage" role="alert" class="field-error">{{ errorMessage }}</p>
     <form v-else-if="lists" novalidate class="d-grid gap-3" @submit.prevent="take">
       <p class="quiet m-0 measure">
         A OneRoster bundle of the school, or a table with columns for class and first name. You see every

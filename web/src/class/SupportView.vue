@@ -4,17 +4,17 @@ import {
   beginSupport,
   readSupport,
   removeSupport,
-  useAsked,
-  useDoing,
+  useApiQuery,
+  useApiMutation,
   useFacts,
   type KnownThen,
   type Support,
 } from "@/api";
 import { DialFace, StepDial } from "@/dial";
-import { SureButton } from "@/parts";
+import { SureButton } from "@/ui";
 import { useRouteNumber } from "@/route";
 import { useClasses } from "@/school";
-import { stateOf, waysInWords } from "@/told";
+import { stateOf, waysInWords } from "@/shared";
 import { paperDay } from "@/words";
 import NoClass from "./NoClass.vue";
 
@@ -22,14 +22,14 @@ import NoClass from "./NoClass.vue";
 const child = useRouteNumber("child");
 const facts = useFacts();
 const classes = useClasses();
-const { data, trouble, reload } = useAsked(
+const { data, errorMessage, reload } = useApiQuery(
   "support",
   () => classes.current && child.value && [classes.current.id, child.value],
   readSupport,
 );
-const { busy, trouble: refused, doing } = useDoing();
+const { busy, errorMessage: refused, run } = useApiMutation();
 const change = (does: (classId: number, childId: number) => Promise<Support>): Promise<boolean> =>
-  doing(async () => {
+  run(async () => {
     if (classes.current && child.value) await does(classes.current.id, child.value);
     await reload();
   });
@@ -58,7 +58,7 @@ const print = (): void => window.print();
 
 <template>
   <div class="page support">
-    <p v-if="trouble" role="alert" class="field-error">{{ trouble }}</p>
+    <p v-if="errorMessage" role="alert" class="field-error">{{ errorMessage }}</p>
     <NoClass v-else-if="!classes.current" what="Each child in a class has a record." />
     <template v-else-if="data">
       <div class="page-head">

@@ -1,9 +1,9 @@
 <script setup lang="ts">
 import { computed } from "vue";
-import { readHistory, useFacts, useAsked } from "@/api";
+import { readHistory, useFacts, useApiQuery } from "@/api";
 import { StepDial } from "@/dial";
 import { useClasses } from "@/school";
-import { NothingYet, SparkLine } from "@/told";
+import { NothingYet, SparkLine } from "@/shared";
 import { countedChildren, dayWords } from "@/words";
 import ClassTabs from "./ClassTabs.vue";
 import NoClass from "./NoClass.vue";
@@ -12,7 +12,7 @@ import NoClass from "./NoClass.vue";
 const LATELY = 4;
 const facts = useFacts();
 const classes = useClasses();
-const { data: weeks, trouble } = useAsked(
+const { data: weeks, errorMessage } = useApiQuery(
   "history",
   () => classes.current && [classes.current.id],
   readHistory,
@@ -70,7 +70,7 @@ const gone = (row: Row): string => {
   <div class="page">
     <div class="page-head"><h1>Week by week</h1></div>
     <ClassTabs />
-    <p v-if="trouble" role="alert" class="field-error">{{ trouble }}</p>
+    <p v-if="errorMessage" role="alert" class="field-error">{{ errorMessage }}</p>
     <NoClass v-else-if="!classes.current" what="You need a class to see its weeks." />
     <p v-else-if="!weeks" class="quiet fs-90" aria-live="polite">Loading…</p>
     <NothingYet v-else-if="!weeks.length" :to="{ name: 'new-check' }" does="Make check">

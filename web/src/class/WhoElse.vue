@@ -1,7 +1,15 @@
 <script setup lang="ts">
 import { computed, ref } from "vue";
-import { endShare, handOver, listShares, shareClass, useAsked, useDoing, type SchoolClass } from "@/api";
-import { FieldGroup, SureButton } from "@/parts";
+import {
+  endShare,
+  handOver,
+  listShares,
+  shareClass,
+  useApiQuery,
+  useApiMutation,
+  type SchoolClass,
+} from "@/api";
+import { FieldGroup, SureButton } from "@/ui";
 import { useClasses } from "@/school";
 import { dayWords, plusDays, today } from "@/words";
 
@@ -10,8 +18,8 @@ const props = defineProps<{ schoolClass: SchoolClass }>();
 
 const WEEK = 7;
 const classes = useClasses();
-const { data, reload } = useAsked("shares", () => [props.schoolClass.id], listShares);
-const { busy, wrong, elsewhere, doing } = useDoing();
+const { data, reload } = useApiQuery("shares", () => [props.schoolClass.id], listShares);
+const { busy, wrong, elsewhere, run } = useApiMutation();
 const colleague = ref<number | null>(null);
 const how = ref<"share" | "lend">("share");
 const until = ref(plusDays(today(), WEEK));
@@ -22,20 +30,20 @@ const options = computed(() => [{ value: null, text: "Choose…" }, ...colleague
 const named = computed(() => colleagues.value.find((one) => one.value === colleague.value)?.text ?? "");
 
 const share = (): Promise<boolean> =>
-  doing(async () => {
+  run(async () => {
     if (colleague.value === null) return;
     await shareClass(props.schoolClass.id, colleague.value, how.value === "lend" ? until.value : null);
     await reload();
   });
 
 const end = (accountId: number): Promise<boolean> =>
-  doing(async () => {
+  run(async () => {
     await endShare(props.schoolClass.id, accountId);
     await reload();
   });
 
 const give = (): Promise<boolean> =>
-  doing(async () => {
+  run(async () => {
     if (colleague.value === null) return;
     await handOver(props.schoolClass.id, colleague.value);
     await classes.load();

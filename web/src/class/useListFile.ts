@@ -2,7 +2,7 @@ import { computed, ref, shallowRef, type ComputedRef, type Ref, type ShallowRef 
 import {
   fileSent,
   readRoster,
-  useDoing,
+  useApiMutation,
   type ColumnsSaid,
   type Commas,
   type ListedClass,
@@ -29,7 +29,7 @@ export interface ListFile {
     columns: ColumnsSaid | null;
     skipped: number[];
   }>;
-  doing: ReturnType<typeof useDoing>;
+  mutation: ReturnType<typeof useApiMutation>;
   look: () => Promise<void>;
   choseFile: () => void;
   sayCommas: (said: Commas) => void;
@@ -48,7 +48,7 @@ export function useListFile(seen: () => void | Promise<void>): ListFile {
   const columns = ref<ColumnsSaid | null>(null);
   const skipped = ref<number[]>([]);
   const listed = shallowRef<ListedClass[]>([]);
-  const doing = useDoing();
+  const mutation = useApiMutation();
   const several = computed(() => listed.value.length > 1);
   const chosen = computed(() =>
     several.value ? listed.value.find((one) => one.id === of.value) : listed.value[0],
@@ -80,7 +80,7 @@ export function useListFile(seen: () => void | Promise<void>): ListFile {
       await seen();
       return;
     }
-    await doing.doing(async () => {
+    await mutation.run(async () => {
       sent.value = await fileSent(now);
       listed.value = await readRoster(reading.value);
       if (!listed.value.some((one) => one.id === of.value)) of.value = null;
@@ -118,7 +118,7 @@ export function useListFile(seen: () => void | Promise<void>): ListFile {
     options,
     chosen,
     reading,
-    doing,
+    mutation,
     look,
     choseFile,
     sayCommas,

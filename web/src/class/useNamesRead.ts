@@ -1,12 +1,12 @@
 import { watchDebounced } from "@vueuse/core";
 import { computed, ref, shallowRef, type ComputedRef, type Ref, type ShallowRef } from "vue";
-import { readNames, useDoing, type Commas, type NamesRead } from "@/api";
+import { readNames, useApiMutation, type Commas, type NamesRead } from "@/api";
 
 export interface NamesTyped {
   read: ShallowRef<NamesRead | null>;
   /** What a teacher said of the commas; nothing before. */
   commas: Ref<Commas>;
-  trouble: ComputedRef<string>;
+  errorMessage: ComputedRef<string>;
   /** The names as they are shown; nothing where they are not shown yet, or cannot be read: then they are shown now. */
   shown: () => Promise<string[] | null>;
 }
@@ -18,13 +18,13 @@ export function useNamesRead(text: () => string, classId: () => number | null): 
   const read = shallowRef<NamesRead | null>(null);
   const commas = ref<Commas>(null);
   const of = ref("");
-  const { trouble, doing } = useDoing();
+  const { errorMessage, run } = useApiMutation();
   const now = computed(() => JSON.stringify([text(), classId(), commas.value]));
 
   async function look(): Promise<boolean> {
     const asked = now.value;
     let found: NamesRead | null = null;
-    const done = await doing(async () => {
+    const done = await run(async () => {
       found = text().trim() ? await readNames(classId(), text(), commas.value) : null;
     });
     if (asked !== now.value) return false;
@@ -38,9 +38,9 @@ export function useNamesRead(text: () => string, classId: () => number | null): 
     const seen = of.value === now.value;
     const done = seen || (await look());
     const plain = read.value?.children.every((child) => !child.alike) && !read.value.commas;
-    if (!done || trouble.value || !(seen || plain)) return text().trim() ? null : [];
+    if (!done || errorMessage.value || !(seen || plain)) return text().trim() ? null : [];
     return read.value?.children.map((child) => child.name) ?? [];
   }
 
-  return { read, commas, trouble, shown };
+  return { read, commas, errorMessage, shown };
 }

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, ref } from "vue";
 import type { DeskTurn } from "@/api/client";
-import { rove } from "./rove";
+import { rovingFocus } from "./rovingFocus";
 
 /** One of a few: an hour, so many minutes, a half of the day, an answer among some. */
 const props = defineProps<{ turn: DeskTurn; over: boolean }>();
@@ -19,7 +19,7 @@ const choices = computed(() => {
     ref="root"
     class="pad align-self-center justify-self-center d-grid gap-06"
     :class="{ few: choices.length < 6 }"
-    @keydown="rove($event, root)"
+    @keydown="rovingFocus($event, root)"
   >
     <BButton
       v-for="choice in choices"

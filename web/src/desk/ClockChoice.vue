@@ -3,7 +3,7 @@ import { computed, ref } from "vue";
 import type { DeskTurn } from "@/api/client";
 import DialFace from "@/dial/DialFace.vue";
 import { spokenHands } from "@/dial/useLooseHands";
-import { rove } from "./rove";
+import { rovingFocus } from "./rovingFocus";
 
 /** Clocks, of which one shows what is asked. */
 const props = defineProps<{ turn: DeskTurn; over: boolean }>();
@@ -17,7 +17,7 @@ const LETTERS = ["A", "B", "C", "D"];
   <div
     ref="root"
     class="choice d-grid gap-3 justify-self-center min-h-0 w-100 h-100"
-    @keydown="rove($event, root)"
+    @keydown="rovingFocus($event, root)"
   >
     <BButton
       v-for="(one, at) in clocks"

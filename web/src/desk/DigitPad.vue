@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, ref } from "vue";
 import type { DeskTurn } from "@/api/client";
-import { rove } from "./rove";
+import { rovingFocus } from "./rovingFocus";
 
 /** The answer in digits, on a pad with the class's own sign. */
 const props = defineProps<{ turn: DeskTurn; over: boolean }>();
@@ -34,7 +34,7 @@ defineExpose({ type });
       <span class="visually-hidden">Your answer:</span>
       {{ text }}
     </p>
-    <div v-if="!over" ref="root" class="pad d-grid gap-2" @keydown="rove($event, root)">
+    <div v-if="!over" ref="root" class="pad d-grid gap-2" @keydown="rovingFocus($event, root)">
       <BButton v-for="key in keys" :key="key" variant="bare" class="key fs-160" @click="add(key)">
         {{ key }}
       </BButton>

@@ -17,18 +17,18 @@ const field = ref<{ focus: () => void }>();
 const door = shallowRef<Door | null>(null);
 const child = shallowRef<Child | null>(null);
 const chosen = ref<string[]>([]);
-const trouble = ref("");
+const errorMessage = ref("");
 const busy = ref(false);
 const heading = ref<HTMLElement>();
 const places = computed(() => Array.from({ length: LENGTH }, (_, place) => chosen.value[place]));
 
 async function attempt(step: () => Promise<void>): Promise<void> {
   busy.value = true;
-  trouble.value = "";
+  errorMessage.value = "";
   try {
     await step();
   } catch (error) {
-    trouble.value = error instanceof Refused ? error.message : "That did not work. Try again.";
+    errorMessage.value = error instanceof Refused ? error.message : "That did not work. Try again.";
   } finally {
     busy.value = false;
     await nextTick();
@@ -49,13 +49,13 @@ async function enterKept(): Promise<void> {
   if (door.value || code.value !== kept) return;
   sessionStorage.removeItem(KEPT);
   code.value = "";
-  trouble.value = "";
+  errorMessage.value = "";
 }
 
 function pick(one: Child): void {
   child.value = one;
   chosen.value = [];
-  trouble.value = "";
+  errorMessage.value = "";
   void nextTick(() => heading.value?.focus());
 }
 
@@ -79,7 +79,7 @@ async function sit(): Promise<void> {
 }
 
 function back(): void {
-  trouble.value = "";
+  errorMessage.value = "";
   if (child.value) child.value = null;
   else {
     door.value = null;
@@ -109,15 +109,15 @@ onMounted(() => (code.value ? void enterKept() : field.value?.focus()));
           autocomplete="off"
           autocapitalize="characters"
           spellcheck="false"
-          :state="trouble ? false : null"
-          aria-describedby="join-trouble"
+          :state="errorMessage ? false : null"
+          aria-describedby="join-errorMessage"
         />
         <BButton variant="bare" type="submit" class="go" :disabled="busy || !code.trim()">Go</BButton>
       </form>
-      <p id="join-trouble" role="alert" class="trouble my-04 tone-misread fw-bold text-center">
-        {{ trouble }}
+      <p id="join-errorMessage" role="alert" class="errorMessage my-04 tone-misread fw-bold text-center">
+        {{ errorMessage }}
       </p>
-      <p v-if="!trouble" class="hint tone-quiet">It is on the board.</p>
+      <p v-if="!errorMessage" class="hint tone-quiet">It is on the board.</p>
     </template>
 
     <template v-else-if="!child">
@@ -141,7 +141,7 @@ onMounted(() => (code.value ? void enterKept() : field.value?.focus()));
           <PictureMark v-if="picture" :id="picture" label />
         </span>
       </p>
-      <p role="alert" class="trouble my-04 tone-misread fw-bold text-center">{{ trouble }}</p>
+      <p role="alert" class="errorMessage my-04 tone-misread fw-bold text-center">{{ errorMessage }}</p>
       <div class="pictures d-grid gap-06" :class="{ busy }">
         <BButton
           v-for="picture in door.pictures"
@@ -201,7 +201,7 @@ h1 {
   letter-spacing: 0.12em;
 }
 
-.trouble {
+.errorMessage {
   min-height: 1.6em;
 }
 

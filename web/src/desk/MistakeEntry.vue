@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, ref, watch } from "vue";
 import type { DeskTurn } from "@/api/client";
-import { rove } from "./rove";
+import { rovingFocus } from "./rovingFocus";
 import WordStrips from "./WordStrips.vue";
 
 /** What somebody did wrong, one of three; then the right time, in words. */
@@ -38,7 +38,7 @@ defineExpose({
       v-if="!cause"
       ref="root"
       class="causes d-grid gap-07 align-self-center"
-      @keydown="rove($event, root)"
+      @keydown="rovingFocus($event, root)"
     >
       <BButton v-for="one in options" :key="one.id" variant="bare" class="key" @click="cause = one.id">
         {{ one.name }}

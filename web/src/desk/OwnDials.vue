@@ -9,14 +9,15 @@ import type { useVoice } from "@/voice/useVoice";
 const props = defineProps<{ voice: ReturnType<typeof useVoice> }>();
 defineEmits<{ back: [] }>();
 const dials = shallowRef<OwnDial[] | null>(null);
-const trouble = ref("");
+const errorMessage = ref("");
 
 onMounted(async () => {
   try {
     dials.value = await ownDials();
     props.voice.say("The clocks I can read.", ...dials.value.map((dial) => `${dial.words}.`));
   } catch (error) {
-    trouble.value = error instanceof Refused && !error.passing ? error.message : "No connection right now.";
+    errorMessage.value =
+      error instanceof Refused && !error.passing ? error.message : "No connection right now.";
   }
 });
 </script>
@@ -29,7 +30,7 @@ onMounted(async () => {
       </h1>
       <BButton variant="bare" class="key" @click="$emit('back')">Back</BButton>
     </header>
-    <p v-if="trouble" role="alert">{{ trouble }}</p>
+    <p v-if="errorMessage" role="alert">{{ errorMessage }}</p>
     <p v-else-if="dials && !dials.length">Every clock you read right will appear here.</p>
     <ul v-else-if="dials" class="d-grid gap-12 m-0 p-0 list-none text-center">
       <li v-for="dial in dials" :key="dial.words">

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, nextTick, ref, watch } from "vue";
 import type { DeskTurn } from "@/api/client";
-import { rove } from "./rove";
+import { rovingFocus } from "./rovingFocus";
 
 /**
  * A time as a sentence with places in it: how many, past or to, which hour. Each place has its strip of words, and one strip
@@ -131,7 +131,7 @@ defineExpose({ type });
       v-if="!over && strip"
       class="strip d-flex align-items-stretch mw-100 mx-auto my-0 on-card"
       :class="{ many: strip.words.length > MANY }"
-      @keydown="rove($event, root)"
+      @keydown="rovingFocus($event, root)"
     >
       <div class="choices d-flex flex-wrap justify-content-center" role="group" :aria-label="strip.label">
         <BButton

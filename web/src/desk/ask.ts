@@ -59,7 +59,7 @@ export const sendAnswers = (body: Sending, held: readonly DeskTurn[]): Promise<T
 /** Asks to be shown a task instead of answering it. */
 export const askToBeShown = (turn_id: number, held: readonly DeskTurn[]): Promise<Told> =>
   asked(
-    api.POST("/api/desk/helps", {
+    api.POST("/api/desk/hints", {
       body: { turn_id, held: held.map((turn) => turn.id) },
       signal: AbortSignal.timeout(PATIENCE),
     }),
@@ -70,7 +70,7 @@ export const beginAgain = (): Promise<DeskState> => asked(api.POST("/api/desk/ro
 export const ownDials = async (): Promise<OwnDial[]> => (await asked(api.GET("/api/desk/record"))).dials;
 
 /** Tells the teacher of answers that were kept here and could not be taken. */
-export const tellLosses = (answers: number): Promise<unknown> =>
-  asked(api.POST("/api/desk/losses", { body: { answers } }));
+export const reportLostAnswers = (answers: number): Promise<unknown> =>
+  asked(api.POST("/api/desk/lost-answers", { body: { answers } }));
 
 export const leaveDesk = (): Promise<unknown> => asked(api.POST("/api/desk/leaving"));

@@ -9,7 +9,7 @@ import {
   readSeat,
   readState,
   sendAnswers,
-  tellLosses,
+  reportLostAnswers,
   type Sending,
 } from "./ask";
 import { answersOf, doneOf, START, step, type Happened, type Here } from "./machine";
@@ -79,7 +79,7 @@ export function useDesk(): DeskHere {
     happen({ what: "put out", why });
   }
 
-  function trouble(error: unknown): void {
+  function showError(error: unknown): void {
     if (unseated(error)) out(error.message);
     else if (passing(error)) happen({ what: "cut off" });
     else happen({ what: "known", news: wordsOf(error) });
@@ -88,7 +88,7 @@ export function useDesk(): DeskHere {
   /** What can never be taken is let go; the child hears of it, and so does the teacher. */
   async function letGo(sending: Sending): Promise<void> {
     happen({ what: "let go", sending });
-    await tellLosses(sending.answers.length).catch(() => undefined);
+    await reportLostAnswers(sending.answers.length).catch(() => undefined);
   }
 
   /** Sends what is kept, oldest first; what the server refuses for good is let go. */
@@ -113,7 +113,7 @@ export function useDesk(): DeskHere {
       await flush();
       happen({ what: "looked", going: await readState() });
     } catch (error) {
-      trouble(error);
+      showError(error);
     }
   }
 
@@ -138,12 +138,12 @@ export function useDesk(): DeskHere {
       const state = await readState();
       childId = state.child.id;
       happen({ what: "opened", state, waiting: leftHere(childId) });
-      await flush().catch(trouble);
+      await flush().catch(showError);
       if (!sitting()) return;
       happen({ what: "taken up" });
       beat();
     } catch (error) {
-      trouble(error);
+      showError(error);
       if (here.value.away) tryAgain();
     }
   }
@@ -182,7 +182,7 @@ export function useDesk(): DeskHere {
       await flush();
       happen({ what: "marked", told: await askToBeShown(turn.id, here.value.ahead) });
     } catch (error) {
-      trouble(error);
+      showError(error);
       if (here.value.away) happen({ what: "known", news: "No connection right now. Try it by yourself." });
     } finally {
       happen({ what: "rested" });
@@ -192,19 +192,19 @@ export function useDesk(): DeskHere {
   async function notSent(sending: Sending, error: unknown): Promise<void> {
     // Whoever sits down here again as the same child still has it.
     if (unseated(error)) happen({ what: "put by", sending });
-    trouble(error);
+    showError(error);
     if (!sitting()) return;
     if (here.value.away) {
       happen({ what: "kept", sending });
       beat();
-    } else await begin().catch(trouble);
+    } else await begin().catch(showError);
   }
 
   async function again(): Promise<void> {
     try {
       happen({ what: "begun again", state: await beginAgain() });
     } catch (error) {
-      trouble(error);
+      showError(error);
       if (here.value.away) happen({ what: "known", news: "No connection right now. Try again in a moment." });
     }
   }
@@ -215,7 +215,7 @@ export function useDesk(): DeskHere {
       await leaveDesk();
       out();
     } catch (error) {
-      trouble(error);
+      showError(error);
       const kept = here.value.waiting.length;
       const left = kept ? `, and ${answersOf(kept)} ${kept === 1 ? "is" : "are"} not sent yet` : "";
       if (here.value.away) happen({ what: "known", news: `No connection${left}. Wait a moment.` });

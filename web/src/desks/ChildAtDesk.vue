@@ -2,7 +2,7 @@
 import { computed } from "vue";
 import { useFacts, type Answer, type Desk, type LiveChild } from "@/api";
 import { DialFace } from "@/dial";
-import { VerdictMark, VERDICTS } from "@/told";
+import { VerdictMark, VERDICTS } from "@/shared";
 import { placeInWords, STUCK, whyAsked } from "./wording";
 
 /** A child in one line: where they are now, and their last answers as shapes. It opens to the answers themselves. */

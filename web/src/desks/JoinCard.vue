@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed } from "vue";
 import type { Desk } from "@/api";
-import { HereAlone, QrCode } from "@/parts";
+import { HereAlone, QrCode } from "@/ui";
 
 /** How children come to the desk: the address, the code, and both as a QR code. Large until somebody has joined. */
 const props = defineProps<{

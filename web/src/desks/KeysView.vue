@@ -1,9 +1,9 @@
 <script setup lang="ts">
-import { NothingYet } from "@/told";
+import { NothingYet } from "@/shared";
 import { computed, ref } from "vue";
 import { useRoute } from "vue-router";
-import { readKeys, renewKey, useAsked, useDoing } from "@/api";
-import { SureButton } from "@/parts";
+import { readKeys, renewKey, useApiQuery, useApiMutation } from "@/api";
+import { SureButton } from "@/ui";
 import { PictureMark, PICTURES } from "@/pictures";
 import { useClasses } from "@/school";
 
@@ -13,12 +13,12 @@ const classes = useClasses();
 /** Covered until asked for: a class may be looking on. */
 const shown = ref<number | "all" | null>(Number(route.query.child) || null);
 const uncovered = (childId: number): boolean => shown.value === "all" || shown.value === childId;
-const { trouble: wrong, busy, doing } = useDoing();
+const { errorMessage: wrong, busy, run } = useApiMutation();
 const {
   data: all,
-  trouble,
+  errorMessage,
   reload,
-} = useAsked("keys", () => classes.current && [classes.current.id], readKeys);
+} = useApiQuery("keys", () => classes.current && [classes.current.id], readKeys);
 /** Of one child alone, where one was asked for. */
 const only = computed(
   () => all.value?.find((key) => key.child_id === Number(route.query.child))?.child_id ?? null,
@@ -28,7 +28,7 @@ const nameOf = (id: number): string => classes.current?.children.find((child) =>
 const spoken = (pictures: string[]): string => pictures.map((one) => PICTURES[one]?.name ?? one).join(", ");
 
 const renew = (childId: number): Promise<boolean> =>
-  doing(async () => {
+  run(async () => {
     if (!classes.current) return;
     await renewKey(classes.current.id, childId);
     await reload();
@@ -58,7 +58,7 @@ const print = (): void => window.print();
         </BButton>
       </div>
     </div>
-    <p v-if="trouble || wrong" class="field-error" role="alert">{{ trouble || wrong }}</p>
+    <p v-if="errorMessage || wrong" class="field-error" role="alert">{{ errorMessage || wrong }}</p>
     <NothingYet v-else-if="!classes.current" :to="{ name: 'new-class' }" does="Make one">
       Each child in a class has pictures.
     </NothingYet>

@@ -2,11 +2,11 @@
 import { useEventListener } from "@vueuse/core";
 import { computed, ref } from "vue";
 import { useRouter } from "vue-router";
-import { closeDesk, removeDesk, sendAway, useAsked, useDoing, useFacts, watchDesk } from "@/api";
-import { SureButton } from "@/parts";
+import { closeDesk, removeDesk, sendAway, useApiQuery, useApiMutation, useFacts, watchDesk } from "@/api";
+import { SureButton } from "@/ui";
 import { useCovering, useRouteNumber } from "@/route";
 import { useOwnClass } from "@/school";
-import { useJustRemoved } from "@/told";
+import { useJustRemoved } from "@/shared";
 import ChildAtDesk from "./ChildAtDesk.vue";
 import JoinCard from "./JoinCard.vue";
 import { STUCK, titleOfDesk } from "./wording";
@@ -21,13 +21,13 @@ const opened = ref<number | null>(null);
 const deskId = useRouteNumber("id");
 const {
   data: live,
-  trouble,
+  errorMessage,
   lost,
   reload,
-} = useAsked("live session", () => deskId.value && [deskId.value], watchDesk, {
+} = useApiQuery("live session", () => deskId.value && [deskId.value], watchDesk, {
   every: (found) => (found?.desk.open === false ? false : BEAT),
 });
-const { busy, trouble: refused, doing } = useDoing();
+const { busy, errorMessage: refused, run } = useApiMutation();
 const router = useRouter();
 const just = useJustRemoved();
 useOwnClass(() => live.value?.desk.class_id);
@@ -39,14 +39,14 @@ const stuck = computed(() => children.value.filter((child) => child.stuck));
 const given = computed(() => children.value.reduce((sum, child) => sum + child.given, 0));
 
 const away = (childId: number): Promise<boolean> =>
-  doing(async () => {
+  run(async () => {
     if (!desk.value) return;
     await sendAway(desk.value.id, childId);
     await reload();
   });
 
 const close = (): Promise<boolean> =>
-  doing(async () => {
+  run(async () => {
     if (!desk.value) return;
     await closeDesk(desk.value.id);
     board.value = false;
@@ -54,7 +54,7 @@ const close = (): Promise<boolean> =>
   });
 
 const remove = (): Promise<boolean> =>
-  doing(async () => {
+  run(async () => {
     if (!desk.value) return;
     just.value = await removeDesk(desk.value.id);
     await router.push({ name: "checks" });
@@ -147,9 +147,9 @@ useEventListener("keydown", (event: KeyboardEvent) => {
         />
       </ul>
     </template>
-    <div v-else-if="trouble" role="alert">
+    <div v-else-if="errorMessage" role="alert">
       <h1>This session isn't there</h1>
-      <p>{{ trouble }}</p>
+      <p>{{ errorMessage }}</p>
       <RouterLink :to="{ name: 'new-desk' }">Answer on devices</RouterLink>
     </div>
     <p v-else class="quiet" aria-live="polite">Loading…</p>

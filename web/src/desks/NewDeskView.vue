@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { NothingYet } from "@/told";
+import { NothingYet } from "@/shared";
 import { computed, ref, watch } from "vue";
 import { useRoute, useRouter } from "vue-router";
 import {
@@ -9,13 +9,13 @@ import {
   openDesk,
   readGroups,
   useFacts,
-  useAsked,
-  useDoing,
+  useApiQuery,
+  useApiMutation,
   type Desk,
   type DeskForm,
 } from "@/api";
 
-import { SureButton } from "@/parts";
+import { SureButton } from "@/ui";
 import { useClasses } from "@/school";
 import WhoFor from "./WhoFor.vue";
 import { titleOfDesk } from "./wording";
@@ -46,12 +46,12 @@ const lessonId = ref<number | undefined>(Number(route.query.lesson) || undefined
 const chosen = ref<number[] | null>(
   route.query.children ? String(route.query.children).split(",").map(Number) : null,
 );
-const { busy, trouble: refused, doing } = useDoing();
+const { busy, errorMessage: refused, run } = useApiMutation();
 
 const ofClass = (): [number] | null => classes.current && [classes.current.id];
-const { data: desks, trouble, reload } = useAsked("desks", ofClass, listDesks);
-const { data: lessons } = useAsked("lessons", ofClass, (classId) => listLessons(classId));
-const { data: groups } = useAsked(
+const { data: desks, errorMessage, reload } = useApiQuery("desks", ofClass, listDesks);
+const { data: lessons } = useApiQuery("lessons", ofClass, (classId) => listLessons(classId));
+const { data: groups } = useApiQuery(
   "groups",
   () => classes.current && [classes.current.id, MOST_IN_GROUP],
   async (classId, most) => (await readGroups(classId, most)).groups,
@@ -81,13 +81,13 @@ const form = computed<DeskForm>(() => {
 });
 
 const shut = (id: number): Promise<boolean> =>
-  doing(async () => {
+  run(async () => {
     await closeDesk(id);
     await reload();
   });
 
 const begin = (): Promise<boolean> =>
-  doing(async () => {
+  run(async () => {
     if (!classes.current) return;
     const desk = await openDesk(classes.current.id, form.value);
     await router.push({ name: "live-desk", params: { id: desk.id } });
@@ -105,7 +105,7 @@ const begin = (): Promise<boolean> =>
     <NothingYet v-if="!classes.current" :to="{ name: 'new-class' }" does="Add class">
       You need a class to use devices.
     </NothingYet>
-    <p v-else-if="trouble" class="field-error" role="alert">{{ trouble }}</p>
+    <p v-else-if="errorMessage" class="field-error" role="alert">{{ errorMessage }}</p>
     <template v-else>
       <p
         v-for="desk in open"

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, ref } from "vue";
-import { agreeWithPieces, useDoing, type Check, type Piece, type PiecesSeen } from "@/api";
+import { agreeWithPieces, useApiMutation, type Check, type Piece, type PiecesSeen } from "@/api";
 import { DialFace, handsIn, type Loose } from "@/dial";
 import { counted } from "@/words";
 
@@ -16,7 +16,7 @@ const props = defineProps<{
 const emit = defineEmits<{ done: [] }>();
 
 const odd = ref(new Set<number>());
-const { busy, trouble, doing } = useDoing();
+const { busy, errorMessage, run } = useApiMutation();
 const names = computed(() => new Map(props.check.children.map((child) => [child.id, child.name])));
 const left = computed(() => props.pieces.filter((piece) => !odd.value.has(piece.id)));
 
@@ -45,7 +45,7 @@ async function agree(): Promise<void> {
   const wrong = ids.filter((id) => odd.value.has(id));
   const sure = ids.filter((id) => !odd.value.has(id));
   const pieces = left.value.map((piece) => piece.id);
-  if (await doing(() => agreeWithPieces(props.check.id, { pieces, sure, wrong }))) emit("done");
+  if (await run(() => agreeWithPieces(props.check.id, { pieces, sure, wrong }))) emit("done");
 }
 </script>
 
@@ -65,7 +65,7 @@ async function agree(): Promise<void> {
         }}
       </BButton>
     </div>
-    <p v-if="trouble" class="field-error m-0" role="alert">{{ trouble }}</p>
+    <p v-if="errorMessage" class="field-error m-0" role="alert">{{ errorMessage }}</p>
     <template v-for="part in parts" :key="part.id">
       <h2 v-if="part.head && part.pieces.length" class="h5 m-0 mt-3">
         {{ part.head }}

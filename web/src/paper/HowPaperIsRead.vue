@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { useFacts } from "@/api";
 import { DialFace } from "@/dial";
-import { VerdictMark } from "@/told";
+import { VerdictMark } from "@/shared";
 
 /** What will happen with a stack of paper, before there is one. */
 const facts = useFacts();

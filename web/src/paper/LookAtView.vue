@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { onKeyStroke } from "@vueuse/core";
 import { computed, nextTick, ref, watch } from "vue";
-import { listPieces, readCheck, settlePiece, useAsked, useDoing, useFacts, type Piece } from "@/api";
+import { listPieces, readCheck, settlePiece, useApiQuery, useApiMutation, useFacts, type Piece } from "@/api";
 import { DialFace, handsIn, type Loose } from "@/dial";
 import { useRouteNumber } from "@/route";
 import { useOwnClass } from "@/school";
@@ -10,12 +10,12 @@ import AgreeAtOnce from "./AgreeAtOnce.vue";
 /** What the reader was not sure of: a piece of paper large, what it may be as keys, or typed; Enter is next. */
 const facts = useFacts();
 const id = useRouteNumber("id");
-const { data: check } = useAsked("check", () => id.value && [id.value], readCheck);
+const { data: check } = useApiQuery("check", () => id.value && [id.value], readCheck);
 const {
   data: seen,
-  trouble,
+  errorMessage,
   reload,
-} = useAsked("pieces", () => id.value && [id.value, true], listPieces, {
+} = useApiQuery("pieces", () => id.value && [id.value, true], listPieces, {
   fresh: true,
 });
 const all = computed(() => seen.value?.pieces);
@@ -40,7 +40,7 @@ const text = ref("");
 /** What went wrong, where that is asked: the box that was ticked, until another is chosen. */
 const cause = ref("");
 const input = ref<{ focus: () => void }>();
-const { busy, trouble: refused, doing } = useDoing();
+const { busy, errorMessage: refused, run } = useApiMutation();
 const piece = computed<Piece | undefined>(() => pieces.value?.[at.value]);
 /** How many of the next ones are seen beforehand. */
 const AHEAD = 3;
@@ -88,7 +88,7 @@ watch(
 async function take(answer: string): Promise<void> {
   const now = piece.value;
   if (!now || !answer.trim()) return;
-  if (busy.value || !(await doing(() => settlePiece(now.id, answer.trim())))) return;
+  if (busy.value || !(await run(() => settlePiece(now.id, answer.trim())))) return;
   settled.value = new Map(settled.value).set(now.id, answer.trim());
   at.value += 1;
 }
@@ -130,7 +130,7 @@ onKeyStroke("Escape", () => at.value > 0 && (at.value -= 1));
         </BButton>
       </div>
     </div>
-    <p v-if="trouble" class="field-error" role="alert">{{ trouble }}</p>
+    <p v-if="errorMessage" class="field-error" role="alert">{{ errorMessage }}</p>
     <p v-else-if="!all || !check" class="quiet" aria-live="polite">Loading…</p>
     <AgreeAtOnce
       v-else-if="side && seen"

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, ref } from "vue";
-import { nameScanPage, readPageAgain, useDoing, type ScanRead } from "@/api";
+import { nameScanPage, readPageAgain, useApiMutation, type ScanRead } from "@/api";
 import { useClasses } from "@/school";
 
 /** A page that a person has to look at: with its picture, and whose it is, where that can be said. */
@@ -8,7 +8,7 @@ const props = defineProps<{ page: ScanRead["others"][number] }>();
 const emit = defineEmits<{ named: [] }>();
 
 const classes = useClasses();
-const { busy, trouble, doing } = useDoing();
+const { busy, errorMessage, run } = useApiMutation();
 const childId = ref(props.page.child_id ?? 0);
 /** Only where it is known which sheet it is, and where its marks are. */
 const nameable = computed(
@@ -28,7 +28,7 @@ const children = computed(() => [
 ]);
 
 const name = (): Promise<boolean> =>
-  doing(async () => {
+  run(async () => {
     const { id, check_id, page } = props.page;
     if (!check_id) return;
     await nameScanPage(id, { check_id, child_id: childId.value, page: page ?? 1 });
@@ -36,7 +36,7 @@ const name = (): Promise<boolean> =>
   });
 
 const again = (): Promise<boolean> =>
-  doing(async () => {
+  run(async () => {
     const found = await readPageAgain(props.page.id);
     same.value = found.others.some(
       (one) => one.number === props.page.number && one.words === props.page.words,
@@ -88,7 +88,7 @@ const again = (): Promise<boolean> =>
         </BButton>
       </form>
       <p v-if="same" class="quiet mb-0" role="status">It reads the same as before.</p>
-      <p v-if="trouble" class="field-error mb-0" role="alert">{{ trouble }}</p>
+      <p v-if="errorMessage" class="field-error mb-0" role="alert">{{ errorMessage }}</p>
     </div>
   </li>
 </template>

@@ -1,8 +1,8 @@
 <script setup lang="ts">
-import { NothingYet } from "@/told";
+import { NothingYet } from "@/shared";
 import { useDropZone, useFileDialog, useMediaQuery } from "@vueuse/core";
 import { computed, ref } from "vue";
-import { listScans, readMadeUp, sendPaper, useAsked, useDoing } from "@/api";
+import { listScans, readMadeUp, sendPaper, useApiQuery, useApiMutation } from "@/api";
 import { useClasses } from "@/school";
 import HowPaperIsRead from "./HowPaperIsRead.vue";
 import ScanCard from "./ScanCard.vue";
@@ -10,7 +10,7 @@ import ScanCard from "./ScanCard.vue";
 /** The stack from the copier, or photographs of it: files go in, what was read comes out. */
 const classes = useClasses();
 const LOOK = 700;
-const { data, trouble, reload } = useAsked(
+const { data, errorMessage, reload } = useApiQuery(
   "scans",
   () => classes.current && [classes.current.id],
   listScans,
@@ -19,7 +19,7 @@ const { data, trouble, reload } = useAsked(
       found?.scans.some((one) => ["coming", "waiting", "reading"].includes(one.state)) ? LOOK : false,
   },
 );
-const { busy, trouble: refused, doing } = useDoing();
+const { busy, errorMessage: refused, run } = useApiMutation();
 /** The file on its way, and how much of it has arrived. */
 const sending = ref<{ name: string; part: number } | null>(null);
 const zone = ref<HTMLElement>();
@@ -34,7 +34,7 @@ const scans = computed(() => data.value?.scans ?? []);
 async function send(files: readonly File[]): Promise<void> {
   const classId = classes.current?.id;
   if (!classId || busy.value) return;
-  await doing(async () => {
+  await run(async () => {
     for (const file of files) {
       sending.value = { name: file.name, part: 0 };
       await sendPaper(classId, file, (part) => (sending.value = { name: file.name, part }));
@@ -46,7 +46,7 @@ async function send(files: readonly File[]): Promise<void> {
 }
 
 const tryIt = (): Promise<boolean> =>
-  doing(async () => {
+  run(async () => {
     if (classes.current) await readMadeUp(classes.current.id);
     await reload();
   });
@@ -106,7 +106,7 @@ const tryIt = (): Promise<boolean> =>
         <BProgress class="flex-fill" :value="sending.part" :max="1" :aria-label="`Sending ${sending.name}`" />
         Sending {{ sending.name }}…
       </p>
-      <p v-if="refused || trouble" class="field-error" role="alert">{{ refused || trouble }}</p>
+      <p v-if="refused || errorMessage" class="field-error" role="alert">{{ refused || errorMessage }}</p>
       <HowPaperIsRead v-if="data && !scans.length" />
       <div class="d-grid gap-3">
         <ScanCard v-for="scan in scans" :key="scan.id" :scan="scan" @changed="reload" />

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed } from "vue";
-import { readScan, removeScan, stopScan, useAsked, useDoing, type Scan, type ScanRead } from "@/api";
-import { SureButton } from "@/parts";
+import { readScan, removeScan, stopScan, useApiQuery, useApiMutation, type Scan, type ScanRead } from "@/api";
+import { SureButton } from "@/ui";
 import { counted, moment } from "@/words";
 import OtherPage from "./OtherPage.vue";
 import { useClasses } from "@/school";
@@ -12,8 +12,8 @@ const classes = useClasses();
 const emit = defineEmits<{ changed: [] }>();
 
 const running = computed(() => ["coming", "waiting", "reading"].includes(props.scan.state));
-const { data: found, reload } = useAsked("scan", () => !running.value && [props.scan.id], readScan);
-const { trouble, doing } = useDoing();
+const { data: found, reload } = useApiQuery("scan", () => !running.value && [props.scan.id], readScan);
+const { errorMessage, run } = useApiMutation();
 const pages = computed(() => Math.max(props.scan.pages, 1));
 /** Pages of which the same is to be said are one line: a stack of another school's, or one read twice, is not thirty. */
 const MANY = 3;
@@ -49,12 +49,12 @@ const result = computed(() => {
 
 /** What is gone is not asked for once more. */
 const remove = (): Promise<boolean> =>
-  doing(async () => {
+  run(async () => {
     await removeScan(props.scan.id);
     emit("changed");
   });
 const change = (what: () => Promise<unknown>): Promise<boolean> =>
-  doing(async () => {
+  run(async () => {
     await what();
     await reload();
     emit("changed");
@@ -103,7 +103,7 @@ const change = (what: () => Promise<unknown>): Promise<boolean> =>
         </SureButton>
       </template>
     </div>
-    <p v-if="trouble" class="field-error" role="alert">{{ trouble }}</p>
+    <p v-if="errorMessage" class="field-error" role="alert">{{ errorMessage }}</p>
     <p v-if="scan.state === 'failed'" class="field-error mt-2 mb-0" role="alert">{{ scan.trouble }}</p>
     <template v-else-if="!running">
       <p class="mt-2 mb-0" role="status">

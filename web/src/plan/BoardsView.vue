@@ -1,18 +1,22 @@
 <script setup lang="ts">
 import { computed, ref } from "vue";
-import { readBoards, readLesson, useAsked, useFacts } from "@/api";
+import { readBoards, readLesson, useApiQuery, useFacts } from "@/api";
 import { DialFace } from "@/dial";
 import { useRouteNumber } from "@/route";
 import { useOwnClass } from "@/school";
-import { BoardsPanel } from "@/told";
+import { BoardsPanel } from "@/shared";
 import { clocksToAsk, type Clock } from "./boards";
 import { handsOf } from "./handsOf";
 
 /** For a teacher's phone while the lesson is on the wall: which answers come, and what to do then. */
 const id = useRouteNumber("id");
 const facts = useFacts();
-const { data: lesson, trouble } = useAsked("lesson", () => id.value && ([id.value] as const), readLesson);
-const { data: shown, reload } = useAsked("shown", () => id.value && ([id.value] as const), readBoards);
+const { data: lesson, errorMessage } = useApiQuery(
+  "lesson",
+  () => id.value && ([id.value] as const),
+  readLesson,
+);
+const { data: shown, reload } = useApiQuery("shown", () => id.value && ([id.value] as const), readBoards);
 useOwnClass(() => lesson.value?.class_id);
 const chosen = ref("");
 /** Beside the lesson's own, one that was said to come next. */
@@ -32,7 +36,7 @@ function askNext(dial: string): void {
 
 <template>
   <div class="page">
-    <p v-if="trouble" role="alert" class="field-error">{{ trouble }}</p>
+    <p v-if="errorMessage" role="alert" class="field-error">{{ errorMessage }}</p>
     <template v-else-if="lesson">
       <div class="page-head mb-2">
         <h1>Boards</h1>

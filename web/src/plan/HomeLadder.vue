@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from "vue";
-import { readLadder, readTomorrow, useAsked, useDoing, useFacts } from "@/api";
+import { readLadder, readTomorrow, useApiQuery, useApiMutation, useFacts } from "@/api";
 import { StepDial } from "@/dial";
 
 import { useClasses } from "@/school";
@@ -17,8 +17,8 @@ import { counted, dayWords, today } from "@/words";
 const facts = useFacts();
 const classes = useClasses();
 const ofClass = (): [number] | null => classes.current && [classes.current.id];
-const { data: ladder } = useAsked("ladder", ofClass, readLadder);
-const { data: tomorrow, trouble: lost } = useAsked("tomorrow", ofClass, readTomorrow);
+const { data: ladder } = useApiQuery("ladder", ofClass, readLadder);
+const { data: tomorrow, errorMessage: lost } = useApiQuery("tomorrow", ofClass, readTomorrow);
 const lesson = computed(() => tomorrow.value?.next);
 const rungs = computed(() =>
   (facts.catalogue?.ladder ?? []).flatMap((rung) => {
@@ -28,9 +28,9 @@ const rungs = computed(() =>
 );
 const next = computed(() => ladder.value?.next);
 const openNext = useNextLesson();
-const { busy, trouble, doing } = useDoing();
+const { busy, errorMessage, run } = useApiMutation();
 const go = (at: "lesson" | "run"): Promise<boolean> =>
-  doing(async () => {
+  run(async () => {
     if (lesson.value && classes.current) await openNext(classes.current.id, lesson.value, at);
   });
 const standing = (step: string) => ladder.value?.steps.find((one) => one.id === step);
@@ -65,7 +65,7 @@ const heading = computed(() => {
           <p v-if="lesson?.recap[0]" class="quiet">
             Start with {{ recapInText(lesson.recap[0], standing(lesson.recap[0]), facts) }}.
           </p>
-          <p v-if="trouble || lost" role="alert" class="field-error">{{ trouble || lost }}</p>
+          <p v-if="errorMessage || lost" role="alert" class="field-error">{{ errorMessage || lost }}</p>
           <div v-if="lesson" class="d-flex flex-wrap gap-2 mt-3">
             <BButton variant="primary" :disabled="busy" @click="go('run')">Start lesson</BButton>
             <BButton variant="outline-primary" :to="{ name: 'tomorrow' }">

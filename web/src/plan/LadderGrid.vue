@@ -2,7 +2,7 @@
 import { computed } from "vue";
 import { useFacts, type Ladder } from "@/api";
 import { StepDial } from "@/dial";
-import { countsInWords } from "@/told";
+import { countsInWords } from "@/shared";
 import StateBar from "./StateBar.vue";
 
 /** The ladder as the way into the class: each step a small dial with how much of the class is where. */

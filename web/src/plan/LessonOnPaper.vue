@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from "vue";
-import { readAdjustments, useAsked, useFacts, type Lesson, type LessonStage } from "@/api";
+import { readAdjustments, useApiQuery, useFacts, type Lesson, type LessonStage } from "@/api";
 import { DialFace } from "@/dial";
 import { dayWords } from "@/words";
 import { handsOf } from "./handsOf";
@@ -15,7 +15,7 @@ const props = defineProps<{
 const facts = useFacts();
 const rung = computed(() => facts.rung(props.lesson.step));
 const opening = computed(() => rung.value.openings[props.lesson.opening % rung.value.openings.length]);
-const { data: set } = useAsked("adjustments", () => [props.lesson.class_id], readAdjustments);
+const { data: set } = useApiQuery("adjustments", () => [props.lesson.class_id], readAdjustments);
 /** What is set for single children, by name: who gives the lesson has to know. */
 const adjusted = computed(() =>
   props.children.flatMap((child) => {

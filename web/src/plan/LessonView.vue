@@ -1,9 +1,9 @@
 <script setup lang="ts">
 import { computed, ref, watch } from "vue";
 import { useRoute, useRouter } from "vue-router";
-import { copyLesson, makeLessonStack, newSeed, useDoing, useFacts } from "@/api";
-import { useUndoKey } from "@/parts";
-import { printed, usePrinting } from "@/told";
+import { copyLesson, makeLessonStack, newSeed, useApiMutation, useFacts } from "@/api";
+import { useUndoKey } from "@/ui";
+import { printed, usePrinting } from "@/shared";
 import { useClasses, useOwnClass } from "@/school";
 import LessonForm from "./LessonForm.vue";
 import LessonOnPaper from "./LessonOnPaper.vue";
@@ -21,7 +21,7 @@ const facts = useFacts();
 const { lesson, refused, busy, canUndo, load, settle, undo, swap, put, pin } = useLesson();
 const selected = ref("show");
 useOwnClass(() => lesson.value?.class_id);
-const { busy: copying, trouble, doing } = useDoing();
+const { busy: copying, errorMessage, run } = useApiMutation();
 const how = usePrinting();
 
 watch(
@@ -56,7 +56,7 @@ const print = (): void => window.print();
 /** A window can be opened by a press alone: it is there before the pages are. */
 async function printAll(): Promise<void> {
   const page = window.open("", "_blank");
-  const done = await doing(async () => {
+  const done = await run(async () => {
     if (!lesson.value) return;
     const id = await makeLessonStack(lesson.value.id);
     if (page) page.location.href = printed(`/api/stacks/${id}/stack.pdf`, { sides: how.value.sides });
@@ -67,7 +67,7 @@ async function printAll(): Promise<void> {
 async function copy(): Promise<void> {
   if (!lesson.value || copying.value) return;
   const { id, day } = lesson.value;
-  await doing(async () => {
+  await run(async () => {
     const made = await copyLesson(id, { day: plusDays(day, WEEK), seed: newSeed() });
     await router.push({ name: "lesson", params: { id: made.id } });
   });
@@ -118,8 +118,8 @@ useUndoKey(undo);
       </div>
       <p v-if="whose.length" class="quiet">For {{ whose.map((child) => child.name).join(", ") }}.</p>
       <LessonForm :lesson="lesson" :refused="refused" @settle="settle" />
-      <p v-if="elsewhere || trouble" class="field-error" role="alert">
-        {{ elsewhere || trouble }}
+      <p v-if="elsewhere || errorMessage" class="field-error" role="alert">
+        {{ elsewhere || errorMessage }}
         <BButton v-if="refused?.field === 'version'" variant="link" @click="load(lesson.id)">Reload</BButton>
       </p>
       <BAlert v-if="leftOut.length" model-value variant="warning" class="left-out">

@@ -10,8 +10,8 @@ import {
   readTomorrow,
   removeLesson,
   type LessonSummary,
-  useAsked,
-  useDoing,
+  useApiQuery,
+  useApiMutation,
   useFacts,
 } from "@/api";
 import { useClasses } from "@/school";
@@ -21,7 +21,7 @@ import NextCard from "./NextCard.vue";
 import NextLine from "./NextLine.vue";
 import RungDetail from "./RungDetail.vue";
 import TermLine from "./term/TermLine.vue";
-import { NothingYet, RemovedLately, useJustRemoved, WhichOnes } from "@/told";
+import { NothingYet, RemovedLately, useJustRemoved, WhichOnes } from "@/shared";
 import { plusDays, today } from "@/words";
 
 /** The way into the class: what is next, the ladder, and the lessons there are. */
@@ -29,14 +29,14 @@ const WEEK = 7;
 const router = useRouter();
 const classes = useClasses();
 const ofClass = (): [number] | null => classes.current && [classes.current.id];
-const { data: ladder, trouble } = useAsked("ladder", ofClass, readLadder);
-const { data: tomorrow } = useAsked("tomorrow", ofClass, readTomorrow);
+const { data: ladder, errorMessage } = useApiQuery("ladder", ofClass, readLadder);
+const { data: tomorrow } = useApiQuery("tomorrow", ofClass, readTomorrow);
 /** A lesson is planned already: what the answers propose stands beside it. */
 const settled = computed(() => ["made", "late", "planned"].includes(tomorrow.value?.next?.how ?? ""));
 const step = ref("");
 const month = ref("");
 const MANY = 5;
-const { data: lessons, reload } = useAsked(
+const { data: lessons, reload } = useApiQuery(
   "lessons",
   () =>
     classes.current && [
@@ -49,14 +49,14 @@ const just = useJustRemoved();
 const selected = ref("");
 const minutes = ref(useFacts().catalogue?.lengths.usual ?? 0);
 const day = ref(today());
-const { busy, trouble: refused, doing } = useDoing();
+const { busy, errorMessage: refused, run } = useApiMutation();
 
 watch(ladder, (found) => found && (selected.value = found.next.step ?? "quarters"), { immediate: true });
 
 const open = (id: number): Promise<unknown> => router.push({ name: "lesson", params: { id } });
 
 function plan(step: string | null | undefined): Promise<boolean> {
-  return doing(async () => {
+  return run(async () => {
     if (!classes.current || !step) return;
     const body = { day: day.value, step, minutes: minutes.value || 0, seed: newSeed() };
     await open((await planLesson(classes.current.id, body)).id);
@@ -64,7 +64,7 @@ function plan(step: string | null | undefined): Promise<boolean> {
 }
 
 /** Buttons of a list stay as they are meanwhile, so that the keys do; a second press waits for the first. */
-const one = async (what: () => Promise<unknown>): Promise<boolean> => !busy.value && doing(what);
+const one = async (what: () => Promise<unknown>): Promise<boolean> => !busy.value && run(what);
 
 const copy = (lesson: LessonSummary): Promise<boolean> =>
   one(async () => {
@@ -80,7 +80,7 @@ const remove = (lesson: LessonSummary): Promise<boolean> =>
 
 <template>
   <div class="page">
-    <p v-if="trouble || refused" role="alert" class="field-error">{{ trouble || refused }}</p>
+    <p v-if="errorMessage || refused" role="alert" class="field-error">{{ errorMessage || refused }}</p>
     <NothingYet v-if="!classes.current" :to="{ name: 'new-class' }" does="Add class">
       You need a class to plan a lesson.
     </NothingYet>
@@ -127,6 +127,6 @@ const remove = (lesson: LessonSummary): Promise<boolean> =>
         />
       </div>
     </template>
-    <p v-else-if="!trouble" class="quiet" aria-live="polite">Loading…</p>
+    <p v-else-if="!errorMessage" class="quiet" aria-live="polite">Loading…</p>
   </div>
 </template>

@@ -3,7 +3,7 @@ import { computed, onMounted, ref } from "vue";
 import { useFacts, type Lesson } from "@/api";
 import { DialFace } from "@/dial";
 import { useClasses } from "@/school";
-import { WhoWasAway } from "@/told";
+import { WhoWasAway } from "@/shared";
 import { counted, today } from "@/words";
 import { NEW } from "./useRun";
 
@@ -12,7 +12,7 @@ const props = defineProps<{
   lesson: Lesson;
   notReached: readonly string[];
   busy: boolean;
-  trouble: string;
+  errorMessage: string;
 }>();
 defineEmits<{ keep: [leftOut: string[]]; back: [] }>();
 
@@ -55,7 +55,7 @@ function toggle(time: string): void {
       </BButton>
       <BButton variant="outline-primary" @click="$emit('back')">Go back to it</BButton>
     </div>
-    <p v-if="trouble" class="field-error" role="alert">{{ trouble }}</p>
+    <p v-if="errorMessage" class="field-error" role="alert">{{ errorMessage }}</p>
     <WhoWasAway v-if="children.length" :class-id="lesson.class_id" :day="today()" :children="children" />
     <div v-for="stage in stages" :key="stage.id" class="stage mt-08">
       <p class="eyebrow">{{ stage.name }}</p>

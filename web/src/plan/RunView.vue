@@ -2,10 +2,10 @@
 import { useEventListener } from "@vueuse/core";
 import { computed, nextTick, onScopeDispose, ref, shallowRef, watch } from "vue";
 import { useRoute, useRouter } from "vue-router";
-import { endLesson, openExit, readLesson, useDoing, useFacts, type Lesson } from "@/api";
+import { endLesson, openExit, readLesson, useApiMutation, useFacts, type Lesson } from "@/api";
 import { useCovering } from "@/route";
 import { useClasses, useOwnClass } from "@/school";
-import { BoardsPanel } from "@/told";
+import { BoardsPanel } from "@/shared";
 import MethodTicks from "./MethodTicks.vue";
 import RunBar from "./RunBar.vue";
 import RunEnd from "./RunEnd.vue";
@@ -19,7 +19,7 @@ const router = useRouter();
 const facts = useFacts();
 const classes = useClasses();
 const lesson = shallowRef<Lesson | null>(null);
-const { busy, trouble, doing } = useDoing();
+const { busy, errorMessage, run } = useApiMutation();
 const ending = ref(false);
 useCovering(() => true);
 const heading = ref<HTMLElement>();
@@ -46,7 +46,7 @@ let here = true;
 
 /** The lesson is given in its own method; other pages speak as the class does. */
 const open = (id: number): Promise<boolean> =>
-  doing(async () => {
+  run(async () => {
     const found = await readLesson(id);
     if (!here) return;
     await facts.speak({ ...own(), ...found.method });
@@ -83,12 +83,12 @@ watch(
 );
 
 const exit = (page: "slips" | "check"): Promise<boolean> =>
-  doing(async () => {
+  run(async () => {
     if (lesson.value) await router.push({ name: page, params: { id: await openExit(lesson.value.id) } });
   });
 
 const keep = (leftOut: string[]): Promise<boolean> =>
-  doing(async () => {
+  run(async () => {
     if (!lesson.value) return;
     await endLesson(lesson.value.id, leftOut, took.value);
     forget();
@@ -153,7 +153,7 @@ useEventListener(
           :lesson="lesson"
           :not-reached="notReached"
           :busy="busy"
-          :trouble="trouble"
+          :error-message="errorMessage"
           @keep="keep"
           @back="ending = false"
         />
@@ -185,7 +185,7 @@ useEventListener(
           />
         </aside>
       </div>
-      <p v-if="trouble && !ending" class="field-error" role="alert">{{ trouble }}</p>
+      <p v-if="errorMessage && !ending" class="field-error" role="alert">{{ errorMessage }}</p>
       <footer
         v-if="!ending"
         class="flats flex-wrap justify-content-center d-flex align-items-center row-gap-01 column-gap-2 tone-quiet"
@@ -225,9 +225,9 @@ useEventListener(
         </BButton>
       </footer>
     </template>
-    <div v-else-if="trouble" class="page" role="alert">
+    <div v-else-if="errorMessage" class="page" role="alert">
       <h1>This lesson can't be started</h1>
-      <p>{{ trouble }}</p>
+      <p>{{ errorMessage }}</p>
       <RouterLink :to="{ name: 'plan' }">Back to Plan</RouterLink>
     </div>
     <p v-else class="page quiet" aria-live="polite">Loading…</p>

@@ -2,7 +2,7 @@
 import { computed } from "vue";
 import { useFacts, type Ladder } from "@/api";
 import { useClasses } from "@/school";
-import { howMany, STATES } from "@/told";
+import { howMany, STATES } from "@/shared";
 import { recapWords } from "./term/words";
 
 /** One step of the ladder: where the class is, what it rests on, and what goes with it. */

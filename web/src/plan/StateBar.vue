@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import type { LadderStep } from "@/api";
-import { countsInWords, howMany, STATES } from "@/told";
+import { countsInWords, howMany, STATES } from "@/shared";
 
 /** How much of a class is where on a step, as one bar. */
 defineProps<{ step: LadderStep | undefined }>();

@@ -5,15 +5,15 @@ import {
   newSeed,
   readLadder,
   readTomorrow,
-  useAsked,
-  useDoing,
+  useApiQuery,
+  useApiMutation,
   useFacts,
   type Group,
   type Tomorrow,
 } from "@/api";
 import { StepDial } from "@/dial";
 import { useClasses } from "@/school";
-import { aboutGroup, NothingYet, printed, usePrinting } from "@/told";
+import { aboutGroup, NothingYet, printed, usePrinting } from "@/shared";
 import { counted, dayWords, moment } from "@/words";
 import { useNext } from "./useNext";
 import { useNextLesson } from "./useNextLesson";
@@ -23,17 +23,17 @@ import WhyPanel from "./WhyPanel.vue";
 const facts = useFacts();
 const classes = useClasses();
 const how = usePrinting();
-const { data, trouble, reload } = useAsked(
+const { data, errorMessage, reload } = useApiQuery(
   "tomorrow",
   () => classes.current && [classes.current.id],
   readTomorrow,
 );
-const { data: ladder, reload: reloadLadder } = useAsked(
+const { data: ladder, reload: reloadLadder } = useApiQuery(
   "ladder",
   () => classes.current && [classes.current.id],
   readLadder,
 );
-const { busy, trouble: refused, doing } = useDoing();
+const { busy, errorMessage: refused, run } = useApiMutation();
 const { rung: proposed, reason: whyNext } = useNext(() => ladder.value);
 const reason = computed(() => {
   if (next.value?.how === "planned") return "From your term plan.";
@@ -58,7 +58,7 @@ const who = (group: Group): string => group.child_ids.map((id) => names.value.ge
 /** A window can be opened by a press alone: it is there before the pages are. */
 async function print(): Promise<void> {
   const page = window.open("", "_blank");
-  const done = await doing(async () => {
+  const done = await run(async () => {
     if (!classes.current) return;
     const made = await makeStack(classes.current.id, newSeed());
     await reload();
@@ -69,7 +69,7 @@ async function print(): Promise<void> {
 
 const openNext = useNextLesson();
 const go = (at: "lesson" | "run"): Promise<boolean> =>
-  doing(async () => {
+  run(async () => {
     if (next.value && classes.current) await openNext(classes.current.id, next.value, at);
   });
 
@@ -103,7 +103,7 @@ const numbered = computed(() => {
     <NothingYet v-if="!classes.current" :to="{ name: 'new-class' }" does="Add class">
       You need a class to plan a lesson.
     </NothingYet>
-    <p v-else-if="trouble" role="alert" class="field-error">{{ trouble }}</p>
+    <p v-else-if="errorMessage" role="alert" class="field-error">{{ errorMessage }}</p>
     <p v-else-if="!data" class="quiet" aria-live="polite">Loading…</p>
     <p v-else-if="!next">Every step has been taught. There is no next lesson.</p>
     <div v-else class="abreast abreast-two d-grid gap-4 align-items-start">

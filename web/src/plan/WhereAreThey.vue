@@ -1,13 +1,13 @@
 <script setup lang="ts">
 import { computed, ref, shallowRef, watch } from "vue";
-import { readLadder, useAsked, type Ladder } from "@/api";
+import { readLadder, useApiQuery, type Ladder } from "@/api";
 import { useClasses } from "@/school";
-import { KnewBefore } from "@/told";
+import { KnewBefore } from "@/shared";
 
 /** On the first day, after holidays, and of a child who joins: find out where they are, or say it. */
 const classes = useClasses();
 const said = ref(false);
-const { data: ladder, reload } = useAsked(
+const { data: ladder, reload } = useApiQuery(
   "ladder",
   () => classes.current && [classes.current.id],
   readLadder,

@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import { computed, ref } from "vue";
-import { readBehind, saySo, useAsked, useDoing, useFacts } from "@/api";
+import { readBehind, saySo, useApiQuery, useApiMutation, useFacts } from "@/api";
 import { DialFace } from "@/dial";
-import { VerdictMark, VERDICTS } from "@/told";
+import { VerdictMark, VERDICTS } from "@/shared";
 import { moment } from "@/words";
 
 /** Why a step is proposed: the answers behind it, child by child, and what the teacher knows better. */
@@ -11,12 +11,12 @@ const emit = defineEmits<{ said: [] }>();
 
 const facts = useFacts();
 const open = ref(false);
-const { data, trouble, reload } = useAsked(
+const { data, errorMessage, reload } = useApiQuery(
   "behind",
   () => open.value && [props.classId, props.step, props.childIds],
   readBehind,
 );
-const { busy, trouble: refused, doing } = useDoing();
+const { busy, errorMessage: refused, run } = useApiMutation();
 const children = computed(() => data.value?.children ?? []);
 const answered = computed(() => children.value.filter((child) => child.answers.length));
 const never = computed(() => children.value.filter((child) => !child.answers.length));
@@ -28,7 +28,7 @@ const said = computed(() => {
 });
 
 const say = (known: boolean | null): Promise<boolean> =>
-  doing(async () => {
+  run(async () => {
     await saySo(props.classId, props.step, props.childIds, known);
     await reload();
     emit("said");
@@ -41,8 +41,8 @@ const say = (known: boolean | null): Promise<boolean> =>
       Why?
       <span class="visually-hidden">{{ about }}</span>
     </summary>
-    <p v-if="trouble || refused" role="alert" class="field-error">{{ trouble || refused }}</p>
-    <p v-if="!data && !trouble" class="quiet m-0" aria-live="polite">Loading…</p>
+    <p v-if="errorMessage || refused" role="alert" class="field-error">{{ errorMessage || refused }}</p>
+    <p v-if="!data && !errorMessage" class="quiet m-0" aria-live="polite">Loading…</p>
     <div v-if="data" class="d-grid gap-2 mt-2">
       <div class="d-flex flex-wrap align-items-center gap-2">
         <template v-if="said">

@@ -1,6 +1,6 @@
 import { objectPick } from "@vueuse/core";
 import { computed, shallowRef, type ComputedRef, type Ref, type ShallowRef } from "vue";
-import { changeLesson, readLesson, useDoing, type Refused, type Lesson, type LessonPlan } from "@/api";
+import { changeLesson, readLesson, useApiMutation, type Refused, type Lesson, type LessonPlan } from "@/api";
 
 /** A time of a stage by its place among the stage's times. */
 export interface Spot {
@@ -65,11 +65,11 @@ const planOf = (lesson: Lesson): LessonPlan => ({
 /** A lesson that is changed and kept in one go, with every change to be undone. */
 export function useLesson(): Settling {
   const lesson = shallowRef<Lesson | null>(null);
-  const { busy, refused, doing } = useDoing();
+  const { busy, refused, run } = useApiMutation();
   const past = shallowRef<LessonPlan[]>([]);
 
   const asking = (what: () => Promise<Lesson>): Promise<boolean> =>
-    doing(async () => {
+    run(async () => {
       lesson.value = await what();
     });
 

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { useSessionStorage } from "@vueuse/core";
 import { computed, ref, watch } from "vue";
-import { setDay, useDoing, useFacts, type DayEvent, type SchoolClass } from "@/api";
+import { setDay, useApiMutation, useFacts, type DayEvent, type SchoolClass } from "@/api";
 import { useClasses } from "@/school";
 
 /** The class's own day: what happens when, for the day ribbon of Show. */
@@ -20,8 +20,8 @@ const draft = useSessionStorage<DayEvent[] | null>(`vantick.draft.day.${props.sc
 const stored = computed(() => asTyped(props.schoolClass.day));
 const events = ref<DayEvent[]>(draft.value ?? []);
 const kept = ref(false);
-const { busy, refused, doing } = useDoing();
-const trouble = computed(() => refused.value?.message ?? "");
+const { busy, refused, run } = useApiMutation();
+const errorMessage = computed(() => refused.value?.message ?? "");
 const changed = computed(() => JSON.stringify(events.value) !== JSON.stringify(stored.value));
 watch(events, () => (draft.value = changed.value ? events.value : null), { deep: true });
 
@@ -42,7 +42,7 @@ async function usual(): Promise<void> {
 
 async function keep(): Promise<void> {
   kept.value = false;
-  kept.value = await doing(async () => {
+  kept.value = await run(async () => {
     const renewed = await setDay(props.schoolClass.id, events.value);
     classes.renew(renewed);
     events.value = asTyped(renewed.day);
@@ -75,7 +75,7 @@ async function keep(): Promise<void> {
       <p v-if="!events.length" class="quiet">
         Nothing yet. The day strip shows an ordinary school day until you enter your own.
       </p>
-      <p v-if="trouble" class="field-error" role="alert">{{ trouble }}</p>
+      <p v-if="errorMessage" class="field-error" role="alert">{{ errorMessage }}</p>
       <div class="ways d-flex flex-wrap align-items-center gap-2 mt-08">
         <BButton variant="primary" type="submit" :disabled="busy || !changed">Save day</BButton>
         <BButton

@@ -1,7 +1,7 @@
 <script setup lang="ts">
-import { NothingYet } from "@/told";
+import { NothingYet } from "@/shared";
 import { ref, watch } from "vue";
-import { setConventions, useDoing, useFacts } from "@/api";
+import { setConventions, useApiMutation, useFacts } from "@/api";
 import { useClasses } from "@/school";
 import DayEditor from "./DayEditor.vue";
 import LivingExample from "./LivingExample.vue";
@@ -9,7 +9,7 @@ import LivingExample from "./LivingExample.vue";
 /** How a class says, writes and counts. Each choice is kept at once, and the example follows. */
 const facts = useFacts();
 const classes = useClasses();
-const { trouble, doing } = useDoing();
+const { errorMessage, run } = useApiMutation();
 const state = ref<"" | "saving" | "saved">("");
 /** What is shown as chosen: each press at once, and what is kept again where it was refused. */
 const current = ref<Record<string, string>>({});
@@ -30,7 +30,7 @@ function choose(id: string, choice: string): void {
 async function keep(id: string, choice: string): Promise<void> {
   const mine = classes.current;
   if (!mine) return;
-  const saved = await doing(async () => {
+  const saved = await run(async () => {
     classes.renew(await setConventions(mine.id, { ...mine.conventions, [id]: choice }));
   });
   if (!saved) current.value = { ...mine.conventions };
@@ -49,7 +49,7 @@ async function keep(id: string, choice: string): Promise<void> {
     <NothingYet v-if="!classes.current" :to="{ name: 'new-class' }" does="Add class">
       You need a class first. Each class has its own settings.
     </NothingYet>
-    <p v-if="trouble" class="field-error" role="alert">{{ trouble }}</p>
+    <p v-if="errorMessage" class="field-error" role="alert">{{ errorMessage }}</p>
     <div v-if="classes.current" class="abreast abreast-two d-grid row-gap-20 column-gap-5">
       <form @submit.prevent>
         <fieldset

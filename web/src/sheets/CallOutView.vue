@@ -2,7 +2,7 @@
 import { onKeyStroke } from "@vueuse/core";
 import { computed, ref, watch } from "vue";
 import { useRoute } from "vue-router";
-import { readCalls, useAsked, useFacts } from "@/api";
+import { readCalls, useApiQuery, useFacts } from "@/api";
 import { useClasses } from "@/school";
 import { useVoice } from "@/voice";
 
@@ -17,7 +17,7 @@ const asked = computed(() =>
     ),
   ),
 );
-const { data: game, trouble } = useAsked(
+const { data: game, errorMessage } = useApiQuery(
   "calls",
   () => classes.current && asked.value.kind && ([classes.current.id, asked.value] as const),
   readCalls,
@@ -66,7 +66,7 @@ onKeyStroke("ArrowLeft", back);
         <BButton variant="link" :to="{ name: 'sheets' }">Back to sheets</BButton>
       </div>
     </div>
-    <p v-if="trouble" role="alert" class="field-error">{{ trouble }}</p>
+    <p v-if="errorMessage" role="alert" class="field-error">{{ errorMessage }}</p>
     <p v-else-if="!asked.kind || !classes.current" class="quiet">
       Choose a game on the
       <RouterLink :to="{ name: 'sheets', query: { kind: 'bingo' } }">Sheets page</RouterLink>

@@ -3,8 +3,16 @@ import { refDebounced, useObjectUrl, useSessionStorage } from "@vueuse/core";
 import { computed, nextTick, ref, shallowRef, watch } from "vue";
 import { useRoute, useRouter } from "vue-router";
 import { countedChildren } from "@/words";
-import { makeSheet, previewSheet, Refused, useAsked, useDoing, useFacts, type SheetSettings } from "@/api";
-import { NothingYet, LeftToWrite, PagePreview, PrintHow, printed, usePrinting, WhatTheyTell } from "@/told";
+import {
+  makeSheet,
+  previewSheet,
+  Refused,
+  useApiQuery,
+  useApiMutation,
+  useFacts,
+  type SheetSettings,
+} from "@/api";
+import { NothingYet, LeftToWrite, PagePreview, PrintHow, printed, usePrinting, WhatTheyTell } from "@/shared";
 import { useClasses } from "@/school";
 import DialAlone from "./DialAlone.vue";
 import SheetForm from "./SheetForm.vue";
@@ -125,11 +133,11 @@ const {
   data: preview,
   refused: notDrawn,
   reload: drawAgain,
-} = useAsked("sheet", () => classes.current && [classes.current.id, settled.value], previewSheet, {
+} = useApiQuery("sheet", () => classes.current && [classes.current.id, settled.value], previewSheet, {
   meanwhile: true,
 });
 watch(() => facts.choices, drawAgain);
-const { refused: notMade, doing } = useDoing();
+const { refused: notMade, run } = useApiMutation();
 const refused = computed(() => notMade.value ?? notDrawn.value);
 const sheetOf = (id: number): string => printed(`/api/checks/${id}/sheet.pdf`, how.value);
 watch(how, () => (drawn.value = undefined), { deep: true });
@@ -144,7 +152,7 @@ async function make(): Promise<void> {
   const tab = window.open("", "_blank");
   if (tab) tab.document.title = "Making the sheet…";
   const classId = classes.current.id;
-  const done = await doing(async () => {
+  const done = await run(async () => {
     if (!again.value || !made.value) await keep(classId);
     if (!drawn.value) await draw();
     if (tab) tab.location.href = file.value ?? "";

@@ -2,7 +2,7 @@
 import { refDebounced, useEventListener } from "@vueuse/core";
 import { computed, ref, watch } from "vue";
 import { useRoute } from "vue-router";
-import { compareTimes, newSeed, timesFor, useAsked, useDoing, useFacts } from "@/api";
+import { compareTimes, newSeed, timesFor, useApiQuery, useApiMutation, useFacts } from "@/api";
 import { ReadingSteps, TurnedDial } from "@/dial";
 import UnrolledHour from "./UnrolledHour.vue";
 
@@ -18,7 +18,7 @@ const shown = computed(() => places.value.map((place) => facts.at(place)));
 const uncovered = ref(0);
 /** A hand that is being turned asks when it rests. */
 const settled = refDebounced(shown, 150);
-const { data: between, trouble } = useAsked(
+const { data: between, errorMessage } = useApiQuery(
   "between",
   () => {
     const [one, other] = settled.value.map((one) => one.time);
@@ -36,9 +36,9 @@ const next = (): unknown =>
 
 const step = ref("fives");
 const steps = computed(() => facts.catalogue?.steps.filter((one) => one.id !== "hour_hand") ?? []);
-const { trouble: refused, doing } = useDoing();
+const { errorMessage: refused, run } = useApiMutation();
 const newPair = (): unknown =>
-  doing(async () => {
+  run(async () => {
     const chosen = await timesFor({ step: step.value, task: "dial_to_words", count: 2, seed: newSeed() });
     places.value = chosen.times.map((time) => facts.placeOf(time) ?? 0);
   });
@@ -70,7 +70,7 @@ useEventListener("keydown", (event: KeyboardEvent) => {
         <BButton variant="link" :to="{ name: 'show' }">One clock</BButton>
       </div>
     </div>
-    <p v-if="trouble || refused" role="alert" class="field-error">{{ trouble || refused }}</p>
+    <p v-if="errorMessage || refused" role="alert" class="field-error">{{ errorMessage || refused }}</p>
     <div class="two d-grid">
       <section v-for="(one, at) in shown" :key="at" :aria-label="at ? 'Right clock' : 'Left clock'">
         <div class="dial-room d-flex justify-content-center">

@@ -3,7 +3,7 @@ import { computed } from "vue";
 import { useFacts, type Drawing } from "@/api";
 
 /** What core says of hands that were set by themselves, and the way to put them right. */
-const props = defineProps<{ drawing: Drawing | null; trouble: string }>();
+const props = defineProps<{ drawing: Drawing | null; errorMessage: string }>();
 defineEmits<{ mend: []; gear: [] }>();
 
 const facts = useFacts();
@@ -23,7 +23,7 @@ const invites = computed(() => props.drawing?.invites.map((id) => facts.misreadi
     aria-live="polite"
   >
     <p class="eyebrow m-0">Hands unlinked: each moves on its own</p>
-    <p v-if="trouble" class="field-error" role="alert">{{ trouble }}</p>
+    <p v-if="errorMessage" class="field-error" role="alert">{{ errorMessage }}</p>
     <template v-else-if="drawing && words">
       <h2 class="m-0" :class="words.tone">
         <i class="bi" :class="words.icon" aria-hidden="true"></i>

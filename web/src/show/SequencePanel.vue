@@ -1,14 +1,14 @@
 <script setup lang="ts">
 import { computed, ref } from "vue";
 import { VueDraggable } from "vue-draggable-plus";
-import { timesFor, useDoing, useFacts } from "@/api";
+import { timesFor, useApiMutation, useFacts } from "@/api";
 import { DialFace } from "@/dial";
 
 /** Clocks to show one after the other: typed, or chosen for a step, and put in any order. */
 const props = defineProps<{
   times: readonly string[];
   at: number;
-  trouble: string;
+  errorMessage: string;
   add: (text: string) => boolean;
 }>();
 const emit = defineEmits<{
@@ -21,7 +21,7 @@ const emit = defineEmits<{
 const COUNT = 6;
 const facts = useFacts();
 const typed = ref("");
-const { trouble: refused, doing } = useDoing();
+const { errorMessage: refused, run } = useApiMutation();
 const step = ref("");
 const steps = computed(() => facts.catalogue?.steps.filter((one) => one.id !== "hour_hand") ?? []);
 
@@ -32,7 +32,7 @@ function enter(): void {
 async function choose(): Promise<void> {
   if (!step.value) return;
   const seed = Math.floor(Math.random() * 2 ** 31);
-  await doing(async () => {
+  await run(async () => {
     const chosen = await timesFor({ step: step.value, task: "dial_to_words", count: COUNT, seed });
     props.add(chosen.times.join(" "));
     if (chosen.times[0]) emit("go", chosen.times[0]);
@@ -101,13 +101,13 @@ async function choose(): Promise<void> {
         size="sm"
         placeholder="7:45, 3:20"
         aria-label="Times to add"
-        :state="trouble ? false : null"
+        :state="errorMessage ? false : null"
         aria-describedby="times-wrong"
       />
       <BButton type="submit" size="sm" variant="outline-primary">Add</BButton>
     </form>
-    <p v-if="trouble || refused" id="times-wrong" class="field-error fs-95 lh-sm mb-04" role="alert">
-      {{ trouble || refused }}
+    <p v-if="errorMessage || refused" id="times-wrong" class="field-error fs-95 lh-sm mb-04" role="alert">
+      {{ errorMessage || refused }}
     </p>
     <BFormSelect v-model="step" size="sm" aria-label="Choose clocks for a step" @change="choose">
       <option value="">Choose {{ COUNT }} for…</option>

@@ -36,12 +36,12 @@ const listed = (name: string): string[] =>
     .filter(Boolean);
 
 const { place, dayPlace, playing, go, play: playOn, stop, onward } = useTurning(listed("times")[0] ?? "");
-const { hands, drawing, trouble, toggle: toggleGears, turn, ask, putRight } = useLoose();
+const { hands, drawing, errorMessage, toggle: toggleGears, turn, ask, putRight } = useLoose();
 const shown = computed(() => facts.at(place.value));
 const {
   times,
   at,
-  trouble: wrongTime,
+  errorMessage: wrongTime,
   add,
   remove,
   shift,
@@ -183,7 +183,7 @@ useEventListener("keydown", (event: KeyboardEvent) => {
       <SequencePanel
         :times="times"
         :at="at"
-        :trouble="wrongTime"
+        :error-message="wrongTime"
         :add="add"
         @go="show"
         @remove="remove"
@@ -213,7 +213,13 @@ useEventListener("keydown", (event: KeyboardEvent) => {
       <QuietTimer v-if="timer" class="quiet-timer" />
     </div>
     <div ref="right" class="right d-flex flex-column justify-content-between gap-3 min-h-0 overflow-y-auto">
-      <DrawingVerdict v-if="hands" :drawing="drawing" :trouble="trouble" @mend="putRight" @gear="gears" />
+      <DrawingVerdict
+        v-if="hands"
+        :drawing="drawing"
+        :error-message="errorMessage"
+        @mend="putRight"
+        @gear="gears"
+      />
       <div v-else-if="asking" class="align-self-center" role="status">
         <p class="asking m-0 mb-3 fw-bold lh-115">Stop! What will it say in five minutes?</p>
         <BButton variant="primary" @click="next">

@@ -8,7 +8,7 @@ interface Ungeared {
   hands: ShallowRef<Loose | null>;
   /** What core says of the picture; nothing while a hand moves. */
   drawing: ShallowRef<Drawing | null>;
-  trouble: Ref<string>;
+  errorMessage: Ref<string>;
   right: ComputedRef<boolean>;
   /** Ungears a dial, or gears it again at the time the hands mean. */
   toggle: (from: Loose) => string | undefined;
@@ -26,7 +26,7 @@ export function useLoose(): Ungeared {
   const motion = usePreferredReducedMotion();
   const hands = shallowRef<Loose | null>(null);
   const drawing = shallowRef<Drawing | null>(null);
-  const trouble = ref("");
+  const errorMessage = ref("");
   /** The hand on its way to its place; another press, a turn or the gears stop it where it is. */
   let mending = 0;
   let count = 0;
@@ -37,9 +37,9 @@ export function useLoose(): Ungeared {
     try {
       const found = await checkDrawing(asked.hour_hand_degrees, asked.minute_hand_degrees);
       if (hands.value === asked) drawing.value = found;
-      trouble.value = "";
+      errorMessage.value = "";
     } catch (error) {
-      trouble.value = wordsOf(error);
+      errorMessage.value = wordsOf(error);
     }
   }
 
@@ -86,5 +86,5 @@ export function useLoose(): Ungeared {
   }
 
   const right = computed(() => drawing.value?.verdict === "well_placed");
-  return { hands, drawing, trouble, right, toggle, turn, ask, putRight };
+  return { hands, drawing, errorMessage, right, toggle, turn, ask, putRight };
 }

@@ -6,7 +6,7 @@ interface Sequence {
   times: Ref<string[]>;
   /** Where in the sequence the dial is; nothing when it shows another time. */
   at: ComputedRef<number>;
-  trouble: Ref<string>;
+  errorMessage: Ref<string>;
   /** Adds typed times, and says of one that is none what to do. True when all were taken. */
   add: (text: string) => boolean;
   remove: (at: number) => void;
@@ -23,7 +23,7 @@ export function useSequence(start: string[], shown: () => string): Sequence {
   const times = useSessionStorage<string[]>("vantick.show.times", []);
   const given = start.filter((time) => facts.placeOf(time) !== undefined);
   if (given.length) times.value = given;
-  const trouble = ref("");
+  const errorMessage = ref("");
   const at = computed(() => times.value.indexOf(shown()));
   const last = ref(Math.max(at.value, 0));
 
@@ -33,7 +33,7 @@ export function useSequence(start: string[], shown: () => string): Sequence {
       .map((one) => one.replace(".", ":").replace(/^0(?=\d:)/, ""))
       .filter((one) => one !== "");
     const none = typed.find((time) => facts.placeOf(time) === undefined);
-    trouble.value = none
+    errorMessage.value = none
       ? `${none} is not a time on the clock. Type it like 7:45, with hours from 1 to 12.`
       : "";
     if (none) return false;
@@ -62,5 +62,5 @@ export function useSequence(start: string[], shown: () => string): Sequence {
     return times.value[last.value];
   }
 
-  return { times, at, trouble, add, remove, shift, step };
+  return { times, at, errorMessage, add, remove, shift, step };
 }

@@ -4,12 +4,12 @@ import { computed, ref } from "vue";
 import {
   makeCalendarAddress,
   readCalendarAddress,
-  useAsked,
-  useDoing,
+  useApiQuery,
+  useApiMutation,
   withdrawCalendarAddress,
   type CalendarAddress,
 } from "@/api";
-import { HereAlone, QrCode, SureButton } from "@/parts";
+import { HereAlone, QrCode, SureButton } from "@/ui";
 import { useClasses } from "@/school";
 
 /** Lessons in a calendar: as a file of today, or at a private address that calendars follow. */
@@ -24,16 +24,16 @@ const open = ref(false);
 /** A substitute gives nobody an address. */
 const classes = useClasses();
 const keeps = computed(() => classes.current?.right !== "teaching");
-const { data, reload } = useAsked(
+const { data, reload } = useApiQuery(
   "calendar-address",
   () => (open.value && keeps.value ? [props.classId] : null),
   readCalendarAddress,
 );
-const { busy, trouble, doing } = useDoing();
+const { busy, errorMessage, run } = useApiMutation();
 const { copy, copied, isSupported } = useClipboard({ legacy: true });
 
 const change = (does: (classId: number) => Promise<CalendarAddress>): Promise<boolean> =>
-  doing(async () => {
+  run(async () => {
     await does(props.classId);
     await reload();
   });
@@ -92,7 +92,7 @@ const change = (does: (classId: number) => Promise<CalendarAddress>): Promise<bo
           Make address
         </BButton>
       </template>
-      <p v-if="trouble" class="field-error" role="alert">{{ trouble }}</p>
+      <p v-if="errorMessage" class="field-error" role="alert">{{ errorMessage }}</p>
     </section>
     <section aria-labelledby="calendar-once">
       <h3 id="calendar-once" class="fs-6">A file, as it is today</h3>

@@ -3,14 +3,14 @@ import { ref } from "vue";
 import {
   readDaysOff,
   setTerm,
-  useDoing,
+  useApiMutation,
   useFacts,
   type DayFound,
   type DaysOff,
   type Term,
   type TermSet,
 } from "@/api";
-import { FieldGroup, FileField } from "@/parts";
+import { FieldGroup, FileField } from "@/ui";
 import { counted, dayWords, mondayOf, plusDays, today } from "@/words";
 import DaysFound from "./DaysFound.vue";
 import { useOftenOff } from "./useOftenOff";
@@ -39,8 +39,8 @@ const found = ref("");
 /** What the file has, until a teacher has said which of it are days off. */
 const days = ref<DayFound[]>([]);
 const list = ref<InstanceType<typeof DaysFound>>();
-const { busy, wrong, elsewhere, doing } = useDoing();
-const reading = useDoing();
+const { busy, wrong, elsewhere, run } = useApiMutation();
+const reading = useApiMutation();
 
 function lessonOn(day: string, is: boolean): void {
   if (is) minutes.value[day] = USUAL;
@@ -66,7 +66,7 @@ function startOff(one: DaysOff, from: string): void {
 async function read(): Promise<void> {
   if (!file.value) return;
   const chosen = file.value;
-  await reading.doing(async () => {
+  await reading.run(async () => {
     const told = await readDaysOff(props.classId, chosen, first.value, last.value);
     days.value = told.days.filter(
       (day) => !off.value.some((one) => one.from === day.from && one.to === day.to),
@@ -92,7 +92,7 @@ function leave(): void {
 function set(): Promise<boolean> {
   // What is ticked counts, also where it was not added by itself.
   list.value?.take();
-  return doing(async () => {
+  return run(async () => {
     const days_off = off.value.map(({ from, to, name }) => ({
       from,
       to: to || from,
@@ -211,7 +211,7 @@ function set(): Promise<boolean> {
           v-model="file"
           label="Or from the school's calendar file (.ics)"
           accept=".ics,text/calendar"
-          :wrong="reading.trouble.value"
+          :wrong="reading.errorMessage.value"
           @chosen="read"
         />
       </div>

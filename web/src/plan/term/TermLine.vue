@@ -1,13 +1,13 @@
 <script setup lang="ts">
 import { computed } from "vue";
-import { readTerm, useAsked, useFacts } from "@/api";
+import { readTerm, useApiQuery, useFacts } from "@/api";
 import { useClasses } from "@/school";
 import { shortDay } from "@/words";
 
 /** The way from the next lesson to the whole term, and how far it is. */
 const facts = useFacts();
 const classes = useClasses();
-const { data } = useAsked("term", () => classes.current && [classes.current.id], readTerm);
+const { data } = useApiQuery("term", () => classes.current && [classes.current.id], readTerm);
 const left = computed(() => data.value?.plan?.lessons.filter((one) => !one.over && one.step).length ?? 0);
 </script>
 

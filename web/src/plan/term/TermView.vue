@@ -1,29 +1,29 @@
 <script setup lang="ts">
-import { NothingYet } from "@/told";
+import { NothingYet } from "@/shared";
 import { computed, nextTick, ref, watch } from "vue";
 import { useRoute } from "vue-router";
 import {
   changeTerm,
-  putTermBack,
+  revertTerm,
   readForecast,
   readLadder,
   readTerm,
   removeTerm,
-  useAsked,
-  useDoing,
+  useApiQuery,
+  useApiMutation,
   useFacts,
   type Forecast,
   type Term,
   type TermChange,
 } from "@/api";
-import { SureButton, useUndoKey } from "@/parts";
+import { SureButton, useUndoKey } from "@/ui";
 import { useClasses } from "@/school";
 import { dayWords, mondayOf } from "@/words";
 import CalendarDialog from "./CalendarDialog.vue";
 import TermForecast from "./TermForecast.vue";
 import TermForm from "./TermForm.vue";
 import TermGrid from "./TermGrid.vue";
-import TermHelps from "./TermHelps.vue";
+import TermSuggestions from "./TermSuggestions.vue";
 import TermLessonCard from "./TermLessonCard.vue";
 import { useOpenLesson } from "./useOpenLesson";
 import { changeWords } from "./words";
@@ -34,13 +34,13 @@ const facts = useFacts();
 const classes = useClasses();
 const classId = computed(() => classes.current?.id ?? 0);
 const ofClass = (): [number] | null => classes.current && [classes.current.id];
-const { data: read, trouble } = useAsked("term", ofClass, readTerm, { fresh: true });
-const { data: ladder } = useAsked("ladder", ofClass, readLadder);
+const { data: read, errorMessage } = useApiQuery("term", ofClass, readTerm, { fresh: true });
+const { data: ladder } = useApiQuery("ladder", ofClass, readLadder);
 const term = ref<Term | null>(null);
 watch(read, (found) => (term.value = found), { immediate: true });
 const plan = computed(() => term.value?.plan ?? null);
 /** Asked anew with each plan. */
-const { data: forecast, trouble: unforeseen } = useAsked<Forecast, [number, number]>(
+const { data: forecast, errorMessage: unforeseen } = useApiQuery<Forecast, [number, number]>(
   "forecast",
   () => plan.value && [classId.value, plan.value.id],
   readForecast,
@@ -63,7 +63,7 @@ const thisWeek = computed(() =>
   ),
 );
 const left = computed(() => plan.value?.lessons.filter((one) => !one.over && one.step).length ?? 0);
-const { busy, trouble: refused, doing } = useDoing();
+const { busy, errorMessage: refused, run } = useApiMutation();
 
 /** Whether the plan that is shown was put back just now. */
 const undone = ref(false);
@@ -75,22 +75,22 @@ function set(now: Term): void {
 }
 
 const change = (what: TermChange): Promise<boolean> =>
-  doing(async () => {
+  run(async () => {
     term.value = await changeTerm(classId.value, what);
     if (what.to) selected.value = what.to;
   });
 const back = (): Promise<boolean> =>
-  doing(async () => {
-    term.value = await putTermBack(classId.value);
+  run(async () => {
+    term.value = await revertTerm(classId.value);
     await nextTick();
     undone.value = true;
   });
 useUndoKey(() => plan.value?.can_put_back && !busy.value && !setting.value && back());
-const remove = (): Promise<boolean> => doing(async () => (term.value = await removeTerm(classId.value)));
+const remove = (): Promise<boolean> => run(async () => (term.value = await removeTerm(classId.value)));
 
 const openLesson = useOpenLesson();
 const open = (): Promise<boolean> =>
-  doing(async () => {
+  run(async () => {
     if (lesson.value) await openLesson(classId.value, lesson.value);
   });
 
@@ -109,11 +109,11 @@ const file = (ending: string): string => `/api/classes/${classId.value}/term.${e
 
 <template>
   <div class="page term">
-    <p v-if="trouble" role="alert" class="field-error">{{ trouble }}</p>
+    <p v-if="errorMessage" role="alert" class="field-error">{{ errorMessage }}</p>
     <NothingYet v-if="!classes.current" :to="{ name: 'new-class' }" does="Add class">
       You need a class to plan a term.
     </NothingYet>
-    <p v-else-if="!term && !trouble" class="quiet" aria-live="polite">Loading…</p>
+    <p v-else-if="!term && !errorMessage" class="quiet" aria-live="polite">Loading…</p>
     <template v-else-if="term">
       <div class="head d-flex flex-wrap justify-content-between align-items-baseline gap-2">
         <h1>The term of {{ classes.current.name }}</h1>
@@ -176,7 +176,7 @@ const file = (ending: string): string => `/api/classes/${classId.value}/term.${e
           </p>
           <p v-if="refused && !lesson" role="alert" class="field-error">{{ refused }}</p>
           <div class="tools d-flex flex-wrap gap-2 align-items-start">
-            <TermHelps
+            <TermSuggestions
               v-if="forecast && left && !forecast.early"
               :key="plan.id"
               :class-id="classId"

@@ -1,4 +1,4 @@
-import type { Forecast, ForecastPoint, Help, LadderStep, Term, TermLesson, useFacts } from "@/api";
+import type { Forecast, ForecastPoint, Suggestion, LadderStep, Term, TermLesson, useFacts } from "@/api";
 import { counted, countedChildren, dayWords, mondayOf, shortDay, today } from "@/words";
 
 type Facts = ReturnType<typeof useFacts>;
@@ -194,9 +194,10 @@ export const weekFrom = (first: string): string[] =>
   first === "sunday" ? ["sunday", ...WEEK.filter((day) => day !== "sunday")] : WEEK;
 
 /** What would help, and what would come of it. */
-export function helpWords(help: Help, facts: Facts): string {
-  if (help.id === "more_lessons") return `One more lesson a week, on ${weekdayWords(help.weekday ?? "")}s`;
-  if (help.id === "desks") return "Ten minutes on devices twice a week";
-  if (help.id === "order") return `Beginning with ${low(facts, help.step ?? "")}`;
-  return `Leaving out ${low(facts, help.step ?? "")}`;
+export function suggestionWords(suggestion: Suggestion, facts: Facts): string {
+  if (suggestion.id === "more_lessons")
+    return `One more lesson a week, on ${weekdayWords(suggestion.weekday ?? "")}s`;
+  if (suggestion.id === "desks") return "Ten minutes on devices twice a week";
+  if (suggestion.id === "order") return `Beginning with ${low(facts, suggestion.step ?? "")}`;
+  return `Leaving out ${low(facts, suggestion.step ?? "")}`;
 }

@@ -3,8 +3,8 @@ import { computed, ref, watch } from "vue";
 import {
   awaitBoards,
   keepBoards,
-  useAsked,
-  useDoing,
+  useApiQuery,
+  useApiMutation,
   useFacts,
   type Amount,
   type BoardsAdvice,
@@ -19,12 +19,12 @@ const props = defineProps<{ classId: number; asked: BoardsAsked; lessonId?: numb
 const emit = defineEmits<{ ask: [dial: string]; close: [] }>();
 
 const facts = useFacts();
-const { data: awaited, trouble } = useAsked(
+const { data: awaited, errorMessage } = useApiQuery(
   "boards",
   () => [props.classId, props.asked.task, props.asked.time] as const,
   (classId, task, time) => awaitBoards(classId, { task, time }),
 );
-const { busy, trouble: refused, doing } = useDoing();
+const { busy, errorMessage: refused, run } = useApiMutation();
 const amounts = ref<Record<string, Amount>>({});
 const advice = ref<BoardsAdvice | null>(null);
 watch(
@@ -56,7 +56,7 @@ function count(answer: string, amount: string): void {
 }
 
 const next = (): Promise<boolean> =>
-  doing(async () => {
+  run(async () => {
     const counted = Object.entries(amounts.value).map(([answer, amount]) => ({ answer, amount }));
     advice.value = await keepBoards(props.classId, {
       ...props.asked,
@@ -75,7 +75,7 @@ const next = (): Promise<boolean> =>
         <span class="visually-hidden">Close boards</span>
       </BButton>
     </header>
-    <p v-if="trouble || refused" role="alert" class="field-error m-0">{{ trouble || refused }}</p>
+    <p v-if="errorMessage || refused" role="alert" class="field-error m-0">{{ errorMessage || refused }}</p>
     <ul class="list-unstyled m-0 d-grid gap-1">
       <li v-for="row in rows" :key="row.id">
         <span class="said" :title="row.why">

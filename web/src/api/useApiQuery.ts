@@ -32,11 +32,11 @@ api.use({
   },
 });
 
-export interface Asked<T> {
+export interface ApiQuery<T> {
   /** What the server said; nothing before, and nothing where it cannot be said. */
   data: ComputedRef<T | null>;
   /** Why there is nothing, for a person to read; empty where there is, or where it is still on its way. */
-  trouble: ComputedRef<string>;
+  errorMessage: ComputedRef<string>;
   /** The same as it was refused, with the field it belongs to. */
   refused: ComputedRef<Refused | null>;
   /** What went wrong at the last look, where what is shown is older. */
@@ -56,14 +56,14 @@ interface How<T> {
 /**
  * What a page asks of the server, by a name and by what it depends on; nothing is asked while that is missing.
  * What was asked lately is shown at once, and anew as soon as it comes.
- * @example const { data, trouble } = useAsked("ladder", () => classId.value && [classId.value], readLadder)
+ * @example const { data, errorMessage } = useApiQuery("ladder", () => classId.value && [classId.value], readLadder)
  */
-export function useAsked<T, A extends [] | unknown[]>(
+export function useApiQuery<T, A extends [] | unknown[]>(
   name: string,
   args: () => A | null | undefined | 0 | "" | false,
   load: (...args: A) => Promise<T>,
   { every, fresh, meanwhile }: How<T> = {},
-): Asked<T> {
+): ApiQuery<T> {
   const now = computed(() => args() || null);
   const since = changes;
   const { data, error, refetch } = useQuery<T>({
@@ -79,7 +79,7 @@ export function useAsked<T, A extends [] | unknown[]>(
   const words = computed(() => (error.value && now.value ? wordsOf(error.value) : ""));
   return {
     data: shown,
-    trouble: computed(() => (shown.value === null ? words.value : "")),
+    errorMessage: computed(() => (shown.value === null ? words.value : "")),
     refused: computed(() => (now.value && error.value instanceof Refused ? error.value : null)),
     lost: computed(() => (shown.value === null ? "" : words.value)),
     reload: async () => void (await refetch()),

@@ -1,18 +1,18 @@
 import { computed, type ComputedRef } from "vue";
-import { readAway, setAway, useAsked, useDoing } from "@/api";
+import { readAway, setAway, useApiQuery, useApiMutation } from "@/api";
 
 interface Away {
   /** Children who were away on that day, as the teacher says. */
   away: ComputedRef<ReadonlySet<number>>;
   /** Says that a child was away, or takes it back. */
   toggle: (childId: number) => Promise<boolean>;
-  busy: ReturnType<typeof useDoing>["busy"];
-  trouble: ReturnType<typeof useDoing>["trouble"];
+  busy: ReturnType<typeof useApiMutation>["busy"];
+  errorMessage: ReturnType<typeof useApiMutation>["errorMessage"];
 }
 
 /** Who of a class was away on a day. */
 export function useAway(classId: () => number | null | undefined, day: () => string): Away {
-  const { data, reload } = useAsked(
+  const { data, reload } = useApiQuery(
     "away",
     (): [number, string] | null => {
       const id = classId();
@@ -21,13 +21,13 @@ export function useAway(classId: () => number | null | undefined, day: () => str
     readAway,
   );
   const away = computed<ReadonlySet<number>>(() => new Set(data.value?.child_ids));
-  const { busy, trouble, doing } = useDoing();
+  const { busy, errorMessage, run } = useApiMutation();
   const toggle = (childId: number): Promise<boolean> =>
-    doing(async () => {
+    run(async () => {
       const id = classId();
       if (!id) return;
       await setAway(id, day(), childId, !away.value.has(childId));
       await reload();
     });
-  return { away, toggle, busy, trouble };
+  return { away, toggle, busy, errorMessage };
 }

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, watch } from "vue";
-import { bringBack, listRemoved, useAsked, useDoing, useFacts, type Removed } from "@/api";
+import { bringBack, listRemoved, useApiQuery, useApiMutation, useFacts, type Removed } from "@/api";
 import { counted, dayWords, moment } from "@/words";
 import { useJustRemoved } from "./removed";
 
@@ -10,12 +10,12 @@ const emit = defineEmits<{ back: [] }>();
 
 const facts = useFacts();
 const just = useJustRemoved();
-const { data, reload } = useAsked("removed", () => [props.classId], listRemoved);
+const { data, reload } = useApiQuery("removed", () => [props.classId], listRemoved);
 watch(just, reload);
 const removed = computed(() => (data.value ?? []).filter((one) => props.kinds.includes(one.kind)));
 const now = computed(() => removed.value.find((one) => one.id === just.value?.id));
 const earlier = computed(() => removed.value.filter((one) => one.id !== just.value?.id));
-const { busy, trouble, doing } = useDoing();
+const { busy, errorMessage, run } = useApiMutation();
 
 /** "Quarter hours, in words, of Wed 25 Nov, with 30 answers". */
 function says({ kind, about }: Removed): string {
@@ -29,7 +29,7 @@ function says({ kind, about }: Removed): string {
 
 const back = async (one: Removed): Promise<boolean> =>
   !busy.value &&
-  doing(async () => {
+  run(async () => {
     await bringBack(one.id);
     if (just.value?.id === one.id) just.value = null;
     await reload();
@@ -48,7 +48,7 @@ const back = async (one: Removed): Promise<boolean> =>
       </BButton>
     </BAlert>
   </div>
-  <p v-if="trouble" class="field-error" role="alert">{{ trouble }}</p>
+  <p v-if="errorMessage" class="field-error" role="alert">{{ errorMessage }}</p>
   <details v-if="earlier.length">
     <summary class="quiet">Deleted lately: {{ earlier.length }}</summary>
     <ul class="list-unstyled">

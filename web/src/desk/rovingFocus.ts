@@ -1,5 +1,5 @@
 /** Arrow keys go from one button of a pad to the next one that lies that way. */
-export function rove(event: KeyboardEvent, pad: HTMLElement | undefined): void {
+export function rovingFocus(event: KeyboardEvent, pad: HTMLElement | undefined): void {
   const from = event.target;
   if (!pad || !event.key.startsWith("Arrow") || !(from instanceof HTMLButtonElement)) return;
   event.preventDefault();

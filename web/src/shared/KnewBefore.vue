@@ -1,13 +1,13 @@
 <script setup lang="ts">
 import { computed, ref } from "vue";
-import { saySo, useDoing, useFacts } from "@/api";
+import { saySo, useApiMutation, useFacts } from "@/api";
 
 /** What a teacher knows from last year, of a child or of the whole class: up to which step they had it. Answers overrule it. */
 const props = defineProps<{ classId: number; childIds: number[]; who: string }>();
 const emit = defineEmits<{ said: [] }>();
 
 const facts = useFacts();
-const { busy, trouble, doing } = useDoing();
+const { busy, errorMessage, run } = useApiMutation();
 const step = ref("");
 /** What was said last, to be taken back. */
 const last = ref("");
@@ -17,7 +17,7 @@ const steps = computed(() => [
 ]);
 
 const say = (of: string, known: boolean | null): Promise<boolean> =>
-  doing(async () => {
+  run(async () => {
     await saySo(props.classId, of, props.childIds, known);
     last.value = known ? of : "";
     step.value = "";
@@ -39,6 +39,6 @@ const say = (of: string, known: boolean | null): Promise<boolean> =>
       <BFormSelect :id="`knew-${childIds.join('-')}`" v-model="step" class="w-auto" :options="steps" />
       <BButton type="submit" variant="outline-primary" :disabled="busy || !step">Save</BButton>
     </form>
-    <p v-if="trouble" class="field-error m-0" role="alert">{{ trouble }}</p>
+    <p v-if="errorMessage" class="field-error m-0" role="alert">{{ errorMessage }}</p>
   </div>
 </template>

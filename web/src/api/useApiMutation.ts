@@ -1,28 +1,28 @@
 import { computed, ref, shallowRef, type ComputedRef, type Ref, type ShallowRef } from "vue";
 import { Refused } from "./client";
-import { wordsOf } from "./asked";
+import { wordsOf } from "./useApiQuery";
 
-export interface Doing {
+export interface ApiMutation {
   busy: Ref<boolean>;
   /** What was refused last, with the field it belongs to. */
   refused: ShallowRef<Refused | null>;
   /** The words of it, wherever they belong. */
-  trouble: ComputedRef<string>;
+  errorMessage: ComputedRef<string>;
   /** The words that belong to one of these fields; empty where there are none. */
   wrong: (...fields: string[]) => string;
   /** The words that belong to none of these. */
   elsewhere: (...fields: string[]) => string;
   /** Does it, and says whether it was done; what was refused before is forgotten. */
-  doing: (what: () => Promise<unknown>) => Promise<boolean>;
+  run: (what: () => Promise<unknown>) => Promise<boolean>;
 }
 
 /** Something a page has the server do: whether it is at it, and what was refused, at its field. */
-export function useDoing(): Doing {
+export function useApiMutation(): ApiMutation {
   const busy = ref(false);
   const refused = shallowRef<Refused | null>(null);
   const about = (fields: string[]): boolean => fields.includes(refused.value?.field ?? "");
 
-  async function doing(what: () => Promise<unknown>): Promise<boolean> {
+  async function run(what: () => Promise<unknown>): Promise<boolean> {
     busy.value = true;
     refused.value = null;
     try {
@@ -39,8 +39,8 @@ export function useDoing(): Doing {
   return {
     busy,
     refused,
-    doing,
-    trouble: computed(() => refused.value?.message ?? ""),
+    run,
+    errorMessage: computed(() => refused.value?.message ?? ""),
     wrong: (...fields) => (about(fields) ? (refused.value?.message ?? "") : ""),
     elsewhere: (...fields) => (about(fields) ? "" : (refused.value?.message ?? "")),
   };

@@ -7,7 +7,7 @@ const props = defineProps<{
   day: string;
   children: readonly { id: number; name: string }[];
 }>();
-const { away, toggle, trouble } = useAway(
+const { away, toggle, errorMessage } = useAway(
   () => props.classId,
   () => props.day,
 );
@@ -28,6 +28,6 @@ const { away, toggle, trouble } = useAway(
         {{ child.name }}
       </BButton>
     </div>
-    <p v-if="trouble" class="field-error" role="alert">{{ trouble }}</p>
+    <p v-if="errorMessage" class="field-error" role="alert">{{ errorMessage }}</p>
   </fieldset>
 </template>
