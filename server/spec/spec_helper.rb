@@ -200,5 +200,7 @@ RSpec.configure do |config|
     work if @store
     @store&.close
     FileUtils.rm_rf(@folder) if @folder
+    # A matcher remembers its example, and with it the whole application: a thousand of them are slow to look through.
+    @app = @store = nil
   end
 end

@@ -24,7 +24,7 @@ module Vantick
         # @return [Database] brought up to the newest migration
         # @raise [Unusable]
         def self.open(path, loggers: [])
-          hold = Hold.shared(path)
+          hold = FileLock.shared(path)
           SchoolFile.prepare(path)
           new(connect(path, loggers), path, hold)
         rescue Unusable
@@ -37,11 +37,11 @@ module Vantick
 
         def self.connect(path, loggers)
           database = nil
-          database = Sequel.connect(adapter: "sqlite", database: path, max_connections: CONNECTIONS, loggers:, test: false,
+          database = Sequel.connect(adapter: "sqlite", database: path, max_connections: CONNECTIONS, loggers:, test: false, keep_reference: false,
                                     after_connect: ->(connection) { prepare(connection, database) })
           # By itself the package keeps moments of sign-ins as clocks on the wall show them, which go back once a year.
           database.current_timestamp_utc = true
-          database.extend(OneWriter)
+          database.extend(WriteSerializer)
         end
         private_class_method :connect
 
@@ -59,11 +59,11 @@ module Vantick
 
         # Of several starts at once one turns the file over to a log, and SQLite does not let the others wait for that.
         def self.log_ahead(connection)
-          ends = OneWriter.now + PATIENCE
+          ends = WriteSerializer.now + PATIENCE
           begin
             connection.execute("PRAGMA journal_mode = WAL")
           rescue SQLite3::BusyException
-            raise if OneWriter.now > ends
+            raise if WriteSerializer.now > ends
 
             sleep 0.02
             retry
@@ -73,7 +73,7 @@ module Vantick
 
         # @param database [Sequel::Database]
         # @param path [String]
-        # @param hold [Hold]
+        # @param hold [FileLock]
         def initialize(database, path, hold)
           @path = path
           @hold = hold
@@ -107,8 +107,8 @@ module Vantick
         # @return [Boards]
         def boards = Boards.new(db)
 
-        # @return [Said]
-        def said = Said.new(db)
+        # @return [TeacherJudgements]
+        def teacher_judgements = TeacherJudgements.new(db)
 
         def away = Away.new(db)
 
@@ -130,8 +130,8 @@ module Vantick
         # @return [Shares]
         def shares = Shares.new(db)
 
-        # @return [Removed]
-        def removed = Removed.new(db)
+        # @return [Trash]
+        def removed = Trash.new(db)
 
         # @return [Journal]
         def journal = Journal.new(db)

@@ -26,9 +26,10 @@ module Vantick
             TURN.synchronize do
               @threads ||= {}
               running = @threads[store.path]
-              return running if running&.alive? && !running[:ended]
+              return running if running&.alive?
 
-              @threads[store.path] = Thread.new { new(store, log:).run { |nothing| Thread.current[:ended] = nothing } }
+              # Under the same lock; a thread that has ended would hold its school for good.
+              @threads[store.path] = Thread.new { new(store, log:).run { |nothing| @threads.delete(store.path) if nothing } }
             end
           end
         end
