@@ -40,6 +40,7 @@ group :test do
   gem "rspec", "~> 3.13"
   gem "selenium-webdriver", "~> 4.20"
   gem "simplecov", "~> 0.22", require: false
+  gem "test-queue", "~> 0.11", require: false
   gem "twitter_cldr", "~> 6.12"
 end
 

@@ -61,7 +61,7 @@ module Numbers
       known.instance_variables.each { |name| known.remove_instance_variable(name) }
       load File.join(FOLDER, "knowing/#{file}.rb")
     end
-    load File.join(FOLDER, "teaching/progress.rb")
+    load File.join(FOLDER, "teaching/child_progress.rb")
   end
 end
 

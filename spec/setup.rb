@@ -6,6 +6,7 @@ ROOT = File.expand_path("..", __dir__)
 $LOAD_PATH.unshift(*%w[core server cli].map { |room| File.join(ROOT, room, "lib") })
 
 require_relative "all_of_some"
+require_relative "thorough"
 require_relative "measured_web"
 
 require "fileutils"

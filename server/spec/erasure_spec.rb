@@ -219,17 +219,18 @@ picture: "page of #{child['name']}" }
     copy = -> { Dir.mktmpdir.tap { |to| FileUtils.cp_r(File.join(folder, "."), to) } }
     FileUtils.cp_r(File.join(folder, "."), whole)
     takes = erased_and_killed(File.join(whole, "school.sqlite3"), child, nil)
-    began = 30.times.count do |moment|
+    moments = Thorough.of(30, 8)
+    began = moments.times.count do |moment|
       to = copy.call
       path = File.join(to, "school.sqlite3")
-      erased_and_killed(path, child, takes * moment / 30)
+      erased_and_killed(path, child, takes * moment / moments)
       gone = started(path) { |own| own.db[:children].where(id: child["id"]).empty? }
-      expect(bytes(to).include?(name)).to be(!gone), "killed at #{moment} of 30"
+      expect(bytes(to).include?(name)).to be(!gone), "killed at #{moment} of #{moments}"
       expect(in_copies(to).flatten.tally).to eq({ "Other" => 3, name => (3 unless gone) }.compact)
       FileUtils.rm_rf(to)
       gone
     end
-    expect(began).to be > 20
+    expect(began).to be > moments / 2
   end
 
   it "waits for room on a disk that is full, says so, and goes on by itself" do

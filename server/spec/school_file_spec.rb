@@ -45,9 +45,10 @@ RSpec.describe Vantick::Server::Store::SchoolFile do
     Process.wait2(pid).last.success?
   end
 
-  # At every third statement, each time of other thirds: each is a start of its own.
+  # At some statements, each time others: each is a start of its own.
   def killed_everywhere
-    statement = rand(1..3)
+    apart = Thorough.of(1, 9)
+    statement = rand(1..apart)
     loop do
       yield
       came_through = opened_and_killed_at(statement)
@@ -58,7 +59,7 @@ RSpec.describe Vantick::Server::Store::SchoolFile do
       Dir.glob("#{path}*").each { |file| File.delete(file) }
       break if came_through
 
-      statement += 3
+      statement += apart
     end
     statement
   end

@@ -3,6 +3,7 @@
 ENV["RACK_ENV"] = "test" # passwords are quick to make here
 
 require_relative "../../spec/all_of_some"
+require_relative "../../spec/thorough"
 require_relative "../../spec/measured"
 
 Measured.start("server")

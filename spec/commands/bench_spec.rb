@@ -12,7 +12,7 @@ RSpec.describe "bin/bench" do
     Open3.capture3(*program, *options, chdir: ROOT)
   end
 
-  it "takes every measure there is" do
+  it "takes every measure there is", :nightly do
     unless File.directory?(File.join(ROOT, "bench/digits/node_modules"))
       system("npm", "ci", "--prefix", "bench/digits", "--no-audit", "--no-fund", "--loglevel=error", chdir: ROOT, out: File::NULL)
     end

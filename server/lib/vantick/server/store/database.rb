@@ -37,8 +37,9 @@ module Vantick
 
         def self.connect(path, loggers)
           database = nil
-          database = Sequel.connect(adapter: "sqlite", database: path, max_connections: CONNECTIONS, loggers:, test: false, keep_reference: false,
-                                    after_connect: ->(connection) { prepare(connection, database) })
+          # The package would remember each file that was ever opened.
+          database = Sequel.connect(adapter: "sqlite", database: path, max_connections: CONNECTIONS, loggers:, test: false,
+                                    keep_reference: false, after_connect: ->(connection) { prepare(connection, database) })
           # By itself the package keeps moments of sign-ins as clocks on the wall show them, which go back once a year.
           database.current_timestamp_utc = true
           database.extend(WriteSerializer)
