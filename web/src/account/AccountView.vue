@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, ref } from "vue";
-import { changePassword, makeTeacher, readSchool, useApiQuery, useApiMutation } from "@/api";
+import { LIMITS, changePassword, makeTeacher, readSchool, useApiQuery, useApiMutation } from "@/api";
 import { FieldGroup } from "@/ui";
 import KeepingRecords from "./KeepingRecords.vue";
 import SafeCopies from "./SafeCopies.vue";
@@ -95,7 +95,7 @@ async function add(): Promise<void> {
               v-model="colleague.name"
               :state="state"
               autocomplete="off"
-              maxlength="40"
+              :maxlength="LIMITS.TeacherName"
             />
           </FieldGroup>
           <FieldGroup

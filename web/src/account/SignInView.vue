@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, ref } from "vue";
-import { makeFirstAccount, signIn, useApiMutation } from "@/api";
+import { LIMITS, makeFirstAccount, signIn, useApiMutation } from "@/api";
 import { DialFace } from "@/dial";
 import { FieldGroup } from "@/ui";
 import { useSession } from "./session";
@@ -52,7 +52,7 @@ function takeDemo(): void {
           :state="state"
           autocomplete="username"
           autofocus
-          maxlength="40"
+          :maxlength="LIMITS.TeacherName"
         />
       </FieldGroup>
       <FieldGroup id="password" label="Password" :wrong="wrong('password')">
@@ -63,7 +63,7 @@ function takeDemo(): void {
             :state="state"
             type="password"
             :autocomplete="first ? 'new-password' : 'current-password'"
-            maxlength="200"
+            :maxlength="LIMITS.Password"
           />
         </template>
         <template #hint>

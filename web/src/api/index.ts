@@ -11,4 +11,5 @@ export * from "./schoolQuestions";
 export * from "./sheetQuestions";
 export * from "./paper";
 export * from "./term";
+export { LIMITS } from "./limits";
 export { fileSent, packageSent } from "./sent";

@@ -1,8 +1,9 @@
 import { useBase64 } from "@vueuse/core";
 import { Refused } from "./client";
+import { LIMITS } from "./limits";
 
-/** Bytes of a file that the server takes at most. */
-const MOST = 600_000;
+/** Bytes of a file that the server takes at most: four letters of base64 hold three. */
+const MOST = (LIMITS.FileSent / 4) * 3;
 
 /** Bytes of a package from another program, and what of it has words. Its pictures and sounds stay here. */
 const LARGEST = 20_000_000;
@@ -11,7 +12,7 @@ const WORDS = /\.(xml|csv)$/i;
 /** A file as it is sent: its bytes in base64. What is too large is said before anything is sent. */
 export async function fileSent(file: Blob): Promise<string> {
   if (file.size > MOST)
-    throw new Refused("file", "This file is larger than 600 kB. Choose a smaller one.", 413, true);
+    throw new Refused("file", `This file is larger than ${MOST / 1000} kB. Choose a smaller one.`, 413, true);
   const address = await useBase64(() => file).execute();
   return address.slice(address.indexOf(",") + 1);
 }

@@ -2,7 +2,7 @@
 import { refDebounced } from "@vueuse/core";
 import { computed, ref, watch } from "vue";
 import { useRouter, type RouteLocationRaw } from "vue-router";
-import { search, useApiQuery, useFacts, type Found } from "@/api";
+import { LIMITS, search, useApiQuery, useFacts, type Found } from "@/api";
 import { dayWords, moment } from "@/words";
 
 /** One field for children, checks, sheets and lessons; Enter goes to the first of what is found. */
@@ -79,7 +79,7 @@ function close(): void {
         aria-label="Search"
         placeholder="A child, a step, a code, a month…"
         autocomplete="off"
-        maxlength="100"
+        :maxlength="LIMITS.SearchText"
       />
     </form>
     <p v-if="errorMessage" class="field-error" role="alert">{{ errorMessage }}</p>

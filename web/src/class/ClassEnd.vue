@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, ref } from "vue";
 import { useRouter } from "vue-router";
-import { archiveClass, eraseClass, nextYear, useApiMutation, type SchoolClass } from "@/api";
+import { LIMITS, archiveClass, eraseClass, nextYear, useApiMutation, type SchoolClass } from "@/api";
 import { EraseButton, FieldGroup } from "@/ui";
 import { useClasses } from "@/school";
 import { countedChildren } from "@/words";
@@ -46,7 +46,7 @@ const erase = (typed: string, present: string): Promise<boolean> =>
         label="New class name"
         :wrong="wrong('name', 'child_ids')"
       >
-        <BFormInput id="next-name" v-model="name" maxlength="60" :state="state" />
+        <BFormInput id="next-name" v-model="name" :maxlength="LIMITS.ClassName" :state="state" />
       </FieldGroup>
       <details class="mb-3">
         <summary>{{ countedChildren(going.length) }} move up. Who stays?</summary>

@@ -1,7 +1,15 @@
 <script setup lang="ts">
 import { useClipboard } from "@vueuse/core";
 import { ref } from "vue";
-import { listTokens, makeToken, useApiQuery, useApiMutation, withdrawToken, type TokenScope } from "@/api";
+import {
+  LIMITS,
+  listTokens,
+  makeToken,
+  useApiQuery,
+  useApiMutation,
+  withdrawToken,
+  type TokenScope,
+} from "@/api";
 import { FieldGroup, SureButton } from "@/ui";
 import { dayWords } from "@/words";
 
@@ -75,7 +83,7 @@ const used = (day: string | null): string => (day ? `used ${dayWords(day)}` : "n
     </div>
     <form novalidate @submit.prevent="make">
       <FieldGroup id="token-name" v-slot="{ state }" label="What is it for?" :wrong="wrong('name')">
-        <BFormInput id="token-name" v-model="name" maxlength="40" :state="state" />
+        <BFormInput id="token-name" v-model="name" :maxlength="LIMITS.TokenName" :state="state" />
       </FieldGroup>
       <FieldGroup id="token-scope" label="It may" :wrong="wrong('scope')">
         <BFormSelect id="token-scope" v-model="scope" :options="SCOPES" />

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { useSessionStorage } from "@vueuse/core";
 import { useRouter } from "vue-router";
-import { previewRoster, takeRoster, useApiMutation, type SchoolClass } from "@/api";
+import { LIMITS, previewRoster, takeRoster, useApiMutation, type SchoolClass } from "@/api";
 import { FieldGroup, FileField } from "@/ui";
 import { useClasses } from "@/school";
 import CommasMean from "./CommasMean.vue";
@@ -70,10 +70,10 @@ const make = (): Promise<boolean> =>
       real names.
     </p>
     <FieldGroup id="name" v-slot="{ state }" label="Class name" :wrong="wrong('name')">
-      <BFormInput id="name" v-model="form.name" :state="state" maxlength="60" />
+      <BFormInput id="name" v-model="form.name" :state="state" :maxlength="LIMITS.ClassName" />
     </FieldGroup>
     <FieldGroup id="school" v-slot="{ state }" label="School (optional)" :wrong="wrong('school')">
-      <BFormInput id="school" v-model="form.school" :state="state" maxlength="80" />
+      <BFormInput id="school" v-model="form.school" :state="state" :maxlength="LIMITS.SchoolName" />
     </FieldGroup>
     <FieldGroup
       id="names"

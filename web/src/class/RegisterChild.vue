@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { nextTick, ref } from "vue";
 import {
+  LIMITS,
   eraseChild,
   markLeft,
   moveChild,
@@ -61,7 +62,7 @@ const file = (ending: string): string =>
         ref="field"
         v-model="name"
         size="sm"
-        maxlength="30"
+        :maxlength="LIMITS.ChildName"
         :aria-label="`Another name for ${child.name}`"
         :state="errorMessage ? false : null"
         @keydown.esc.stop="naming = false"

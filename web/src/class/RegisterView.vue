@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed, ref, watch } from "vue";
 import {
+  LIMITS,
   addChildren,
   markLeft,
   readRegister,
@@ -165,7 +166,7 @@ async function rename(): Promise<void> {
           <h2 class="mb-06">The class</h2>
           <form novalidate @submit.prevent="rename">
             <FieldGroup id="class-name" v-slot="{ state }" label="Class name" :wrong="naming.wrong('name')">
-              <BFormInput id="class-name" v-model="form.name" maxlength="60" :state="state" />
+              <BFormInput id="class-name" v-model="form.name" :maxlength="LIMITS.ClassName" :state="state" />
             </FieldGroup>
             <FieldGroup
               id="class-school"
@@ -173,7 +174,12 @@ async function rename(): Promise<void> {
               label="School (optional)"
               :wrong="naming.wrong('school')"
             >
-              <BFormInput id="class-school" v-model="form.school" maxlength="80" :state="state" />
+              <BFormInput
+                id="class-school"
+                v-model="form.school"
+                :maxlength="LIMITS.SchoolName"
+                :state="state"
+              />
             </FieldGroup>
             <p v-if="naming.elsewhere('name', 'school')" class="field-error" role="alert">
               {{ naming.elsewhere("name", "school") }}

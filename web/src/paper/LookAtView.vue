@@ -1,7 +1,16 @@
 <script setup lang="ts">
 import { onKeyStroke } from "@vueuse/core";
 import { computed, nextTick, ref, watch } from "vue";
-import { listPieces, readCheck, settlePiece, useApiQuery, useApiMutation, useFacts, type Piece } from "@/api";
+import {
+  LIMITS,
+  listPieces,
+  readCheck,
+  settlePiece,
+  useApiQuery,
+  useApiMutation,
+  useFacts,
+  type Piece,
+} from "@/api";
 import { DialFace, handsIn, type Loose } from "@/dial";
 import { useRouteNumber } from "@/route";
 import { useOwnClass } from "@/school";
@@ -192,7 +201,7 @@ onKeyStroke("Escape", () => at.value > 0 && (at.value -= 1));
           <BFormInput
             ref="input"
             v-model="text"
-            maxlength="200"
+            :maxlength="LIMITS.TypedAnswer"
             autocomplete="off"
             :aria-label="`What ${child?.name} wrote`"
             :placeholder="

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { useSessionStorage } from "@vueuse/core";
 import { computed, ref, watch } from "vue";
-import { setDay, useApiMutation, useFacts, type DayEvent, type SchoolClass } from "@/api";
+import { LIMITS, setDay, useApiMutation, useFacts, type DayEvent, type SchoolClass } from "@/api";
 import { useClasses } from "@/school";
 
 /** The class's own day: what happens when, for the day ribbon of Show. */
@@ -60,13 +60,13 @@ async function keep(): Promise<void> {
           v-model="event.time"
           :aria-label="`Time ${at + 1}`"
           :placeholder="facts.typedTime('15:30')"
-          maxlength="40"
+          :maxlength="LIMITS.TypedTime"
         />
         <BFormInput
           v-model="event.what"
           :aria-label="`What happens, ${at + 1}`"
           placeholder="choir"
-          maxlength="40"
+          :maxlength="LIMITS.DayEventName"
         />
         <BButton variant="link" :aria-label="`Delete ${event.what || at + 1}`" @click="events.splice(at, 1)">
           <i class="bi bi-x-lg" aria-hidden="true"></i>

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { ref } from "vue";
 import {
+  LIMITS,
   readDaysOff,
   setTerm,
   useApiMutation,
@@ -190,7 +191,7 @@ function set(): Promise<boolean> {
           <BFormInput
             v-model="one.name"
             class="name"
-            maxlength="80"
+            :maxlength="LIMITS.DaysOffName"
             placeholder="Holidays"
             :aria-label="`Days off ${at + 1}, name`"
           />
