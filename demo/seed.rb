@@ -86,7 +86,7 @@ module Vantick
 
     def make_class(made_at)
       @class = @store.classes.add(name: TABLE[:name], school: TABLE[:school], names: TABLE[:children], made_at:, made_up: true)
-      @store.classes.change(@class[:id], day: Core::Dial::DayFacts.day(TABLE[:day]))
+      @store.classes.change(@class[:id], day: Core::Wording::DayFacts.day(TABLE[:day]))
     end
 
     def plan(lesson)

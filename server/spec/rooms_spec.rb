@@ -34,6 +34,26 @@ RSpec.describe "The rooms" do
     end
   end
 
+  # From the foot up. Two circles are left, and no third: tasks with their mistakes, and what a child knows with the ladder.
+  describe "of core" do
+    core = File.expand_path("../../core/lib/vantick/core", __dir__)
+    read = %w[Facts Dial Wording Marking Reading]
+    known = read + %w[Judging Choosing Knowing Teaching]
+    uses = { "Facts" => [], "Dial" => %w[Facts], "Wording" => %w[Facts Dial], "Marking" => read, "Reading" => read,
+             "Paper" => read - %w[Reading], "Judging" => %w[Reading Choosing], "Choosing" => [*read, "Knowing"],
+             "Knowing" => known - %w[Facts Wording Choosing], "Teaching" => [*known, "Term"], "Term" => %w[Choosing Knowing Teaching],
+             "Desk" => known, "Simulation" => known - %w[Facts Judging Knowing] }.freeze
+
+    Dir[File.join(core, "*/")].each do |folder|
+      room = File.basename(folder).capitalize
+
+      it "#{room} uses none but #{uses[room].to_a.join(', ')}, and all of them" do
+        found = Dir[File.join(folder, "**/*.rb")].flat_map { |file| code(file).scan(/\b(#{uses.keys.join('|')})::[A-Z]/).flatten }
+        expect(found.uniq - [room]).to match_array(uses.fetch(room) - [room])
+      end
+    end
+  end
+
   it "core knows of no server, no database and no clock" do
     files = Dir[File.expand_path("../../core/lib/**/*.rb", __dir__)]
     expect(files.length).to be > 90

@@ -54,7 +54,7 @@ RSpec.describe Vantick::Core::Desk::Strips do
   end
 end
 
-RSpec.describe Vantick::Core::Desk::DayPlace do
+RSpec.describe Vantick::Core::Wording::DayPlace do
   day = [{ time: "07:50", what: "the ferry leaves" }, { time: "12:15", what: "lunch" }]
 
   def at(text) = Vantick::Core::Dial::DayTime.parse(text)

@@ -176,7 +176,7 @@ RSpec.describe Vantick::Core::Desk::TaskSelector do
 
   it "asks for the class's own day, with noon and midnight" do
     day = [{ time: "07:50", what: "the ferry leaves" }, { time: "16:30", what: "choir" }]
-    own = Vantick::Core::Desk::DayPlace.times(day)
+    own = Vantick::Core::Wording::DayPlace.times(day)
     expect(own.map(&:to_s)).to eq(%w[00:00 07:50 12:00 16:30])
     asked = sitting(step(:day_halves), count: 12, day_times: own).flat_map(&:times)
     expect(asked).to include(Vantick::Core::Dial::DayTime.parse("07:50"))

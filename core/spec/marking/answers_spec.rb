@@ -52,7 +52,7 @@ RSpec.describe Vantick::Core::Marking::Marker do
 
   it "reads back what Vantick itself says of every time of the day" do
     Vantick::Core::Dial::DayTime.all.each do |time|
-      said = Vantick::Core::Dial::DayFacts.of(time, Vantick::Core::Wording::Conventions.default)[:words]
+      said = Vantick::Core::Wording::DayFacts.of(time, Vantick::Core::Wording::Conventions.default)[:words]
       expect(mark("dial_to_words", time.dial_time.to_s, said)).to be_read_right, said
     end
   end

@@ -22,8 +22,8 @@ RSpec.describe Vantick::Core::Teaching::Lesson do
   end
 
   it "takes the times of the class's own day first where halves of the day are new" do
-    day = Vantick::Core::Desk::DayPlace.times([{ time: "10:15", what: "break" }, { time: "12:45", what: "lunch" },
-                                               { time: "16:00", what: "ferry" }])
+    day = Vantick::Core::Wording::DayPlace.times([{ time: "10:15", what: "break" }, { time: "12:45", what: "lunch" },
+                                                  { time: "16:00", what: "ferry" }])
     plan = described_class.new(step: step(:day_halves), task: task(:day_half), minutes: 40, day_times: day)
     expect(plan.stages[2].items.filter_map(&:time).first(day.length)).to match_array(day)
   end

@@ -78,7 +78,7 @@ RSpec.describe Vantick::Core::Wording::DayTimeReader do
     %i[british american].product(%i[colon point]) do |english, separator|
       conventions = Vantick::Core::Wording::Conventions.new(english:, separator:)
       Vantick::Core::Dial::DayTime.all.each_slice(7).map(&:first).each do |time|
-        typed = Vantick::Core::Dial::DayFacts.of(time, conventions)[:typed]
+        typed = Vantick::Core::Wording::DayFacts.of(time, conventions)[:typed]
         expect(described_class.read(typed, conventions)).to eq(time), typed
       end
     end

@@ -16,7 +16,7 @@ module Vantick
         # @param day [Array<Hash>] each with `time` and `what`; an ordinary day where there are none
         # @return [Array<Array(DayTime, String)>] in order
         def self.events(day)
-          rows = day.empty? ? Dial::DayFacts::DATA[:usual_day] : day
+          rows = day.empty? ? Wording::DayFacts::DATA[:usual_day] : day
           rows.map { |row| [Dial::DayTime.parse(row[:time]), row[:what]] }.sort_by(&:first)
         end
 

@@ -52,7 +52,7 @@ module Vantick
 
           def day_half(time, conventions)
             task = Marking::Task.find(:day_half)
-            return [answer(task, time, conventions)] if Dial::DayFacts::NAMED.include?(time.half)
+            return [answer(task, time, conventions)] if Wording::DayFacts::NAMED.include?(time.half)
 
             place = WORDS[time.half == :am ? :before : :after]
             said = time.dial_time.digital(conventions.sign)

@@ -78,7 +78,7 @@ module Vantick
                      earlier: settled.fetch(:earlier, []).map { |id| Step.find(id) },
                      avoid: settled.fetch(:swapped, []).flat_map { |text| both_kinds(text) }, kept: kept_parts(settled),
                      exit_avoid: settled.fetch(:exit_avoid, []).map { |text| kind_of_time(:exit).parse(text) },
-                     day_times: Desk::DayPlace.times(@day), pinned: parsed(settled.fetch(:pinned, {})),
+                     day_times: Wording::DayPlace.times(@day), pinned: parsed(settled.fetch(:pinned, {})),
                      activities: settled.fetch(:activities, {}))
         end
 

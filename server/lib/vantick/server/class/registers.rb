@@ -39,7 +39,7 @@ module Vantick
         put "/api/classes/:class_id/day" do
           conventions = store.classes.find(input[:class_id]).wording
           day = sent[:day].map { |event| event.transform_keys(&:to_sym) }
-          answer_json(store.classes.change(input[:class_id], day: Core::Dial::DayFacts.day(day, conventions)))
+          answer_json(store.classes.change(input[:class_id], day: Core::Wording::DayFacts.day(day, conventions)))
         end
 
         post("/api/classes/:class_id/archive") { answer_json(store.classes.archive(input[:class_id], sent[:archived] ? now : nil)) }

@@ -59,7 +59,7 @@ module Vantick
           turns = @store.turns.of_round(@seat).reject { |turn| turn[:done_at].nil? }.map { |turn| Knowledge.turn(turn) }
           own = Core::Teaching::ChildProgress.new(asked, today: Store::SchoolDay.today, wanted: Store::ProgressCache.wanted(conventions))
           Core::Desk::Learner.new(step: step(turns), answers: asked.map(&:marked), belief: own.diagnosis, turns:, ceiling:,
-                                  states: own.states, day_times: Core::Desk::DayPlace.times(school_class[:day]),
+                                  states: own.states, day_times: Core::Wording::DayPlace.times(school_class[:day]),
                                   review_due: own.review_due, baseline: baseline(answers, asked, school_class))
         end
 

@@ -98,7 +98,7 @@ module Vantick
           %i[digits time_of_day].include?(@task.sees) ? time.dial_time.digital(@conventions.sign) : ""
         end
 
-        def day(time) = @task.asks == :day ? Core::Desk::DayPlace.of(time, @day) : nil
+        def day(time) = @task.asks == :day ? Core::Wording::DayPlace.of(time, @day) : nil
 
         def strips
           return [] unless %i[words mistake count].include?(entry)

@@ -95,7 +95,7 @@ module Vantick
         def question(item)
           case task.sees
           when :digits then digits(item.time)
-          when :time_of_day then Core::Dial::DayFacts.of(item.time, conventions)[:words]
+          when :time_of_day then Core::Wording::DayFacts.of(item.time, conventions)[:words]
           when :numerals then format(Layout::WORDS[:from_to], from: item.time.hour.zero? ? 12 : item.time.hour,
 to: item.time.minute_numeral)
           else words(item.time)

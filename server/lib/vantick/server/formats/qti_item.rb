@@ -122,7 +122,7 @@ module Vantick
 
         # What stands in the place of a dial.
         def shown
-          return Core::Dial::DayFacts.of(@time, @conventions)[:words] if @task.sees == :time_of_day
+          return Core::Wording::DayFacts.of(@time, @conventions)[:words] if @task.sees == :time_of_day
 
           @task.sees == :words ? Core::Wording::Phrase.usual(@time.dial_time, @conventions) : @time.digital(@conventions.sign)
         end

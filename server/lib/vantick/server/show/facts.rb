@@ -9,12 +9,12 @@ module Vantick
       class Facts < Resource
         DIAL = Tables.new do |conventions|
           JSON.generate(times: Core::Dial::DialTime.all.map do |time|
-            Core::Dial::DialFacts.of(time, conventions)
+            Core::Reading::DialFacts.of(time, conventions)
           end)
         end
         DAY = Tables.new do |conventions|
-          JSON.generate(usual_day: Core::Dial::DayFacts::DATA[:usual_day],
-                        times: Core::Dial::DayTime.all.map { |day_time| Core::Dial::DayFacts.of(day_time, conventions) })
+          JSON.generate(usual_day: Core::Wording::DayFacts::DATA[:usual_day],
+                        times: Core::Dial::DayTime.all.map { |day_time| Core::Wording::DayFacts.of(day_time, conventions) })
         end
         CATALOGUE = Tables.new { |conventions| JSON.generate(Catalogue.all(conventions)) }
         TOO_MANY = "Too many settings at once. Wait a minute, then try again."

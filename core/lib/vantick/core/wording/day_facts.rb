@@ -2,13 +2,13 @@
 
 module Vantick
   module Core
-    module Dial
+    module Wording
       # Everything a time of the day is called, as a plain table row.
       # Noon and midnight go by their names; what a digital clock shows at them is told beside it.
       module DayFacts
         DATA = Facts::DataFile.load("day")
         # By the minute of the day at which each part begins, the last first.
-        PARTS = DATA[:parts].map { |part| { **part, from: DayTime.parse(part[:from]).index } }.reverse.freeze
+        PARTS = DATA[:parts].map { |part| { **part, from: Dial::DayTime.parse(part[:from]).index } }.reverse.freeze
         # Halves that have a name instead of a.m. or p.m.
         NAMED = %i[noon midnight].freeze
 
@@ -16,7 +16,7 @@ module Vantick
           # @param day_time [DayTime]
           # @param conventions [Conventions]
           # @return [Hash{Symbol => Object}]
-          def of(day_time, conventions = Wording::Conventions.default)
+          def of(day_time, conventions = Conventions.default)
             part = PARTS.find { |one| day_time.index >= one[:from] }
             dial = day_time.dial_time.digital(conventions.sign)
             { time: day_time.to_s, half: day_time.half, part: part[:id], twelve_hour: twelve_hour(day_time, dial),
@@ -30,8 +30,8 @@ module Vantick
           # @return [Array<Hash>] in the order of the day, times as ISO 8601 has them
           # @raise [InvalidDayTime]
           # @raise [Error] where something has no name
-          def day(day, conventions = Wording::Conventions.default)
-            day.map { |event| { time: Wording::DayTimeReader.read(event[:time], conventions).to_s, what: named(event[:what]) } }
+          def day(day, conventions = Conventions.default)
+            day.map { |event| { time: DayTimeReader.read(event[:time], conventions).to_s, what: named(event[:what]) } }
                .sort_by { |event| event[:time] }
           end
 
@@ -46,19 +46,19 @@ module Vantick
 
           # As the class's English writes a time of the day: "15:30", or "3:30 p.m.".
           def typed(day_time, dial, conventions)
-            return day_time.to_s.sub(":", conventions.sign) if Wording::English.hours_of_clock(conventions) == 24
+            return day_time.to_s.sub(":", conventions.sign) if English.hours_of_clock(conventions) == 24
 
             NAMED.include?(day_time.half) ? name(day_time.half) : twelve_hour(day_time, dial)
           end
 
-          def name(half) = Wording::PartReader.day_half_name(half)
+          def name(half) = PartReader.day_half_name(half)
 
           def twelve_hour(day_time, dial) = "#{dial} #{name(day_time.half)}"
 
           def words(day_time, part, conventions)
             return name(day_time.half) if NAMED.include?(day_time.half)
 
-            "#{Wording::Phrase.usual(day_time.dial_time, conventions)} #{part[:in]}"
+            "#{Phrase.usual(day_time.dial_time, conventions)} #{part[:in]}"
           end
         end
       end

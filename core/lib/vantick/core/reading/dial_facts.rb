@@ -2,7 +2,7 @@
 
 module Vantick
   module Core
-    module Dial
+    module Reading
       # Everything a dial says at a time, as a plain table row: for those who look it up and compute nothing.
       module DialFacts
         # @param time [DialTime]
@@ -14,7 +14,7 @@ module Vantick
             minutes_past: time.minutes_past, minutes_to: time.minutes_to,
             digital: time.digital(conventions.sign), usual: Wording::Phrase.usual(time, conventions),
             words: Wording::Phrase.all(time, conventions), at_home: Wording::Phrase.elsewhere(time, conventions),
-            steps: Reading::TalkThrough.steps(time, conventions).map(&:to_h) }
+            steps: TalkThrough.steps(time, conventions).map(&:to_h) }
         end
       end
     end

@@ -2,7 +2,7 @@
 
 require "twitter_cldr"
 
-RSpec.describe Vantick::Core::Dial::DayFacts do
+RSpec.describe Vantick::Core::Wording::DayFacts do
   def row(text, names = "") = described_class.of(Vantick::Core::Dial::DayTime.parse(text), Vantick::Core::Wording::Conventions.parse(names))
 
   it "names a time of the day in every way a class may need" do
