@@ -23,6 +23,7 @@ module Vantick
         # @param count [Integer] how many times, 1..{MOST} and no more than the step has
         # @param seed [Integer]
         # @param avoid [Array<DialTime>] times rather not used, such as yesterday's
+        # @param twelve [Boolean] whether one of many times lies in the hour of twelve
         # @return [Choice]
         # @raise [InvalidCount]
         def self.choose(step:, task:, count:, seed: 0, avoid: [], twelve: true)
@@ -33,6 +34,12 @@ module Vantick
         # @param pool [Array<DialTime>]
         # @param name [String] what the pool is called, for those who ask too much of it
         # @param thorough [Boolean] whether exchanges are tried; without, times come at once and tell a little less
+        # @param task [Task]
+        # @param count [Integer] how many times, 1..{MOST} and no more than the pool has
+        # @param seed [Integer]
+        # @param avoid [Array<DialTime>] times rather not used
+        # @param telling [Discrimination] what the times of the pool can tell
+        # @param twelve [Boolean] see {.choose}
         # @return [Choice]
         # @raise [InvalidCount]
         def self.from(pool, name:, task:, count:, seed: 0, avoid: [], telling: Discrimination.new(pool, task), thorough: true, twelve: true)
@@ -47,6 +54,9 @@ module Vantick
         end
 
         # Of the times of a day, few lie at night, when nobody is up to tell them.
+        # @param pool [Array<DialTime, DayTime>]
+        # @param count [Integer] how many of them are wanted
+        # @param seed [Integer]
         # @return [Array<DialTime, DayTime>]
         def self.by_day(pool, count, seed)
           night = pool.select { |time| time.is_a?(Dial::DayTime) && time.hour.between?(0, NIGHT_TO - 1) }

@@ -72,6 +72,7 @@ module Vantick
         end
 
         # @param seed [Integer]
+        # @param avoid [Array<DialTime>] times rather not used
         # @return [Array<Item>] of each level, the same for all who are on it
         def by_level(seed, avoid: [])
           versions((1..Levels::COUNT).map { |level| Reader.new(level:, avoid:) }, seed)

@@ -81,6 +81,7 @@ module Vantick
         def tasks_for(step) = @not_for.include?(step.id) || ![nil, step.id].include?(@only_for) ? [] : tasks & step.tasks
 
         # @param task [Task, nil]
+        # @param conventions [Wording::Conventions]
         # @return [String] what stands above its exercises; empty where nothing does
         def direction(task, conventions = Wording::Conventions.default)
           named = task && !game? ? task.id : id

@@ -28,6 +28,8 @@ module Vantick
           # @return [Array<String>] words of it that have no sound; none where all of it can be heard
           def missing(text) = words(text) - pieces.keys
 
+          # @param conventions [Wording::Conventions]
+          # @param times [Array<DialTime>]
           # @return [Array<String>] all texts that a class with these conventions can be told, of so many times
           def texts(conventions = Wording::Conventions.default, times: Dial::DialTime.all)
             timed = times.flat_map { |time| of_time(time, conventions) }

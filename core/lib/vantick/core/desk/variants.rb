@@ -50,7 +50,10 @@ module Vantick
             (found & own).first || found.first(OFFERED - 1).rotate(seed).first
           end
 
-          # @param (see .start)
+          # @param task [Task]
+          # @param time [DialTime]
+          # @param against [Misreading, nil] whose answers come first
+          # @param seed [Integer] of the order
           # @return [Array<Hands, SpokenTime, DialTime>] {OFFERED} answers, the right one among them, in an order that says nothing
           def offered(task, time, against: nil, seed: 0)
             [task.right_answer(time), *wrong(task, time, against).first(OFFERED - 1)].shuffle(random: Random.new(seed))

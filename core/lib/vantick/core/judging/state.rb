@@ -18,6 +18,8 @@ module Vantick
           freeze
         end
 
+        # @param time [DialTime, DayTime]
+        # @param task [Task]
         # @return [Array<DialTime, SpokenTime>] what the misreadings lead to at a time, none twice
         def wrong_answers(time, task)
           return Reading::Predictions.of(task).wrong_answers(misreadings.first, time) if misreadings.one?

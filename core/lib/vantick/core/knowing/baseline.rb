@@ -46,6 +46,8 @@ module Vantick
             end
           end
 
+          # @param step [Step]
+          # @param task [Task]
           # @return [Array<DialTime>] the step's own, both hands to be seen
           def times_of(step, task)
             (@times ||= {})[[step, task]] ||= step.pool_for(task).select do |time|

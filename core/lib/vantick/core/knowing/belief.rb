@@ -96,6 +96,9 @@ module Vantick
         protected
 
         # How likely it is that the child knows all that an item rests on, and what mistakes do there.
+        # @param item [Item]
+        # @param marked [MarkedAnswer]
+        # @param day [Integer]
         def before(item, marked, day)
           @places.fade(item.part, day)
           [met(item), @mistakes.acting(item, marked, day)]

@@ -16,6 +16,8 @@ module Vantick
           # @return [Float] 0..1
           def share(place, asking) = ((@shares ||= {})[asking] ||= {})[place] ||= worked_out(place, asking.kind, asking.way)
 
+          # @param place [Integer] of the mistake in the catalogue
+          # @param asking [Asking]
           # @return [Boolean] whether whoever has it does not read that
           def in_the_way?(place, asking) = share(place, asking) >= TABLE[:in_the_way][:share]
 

@@ -111,6 +111,7 @@ module Vantick
         end
 
         # @param days [Float] a half-life
+        # @param factor [Float]
         # @return [Float] that from the next day on which it goes right
         def self.longer(days, factor = KEEP[:grows]) = [days * factor, KEEP[:most].to_f].min
 

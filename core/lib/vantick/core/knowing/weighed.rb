@@ -25,6 +25,8 @@ module Vantick
           factor * with / ((factor * with) + ((1 - factor) * of(0)))
         end
 
+        # @param factor [Float] 0..1
+        # @param known [Float] 0..1
         # @return [Float] how much likelier the answer is where the factor is there
         def ratio(factor, known) = of(others(factor, known)) / of(0)
 

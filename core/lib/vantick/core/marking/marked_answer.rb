@@ -31,6 +31,8 @@ module Vantick
         attr_reader :slips
 
         # @param text [String] one that could not be read, or is none
+        # @param task [Task]
+        # @param time [DialTime, DayTime]
         # @return [MarkedAnswer]
         def self.unread(task, time, text) = new(task:, time:, verdict: Wording::AnswerReader.blank?(text) ? :blank : :unreadable)
 

@@ -148,6 +148,8 @@ module Vantick
         end
 
         # The night has two halves of the day in it: the one from noon on, and the one from midnight on.
+        # @param answer [Symbol] a half of the day, `:noon`, `:midnight` or `:night`
+        # @param time [DayTime]
         def right_half?(answer, time)
           return NIGHT.any? { |hours| hours.cover?(time.index / 60) } if answer == :night
 

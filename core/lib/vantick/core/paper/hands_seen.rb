@@ -44,6 +44,7 @@ module Vantick
         Stroke = Struct.new(:degrees, :reach, :whole, keyword_init: true)
 
         # Where the points of each ring lie in a picture of a size; worked out once.
+        # @param size [Integer] of the picture, in pixels
         def self.places(size)
           @places ||= {}
           @places[size] ||= RINGS.to_h do |ring|

@@ -14,6 +14,8 @@ module Vantick
           freeze
         end
 
+        # @param x [Float] on the page
+        # @param y [Float] on the page
         # @return [Array(Float, Float)] the place in the picture
         def call(x, y)
           depth = (@g * x) + (@h * y) + 1
@@ -21,6 +23,9 @@ module Vantick
         end
 
         # What is needed to go along a row of the page: the place, times its depth, and what each step adds to it.
+        # @param x [Float] on the page, where the row begins
+        # @param y [Float] on the page
+        # @param step [Float] on the page, from one place to the next
         # @return [Array(Array(Float, Float, Float), Array(Float, Float, Float))]
         def row(x, y, step)
           place = [(@a * x) + (@b * y) + @c, (@d * x) + (@e * y) + @f, (@g * x) + (@h * y) + 1]

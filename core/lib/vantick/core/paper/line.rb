@@ -18,6 +18,7 @@ module Vantick
           new(value - (slope * middle), slope)
         end
 
+        # @param place [Numeric]
         # @return [Float] its value at a place
         def at(place) = start + (slope * place)
       end

@@ -13,6 +13,7 @@ module Vantick
         # Minutes that are still minutes of a clock with their digits changed over; those of {FEW_MINUTES} are a matter of the nought.
         TWO_DIGITS = ->(time) { time.minute > 5 && turned_round(time.minute).between?(0, 59) && turned_round(time.minute) != time.minute }
 
+        # @param minute [Integer] 0..59
         # @return [Integer] 54 for 45
         def self.turned_round(minute) = (minute % 10 * 10) + (minute / 10)
 

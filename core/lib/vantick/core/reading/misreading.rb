@@ -79,6 +79,7 @@ module Vantick
         # @return [Array<String>] its names and sentences of earlier versions, as a class says them
         def former_names(conventions = Wording::Conventions.default) = Wording::ClassWords.fill(FORMER.fetch(id, []), conventions)
 
+        # @param task [Task]
         # @return [Boolean]
         def shows_in?(task) = @faults.key?(task.chain) && task.shows?(id)
 
@@ -98,11 +99,15 @@ module Vantick
           answers.empty? ? [task.right_answer(time)] : answers
         end
 
+        # @param time [DialTime, DayTime]
+        # @param task [Task]
         # @return [Array<DialTime, SpokenTime>] the wrong answers it leads to; none where it tells nothing
         def wrong_answers(time, task)
           predicted(time, task).reject { |answer| task.right?(answer, time) }
         end
 
+        # @param time [DialTime, DayTime]
+        # @param task [Task]
         # @return [Boolean] whether an answer at this time could show it
         def chance?(time, task) = Predictions.of(task).wrong_answers(self, time).any?
 

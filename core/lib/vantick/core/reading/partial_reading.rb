@@ -24,6 +24,7 @@ module Vantick
 
         def initialize(**parts) = tell(parts)
 
+        # @param parts [Hash{Symbol => Object}] those that change
         # @return [PartialReading] with some parts told anew
         def with(**parts) = dup.tap { |draft| draft.__send__(:tell, parts) }
 

@@ -44,6 +44,8 @@ module Vantick
           @own = random.rand(1..4) if random.rand < 0.15
         end
 
+        # @param kind [Symbol] a knowledge component
+        # @param day [Integer]
         # @return [Float] 0..1, how likely a kind of times is there on a day
         def recall(kind, day)
           half, since = @learned[kind]
@@ -53,20 +55,29 @@ module Vantick
           @power ? 1.0 / (1 + (apart / (half * 1.6))) : 0.5**(apart / half)
         end
 
+        # @param step [Step]
+        # @param day [Integer]
         # @return [Float] 0..1, of a step's kinds, those without a misreading in the way
         def knows(step, day)
           kinds = Teaching::KnowledgeComponents.of_step(step)
           kinds.sum { |kind| hindered?(kind) ? 0.0 : recall(kind, day) } / kinds.length
         end
 
+        # @param step [Step]
+        # @param day [Integer]
         def knows?(step, day) = knows(step, day) >= KNOWS
 
+        # @param kind [Symbol]
         # @return [Boolean] whether a misreading lies in the way
         def hindered?(kind) = @misreadings.any? { |one| Pupil.hinders(one).include?(kind) }
 
         # How much of what a kind rests on is there.
+        # @param kind [Symbol]
+        # @param day [Integer]
         def ready(kind, day) = BELOW.fetch(kind).map { |below| recall(below, day) }.min || 1.0
 
+        # @param step [Step]
+        # @param day [Integer]
         def lesson(step, day)
           kinds = Teaching::KnowledgeComponents.of_step(step)
           share = kinds.length**-0.6
@@ -83,12 +94,18 @@ module Vantick
                                      minutes_past: %i[hour_hand], minutes_to: %i[hour_hand]).freeze
 
         # One task of a recap or at a desk.
+        # @param kind [Symbol]
+        # @param day [Integer]
+        # @param helped [Float] how much more is learned of it where somebody helps
         def practice(kind, day, helped: 0.0)
           practise(kind, day, 0.04 + helped, 1.07)
           USES[kind].each { |used| practise(used, day, 0.04 + helped, 1.07) }
           unlearn(kind, 0.03 + helped)
         end
 
+        # @param time [DialTime, DayTime]
+        # @param task [Task]
+        # @param day [Integer]
         # @return what it answers, as the task has it
         def answer(time, task, day)
           there = recall(Teaching::KnowledgeComponents.of(task, time), day)
@@ -100,6 +117,7 @@ module Vantick
         end
 
         # Kinds of times at which a misreading shows more often than not.
+        # @param misreading [Misreading]
         def self.hinders(misreading)
           (@hinders ||= {})[misreading.id] ||= begin
             whole = Teaching::Step.find(:minutes).pool.group_by { |time| Choosing::Difficulty.minute_class(time) }
@@ -109,6 +127,8 @@ module Vantick
           end
         end
 
+        # @param misreading [Misreading]
+        # @param time [DialTime, DayTime]
         def self.shows?(misreading, time) = ASKED.any? { |task| misreading.chance?(time, Marking::Task.find(task)) }
 
         private

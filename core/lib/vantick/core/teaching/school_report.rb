@@ -59,6 +59,8 @@ module Vantick
         # @return [Boolean] whether anybody had answered anything by then
         def answered?(day) = @progress_by_class.values.any? { |progress| answered_by?(progress, day) }
 
+        # @param standard [String] one of the published standards
+        # @param days [Array<Integer>]
         # @return [Array<Count, nil>] of the school, for each day: numbers are rounded, words are not
         def total(standard, days)
           steps = Term::Aim.new(standard).ladder

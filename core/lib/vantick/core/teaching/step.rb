@@ -155,6 +155,7 @@ module Vantick
           Step.all.index(step) < Step.all.index(self) && step.whole? && (step.pool - Step.beneath(self)).empty?
         end
 
+        # @param step [Step]
         # @return [Array<DialTime>] whole times of a step and of those it rests on
         def self.beneath(step) = (@beneath ||= {})[step.id] ||= [step, *step.foundations].select(&:whole?).flat_map(&:pool).uniq.freeze
 

@@ -30,6 +30,7 @@ module Vantick
         def kinds = ladder.flat_map { |step| Teaching::KnowledgeComponents.of_step(step) }.uniq
 
         # Minutes of the hour are as many times; what is learned of one hand counts like a quarter.
+        # @param steps [Array<Step>]
         def self.shares_of(steps)
           whole = steps.select(&:whole?).flat_map(&:pool).uniq.group_by { |time| Choosing::Difficulty.minute_class(time) }
           counts = whole.transform_values { |times| times.length.to_f }

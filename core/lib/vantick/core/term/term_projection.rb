@@ -40,6 +40,7 @@ module Vantick
         end
 
         # @param without [Array<Teaching::Step>]
+        # @param days [Array<Integer>] on which there are lessons
         # @return [Array<Planned>]
         def plan(without: [], days: @days) = planner(without:, days:).plan
 
@@ -48,6 +49,8 @@ module Vantick
         def steady(old) = Steady.new(old, ->(settled) { planner(settled:) }, @settled).plan
 
         # @param lessons [Array<Planned>]
+        # @param desks [Array<Integer>] days on which children practise on devices
+        # @param aim [Aim]
         # @return [Forecast::Result]
         def forecast(lessons, desks: [], aim: @aim)
           Forecast.new(@progress.starts(aim.kinds), lessons:, aim:, today: @today, aim_day: @aim_day,

@@ -49,6 +49,7 @@ module Vantick
         # @return [String] the sign between hours and minutes
         def sign = SEPARATORS.fetch(separator)
 
+        # @param side [Symbol] `:past` or `:to`
         # @return [String] the word for `:past` or `:to`
         def word(side) = (side == :past ? past_word : to_word).to_s
 

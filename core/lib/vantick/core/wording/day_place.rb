@@ -19,6 +19,7 @@ module Vantick
             { at: nil, after: (last || events.last)[:what], before: (later.first || events.first)[:what] }
           end
 
+          # @param day [Array<Hash>] each with `time` and `what`; an ordinary day where there are none
           # @return [Array<DayTime>] times of the day that a class writes down, with noon and midnight
           def times(day)
             events = day.empty? ? DayFacts::DATA[:usual_day] : day

@@ -39,6 +39,7 @@ module Vantick
           as_digits? ? time.digital(conventions.sign) : saying.words(conventions)
         end
 
+        # @param conventions [Conventions]
         # @return [String] the same for narrow places
         def read_short(conventions = Conventions.default)
           as_digits? ? time.digital(conventions.sign) : Phrase.short(saying, conventions)

@@ -11,6 +11,7 @@ module Vantick
 
         class << self
           # @param plain [String] tidied text
+          # @param vocabulary [Vocabulary]
           # @return [Array<Array<Vocabulary::Word>>] every way to take it; none where a word means nothing here
           def in(plain, vocabulary = Vocabulary.standard)
             written = plain.gsub(/(?<=\d)(?=[a-z])|(?<=[a-z])(?=\d)/, " ").split(/[\s\-,.]+/).reject(&:empty?)
