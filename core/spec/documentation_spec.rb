@@ -32,7 +32,7 @@ RSpec.describe "The documentation of core" do
     expect(methods.length).to be > 700
     missing = methods.reject do |method|
       comment = comment(method)
-      names = method.parameters.reject { |kind, _| kind == :block }.filter_map(&:last) - %i[* ** &]
+      names = method.parameters.filter_map { |kind, name| name unless kind == :block } - %i[* ** &]
       names.all? { |name| comment.match?(/@param #{name}\b/) }
     end
     expect(missing.map { |method| "#{method.owner}##{method.name}, in line #{method.source_location.last}" }).to eq([])
