@@ -51,7 +51,9 @@ module Vantick
           end
 
           # What is said of a time of the day before its half is asked for.
-          def prompt(item, plan) = item.time.is_a?(Core::Dial::DayTime) ? Core::Wording::DayFacts.of(item.time, plan.conventions)[:words] : ""
+          def prompt(item, plan)
+            item.time.is_a?(Core::Dial::DayTime) ? Core::Wording::DayFacts.of(item.time, plan.conventions)[:words] : ""
+          end
 
           # The step that the time is of, where it is not the lesson's.
           def from_step(item, plan)

@@ -31,7 +31,7 @@ module Vantick
             kept = @db[:answers].first(uuid: given[:uuid])
             next [same(kept, given), false] if kept
 
-            id = @db[:answers].insert(**given, **judgement(marked), corrects_id: standing_id(given), answered_at:)
+            id = @db[:answers].insert(**given, **judgement(marked), corrects_id: current_id(given), answered_at:)
             [described(@db[:answers].first(id:)), true]
           end
         end
@@ -62,7 +62,7 @@ module Vantick
           rows = @db[:answers].join(:items, id: :item_id).where(check_id: check_ids).select_all(:answers).select_append(:check_id)
           corrected = rows.exclude(corrects_id: nil).select_map(:corrects_id).to_set
           found = readable(rows.order(Sequel[:answers][:id]).all.reject { |row| corrected.include?(row[:id]) })
-          by_check(found, rulings(found.map { |row| row[:id] }))
+          by_check(found, overrides(found.map { |row| row[:id] }))
         end
 
         # @param check_id [Integer]
@@ -98,7 +98,7 @@ module Vantick
         def overrule(uuid, verdict, ruled_at:)
           row = @db[:answers].first(uuid:) || raise(Missing.new("answer", uuid, field: "id"))
           @db[:overrules].insert(answer_id: row[:id], verdict: verdict || row[:verdict], ruled_at:)
-          described(row, ruling(row[:id]))
+          described(row, override_of(row[:id]))
         end
 
         # @param class_id [Integer]
@@ -108,17 +108,17 @@ module Vantick
           return [] if children.empty?
 
           each = children.map { |child_id| recent(child_id, limit).from_self }
-          ruled(each.reduce { |all, one| all.union(one, all: true, from_self: false) }.all)
+          with_overrides(each.reduce { |all, one| all.union(one, all: true, from_self: false) }.all)
         end
 
         # @param child_id [Integer]
         # @return [Array<Rows::AnswerWithItem>] the same of one child
-        def of_child(child_id) = ruled(recent(child_id, RECENT).all)
+        def of_child(child_id) = with_overrides(recent(child_id, RECENT).all)
 
         # @param child_id [Integer]
         # @return [Array<Hash>] answers that cannot be read and count nowhere: `id`, and `why` in words
         def unreadable(child_id)
-          filtered(standing_rows.where(Sequel[:answers][:child_id] => child_id)).all.filter_map do |row|
+          filtered(current_rows.where(Sequel[:answers][:child_id] => child_id)).all.filter_map do |row|
             why = Unreadable.why(row)
             { id: row[:uuid], why: } if why
           end
@@ -137,7 +137,7 @@ module Vantick
         def readable(rows) = rows.reject { |row| Unreadable.reported?(row) }
 
         # Those that no other corrects.
-        def standing_rows
+        def current_rows
           later = @db[:answers].from(Sequel[:answers].as(:later)).where(Sequel[:later][:corrects_id] => Sequel[:answers][:id])
           @db[:answers].exclude(later.exists)
         end
@@ -148,7 +148,7 @@ module Vantick
           found.select_all(:answers).select_append(:time, :check_id, :helped, *ASKED)
         end
 
-        def of_check(check_id) = standing_rows.join(:items, id: :item_id).where(check_id:)
+        def of_check(check_id) = current_rows.join(:items, id: :item_id).where(check_id:)
 
         def with_second(rows)
           second = @db[:tries].where(answer_id: rows.map { |row| row[:id] }).order(:id).select_hash(:answer_id, :verdict)
@@ -157,47 +157,47 @@ module Vantick
 
         # From the index of a child's answers backwards: as quick after a year as after a week. Oldest first.
         def recent(child_id, limit)
-          rows = standing_rows.where(Sequel[:answers][:child_id] => child_id)
+          rows = current_rows.where(Sequel[:answers][:child_id] => child_id)
           rows = rows.join(:items, id: :item_id).join(:checks, id: Sequel[:items][:check_id])
           rows.select(*OF_CLASS).reverse(Sequel[:answers][:id]).limit(limit).from_self.order(:id)
         end
 
-        def by_check(found, ruled)
-          found.group_by { |row| row[:check_id] }.transform_values { |group| group.map { |row| described(row, ruled[row[:id]]) } }
+        def by_check(found, overrides)
+          found.group_by { |row| row[:check_id] }.transform_values { |group| group.map { |row| described(row, overrides[row[:id]]) } }
         end
 
-        def ruled(found)
-          ruled = rulings(found.map { |row| row[:id] })
+        def with_overrides(found)
+          overrides = overrides(found.map { |row| row[:id] })
           readable(found).map do |row|
-            verdict = ruled.fetch(row[:id], row[:verdict])
+            verdict = overrides.fetch(row[:id], row[:verdict])
             misreadings = (verdict == row[:verdict] ? row[:misreadings].split : []).freeze
             Rows::AnswerWithItem.of(row, second: nil, verdict:, misreadings:)
           end
         end
 
-        # The last ruling on each answer.
-        def rulings(ids) = @db[:overrules].where(answer_id: ids).order(:id).select_hash(:answer_id, :verdict)
+        # The verdict that a teacher gave last, by answer.
+        def overrides(ids) = @db[:overrules].where(answer_id: ids).order(:id).select_hash(:answer_id, :verdict)
 
-        def ruling(id) = rulings([id])[id]
+        def override_of(id) = overrides([id])[id]
 
         def judgement(marked)
           { verdict: marked.verdict.to_s, read_as: marked.read_as, read_short: marked.read_short,
             misreadings: marked.misreadings.join(" "), slips: marked.slips.join(" ") }
         end
 
-        def standing_id(given) = @db[:answers].where(given.slice(:item_id, :child_id)).max(:id)
+        def current_id(given) = @db[:answers].where(given.slice(:item_id, :child_id)).max(:id)
 
         def same(kept, given)
           raise IdTaken unless kept.slice(*GIVEN) == given.slice(*GIVEN)
 
-          described(kept, ruling(kept[:id]))
+          described(kept, override_of(kept[:id]))
         end
 
         # The verdict that stands, and the first one beside it.
-        def described(row, ruled = nil)
+        def described(row, override = nil)
           first = Answers.first_said(row)
           # What a teacher judged otherwise is nobody's misreading.
-          [nil, row[:verdict]].include?(ruled) ? first : first.with(verdict: ruled, misreadings: [].freeze)
+          [nil, row[:verdict]].include?(override) ? first : first.with(verdict: override, misreadings: [].freeze)
         end
       end
     end
