@@ -44,6 +44,17 @@ RSpec.describe "The desk's machine" do
     expect(told("return at(step(#{all}, gone))")).to include(phase: "waiting", turn: nil, waiting: [1, 2, 3], ahead: [], done: 3)
   end
 
+  it "asks no more without a network than a round has, though more is held" do
+    end_of_round = <<~JS
+      const here = walk({ what: "opened", state: state(3, 4, [5, 6, 7]), waiting: [] }, { what: "taken up" });
+      const kept = (here, id) => step(step(here, { what: "kept", sending: sending(id) }), gone);
+      const fourth = kept(here, 4);
+      return [fourth, kept(fourth, 5)].map(at);
+    JS
+    expect(told(end_of_round)).to match([include(phase: "asking", turn: 5, done: 4, ahead: [6, 7]),
+                                         include(phase: "waiting", turn: nil, done: 5, ahead: [6, 7], waiting: [4, 5])])
+  end
+
   it "does not ask again what is on its way, in whatever order answers come in" do
     kept = "step(answered({ what: 'cut off' }, { what: 'kept', sending: sending(1) }), gone)"
     # The server still tells of the task that is kept here: the looks cross.

@@ -29,6 +29,27 @@ RSpec.describe "What the pages are made of" do
     expect(done).to eq({ waits: nil, atOnce: 1, renewed: [2, 2], afterChange: nil, then: 3, errorMessage: "" })
   end
 
+  it "takes a preview for no change: what was asked lately is there at once, and after a change that was refused too" do
+    done = lab(<<~JS)
+      const ask = () => used(() => lab.api.useApiQuery("ladder", () => [1], lab.api.readLadder));
+      const settle = () => new Promise((resolve) => setTimeout(resolve, 30));
+      const there = [];
+      ask();
+      (await next()).answer({ steps: [1] });
+      await settle();
+      for (const [path, status] of [["/api/name-readings", 200], ["/api/classes", 422]]) {
+        const doing = lab.api.api.POST(path, { body: {} });
+        (await next()).answer({}, status);
+        await doing;
+        there.push(ask().data.value?.steps[0] ?? null);
+        (await next()).answer({ steps: [1] });
+        await settle();
+      }
+      return there;
+    JS
+    expect(done).to eq([1, 1])
+  end
+
   it "says what cannot be had, at once where asking again is no use" do
     done = lab(<<~JS)
       const asked = used(() => lab.api.useApiQuery("ladder", () => [9], lab.api.readLadder));
@@ -184,6 +205,21 @@ RSpec.describe "What the pages are made of" do
     JS
     expect(done[:found]).to match([{ kind: "quick_fire", seconds: be_between(3, 5) }])
     expect(done.values_at(:same, :none)).to eq([true, 0])
+  end
+
+  it "a lesson that was left open over lunch has no item longer than an hour" do
+    done = lab(<<~JS)
+      const items = [{ kind: "quick_fire", time: "1:00", seconds: 4 }];
+      const stages = [{ id: "show", name: "", minutes: 5, items: [] }, { id: "together", name: "", minutes: 5, items: [...items, ...items] }];
+      return [3599, 3600, 3601, 9000].map((now, at) => {
+        const place = { stageAt: 1, itemAt: 0, seconds: [], took: [], now, reached: [] };
+        sessionStorage.setItem(`vantick.run.lunch${at}`, JSON.stringify(place));
+        const run = used(() => lab.useRun(`lunch${at}`, () => ({ hinges: [], stages })));
+        run.next();
+        return run.took.value[0].seconds;
+      });
+    JS
+    expect(done).to eq([3599, 3600, 3600, 3600])
   end
 
   it "calls a check by its step and by how it is asked, and names nothing twice" do

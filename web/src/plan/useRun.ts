@@ -26,13 +26,13 @@ interface Running {
   forget: () => void;
 }
 
-/** Where a lesson is; kept while the browser is open, so that a look elsewhere loses nothing. */
 /** How long an item took. */
 export interface Took {
   kind: string;
   seconds: number;
 }
 
+/** Where a lesson is; kept while the browser is open, so that a look elsewhere loses nothing. */
 interface Place {
   stageAt: number;
   itemAt: number;
