@@ -9,12 +9,13 @@ require_relative "moment"
 
 # A real browser without a monitor, on a school of its own for each example.
 module BrowserHelpers
-  # One process draws all pages of ours; none is begun ahead or kept for going back: that was a sixth of what a journey cost.
   CHROME = %w[--headless=new --no-sandbox --disable-gpu --disable-quic --no-first-run --disable-background-networking
               --disable-component-update --disable-sync --disable-dev-shm-usage
-              --disable-renderer-backgrounding --disable-backgrounding-occluded-windows --disable-background-timer-throttling
-              --disable-site-isolation-trials --renderer-process-limit=1
-              --disable-features=BackForwardCache,SpareRendererForSitePerProcess].freeze
+              --disable-renderer-backgrounding --disable-backgrounding-occluded-windows --disable-background-timer-throttling].freeze
+  # One process draws all pages of ours; none is begun ahead or kept for going back: that was a sixth of what a journey cost. Where
+  # scripts are counted, one that never ends would count those of all pages before.
+  ONE_PROCESS = %w[--disable-site-isolation-trials --renderer-process-limit=1
+                   --disable-features=BackForwardCache,SpareRendererForSitePerProcess].freeze
   AXE_TAGS = %i[wcag2a wcag2aa wcag21a wcag21aa wcag22aa].freeze
 
   # The school behind the pages. Capybara serves one application; it asks here for the one of the example.
@@ -42,7 +43,7 @@ module BrowserHelpers
                    end
 
   def self.driver(app)
-    args = CHROME + ["--window-size=#{WINDOW}", "--user-data-dir=#{Dir.mktmpdir('chrome')}"]
+    args = CHROME + (WebCoverage.on? ? [] : ONE_PROCESS) + ["--window-size=#{WINDOW}", "--user-data-dir=#{Dir.mktmpdir('chrome')}"]
     options = Selenium::WebDriver::Chrome::Options.new(binary: BINARY, args:)
     service = Selenium::WebDriver::Service.chrome(path: "/usr/bin/chromedriver")
     driver = Capybara::Selenium::Driver.new(app, browser: :chrome, options:, service:)
