@@ -30,6 +30,11 @@ class SpecQueue < TestQueue::Runner::RSpec
     abort("no process is left for #{waiting} examples") if workers.zero?
   end
 
+  # An example that was handed to a process and is not among what it ran was lost with it: the package says so, and takes it for well.
+  def summarize
+    exit!(1) unless @discovered_suites.empty?
+  end
+
   # Processes end at once here, and what was left for the end is not done: browsers would stay.
   def cleanup_worker
     Capybara.send(:session_pool).each_value(&:quit) if defined?(Capybara)

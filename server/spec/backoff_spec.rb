@@ -36,12 +36,12 @@ RSpec.describe Vantick::Server::Http::Backoff do
   it "lets a guesser at one device find under one in five of a class's pictures in two hours, and one at each of 26 hardly more" do
     keys = Vantick::Server::Store::Keys
     all = keys::PICTURES.length.then { |many| many * (many - 1) * (many - 2) }
-    room = Vantick::Server::Access::DevicePresence
+    presence = Vantick::Server::Access::DevicePresence
     expect(all).to be >= 12_000
     # One device at 26 cards: each card rests, and so does the device.
-    expect(guesses(room, cards: 26) / all).to be_between(0.01, 0.2)
+    expect(guesses(presence, cards: 26) / all).to be_between(0.01, 0.2)
     # A device for each card.
-    expect(guesses(room, cards: 1) * 26 / all).to be < 0.2
+    expect(guesses(presence, cards: 1) * 26 / all).to be < 0.2
   end
 
   # Each is a judgement with its reason beside it: a change is to be meant.
@@ -53,10 +53,10 @@ RSpec.describe Vantick::Server::Http::Backoff do
             access::DevicePresence::DEVICE]).to eq([{ free: 5, rest: 120, most: 1800 }, { free: 40, rest: 120, most: 1800 }])
   end
 
-  # Tries of a device at so many cards in two hours, as the room counts them.
-  def guesses(room, cards:)
+  # Tries of a device at so many cards in two hours, as the presence counts them.
+  def guesses(presence, cards:)
     clock.now = 0.0
-    card, device = [room::CARD, room::DEVICE].map { |limits| described_class.new(**limits, clock: -> { clock.now }) }
+    card, device = [presence::CARD, presence::DEVICE].map { |limits| described_class.new(**limits, clock: -> { clock.now }) }
     tried = 0.0
     while clock.now < 7200
       left = (0...cards).map { |one| device.resting(:device).then { |rests| rests.positive? ? rests : card.try(one) } }

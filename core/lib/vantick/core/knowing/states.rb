@@ -46,9 +46,7 @@ module Vantick
           @secure ||= begin
             levels = Teaching::KnowledgeComponents.all.to_h { |kind| [kind, of_kind(kind)] }
             Teaching::Step.with_times.select do |step|
-              Teaching::KnowledgeComponents.of_step(step).all? do |kind|
-                levels[kind] == SECURE
-              end
+              Teaching::KnowledgeComponents.of_step(step).all? { |kind| levels[kind] == SECURE }
             end.freeze
           end
         end

@@ -42,9 +42,7 @@ module Vantick
         # By day the step on which most answered, where that is enough of the class.
         def self.answered(by_child)
           given = by_child.values.flat_map do |asked|
-            asked.reject(&:baseline).map do |one|
-              GivenLesson.new(step: one.step, day: one.day)
-            end.uniq
+            asked.reject(&:baseline).map { |one| GivenLesson.new(step: one.step, day: one.day) }.uniq
           end
           counts = given.tally
           enough = counts.select { |_, count| count >= ROW[:met_share] * by_child.length }

@@ -6,7 +6,7 @@ module Vantick
       # What is kept at hand while children sit at their desks: when each was heard of last, what is known of each, and wrong
       # keys. All of it can be lost: it is worked out again from what is stored.
       class DevicePresence
-        KEY = "vantick.room"
+        KEY = "vantick.presence"
         # Learners kept at hand (judgement: a school's worth).
         KEPT = 600
         # Wrong pictures until a card rests at the device where they were chosen, and until the device rests whatever card it

@@ -10,10 +10,10 @@ module Vantick
         def initialize(app, store)
           @app = app
           @store = store
-          @room = DevicePresence.new
+          @presence = DevicePresence.new
         end
 
-        def call(env) = @app.call({ **env, KEY => @store, DevicePresence::KEY => @room })
+        def call(env) = @app.call({ **env, KEY => @store, DevicePresence::KEY => @presence })
       end
     end
   end

@@ -27,15 +27,15 @@ module Vantick
 
         # @param seat [Hash]
         # @param store [Store::Database]
-        # @param room [DevicePresence]
+        # @param presence [DevicePresence]
         # @param now [Time]
-        def initialize(seat, store:, room:, now:)
+        def initialize(seat, store:, presence:, now:)
           @seat = seat
           @store = store
           @turns = store.turns
-          @room = room
+          @presence = presence
           @now = now
-          @knowledge = Knowledge.new(seat, store:, room:) { [school_class, conventions] }
+          @knowledge = Knowledge.new(seat, store:, presence:) { [school_class, conventions] }
         end
 
         # @return [Core::Wording::Conventions]
@@ -129,7 +129,8 @@ module Vantick
           step = @knowledge.learner.step.id.to_s
           @store.desks.next_round(seat[:id], @now.iso8601, step:)
           @knowledge.forget
-          DeviceSession.new(seat.with(round: seat[:round] + 1, round_began_at: @now.iso8601, step:), store: @store, room: @room, now: @now)
+          again = seat.with(round: seat[:round] + 1, round_began_at: @now.iso8601, step:)
+          DeviceSession.new(again, store: @store, presence: @presence, now: @now)
         end
 
         private
@@ -156,7 +157,7 @@ module Vantick
           chosen = done ? choose(left, turn) : []
           @turns.transaction do
             yield
-            @open = supply.practice(left, chosen)
+            @open = queue.practice(left, chosen)
           end
           @knowledge.keep
           @done = nil
@@ -168,7 +169,7 @@ module Vantick
 
         def choose(left, turn)
           far = done + (turn[:round] == seat[:round] ? 1 : 0)
-          fixed? || !seat[:open] || over?(far) ? [] : supply.chosen(left, seed(far))
+          fixed? || !seat[:open] || over?(far) ? [] : queue.chosen(left, seed(far))
         end
 
         def keep(turn, given, marked, done)
@@ -197,11 +198,11 @@ module Vantick
         def lacking? = fixed? ? open.length + done < length : TaskQueue.lacking?(open)
 
         def fill
-          chosen = fixed? ? [] : supply.chosen(open, seed(done))
-          @turns.transaction { @open = fixed? ? supply.assigned(open) : supply.practice(open, chosen) }
+          chosen = fixed? ? [] : queue.chosen(open, seed(done))
+          @turns.transaction { @open = fixed? ? queue.assigned(open) : queue.practice(open, chosen) }
         end
 
-        def supply = @supply ||= TaskQueue.new(seat, store: @store, knowledge: @knowledge, at:)
+        def queue = @queue ||= TaskQueue.new(seat, store: @store, knowledge: @knowledge, at:)
 
         # Another for each child and each task, and the same if asked again.
         def seed(done) = (seat[:id] * 1009) + (seat[:round] * 101) + done

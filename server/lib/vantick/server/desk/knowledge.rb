@@ -15,12 +15,12 @@ module Vantick
 
         # @param seat [Hash]
         # @param store [Store::Database]
-        # @param room [DevicePresence]
+        # @param presence [DevicePresence]
         # @yieldreturn [Array(Hash, Core::Wording::Conventions)] the class, where nothing is at hand
-        def initialize(seat, store:, room:, &of_class)
+        def initialize(seat, store:, presence:, &of_class)
           @seat = seat
           @store = store
-          @room = room
+          @presence = presence
           @of_class = of_class
         end
 
@@ -28,7 +28,7 @@ module Vantick
         def adjustments = @adjustments ||= @store.register.adjustments_of(@seat[:child_id])
 
         # @return [Core::Desk::Learner]
-        def learner = @learner || @room.learner(@seat) { worked_out(*@of_class.call) }.adjusted(adjustments)
+        def learner = @learner || @presence.learner(@seat) { worked_out(*@of_class.call) }.adjusted(adjustments)
 
         # For as long as this request lasts: an answer that is not stored in the end was never given.
         # @param turn [Hash] that was answered
@@ -43,12 +43,12 @@ module Vantick
         end
 
         # The answer is stored: what was learned of it stays at hand.
-        def keep = @learner && @room.keep(@seat, @learner)
+        def keep = @learner && @presence.keep(@seat, @learner)
 
         # Worked out again next time.
         def forget
           @learner = nil
-          @room.forget(@seat)
+          @presence.forget(@seat)
         end
 
         private

@@ -30,42 +30,44 @@ module Vantick
 
         get("/api/desk/state") do
           look
-          room.saw(seat, time)
+          presence.saw(seat, time)
           answer_json(view.state(child))
         end
 
         post "/api/desk/answers" do
-          room.saw(seat, time, doing: true)
+          presence.saw(seat, time, doing: true)
           given = sent[:answers].map { |one| one.transform_keys(&:to_sym).merge(answer: plain(one["answer"])) }
           taken = asked_at.take(sent[:turn_id], given, late: sent.fetch(:late, false))
-          answer_json({ **view.taken(taken), **view.going_on(sitting.prepare, held: sent.fetch(:held, [])) })
+          answer_json({ **view.taken(taken), **view.going_on(device_session.prepare, held: sent.fetch(:held, [])) })
         end
 
         post "/api/desk/hints" do
           look
-          room.saw(seat, time, doing: true)
-          taken = sitting.show(sent[:turn_id])
-          answer_json({ **view.helped(taken), **view.going_on(sitting.prepare, held: sent.fetch(:held, [])) })
+          presence.saw(seat, time, doing: true)
+          taken = device_session.show(sent[:turn_id])
+          answer_json({ **view.helped(taken), **view.going_on(device_session.prepare, held: sent.fetch(:held, [])) })
         end
 
         post "/api/desk/rounds" do
           unfit("We're finished for now.", :round) unless seat[:open]
-          room.saw(seat, time, doing: true)
-          @sitting = sitting.again_from_the_start if sitting.over? && !sitting.fixed? && !sitting.baseline?
+          presence.saw(seat, time, doing: true)
+          repeatable = !device_session.fixed? && !device_session.baseline?
+          @device_session = device_session.again_from_the_start if repeatable && device_session.over?
           @view = nil
           answer_json(view.state(child))
         end
 
         get "/api/desk/record" do
           look
-          answers = store.answers.of_child(seat[:child_id]).map { |answer| Store::MarkedAnswers.from_row(answer, sitting.conventions) }
+          conventions = device_session.conventions
+          answers = store.answers.of_child(seat[:child_id]).map { |answer| Store::MarkedAnswers.from_row(answer, conventions) }
           dials = Core::Desk::Readable.of(answers).map { |one| dial(one) }
           answer_json({ dials: })
         end
 
         # What the device kept and could not be taken is shown to the teacher.
         post "/api/desk/lost-answers" do
-          room.lost(seat, sent[:answers])
+          presence.lost(seat, sent[:answers])
           answer_json({ told: true })
         end
 
@@ -82,28 +84,28 @@ module Vantick
         # After the end answers may still arrive, but nothing is shown any more.
         def look = seat[:readable] || refuse(401, Access::Guard::SIT_DOWN, nil)
 
-        def room = env.fetch(Access::DevicePresence::KEY)
+        def presence = env.fetch(Access::DevicePresence::KEY)
 
         def time = @time ||= Clock.now
 
-        def sitting = @sitting ||= Server::Desk::DeviceSession.new(seat, store:, room:, now: time)
+        def device_session = @device_session ||= Server::Desk::DeviceSession.new(seat, store:, presence:, now: time)
 
         # An answer kept on a device may be to a task of another desk, at which the same child sat before.
         def asked_at
           at = store.desks.seat_of_turn(seat[:child_id], sent[:turn_id], time)
-          return sitting if at.nil? || at[:id] == seat[:id]
+          return device_session if at.nil? || at[:id] == seat[:id]
 
-          Server::Desk::DeviceSession.new(at, store:, room:, now: time)
+          Server::Desk::DeviceSession.new(at, store:, presence:, now: time)
         end
 
-        def view = @view ||= DeskView.new(sitting)
+        def view = @view ||= DeskView.new(device_session)
 
         def child = store.classes.child(seat[:child_id])
 
         def plain(text) = text.scrub("\uFFFD").tr("\u0000", "\uFFFD")
 
         def dial(time)
-          { words: Core::Wording::Phrase.usual(time, sitting.conventions), hour_hand_degrees: time.hour_hand_degrees,
+          { words: Core::Wording::Phrase.usual(time, device_session.conventions), hour_hand_degrees: time.hour_hand_degrees,
             minute_hand_degrees: time.minute_hand_degrees }
         end
 
@@ -117,11 +119,11 @@ module Vantick
         # The same is said of every wrong key; after some of them the card rests.
         def check_key(child)
           device = Http::ClientAddress.device(env)
-          left = room.try_key(child[:id], device)
+          left = presence.try_key(child[:id], device)
           rests(left) if left.positive?
-          return room.right_key(child[:id], device) if store.keys.of_child(child[:id]) == sent[:pictures]
+          return presence.right_key(child[:id], device) if store.keys.of_child(child[:id]) == sent[:pictures]
 
-          room.wrong_key(child[:id], device)
+          presence.wrong_key(child[:id], device)
           unfit(NOT_YOURS, :pictures)
         end
 

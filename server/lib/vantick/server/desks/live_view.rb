@@ -13,12 +13,12 @@ module Vantick
 
         # @param desk [Hash]
         # @param store [Store::Database]
-        # @param room [Access::DevicePresence]
+        # @param presence [Access::DevicePresence]
         # @param now [Time]
-        def initialize(desk, store, room, now)
+        def initialize(desk, store, presence, now)
           @desk = desk
           @store = store
-          @room = room
+          @presence = presence
           @now = now
           @class = store.classes.find(desk[:class_id])
           @conventions = @class.wording
@@ -59,22 +59,22 @@ module Vantick
           tally = @tallies.fetch(id, {})
           right = tally.sum { |verdict, count| right?(verdict) ? count : 0 }
           { child_id: id, name: child[:name], right:, given: tally.values.sum, answers: @answers.fetch(id, []).map { |row| answer(row) },
-            wrong_tries: @room.wrong_tries(id), lost: @room.lost_answers({ desk_id: @desk[:id], child_id: id }), **sitting(child) }
+            wrong_tries: @presence.wrong_tries(id), lost: @presence.lost_answers({ desk_id: @desk[:id], child_id: id }),
+            **progress_of(child) }
         end
 
         def right?(verdict)
           Core::Marking::MarkedAnswer::RIGHT.include?(verdict.to_sym) && @conventions.accepts?(verdict.to_sym)
         end
 
-        def sitting(child)
+        def progress_of(child)
           seat = @seats[child[:id]] or return ABSENT
           round = @rounds.fetch(child[:id], [])
           # Once it is closed, nobody is asked anything and nobody waits for help.
           open = @open ? open_turn(round) : nil
           here, quiet = presence(seat)
-          { joined: true, here:, **seat.slice(:round, :step), done: round.count do |turn|
-            turn[:done_at]
-          end, asked: open ? current_question(open) : nil,
+          { joined: true, here:, **seat.slice(:round, :step), done: round.count { |turn| turn[:done_at] },
+            asked: open ? current_question(open) : nil,
             stuck: here && open ? Core::Desk::Stuck.why(firsts(round, child[:id]), seconds: quiet) : nil, place: place(seat, open) }
         end
 
@@ -82,14 +82,14 @@ module Vantick
         def place(seat, open)
           return if open || seat[:kind] != Desk::DeviceSession::BASELINE || @tallies.fetch(seat[:child_id], {}).empty?
 
-          knowledge = Desk::Knowledge.new(seat, store: @store, room: @room) { [@class, @conventions] }
+          knowledge = Desk::Knowledge.new(seat, store: @store, presence: @presence) { [@class, @conventions] }
           baseline = knowledge.learner.baseline
           { step: baseline.place&.id } if baseline.over?
         end
 
         # Whether the device is there, and seconds since the child did something.
         def presence(seat)
-          heard, did = @room.seen(seat)
+          heard, did = @presence.seen(seat)
           return [false, 0] unless heard
 
           [@now - heard <= AWAY, @now - did]

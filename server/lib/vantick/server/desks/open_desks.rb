@@ -19,12 +19,12 @@ module Vantick
 
         get "/api/desks/:desk_id" do
           desk = store.desks.find(input[:desk_id])
-          answer_json(LiveView.new(desk, store, room, Clock.now).to_h(desk(desk)))
+          answer_json(LiveView.new(desk, store, presence, Clock.now).to_h(desk(desk)))
         end
 
         delete "/api/desks/:desk_id" do
           desk = store.desks.find(input[:desk_id])
-          store.desks.seats(desk, Clock.now).each { |seat| room.forget(seat) }
+          store.desks.seats(desk, Clock.now).each { |seat| presence.forget(seat) }
           answer_json(Store::Removing.desk(store, desk, now))
         end
 
@@ -33,7 +33,7 @@ module Vantick
         get "/api/classes/:class_id/keys" do
           store.classes.find(input[:class_id])
           keys = store.keys.of_class(input[:class_id])
-          room.end_rests(keys.keys)
+          presence.end_rests(keys.keys)
           answer_json({ keys: keys.map { |child_id, pictures| { child_id:, pictures: } } })
         end
 
@@ -41,19 +41,19 @@ module Vantick
           known = store.classes.children(input[:class_id]).any? { |child| child[:id] == input[:child_id] }
           raise Store::Missing.new("child", input[:child_id]) unless known
 
-          room.end_rests([input[:child_id]])
+          presence.end_rests([input[:child_id]])
           answer_json({ child_id: input[:child_id], pictures: store.keys.renew(input[:child_id]) })
         end
 
         # Whoever sits there in a child's name has to come in again.
         post "/api/desks/:desk_id/children/:child_id/leaving" do
-          room.gone({ desk_id: input[:desk_id], child_id: input[:child_id] })
+          presence.gone({ desk_id: input[:desk_id], child_id: input[:child_id] })
           answer_json({ left: store.desks.send_away(input[:desk_id], input[:child_id]) })
         end
 
         private
 
-        def room = env.fetch(Access::DevicePresence::KEY)
+        def presence = env.fetch(Access::DevicePresence::KEY)
 
         def desk(desk)
           open = desk[:closed_at].nil? && desk[:expires_at] > now
