@@ -53,7 +53,7 @@ RSpec.describe Vantick::Server::Http::Backoff do
             access::DevicePresence::DEVICE]).to eq([{ free: 5, rest: 120, most: 1800 }, { free: 40, rest: 120, most: 1800 }])
   end
 
-  # Tries of a device at so many cards in two hours, as the presence counts them.
+  # Tries of a device at so many cards in two hours, as the server counts them.
   def guesses(presence, cards:)
     clock.now = 0.0
     card, device = [presence::CARD, presence::DEVICE].map { |limits| described_class.new(**limits, clock: -> { clock.now }) }
