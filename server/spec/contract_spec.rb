@@ -38,6 +38,30 @@ RSpec.describe "The contract" do
     expect(tags - operations.flat_map { |_, operation| operation["tags"] }).to eq([])
   end
 
+  describe "has each operation answered" do
+    answered = Vantick::Server::HANDLERS.call
+    all = Vantick::Server::Http::Operation.all
+
+    it "by one handler, but for what stands before them" do
+      by = all.to_h { |operation| [operation.name, answered.count { |handler| handler.answers?(operation) }] }
+      expect(by.reject { |_, handlers| handlers == 1 }).to eq(sign_in: 0, sign_out: 0, change_password: 0, health: 0)
+    end
+
+    it "and no handler does what the contract does not have" do
+      more = answered.to_h { |handler| [handler, handler.public_instance_methods(false) - all.map(&:name)] }
+      expect(more.reject { |_, methods| methods.empty? }).to eq({})
+      folders = File.join(Vantick::Server::ROOT, "lib/vantick/server/**/*.rb")
+      expect(answered.length).to eq(Dir[folders].count { |file| File.read(file).include?("< Handler\n") })
+    end
+
+    it "with its one success, or with one that the handler names" do
+      several, one = all.partition { |operation| operation.successes.length > 1 }
+      expect(several.map(&:name)).to contain_exactly(:read_forecast, :read_suggestions, :copy_lesson, :open_exit, :add_answer)
+      expect(one.map(&:status).uniq).to contain_exactly(200, 201)
+      expect { several.first.status }.to raise_error(KeyError, /202 and 200|200 and 202/)
+    end
+  end
+
   # Fields for codes and times have a form of their own, and at most so many letters.
   it "says how long a text may be, in one place for all: pages and what reads the folder of lists ask it" do
     pages = Dir[File.expand_path("../../web/src/**/*.vue", __dir__)]

@@ -28,19 +28,16 @@ module Vantick
       loader.setup
     end
 
-    # What is no JSON, and what never changes or a whole class waits for at once: not for the contract's check of responses.
-    FILES = lambda do
-      [Desk::Tasks, Show::Facts, Sheets::Papers, Paper::Pictures, Account::Copies, Classes::Results, Check::Package, Plan::Calendar,
-       Tomorrow::Printed]
-    end
-    # What the pages ask for.
-    PAGES = lambda do
-      [Account::Teachers, Account::School, Account::Report, Account::Retention, Desks::OpenDesks, Classes::Registers,
-       Classes::Children, Classes::Removals, Classes::Sharing, Classes::Searches, Classes::Rosters,
-       Classes::TypedNames, Classes::Behind, Classes::Presence, Classes::ChildFiles, Classes::Records, Check::Checks,
-       Check::Packages, Check::Imports, Sheets::Sheets, Paper::Scans, Paper::Pieces, Plan::Terms, Plan::Lessons,
-       Plan::Boards, Plan::CalendarAddresses, Classes::Tokens, Classes::SchoolRosters, Classes::Supports,
-       Tomorrow::Day]
+    # What the contract's operations do, by subject.
+    HANDLERS = lambda do
+      [Account::Copies, Account::Report, Account::Retention, Account::School, Account::Teachers,
+       Check::Answers, Check::Checks, Check::Imports, Check::Package, Check::Packages,
+       Classes::Behind, Classes::ChildFiles, Classes::Children, Classes::Presence, Classes::Records, Classes::Registers,
+       Classes::Removals, Classes::Results, Classes::Rosters, Classes::SchoolRosters, Classes::Searches, Classes::Sharing,
+       Classes::Supports, Classes::Tokens, Classes::TypedNames,
+       Desk::Tasks, Desks::OpenDesks, Paper::Pictures, Paper::Pieces, Paper::Scans,
+       Plan::Boards, Plan::Calendar, Plan::CalendarAddresses, Plan::Lessons, Plan::Terms,
+       Sheets::Papers, Sheets::Sheets, Show::Facts, Tomorrow::Day, Tomorrow::Printed]
     end
 
     # Jobs that a teacher waits for: a second worker does these alone.
@@ -63,8 +60,6 @@ module Vantick
 
     # @param store [Store::Database]
     # @param web [String] the folder of the built front end
-    # What never changes, and what a whole class waits for at once, is checked against the contract by the specs, all else at
-    # each response.
     # @param proxies [Array<IPAddr>] whose word on where a request comes from counts
     # @param log [#puts] where mistakes of Vantick's own are written
     # @return [#call] the whole application
@@ -74,10 +69,8 @@ module Vantick
         use Http::ErrorBoundary, log: log, busy: [Store::Busy]
         Server.front(self, web, proxies)
         Server.gate(self, store)
-        FILES.call.each { |part| use part }
-        use OpenapiFirst::Middlewares::ResponseValidation, spec: Http::Contract.definition
-        PAGES.call.each { |part| use part }
-        run Check::Answers
+        use Http::ResponseCheck
+        run Api.of(HANDLERS.call)
       end
     end
 

@@ -21,7 +21,7 @@ RSpec.describe Vantick::Server::Store::Row do
     gone = Vantick::Server::Store::Removing.lesson(store, store.lessons.all(1, limit: 5).last, now.iso8601)
     parts = [{ kind: "exit", check_id: checks.first.id }]
     stack = store.stacks.add(class_id: 1, day: "2026-11-20", lesson_id: 1, parts:, made_at: now.iso8601)
-    [*scanned, *term, stack, gone, store.jobs.add("paper", { of: [1] }), school_class,
+    [*scanned, *term, stack, gone, store.jobs.add("paper", { of: [1] }), school_class, *school_class.children,
      store.classes.plain(1), store.classes.child(1), *store.classes.children(1), *checks, *checks.flat_map(&:items),
      desk, seat, asked, *store.turns.open(seat), *asked.items, *store.lessons.all(1, limit: 5), *store.answers.of_class(1),
      *store.answers.current(checks.map(&:id)).values.flatten, *store.answers.last_of_each(checks.first.id, 3).values.flatten]

@@ -6,13 +6,11 @@ module Vantick
   module Server
     module Account
       # A copy of the school's file, to be kept somewhere else. It holds everybody's classes: only whoever made the school gets it.
-      class Copies < Resource
-        post "/api/school/copies" do
+      class Copies < Handler
+        def take_copy
           keepers_only
 
-          content_type "application/vnd.sqlite3"
-          attachment "vantick-#{Date.jd(Store::SchoolDay.today).iso8601}.sqlite3"
-          copy.tap { store.school.copied(now) }
+          file(copy, "vantick-#{Date.jd(Store::SchoolDay.today).iso8601}.sqlite3").tap { store.school.copied(now) }
         rescue Store::Unusable
           refuse(503, "There is no room on the disk for a copy. Make room, then try again.", nil)
         end

@@ -5,19 +5,19 @@ module Vantick
     module Account
       # How the school's classes meet a standard, and what was done for those who were far below: for whoever keeps the school. No child, no
       # teacher and no small group is told of.
-      class Report < Resource
+      class Report < Handler
         Rules = Core::Teaching::SchoolReport
         private_constant :Rules
 
-        get "/api/school/report" do
+        def read_school_report
           keepers_only
-          answer_json(class_report)
+          class_report
         end
 
         private
 
         def class_report
-          standard = input.fetch(:standard) { standards.first }
+          standard = params.standard || standards.first
           raise Core::UnknownName.new("standard", standard, standards, field: :standard) unless standards.include?(standard)
 
           @days = days.select { |day| day == days.last || report.answered?(day) }

@@ -4,24 +4,24 @@ module Vantick
   module Server
     module Account
       # How long records are kept, for whoever keeps the school: it is set here, and whoever is over time goes where somebody says so.
-      class Retention < Resource
+      class Retention < Handler
         # What becomes of the records, each by the kind of job that does it.
         HOW = { "erase" => "children", "nameless" => "names" }.freeze
 
-        get("/api/school/retention") { answer_json(summary) }
+        def read_retention = summary
 
-        put "/api/school/retention" do
+        def set_retention
           keepers_only
-          store.retention.keep_for(sent[:years])
-          answer_json(summary)
+          store.retention.keep_for(body.years)
+          summary
         end
 
-        post "/api/school/retention/runs" do
+        def apply_retention
           keepers_only
           ids = due.map { |child| child[:id] }
           unfit("No records are over time.", :how) if ids.empty?
-          Work::Erasure.begin(store, HOW.fetch(sent[:how]), ids)
-          answer_json(summary)
+          Work::Erasure.begin(store, HOW.fetch(body.how), ids)
+          summary
         end
 
         private

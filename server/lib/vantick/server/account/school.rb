@@ -4,22 +4,22 @@ module Vantick
   module Server
     module Account
       # The school as a whole, for whoever made it: who has an account, and its copies.
-      class School < Resource
-        get "/api/school" do
-          answer_json({ keeper: keeper?, **(keeper? ? whole : NOTHING) })
+      class School < Handler
+        def read_school
+          { keeper: keeper?, **(keeper? ? whole : NOTHING) }
         end
 
-        post "/api/accounts/:account_id/removal" do
+        def remove_account
           account = known
           unfit("This is your own account. Hand the school over to a colleague first.", :account_id) if account == teacher
-          to = sent[:classes_to]
+          to = body.classes_to
           check_heir(account, to)
           store.school.remove(account, to)
           accounts
         end
 
-        post "/api/accounts/:account_id/password" do
-          Access::Passwords.set(store, known, sent[:password])
+        def set_password
+          Access::Passwords.set(store, known, body.password)
           accounts
         end
 
@@ -34,11 +34,11 @@ module Vantick
             erasures: Views::JobView.jobs(store, Work::Erasure::KIND, class_id: nil) }
         end
 
-        def accounts = answer_json({ accounts: store.school.accounts })
+        def accounts = { accounts: store.school.accounts }
 
         # To all others there is none.
         def known
-          id = input[:account_id]
+          id = params.account_id
           keeper? && store.school.account?(id) ? id : raise(Store::Missing.new("account", id, field: "account_id"))
         end
 

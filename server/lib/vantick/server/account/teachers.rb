@@ -4,33 +4,33 @@ module Vantick
   module Server
     module Account
       # Who is signed in, and new accounts. Signing in and out and passwords are Rodauth's.
-      class Teachers < Resource
+      class Teachers < Handler
         ELSEWHERE = "Create the first account on the computer that runs Vantick, at the address it printed there."
         THERE = "There is already an account. Sign in."
 
-        get "/api/session" do
+        def read_session
           first = store.teachers.none?
           name = teacher && store.teachers.login(teacher)
-          answer_json({ signed_in: !teacher.nil?, name:, keeper: keeper?,
-                        first_start: first, demo: DemoSignIn.shown, time_zone: Store::SchoolDay.zone,
-                        first_day: teacher ? store.teachers.first_day(teacher) : [], **countries(first) })
+          { signed_in: !teacher.nil?, name:, keeper: keeper?,
+            first_start: first, demo: DemoSignIn.shown, time_zone: Store::SchoolDay.zone,
+            first_day: teacher ? store.teachers.first_day(teacher) : [], **countries(first) }
         end
 
         # What was looked at on one device is done on all.
-        post("/api/session/first-day") { answer_json({ first_day: store.teachers.tick(teacher, sent[:done]) }) }
+        def tick_first_day = { first_day: store.teachers.tick(teacher, body.done) }
 
         # The first account: only from the machine that Vantick runs on, or whoever is quickest on the network had it.
-        post "/api/session/first" do
+        def make_first_account
           refuse(403, ELSEWHERE, nil) unless Http::ClientAddress.here?(env)
           refuse(409, THERE, nil) unless store.teachers.none?
-          begun = store.db.transaction { store.teachers.none? && first(make(sent)) && store.school.live_in(sent.fetch(:country, "other")) }
+          begun = store.db.transaction { store.teachers.none? && first(make(body)) && store.school.live_in(body.country) }
           refuse(409, THERE, nil) unless begun
-          answer_json({ name: Store::AccountNames.tidy(sent[:name]) }, code: 201)
+          { name: Store::AccountNames.tidy(body.name) }
         end
 
-        post "/api/teachers" do
-          store.db.transaction { make(sent) }
-          answer_json({ name: Store::AccountNames.tidy(sent[:name]) }, code: 201)
+        def make_teacher
+          store.db.transaction { make(body) }
+          { name: Store::AccountNames.tidy(body.name) }
         end
 
         private
@@ -47,10 +47,10 @@ module Vantick
 
         # @return [Hash] the account's row
         def make(wanted)
-          name = Store::AccountNames.tidy(wanted[:name])
+          name = Store::AccountNames.tidy(wanted.name)
           Store::AccountNames.wrong(name)&.then { |words| unfit(words, :name) }
           unfit(Store::AccountNames::TOO_LIKE, :name) if store.teachers.look_alike?(name)
-          env.fetch(Access::SignIn::ACCOUNTS).create_account(login: name, password: wanted[:password])
+          env.fetch(Access::SignIn::ACCOUNTS).create_account(login: name, password: wanted.password)
           store.teachers.find(name)
         rescue Rodauth::InternalRequestError => e
           field, words = e.field_errors.first

@@ -4,57 +4,57 @@ module Vantick
   module Server
     module Check
       # Checks of a class: their times, and what their answers say.
-      class Checks < Resource
-        get("/api/classes/:class_id/choice") { answer_json(Views::CheckView.choice(choose(input[:class_id], input))) }
+      class Checks < Handler
+        def choose_times = Views::CheckView.choice(choose(params.class_id, params))
 
-        get "/api/classes/:class_id/checks" do
-          children = store.classes.find(input[:class_id])[:children]
-          limit = input.fetch(:limit, 30)
-          found = store.checks.all(input[:class_id], limit: limit + 1, **input.slice(:before, :step, :month, :answered))
-          checks = found.first(limit)
-          current = store.answers.current(checks.map { |check| check[:id] })
-          known = known_of(input[:class_id], children)
-          summaries = checks.map do |check|
-            answers = current.fetch(check[:id], [])
-            missing = missing(check, answers, **known)
-            here = children.reject { |child| missing.key?(child[:id]) }
-            Views::CheckView.summary(check, here, answers)
-          end
-          answer_json({ checks: summaries, more: found.length > limit })
+        def list_checks
+          children = store.classes.find(params.class_id).children
+          found = store.checks.all(params.class_id, limit: params.limit + 1, **params.slice(:before, :step, :month, :answered))
+          { checks: summaries(found.first(params.limit), children), more: found.length > params.limit }
         end
 
-        post "/api/classes/:class_id/checks" do
-          class_id = input[:class_id]
-          choice = choose(class_id, sent)
-          check = store.checks.add(class_id:, step: sent[:step], task: sent[:task], times: choice.times.map(&:to_s), made_at: now)
-          answer_json(Views::CheckView.check(check, store.classes.find(class_id), []), code: 201)
+        def make_check
+          class_id = params.class_id
+          choice = choose(class_id, body)
+          check = store.checks.add(class_id:, step: body.step, task: body.task, times: choice.times.map(&:to_s), made_at: now)
+          Views::CheckView.check(check, store.classes.find(class_id), [])
         end
 
-        get "/api/checks/:check_id" do
-          check = store.checks.find(input[:check_id])
-          answer_json(Views::CheckView.check(check, store.classes.find(check[:class_id]), current(check)))
+        def read_check
+          check = store.checks.find(params.check_id)
+          Views::CheckView.check(check, store.classes.find(check[:class_id]), current(check))
         end
 
-        delete "/api/checks/:check_id" do
-          check = store.checks.find(input[:check_id])
-          answer_json(Store::Removing.check(store, check, now))
+        def remove_check
+          check = store.checks.find(params.check_id)
+          Store::Removing.check(store, check, now)
         end
 
-        put "/api/checks/:check_id/letters" do
-          store.checks.swap(input[:check_id], sent[:child_id], sent[:other_id])
-          check = store.checks.find(input[:check_id])
-          answer_json(Views::CheckView.check(check, store.classes.find(check[:class_id]), current(check)))
+        def swap_sheets
+          store.checks.swap(params.check_id, body.child_id, body.other_id)
+          check = store.checks.find(params.check_id)
+          Views::CheckView.check(check, store.classes.find(check[:class_id]), current(check))
         end
 
-        get "/api/checks/:check_id/findings" do
-          check = store.checks.find(input[:check_id])
+        def read_findings
+          check = store.checks.find(params.check_id)
           answers = current(check)
           school_class = store.classes.find(check[:class_id])
           why = missing(check, answers, **known_of(school_class.id, school_class.children))
-          answer_json(Views::CheckView.findings(check, school_class, answers, why))
+          Views::CheckView.findings(check, school_class, answers, why)
         end
 
         private
+
+        def summaries(checks, children)
+          current = store.answers.current(checks.map(&:id))
+          known = known_of(params.class_id, children)
+          checks.map do |check|
+            answers = current.fetch(check.id, [])
+            missing = missing(check, answers, **known)
+            Views::CheckView.summary(check, children.reject { |child| missing.key?(child.id) }, answers)
+          end
+        end
 
         def current(check) = store.answers.current([check[:id]]).fetch(check[:id], [])
 
@@ -80,13 +80,13 @@ module Vantick
         def choose(class_id, wanted)
           unfit("This class has no children yet. Add them first.", :class_id) if store.classes.find(class_id)[:children].empty?
 
-          step = Core::Teaching::Step.find(wanted[:step])
-          task = dial_task(wanted[:task])
+          step = Core::Teaching::Step.find(wanted.step)
+          task = dial_task(wanted.task)
           most = [Core::Choosing::Chooser::IN_A_CHECK, step.pool.length].min
-          raise Core::InvalidCount, "A check can have 1 to #{most} clocks." unless (1..most).cover?(wanted[:count])
+          raise Core::InvalidCount, "A check can have 1 to #{most} clocks." unless (1..most).cover?(wanted.count)
 
           avoid = store.checks.last_times(class_id, step.id.to_s).map { |time| Core::Dial::DialTime.parse(time) }
-          Core::Choosing::Chooser.choose(step:, task:, count: wanted[:count], seed: wanted[:seed], avoid:)
+          Core::Choosing::Chooser.choose(step:, task:, count: wanted.count, seed: wanted.seed, avoid:)
         end
       end
     end

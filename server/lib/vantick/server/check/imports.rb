@@ -4,26 +4,26 @@ module Vantick
   module Server
     module Check
       # Answers that were given in another program: looked at first, taken as a table, and taken out again.
-      class Imports < Resource
-        post "/api/checks/:check_id/import-previews" do
+      class Imports < Handler
+        def preview_answers
           matched = MatchedResponses.new(check, Package.asked_first(check), children, school_class.wording)
                                     .match(Formats::Foreign.responses(file_sent))
           unfit(none(matched), :file) if matched.answers.empty?
-          answer_json({ table: Documents::AnswerTables.csv(check, answering(matched), matched.answers),
-                        answers: matched.answers.length, left_out: matched.left_out.map(&:to_h) })
+          { table: Documents::AnswerTables.csv(check, answering(matched), matched.answers),
+                        answers: matched.answers.length, left_out: matched.left_out.map(&:to_h) }
         end
 
-        get("/api/checks/:check_id/imports") { answer_json({ imports: store.answer_imports.all(input[:check_id]) }) }
+        def list_imports = { imports: store.answer_imports.all(params.check_id) }
 
-        delete "/api/checks/:check_id/imports/:import_id" do
-          store.answer_imports.remove(input[:check_id], input[:import_id])
+        def remove_import
+          store.answer_imports.remove(params.check_id, params.import_id)
           current = store.answers.current([check.id]).fetch(check.id, [])
-          answer_json(Views::CheckView.check(check, school_class, current))
+          Views::CheckView.check(check, school_class, current)
         end
 
         private
 
-        def check = @check ||= store.checks.find(input[:check_id])
+        def check = @check ||= store.checks.find(params.check_id)
 
         def school_class = @school_class ||= store.classes.find(check.class_id)
 

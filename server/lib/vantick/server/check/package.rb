@@ -4,17 +4,16 @@ module Vantick
   module Server
     module Check
       # A check as a QTI package, for other programs.
-      class Package < Resource
-        get "/api/checks/:check_id/qti.zip" do
-          check = store.checks.find(input[:check_id])
+      class Package < Handler
+        def take_package
+          check = store.checks.find(params.check_id)
           items = Package.asked_first(check)
           unfit("This kind of check can't be exported as QTI.", :check_id) if items.empty?
           asked = items.map { |item| task_and_time(item) }
           conventions = store.classes.conventions(check.class_id)
-          content_type "application/zip"
-          attachment "qti-#{check.code || check.id}.zip"
           title = Core::Teaching::Step.find(check.step).name
-          Formats::Qti.new(title, check.code || "check-#{check.id}", asked, conventions).package
+          package = Formats::Qti.new(title, check.code || "check-#{check.id}", asked, conventions).package
+          file(package, "qti-#{check.code || check.id}.zip")
         end
 
         # What the first child is asked, where children have times of their own; a mistake to spot is no question of QTI's.

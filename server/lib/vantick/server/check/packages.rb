@@ -5,21 +5,21 @@ module Vantick
     module Check
       # A check made of the times in a package from another program (QTI): looked at first, then made of those that are
       # chosen.
-      class Packages < Resource
-        post "/api/classes/:class_id/package-previews" do
+      class Packages < Handler
+        def preview_package
           found = read
-          answer_json({ times: found.times.map(&:to_s), most: Core::Choosing::Chooser::IN_A_CHECK,
-                        step: step(found)&.id, task: task(found).id, left_out: found.left_out })
+          { times: found.times.map(&:to_s), most: Core::Choosing::Chooser::IN_A_CHECK,
+                        step: step(found)&.id, task: task(found).id, left_out: found.left_out }
         end
 
-        post "/api/classes/:class_id/packages" do
+        def take_qti
           found = read
           unfit("No question in this file has a time as its answer.", :file) if found.times.empty?
           times = chosen(found)
           step = step(found, times) || unfit("No step has all of these times.", :file)
-          check = store.checks.add(class_id: input[:class_id], step: step.id.to_s, task: task(found).id.to_s,
+          check = store.checks.add(class_id: params.class_id, step: step.id.to_s, task: task(found).id.to_s,
                                    times: times.map(&:to_s), made_at: now)
-          answer_json(Views::CheckView.check(check, store.classes.find(input[:class_id]), []), code: 201)
+          Views::CheckView.check(check, store.classes.find(params.class_id), [])
         end
 
         private
@@ -33,7 +33,7 @@ module Vantick
         # Those of its times that are wanted, in its order; without a choice all, where a check has room for them.
         def chosen(found)
           most = Core::Choosing::Chooser::IN_A_CHECK
-          times = sent[:times] ? found.times.select { |time| sent[:times].include?(time.to_s) } : found.times
+          times = body.times ? found.times.select { |time| body.times.include?(time.to_s) } : found.times
           unfit("None of these times is in this file.", :times) if times.empty?
           return times if times.length <= most
 

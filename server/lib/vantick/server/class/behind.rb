@@ -4,23 +4,23 @@ module Vantick
   module Server
     module Classes
       # The answers behind a proposal, child by child, and what a teacher knows better.
-      class Behind < Resource
+      class Behind < Handler
         # Answers of each child that are shown, the last ones.
         SHOWN = 4
 
-        get "/api/classes/:class_id/behind" do
-          answer_json(row(input[:step], input.fetch(:child_ids, []).map(&:to_i)))
+        def read_behind
+          row(params.step, params.child_ids.to_a.map(&:to_i))
         end
 
-        post "/api/classes/:class_id/said" do
-          step = Core::Teaching::Step.find(sent[:step]).id.to_s
-          store.teacher_judgements.say(children(sent[:child_ids]).map { |child| child[:id] }, step, sent[:known], now)
-          answer_json(row(step, sent[:child_ids]))
+        def say_so
+          step = Core::Teaching::Step.find(body.step).id.to_s
+          store.teacher_judgements.say(children(body.child_ids).map { |child| child[:id] }, step, body.known, now)
+          row(step, body.child_ids)
         end
 
         private
 
-        def school_class = @school_class ||= store.classes.find(input[:class_id])
+        def school_class = @school_class ||= store.classes.find(params.class_id)
 
         # @param wanted [Array<Integer>] none for all of the class
         def children(wanted)

@@ -4,24 +4,24 @@ module Vantick
   module Server
     module Classes
       # A child comes with a file from another Vantick: the record is there as if it had been answered here, marked by the class's ways.
-      class ChildFiles < Resource
+      class ChildFiles < Handler
         include Names
 
-        post "/api/classes/:class_id/child-file-previews" do
+        def preview_child_file
           name, file = read
           moments = file.answers.map(&:at)
-          answer_json({ name:, answers: moments.length, first: moments.min, last: moments.max })
+          { name:, answers: moments.length, first: moments.min, last: moments.max }
         end
 
-        post "/api/classes/:class_id/child-files" do
+        def take_child_file
           name, file = read
           store.db.transaction { take(school_class, name, file) }
-          answer_json(store.classes.find(school_class.id), code: 201)
+          store.classes.find(school_class.id)
         end
 
         private
 
-        def school_class = @school_class ||= store.classes.find(input[:class_id])
+        def school_class = @school_class ||= store.classes.find(params.class_id)
 
         # @return [Array(String, Formats::ChildFile)] the child's name as it is kept here, and the file
         def read

@@ -6,88 +6,80 @@ module Vantick
   module Server
     module Classes
       # The children of a class: they come, change their names, leave, come back, move, and are erased.
-      class Children < Resource
+      class Children < Handler
         include Names
 
         MOST = 40
         COLUMNS = %i[answered_at step task time answer verdict read_as misreadings].freeze
 
-        get "/api/classes/:class_id/register" do
-          school_class = store.classes.find(input[:class_id])
-          answer_json({ children: school_class.children, left: store.register.left(school_class.id) })
+        def read_register
+          school_class = store.classes.find(params.class_id)
+          { children: school_class.children, left: store.register.left(school_class.id) }
         end
 
-        post "/api/classes/:class_id/children" do
-          school_class = store.classes.find(input[:class_id])
-          names = sent[:names].map { |name| tidy(name) }
+        def add_children
+          school_class = store.classes.find(params.class_id)
+          names = body.names.map { |name| tidy(name) }
           check_room(school_class, names.length, :names)
           check_names(names, :names, beside: names_in(school_class.id))
           store.register.add(school_class.id, names, now)
-          answer_json(store.classes.find(school_class.id), code: 201)
+          store.classes.find(school_class.id)
         end
 
-        put "/api/classes/:class_id/children/:child_id" do
-          name = tidy(sent[:name])
+        def rename_child
+          name = tidy(body.name)
           check_names([name], :name, beside: names_in(child.class_id, but: child.id))
           store.register.rename(child.id, name)
-          answer_json(store.classes.find(child.class_id))
+          store.classes.find(child.class_id)
         end
 
-        post "/api/classes/:class_id/children/:child_id/absence" do
+        def mark_left
           # Who is brought back needs a place as whoever comes new.
-          check_room(store.classes.find(child.class_id), 1, :left) if child.left_at && !sent[:left]
-          store.register.leave(child.id, sent[:left] ? now : nil)
-          answer_json(store.classes.find(child.class_id))
+          check_room(store.classes.find(child.class_id), 1, :left) if child.left_at && !body.left
+          store.register.leave(child.id, body.left ? now : nil)
+          store.classes.find(child.class_id)
         end
 
-        post "/api/classes/:class_id/children/:child_id/move" do
-          to = store.classes.find(sent[:to_class_id])
-          unfit("#{child.name} is already in this class.", :to_class_id) if to.id == child.class_id
-
-          check_room(to, 1, :to_class_id)
-          check_names([child.name], :to_class_id, beside: names_in(to.id))
-          check_owner(to)
+        def move_child
+          to = store.classes.find(body.to_class_id)
+          check_move(to)
           store.register.move(child.id, to.id, now)
-          answer_json(store.classes.find(child.class_id))
+          store.classes.find(child.class_id)
         end
 
-        get "/api/classes/:class_id/adjustments" do
-          found = store.register.adjustments(store.classes.find(input[:class_id]).id)
-          answer_json({ children: found.map { |id, one| adjusted(id, one) } })
+        def read_adjustments
+          found = store.register.adjustments(store.classes.find(params.class_id).id)
+          { children: found.map { |id, one| adjusted(id, one) } }
         end
 
-        put "/api/classes/:class_id/children/:child_id/adjustments" do
-          adjustments = Core::Teaching::Adjustments.new(sent)
+        def adjust_child
+          adjustments = Core::Teaching::Adjustments.new(body.to_h)
           store.register.adjust(child.id, adjustments)
-          answer_json(adjusted(child.id, adjustments))
+          adjusted(child.id, adjustments)
         end
 
-        get "/api/classes/:class_id/children/:child_id/file.json" do
-          attachment "child.json"
-          answer_json({ **Formats::ChildFile::MARK, **copy.to_h })
+        def child_file
+          file({ **Formats::ChildFile::MARK, **copy.to_h }, "child.json")
         end
 
-        get "/api/classes/:class_id/children/:child_id/file.csv" do
-          content_type "text/csv", charset: "utf-8"
-          attachment "child.csv"
-          Documents::AnswerTables.rows(COLUMNS, copy.answers)
+        def child_table
+          file(Documents::AnswerTables.rows(COLUMNS, copy.answers), "child.csv")
         end
 
-        get "/api/classes/:class_id/children/:child_id/file.pdf" do
-          content_type "application/pdf"
-          attachment "child.pdf"
-          Documents::ChildPages.write(copy.to_h, copy.pictures, day: Date.jd(Store::SchoolDay.today).iso8601)
+        def child_pages
+          pages = Documents::ChildPages.write(copy.to_h, copy.pictures, day: Date.jd(Store::SchoolDay.today).iso8601)
+          file(pages, "child.pdf")
         end
 
-        post "/api/classes/:class_id/children/:child_id/erasure" do
-          unfit("Type the child's name exactly: #{child.name}.", :name) unless tidy(sent[:name]) == child.name
+        def erase_child
+          unfit("Type the child's name exactly: #{child.name}.", :name) unless tidy(body.name) == child.name
 
-          answer_json({ erased: true, job: Work::Erasure.begin(store, "child", child.id, class_id: child.class_id) })
+          { erased: true, job: Work::Erasure.begin(store, "child", child.id, class_id: child.class_id) }
         end
 
-        get "/api/classes/:class_id/erasures" do
-          store.classes.plain(input[:class_id])
-          answer_json(Views::JobView.jobs(store, Work::Erasure::KIND, class_id: input[:class_id]))
+        def list_erasures
+          store.classes.plain(params.class_id)
+          Views::JobView.jobs(store, Work::Erasure::KIND, class_id: params.class_id)
         end
 
         private
@@ -96,7 +88,15 @@ module Vantick
 
         def copy = @copy ||= Store::ChildCopy.new(store.db, child.id)
 
-        def child = @child ||= store.classes.child_in(input[:class_id], input[:child_id])
+        def child = @child ||= store.classes.child_in(params.class_id, params.child_id)
+
+        def check_move(to)
+          unfit("#{child.name} is already in this class.", :to_class_id) if to.id == child.class_id
+
+          check_room(to, 1, :to_class_id)
+          check_names([child.name], :to_class_id, beside: names_in(to.id))
+          check_owner(to)
+        end
 
         # A shared child goes into a colleague's own class where the owner says so.
         def check_owner(to)

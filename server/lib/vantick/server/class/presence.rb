@@ -4,19 +4,19 @@ module Vantick
   module Server
     module Classes
       # Who is away on a day, with one tap: a lesson that a child was not there for counts nowhere as given to it.
-      class Presence < Resource
-        get("/api/classes/:class_id/away") { answer_json(day_json(input[:day])) }
+      class Presence < Handler
+        def read_away = day_json(params.day)
 
-        put "/api/classes/:class_id/away" do
-          unfit("This child isn't in the class. Reload the page.", :child_id) unless ids.include?(sent[:child_id])
+        def set_away
+          unfit("This child isn't in the class. Reload the page.", :child_id) unless ids.include?(body.child_id)
 
-          store.away.say(sent[:child_id], sent[:day], sent[:away], now)
-          answer_json(day_json(sent[:day]))
+          store.away.say(body.child_id, body.day, body.away, now)
+          day_json(body.day)
         end
 
         private
 
-        def ids = @ids ||= store.classes.find(input[:class_id]).children.map { |child| child[:id] }
+        def ids = @ids ||= store.classes.find(params.class_id).children.map { |child| child[:id] }
 
         def day_json(day) = { day:, child_ids: store.away.on(ids, day) }
       end

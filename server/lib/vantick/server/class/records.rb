@@ -4,48 +4,48 @@ module Vantick
   module Server
     module Classes
       # A child's record, groups for tomorrow, and how a class has done.
-      class Records < Resource
-        get "/api/classes/:class_id/children/:child_id/record" do
-          school_class = store.classes.find(input[:class_id])
-          child = store.classes.child_in(school_class.id, input[:child_id])
+      class Records < Handler
+        def read_record
+          school_class = store.classes.find(params.class_id)
+          child = store.classes.child_in(school_class.id, params.child_id)
           progress = child.left_at ? Store::ProgressCache.of_child(child, school_class, store, today:) : standing_of(school_class)
           answers = store.answers.of_child(child[:id])
           record = RecordView.record(child, answers, school_class.wording, progress)
-          answer_json({ **record, unreadable: store.answers.unreadable(child[:id]) })
+          { **record, unreadable: store.answers.unreadable(child[:id]) }
         end
 
         # As they were put together by hand, or as the answers propose.
-        get "/api/classes/:class_id/groups" do
-          answer_json(Grouping.of(store, store.classes.find(input[:class_id]), most:))
+        def read_groups
+          Grouping.of(store, store.classes.find(params.class_id), most:)
         end
 
-        put "/api/classes/:class_id/groups" do
-          groups = sent[:groups].map { |group| group.transform_keys(&:to_sym) }
+        def keep_groups
+          groups = body.groups.map(&:to_h)
           check_children(groups.flat_map { |group| group[:child_ids] })
-          store.kept_groups.keep(input[:class_id], groups, now)
-          answer_json({ groups:, kept_at: now })
+          store.kept_groups.keep(params.class_id, groups, now)
+          { groups:, kept_at: now }
         end
 
-        delete "/api/classes/:class_id/groups" do
-          store.kept_groups.forget(input[:class_id])
-          answer_json(Grouping.of(store, store.classes.find(input[:class_id]), most:))
+        def propose_groups
+          store.kept_groups.forget(params.class_id)
+          Grouping.of(store, store.classes.find(params.class_id), most:)
         end
 
         # The whole year, so all answers and not the last ones alone.
-        get "/api/classes/:class_id/history" do
-          school_class = store.classes.find(input[:class_id])
+        def read_history
+          school_class = store.classes.find(params.class_id)
           progress = Store::ProgressCache.of_year(school_class, store, today:)
           weeks = Core::Teaching::ClassHistory.of(progress, today:)
-          answer_json({ weeks: weeks.map { |week| RecordView.week(week) } })
+          { weeks: weeks.map { |week| RecordView.week(week) } }
         end
 
         private
 
-        def most = input.fetch(:most, Core::Teaching::Groups::MOST_GROUPS)
+        def most = params.most || Core::Teaching::Groups::MOST_GROUPS
 
         # Each of the class once.
         def check_children(child_ids)
-          known = store.classes.find(input[:class_id]).children.map { |child| child[:id] }
+          known = store.classes.find(params.class_id).children.map { |child| child[:id] }
           unfit("One of these children isn't in the class. Reload the page.", :groups) if (child_ids - known).any?
           unfit("A child can be in one group only.", :groups) if child_ids.uniq.length < child_ids.length
         end

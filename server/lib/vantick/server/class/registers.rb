@@ -4,60 +4,66 @@ module Vantick
   module Server
     module Classes
       # Classes of children: made, renamed, put away at the end of their year, moved up, erased.
-      class Registers < Resource
+      class Registers < Handler
         include Names
 
         # Those of the teacher, and those that colleagues share with them or have lent them.
-        get "/api/classes" do
+        def list_classes
           shared = store.shares.of_account(teacher)
           own = { of: nil, right: :owning, until: nil }
           classes = store.classes.all(of: teacher).map { |one| { **one.to_h, **shared.fetch(one.id, own) } }
-          answer_json({ classes: })
+          { classes: }
         end
 
-        post "/api/classes" do
-          names = sent[:children].map { |name| tidy(name) }
-          name = class_name(sent[:name])
+        def make_class
+          names = body.children.map { |name| tidy(name) }
+          name = class_name(body.name)
           check_names(names, :children)
           conventions = Core::Wording::English.conventions_of(store.school.country[:id]).to_h
-          school = tidy(sent.fetch(:school, ""))
-          answer_json(store.classes.add(name:, school:, names:, made_at: now, account_id: teacher, conventions:), code: 201)
+          school = tidy(body.school.to_s)
+          store.classes.add(name:, school:, names:, made_at: now, account_id: teacher, conventions:)
         end
 
-        put "/api/classes/:class_id" do
-          name = class_name(sent[:name])
-          store.classes.find(input[:class_id])
-          answer_json(store.classes.rename(input[:class_id], name:, school: sent[:school] && tidy(sent[:school])))
+        def rename_class
+          name = class_name(body.name)
+          store.classes.find(params.class_id)
+          store.classes.rename(params.class_id, name:, school: body.school && tidy(body.school))
         end
 
-        put "/api/classes/:class_id/conventions" do
-          store.classes.find(input[:class_id])
-          conventions = Core::Wording::Conventions.new(**sent[:conventions].transform_keys(&:to_sym))
-          answer_json(store.classes.change(input[:class_id], conventions: conventions.to_h))
+        def set_conventions
+          store.classes.find(params.class_id)
+          conventions = Core::Wording::Conventions.new(**body.conventions)
+          store.classes.change(params.class_id, conventions: conventions.to_h)
         end
 
-        put "/api/classes/:class_id/day" do
-          conventions = store.classes.find(input[:class_id]).wording
-          day = sent[:day].map { |event| event.transform_keys(&:to_sym) }
-          answer_json(store.classes.change(input[:class_id], day: Core::Wording::DayFacts.day(day, conventions)))
+        def set_day
+          conventions = store.classes.find(params.class_id).wording
+          day = body.day.map(&:to_h)
+          store.classes.change(params.class_id, day: Core::Wording::DayFacts.day(day, conventions))
         end
 
-        post("/api/classes/:class_id/archive") { answer_json(store.classes.archive(input[:class_id], sent[:archived] ? now : nil)) }
+        def archive_class = store.classes.archive(params.class_id, body.archived ? now : nil)
 
-        post "/api/classes/:class_id/next-year" do
-          old = store.classes.find(input[:class_id])
-          name = class_name(sent[:name])
-          unfit("Choose at least one child to move up.", :child_ids) if sent[:child_ids].empty?
-          others = sent[:child_ids] - old.children.map { |child| child[:id] }
+        def next_year
+          old = store.classes.find(params.class_id)
+          name = class_name(body.name)
+          store.classes.next_year(old, name:, child_ids: moving_up(old), at: now, account_id: teacher)
+        end
+
+        def erase_class
+          school_class = store.classes.find(params.class_id)
+          unfit("Type the class's name exactly: #{school_class.name}.", :name) unless tidy(body.name) == school_class.name
+
+          { erased: true, job: Work::Erasure.begin(store, "class", school_class.id) }
+        end
+
+        private
+
+        def moving_up(school_class)
+          unfit("Choose at least one child to move up.", :child_ids) if body.child_ids.empty?
+          others = body.child_ids - school_class.children.map(&:id)
           unfit("One of these children isn't in the class.", :child_ids) if others.any?
-          answer_json(store.classes.next_year(old, name:, child_ids: sent[:child_ids].uniq, at: now, account_id: teacher), code: 201)
-        end
-
-        post "/api/classes/:class_id/erasure" do
-          school_class = store.classes.find(input[:class_id])
-          unfit("Type the class's name exactly: #{school_class.name}.", :name) unless tidy(sent[:name]) == school_class.name
-
-          answer_json({ erased: true, job: Work::Erasure.begin(store, "class", school_class.id) })
+          body.child_ids.uniq
         end
       end
     end

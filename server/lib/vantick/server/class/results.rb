@@ -4,33 +4,27 @@ module Vantick
   module Server
     module Classes
       # A class and what its checks came to, for other programs.
-      class Results < Resource
+      class Results < Handler
         COLUMNS = %i[answered_at child check_id step task time answer verdict half read_as misreadings].freeze
 
-        get "/api/classes/:class_id/oneroster.zip" do
-          content_type "application/zip"
-          attachment "oneroster.zip"
+        def take_one_roster
           roster = Formats::OneRoster.new(store.school.sign, school_class, store.register.source_ids(school_class.id), now,
                                           class_id: store.classes.source_id(school_class.id), teacher: owner)
-          roster.bundle(checks)
+          file(roster.bundle(checks), "oneroster.zip")
         end
 
-        get "/api/classes/:class_id/answers.csv" do
-          content_type "text/csv", charset: "utf-8"
-          attachment "answers.csv"
-          Documents::AnswerTables.rows(COLUMNS, answers)
+        def take_answers
+          file(Documents::AnswerTables.rows(COLUMNS, answers), "answers.csv")
         end
 
         # A line an answer, each JSON by itself.
-        get "/api/classes/:class_id/answers.jsonl" do
-          content_type "application/jsonl"
-          attachment "answers.jsonl"
-          answers.map { |row| "#{JSON.generate(row)}\n" }.join
+        def take_answer_lines
+          file(answers.map { |row| "#{JSON.generate(row)}\n" }.join, "answers.jsonl")
         end
 
         private
 
-        def school_class = @school_class ||= store.classes.find(input[:class_id])
+        def school_class = @school_class ||= store.classes.find(params.class_id)
 
         # @return [Hash, nil] the account whose class it is: `id` and `name`
         def owner

@@ -5,28 +5,28 @@ module Vantick
     module Classes
       # One list of all classes of the school, for whoever keeps it: shown before it is taken, taken whole or not at all, and taken back.
       # It comes as a file, or lies in the folder that `VANTICK_ROSTERS` names.
-      class SchoolRosters < Resource
+      class SchoolRosters < Handler
         include Names
 
         NO_CLASSES = "This file has no classes. A bundle (OneRoster) has them, or a table with a column of classes."
 
-        get("/api/school/rosters") { answer_json(taken) }
+        def list_school_rosters = taken
 
-        post("/api/school/roster-previews") { answer_json(preview) }
+        def preview_school_roster = preview
 
-        post "/api/school/rosters" do
+        def take_school_roster
           keepers_only
           found = parts
           found.each { |part| check_room(part) }
           store.school_rosters.take(found.map { |part| to_take(part) }, now)
-          answer_json(taken)
+          taken
         end
 
-        post "/api/school/rosters/:school_list_id/return" do
-          raise Store::Missing.new("list", input[:school_list_id], field: "school_list_id") unless keeper?
+        def return_school_roster
+          raise Store::Missing.new("list", params.school_list_id, field: "school_list_id") unless keeper?
 
-          store.school_rosters.take_back(input[:school_list_id], now)
-          answer_json(taken)
+          store.school_rosters.take_back(params.school_list_id, now)
+          taken
         end
 
         private
@@ -78,15 +78,15 @@ module Vantick
         end
 
         def parts
-          said = sent.fetch(:classes, []).to_h { |one| [one["of"], chosen(one)] }
+          said = body.classes.to_h { |one| [one.of, chosen(one)] }
           wanted = listed.reject { |one, _| said.dig(one.source_id, :left_out) }
           unfit("Choose at least one class.", :classes) if wanted.empty?
-          roster.parts(wanted, said, sent[:gone]).tap { |found| check_targets(found) }
+          roster.parts(wanted, said, body.gone).tap { |found| check_targets(found) }
         end
 
         def chosen(one)
-          same = one.fetch("same", []).to_h { |pair| pair.values_at("at", "child_id") }
-          { **one.slice("class_id", "account_id", "left_out").transform_keys(&:to_sym), same: }
+          same = one.same.to_h { |pair| [pair.at, pair.child_id] }
+          { **one.slice(:class_id, :account_id, :left_out), same: }
         end
 
         # Of each class of the list its children, under the names that are kept.
@@ -99,13 +99,13 @@ module Vantick
         # @return [Array<RosterChange::Listed>]
         def named(one)
           check_length(one)
-          names = Formats::ListedNames.of(one.children, sent[:names]).map { |name| tidy(name) }
+          names = Formats::ListedNames.of(one.children, body.names).map { |name| tidy(name) }
           check_names(names, :file)
           one.children.zip(names).map { |child, name| RosterChange::Listed.new(child.source_id, name, child.given, child.family) }
         end
 
         def file_read
-          bytes = sent[:from] ? Work::RosterFolder.read(sent[:from]) : file_sent
+          bytes = body.from ? Work::RosterFolder.read(body.from) : file_sent
           Formats::Foreign.roster(bytes, { today: Clock.now.iso8601[0, 10], skipped: [], classes: true })
         end
 
@@ -127,7 +127,7 @@ module Vantick
         def check_room(part)
           change = part.change.summary
           stay = change[:same] + change[:renamed].length + change[:back].length + change[:added].length
-          stay += change[:gone].length unless sent[:gone] == "left"
+          stay += change[:gone].length unless body.gone == "left"
           return if stay <= Children::MOST
 
           unfit("#{part.listed.title} would have #{stay} children. A class can have at most #{Children::MOST}.", :file)

@@ -4,8 +4,8 @@ module Vantick
   module Server
     module Classes
       # Looking for something in all of a teacher's classes.
-      class Searches < Resource
-        get("/api/search") { answer_json({ found: store.search(store.classes.all(of: teacher)).find(input[:text]) }) }
+      class Searches < Handler
+        def search = { found: store.search(store.classes.all(of: teacher)).find(params.text) }
       end
     end
   end

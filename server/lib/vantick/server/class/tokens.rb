@@ -4,22 +4,22 @@ module Vantick
   module Server
     module Classes
       # Tokens by which other programs come in to a class: made, told once, and withdrawn.
-      class Tokens < Resource
-        get("/api/classes/:class_id/tokens") { answer_json(tokens) }
+      class Tokens < Handler
+        def list_tokens = tokens
 
-        post "/api/classes/:class_id/tokens" do
-          id, token = store.access_tokens.make(input[:class_id], teacher, sent[:name].strip, sent[:scope], now)
-          answer_json({ id:, token: }, code: 201)
+        def make_token
+          id, token = store.access_tokens.make(params.class_id, teacher, body.name.strip, body.scope, now)
+          { id:, token: }
         end
 
-        delete "/api/classes/:class_id/tokens/:token_id" do
-          store.access_tokens.withdraw(input[:class_id], input[:token_id])
-          answer_json(tokens)
+        def withdraw_token
+          store.access_tokens.withdraw(params.class_id, params.token_id)
+          tokens
         end
 
         private
 
-        def tokens = { tokens: store.access_tokens.of_class(input[:class_id]) }
+        def tokens = { tokens: store.access_tokens.of_class(params.class_id) }
       end
     end
   end

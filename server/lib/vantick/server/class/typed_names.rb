@@ -5,20 +5,20 @@ module Vantick
     module Classes
       # Names as they are typed or pasted, and what they are taken for: looked at before a class is made or children are added. The same
       # reader takes the lists that come as files.
-      class TypedNames < Resource
+      class TypedNames < Handler
         include Names
 
-        post("/api/name-readings") { answer_json(read([])) }
+        def read_names = read([])
 
-        post "/api/classes/:class_id/name-readings" do
-          answer_json(read(store.register.named(input[:class_id]).values.map { |row| row[:name] }))
+        def read_names_beside
+          read(store.register.named(params.class_id).values.map { |row| row[:name] })
         end
 
         private
 
         # @param beside [Array<String>] who is in the class already
         def read(beside)
-          list = Formats::Roster.plain(sent[:text], { commas: sent[:commas] })
+          list = Formats::Roster.plain(body.text, { commas: body.commas })
           many = list.children.length
           unfit("A class can have at most #{Children::MOST} children. Here are #{many}.", :text) if many > Children::MOST
           { children: children(list.children, beside), commas: list.commas }

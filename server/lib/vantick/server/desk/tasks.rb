@@ -4,77 +4,79 @@ module Vantick
   module Server
     module Desk
       # A child's own side: joining with the class code and the pictures, tasks, answers, and the dials they can read.
-      class Tasks < Resource
+      class Tasks < Handler
         NOT_YOURS = "Those aren't your pictures. Try again, or ask your teacher."
         RESTS = "Wait %<wait>s, or ask your teacher for your pictures."
 
-        post "/api/desk/doors" do
-          desk = store.desks.coded(sent[:code], time)
+        def knock
+          desk = store.desks.coded(body.code, time)
           school_class = store.classes.find(desk[:class_id])
           children = school_class[:children].select { |child| desk[:child_ids].nil? || desk[:child_ids].include?(child[:id]) }
-          answer_json({ code: desk[:code], class_name: school_class[:name], children:, pictures: Store::Keys::PICTURES })
+          { code: desk[:code], class_name: school_class[:name], children:, pictures: Store::Keys::PICTURES }
         end
 
-        get "/api/desk/seat" do
+        def read_seat
           seated = (seat = Access::Seat.of(env)) ? seat[:readable] : false
-          answer_json({ seated:, why: seated ? nil : Access::Guard::LOST[Access::Seat.lost(env)] })
+          { seated:, why: seated ? nil : Access::Guard::LOST[Access::Seat.lost(env)] }
         end
 
-        post "/api/desk/seats" do
-          desk = store.desks.coded(sent[:code], time)
+        def sit_down
+          desk = store.desks.coded(body.code, time)
           child = child_at(desk)
           check_key(child)
+          headers = {}
           Access::Seat.give(headers, store.desks.sit(desk[:id], child[:id], step: step_of(desk, child), at: now))
-          answer_json({ child: child.slice(:id, :name) }, code: 201)
+          reply({ child: child.slice(:id, :name) }, headers:)
         end
 
-        get("/api/desk/state") do
+        def read_state
           look
           presence.saw(seat, time)
-          answer_json(view.state(child))
+          view.state(child)
         end
 
-        post "/api/desk/answers" do
+        def answer_turn
           presence.saw(seat, time, doing: true)
-          given = sent[:answers].map { |one| one.transform_keys(&:to_sym).merge(answer: plain(one["answer"])) }
-          taken = asked_at.take(sent[:turn_id], given, late: sent.fetch(:late, false))
-          answer_json({ **view.taken(taken), **view.going_on(device_session.prepare, held: sent.fetch(:held, [])) })
+          given = body.answers.map { |one| { **one, answer: plain(one.answer) } }
+          taken = asked_at.take(body.turn_id, given, late: body.late)
+          { **view.taken(taken), **view.going_on(device_session.prepare, held: body.held) }
         end
 
-        post "/api/desk/hints" do
+        def show_turn
           look
           presence.saw(seat, time, doing: true)
-          taken = device_session.show(sent[:turn_id])
-          answer_json({ **view.helped(taken), **view.going_on(device_session.prepare, held: sent.fetch(:held, [])) })
+          taken = device_session.show(body.turn_id)
+          { **view.helped(taken), **view.going_on(device_session.prepare, held: body.held) }
         end
 
-        post "/api/desk/rounds" do
+        def next_round
           unfit("We're finished for now.", :round) unless seat[:open]
           presence.saw(seat, time, doing: true)
           repeatable = !device_session.fixed? && !device_session.baseline?
           @device_session = device_session.again_from_the_start if repeatable && device_session.over?
           @view = nil
-          answer_json(view.state(child))
+          view.state(child)
         end
 
-        get "/api/desk/record" do
+        def read_own_record
           look
           conventions = device_session.conventions
           answers = store.answers.of_child(seat[:child_id]).map { |answer| Store::MarkedAnswers.from_row(answer, conventions) }
-          dials = Core::Desk::Readable.of(answers).map { |one| dial(one) }
-          answer_json({ dials: })
+          dials = Core::Desk::Readable.of(answers).map { |one| dial_json(one) }
+          { dials: }
         end
 
         # What the device kept and could not be taken is shown to the teacher.
-        post "/api/desk/lost-answers" do
-          presence.lost(seat, sent[:answers])
-          answer_json({ told: true })
+        def report_lost_answers
+          presence.lost(seat, body.answers)
+          { told: true }
         end
 
-        post "/api/desk/leaving" do
+        def leave_desk
           store.desks.leave(seat[:id])
+          headers = {}
           Access::Seat.take(headers)
-          answer_json({ left: true })
+          reply({ left: true }, headers:)
         end
 
         private
@@ -92,7 +94,7 @@ module Vantick
 
         # An answer kept on a device may be to a task of another desk, at which the same child sat before.
         def asked_at
-          at = store.desks.seat_of_turn(seat[:child_id], sent[:turn_id], time)
+          at = store.desks.seat_of_turn(seat[:child_id], body.turn_id, time)
           return device_session if at.nil? || at[:id] == seat[:id]
 
           Server::Desk::DeviceSession.new(at, store:, presence:, now: time)
@@ -104,13 +106,13 @@ module Vantick
 
         def plain(text) = text.scrub("\uFFFD").tr("\u0000", "\uFFFD")
 
-        def dial(time)
+        def dial_json(time)
           { words: Core::Wording::Phrase.usual(time, device_session.conventions), hour_hand_degrees: time.hour_hand_degrees,
             minute_hand_degrees: time.minute_hand_degrees }
         end
 
         def child_at(desk)
-          found = store.classes.children(desk[:class_id]).find { |one| one[:id] == sent[:child_id] }
+          found = store.classes.children(desk[:class_id]).find { |one| one[:id] == body.child_id }
           return found if found && (desk[:child_ids].nil? || desk[:child_ids].include?(found[:id]))
 
           unfit("Your name is not on this list. Ask your teacher.", :child_id)
@@ -121,15 +123,14 @@ module Vantick
           device = Http::ClientAddress.device(env)
           left = presence.try_key(child[:id], device)
           rests(left) if left.positive?
-          return presence.right_key(child[:id], device) if store.keys.of_child(child[:id]) == sent[:pictures]
+          return presence.right_key(child[:id], device) if store.keys.of_child(child[:id]) == body.pictures
 
           presence.wrong_key(child[:id], device)
           unfit(NOT_YOURS, :pictures)
         end
 
         def rests(seconds)
-          headers "retry-after" => seconds.to_s
-          refuse(429, format(RESTS, wait: Http::Backoff.in_words(seconds)), :pictures)
+          refuse(429, format(RESTS, wait: Http::Backoff.in_words(seconds)), :pictures, headers: { "retry-after" => seconds.to_s })
         end
 
         # The desk's step, or the child's own next one.

@@ -4,19 +4,15 @@ module Vantick
   module Server
     module Paper
       # Pictures of pages and of pieces of paper.
-      class Pictures < Resource
-        get("/api/scan-pages/:scan_page_id/picture") { picture(:scan_pages, :scan_page_id, "image/jpeg") }
-        get("/api/pieces/:piece_id/picture") { picture(:scan_pieces, :piece_id, "image/png") }
+      class Pictures < Handler
+        def picture_of_page = picture(:scan_pages, :scan_page_id, params.scan_page_id)
+        def picture_of_piece = picture(:scan_pieces, :piece_id, params.piece_id)
 
         private
 
-        def picture(table, parameter, type)
-          found = store.scans.picture(table, input[parameter])
-          raise Store::Missing.new("picture", input[parameter], field: parameter.to_s) unless found
-
-          content_type type
-          headers "cache-control" => "private, max-age=3600"
-          found.to_s
+        def picture(table, field, id)
+          found = store.scans.picture(table, id) || raise(Store::Missing.new("picture", id, field: field.to_s))
+          reply(found.to_s, headers: { "cache-control" => "private, max-age=3600" })
         end
       end
     end

@@ -6,38 +6,41 @@ module Vantick
   module Server
     module Paper
       # Pieces of paper with an answer on each: what a person has to look at, clock by clock, and who read what.
-      class Pieces < Resource
+      class Pieces < Handler
         # So many that were read alone are shown as well (judgement: seen at a glance).
         SAMPLE = 3
 
-        get "/api/checks/:check_id/pieces" do
-          check = store.checks.find(input[:check_id])
-          answer_json(seen(check, waiting: input.fetch(:waiting, false)))
+        def list_pieces
+          check = store.checks.find(params.check_id)
+          seen(check, waiting: params.waiting)
         end
 
         # All of them are read as the reader read them: a person has looked at each. Whoever was quicker changes nothing here. Of those that
         # were marked already the wrong ones wait for a person from now on.
-        post "/api/checks/:check_id/agreements" do
-          check = store.checks.find(input[:check_id])
-          agreed = store.pieces.pieces(check[:id], waiting: true).select { |piece| sent[:piece_ids].include?(piece.id) && piece.seen != "" }
-          given = agreed.map { |piece| [piece, SecureRandom.uuid, marked(check, piece, piece.seen)] }
+        def agree_with_pieces
+          check = store.checks.find(params.check_id)
+          given = agreed(check).map { |piece| [piece, SecureRandom.uuid, marked(check, piece, piece.seen)] }
           store.scans.transaction do
             given.each { |piece, uuid, marked| settle(piece, uuid, piece.seen, marked) }
-            store.pieces.looked(check[:id], right: sent.fetch(:sure_ids, []), wrong: sent.fetch(:wrong_ids, []))
+            store.pieces.looked(check.id, right: body.sure_ids, wrong: body.wrong_ids)
           end
-          answer_json(seen(check, waiting: true))
+          seen(check, waiting: true)
         end
 
         # What a person reads stands over what the reader read; both are kept.
-        put "/api/pieces/:piece_id" do
-          piece = store.pieces.piece(input[:piece_id])
+        def settle_piece
+          piece = store.pieces.piece(params.piece_id)
           check = store.checks.find(store.checks.check_of_item(piece.item_id))
           uuid = SecureRandom.uuid
-          answer = Store::MarkedAnswers.plain(sent[:answer])
-          answer_json(piece_json(settle(piece, uuid, answer, marked(check, piece, answer))))
+          answer = Store::MarkedAnswers.plain(body.answer)
+          piece_json(settle(piece, uuid, answer, marked(check, piece, answer)))
         end
 
         private
+
+        def agreed(check)
+          store.pieces.pieces(check.id, waiting: true).select { |piece| body.piece_ids.include?(piece.id) && piece.seen != "" }
+        end
 
         def seen(check, waiting:)
           { pieces: store.pieces.pieces(check[:id], waiting:).map { |piece| piece_json(piece) },

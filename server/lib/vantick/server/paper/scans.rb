@@ -7,77 +7,80 @@ module Vantick
     # Paper that a class worked on, read.
     module Paper
       # Files from a copier or a phone: they come in by parts, are read beside the requests, and say how far that is.
-      class Scans < Resource
+      class Scans < Handler
         # Bytes of a file; and files that are not whole yet, with their bytes (judgement: what a school's copiers send in a minute).
         MOST = 100_000_000
         COMING = 12
         MOST_COMING = 400_000_000
         BUSY = "Many files are being read right now. Wait, or delete one that is stuck."
 
-        get "/api/classes/:class_id/scans" do
-          scans = store.scans.of_class(input[:class_id]).map { |scan| scan_json(scan) }
-          answer_json({ scans:, made_up: !made_up(input[:class_id]).nil? })
+        def list_scans
+          { scans: store.scans.of_class(params.class_id).map { |scan| scan_json(scan) }, made_up: !made_up(params.class_id).nil? }
         end
 
-        post "/api/classes/:class_id/made-up-scans" do
-          sheet = made_up(input[:class_id]) || unfit("There is no made-up stack for this class.", :class_id)
+        def read_made_up_scan
+          sheet = made_up(params.class_id) || unfit("There is no made-up stack for this class.", :class_id)
           build_rows(sheet)
-          scan = store.scans.take_made_up(input[:class_id], now)
+          scan = store.scans.take_made_up(params.class_id, now)
           read
-          answer_json(scan_json(scan), code: 201)
+          scan_json(scan)
         end
 
-        post "/api/classes/:class_id/scans" do
-          unfit("A file can have at most 100 megabytes. Add it in parts.", :bytes) if sent[:bytes] > MOST
+        def announce_scan
+          unfit("A file can have at most 100 megabytes. Add it in parts.", :bytes) if body.bytes > MOST
           packages = Pages::Tools.missing
           unfit(format(Pages::Unpacked::WORDS["missing"], packages: packages.join(", ")), :name) if packages.any?
 
           check_room
-          name = sent[:name].gsub(/[[:cntrl:]]/, " ").strip
-          answer_json(scan_json(store.scans.add(class_id: input[:class_id], name:, bytes: sent[:bytes], made_at: now)), code: 201)
+          name = body.name.gsub(/[[:cntrl:]]/, " ").strip
+          scan_json(store.scans.add(class_id: params.class_id, name:, bytes: body.bytes, made_at: now))
         end
 
-        put "/api/scans/:scan_id/parts" do
-          scan = store.uploads.receive(input[:scan_id], sent[:at], sent[:data].unpack1("m"))
+        def send_scan_part
+          scan = store.uploads.receive(params.scan_id, body.at, body.data.unpack1("m"))
           read if scan.state == "waiting"
-          answer_json(scan_json(scan))
+          scan_json(scan)
         end
 
-        get("/api/scans/:scan_id") { answer_json(whole(store.scans.find(input[:scan_id]))) }
+        def read_scan = whole(store.scans.find(params.scan_id))
 
-        post("/api/scans/:scan_id/stops") do
-          scan = store.scans.find(input[:scan_id])
+        def stop_scan
+          scan = store.scans.find(params.scan_id)
           scan = store.scans.update(scan.id, state: "stopped") if %w[coming waiting reading].include?(scan.state)
-          answer_json(whole(scan))
+          whole(scan)
         end
 
-        delete "/api/scans/:scan_id" do
-          store.scans.remove(input[:scan_id])
-          answer_json({ removed: true })
+        def remove_scan
+          store.scans.remove(params.scan_id)
+          { removed: true }
         end
 
         # A person says whose page it is; or that a page read twice counts after all.
-        put "/api/scan-pages/:scan_page_id" do
-          page = store.scans.page(input[:scan_page_id])
-          name(page, sent[:check_id], sent[:child_id], sent[:page])
-          answer_json(whole(store.scans.find(page.scan_id)))
+        def name_scan_page
+          page = store.scans.page(params.scan_page_id)
+          name(page, body.check_id, body.child_id, body.page)
+          whole(store.scans.find(page.scan_id))
         end
 
         # Once a check, a child or a class is back, its paper is read as it was kept.
-        post "/api/scan-pages/:scan_page_id/readings" do
-          page = store.scans.page(input[:scan_page_id])
+        def read_page_again
+          page = store.scans.page(params.scan_page_id)
           unfit("This page was read already.", :scan_page_id) if page.state == "read"
-          found = Pages::ReadPage.new(store, store.scans.find(page.scan_id).class_id).read(store_page(page))
-          answers = found.flat_map { |one| one.delete(:answers) || [] }
-          store.scans.replace_page(page, found) { add(answers) }
-          answer_json(whole(store.scans.find(page.scan_id)))
+          read_again(page)
+          whole(store.scans.find(page.scan_id))
         end
 
         private
 
+        def read_again(page)
+          found = Pages::ReadPage.new(store, store.scans.find(page.scan_id).class_id).read(store_page(page))
+          answers = found.flat_map { |one| one.delete(:answers) || [] }
+          store.scans.replace_page(page, found) { add(answers) }
+        end
+
         def check_room
           files, bytes = store.uploads.coming
-          unfit(BUSY, :bytes) if files >= COMING || bytes + sent[:bytes] > MOST_COMING
+          unfit(BUSY, :bytes) if files >= COMING || bytes + body.bytes > MOST_COMING
         end
 
         # The worker reads it, beside the requests.
@@ -92,7 +95,7 @@ module Vantick
         def build_rows(sheet)
           store.checks.coded(sheet[:code])
         rescue Store::Missing
-          store.checks.add(class_id: input[:class_id], **sheet.slice(:step, :task, :sheet, :times, :code), made_at: now)
+          store.checks.add(class_id: params.class_id, **sheet.slice(:step, :task, :sheet, :times, :code), made_at: now)
         end
 
         def name(page, check_id, child_id, number)

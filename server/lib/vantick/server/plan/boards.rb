@@ -4,39 +4,38 @@ module Vantick
   module Server
     module Plan
       # One clock for all: answers to wait for, what the class showed, and what to do then.
-      class Boards < Resource
+      class Boards < Handler
         # What was on a board and not waited for.
         ELSE = "something else"
 
-        get "/api/classes/:class_id/boards" do
-          wording = store.classes.conventions(input[:class_id])
-          about, task, time = day_from(input)
+        def wait_for_boards
+          wording = store.classes.conventions(params.class_id)
+          about, task, time = day_from(params)
           wrong = about.wrong.map { |one| { misreading: one.misreading.id, answer: task.write(one.answer, wording) } }
-          answer_json({ answer: task.write(task.right_answer(time), wording), wrong: })
+          { answer: task.write(task.right_answer(time), wording), wrong: }
         end
 
-        post "/api/classes/:class_id/boards" do
-          about, task, time = day_from(sent)
-          amounts = sent[:amounts].to_h { |one| one.values_at("answer", "amount").map(&:to_sym) }
-          advice = about.advice(amounts, store.classes.conventions(input[:class_id]))
+        def keep_boards
+          about, task, time = day_from(body)
+          amounts = body.amounts.to_h { |one| [one.answer.to_sym, one.amount.to_sym] }
+          advice = about.advice(amounts, store.classes.conventions(params.class_id))
           keep(task, time, amounts)
-          answer_json({ say: advice.say, misreading: advice.misreading&.id, time: advice.time&.to_s, dial: advice.time&.dial_time&.to_s },
-                      code: 201)
+          { say: advice.say, misreading: advice.misreading&.id, time: advice.time&.to_s, dial: advice.time&.dial_time&.to_s }
         end
 
-        get "/api/lessons/:lesson_id/boards" do
-          lesson = store.lessons.find(input[:lesson_id])
+        def read_boards
+          lesson = store.lessons.find(params.lesson_id)
           wording = store.classes.conventions(lesson[:class_id])
-          answer_json({ boards: store.boards.of_lesson(lesson[:class_id], lesson[:id]).map { |row| shown(row, wording) } })
+          { boards: store.boards.of_lesson(lesson[:class_id], lesson[:id]).map { |row| shown(row, wording) } }
         end
 
         private
 
         # @return [Array(Core::Teaching::Boards, Core::Marking::Task, Core::Dial::DialTime)]
         def day_from(from)
-          task = Core::Marking::Task.find(from[:task])
-          time = task.parse_time(from[:time])
-          step = step_of(from[:step], task, time)
+          task = Core::Marking::Task.find(from.task)
+          time = task.parse_time(from.time)
+          step = step_of(from.step, task, time)
           unfit("This clock isn't one of #{step.name.downcase}.", :time) unless step.pool_for(task).include?(time)
 
           [Core::Teaching::Boards.new(step, task, time), task, time]
@@ -51,14 +50,14 @@ module Vantick
 
         def keep(task, time, amounts)
           day = Date.jd(Store::SchoolDay.today).iso8601
-          about = { step: step_of(sent[:step], task, time).id.to_s, task: task.id.to_s, time: time.to_s }
-          store.boards.add(class_id: input[:class_id], lesson_id:, day:, **about, amounts:, shown_at: now)
+          about = { step: step_of(body.step, task, time).id.to_s, task: task.id.to_s, time: time.to_s }
+          store.boards.add(class_id: params.class_id, lesson_id:, day:, **about, amounts:, shown_at: now)
         end
 
         # The lesson in which it was shown, where it was in one of this class.
         def lesson_id
-          lesson = sent[:lesson_id] && store.lessons.find(sent[:lesson_id])
-          unfit("This lesson is another class's.", :lesson_id) if lesson && lesson[:class_id] != input[:class_id]
+          lesson = body.lesson_id && store.lessons.find(body.lesson_id)
+          unfit("This lesson is another class's.", :lesson_id) if lesson && lesson[:class_id] != params.class_id
 
           lesson&.id
         end

@@ -4,40 +4,32 @@ module Vantick
   module Server
     module Plan
       # The lessons of a class and its term for a calendar, as a file or at a private address that calendars follow; the term as a table.
-      class Calendar < Resource
+      class Calendar < Handler
         COLUMNS = %i[day minutes kind step recap check].freeze
 
-        get("/api/classes/:class_id/lessons.ics") { calendar(of_class.lessons, "lessons.ics") }
+        def take_calendar = file(of_class.lessons, "lessons.ics")
 
-        get("/api/classes/:class_id/term.ics") { calendar(of_class.term(plan), "term.ics") }
+        def take_term_calendar = file(of_class.term(plan), "term.ics")
 
         # Whoever has the address reads it: there is no child in it.
-        get "/api/calendars/:calendar_key/lessons.ics" do
-          school_class = store.classes.plain(store.calendar_addresses.class_id(input[:calendar_key]))
-          calendar(ClassCalendar.new(store, school_class, address).both, "lessons.ics")
+        def follow_calendar
+          school_class = store.classes.plain(store.calendar_addresses.class_id(params.calendar_key))
+          file(ClassCalendar.new(store, school_class, address).both, "lessons.ics")
         end
 
-        get "/api/classes/:class_id/term.csv" do
+        def take_term_table
           school_class
-          content_type "text/csv", charset: "utf-8"
-          attachment "term.csv"
-          Documents::AnswerTables.rows(COLUMNS, plan.lessons.map { |lesson| row(lesson) })
+          file(Documents::AnswerTables.rows(COLUMNS, plan.lessons.map { |lesson| row(lesson) }), "term.csv")
         end
 
         private
 
-        def calendar(text, name)
-          content_type "text/calendar", charset: "utf-8"
-          attachment name
-          text
-        end
-
-        def school_class = store.classes.plain(input[:class_id])
+        def school_class = store.classes.plain(params.class_id)
 
         def of_class = ClassCalendar.new(store, school_class, address)
 
         def plan
-          term = store.terms.of_class(input[:class_id]) || raise(Store::Missing.new("term", input[:class_id]))
+          term = store.terms.of_class(params.class_id) || raise(Store::Missing.new("term", params.class_id))
           TermPlanning.new(store, term, now:).current
         end
 

@@ -4,14 +4,14 @@ module Vantick
   module Server
     module Plan
       # The private address by which calendars follow the lessons of a class: made, shown and withdrawn.
-      class CalendarAddresses < Resource
-        get("/api/classes/:class_id/calendar-address") { answer_json(address_json(store.calendar_addresses.of_class(input[:class_id]))) }
+      class CalendarAddresses < Handler
+        def read_calendar_address = address_json(store.calendar_addresses.of_class(params.class_id))
 
-        post("/api/classes/:class_id/calendar-address") { answer_json(address_json(store.calendar_addresses.make(input[:class_id], now))) }
+        def make_calendar_address = address_json(store.calendar_addresses.make(params.class_id, now))
 
-        delete "/api/classes/:class_id/calendar-address" do
-          store.calendar_addresses.withdraw(input[:class_id])
-          answer_json(address_json(nil))
+        def withdraw_calendar_address
+          store.calendar_addresses.withdraw(params.class_id)
+          address_json(nil)
         end
 
         private

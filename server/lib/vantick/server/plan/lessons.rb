@@ -4,76 +4,83 @@ module Vantick
   module Server
     module Plan
       # Lessons of a class: planned, changed, copied, given.
-      class Lessons < Resource
-        get "/api/classes/:class_id/ladder" do
-          answer_json(Ladders.of(store, store.classes.find(input[:class_id])))
+      class Lessons < Handler
+        def read_ladder
+          Ladders.of(store, store.classes.find(params.class_id))
         end
 
-        get "/api/classes/:class_id/lessons" do
-          store.classes.find(input[:class_id])
-          rows = store.lessons.all(input[:class_id], limit: input.fetch(:limit, 30), **input.slice(:step, :month))
-          answer_json({ lessons: rows.map { |row| LessonView.summary(row) } })
+        def list_lessons
+          store.classes.find(params.class_id)
+          rows = store.lessons.all(params.class_id, limit: params.limit, **params.slice(:step, :month))
+          { lessons: rows.map { |row| LessonView.summary(row) } }
         end
 
-        post "/api/classes/:class_id/lessons" do
-          settled = { **sent.except(:child_ids), child_ids: of_class(sent[:child_ids]) }
-          lesson, plan = maker(input[:class_id]).make(**settled)
-          answer_json(LessonView.lesson(lesson, plan), code: 201)
+        def plan_lesson
+          settled = { **body.except(:child_ids), child_ids: of_class(body.child_ids) }
+          lesson, plan = maker(params.class_id).make(**settled)
+          LessonView.lesson(lesson, plan)
         end
 
-        get "/api/lessons/:lesson_id" do
-          row = store.lessons.find(input[:lesson_id])
-          answer_json(LessonView.lesson(row, planned(row[:plan], row[:class_id])))
+        def read_lesson
+          lesson(store.lessons.find(params.lesson_id))
         end
 
-        put "/api/lessons/:lesson_id" do
-          row = store.lessons.find(input[:lesson_id])
-          same = row[:plan][:step].to_s == sent[:step]
-          earlier = same ? row[:plan][:earlier] : earlier(row[:class_id], sent[:step])
-          settled = JSON.parse(JSON.generate(sent.except(:day, :version)), symbolize_names: true)
-          kept = { **row[:plan].slice(:pace), carried: row[:plan].fetch(:carried, []),
-                   exit_avoid: store.checks.last_times(row[:class_id], sent[:step]) }
-          plan = planned({ **settled, earlier:, **kept }, row[:class_id])
-          changed = { day: sent[:day], plan: plan.settled, changed_at: now }
-          answer_json(LessonView.lesson(store.lessons.change(row[:id], version: sent[:version], **changed), plan))
+        def change_lesson
+          row = store.lessons.find(params.lesson_id)
+          plan = planned({ **body.except(:day, :version), **staying(row) }, row.class_id)
+          changed = { day: body.day, plan: plan.settled, changed_at: now }
+          LessonView.lesson(store.lessons.change(row.id, version: body.version, **changed), plan)
         end
 
-        delete "/api/lessons/:lesson_id" do
-          answer_json(Store::Removing.lesson(store, store.lessons.find(input[:lesson_id]), now))
+        def remove_lesson
+          Store::Removing.lesson(store, store.lessons.find(params.lesson_id), now)
         end
 
         # What was settled stays, pinned times too; all others are chosen anew.
-        post "/api/lessons/:lesson_id/copies" do
-          row = store.lessons.find(input[:lesson_id])
-          there = store.lessons.copy_of(row[:id], sent[:day])
-          halt answer_json(LessonView.lesson(there, planned(there[:plan], there[:class_id]))) if there
+        def copy_lesson
+          row = store.lessons.find(params.lesson_id)
+          there = store.lessons.copy_of(row.id, body.day)
+          return reply(lesson(there), status: 200) if there
 
-          plan = Core::Teaching::LessonCopy.of(row[:plan], sent[:seed], conventions(row[:class_id]), day_of(row[:class_id]))
-          added = store.lessons.add(class_id: row[:class_id], day: sent[:day], plan: plan.settled, made_at: now, copied_from: row[:id],
-                                    child_ids: row[:child_ids])
-          answer_json(LessonView.lesson(added, plan), code: 201)
+          reply(LessonView.lesson(*copied(row)), status: 201)
         end
 
-        post "/api/lessons/:lesson_id/runs" do
-          row = store.lessons.find(input[:lesson_id])
-          left_out = sent[:left_out].map { |text| Core::Dial::DialTime.parse(text).to_s }.uniq
-          store.lessons.change(row[:id], left_out:, given_at: now, seconds: sent.fetch(:seconds, []))
-          answer_json(LessonView.lesson(store.lessons.find(row[:id]), planned(row[:plan], row[:class_id])))
+        def end_lesson
+          row = store.lessons.find(params.lesson_id)
+          left_out = body.left_out.map { |text| Core::Dial::DialTime.parse(text).to_s }.uniq
+          store.lessons.change(row[:id], left_out:, given_at: now, seconds: body.seconds.map(&:to_h))
+          lesson(store.lessons.find(row.id))
         end
 
-        post "/api/lessons/:lesson_id/check" do
-          row = store.lessons.find(input[:lesson_id])
+        def open_exit
+          row = store.lessons.find(params.lesson_id)
           id = row[:check_id] || Store::ExitCheck.make(store, row, planned(row[:plan], row[:class_id]), now)
-          answer_json({ check_id: id }, code: row[:check_id] ? 200 : 201)
+          reply({ check_id: id }, status: row[:check_id] ? 200 : 201)
         end
 
         private
+
+        def lesson(row) = LessonView.lesson(row, planned(row.plan, row.class_id))
+
+        # What a change of a lesson leaves as it is: its pace, what the last one left, and at another step what comes before that.
+        def staying(row)
+          earlier = row.plan[:step].to_s == body.step ? row.plan[:earlier] : earlier(row.class_id, body.step)
+          { earlier:, **row.plan.slice(:pace), carried: row.plan.fetch(:carried, []),
+            exit_avoid: store.checks.last_times(row.class_id, body.step) }
+        end
+
+        # @return [Array(Store::Rows::Lesson, Core::Teaching::LessonPlan)]
+        def copied(row)
+          plan = Core::Teaching::LessonCopy.of(row.plan, body.seed, conventions(row.class_id), day_of(row.class_id))
+          about = { class_id: row.class_id, child_ids: row.child_ids, copied_from: row.id }
+          [store.lessons.add(**about, day: body.day, plan: plan.settled, made_at: now), plan]
+        end
 
         # @return [Array<Integer>, nil] the children it is for; nothing for the whole class
         def of_class(child_ids)
           return if child_ids.to_a.empty?
 
-          others = child_ids - store.classes.find(input[:class_id]).children.map { |child| child[:id] }
+          others = child_ids - store.classes.find(params.class_id).children.map { |child| child[:id] }
           others.empty? ? child_ids.uniq : unfit("One of these children isn't in the class.", :child_ids)
         end
 

@@ -4,80 +4,92 @@ module Vantick
   module Server
     module Plan
       # The term of a class: set, planned, changed, put back; how likely it holds.
-      class Terms < Resource
-        get "/api/classes/:class_id/term" do
+      class Terms < Handler
+        def read_term
           school_class
-          halt answer_json(TermView.none) unless planning
-          answer_json(view(planning, planning.current))
+          return TermView.none unless planning
+
+          view(planning, planning.current)
         end
 
-        put "/api/classes/:class_id/term" do
+        def set_term
           school_class
-          check(sent)
-          store.terms.set(input[:class_id], changed_at: now, **sent)
-          answer_json(view(planning, planning.set))
+          check(body.to_h)
+          store.terms.set(params.class_id, changed_at: now, **body)
+          view(planning, planning.set)
         end
 
-        delete "/api/classes/:class_id/term" do
+        def remove_term
           school_class
-          store.terms.remove(input[:class_id])
-          answer_json(TermView.none)
+          store.terms.remove(params.class_id)
+          TermView.none
         end
 
-        post "/api/classes/:class_id/term/changes" do
-          plan = term!.change(sent[:kind], day: sent[:day], **sent.slice(:to, :step).compact)
-          answer_json(view(planning, plan), code: 201)
+        def change_term
+          plan = term!.change(body.kind, day: body.day, **body.slice(:to, :step).compact)
+          view(planning, plan)
         end
 
-        post "/api/classes/:class_id/term/reverts" do
+        def revert_term
           planning = term!
-          answer_json(view(planning, planning.put_back), code: 201)
+          view(planning, planning.put_back)
         end
 
-        get "/api/classes/:class_id/term/forecast" do
+        def read_forecast
           planning = term!
           planning.current
           plan = store.terms.plan(planning.term.id)
-          before = planning.before.then { |older| older if planning.same_aim?(plan, older) }
-          plan = store.terms.note(plan, forecast: work(TermJobs::FORECAST, plan).result) unless plan.forecast
-          answer_json(TermView.forecast(plan.forecast, before&.forecast))
+          return forecast(planning, plan) if plan.forecast
+
+          job = job(TermJobs::FORECAST, plan)
+          done?(job) ? forecast(planning, store.terms.note(plan, forecast: job.result)) : working(job)
         end
 
-        get "/api/classes/:class_id/term/suggestions" do
-          answer_json({ suggestions: work(TermJobs::SUGGESTIONS, term!.current).result.to_a })
+        def read_suggestions
+          job = job(TermJobs::SUGGESTIONS, term!.current)
+          done?(job) ? reply({ suggestions: job.result.to_a }, status: 200) : working(job)
         end
 
         # Days off from a calendar file: nothing is kept of it.
-        post "/api/classes/:class_id/term/days-off" do
+        def read_days_off
           school_class
-          answer_json(Formats::Foreign.days_off(sent[:content], from: sent[:first_day], to: sent[:last_day]))
+          Formats::Foreign.days_off(body.content, from: body.first_day, to: body.last_day)
         end
 
         private
 
-        # What is not worked out yet comes later: how far it is, and how much is before it.
-        # @return [Store::Rows::Job] one that is done
-        def work(kind, plan)
-          job = TermJobs.ask(store, kind, planning, plan)
-          return job if job.state == "done"
-
-          refuse(503, "This didn't work. Try again in a minute.", nil) if job.state == "failed"
-          Work::Runner.wake(store)
-          halt answer_json({ working: true, done: job.done, of: job.of, ahead: store.jobs.ahead_of(job) }, code: 202)
+        def forecast(planning, plan)
+          before = planning.before.then { |older| older if planning.same_aim?(plan, older) }
+          reply(TermView.forecast(plan.forecast, before&.forecast), status: 200)
         end
 
-        def school_class = store.classes.find(input[:class_id])
+        # @return [Store::Rows::Job] one that is done, or that is worked on now
+        def job(kind, plan)
+          job = TermJobs.ask(store, kind, planning, plan)
+          refuse(503, "This didn't work. Try again in a minute.", nil) if job.state == "failed"
+          Work::Runner.wake(store) unless done?(job)
+          job
+        end
+
+        def done?(job) = job.state == "done"
+
+        # What is not worked out yet comes later: how far it is, and how much is before it.
+        def working(job)
+          reply({ working: true, done: job.done, of: job.of, ahead: store.jobs.ahead_of(job) }, status: 202)
+        end
+
+        def school_class = store.classes.find(params.class_id)
 
         def planning
           return @planning if @planning
 
-          term = store.terms.of_class(input[:class_id])
+          term = store.terms.of_class(params.class_id)
           @planning = term && TermPlanning.new(store, term, now:)
         end
 
         def term!
           school_class
-          planning || raise(Store::Missing.new("term", input[:class_id]))
+          planning || raise(Store::Missing.new("term", params.class_id))
         end
 
         # Says which row it is about: there may be twenty.
@@ -91,7 +103,7 @@ module Vantick
         def view(planning, plan) = TermView.term(planning, plan, store, Date.jd(Store::SchoolDay.today).iso8601)
 
         def check(term)
-          days = TermPlanning.days({ **term, days_off: term[:days_off].map { |one| one.transform_keys(&:to_sym) } })
+          days = TermPlanning.days(term)
           unfit("Choose at least one lesson day.", :weekdays) if term[:weekdays].empty?
           Core::Term::Days.lessons(**days)
           Core::Term::Aim.new(term[:aim])

@@ -4,51 +4,53 @@ module Vantick
   module Server
     module Sheets
       # Sheets of a class: looked at before they are printed, kept with their code where they have answers.
-      class Sheets < Resource
+      class Sheets < Handler
         # Children whose pages are in a preview; slips of a page.
         SHOWN = { slips: 3 }.freeze
 
-        post "/api/classes/:class_id/sheet-previews" do
-          maker = maker(input[:class_id], sent, few: SHOWN.values.max)
+        def preview_sheet
+          maker = maker(params.class_id, body.to_h, few: SHOWN.values.max)
           sheet = maker.sheet(made_at: now, only: SHOWN.fetch(maker.kind.id, 1))
-          choice = maker.choice
-          told = { task: maker.task&.id, choice: choice && Views::CheckView.choice(choice), count: maker.settings[:count],
-                   misreading: maker.settings[:misreading], mistakes: maker.mistakes.map(&:id) }
-          answer_json({ **drawn(sheet), **told, per_page: sheet.per_page, levels: maker.levels, unprintable: maker.unprintable,
-                        paper: paper(maker.sheet(made_at: now)) })
+          { **drawn(sheet), **chosen(maker), per_page: sheet.per_page, levels: maker.levels, unprintable: maker.unprintable,
+            paper: paper(maker.sheet(made_at: now)) }
         end
 
-        post "/api/classes/:class_id/sheets" do
-          maker = maker(input[:class_id], sent)
+        def make_sheet
+          maker = maker(params.class_id, body.to_h)
           unfit("#{maker.kind.name} has no answers to enter. Print it as it is.", :kind) unless maker.kind.answered?
 
-          check = store.checks.add(class_id: input[:class_id], step: maker.step.id.to_s, task: maker.task.id.to_s, items: maker.items,
+          check = store.checks.add(class_id: params.class_id, step: maker.step.id.to_s, task: maker.task.id.to_s, items: maker.items,
                                    sheet: maker.settings, made_at: now)
-          answer_json({ check_id: check[:id], code: check[:code] }, code: 201)
+          { check_id: check[:id], code: check[:code] }
         end
 
-        get "/api/classes/:class_id/calls" do
-          maker = SheetMaker.new(store.classes.find(input[:class_id]), input.except(:class_id))
+        def list_calls
+          maker = SheetMaker.new(store.classes.find(params.class_id), params.except(:class_id))
           unfit("#{maker.kind.name} has nothing to call out. Choose a game.", :kind) unless maker.kind.game?
 
           sheet = maker.sheet(made_at: now)
           calls = sheet.calls.map { |time| { time: time.to_s, words: sheet.words(time), digits: sheet.digits(time) } }
-          answer_json({ title: sheet.title, calls: })
+          { title: sheet.title, calls: }
         end
 
-        get "/api/checks/:check_id/sheet-preview" do
-          check = store.checks.find(input[:check_id])
+        def preview_kept
+          check = store.checks.find(params.check_id)
           printing = Pages::Printing.of_check(check, store.classes.find(check[:class_id]))
-          sheet = printing.drawn_sheet(check, names: input[:names])
-          answer_json({ **drawn(sheet, sheet.pages.first(1)), unprintable: printing.unprintable, paper: paper(sheet) })
+          sheet = printing.drawn_sheet(check, names: params.names)
+          { **drawn(sheet, sheet.pages.first(1)), unprintable: printing.unprintable, paper: paper(sheet) }
         end
 
-        get "/api/sheets/:code" do
-          check = store.checks.coded(input[:code])
-          answer_json({ check_id: check[:id], code: check[:code], class_id: check[:class_id] })
+        def find_sheet
+          check = store.checks.coded(params.code)
+          { check_id: check[:id], code: check[:code], class_id: check[:class_id] }
         end
 
         private
+
+        def chosen(maker)
+          { task: maker.task&.id, choice: maker.choice && Views::CheckView.choice(maker.choice), mistakes: maker.mistakes.map(&:id),
+            **maker.settings.slice(:count, :misreading) }
+        end
 
         def drawn(sheet, pages = sheet.pages)
           { pages:, answer_pages: sheet.answer_pages }.transform_values { |some| some.map { |page| Documents::SvgWriter.write(page) } }
@@ -63,11 +65,11 @@ module Vantick
 
         def maker(class_id, settings, few: nil)
           school_class = store.classes.find(class_id)
-          SheetMaker.new(school_class, settings.transform_keys(&:to_sym), known: known(school_class, settings), few:)
+          SheetMaker.new(school_class, settings, known: known(school_class, settings), few:)
         end
 
         def known(school_class, settings)
-          kind, step = settings.transform_keys(&:to_s).values_at("kind", "step")
+          kind, step = settings.values_at(:kind, :step)
           since = (Clock.now - (Core::Choosing::SheetChoice::LATELY_DAYS * 86_400)).iso8601
           levels = levelled?(settings) ? levels(school_class, step) : {}
           SheetMaker::Known.new(misreadings: own?(kind) ? own_misreadings(school_class) : [],
@@ -81,14 +83,14 @@ module Vantick
 
         # Children's own sheets take up what each may be losing.
         def review_due(school_class, settings)
-          return {} unless settings.transform_keys(&:to_s)["versions"] == "each"
+          return {} unless settings[:versions] == "each"
 
           progress = Store::ProgressCache.of(school_class, store, today: Store::SchoolDay.today)
           progress.by_child.transform_values(&:review_due)
         end
 
         def levelled?(settings)
-          settings.transform_keys(&:to_s).then { |one| one["kind"] == "levels" || one["help"] == "record" }
+          settings[:kind] == "levels" || settings[:help] == "record"
         end
 
         def levels(school_class, step_id)

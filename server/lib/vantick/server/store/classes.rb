@@ -114,7 +114,7 @@ module Vantick
           kept = JSON.parse(row[:conventions], symbolize_names: true)
           Rows::SchoolClass.of(row, made_up: row[:made_up] == 1, archived: !row[:archived_at].nil?,
                                     conventions: Core::Wording::Conventions.new(**kept).to_h.freeze,
-                                    children: children.map { |child| child.slice(:id, :name).freeze }.freeze)
+                                    children: children.map { |child| Rows::ChildName.of(child) }.freeze)
         end
       end
     end

@@ -53,7 +53,7 @@ module Vantick
         # @param school_class [Rows::SchoolClass]
         # @return [Core::Teaching::ClassProgress]
         def self.of_child(child, school_class, store, today:)
-          alone = school_class.with(children: [child.slice(:id, :name).freeze].freeze)
+          alone = school_class.with(children: [Rows::ChildName.of(child)].freeze)
           build(alone, store.answers.of_child(child.id), today, known(store, alone))
         end
 
@@ -72,7 +72,7 @@ module Vantick
         # @param answers [Array<Rows::AnswerWithItem>] oldest first
         # @return [Core::Teaching::ClassProgress]
         def self.of_answers(child, school_class, store, answers, today:)
-          alone = school_class.with(children: [child.slice(:id, :name).freeze].freeze)
+          alone = school_class.with(children: [Rows::ChildName.of(child)].freeze)
           known = known(store, alone)
           build(alone, answers, today, { **known, lessons: known[:lessons].select { |lesson| lesson.day <= today } })
         end
@@ -80,7 +80,7 @@ module Vantick
         # What is believed of a child but for its answers to one check.
         # @return [Core::Knowing::Belief]
         def self.before(child, school_class, store, check_id, today:)
-          alone = school_class.with(children: [child.slice(:id, :name).freeze].freeze)
+          alone = school_class.with(children: [Rows::ChildName.of(child)].freeze)
           answers = store.answers.of_child(child.id).reject { |answer| answer[:check_id] == check_id }
           build(alone, answers, today, known(store, alone)).by_child.fetch(child.id).belief
         end

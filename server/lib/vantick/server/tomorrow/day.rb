@@ -4,30 +4,30 @@ module Vantick
   module Server
     module Tomorrow
       # The next lesson's day as one thing: the lesson, the groups, what is on paper, and one stack of it.
-      class Day < Resource
+      class Day < Handler
         # How much paper a stack takes is known once its pages are drawn.
         PAPER = Store::ResultCache.new
 
-        get "/api/classes/:class_id/tomorrow" do
-          answer_json(day_json)
+        def read_tomorrow
+          day_json
         end
 
-        post "/api/classes/:class_id/stacks" do
+        def make_stack
           next_one = next_lesson or unfit("Every step has been taught. There is no lesson to print.", nil)
-          StackMaker.new(store, school_class, now:).make(next_one, groups, seed: sent[:seed])
-          answer_json(day_json, code: 201)
+          StackMaker.new(store, school_class, now:).make(next_one, groups, seed: body.seed)
+          day_json
         end
 
         # One lesson, whatever comes next.
-        post "/api/lessons/:lesson_id/stack" do
-          row = store.lessons.find(input[:lesson_id])
+        def make_lesson_stack
+          row = store.lessons.find(params.lesson_id)
           maker = StackMaker.new(store, store.classes.find(row[:class_id]), now:)
-          answer_json({ stack_id: maker.of_lesson(row, seed: row[:plan][:seed]).id }, code: 201)
+          { stack_id: maker.of_lesson(row, seed: row[:plan][:seed]).id }
         end
 
         private
 
-        def school_class = @school_class ||= store.classes.find(input[:class_id])
+        def school_class = @school_class ||= store.classes.find(params.class_id)
 
         def next_lesson = Plan::NextLesson.new(store, school_class, now:).find
 

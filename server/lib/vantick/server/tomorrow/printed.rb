@@ -4,15 +4,13 @@ module Vantick
   module Server
     module Tomorrow
       # What is printed for a day, as a file.
-      class Printed < Resource
-        get("/api/stacks/:stack_id/stack.pdf") do
-          stack = store.stacks.find(input[:stack_id])
-          sides = input.fetch(:sides, "both")
+      class Printed < Handler
+        def print_stack
+          stack = store.stacks.find(params.stack_id)
           all = DayStack.new(store, stack)
-          content_type "application/pdf"
-          headers "content-disposition" => %(inline; filename="#{stack.day}.pdf")
-          duplex = sides == "one" ? :Simplex : :DuplexFlipLongEdge
-          Documents::PdfWriter.write(all.pages(sides), title: all.title, made_at: Time.iso8601(stack.made_at), duplex:)
+          duplex = params.sides == "one" ? :Simplex : :DuplexFlipLongEdge
+          pdf = Documents::PdfWriter.write(all.pages(params.sides), title: all.title, made_at: Time.iso8601(stack.made_at), duplex:)
+          file(pdf, "#{stack.day}.pdf", shown: true)
         end
       end
     end
