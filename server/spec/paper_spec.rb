@@ -218,7 +218,7 @@ RSpec.describe "Paper that is read" do
       canvas = Vantick::Copier.written([page], [], Vantick::Copier::ChildHand.new(Random.new(3))).first
       picture = Vantick::Core::Paper::GrayImage.new(canvas.width, canvas.height, canvas.bytes)
       corners = Vantick::Server::Pages::Found.of(picture).first.corners
-      items = check.items.map { |item| { task:, time: item[:time] } }
+      items = check.items.map { |item| item.with(task:) }
       sure = [0, 14].map do |off|
         found = Vantick::Server::Pages::FieldsSeen.new(page).read(picture, corners.map { |x, y| [x + off, y] }, items)
         found.map { |field| field.seen.sure }.uniq

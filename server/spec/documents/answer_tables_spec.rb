@@ -8,8 +8,8 @@ RSpec.describe Vantick::Server::Documents::AnswerTables do
 
   # By child and clock, what was taken from a table.
   def taken(text)
-    names = school_class.children.to_h { |child| [child[:id], child[:name]] }
-    clocks = check.items.map { |item| item[:id] }
+    names = school_class.children.to_h { |child| [child.id, child.name] }
+    clocks = check.items.map(&:id)
     rows = described_class.read(text, check, school_class)
     rows.to_h { |row| [[names.fetch(row[:child_id]), clocks.index(row[:item_id]) + 1], row[:answer]] }
   end
@@ -28,12 +28,12 @@ RSpec.describe Vantick::Server::Documents::AnswerTables do
 
   it "writes lines that the standard's rules lead back to what was given, read by Ruby's own strict reader" do
     answers = school_class.children.map do |child|
-      { child_id: child[:id], item_id: check.items.first[:id], answer: "three, \"o'clock\"\n=1+1" }
+      Struct.new(:child_id, :item_id, :answer).new(child.id, check.items.first.id, "three, \"o'clock\"\n=1+1")
     end
     text = described_class.csv(check, school_class, answers)
     rows = CSV.parse(text)
     expect(rows.map(&:length).uniq).to eq([3])
-    expect(rows.drop(1).map(&:first)).to eq(school_class.children.map { |child| child[:name] })
+    expect(rows.drop(1).map(&:first)).to eq(school_class.children.map(&:name))
     expect(taken(text).values.uniq).to eq(["three, \"o'clock\"\n=1+1"])
   end
 end

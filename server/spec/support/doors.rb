@@ -62,7 +62,7 @@ module Doors
 
   # Of the second child, so that the first one's answer stays as it was.
   def answers_imported(check)
-    name = store.classes.children(check["class_id"]).last[:name]
+    name = store.classes.children(check["class_id"]).last.name
     post("/api/checks/#{check['id']}/tables", { table: "#{name},7:45" })
     store.answer_imports.all(check["id"]).first[:id]
   end

@@ -11,9 +11,9 @@ module PaperRead
   # What a child would write who gets everything right.
   def right(check, child_id)
     task = Vantick::Core::Marking::Task.find(check.task)
-    items = check.items.select { |item| [nil, child_id].include?(item[:child_id]) }
+    items = check.items.select { |item| [nil, child_id].include?(item.child_id) }
     items.map do |item|
-      answer = task.right_answer(task.parse_time(item[:time]))
+      answer = task.right_answer(task.parse_time(item.time))
       task.notation == :day_half ? answer.to_s : task.write(answer)
     end
   end

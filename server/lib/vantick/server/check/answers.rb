@@ -18,15 +18,15 @@ module Vantick
 
         def overrule
           ruled = store.answers.overrule(params.answer_id, body.verdict, ruled_at: now)
-          check = store.checks.find(store.checks.check_of_item(ruled[:item_id]))
-          item = check[:items].find { |one| one[:id] == ruled[:item_id] }
-          Views::CheckView.answer(ruled, store.classes.conventions(check[:class_id]), item)
+          check = store.checks.find(store.checks.check_of_item(ruled.item_id))
+          item = check.items.find { |one| one.id == ruled.item_id }
+          Views::CheckView.answer(ruled, store.classes.conventions(check.class_id), item)
         end
 
         # All of a table or nothing: a row that cannot be taken is named, and nothing is kept.
         def take_table
           check = store.checks.find(params.check_id)
-          school_class = store.classes.find(check[:class_id])
+          school_class = store.classes.find(check.class_id)
           # Marked before anybody has to wait for it.
           store.answer_imports.add(check.id, rows_marked(check, school_class), now)
           current = store.answers.current([check.id]).fetch(check.id, [])
@@ -50,11 +50,11 @@ module Vantick
         end
 
         def marked(check, row, conventions, home)
-          item = check[:items].find { |one| one[:id] == row[:item_id] }
+          item = check.items.find { |one| one.id == row[:item_id] }
           [{ uuid: SecureRandom.uuid, **row }, mark(item, row, conventions, home)]
         rescue Core::Error => e
-          child = store.classes.children(check[:class_id]).find { |one| one[:id] == row[:child_id] }
-          unfit("#{child[:name]}, “#{row[:answer][0, 20]}”: #{e.message}", e.field)
+          child = store.classes.children(check.class_id).find { |one| one.id == row[:child_id] }
+          unfit("#{child.name}, “#{row[:answer][0, 20]}”: #{e.message}", e.field)
         end
 
         def mark(item, row, conventions, home)
@@ -62,15 +62,15 @@ module Vantick
         end
 
         def item_of(check)
-          item = check[:items].find { |one| one[:id] == body.item_id } || unfit("This clock isn't in this check.", :item_id)
-          return item if [nil, body.child_id].include?(item[:child_id])
+          item = check.items.find { |one| one.id == body.item_id } || unfit("This clock isn't in this check.", :item_id)
+          return item if [nil, body.child_id].include?(item.child_id)
 
           unfit("This clock is on another child's sheet.", :item_id)
         end
 
         def child_of(check)
-          children = store.classes.children(check[:class_id])
-          children.find { |child| child[:id] == body.child_id } || unfit("This child isn't in the check's class.", :child_id)
+          children = store.classes.children(check.class_id)
+          children.find { |child| child.id == body.child_id } || unfit("This child isn't in the check's class.", :child_id)
         end
       end
     end

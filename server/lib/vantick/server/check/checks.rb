@@ -22,7 +22,7 @@ module Vantick
 
         def read_check
           check = store.checks.find(params.check_id)
-          Views::CheckView.check(check, store.classes.find(check[:class_id]), current(check))
+          Views::CheckView.check(check, store.classes.find(check.class_id), current(check))
         end
 
         def remove_check
@@ -33,13 +33,13 @@ module Vantick
         def swap_sheets
           store.checks.swap(params.check_id, body.child_id, body.other_id)
           check = store.checks.find(params.check_id)
-          Views::CheckView.check(check, store.classes.find(check[:class_id]), current(check))
+          Views::CheckView.check(check, store.classes.find(check.class_id), current(check))
         end
 
         def read_findings
           check = store.checks.find(params.check_id)
           answers = current(check)
-          school_class = store.classes.find(check[:class_id])
+          school_class = store.classes.find(check.class_id)
           why = missing(check, answers, **known_of(school_class.id, school_class.children))
           Views::CheckView.findings(check, school_class, answers, why)
         end
@@ -56,18 +56,18 @@ module Vantick
           end
         end
 
-        def current(check) = store.answers.current([check[:id]]).fetch(check[:id], [])
+        def current(check) = store.answers.current([check.id]).fetch(check.id, [])
 
         def known_of(class_id, children)
-          { joined: store.register.joined_later(class_id), away: store.away.of(children.map { |child| child[:id] }) }
+          { joined: store.register.joined_later(class_id), away: store.away.of(children.map(&:id)) }
         end
 
         # Why there are no answers of some children: they came later, or a teacher says that they were away.
         # @return [Hash{Integer => String}] by child
         def missing(check, answers, joined:, away:)
           later = joined.keys.select { |id| Store::Register.not_here_then?(joined[id], answers, id) }
-          day = Store::SchoolDay.jd(check[:made_at])
-          gone = away.select { |_, days| days.include?(day) }.keys - answers.map { |answer| answer[:child_id] }
+          day = Store::SchoolDay.jd(check.made_at)
+          gone = away.select { |_, days| days.include?(day) }.keys - answers.map(&:child_id)
           { **later.to_h { |id| [id, "not_here_then"] }, **gone.to_h { |id| [id, "away"] } }
         end
 
@@ -78,7 +78,7 @@ module Vantick
         end
 
         def choose(class_id, wanted)
-          unfit("This class has no children yet. Add them first.", :class_id) if store.classes.find(class_id)[:children].empty?
+          unfit("This class has no children yet. Add them first.", :class_id) if store.classes.find(class_id).children.empty?
 
           step = Core::Teaching::Step.find(wanted.step)
           task = dial_task(wanted.task)

@@ -10,7 +10,7 @@ module Vantick
                                     .match(Formats::Foreign.responses(file_sent))
           unfit(none(matched), :file) if matched.answers.empty?
           { table: Documents::AnswerTables.csv(check, answering(matched), matched.answers),
-                        answers: matched.answers.length, left_out: matched.left_out.map(&:to_h) }
+            answers: matched.answers.length, left_out: matched.left_out.map(&:to_h) }
         end
 
         def list_imports = { imports: store.answer_imports.all(params.check_id) }
@@ -29,8 +29,8 @@ module Vantick
 
         # The table has a row for each child with answers, and for no other.
         def answering(matched)
-          ids = matched.answers.map { |answer| answer[:child_id] }
-          { children: school_class.children.select { |child| ids.include?(child[:id]) } }
+          ids = matched.answers.map(&:child_id)
+          school_class.with(children: school_class.children.select { |child| ids.include?(child.id) })
         end
 
         def none(matched)
@@ -43,7 +43,7 @@ module Vantick
           ids = store.register.source_ids(school_class.id)
           roster = Formats::OneRoster.new(store.school.sign, school_class, ids, now)
           named = school_class.children.flat_map do |child|
-            names = [child[:name], ids[child[:id]], roster.id(:child, child[:id])]
+            names = [child.name, ids[child.id], roster.id(:child, child.id)]
             folded(names.compact).map { |name| [name, child] }
           end
           named.group_by(&:first).transform_values { |pairs| pairs.map(&:last) }

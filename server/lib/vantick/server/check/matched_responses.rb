@@ -7,11 +7,13 @@ module Vantick
       class MatchedResponses
         # What isn't taken: its place in the file, and why.
         LeftOut = Struct.new(:place, :why)
+        # What a child gave to an item of the check.
+        Given = Struct.new(:child_id, :item_id, :answer)
 
         # The number of a clock, alone, after "clock", or at the end of a title.
         NUMBER = /(?:\A(?:clock\s*)?|, )(\d{1,2})\z/i
 
-        # @return [Array<Hash>] `child_id`, `item_id` and `answer`
+        # @return [Array<Given>]
         attr_reader :answers
         # @return [Array<LeftOut>] what isn't taken, and why
         attr_reader :left_out
@@ -31,25 +33,25 @@ module Vantick
         # @return [MatchedResponses]
         def match(responses)
           found = responses.map { |response| [response, matched(response)] }
-          @answers = found.filter_map { |_, answer| answer if answer.is_a?(Hash) && !answer[:answer].empty? }
+          @answers = found.filter_map { |_, answer| answer if answer.is_a?(Given) && !answer.answer.empty? }
           # Of each child and clock the first: whatever is told after it changes the next.
-          @answers.uniq! { |answer| answer.values_at(:child_id, :item_id) }
+          @answers.uniq! { |answer| [answer.child_id, answer.item_id] }
           @left_out = found.filter_map { |response, why| LeftOut.new(response.place, why) if why.is_a?(String) }
           self
         end
 
         private
 
-        # @return [Hash, String] the answer, or why it isn't taken
+        # @return [Given, String] the answer, or why it isn't taken
         def matched(response)
           children = @children.fetch(Core::Wording::ChildNames.folded(response.child), [])
           return "no child in the class is called “#{response.child[0, 40]}”" if children.empty?
           return "more than one child is called “#{response.child[0, 40]}”" if children.length > 1
 
           item = item(response.item) or return "“#{response.item[0, 40]}” is no clock of this check"
-          return "this clock is on another child's sheet" unless [nil, children.first[:id]].include?(item.child_id)
+          return "this clock is on another child's sheet" unless [nil, children.first.id].include?(item.child_id)
 
-          { child_id: children.first[:id], item_id: item.id, answer: answer(response.value, item) }
+          Given.new(children.first.id, item.id, answer(response.value, item))
         end
 
         # By the name that it went out with, or the number at the end of its title.

@@ -14,7 +14,7 @@ module Vantick
 
         def say_so
           step = Core::Teaching::Step.find(body.step).id.to_s
-          store.teacher_judgements.say(children(body.child_ids).map { |child| child[:id] }, step, body.known, now)
+          store.teacher_judgements.say(children(body.child_ids).map(&:id), step, body.known, now)
           row(step, body.child_ids)
         end
 
@@ -24,7 +24,7 @@ module Vantick
 
         # @param wanted [Array<Integer>] none for all of the class
         def children(wanted)
-          found = wanted.empty? ? school_class.children : school_class.children.select { |child| wanted.include?(child[:id]) }
+          found = wanted.empty? ? school_class.children : school_class.children.select { |child| wanted.include?(child.id) }
           unfit("One of these children isn't in the class. Reload the page.", :child_ids) if found.length < wanted.uniq.length
           found
         end
@@ -32,15 +32,15 @@ module Vantick
         def row(step_id, wanted)
           step = Core::Teaching::Step.find(step_id)
           mine = children(wanted)
-          answers = store.answers.of_class(school_class.id).group_by { |answer| answer[:child_id] }
-          said = store.teacher_judgements.of(mine.map { |child| child[:id] })
-          { step: step.id, children: mine.map { |child| child(child, step, answers.fetch(child[:id], []), said.fetch(child[:id], [])) } }
+          answers = store.answers.of_class(school_class.id).group_by(&:child_id)
+          said = store.teacher_judgements.of(mine.map(&:id))
+          { step: step.id, children: mine.map { |child| child(child, step, answers.fetch(child.id, []), said.fetch(child.id, [])) } }
         end
 
         def child(child, step, answers, said)
           word = said.find { |one| one[:step] == step.id.to_s }
-          about = answers.select { |answer| about?(Core::Teaching::Step.find(answer[:step]), step) }
-          { child_id: child[:id], name: child[:name], answers: about.last(SHOWN).map { |answer| answer(answer) },
+          about = answers.select { |answer| about?(Core::Teaching::Step.find(answer.step), step) }
+          { child_id: child.id, name: child.name, answers: about.last(SHOWN).map { |answer| answer(answer) },
             said: word&.slice(:known, :said_at) }
         end
 
@@ -48,8 +48,8 @@ module Vantick
         def about?(asked, step) = asked == step || asked.covers?(step)
 
         def answer(answer)
-          { **answer.to_h.slice(:time, :verdict), said: answer[:read_as].empty? ? answer[:answer] : answer[:read_as],
-            right: Core::Marking::MarkedAnswer.right?(answer[:verdict], school_class.wording), at: answer[:answered_at] }
+          { **answer.to_h.slice(:time, :verdict), said: answer.read_as.empty? ? answer.answer : answer.read_as,
+            right: Core::Marking::MarkedAnswer.right?(answer.verdict, school_class.wording), at: answer.answered_at }
         end
       end
     end

@@ -9,7 +9,7 @@ module Vantick
           # @param most [Integer] groups that a teacher leads
           # @return [Hash] `groups`, and `kept_at` where a teacher put them together
           def of(store, school_class, most: Core::Teaching::Groups::MOST_GROUPS)
-            kept = store.kept_groups.of(school_class.id, school_class.children.map { |child| child[:id] })
+            kept = store.kept_groups.of(school_class.id, school_class.children.map(&:id))
             kept || { groups: proposed(store, school_class, most:), kept_at: nil }
           end
 

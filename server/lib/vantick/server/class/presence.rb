@@ -16,7 +16,7 @@ module Vantick
 
         private
 
-        def ids = @ids ||= store.classes.find(params.class_id).children.map { |child| child[:id] }
+        def ids = @ids ||= store.classes.find(params.class_id).children.map(&:id)
 
         def day_json(day) = { day:, child_ids: store.away.on(ids, day) }
       end

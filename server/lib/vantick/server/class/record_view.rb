@@ -6,7 +6,7 @@ module Vantick
       # Records, groups and weeks as the contract describes them.
       module RecordView
         # The task and the step on which the time that would settle a diagnosis is looked for, where there are no answers yet.
-        FIRST = { task: :dial_to_words, step: :quarters }.freeze
+        FIRST = :quarters
 
         GIVEN = %i[id check_id answer verdict read_as misreadings answered_at step task].freeze
 
@@ -18,10 +18,10 @@ module Vantick
           # @return [Hash]
           def record(child, answers, conventions, progress)
             marked = answers.map { |answer| Store::MarkedAnswers.from_row(answer, conventions) }
-            own = progress.by_child.fetch(child[:id])
+            own = progress.by_child.fetch(child.id)
             { child: child.slice(:id, :name), **progress_json(own),
-              next_step: progress.next_for(child[:id])&.id, stumbles: own.stumbles.map(&:id),
-              **beside(progress.asked.fetch(child[:id])), **behind(own.diagnosis, answers), steps: steps(own),
+              next_step: progress.next_for(child.id)&.id, stumbles: own.stumbles.map(&:id),
+              **beside(progress.asked.fetch(child.id)), **behind(own.diagnosis, answers), steps: steps(own),
               checks: checks(answers, marked), answers: answers.reverse.map { |answer| answer_json_of(answer, conventions) } }
           end
 
@@ -42,30 +42,30 @@ module Vantick
 
           # Asked with what the child was asked last.
           def next_best(diagnosis, answers)
-            step = Core::Teaching::Step.find((answers.last || FIRST)[:step])
+            step = Core::Teaching::Step.find(answers.last&.step || FIRST)
             found = Core::Judging::ItemSelection.advice(diagnosis, step)
             found && { time: found.time.dial_time.to_s, task: found.task.id, step: step.id }
           end
 
           def piece(evidence, diagnosis, answers)
             id = evidence.misreading.id
-            behind = answers.each_index.select { |at| answers[at][:misreadings].include?(id.to_s) }
+            behind = answers.each_index.select { |at| answers[at].misreadings.include?(id.to_s) }
             { misreading: id, chances: evidence.chances, hits: evidence.hits, own_hits: evidence.own_hits, shown: evidence.shown?,
               likely: diagnosis.likely.include?(evidence.misreading), probability: diagnosis.probability(evidence.misreading).round(3),
-              behind: behind.map { |at| answers[at][:id] }, times: helping(evidence.misreading, answers.values_at(*behind)) }
+              behind: behind.map { |at| answers[at].id }, times: helping(evidence.misreading, answers.values_at(*behind)) }
           end
 
           # At the hardest step of the answers behind it.
           def helping(misreading, behind)
-            steps = behind.map { |answer| Core::Teaching::Step.find(answer[:step]) }
+            steps = behind.map { |answer| Core::Teaching::Step.find(answer.step) }
             step = steps.max_by { |one| Core::Teaching::Step.all.index(one) } || Core::Teaching::Step.with_times.first
             Core::Teaching::HelpingClocks.of(misreading, step).map(&:to_s)
           end
 
           def checks(answers, marked)
             given = answers.zip(marked).reject { |_, one| one.verdict == :blank }
-            given.group_by { |answer, _| answer[:check_id] }.values.map do |pairs|
-              { day: Store::SchoolDay.date(pairs.first.first[:answered_at]), answered: pairs.length, right: pairs.count do |_, one|
+            given.group_by { |answer, _| answer.check_id }.values.map do |pairs|
+              { day: Store::SchoolDay.date(pairs.first.first.answered_at), answered: pairs.length, right: pairs.count do |_, one|
                 one.right?
               end }
             end
@@ -99,10 +99,10 @@ module Vantick
           end
 
           def answer_json_of(answer, conventions)
-            task = Core::Marking::Task.find(answer[:task])
-            time = task.parse_time(answer[:time])
+            task = Core::Marking::Task.find(answer.task)
+            time = task.parse_time(answer.time)
             right = task.notation == :hands ? time.dial_time.to_s : task.write(task.right_answer(time), conventions)
-            { **answer.slice(*GIVEN), misreadings: Store::MarkedAnswers.causes(answer[:misreadings]), time: time.dial_time.to_s, right: }
+            { **answer.slice(*GIVEN), misreadings: Store::MarkedAnswers.causes(answer.misreadings), time: time.dial_time.to_s, right: }
           end
         end
       end

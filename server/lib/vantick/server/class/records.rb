@@ -9,9 +9,9 @@ module Vantick
           school_class = store.classes.find(params.class_id)
           child = store.classes.child_in(school_class.id, params.child_id)
           progress = child.left_at ? Store::ProgressCache.of_child(child, school_class, store, today:) : standing_of(school_class)
-          answers = store.answers.of_child(child[:id])
+          answers = store.answers.of_child(child.id)
           record = RecordView.record(child, answers, school_class.wording, progress)
-          { **record, unreadable: store.answers.unreadable(child[:id]) }
+          { **record, unreadable: store.answers.unreadable(child.id) }
         end
 
         # As they were put together by hand, or as the answers propose.
@@ -45,7 +45,7 @@ module Vantick
 
         # Each of the class once.
         def check_children(child_ids)
-          known = store.classes.find(params.class_id).children.map { |child| child[:id] }
+          known = store.classes.find(params.class_id).children.map(&:id)
           unfit("One of these children isn't in the class. Reload the page.", :groups) if (child_ids - known).any?
           unfit("A child can be in one group only.", :groups) if child_ids.uniq.length < child_ids.length
         end

@@ -47,7 +47,7 @@ module Vantick
         def of_begun(begun)
           first = Date.iso8601(begun[:began_on]).jd
           last = first + (TABLE[:weeks] * 7)
-          earlier, since = answers.partition { |answer| answer[:answered_at] < begun[:made_at] }
+          earlier, since = answers.partition { |answer| answer.answered_at < begun[:made_at] }
           { began_on: begun[:began_on], ends_on: Date.jd(last).iso8601, weeks: begun[:weeks],
             before: before(begun[:weeks], first, earlier), after: (after(begun[:weeks], last, earlier, since) if @today > first) }
         end
@@ -73,14 +73,14 @@ module Vantick
         # Of the answers on the plan's steps.
         def right(weeks, given)
           ids = weeks.map { |week| week[:step].to_s }
-          asked = given.select { |answer| ids.include?(answer[:step]) }
+          asked = given.select { |answer| ids.include?(answer.step) }
           counted = asked.map { |answer| Store::MarkedAnswers.from_row(answer, @class.wording) }.select(&:telling?)
           { right: counted.count(&:right?), answered: counted.length }
         end
 
         def answers = @answers ||= @store.answers.of_child(@child.id)
 
-        def jd(answer) = Store::SchoolDay.jd(answer[:answered_at])
+        def jd(answer) = Store::SchoolDay.jd(answer.answered_at)
       end
     end
   end

@@ -15,7 +15,7 @@ module Vantick
         # @return [Hash]
         def state(child)
           open = @session.prepare
-          { child: child.slice(:id, :name), kind: @session.seat[:kind], told: @session.feedback?, adjustments:, **going_on(open) }
+          { child: child.slice(:id, :name), kind: @session.seat.kind, told: @session.feedback?, adjustments:, **going_on(open) }
         end
 
         # @param open [Array<Hash>] turns that are not done
@@ -23,23 +23,23 @@ module Vantick
         # @return [Hash] what comes next, what is kept ahead, and how it ended
         def going_on(open, held: [])
           over = @session.over?
-          now, ahead = open.partition { |turn| turn[:ahead].zero? }
+          now, ahead = open.partition { |turn| turn.ahead.zero? }
           ahead = now.drop(1) if @session.fixed?
-          { open: @session.seat[:open], round: round(over), turn: views(now.first(1)).first,
-            ahead_ids: ahead.map { |one| one[:id] }, ahead: views(ahead.reject { |one| held.include?(one[:id]) }),
-            end: over || !@session.seat[:open] ? end_of : nil }
+          { open: @session.seat.open, round: round(over), turn: views(now.first(1)).first,
+            ahead_ids: ahead.map(&:id), ahead: views(ahead.reject { |one| held.include?(one.id) }),
+            end: over || !@session.seat.open ? end_of : nil }
         end
 
         # @param taken [Desk::DeviceSession::SubmissionResult]
         # @return [Hash]
         def taken(taken)
-          { turn_id: taken.turn[:id], done: taken.done, results: results(taken), sentence: sentence(taken), help: help(taken) }
+          { turn_id: taken.turn.id, done: taken.done, results: results(taken), sentence: sentence(taken), help: help(taken) }
         end
 
         # @param taken [Desk::DeviceSession::SubmissionResult] of a task that the child asked to be shown
         # @return [Hash]
         def helped(taken)
-          { turn_id: taken.turn[:id], done: true, results: [], sentence: "", help: turn_view(taken.turn).steps }
+          { turn_id: taken.turn.id, done: true, results: [], sentence: "", help: turn_view(taken.turn).steps }
         end
 
         private
@@ -49,7 +49,7 @@ module Vantick
           %i[voice larger unhurried buttons left_handed calm].to_h { |id| [id, @session.adjustments.on?(id)] }
         end
 
-        def round(over) = { number: @session.seat[:round], done: @session.done, of: @session.length, over: }
+        def round(over) = { number: @session.seat.round, done: @session.done, of: @session.length, over: }
 
         def end_of
           said = Core::Desk::Round.end_of(@session.marks, @conventions)
@@ -57,28 +57,28 @@ module Vantick
         end
 
         def results(taken)
-          taken.turn[:items].zip(taken.marked).map do |item, marked|
-            { item_id: item[:id], right: @session.feedback? ? marked.right? : nil, verdict: @session.feedback? ? marked.verdict : nil }
+          taken.turn.items.zip(taken.marked).map do |item, marked|
+            { item_id: item.id, right: @session.feedback? ? marked.right? : nil, verdict: @session.feedback? ? marked.verdict : nil }
           end
         end
 
         def sentence(taken)
           return Core::Desk::Feedback::WORDS[:kept] unless @session.feedback?
 
-          variant = taken.turn[:items].first[:variant]
+          variant = taken.turn.items.first.variant
           Core::Desk::Feedback.of_turn(taken.marked, @conventions, home: @session.adjustments.home, variant:)
         end
 
         # After the second try, of the first that was wrong.
         def help(taken)
-          return if !taken.done || !@session.feedback? || taken.marked.all?(&:right?) || taken.turn[:tries].zero?
+          return if !taken.done || !@session.feedback? || taken.marked.all?(&:right?) || taken.turn.tries.zero?
 
-          turn_view(taken.turn).steps(taken.turn[:items].zip(taken.marked).find { |_, marked| !marked.right? }.first)
+          turn_view(taken.turn).steps(taken.turn.items.zip(taken.marked).find { |_, marked| !marked.right? }.first)
         end
 
         def views(turns) = turns.map { |turn| turn_view(turn).to_h }
 
-        def turn_view(turn) = TurnView.new(turn, @conventions, day: @session.school_class[:day])
+        def turn_view(turn) = TurnView.new(turn, @conventions, day: @session.school_class.day)
       end
     end
   end

@@ -42,27 +42,27 @@ module Vantick
         def conventions = @conventions ||= school_class.wording
 
         # @return [Hash] the class without its children
-        def school_class = @school_class ||= @store.classes.plain(seat[:class_id])
+        def school_class = @school_class ||= @store.classes.plain(seat.class_id)
 
         # @return [Core::Teaching::Adjustments] of the child
         def adjustments = @knowledge.adjustments
 
         # @return [Boolean]
-        def fixed? = FIXED.include?(seat[:kind])
+        def fixed? = FIXED.include?(seat.kind)
 
         # @return [Boolean] whether a child is told of each answer
-        def feedback? = seat[:kind] != SILENT
+        def feedback? = seat.kind != SILENT
 
         # @return [Integer]
         def done = @done ||= @turns.done(seat)
 
         # @return [Boolean]
-        def baseline? = seat[:kind] == BASELINE
+        def baseline? = seat.kind == BASELINE
 
         # @return [Integer] tasks of this round, at most
         def length
-          @length ||= MOST[seat[:kind]] || @store.checks.item_ids(seat[:check_id], seat[:child_id]).length
-          seat[:kind] == PRACTICE ? adjustments.tasks(@length) : @length
+          @length ||= MOST[seat.kind] || @store.checks.item_ids(seat.check_id, seat.child_id).length
+          seat.kind == PRACTICE ? adjustments.tasks(@length) : @length
         end
 
         # @param done [Integer]
@@ -91,10 +91,10 @@ module Vantick
         # @return [SubmissionResult]
         # @raise [Store::Missing, Core::Error]
         def take(turn_id, given, late:)
-          turn = open.find { |one| one[:id] == turn_id } || @turns.find(seat, turn_id)
+          turn = open.find { |one| one.id == turn_id } || @turns.find(seat, turn_id)
           given = Submission.new(turn, given, turns: @turns, conventions:, home: adjustments.home)
-          return again(turn, given) if turn[:tries].positive? && given.before?
-          raise Store::Turns::Answered if turn[:done_at]
+          return again(turn, given) if turn.tries.positive? && given.before?
+          raise Store::Turns::Answered if turn.done_at
 
           taken(turn, given, given.marked, late)
         rescue Sequel::UniqueConstraintViolation
@@ -108,8 +108,8 @@ module Vantick
         def show(turn_id)
           raise Core::Error.new("Do this one by yourself.", field: :turn_id) if fixed? || baseline?
 
-          turn = open.find { |one| one[:id] == turn_id } || @turns.find(seat, turn_id)
-          raise Store::Turns::Answered if turn[:done_at]
+          turn = open.find { |one| one.id == turn_id } || @turns.find(seat, turn_id)
+          raise Store::Turns::Answered if turn.done_at
 
           @knowledge.shown(turn)
           finished(turn, [], done: true) { @turns.tried(turn, done: true, at:) }
@@ -118,18 +118,18 @@ module Vantick
         # @return [Array<Core::Marking::MarkedAnswer>] first tries of this round
         def marks
           turns = @turns.of_round(seat)
-          items = turns.flat_map { |turn| turn[:items] }.to_h { |item| [item[:id], item] }
-          @turns.answers(seat[:child_id], items.keys).map do |row|
-            Store::MarkedAnswers.from_row({ **row, **items.fetch(row[:item_id]).slice(:task, :time) }, conventions)
+          items = turns.flat_map(&:items).to_h { |item| [item.id, item] }
+          @turns.answers(seat.child_id, items.keys).map do |row|
+            Store::MarkedAnswers.from_row(row, conventions, items.fetch(row.item_id))
           end
         end
 
         # @return [DeviceSession] with another round begun
         def again_from_the_start
           step = @knowledge.learner.step.id.to_s
-          @store.desks.next_round(seat[:id], @now.iso8601, step:)
+          @store.desks.next_round(seat.id, @now.iso8601, step:)
           @knowledge.forget
-          again = seat.with(round: seat[:round] + 1, round_began_at: @now.iso8601, step:)
+          again = seat.with(round: seat.round + 1, round_began_at: @now.iso8601, step:)
           DeviceSession.new(again, store: @store, presence: @presence, now: @now)
         end
 
@@ -141,12 +141,12 @@ module Vantick
         def once? = !feedback? || baseline?
 
         # The same answer once more changes nothing; what was made of it is told again.
-        def again(turn, given) = SubmissionResult.new(marked: given.marked, done: !turn[:done_at].nil?, turn:)
+        def again(turn, given) = SubmissionResult.new(marked: given.marked, done: !turn.done_at.nil?, turn:)
 
         def taken(turn, given, marked, late)
-          done = late || once? || turn[:tries].positive? || marked.all?(&:right?)
+          done = late || once? || turn.tries.positive? || marked.all?(&:right?)
           # Before it is stored: what is known is worked out from what is stored, and what comes next from what is known.
-          @knowledge.learn(turn, marked) if turn[:tries].zero? && !fixed?
+          @knowledge.learn(turn, marked) if turn.tries.zero? && !fixed?
           finished(turn, marked, done:) { keep(turn, given, marked, done) }
         end
 
@@ -168,19 +168,19 @@ module Vantick
         end
 
         def choose(left, turn)
-          far = done + (turn[:round] == seat[:round] ? 1 : 0)
-          fixed? || !seat[:open] || over?(far) ? [] : queue.chosen(left, seed(far))
+          far = done + (turn.round == seat.round ? 1 : 0)
+          fixed? || !seat.open || over?(far) ? [] : queue.chosen(left, seed(far))
         end
 
         def keep(turn, given, marked, done)
-          kept = given.rows(seat[:child_id])
+          kept = given.rows(seat.child_id)
           @turns.tried(turn, done:, at:)
-          turn[:tries].zero? ? add_first(kept, marked) : kept.zip(marked) { |row, one| @turns.add_try(row, one, answered_at: at) }
+          turn.tries.zero? ? add_first(kept, marked) : kept.zip(marked) { |row, one| @turns.add_try(row, one, answered_at: at) }
         end
 
         # What was open before the answer came, brought up to it.
         def left(turn, done)
-          open.filter_map { |one| one[:id] == turn[:id] ? (one.with(tries: one[:tries] + 1) unless done) : one }
+          open.filter_map { |one| one.id == turn.id ? (one.with(tries: one.tries + 1) unless done) : one }
         end
 
         # An item of an exit may have been answered on paper before.
@@ -190,7 +190,7 @@ module Vantick
           end
         end
 
-        def goes_on? = seat[:open] && !over?
+        def goes_on? = seat.open && !over?
 
         def open = @open ||= @turns.open(seat)
 
@@ -205,7 +205,7 @@ module Vantick
         def queue = @queue ||= TaskQueue.new(seat, store: @store, knowledge: @knowledge, at:)
 
         # Another for each child and each task, and the same if asked again.
-        def seed(done) = (seat[:id] * 1009) + (seat[:round] * 101) + done
+        def seed(done) = (seat.id * 1009) + (seat.round * 101) + done
       end
     end
   end

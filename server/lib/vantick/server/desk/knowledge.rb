@@ -8,9 +8,9 @@ module Vantick
         # @param turn [Hash] with its items
         # @return [Core::Desk::Turn]
         def self.turn(turn)
-          task = Core::Marking::Task.find(turn[:task])
-          times = turn[:items].map { |item| task.parse_time(item[:time]) }
-          Core::Desk::Turn.new(step: Core::Teaching::Step.find(turn[:step]), task:, times:, reason: turn[:reason].to_sym)
+          task = Core::Marking::Task.find(turn.task)
+          times = turn.items.map { |item| task.parse_time(item.time) }
+          Core::Desk::Turn.new(step: Core::Teaching::Step.find(turn.step), task:, times:, reason: turn.reason.to_sym)
         end
 
         # @param seat [Hash]
@@ -25,7 +25,7 @@ module Vantick
         end
 
         # @return [Core::Teaching::Adjustments] as a teacher has set them by now
-        def adjustments = @adjustments ||= @store.register.adjustments_of(@seat[:child_id])
+        def adjustments = @adjustments ||= @store.register.adjustments_of(@seat.child_id)
 
         # @return [Core::Desk::Learner]
         def learner = @learner || @presence.learner(@seat) { worked_out(*@of_class.call) }.adjusted(adjustments)
@@ -54,12 +54,12 @@ module Vantick
         private
 
         def worked_out(school_class, conventions)
-          answers = @store.answers.of_child(@seat[:child_id])
+          answers = @store.answers.of_child(@seat.child_id)
           asked = answers.map { |answer| Store::ProgressCache.item_response(answer, conventions) }
-          turns = @store.turns.of_round(@seat).reject { |turn| turn[:done_at].nil? }.map { |turn| Knowledge.turn(turn) }
+          turns = @store.turns.of_round(@seat).reject { |turn| turn.done_at.nil? }.map { |turn| Knowledge.turn(turn) }
           own = Core::Teaching::ChildProgress.new(asked, today: Store::SchoolDay.today, wanted: Store::ProgressCache.wanted(conventions))
           Core::Desk::Learner.new(step: step(turns), answers: asked.map(&:marked), belief: own.diagnosis, turns:, ceiling:,
-                                  states: own.states, day_times: Core::Wording::DayPlace.times(school_class[:day]),
+                                  states: own.states, day_times: Core::Wording::DayPlace.times(school_class.day),
                                   review_due: own.review_due, baseline: baseline(answers, asked, school_class))
         end
 
@@ -67,26 +67,26 @@ module Vantick
         def step(turns)
           ladder = Core::Teaching::Step.with_times
           climbed = turns.reject { |turn| turn.reason == :known }.map(&:step)
-          [Core::Teaching::Step.find(@seat[:step]), *(climbed if ceiling)].max_by { |step| ladder.index(step) }
+          [Core::Teaching::Step.find(@seat.step), *(climbed if ceiling)].max_by { |step| ladder.index(step) }
         end
 
         # One above what the class was taught; none where the teacher chose the step.
         def ceiling
-          desk = @store.desks.find(@seat[:desk_id])
-          return if desk[:step] || @seat[:kind] == DeviceSession::BASELINE
+          desk = @store.desks.find(@seat.desk_id)
+          return if desk.step || @seat.kind == DeviceSession::BASELINE
 
-          taught = Store::ProgressCache.lessons(@store, desk[:class_id]).map(&:step)
-          Core::Teaching::Step.above([Core::Teaching::Step.find(@seat[:step]), *taught])
+          taught = Store::ProgressCache.lessons(@store, desk.class_id).map(&:step)
+          Core::Teaching::Step.above([Core::Teaching::Step.find(@seat.step), *taught])
         end
 
         # From what was known before, by the answers of this sitting.
         def baseline(answers, asked, school_class)
-          return unless @seat[:kind] == DeviceSession::BASELINE
+          return unless @seat.kind == DeviceSession::BASELINE
 
           today = Store::SchoolDay.today
-          child = @store.classes.child(@seat[:child_id])
-          belief = Store::ProgressCache.before(child, school_class, @store, @seat[:check_id], today:)
-          here = answers.zip(asked).select { |answer, _| answer[:check_id] == @seat[:check_id] }.map(&:last)
+          child = @store.classes.child(@seat.child_id)
+          belief = Store::ProgressCache.before(child, school_class, @store, @seat.check_id, today:)
+          here = answers.zip(asked).select { |answer, _| answer.check_id == @seat.check_id }.map(&:last)
           here.each_with_object(Core::Knowing::Baseline.new(belief, day: today)) do |one, found|
             found.answered(Core::Knowing::Baseline::Question.new(step: one.step, **item_response(one.marked)), one.marked)
           end

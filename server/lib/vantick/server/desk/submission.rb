@@ -17,7 +17,7 @@ module Vantick
           @turns = turns
           @conventions = conventions
           @home = home
-          return if answers.map { |one| one[:item_id] }.sort == turn[:item_ids].sort
+          return if answers.map { |one| one[:item_id] }.sort == turn.item_ids.sort
 
           raise Core::Error.new("These answers belong to another task.", field: :answers)
         end
@@ -35,9 +35,9 @@ module Vantick
         # @return [Array<Core::Marking::MarkedAnswer>] one for each item of the task
         def marked
           texts = @answers.to_h { |one| [one[:item_id], one[:answer]] }
-          @turn[:items].map do |item|
-            task = Core::Marking::Task.find(item[:task])
-            Core::Marking::Marker.mark(task:, time: task.parse_time(item[:time]), text: texts.fetch(item[:id]), said: item[:said],
+          @turn.items.map do |item|
+            task = Core::Marking::Task.find(item.task)
+            Core::Marking::Marker.mark(task:, time: task.parse_time(item.time), text: texts.fetch(item.id), said: item.said,
                                        conventions: @conventions, home: @home)
           end
         end
@@ -46,7 +46,7 @@ module Vantick
         # @return [Array<Hash>] as they are stored, in the order of the items
         def rows(child_id)
           rows = @answers.to_h { |one| [one[:item_id], { uuid: one[:id], **one.slice(:item_id, :answer), child_id: }] }
-          @turn[:items].map { |item| rows.fetch(item[:id]) }
+          @turn.items.map { |item| rows.fetch(item.id) }
         end
       end
     end

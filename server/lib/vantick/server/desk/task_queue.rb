@@ -11,7 +11,7 @@ module Vantick
         # @param open [Array<Hash>] turns that are not done
         # @return [Boolean] whether there is nothing to do, or not enough ahead
         def self.lacking?(open)
-          ahead = open.count { |turn| turn[:ahead] == 1 }
+          ahead = open.count { |turn| turn.ahead == 1 }
           open.length == ahead || ahead < AHEAD
         end
 
@@ -31,7 +31,7 @@ module Vantick
         # @param seed [Integer]
         # @return [Array<Array(Core::Desk::Turn, Boolean)>] what is missing: one to do, and some ahead
         def chosen(open, seed)
-          ahead, now = open.partition { |turn| turn[:ahead] == 1 }
+          ahead, now = open.partition { |turn| turn.ahead == 1 }
           next_one = now.empty? ? Core::Desk::TaskSelector.for(@knowledge.learner, seed:, beside: times(ahead)) : nil
           asked = [*now, *ahead].map { |turn| Knowledge.turn(turn) }.push(*next_one)
           [*next_one].map { |turn| [turn, false] } + more(asked, AHEAD - ahead.length, seed + 1).map { |turn| [turn, true] }
@@ -48,9 +48,9 @@ module Vantick
         # @param open [Array<Hash>]
         # @return [Array<Hash>] with all items of the check that the child has not had
         def assigned(open)
-          there = @store.turns.of_round(@seat).flat_map { |turn| turn[:item_ids] }
-          items = @store.checks.find(@seat[:check_id])[:items]
-          mine = items.select { |item| [nil, @seat[:child_id]].include?(item[:child_id]) && !there.include?(item[:id]) }
+          there = @store.turns.of_round(@seat).flat_map(&:item_ids)
+          items = @store.checks.find(@seat.check_id).items
+          mine = items.select { |item| [nil, @seat.child_id].include?(item.child_id) && !there.include?(item.id) }
           open + mine.map { |item| put(item) }
         end
 
@@ -66,8 +66,8 @@ module Vantick
         def times(turns) = turns.flat_map { |turn| Knowledge.turn(turn).times }
 
         def put(item)
-          task = Core::Marking::Task.find(item[:task])
-          turn = Core::Desk::Turn.new(step: Core::Teaching::Step.find(item[:step]), task:, times: [task.parse_time(item[:time])],
+          task = Core::Marking::Task.find(item.task)
+          turn = Core::Desk::Turn.new(step: Core::Teaching::Step.find(item.step), task:, times: [task.parse_time(item.time)],
                                       reason: :given)
           @store.turns.put(@seat, turn, items: [item], ahead: false, at: @at)
         end

@@ -10,13 +10,13 @@ module Vantick
 
         def knock
           desk = store.desks.coded(body.code, time)
-          school_class = store.classes.find(desk[:class_id])
-          children = school_class[:children].select { |child| desk[:child_ids].nil? || desk[:child_ids].include?(child[:id]) }
-          { code: desk[:code], class_name: school_class[:name], children:, pictures: Store::Keys::PICTURES }
+          school_class = store.classes.find(desk.class_id)
+          children = school_class.children.select { |child| desk.child_ids.nil? || desk.child_ids.include?(child.id) }
+          { code: desk.code, class_name: school_class.name, children:, pictures: Store::Keys::PICTURES }
         end
 
         def read_seat
-          seated = (seat = Access::Seat.of(env)) ? seat[:readable] : false
+          seated = (seat = Access::Seat.of(env)) ? seat.readable : false
           { seated:, why: seated ? nil : Access::Guard::LOST[Access::Seat.lost(env)] }
         end
 
@@ -25,7 +25,7 @@ module Vantick
           child = child_at(desk)
           check_key(child)
           headers = {}
-          Access::Seat.give(headers, store.desks.sit(desk[:id], child[:id], step: step_of(desk, child), at: now))
+          Access::Seat.give(headers, store.desks.sit(desk.id, child.id, step: step_of(desk, child), at: now))
           reply({ child: child.slice(:id, :name) }, headers:)
         end
 
@@ -50,7 +50,7 @@ module Vantick
         end
 
         def next_round
-          unfit("We're finished for now.", :round) unless seat[:open]
+          unfit("We're finished for now.", :round) unless seat.open
           presence.saw(seat, time, doing: true)
           repeatable = !device_session.fixed? && !device_session.baseline?
           @device_session = device_session.again_from_the_start if repeatable && device_session.over?
@@ -61,7 +61,7 @@ module Vantick
         def read_own_record
           look
           conventions = device_session.conventions
-          answers = store.answers.of_child(seat[:child_id]).map { |answer| Store::MarkedAnswers.from_row(answer, conventions) }
+          answers = store.answers.of_child(seat.child_id).map { |answer| Store::MarkedAnswers.from_row(answer, conventions) }
           dials = Core::Desk::Readable.of(answers).map { |one| dial_json(one) }
           { dials: }
         end
@@ -73,7 +73,7 @@ module Vantick
         end
 
         def leave_desk
-          store.desks.leave(seat[:id])
+          store.desks.leave(seat.id)
           headers = {}
           Access::Seat.take(headers)
           reply({ left: true }, headers:)
@@ -84,7 +84,7 @@ module Vantick
         def seat = env.fetch(Access::Seat::KEY)
 
         # After the end answers may still arrive, but nothing is shown any more.
-        def look = seat[:readable] || refuse(401, Access::Guard::SIT_DOWN, nil)
+        def look = seat.readable || refuse(401, Access::Guard::SIT_DOWN, nil)
 
         def presence = env.fetch(Access::DevicePresence::KEY)
 
@@ -94,15 +94,15 @@ module Vantick
 
         # An answer kept on a device may be to a task of another desk, at which the same child sat before.
         def asked_at
-          at = store.desks.seat_of_turn(seat[:child_id], body.turn_id, time)
-          return device_session if at.nil? || at[:id] == seat[:id]
+          at = store.desks.seat_of_turn(seat.child_id, body.turn_id, time)
+          return device_session if at.nil? || at.id == seat.id
 
           Server::Desk::DeviceSession.new(at, store:, presence:, now: time)
         end
 
         def view = @view ||= DeskView.new(device_session)
 
-        def child = store.classes.child(seat[:child_id])
+        def child = store.classes.child(seat.child_id)
 
         def plain(text) = text.scrub("\uFFFD").tr("\u0000", "\uFFFD")
 
@@ -112,8 +112,8 @@ module Vantick
         end
 
         def child_at(desk)
-          found = store.classes.children(desk[:class_id]).find { |one| one[:id] == body.child_id }
-          return found if found && (desk[:child_ids].nil? || desk[:child_ids].include?(found[:id]))
+          found = store.classes.children(desk.class_id).find { |one| one.id == body.child_id }
+          return found if found && (desk.child_ids.nil? || desk.child_ids.include?(found.id))
 
           unfit("Your name is not on this list. Ask your teacher.", :child_id)
         end
@@ -121,11 +121,11 @@ module Vantick
         # The same is said of every wrong key; after some of them the card rests.
         def check_key(child)
           device = Http::ClientAddress.device(env)
-          left = presence.try_key(child[:id], device)
+          left = presence.try_key(child.id, device)
           rests(left) if left.positive?
-          return presence.right_key(child[:id], device) if store.keys.of_child(child[:id]) == body.pictures
+          return presence.right_key(child.id, device) if store.keys.of_child(child.id) == body.pictures
 
-          presence.wrong_key(child[:id], device)
+          presence.wrong_key(child.id, device)
           unfit(NOT_YOURS, :pictures)
         end
 
@@ -135,10 +135,10 @@ module Vantick
 
         # The desk's step, or the child's own next one.
         def step_of(desk, child)
-          return desk[:step] if desk[:step] || Server::Desk::DeviceSession::FIXED.include?(desk[:kind])
+          return desk.step if desk.step || Server::Desk::DeviceSession::FIXED.include?(desk.kind)
 
-          progress = Store::ProgressCache.of(store.classes.find(desk[:class_id]), store, today: Store::SchoolDay.today)
-          (progress.next_for(child[:id]) || Core::Teaching::Step.hardest).id.to_s
+          progress = Store::ProgressCache.of(store.classes.find(desk.class_id), store, today: Store::SchoolDay.today)
+          (progress.next_for(child.id) || Core::Teaching::Step.hardest).id.to_s
         end
       end
     end

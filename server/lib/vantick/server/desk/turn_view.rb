@@ -17,23 +17,23 @@ module Vantick
           @turn = turn
           @conventions = conventions
           @day = day
-          @task = Core::Marking::Task.find(turn[:task])
+          @task = Core::Marking::Task.find(turn.task)
           @about = Core::Desk::DeskTask.for(@task)
-          @variant = turn[:items].first[:variant]&.to_sym
+          @variant = turn.items.first.variant&.to_sym
           @told = @variant ? Core::Desk::Variants.words(@variant) : {}
         end
 
         # @return [Hash]
         def to_h
-          { id: @turn[:id], task: @task.id, entry:, ask: @told.fetch(:ask, @about.ask), sees: @task.sees, tried: @turn[:tries],
-            items: @turn[:items].map { |item| item(item) }, strips:, cards:, example:, sign: @conventions.sign }
+          { id: @turn.id, task: @task.id, entry:, ask: @told.fetch(:ask, @about.ask), sees: @task.sees, tried: @turn.tries,
+            items: @turn.items.map { |item| item(item) }, strips:, cards:, example:, sign: @conventions.sign }
         end
 
         # @param item [Store::Rows::Item]
         # @return [Hash] the way to its answer
-        def steps(item = @turn[:items].first)
-          mistake = item[:misreading] && Core::Reading::Misreading.find(item[:misreading])
-          steps_to(item, @task.parse_time(item[:time]), mistake:)
+        def steps(item = @turn.items.first)
+          mistake = item.misreading && Core::Reading::Misreading.find(item.misreading)
+          steps_to(item, @task.parse_time(item.time), mistake:)
         end
 
         private
@@ -41,21 +41,21 @@ module Vantick
         def entry = @told.fetch(:entry, @about.entry).to_sym
 
         def steps_to(item, time, mistake: nil)
-          { item_id: item[:id], **hands(time), steps: Core::Desk::Help.steps(@task, time, @conventions, mistake:).map(&:to_h) }
+          { item_id: item.id, **hands(time), steps: Core::Desk::Help.steps(@task, time, @conventions, mistake:).map(&:to_h) }
         end
 
         # A clock that is shown before the child's own, where the step is new.
         def example
-          item = @turn[:items].first
-          steps_to(item, @task.parse_time(item[:example])) if item[:example] && @turn[:tries].zero?
+          item = @turn.items.first
+          steps_to(item, @task.parse_time(item.example)) if item.example && @turn.tries.zero?
         end
 
         def item(item)
-          time = @task.parse_time(item[:time])
-          { id: item[:id], **seen_hands(time), shown: shown(time), said: item[:said].to_s, options: options(item),
+          time = @task.parse_time(item.time)
+          { id: item.id, **seen_hands(time), shown: shown(time), said: item.said.to_s, options: options(item),
             numerals: @task.asks == :numerals ? [time.hour_passed, time.minute_numeral] : [], day: day(time),
-            on_clock: (on_clock(time) if item[:helped] == 1 && @variant != :find), clocks: clocks(item, time),
-            half: (Core::Desk::Beginning.half(@task, time, @conventions).to_h if item[:half] == 1) }
+            on_clock: (on_clock(time) if item.helped == 1 && @variant != :find), clocks: clocks(item, time),
+            half: (Core::Desk::Beginning.half(@task, time, @conventions).to_h if item.half == 1) }
         end
 
         # The wrong clock, or those to choose from.
@@ -71,11 +71,11 @@ module Vantick
         def offered(item, time) = Core::Desk::Variants.offered(@task, time, **question_fields(item))
 
         # Always the same for one item.
-        def question_fields(item) = { against: @turn[:against] && Core::Reading::Misreading.find(@turn[:against]), seed: item[:id] }
+        def question_fields(item) = { against: @turn.against && Core::Reading::Misreading.find(@turn.against), seed: item.id }
 
         # Help for whoever is new to a step.
         def on_clock(time)
-          look = Core::Choosing::Support.look(Core::Teaching::Step.find(@turn[:step]), @task, time)
+          look = Core::Choosing::Support.look(Core::Teaching::Step.find(@turn.step), @task, time)
           words = %w[to past].map { |side| Core::Wording::ClassWords.fill("%{#{side}}", @conventions) }
           { hour_gap: look[:hour_gap], minute_numbers: look[:minute_numbers], sides: look[:sides] ? words : nil }
         end
@@ -103,25 +103,25 @@ module Vantick
         def strips
           return [] unless %i[words mistake count].include?(entry)
 
-          Core::Desk::Strips.for(Core::Teaching::Step.find(@turn[:step]), @conventions, whole: entry != :count).map(&:to_h)
+          Core::Desk::Strips.for(Core::Teaching::Step.find(@turn.step), @conventions, whole: entry != :count).map(&:to_h)
         end
 
         # Not in the order of the clocks.
         def cards
           case entry
-          when :pairs then @turn[:items].map { |item| Core::Dial::DialTime.parse(item[:time]).digital(@conventions.sign) }.sort
-          when :choice then choices(@turn[:items].first)
+          when :pairs then @turn.items.map { |item| Core::Dial::DialTime.parse(item.time).digital(@conventions.sign) }.sort
+          when :choice then choices(@turn.items.first)
           when :halves then Core::Dial::DayTime::HALVES.map { |half| Core::Wording::PartReader.day_half_name(half) }
           else []
           end
         end
 
         def choices(item)
-          offered(item, @task.parse_time(item[:time])).map { |answer| @task.write(answer, @conventions) }
+          offered(item, @task.parse_time(item.time)).map { |answer| @task.write(answer, @conventions) }
         end
 
         # The cause among others that could be.
-        def options(item) = Views::CheckView.options(item, @conventions, item[:id])
+        def options(item) = Views::CheckView.options(item, @conventions, item.id)
       end
     end
   end

@@ -38,7 +38,7 @@ module Vantick
         end
 
         def renew_key
-          known = store.classes.children(params.class_id).any? { |child| child[:id] == params.child_id }
+          known = store.classes.children(params.class_id).any? { |child| child.id == params.child_id }
           raise Store::Missing.new("child", params.child_id) unless known
 
           presence.end_rests([params.child_id])
@@ -56,9 +56,9 @@ module Vantick
         def presence = env.fetch(Access::DevicePresence::KEY)
 
         def desk(desk)
-          open = desk[:closed_at].nil? && desk[:expires_at] > now
+          open = desk.closed_at.nil? && desk.expires_at > now
           { **desk.slice(*KEPT), open:, address: "#{address}/join", reachable: reachable?,
-            qr: open ? Documents::QrPath.of("#{address}/join?code=#{desk[:code]}") : "" }
+            qr: open ? Documents::QrPath.of("#{address}/join?code=#{desk.code}") : "" }
         end
       end
     end

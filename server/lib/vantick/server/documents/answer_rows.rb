@@ -25,7 +25,7 @@ module Vantick
         def initialize(check, school_class)
           @check = check
           @class = school_class
-          @children = school_class[:children].to_h { |child| [folded(child[:name]), child] }
+          @children = school_class.children.to_h { |child| [folded(child.name), child] }
           @point = school_class.wording.sign == "."
         end
 
@@ -66,8 +66,8 @@ module Vantick
         # By its number, or by what it shows where no other clock shows it.
         def clock(name)
           number = name[CLOCK, 1] and return number.to_i.clamp(0, 99)
-          alike = @check[:items].select { |item| item[:child_id].nil? && item[:time] == name }
-          return @check[:items].index(alike.first) + 1 if alike.one?
+          alike = @check.items.select { |item| item.child_id.nil? && item.time == name }
+          return @check.items.index(alike.first) + 1 if alike.one?
 
           refuse("Row 1: #{Core.excerpt(name)} is not a clock. Write clock 1, clock 2 and so on.")
         end
@@ -82,10 +82,10 @@ module Vantick
         # @return [Hash] the child of a row, that no row before it was about
         def once(row, number, columns, seen)
           child = named(AnswerTables.plain(row[columns ? columns[:child] : 0]), number)
-          before = seen[child[:id]]
-          refuse("Row #{number}: #{child[:name]} is already in row #{before}.") if before
+          before = seen[child.id]
+          refuse("Row #{number}: #{child.name} is already in row #{before}.") if before
 
-          seen[child[:id]] = number
+          seen[child.id] = number
           child
         end
 
@@ -93,9 +93,9 @@ module Vantick
           items = AnswerTables.items_of(@check, child)
           given = columns.empty? ? row.drop(1) : in_order(row, columns)
           given = given.map { |cell| AnswerTables.plain(cell).then { |text| text == AnswerTables::NOT_HERE ? "" : as_written(text) } }
-          too_many(number, child[:name], items) if given.drop(items.length).any? { |cell| !cell.empty? }
+          too_many(number, child.name, items) if given.drop(items.length).any? { |cell| !cell.empty? }
           filled = items.zip(given).reject { |_, answer| answer.to_s.empty? }
-          filled.map { |item, answer| { child_id: child[:id], item_id: item[:id], answer: } }
+          filled.map { |item, answer| { child_id: child.id, item_id: item.id, answer: } }
         end
 
         def in_order(row, columns) = (1..columns.except(:child).keys.max.to_i).map { |number| columns[number] && row[columns[number]] }

@@ -26,12 +26,12 @@ module Vantick
           # @param later [Array<Integer>] children who were not here then
           # @return [String] children down, clocks across
           def csv(check, school_class, answers, later: [])
-            given = answers.to_h { |answer| [[answer[:child_id], answer[:item_id]], answer[:answer]] }
+            given = answers.to_h { |answer| [[answer.child_id, answer.item_id], answer.answer] }
             MARK + CSV.generate do |csv|
               csv << [NAME, *(1..most(check)).map { |number| "clock #{number}" }]
-              school_class[:children].each do |child|
-                csv << [safe(child[:name]), *items_of(check, child).map do |item|
-                  later.include?(child[:id]) ? NOT_HERE : safe(given[[child[:id], item[:id]]].to_s).then { |cell| cell unless cell.empty? }
+              school_class.children.each do |child|
+                csv << [safe(child.name), *items_of(check, child).map do |item|
+                  later.include?(child.id) ? NOT_HERE : safe(given[[child.id, item.id]].to_s).then { |cell| cell unless cell.empty? }
                 end]
               end
             end
@@ -53,10 +53,10 @@ module Vantick
           def read(text, check, school_class) = AnswerRows.new(check, school_class).read(text)
 
           # @return [Array<Rows::Item>] those that a child has
-          def items_of(check, child) = check[:items].select { |item| [nil, child[:id]].include?(item[:child_id]) }
+          def items_of(check, child) = check.items.select { |item| [nil, child.id].include?(item.child_id) }
 
           # @return [Integer] clocks that a child has at most
-          def most(check) = check[:items].map { |item| item[:child_id] }.tally.values.max || 0
+          def most(check) = check.items.map(&:child_id).tally.values.max || 0
 
           # As it was before it was made safe.
           def plain(cell) = cell.to_s.gsub(/[\u00a0\u2007\u202f]/, " ").strip.gsub(ESCAPED, "\\1\\2\\3")

@@ -47,7 +47,7 @@ module Vantick
         def id(kind, number) = "vantick-#{@school}-#{kind}-#{number}"
 
         # @return [String] the id that a child came with, or one of this school's
-        def child_id(child) = @ids[child[:id]] || id(:child, child[:id])
+        def child_id(child) = @ids[child.id] || id(:child, child.id)
 
         private
 
@@ -92,7 +92,7 @@ module Vantick
 
         # A first name or alias is all there is of a child, and the name of the account of a teacher.
         def members
-          children = @class.children.map { |child| Member.new(child[:id], child_id(child), child[:name], TABLE[:words][:student]) }
+          children = @class.children.map { |child| Member.new(child.id, child_id(child), child.name, TABLE[:words][:student]) }
           return children unless @teacher
 
           number = "teacher-#{@teacher[:id]}"
@@ -138,7 +138,7 @@ module Vantick
         end
 
         def scores
-          children = @class.children.to_h { |child| [child[:id], child] }
+          children = @class.children.to_h { |child| [child.id, child] }
           @results.flat_map do |check|
             check[:scores].slice(*children.keys).map do |child_id, score|
               row(id(:result, "#{check[:id]}-#{child_id}"), lineItemSourcedId: id(:check, check[:id]),

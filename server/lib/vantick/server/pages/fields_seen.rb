@@ -36,8 +36,8 @@ module Vantick
         def read(picture, corners, items, own: Core::Paper::OwnDigits::NONE)
           warp = Core::Paper::Homography.new(Documents::Finder.middles(@page.area), corners)
           @page.fields.group_by(&:item).map do |at, fields|
-            task = Core::Marking::Task.find(items[at][:task])
-            reader = Core::Paper::FieldReader.new(task, task.parse_time(items[at][:time]), own:)
+            task = Core::Marking::Task.find(items[at].task)
+            reader = Core::Paper::FieldReader.new(task, task.parse_time(items[at].time), own:)
             field(picture, warp, at, fields, reader)
           end
         end

@@ -27,8 +27,8 @@ module Vantick
         # @param check [Hash] one that was kept
         # @return [Printing]
         def self.of_check(check, school_class)
-          kind = Core::Choosing::SheetKind.of_check(Core::Marking::Task.find(check[:task]), check[:items].length)
-          new(school_class, { kind: kind.id.to_s, **PLAIN, **check[:sheet], step: check[:step], task: check[:task] })
+          kind = Core::Choosing::SheetKind.of_check(Core::Marking::Task.find(check.task), check.items.length)
+          new(school_class, { kind: kind.id.to_s, **PLAIN, **check.sheet, step: check.step, task: check.task })
         end
 
         # @param check [Hash] one that was kept
@@ -37,18 +37,18 @@ module Vantick
         # @return [Documents::Sheet] the same that was made
         def drawn_sheet(check, only: nil, names: nil)
           @settings = { **@settings, names: } unless names.nil?
-          task = Core::Marking::Task.find(check[:task])
-          by_child = check[:items].group_by { |item| item[:child_id] }.transform_values { |rows| rows.map { |row| item(row, task) } }
+          task = Core::Marking::Task.find(check.task)
+          by_child = check.items.group_by(&:child_id).transform_values { |rows| rows.map { |row| item(row, task) } }
           kind = Core::Choosing::SheetKind.find(@settings[:kind])
-          step = Core::Teaching::Step.find(check[:step])
-          sheet(versions(check, by_child, only), code: check[:code], made_at: check[:made_at], kind:, step:, task:)
+          step = Core::Teaching::Step.find(check.step)
+          sheet(versions(check, by_child, only), code: check.code, made_at: check.made_at, kind:, step:, task:)
         end
 
         # Those who get paper of their own: every child by name, or nobody in particular.
         # @param own [Boolean] whether each has exercises of its own
         def names(own:)
           return [[nil, ""]] unless own || own_pages?
-          return @children.map { |child| [(child[:id] if own), ""] } unless @settings[:names]
+          return @children.map { |child| [(child.id if own), ""] } unless @settings[:names]
 
           @children.map { |child| child.values_at(:id, :name) }
         end
@@ -58,12 +58,12 @@ module Vantick
 
         # @return [Documents::Sheet]
         def sheet(versions, code:, made_at:, **what)
-          Documents::Sheet.new(**what, **set, versions:, code:, conventions:, sign:, origin: origin(made_at), day: @class[:day])
+          Documents::Sheet.new(**what, **set, versions:, code:, conventions:, sign:, origin: origin(made_at), day: @class.day)
         end
 
         # @return [Array<String>] names that the typeface has no letters for: they are left to be written
         def unprintable
-          names = @settings[:names] ? @children.map { |child| child[:name] } : []
+          names = @settings[:names] ? @children.map(&:name) : []
           names.reject { |name| Documents::Letters.all?(name) }
         end
 
@@ -85,8 +85,8 @@ module Vantick
 
         # All of the class, or those for whom it was set.
         def for_whom
-          wanted = @settings[:child_ids] or return @class[:children]
-          children = @class[:children].select { |child| wanted.include?(child[:id]) }
+          wanted = @settings[:child_ids] or return @class.children
+          children = @class.children.select { |child| wanted.include?(child.id) }
           raise Core::Error.new("None of these children is in the class any more.", field: :child_ids) if children.empty?
 
           children
@@ -111,23 +111,23 @@ module Vantick
         def whose(only, own:)
           return names(own:) unless only
 
-          child = @children.find { |one| one[:id] == only }
+          child = @children.find { |one| one.id == only }
           raise Core::Error.new("This child isn't in the check's class.", field: :child_id) unless child
 
-          [[child[:id], child[:name]]]
+          [[child.id, child.name]]
         end
 
         def item(row, task)
-          misreading = row[:misreading] && Core::Reading::Misreading.find(row[:misreading])
-          said = row[:said] && Core::Wording::AnswerReader.read(row[:said], conventions).first&.saying
-          time = task.parse_time(row[:time])
+          misreading = row.misreading && Core::Reading::Misreading.find(row.misreading)
+          said = row.said && Core::Wording::AnswerReader.read(row.said, conventions).first&.saying
+          time = task.parse_time(row.time)
           wears = %i[helped larger].to_h { |look| [look, (true if row[look] == 1)] }
-          Core::Choosing::SheetChoice::Item.new(time:, said:, misreading:, level: row[:level], **wears).freeze
+          Core::Choosing::SheetChoice::Item.new(time:, said:, misreading:, level: row.level, **wears).freeze
         end
 
         def origin(made_at)
           day = Date.jd(Store::SchoolDay.jd(made_at))
-          [@class[:name], Core::Wording::English.day(day, @conventions, year: true)].join(" · ")
+          [@class.name, Core::Wording::English.day(day, @conventions, year: true)].join(" · ")
         end
 
         # Two letters, the same for the same choice of times.

@@ -47,7 +47,7 @@ module Vantick
         # @return [Hash] the page as {#read} gives it, with its pieces and the answers that are sure
         def named(picture, corners, check, child_id, page_number)
           pieces, answers = fields(picture, corners, check, child_id, page_number)
-          @typed.settle({ check_id: check[:id], child_id:, page: page_number, pieces:, answers: })
+          @typed.settle({ check_id: check.id, child_id:, page: page_number, pieces:, answers: })
         end
 
         private
@@ -57,7 +57,7 @@ module Vantick
           page = drawn(check, child_id)[page_number - 1]
           return [[], []] unless page&.located?
 
-          items = check[:items].select { |item| [nil, child_id].include?(item[:child_id]) }
+          items = check.items.select { |item| [nil, child_id].include?(item.child_id) }
           own = @store.own_digits.of(child_id)
           pieces = page.read(picture, corners, items, own:).map { |field| piece(field, items[field.at], child_id) }
           [pieces, pieces.filter_map { |one| answer(one, items) if one[:sure] == 1 }]
@@ -83,9 +83,9 @@ module Vantick
         def of_piece(picture, piece)
           check = @store.checks.coded(piece.name.code)
           child_id = whose(piece.name.child, check)
-          return of_other(check, child_id) if check[:class_id] != @class[:id]
+          return of_other(check, child_id) if check.class_id != @class.id
 
-          known = { check_id: check[:id], child_id:, page: piece.name.page }
+          known = { check_id: check.id, child_id:, page: piece.name.page }
           return { **refused("unnamed", WORDS["unnamed"]), **known } unless child_id
 
           of_child(picture, piece, check, known)
@@ -97,22 +97,22 @@ module Vantick
 
         # Whose it is stays with the picture, so that it goes where the child is erased. Another teacher's class has no name here.
         def of_other(check, child_id)
-          mine, theirs = [@class.id, check[:class_id]].map { |id| @store.shares.owner(id) }
-          words = mine == theirs ? format(WORDS["other"], name: @store.classes.find(check[:class_id])[:name]) : WORDS["anothers"]
+          mine, theirs = [@class.id, check.class_id].map { |id| @store.shares.owner(id) }
+          words = mine == theirs ? format(WORDS["other"], name: @store.classes.find(check.class_id).name) : WORDS["anothers"]
           { **refused("refused", words), child_id: child_of(check, child_id) }
         end
 
         def child_of(check, child_id)
-          @store.classes.child(child_id).then { |child| child.id if child.class_id == check[:class_id] } if child_id
+          @store.classes.child(child_id).then { |child| child.id if child.class_id == check.class_id } if child_id
         rescue Store::Missing
           nil
         end
 
         def of_child(picture, piece, check, known)
-          child = @class[:children].find { |one| one[:id] == known[:child_id] }
+          child = @class.children.find { |one| one.id == known[:child_id] }
           return gone(known) unless child
 
-          return { **known, **refused("twice", format(WORDS["twice"], name: child[:name])) } if @store.scans.read?(*known.values)
+          return { **known, **refused("twice", format(WORDS["twice"], name: child.name)) } if @store.scans.read?(*known.values)
 
           pieces, answers = fields(picture, piece.corners, check, known[:child_id], known[:page])
           @typed.settle({ **known, state: "read", words: "", pieces:, answers: })
@@ -138,9 +138,9 @@ module Vantick
 
         # The pages that the child had; drawn once for all who had the same.
         def drawn(check, child_id)
-          own = check[:items].any? { |item| item[:child_id] == child_id }
+          own = check.items.any? { |item| item.child_id == child_id }
           @drawn ||= {}
-          @drawn[[check[:id], (child_id if own)]] ||= begin
+          @drawn[[check.id, (child_id if own)]] ||= begin
             sheet = Printing.of_check(check, @class).drawn_sheet(check, only: own ? child_id : :spare)
             sheet.pages.map { |page| FieldsSeen.new(page) }
           end
@@ -148,7 +148,7 @@ module Vantick
 
         def piece(field, item, child_id)
           seen = field.seen
-          { item_id: item[:id], child_id:, kind: field.kind.to_s, **as_read(seen), forms: forms(seen),
+          { item_id: item.id, child_id:, kind: field.kind.to_s, **as_read(seen), forms: forms(seen),
             answer_uuid: (SecureRandom.uuid if seen.sure), settled_at: (Clock.iso8601 if seen.sure),
             picture: Sequel.blob(GreyPng.write(field.picture)) }
         end
@@ -162,13 +162,13 @@ module Vantick
 
         # An empty field is answered with a dash, as a teacher would type it.
         def answer(piece, items)
-          item = items.find { |one| one[:id] == piece[:item_id] }
+          item = items.find { |one| one.id == piece[:item_id] }
           text = piece[:seen].empty? ? "-" : piece[:seen]
           marked(item, piece[:child_id], text, piece[:answer_uuid])
         end
 
         def marked(item, child_id, text, uuid)
-          [{ uuid:, item_id: item[:id], child_id:, answer: text }, Store::MarkedAnswers.judged(item, text, @conventions)]
+          [{ uuid:, item_id: item.id, child_id:, answer: text }, Store::MarkedAnswers.judged(item, text, @conventions)]
         end
       end
     end

@@ -19,7 +19,7 @@ module Vantick
           return page unless page[:pieces]&.any?
 
           typed = typed(page)
-          items = @store.checks.find(page[:check_id])[:items].to_h { |item| [item[:id], item] }
+          items = @store.checks.find(page[:check_id]).items.to_h { |item| [item.id, item] }
           pieces = page[:pieces].map do |piece|
             before = typed[piece[:item_id]]
             before ? beside(piece, before, items[piece[:item_id]]) : piece

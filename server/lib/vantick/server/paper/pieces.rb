@@ -43,9 +43,9 @@ module Vantick
         end
 
         def seen(check, waiting:)
-          { pieces: store.pieces.pieces(check[:id], waiting:).map { |piece| piece_json(piece) },
-            sample: store.pieces.sample(check[:id], SAMPLE).map { |piece| piece_json(piece) },
-            looked_at: store.pieces.looked_at(check[:class_id]) }
+          { pieces: store.pieces.pieces(check.id, waiting:).map { |piece| piece_json(piece) },
+            sample: store.pieces.sample(check.id, SAMPLE).map { |piece| piece_json(piece) },
+            looked_at: store.pieces.looked_at(check.class_id) }
         end
 
         def settle(piece, uuid, answer, marked)
@@ -55,9 +55,9 @@ module Vantick
         end
 
         def marked(check, piece, text)
-          item = check[:items].find { |one| one[:id] == piece.item_id }
+          item = check.items.find { |one| one.id == piece.item_id }
           home = store.register.adjustments_of(piece.child_id).home
-          conventions = store.classes.conventions(check[:class_id])
+          conventions = store.classes.conventions(check.class_id)
           Store::MarkedAnswers.typed(item, text, conventions, home:, own: -> { store.own_words.of(piece.child_id) })
         end
 

@@ -89,7 +89,7 @@ module Vantick
           Work::Runner.wake(store)
         end
 
-        def made_up(class_id) = (store.scans.made_up if store.classes.find(class_id)[:made_up])
+        def made_up(class_id) = (store.scans.made_up if store.classes.find(class_id).made_up)
 
         # The check that the made-up children worked on; made once.
         def build_rows(sheet)
@@ -116,12 +116,12 @@ module Vantick
 
         def check_here(check_id, class_id)
           store.checks.find(check_id).tap do |check|
-            unfit("This check belongs to another class.", :check_id) if check[:class_id] != class_id
+            unfit("This check belongs to another class.", :check_id) if check.class_id != class_id
           end
         end
 
         def child_here(child_id, class_id)
-          children = store.classes.children(class_id).map { |child| child[:id] }
+          children = store.classes.children(class_id).map(&:id)
           unfit("This child isn't in the class of this file.", :child_id) unless children.include?(child_id)
         end
 
@@ -148,7 +148,7 @@ module Vantick
 
         def whole(scan)
           read, others = store.scans.pages(scan.id).partition { |page| page.state == "read" }
-          names = store.classes.children(scan.class_id).to_h { |child| [child[:id], child[:name]] }
+          names = store.classes.children(scan.class_id).to_h { |child| [child.id, child.name] }
           { scan: scan_json(scan), read: read.length, check_ids: read.map(&:check_id).uniq, missing: missing(names, read),
             children: names.values_at(*read.map(&:child_id).uniq).compact, others: others.map { |page| unread(page) } }
         end
@@ -158,7 +158,7 @@ module Vantick
         # Children of its checks whose paper is in no file: each may have been photographed alone.
         def missing(names, read)
           checks = read.map(&:check_id).uniq.map { |id| store.checks.find(id) }
-          children = names.map { |id, name| { id:, name: } }
+          children = names.map { |id, name| Store::Rows::ChildName.of({ id:, name: }) }
           asked = checks.flat_map { |check| Views::CheckView.questions(check, children, []).map { |child| child[:id] } }.uniq
           names.slice(*(asked - store.scans.children_of(checks.map(&:id)))).values
         end

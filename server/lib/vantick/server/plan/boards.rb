@@ -25,8 +25,8 @@ module Vantick
 
         def read_boards
           lesson = store.lessons.find(params.lesson_id)
-          wording = store.classes.conventions(lesson[:class_id])
-          { boards: store.boards.of_lesson(lesson[:class_id], lesson[:id]).map { |row| shown(row, wording) } }
+          wording = store.classes.conventions(lesson.class_id)
+          { boards: store.boards.of_lesson(lesson.class_id, lesson.id).map { |row| shown(row, wording) } }
         end
 
         private
@@ -57,7 +57,7 @@ module Vantick
         # The lesson in which it was shown, where it was in one of this class.
         def lesson_id
           lesson = body.lesson_id && store.lessons.find(body.lesson_id)
-          unfit("This lesson is another class's.", :lesson_id) if lesson && lesson[:class_id] != params.class_id
+          unfit("This lesson is another class's.", :lesson_id) if lesson && lesson.class_id != params.class_id
 
           lesson&.id
         end

@@ -11,7 +11,7 @@ module Vantick
         class << self
           # @param row [Hash] as kept
           # @return [Hash] what a list shows of it
-          def summary(row) = { **row.slice(:id, :class_id, :child_ids, :day, :given_at), **row[:plan].slice(:step, :task, :minutes) }
+          def summary(row) = { **row.slice(:id, :class_id, :child_ids, :day, :given_at), **row.plan.slice(:step, :task, :minutes) }
 
           # @param row [Hash] as kept
           # @param plan [Core::Teaching::LessonPlan]

@@ -48,14 +48,14 @@ module Vantick
         def end_lesson
           row = store.lessons.find(params.lesson_id)
           left_out = body.left_out.map { |text| Core::Dial::DialTime.parse(text).to_s }.uniq
-          store.lessons.change(row[:id], left_out:, given_at: now, seconds: body.seconds.map(&:to_h))
+          store.lessons.change(row.id, left_out:, given_at: now, seconds: body.seconds.map(&:to_h))
           lesson(store.lessons.find(row.id))
         end
 
         def open_exit
           row = store.lessons.find(params.lesson_id)
-          id = row[:check_id] || Store::ExitCheck.make(store, row, planned(row[:plan], row[:class_id]), now)
-          reply({ check_id: id }, status: row[:check_id] ? 200 : 201)
+          id = row.check_id || Store::ExitCheck.make(store, row, planned(row.plan, row.class_id), now)
+          reply({ check_id: id }, status: row.check_id ? 200 : 201)
         end
 
         private
@@ -80,7 +80,7 @@ module Vantick
         def of_class(child_ids)
           return if child_ids.to_a.empty?
 
-          others = child_ids - store.classes.find(params.class_id).children.map { |child| child[:id] }
+          others = child_ids - store.classes.find(params.class_id).children.map(&:id)
           others.empty? ? child_ids.uniq : unfit("One of these children isn't in the class.", :child_ids)
         end
 
@@ -90,7 +90,7 @@ module Vantick
 
         def earlier(class_id, step_id) = maker(class_id).earlier(step_id)
 
-        def day_of(class_id) = store.classes.find(class_id)[:day]
+        def day_of(class_id) = store.classes.find(class_id).day
 
         def conventions(class_id) = store.classes.conventions(class_id)
       end

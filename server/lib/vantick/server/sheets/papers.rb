@@ -8,8 +8,8 @@ module Vantick
         def print_sheet
           check = store.checks.find(params.check_id)
           only = params.child_id || (:spare if params.spare)
-          sheet = Pages::Printing.of_check(check, store.classes.find(check[:class_id])).drawn_sheet(check, only:, names: params.names)
-          pdf(sheet, "sheet-#{check[:code]}", Time.iso8601(check[:made_at]), params.slice(:part, :sides))
+          sheet = Pages::Printing.of_check(check, store.classes.find(check.class_id)).drawn_sheet(check, only:, names: params.names)
+          pdf(sheet, "sheet-#{check.code}", Time.iso8601(check.made_at), params.slice(:part, :sides))
         end
 
         def print_material
@@ -22,9 +22,9 @@ module Vantick
 
         def answers_as_table
           check = store.checks.find(params.check_id)
-          current = store.answers.current([check[:id]]).fetch(check[:id], [])
+          current = store.answers.current([check.id]).fetch(check.id, [])
           table = Documents::AnswerTables.csv(check, store.classes.find(check.class_id), current, later: later(check, current))
-          file(table, "answers-#{check[:code] || check[:id]}.csv")
+          file(table, "answers-#{check.code || check.id}.csv")
         end
 
         def dial_picture

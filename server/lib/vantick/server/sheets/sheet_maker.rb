@@ -47,7 +47,7 @@ module Vantick
 
           set = @settings[:level_of].to_h { |one| one.transform_keys(&:to_s).values_at("child_id", "level") }
           @printing.children.map do |child|
-            { child_id: child[:id], name: child[:name], level: set[child[:id]] || @known.levels.fetch(child[:id], 1) }
+            { child_id: child.id, name: child.name, level: set[child.id] || @known.levels.fetch(child.id, 1) }
           end
         end
 
@@ -90,7 +90,7 @@ module Vantick
 
         # In the order of the children, those together that are alike.
         def languages
-          ids = @printing.children.map { |child| child[:id] }
+          ids = @printing.children.map(&:id)
           @known.adjustments.values_at(*ids).compact.filter_map(&:home).group_by(&:id).values.flatten
         end
 
@@ -131,7 +131,7 @@ module Vantick
 
         def each(choice)
           level_of = levels.to_h { |one| [one[:child_id], one[:level]] }
-          ids = @printing.children.first(@few || @printing.children.length).map { |child| child[:id] }
+          ids = @printing.children.first(@few || @printing.children.length).map(&:id)
           readers = ids.map { |id| reader(id, level_of[id]) }
           ids.zip(choice.versions(readers, @settings[:seed])).to_h
         end

@@ -21,7 +21,7 @@ module Vantick
 
           check = store.checks.add(class_id: params.class_id, step: maker.step.id.to_s, task: maker.task.id.to_s, items: maker.items,
                                    sheet: maker.settings, made_at: now)
-          { check_id: check[:id], code: check[:code] }
+          { check_id: check.id, code: check.code }
         end
 
         def list_calls
@@ -35,14 +35,14 @@ module Vantick
 
         def preview_kept
           check = store.checks.find(params.check_id)
-          printing = Pages::Printing.of_check(check, store.classes.find(check[:class_id]))
+          printing = Pages::Printing.of_check(check, store.classes.find(check.class_id))
           sheet = printing.drawn_sheet(check, names: params.names)
           { **drawn(sheet, sheet.pages.first(1)), unprintable: printing.unprintable, paper: paper(sheet) }
         end
 
         def find_sheet
           check = store.checks.coded(params.code)
-          { check_id: check[:id], code: check[:code], class_id: check[:class_id] }
+          { check_id: check.id, code: check.code, class_id: check.class_id }
         end
 
         private
@@ -73,9 +73,9 @@ module Vantick
           since = (Clock.now - (Core::Choosing::SheetChoice::LATELY_DAYS * 86_400)).iso8601
           levels = levelled?(settings) ? levels(school_class, step) : {}
           SheetMaker::Known.new(misreadings: own?(kind) ? own_misreadings(school_class) : [],
-                                lately: store.checks.lately(school_class[:id], since), levels:,
+                                lately: store.checks.lately(school_class.id, since), levels:,
                                 review_due: review_due(school_class, settings),
-                                adjustments: store.register.adjustments(school_class[:id]))
+                                adjustments: store.register.adjustments(school_class.id))
         end
 
         # Kinds for which the class's own mistakes count.
@@ -100,7 +100,7 @@ module Vantick
         # What the class's answers show, the commonest first.
         def own_misreadings(school_class)
           conventions = school_class.wording
-          answers = store.answers.of_class(school_class[:id]).group_by { |answer| answer[:child_id] }
+          answers = store.answers.of_class(school_class.id).group_by(&:child_id)
           marked = answers.transform_values { |some| some.map { |answer| Store::MarkedAnswers.from_row(answer, conventions) } }
           Core::Judging::ClassEvidence.new(marked).showing.sort_by { |_, children| -children.length }.map(&:first)
         end

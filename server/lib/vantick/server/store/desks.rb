@@ -93,7 +93,7 @@ module Vantick
         # @param now [Time]
         # @return [Array<Rows::Seat>]
         def seats(desk, now)
-          rows = @db[:seats].join(:desks, id: :desk_id).where(desk_id: desk[:id]).select(*SEAT)
+          rows = @db[:seats].join(:desks, id: :desk_id).where(desk_id: desk.id).select(*SEAT)
           rows.map { |row| Rows::Seat.of(row, **still(row, now)) }
         end
 

@@ -17,9 +17,9 @@ module Vantick
             paper(plan.task) if on_paper
             times = times(plan)
             items = times.map { |time| { time: time.to_s, step: step_of(time, plan), task: nil } }
-            check = store.checks.add(class_id: row[:class_id], step: plan.step.id.to_s, task: plan.task.id.to_s, items:, made_at:)
-            store.lessons.change(row[:id], check_id: check[:id])
-            check[:id]
+            check = store.checks.add(class_id: row.class_id, step: plan.step.id.to_s, task: plan.task.id.to_s, items:, made_at:)
+            store.lessons.change(row.id, check_id: check.id)
+            check.id
           end
 
           # @param time [DialTime, DayTime] of the lesson

@@ -9,15 +9,16 @@ module Vantick
         UNCLEAR = "?"
         DRAWN = "Type the number of the matching picture, - for blank, or ? if you can't read it."
 
-        # @param answer [Hash] with its `task` and `time` as well
+        # @param answer [Rows::Answer, Rows::AnswerWithItem]
         # @param conventions [Core::Wording::Conventions]
+        # @param item [Rows::Item, Rows::AnswerWithItem] with the `task` and `time` of what was answered
         # @return [Core::Marking::MarkedAnswer]
-        def self.from_row(answer, conventions)
-          task = Core::Marking::Task.find(answer[:task])
-          of(answer, task, task.parse_time(answer[:time]), conventions)
+        def self.from_row(answer, conventions, item = answer)
+          task = Core::Marking::Task.find(item.task)
+          of(answer, task, task.parse_time(item.time), conventions)
         end
 
-        # @param item [Hash] as kept: `task`, `time` and what was said
+        # @param item [Rows::Item]
         # @param text [String] as it was typed
         # @param conventions [Core::Wording::Conventions]
         # @param home [Core::Wording::HomeLanguage, nil] of the child
@@ -25,8 +26,8 @@ module Vantick
         # @return [Core::Marking::MarkedAnswer]
         # @raise [Core::AnswerTooLong]
         def self.judged(item, text, conventions, home: nil, own: nil)
-          task = Core::Marking::Task.find(item[:task])
-          Core::Marking::Marker.mark(task:, time: task.parse_time(item[:time]), text:, said: item[:said], conventions:, home:, own:)
+          task = Core::Marking::Task.find(item.task)
+          Core::Marking::Marker.mark(task:, time: task.parse_time(item.time), text:, said: item.said, conventions:, home:, own:)
         end
 
         # What a teacher types: of a drawing it is a picture's number, which the page sends as angles, or a sign for none or unclear.
@@ -53,9 +54,9 @@ module Vantick
         # @param conventions [Core::Wording::Conventions]
         # @return [Core::Marking::MarkedAnswer]
         def self.of(answer, task, time, conventions)
-          verdict = answer[:verdict].to_sym
-          Core::Marking::MarkedAnswer.new(task:, time:, verdict:, misreadings: answer[:misreadings].map(&:to_sym),
-                                          read_as: answer[:read_as].to_s, accepted: conventions.accepts?(verdict))
+          verdict = answer.verdict.to_sym
+          Core::Marking::MarkedAnswer.new(task:, time:, verdict:, misreadings: answer.misreadings.map(&:to_sym),
+                                          read_as: answer.read_as.to_s, accepted: conventions.accepts?(verdict))
         end
       end
     end

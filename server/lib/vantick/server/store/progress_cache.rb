@@ -15,18 +15,18 @@ module Vantick
         # @param today [Integer] the Julian day of today
         # @return [Core::Teaching::ClassProgress]
         def self.of(school_class, store, today:)
-          cached(KEPT, school_class, store, today, store.answers.of_class(school_class[:id]))
+          cached(KEPT, school_class, store, today, store.answers.of_class(school_class.id))
         end
 
         # The same of all answers there are, and not of the last ones alone.
         def self.of_year(school_class, store, today:)
-          cached(YEARS, school_class, store, today, store.answers.of_class(school_class[:id], limit: nil))
+          cached(YEARS, school_class, store, today, store.answers.of_class(school_class.id, limit: nil))
         end
 
         def self.cached(made, school_class, store, today, answers)
           known = known(store, school_class)
           made_of = [answers, known, today, school_class.slice(:children, :conventions)]
-          made.of([store.object_id, school_class[:id]], made_of) { build(school_class, answers, today, known) }
+          made.of([store.object_id, school_class.id], made_of) { build(school_class, answers, today, known) }
         end
         private_class_method :cached
 
@@ -34,7 +34,7 @@ module Vantick
         # @param school_class [Rows::SchoolClass]
         # @return [String]
         def self.key(kind, school_class, store, today:)
-          ids = school_class.children.map { |child| child[:id] }
+          ids = school_class.children.map(&:id)
           known = [kind, school_class.id, ids, school_class.conventions, today, answered(store, ids), store.teacher_judgements.mark(ids),
                    store.away.of(ids), store.register.joined_later(school_class.id),
                    lessons(store, school_class.id).map { |lesson| [lesson.step.id, lesson.day] }]
@@ -61,7 +61,7 @@ module Vantick
         # @param day [Integer] a Julian day
         # @return [Core::Teaching::ClassProgress]
         def self.of_day(school_class, store, day)
-          answers = store.answers.of_class(school_class.id, limit: nil).select { |answer| SchoolDay.jd(answer[:answered_at]) <= day }
+          answers = store.answers.of_class(school_class.id, limit: nil).select { |answer| SchoolDay.jd(answer.answered_at) <= day }
           known = known(store, school_class)
           known = { **known, lessons: known[:lessons].select { |lesson| lesson.day <= day } }
           made_of = [answers, known, day, school_class.slice(:children, :conventions)]
@@ -88,7 +88,7 @@ module Vantick
         # What is known beside the answers.
         # @return [Hash] `lessons`, `said`, `away` and `since` by child, and by check how it was answered
         def self.known(store, school_class)
-          ids = school_class.children.map { |child| child[:id] }
+          ids = school_class.children.map(&:id)
           since = store.register.joined_later(school_class.id).slice(*ids).transform_values { |at| SchoolDay.jd(at) }
           { lessons: lessons(store, school_class.id), said: judgements(store, school_class.children), away: store.away.of(ids), since:,
             checks: store.checks.ways(ids) }
@@ -97,7 +97,7 @@ module Vantick
 
         # @return [Hash{Integer => Array<Core::Teaching::TeacherJudgements>}] by child
         def self.judgements(store, children)
-          store.teacher_judgements.of(children.map { |child| child[:id] }).transform_values do |some|
+          store.teacher_judgements.of(children.map(&:id)).transform_values do |some|
             some.map do |one|
               step = Core::Teaching::Step.find(one[:step])
               Core::Teaching::TeacherJudgement.new(step:, known: one[:known], day: SchoolDay.jd(one[:said_at]))
@@ -108,9 +108,9 @@ module Vantick
 
         def self.build(school_class, answers, today, known)
           conventions = school_class.wording
-          by_child = answers.group_by { |answer| answer[:child_id] }
-          answered = school_class[:children].to_h do |child|
-            [child[:id], by_child.fetch(child[:id], []).map { |answer| item_response(answer, conventions, known[:checks]) }]
+          by_child = answers.group_by(&:child_id)
+          answered = school_class.children.to_h do |child|
+            [child.id, by_child.fetch(child.id, []).map { |answer| item_response(answer, conventions, known[:checks]) }]
           end
           presence = Core::Teaching::Presence.new(answered, **known.slice(:away, :since))
           Core::Teaching::ClassProgress.new(answered, today:, presence:, wanted: ProgressCache.wanted(conventions),
@@ -122,7 +122,7 @@ module Vantick
         # Those that were given, and on other days those that were planned in the term: a lesson that nobody called off was held.
         # @return [Array<Core::Teaching::SchemeOfWork::GivenLesson>] oldest first
         def self.lessons(store, class_id)
-          given = whole(store.lessons.taught(class_id)).map { |row| given_lesson(row[:plan][:step], SchoolDay.jd(row[:given_at])) }
+          given = whole(store.lessons.taught(class_id)).map { |row| given_lesson(row.plan[:step], SchoolDay.jd(row.given_at)) }
           days = given.map(&:day)
           (given + held(store, class_id).reject { |lesson| days.include?(lesson.day) }).sort_by.with_index { |lesson, at| [lesson.day, at] }
         end
@@ -135,7 +135,7 @@ module Vantick
         private_class_method :held
 
         # Nobody learns a step in five minutes.
-        def self.whole(lessons) = lessons.reject { |row| Core::Teaching::StageMinutes.plain?(row[:plan][:minutes]) }
+        def self.whole(lessons) = lessons.reject { |row| Core::Teaching::StageMinutes.plain?(row.plan[:minutes]) }
 
         def self.given_lesson(step, day) = Core::Teaching::SchemeOfWork::GivenLesson.new(step: Core::Teaching::Step.find(step), day:)
         private_class_method :whole, :given_lesson
@@ -147,10 +147,10 @@ module Vantick
         # @param checks [Hash{Integer => Hash}] see {Checks#ways}
         # @return [Core::Teaching::ItemResponse]
         def self.item_response(answer, conventions, checks = {})
-          day = SchoolDay.jd(answer[:answered_at])
+          day = SchoolDay.jd(answer.answered_at)
           marked = MarkedAnswers.from_row(answer, conventions)
-          Core::Teaching::ItemResponse.new(step: Core::Teaching::Step.find(answer[:step]), marked:, day:, helped: answer[:helped] == 1,
-                                           **checks.fetch(answer[:check_id], {}))
+          Core::Teaching::ItemResponse.new(step: Core::Teaching::Step.find(answer.step), marked:, day:, helped: answer.helped == 1,
+                                           **checks.fetch(answer.check_id, {}))
         end
       end
     end

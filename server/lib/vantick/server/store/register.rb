@@ -84,7 +84,7 @@ module Vantick
         def self.not_here_then?(joined_at, answers, child_id)
           return false if joined_at.nil? || answers.empty?
 
-          answers.none? { |answer| answer[:child_id] == child_id } && answers.map { |answer| answer[:answered_at] }.max < joined_at
+          answers.none? { |answer| answer.child_id == child_id } && answers.map(&:answered_at).max < joined_at
         end
 
         # @return [Array<Hash>] all children of a class, those who left as well

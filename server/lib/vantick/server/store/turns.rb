@@ -24,16 +24,16 @@ module Vantick
         end
 
         # @return [Array<Rows::Turn>] that are not done, the next first, then those kept ahead
-        def open(seat) = with_items(of(seat).where(round: seat[:round], done_at: nil).order(:ahead, :id).all)
+        def open(seat) = with_items(of(seat).where(round: seat.round, done_at: nil).order(:ahead, :id).all)
 
         # @return [String, nil] when the first task of this round was done
-        def began(seat) = of(seat).where(round: seat[:round]).min(:done_at)
+        def began(seat) = of(seat).where(round: seat.round).min(:done_at)
 
         # @return [Integer] done in this round
-        def done(seat) = of(seat).where(round: seat[:round]).exclude(done_at: nil).count
+        def done(seat) = of(seat).where(round: seat.round).exclude(done_at: nil).count
 
         # @return [Array<Rows::Turn>] of the round, oldest first, with their items
-        def of_round(seat) = with_items(of(seat).where(round: seat[:round]).order(:id).all)
+        def of_round(seat) = with_items(of(seat).where(round: seat.round).order(:id).all)
 
         # @param seat [Hash]
         # @param turn [Core::Desk::Turn]
@@ -42,18 +42,19 @@ module Vantick
           same = { said: turn.said&.words, misreading: turn.mistake&.id&.to_s, step: turn.step.id.to_s, task: turn.task.id.to_s,
                    **looks(turn) }
           rows = turn.times.map { |time| { time: time.to_s, **same } }
-          put(seat, turn, items: add_items(seat[:check_id], seat[:child_id], rows), ahead:, at:)
+          put(seat, turn, items: add_items(seat.check_id, seat.child_id, rows), ahead:, at:)
         end
 
         # A turn about items that are there for all.
-        # @param items [Array<Hash>]
+        # @param items [Array<Rows::Item>]
         # @return [Rows::Turn]
         def put(seat, turn, items:, ahead:, at:)
           row = { **seat.slice(:desk_id, :child_id, :round), step: turn.step.id.to_s, task: turn.task.id.to_s, reason: turn.reason.to_s,
                   against: turn.against&.id&.to_s, ahead: ahead ? 1 : 0, asked_at: at }
-          item_ids = items.map { |item| item[:id] }
+          item_ids = items.map(&:id)
           id = @db[:turns].insert(**row, item_ids: JSON.generate(item_ids))
-          Rows::Turn.of(row, id:, item_ids: item_ids.freeze, items: items.map { |item| item(item, row) }.freeze, tries: 0, done_at: nil)
+          asked = items.map { |item| item.with(**row.slice(:step, :task)) }.freeze
+          Rows::Turn.of(row, id:, item_ids: item_ids.freeze, items: asked, tries: 0, done_at: nil)
         end
 
         # @param uuids [Array<String>] of first tries and later ones
@@ -69,7 +70,7 @@ module Vantick
         # @raise [Answered]
         def tried(turn, done:, at:)
           unchanged = @db[:turns].where(turn.slice(:id, :tries))
-          raise Answered if unchanged.update(tries: turn[:tries] + 1, done_at: done ? at : nil).zero?
+          raise Answered if unchanged.update(tries: turn.tries + 1, done_at: done ? at : nil).zero?
         end
 
         # A second try, kept beside the first.
@@ -88,7 +89,7 @@ module Vantick
         # @return [Hash{Integer => Array<Rows::Turn>}] by child, the turns of the round that each is in, oldest first
         def of_rounds(desk)
           now = { desk_id: Sequel[:turns][:desk_id], child_id: Sequel[:turns][:child_id], round: Sequel[:turns][:round] }
-          rows = @db[:turns].join(:seats, now).where(Sequel[:turns][:desk_id] => desk[:id]).select_all(:turns)
+          rows = @db[:turns].join(:seats, now).where(Sequel[:turns][:desk_id] => desk.id).select_all(:turns)
           rows.order(Sequel[:turns][:id]).map { |row| Rows::Turn.of(row) }.group_by(&:child_id)
         end
 
@@ -107,7 +108,7 @@ module Vantick
         end
 
         # Whatever its check is about: it is asked as the turn says.
-        def item(row, turn) = Rows::Item.of(row, step: turn[:step], task: turn[:task])
+        def item(row, turn) = Rows::Item.of(row, step: turn.step, task: turn.task)
 
         def looks(turn)
           { helped: turn.helped ? 1 : nil, larger: nil, example: turn.example&.to_s, half: turn.half? ? 1 : nil,
@@ -118,7 +119,7 @@ module Vantick
           position = (@db[:items].where(check_id:).max(:position) || -1) + 1
           rows.each_with_index.map do |row, at|
             id = @db[:items].insert(**row, check_id:, child_id:, position: position + at)
-            { **row, id:, check_id:, child_id:, level: nil }
+            Rows::Item.of({ **row, id:, check_id:, child_id:, level: nil })
           end
         end
       end

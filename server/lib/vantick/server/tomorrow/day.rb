@@ -21,8 +21,8 @@ module Vantick
         # One lesson, whatever comes next.
         def make_lesson_stack
           row = store.lessons.find(params.lesson_id)
-          maker = StackMaker.new(store, store.classes.find(row[:class_id]), now:)
-          { stack_id: maker.of_lesson(row, seed: row[:plan][:seed]).id }
+          maker = StackMaker.new(store, store.classes.find(row.class_id), now:)
+          { stack_id: maker.of_lesson(row, seed: row.plan[:seed]).id }
         end
 
         private

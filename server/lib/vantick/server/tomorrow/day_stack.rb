@@ -53,7 +53,7 @@ module Vantick
 
           check = @store.checks.find(part[:check_id])
           printing = Pages::Printing.of_check(check, @class)
-          { **part, sheet: printing.drawn_sheet(check), names: printing.children.map { |child| child[:name] } }
+          { **part, sheet: printing.drawn_sheet(check), names: printing.children.map(&:name) }
         rescue Store::Missing, Core::Error
           nil
         end
@@ -79,7 +79,7 @@ module Vantick
 
         def adjusted
           set = @store.register.adjustments(@class.id)
-          @class.children.select { |child| set.key?(child[:id]) }.to_h { |child| [child[:name], set[child[:id]]] }
+          @class.children.select { |child| set.key?(child.id) }.to_h { |child| [child.name, set[child.id]] }
         end
 
         def entries(sides, stacks, own_pages)

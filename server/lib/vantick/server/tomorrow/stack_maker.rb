@@ -72,7 +72,7 @@ module Vantick
         end
 
         def lesson_sheet(lesson, plan, seed, served)
-          own = (lesson.child_ids || @class.children.map { |child| child[:id] }) - served
+          own = (lesson.child_ids || @class.children.map(&:id)) - served
           own.any? ? Sheets::LessonSheet.new(@store, @class, plan, now: @now).part(own, seed:) : nil
         end
 
