@@ -4,8 +4,7 @@
 RSpec.describe "What the pages are made of" do
   it "asks once for what was asked lately, anew after a change, and again where the server was away" do
     done = lab(<<~JS)
-      const load = (id) => lab.api.readLadder(id);
-      const ask = (id) => used(() => lab.api.useApiQuery("ladder", () => [id], load));
+      const ask = (id) => used(() => lab.api.useApiQuery(lab.api.readLadder, () => [id]));
       const settle = (ms = 30) => new Promise((resolve) => setTimeout(resolve, ms));
       const first = ask(1);
       const waits = first.data.value;
@@ -16,6 +15,7 @@ RSpec.describe "What the pages are made of" do
       (await next()).answer({ steps: [2] });
       await settle();
       const renewed = [first.data.value.steps[0], second.data.value.steps[0]];
+      lab.leave();
       const changing = lab.api.removeLesson(3);
       (await next()).answer({});
       await changing;
@@ -31,13 +31,14 @@ RSpec.describe "What the pages are made of" do
 
   it "takes a preview for no change: what was asked lately is there at once, and after a change that was refused too" do
     done = lab(<<~JS)
-      const ask = () => used(() => lab.api.useApiQuery("ladder", () => [1], lab.api.readLadder));
+      const ask = () => used(() => lab.api.useApiQuery(lab.api.readLadder, () => [1]));
       const settle = () => new Promise((resolve) => setTimeout(resolve, 30));
       const there = [];
       ask();
       (await next()).answer({ steps: [1] });
       await settle();
       for (const [path, status] of [["/api/name-readings", 200], ["/api/classes", 422]]) {
+        lab.leave();
         const doing = lab.api.api.POST(path, { body: {} });
         (await next()).answer({}, status);
         await doing;
@@ -50,9 +51,34 @@ RSpec.describe "What the pages are made of" do
     expect(done).to eq([1, 1])
   end
 
+  it "asks all that is on the page again once the page has done something, and nothing where that was refused" do
+    done = lab(<<~JS)
+      const settle = () => new Promise((resolve) => setTimeout(resolve, 30));
+      const { run } = used(lab.api.useApiMutation);
+      const ladder = used(() => lab.api.useApiQuery(lab.api.readLadder, () => [1]));
+      const tokens = used(() => lab.api.useApiQuery(lab.api.listTokens, () => [1], { select: (found) => found.tokens }));
+      (await next()).answer({ steps: [1] });
+      (await next()).answer({ tokens: [] });
+      await settle();
+      const doing = run(() => lab.api.makeToken(1, { name: "Tom", scope: "reading" }));
+      const sent = await next();
+      sent.answer({ id: 1, token: "t" }, 201);
+      await doing;
+      const again = [await next(), await next()];
+      again.forEach((one) => one.answer(one.path.endsWith("tokens") ? { tokens: [7] } : { steps: [2] }));
+      await settle();
+      const refused = run(() => lab.api.withdrawToken(1, 7));
+      (await next()).answer({}, 404);
+      return { sent: sent.path, again: again.map((one) => one.path).sort(), done: await doing, refused: await refused,
+        now: [ladder.data.value.steps[0], tokens.data.value[0]], quiet: await quiet() };
+    JS
+    expect(done).to eq({ sent: "/api/classes/1/tokens", again: %w[/api/classes/1/ladder /api/classes/1/tokens], done: true,
+                         refused: false, now: [2, 7], quiet: true })
+  end
+
   it "says what cannot be had, at once where asking again is no use" do
     done = lab(<<~JS)
-      const asked = used(() => lab.api.useApiQuery("ladder", () => [9], lab.api.readLadder));
+      const asked = used(() => lab.api.useApiQuery(lab.api.readLadder, () => [9]));
       (await next()).answer({ type: "about:blank", title: "", status: 404, detail: "There is no class 9.", field: "class_id" }, 404);
       await new Promise((resolve) => setTimeout(resolve, 30));
       return [asked.errorMessage.value, asked.refused.value.field, await quiet(700)];
@@ -63,7 +89,7 @@ RSpec.describe "What the pages are made of" do
   it "asks nothing while what it depends on is missing" do
     done = lab(<<~JS)
       const id = vue.ref(null);
-      const asked = used(() => lab.api.useApiQuery("ladder", () => id.value && [id.value], lab.api.readLadder));
+      const asked = used(() => lab.api.useApiQuery(lab.api.readLadder, () => id.value && [id.value]));
       const nothing = await quiet();
       id.value = 4;
       const request = await next();

@@ -34,6 +34,13 @@ const app = createApp({ render: () => null });
 app.use(createPinia()).use(VueQueryPlugin, { queryClient: api.queries });
 app.mount("#app");
 
+const pages = new Set<() => void>();
+/** Everybody goes: no page is open. */
+function leave(): void {
+  for (const close of pages) close();
+  pages.clear();
+}
+
 /** What a composable gives, as if a page used it. */
 function used<T>(composable: () => T): T {
   let made: T | undefined;
@@ -47,12 +54,14 @@ function used<T>(composable: () => T): T {
   );
   Object.assign(page._context.provides, app._context.provides);
   page.mount(document.createElement("div"));
+  pages.add(() => page.unmount());
   return made as T;
 }
 
 const lab = {
   server,
   used,
+  leave,
   vue: { nextTick, ref, shallowRef },
   api,
   useTypedAnswers,

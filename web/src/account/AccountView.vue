@@ -10,7 +10,7 @@ import { useSession } from "./session";
 
 /** A teacher's own account: the password, signing out everywhere, and an account for a colleague. */
 const session = useSession();
-const { data: school, reload } = useApiQuery("school", () => [], readSchool);
+const { data: school } = useApiQuery(readSchool, () => []);
 const now = ref("");
 const next = ref("");
 const colleague = ref({ name: "", password: "" });
@@ -24,7 +24,7 @@ const busy = computed(() => own.busy.value || other.busy.value);
 
 async function change(): Promise<void> {
   done.value = "";
-  const changed = await own.run(() => changePassword(now.value, next.value));
+  const changed = await own.run(() => changePassword({ password: now.value, new_password: next.value }));
   if (!changed) return;
   now.value = next.value = "";
   done.value = "Password changed. You are signed out everywhere else.";
@@ -32,7 +32,6 @@ async function change(): Promise<void> {
 
 async function changed(words: string): Promise<void> {
   done.value = words;
-  await reload();
 }
 
 async function add(): Promise<void> {
@@ -42,7 +41,6 @@ async function add(): Promise<void> {
   if (!added) return;
   colleague.value = { name: "", password: "" };
   done.value = `${name} can sign in now and has their own classes.`;
-  await reload();
 }
 </script>
 
@@ -127,7 +125,7 @@ async function add(): Promise<void> {
         :own="session.name"
         @changed="changed"
       />
-      <SafeCopies v-if="school?.keeper" :school="school" @taken="reload" />
+      <SafeCopies v-if="school?.keeper" :school="school" />
       <KeepingRecords v-if="school?.keeper" />
       <SchoolJournal v-if="school?.keeper" :lines="school.journal" />
     </div>

@@ -12,7 +12,7 @@ import { PresentPassword } from "@/ui";
 import { counted, countedChildren, moment } from "@/words";
 
 /** How long records stay after a child's last answer. Nothing goes by itself: whoever keeps the school says so. */
-const { data, errorMessage, reload } = useApiQuery("retention", () => [], readRetention);
+const { data, errorMessage } = useApiQuery(readRetention, () => []);
 const { busy, wrong, elsewhere, run } = useApiMutation();
 const years = computed(() => [
   { value: null as number | null, text: "no limit" },
@@ -27,8 +27,7 @@ const many = computed(() => data.value?.due.children ?? 0);
 const set = (chosen: number | null): Promise<boolean> =>
   run(async () => {
     told.value = "";
-    await setRetention(chosen);
-    await reload();
+    await setRetention({ years: chosen });
   });
 
 function open(what: RetentionHow): void {
@@ -39,11 +38,10 @@ function open(what: RetentionHow): void {
 async function act(): Promise<void> {
   const what = how.value;
   if (!what) return;
-  const done = await run(() => applyRetention(what, present.value));
+  const done = await run(() => applyRetention({ how: what, present_password: present.value }));
   if (!done) return;
   how.value = null;
   told.value = what === "erase" ? "Records erased. Copies are next." : "Names erased. Copies are next.";
-  await reload();
 }
 </script>
 

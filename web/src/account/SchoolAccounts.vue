@@ -30,8 +30,11 @@ async function act(): Promise<void> {
   const { account, what } = chosen.value;
   const done = await run(() =>
     what === "password"
-      ? setPassword(account.id, password.value, present.value)
-      : removeAccount(account.id, account.classes ? heir.value : null, present.value),
+      ? setPassword(account.id, { password: password.value, present_password: present.value })
+      : removeAccount(account.id, {
+          classes_to: account.classes ? heir.value : null,
+          present_password: present.value,
+        }),
   );
   if (!done) return;
   chosen.value = null;

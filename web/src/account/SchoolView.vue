@@ -1,15 +1,14 @@
 <script setup lang="ts">
 import { computed, ref } from "vue";
-import { readSchoolReport, useApiQuery, type GroupCount, type SchoolReport } from "@/api";
+import { readSchoolReport, useApiQuery, type GroupCount } from "@/api";
 import { NothingYet } from "@/shared";
 import { counted, dayWords } from "@/words";
 
 /** For the head of a school: how many meet a standard, class by class. No names, no teachers, no small groups. */
 const standard = ref("");
-const { data: report, errorMessage } = useApiQuery<SchoolReport, [string]>(
-  "school-report",
-  () => [standard.value],
-  (chosen) => readSchoolReport(chosen || undefined),
+const { data: report, errorMessage } = useApiQuery(
+  readSchoolReport,
+  () => [{ standard: standard.value || undefined }],
   { meanwhile: true },
 );
 const standards = computed(() => report.value?.standards.map((one) => ({ value: one, text: one })) ?? []);

@@ -41,7 +41,7 @@ export const useSession = defineStore("session", () => {
   async function tick(done: FirstDay[number]): Promise<void> {
     if (!signedIn.value || firstDay.value.includes(done)) return;
     firstDay.value = [...firstDay.value, done];
-    await tickFirstDay(done).catch(() => undefined);
+    await tickFirstDay({ done }).catch(() => undefined);
   }
 
   function forget(): void {
@@ -51,7 +51,7 @@ export const useSession = defineStore("session", () => {
   }
 
   async function leave(everywhere: boolean): Promise<void> {
-    await signOut(everywhere);
+    await signOut({ everywhere });
     forget();
     ended.value = false;
     // What was being typed is the teacher's who leaves, not the next one's.

@@ -4,6 +4,8 @@ import type { components, paths } from "./schema";
 export type Schemas = components["schemas"];
 type JsonOf<T extends { responses: { 200: { content: { "application/json": unknown } } } }> =
   T["responses"][200]["content"]["application/json"];
+type SentTo<T extends { requestBody: { content: { "application/json": unknown } } }> =
+  T["requestBody"]["content"]["application/json"];
 export type DialFacts = Schemas["DialFacts"];
 export type Catalogue = Schemas["Catalogue"];
 export type MisreadingTexts = Catalogue["misreadings"][number];
@@ -27,15 +29,13 @@ export type Commas = Schemas["Commas"];
 export type ColumnsSaid = NonNullable<Schemas["ColumnsSaid"]>;
 export type PackageFound = JsonOf<paths["/api/classes/{class_id}/package-previews"]["post"]>;
 export type Retention = JsonOf<paths["/api/school/retention"]["get"]>;
-export type RetentionHow =
-  paths["/api/school/retention/runs"]["post"]["requestBody"]["content"]["application/json"]["how"];
+export type RetentionHow = SentTo<paths["/api/school/retention/runs"]["post"]>["how"];
 export type SchoolReport = JsonOf<paths["/api/school/report"]["get"]>;
 export type GroupCount = Schemas["GroupCount"];
 export type SchoolRosters = JsonOf<paths["/api/school/rosters"]["get"]>;
 export type SchoolRosterChange = JsonOf<paths["/api/school/roster-previews"]["post"]>;
 export type SchoolRoster = SchoolRosterChange["classes"][number];
-export type SchoolRosterSent =
-  paths["/api/school/rosters"]["post"]["requestBody"]["content"]["application/json"];
+export type SchoolRosterSent = SentTo<paths["/api/school/rosters"]["post"]>;
 export type Support = JsonOf<paths["/api/classes/{class_id}/children/{child_id}/support"]["get"]>;
 export type KnownThen = Schemas["KnownThen"];
 export type CalendarAddress = JsonOf<paths["/api/classes/{class_id}/calendar-address"]["get"]>;
@@ -87,6 +87,13 @@ export type DeskTurn = Schemas["DeskTurn"];
 export type DeskItem = DeskTurn["items"][number];
 export type Told = Schemas["Told"];
 export type GivenAnswer = { id: string; item_id: number; answer: string };
+export type CheckForm = SentTo<paths["/api/classes/{class_id}/checks"]["post"]>;
+export type DeskForm = SentTo<paths["/api/classes/{class_id}/desks"]["post"]>;
+export type BoardsSent = SentTo<paths["/api/classes/{class_id}/boards"]["post"]>;
+export type Amount = BoardsSent["amounts"][number]["amount"];
+/** A list of children as it is sent: the file in base64, and how much of the names is kept. */
+export type Roster = SentTo<paths["/api/classes/{class_id}/rosters"]["post"]>;
+export type NamesTaken = Roster["names"];
 export type Session = JsonOf<paths["/api/session"]["get"]>;
 export type ProblemDetails = Schemas["Problem"];
 

@@ -1,4 +1,4 @@
-import { queries } from "./useApiQuery";
+import { queries, TABLE } from "./useApiQuery";
 import { defineStore } from "pinia";
 import { computed, shallowRef } from "vue";
 import { keepLocale } from "@/words";
@@ -32,7 +32,7 @@ export const useFacts = defineStore("facts", () => {
 
   /** A table in the words of a class stays true: it is fetched once for each way of speaking. */
   const table = <T>(path: string, conventions: string, load: () => Promise<T>): Promise<T> =>
-    queries.fetchQuery({ queryKey: [path, conventions], queryFn: load, staleTime: Infinity });
+    queries.fetchQuery({ queryKey: [TABLE, path, conventions], queryFn: load, staleTime: Infinity });
 
   let spoken = "";
   /** Loads the table in the words and method of a class; the last asked for wins. */

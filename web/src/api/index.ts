@@ -1,15 +1,11 @@
 export * from "./client";
+export * from "./operations";
 export { newId, newSeed } from "./ids";
 export { useFacts, type Choices } from "./facts";
-export { queries, useApiQuery, wordsOf, type ApiQuery } from "./useApiQuery";
+export { queries, together, useApiQuery, wordsOf, type ApiQuery } from "./useApiQuery";
 export { useApiMutation, type ApiMutation } from "./useApiMutation";
-export * from "./questions";
-export * from "./lessonQuestions";
-export * from "./deskQuestions";
-export * from "./signInQuestions";
-export * from "./schoolQuestions";
-export * from "./sheetQuestions";
 export * from "./paper";
+export * from "./school";
 export * from "./term";
 export { LIMITS } from "./limits";
 export { fileSent, packageSent } from "./sent";

@@ -1,6 +1,6 @@
 import { computed, ref, shallowRef, type ComputedRef, type Ref, type ShallowRef } from "vue";
 import { Refused } from "./client";
-import { wordsOf } from "./useApiQuery";
+import { askAgain, wordsOf } from "./useApiQuery";
 
 export interface ApiMutation {
   busy: Ref<boolean>;
@@ -12,7 +12,7 @@ export interface ApiMutation {
   wrong: (...fields: string[]) => string;
   /** The words that belong to none of these. */
   elsewhere: (...fields: string[]) => string;
-  /** Does it, and says whether it was done; what was refused before is forgotten. */
+  /** Does it, and says whether it was done; what was refused before is forgotten, and what the page asked is asked again. */
   run: (what: () => Promise<unknown>) => Promise<boolean>;
 }
 
@@ -27,6 +27,7 @@ export function useApiMutation(): ApiMutation {
     refused.value = null;
     try {
       await what();
+      void askAgain();
       return true;
     } catch (error) {
       refused.value = error instanceof Refused ? error : new Refused(null, wordsOf(error), 500);

@@ -24,13 +24,20 @@ export const queries = new QueryClient({
   },
 });
 
-/** Counts what this page has changed: what was asked before a change is shown to nobody after it. */
-let changes = 0;
+/** What was asked before a change, and is not on the page now, is shown to nobody after it. */
 api.use({
   onResponse({ request, response }) {
-    if (request.method !== "GET" && response.ok && !/-(previews|readings)$/.test(request.url)) changes += 1;
+    const changed = request.method !== "GET" && response.ok && !/-(previews|readings)$/.test(request.url);
+    if (changed)
+      queries.removeQueries({ type: "inactive", predicate: ({ queryKey }) => queryKey[0] !== TABLE });
   },
 });
+/** The first word by which tables of core are kept: nothing that is done changes them. */
+export const TABLE = "table";
+
+/** Everything on the page is asked anew, once the page has changed something; what is built upon stays as it was. */
+export const askAgain = (): Promise<void> =>
+  queries.invalidateQueries({ type: "active", predicate: ({ meta }) => !meta?.fresh });
 
 export interface ApiQuery<T> {
   /** What the server said; nothing before, and nothing where it cannot be said. */
@@ -44,38 +51,48 @@ export interface ApiQuery<T> {
   reload: () => Promise<void>;
 }
 
-interface How<T> {
+interface How<T, S> {
   /** Milliseconds until the next look while a page is open; none where it says false. */
   every?: (data: T | undefined) => number | false;
   /** While something else is asked for what was there stays. */
   meanwhile?: boolean;
-  /** For what is built upon: nothing older than this page is shown. */
+  /** For what is built upon, or worked through: nothing older than this page is shown, and it is asked once. */
   fresh?: boolean;
+  /** A part of what the server said, in place of all. */
+  select?: (data: T) => S;
 }
 
-/**
- * What a page asks of the server, by a name and by what it depends on; nothing is asked while that is missing.
- * What was asked lately is shown at once, and anew as soon as it comes.
- * @example const { data, errorMessage } = useApiQuery("ladder", () => classId.value && [classId.value], readLadder)
- */
-export function useApiQuery<T, A extends [] | unknown[]>(
-  name: string,
-  args: () => A | null | undefined | 0 | "" | false,
+/** An operation of the contract, or several together under a name of their own. */
+type Asking<A extends unknown[], T> = ((...args: A) => Promise<T>) & { readonly id: string };
+
+/** @example const readNews = together("news", async (classId: number) => ({ ... })); */
+export const together = <A extends unknown[], T>(
+  id: string,
   load: (...args: A) => Promise<T>,
-  { every, fresh, meanwhile }: How<T> = {},
-): ApiQuery<T> {
+): Asking<A, T> => Object.assign(load, { id });
+
+/**
+ * What a page asks of the server, by an operation and by what it depends on; nothing is asked while that is missing.
+ * What was asked lately is shown at once, and anew as soon as it comes; after a change that this page makes, all is asked again.
+ * @example const { data, errorMessage } = useApiQuery(readLadder, () => classId.value && [classId.value])
+ */
+export function useApiQuery<A extends [] | unknown[], T, S = T>(
+  load: Asking<A, T>,
+  args: () => Readonly<NoInfer<A>> | null | undefined | 0 | "" | false,
+  { every, fresh, meanwhile, select }: How<T, S> = {},
+): ApiQuery<S> {
   const now = computed(() => args() || null);
-  const since = changes;
-  const { data, error, refetch } = useQuery<T>({
-    queryKey: computed(() => [name, since, ...(now.value ?? [])]),
-    queryFn: ({ queryKey }) => load(...(queryKey.slice(2) as A)),
+  const { data, error, refetch } = useQuery<T, Error, S>({
+    queryKey: computed(() => [load.id, ...(now.value ?? [])]),
+    queryFn: ({ queryKey }) => load(...(queryKey.slice(1) as unknown as A)),
     enabled: computed(() => now.value !== null),
-    refetchInterval: every ? (query) => every(query.state.data) : false,
-    ...(fresh ? { gcTime: 0 } : {}),
+    refetchInterval: every ? (query) => every(query.state.data as T | undefined) : false,
+    ...(select ? { select } : {}),
+    ...(fresh ? { gcTime: 0, meta: { fresh } } : {}),
     ...(meanwhile ? { placeholderData: keepPreviousData } : {}),
     shallow: true,
   });
-  const shown = computed(() => (now.value ? ((data.value ?? null) as T | null) : null));
+  const shown = computed(() => (now.value ? ((data.value ?? null) as S | null) : null));
   const words = computed(() => (error.value && now.value ? wordsOf(error.value) : ""));
   return {
     data: shown,

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from "vue";
-import { listChecks, readFindings, useFacts, useApiQuery } from "@/api";
+import { listChecks, readFindings, together, useFacts, useApiQuery } from "@/api";
 import { CheckCard } from "@/check";
 import { DialFace } from "@/dial";
 import { HomeLadder, WhereAreThey } from "@/plan";
@@ -14,16 +14,15 @@ const LAST = 1;
 const facts = useFacts();
 const classes = useClasses();
 const { data, errorMessage } = useApiQuery(
-  "news",
-  () => classes.current && [classes.current.id],
-  async (classId) => {
+  together("news", async (classId: number) => {
     const [{ checks }, told] = await Promise.all([
       listChecks(classId, { limit: LAST }),
       listChecks(classId, { limit: 1, answered: true }),
     ]);
     const last = told.checks[0];
     return { checks, last, findings: last ? await readFindings(last.id) : null };
-  },
+  }),
+  () => classes.current && [classes.current.id],
 );
 const checks = computed(() => data.value?.checks);
 const last = computed(() => data.value?.last);

@@ -2,7 +2,7 @@
 import { refDebounced } from "@vueuse/core";
 import { computed, ref, watch } from "vue";
 import { useRouter, type RouteLocationRaw } from "vue-router";
-import { LIMITS, search, useApiQuery, useFacts, type Found } from "@/api";
+import { LIMITS, search, together, useApiQuery, useFacts, type Found } from "@/api";
 import { dayWords, moment } from "@/words";
 
 /** One field for children, checks, sheets and lessons; Enter goes to the first of what is found. */
@@ -13,14 +13,13 @@ const text = ref("");
 const settled = refDebounced(text, 200);
 const asked = computed(() => text.value.trim());
 const { data, errorMessage } = useApiQuery(
-  "search",
+  together("search", async (text: string) => ({ text, found: (await search({ text })).found })),
   () => settled.value.trim() && [settled.value.trim()],
-  async (words: string) => ({ words, found: await search(words) }),
   { meanwhile: true },
 );
 const found = computed(() => (asked.value ? (data.value?.found ?? []) : []));
 /** Whether what is listed was found for what stands in the field now. */
-const fresh = computed(() => data.value?.words === asked.value);
+const fresh = computed(() => data.value?.text === asked.value);
 /** Enter that came before the answer to what stands in the field. */
 const entered = ref(false);
 

@@ -39,7 +39,7 @@ const leads = computed(
 );
 
 /** Pieces of paper that were read, by place. */
-const { data: pieces } = useApiQuery("pieces of check", () => [props.check.id, false], listPieces);
+const { data: pieces } = useApiQuery(listPieces, () => [props.check.id]);
 const pieceAt = computed(
   () => new Map<string, Piece>(pieces.value?.pieces.map((one) => [placeOf(one.child_id, one.item_id), one])),
 );

@@ -17,7 +17,7 @@ async function look(): Promise<void> {
   found.value = null;
   if (!chosen) return;
   await run(async () => {
-    found.value = await previewAnswers(props.checkId, await packageSent(chosen));
+    found.value = await previewAnswers(props.checkId, { file: await packageSent(chosen) });
     emit("read", found.value.table);
   });
 }

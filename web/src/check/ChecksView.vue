@@ -19,10 +19,9 @@ const which = (before?: number): Parameters<typeof listChecks>[1] => ({
   month: month.value || undefined,
 });
 const just = useJustRemoved();
-const { data, errorMessage, reload } = useApiQuery(
-  "checks",
-  () => classes.current && [classes.current.id, which()],
+const { data, errorMessage } = useApiQuery(
   listChecks,
+  () => classes.current && [classes.current.id, which()],
 );
 const earlier = shallowRef<CheckSummary[]>([]);
 const more = ref(false);
@@ -54,7 +53,6 @@ const one = async (what: () => Promise<unknown>): Promise<boolean> => !busy.valu
 const remove = (check: CheckSummary): Promise<boolean> =>
   one(async () => {
     just.value = await removeCheck(check.id);
-    await reload();
   });
 
 const router = useRouter();
@@ -95,12 +93,7 @@ const find = (): Promise<boolean> =>
       v-model:step="step"
       v-model:month="month"
     />
-    <RemovedLately
-      v-if="classes.current"
-      :class-id="classes.current.id"
-      :kinds="['check', 'desk']"
-      @back="reload"
-    />
+    <RemovedLately v-if="classes.current" :class-id="classes.current.id" :kinds="['check', 'desk']" />
     <p v-if="errorMessage" class="field-error" role="alert">{{ errorMessage }}</p>
     <NothingYet v-else-if="!classes.current" :to="{ name: 'new-class' }" does="Add class">
       You need a class to make a check.

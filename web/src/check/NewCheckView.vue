@@ -19,12 +19,8 @@ const touched = ref(false);
 const { busy, refused: notMade, run } = useApiMutation();
 
 /** Where the class stands, and what it was asked last. */
-const { data: ladder } = useApiQuery("ladder", () => classes.current && [classes.current.id], readLadder);
-const { data: last } = useApiQuery(
-  "last check",
-  () => classes.current && [classes.current.id, { limit: 1 }],
-  listChecks,
-);
+const { data: ladder } = useApiQuery(readLadder, () => classes.current && [classes.current.id]);
+const { data: last } = useApiQuery(listChecks, () => classes.current && [classes.current.id, { limit: 1 }]);
 watch(
   [ladder, last, () => facts.catalogue],
   () => {
@@ -48,9 +44,8 @@ const settled = refDebounced(
   150,
 );
 const { data: choice, refused: notChosen } = useApiQuery(
-  "choice",
-  () => classes.current && [classes.current.id, settled.value],
   chooseTimes,
+  () => classes.current && [classes.current.id, settled.value],
 );
 const refused = computed(() => notMade.value ?? notChosen.value);
 const wrong = (...fields: string[]): string =>

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, ref, shallowRef } from "vue";
 import { useRouter } from "vue-router";
-import { packageSent, previewPackage, takePackage, useApiMutation, useFacts, type PackageFound } from "@/api";
+import { packageSent, previewPackage, takeQti, useApiMutation, useFacts, type PackageFound } from "@/api";
 import { DialFace } from "@/dial";
 import { FileField } from "@/ui";
 import { counted } from "@/words";
@@ -25,14 +25,14 @@ async function look(): Promise<void> {
   if (!chosen) return;
   await run(async () => {
     sent.value = await packageSent(chosen);
-    found.value = await previewPackage(props.classId, sent.value);
+    found.value = await previewPackage(props.classId, { file: sent.value });
     ticked.value = found.value.times.slice(0, most.value);
   });
 }
 
 const take = (): Promise<boolean> =>
   run(async () => {
-    const made = await takePackage(props.classId, sent.value, ticked.value);
+    const made = await takeQti(props.classId, { file: sent.value, times: ticked.value });
     await router.push({ name: "slips", params: { id: made.id } });
   });
 </script>

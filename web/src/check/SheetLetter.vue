@@ -12,7 +12,9 @@ const mine = computed(() => props.check.letters.find((one) => one.child_id === p
 async function take(letter: string): Promise<void> {
   const other = props.check.letters.find((one) => one.letter === letter);
   if (!other || other.child_id === props.child.id) return;
-  await run(async () => emit("swapped", await swapSheets(props.check.id, props.child.id, other.child_id)));
+  await run(async () =>
+    emit("swapped", await swapSheets(props.check.id, { child_id: props.child.id, other_id: other.child_id })),
+  );
 }
 </script>
 

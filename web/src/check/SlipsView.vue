@@ -11,8 +11,8 @@ const facts = useFacts();
 const how = usePrinting();
 const named = ref(true);
 const id = useRouteNumber("id");
-const { data: check, errorMessage } = useApiQuery("check", () => id.value && [id.value], readCheck);
-const { data: preview } = useApiQuery("slips", () => id.value && [id.value, named.value], previewKept, {
+const { data: check, errorMessage } = useApiQuery(readCheck, () => id.value && [id.value]);
+const { data: preview } = useApiQuery(previewKept, () => id.value && [id.value, { names: named.value }], {
   meanwhile: true,
 });
 useOwnClass(() => check.value?.class_id);

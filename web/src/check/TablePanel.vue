@@ -16,7 +16,9 @@ const table = ref("");
 const file = useTemplateRef("file");
 const { busy, errorMessage, run } = useApiMutation();
 const told = ref("");
-const { data: imports, reload } = useApiQuery("imports", () => [props.check.id], listImports);
+const { data: imports } = useApiQuery(listImports, () => [props.check.id], {
+  select: (found) => found.imports,
+});
 
 const change = (does: () => Promise<Check>, words: string): Promise<boolean> =>
   run(async () => {
@@ -24,12 +26,11 @@ const change = (does: () => Promise<Check>, words: string): Promise<boolean> =>
     const check = await does();
     told.value = words;
     emit("taken", check);
-    await reload();
   });
 
 const take = (): Promise<boolean> =>
   change(async () => {
-    const check = await takeTable(props.check.id, table.value);
+    const check = await takeTable(props.check.id, { table: table.value });
     table.value = "";
     file.value?.done();
     return check;

@@ -50,7 +50,7 @@ useEventListener("keydown", (event: KeyboardEvent) => {
   take(placeOf(last.child_id, last.item_id), last.near[event.code === "Digit1" ? 0 : 1]);
 });
 /** Where the server does not answer the grid says so; the findings come with the next answer stored. */
-const { data: findings, reload } = useApiQuery("findings", () => [props.check.id], readFindings);
+const { data: findings, reload } = useApiQuery(readFindings, () => [props.check.id]);
 const lookSoon = useDebounceFn(reload, 250);
 </script>
 

@@ -13,7 +13,7 @@ const {
   data: check,
   errorMessage,
   reload,
-} = useApiQuery("check", () => id.value && [id.value], readCheck, { fresh: true });
+} = useApiQuery(readCheck, () => id.value && [id.value], { fresh: true });
 useOwnClass(() => check.value?.class_id);
 const practice = computed(() => check.value && facts.ownTasks(check.value));
 </script>

@@ -91,7 +91,9 @@ export function useTypedAnswers(check: Ref<Check>) {
     if (!answer || answer.verdict === "blank") return;
     const ruled = answer.verdict !== answer.first_verdict;
     try {
-      const judged = await overrule(answer.id, ruled ? null : answer.right ? "unexplained" : "right");
+      const judged = await overrule(answer.id, {
+        verdict: ruled ? null : answer.right ? "unexplained" : "right",
+      });
       stored.set(place, judged);
       last.value = judged;
     } catch (error) {

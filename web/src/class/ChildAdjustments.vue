@@ -6,7 +6,9 @@ import { adjustChild, readAdjustments, useApiQuery, useApiMutation, useFacts, ty
 const props = defineProps<{ classId: number; child: { id: number; name: string } }>();
 
 const facts = useFacts();
-const { data, errorMessage, reload } = useApiQuery("adjustments", () => [props.classId], readAdjustments);
+const { data, errorMessage, reload } = useApiQuery(readAdjustments, () => [props.classId], {
+  select: (found) => found.children,
+});
 const { errorMessage: refused, run } = useApiMutation();
 const NONE: Adjustments = {
   voice: false,

@@ -26,12 +26,12 @@ async function look(): Promise<void> {
   if (!chosen) return;
   await run(async () => {
     sent.value = await fileSent(chosen);
-    found.value = await previewChildFile(props.classId, sent.value);
+    found.value = await previewChildFile(props.classId, { file: sent.value });
   });
 }
 
 async function take(): Promise<void> {
-  const done = await run(async () => emit("taken", await takeChildFile(props.classId, sent.value)));
+  const done = await run(async () => emit("taken", await takeChildFile(props.classId, { file: sent.value })));
   if (!done) return;
   file.value = null;
   found.value = null;

@@ -15,14 +15,9 @@ import { counted, isoDay, moment, monthWords } from "@/words";
 const child = useRouteNumber("child");
 const facts = useFacts();
 const classes = useClasses();
-const {
-  data: record,
-  errorMessage,
-  reload,
-} = useApiQuery(
-  "record",
-  () => classes.current && child.value && [classes.current.id, child.value],
+const { data: record, errorMessage } = useApiQuery(
   readRecord,
+  () => classes.current && child.value && [classes.current.id, child.value],
 );
 /** What a time that is read aloud would be for, by what it looks like. */
 const ALOUD = {
@@ -154,7 +149,7 @@ const shown = computed(() =>
         </div>
       </div>
       <div v-if="!record.answers.length" class="d-grid gap-3 measure">
-        <ChildWithoutAnswers :class-id="classes.current.id" :child="record.child" @said="reload" />
+        <ChildWithoutAnswers :class-id="classes.current.id" :child="record.child" />
         <ChildAdjustments :class-id="classes.current.id" :child="record.child" />
       </div>
       <div v-else class="abreast d-grid gap-4">

@@ -3,7 +3,6 @@ import { KnewBefore } from "@/shared";
 
 /** A child of whom nothing is known yet: find out where it is, or say what it had last year. */
 defineProps<{ classId: number; child: { id: number; name: string } }>();
-defineEmits<{ said: [] }>();
 </script>
 
 <template>
@@ -17,6 +16,6 @@ defineEmits<{ said: [] }>();
         On paper
       </BButton>
     </div>
-    <KnewBefore :class-id="classId" :child-ids="[child.id]" :who="child.name" @said="$emit('said')" />
+    <KnewBefore :class-id="classId" :child-ids="[child.id]" :who="child.name" />
   </div>
 </template>

@@ -11,11 +11,12 @@ import ClassTabs from "./ClassTabs.vue";
 const facts = useFacts();
 const classes = useClasses();
 const ofClass = (): [number] | null => classes.current && [classes.current.id];
-const { data: ladder, errorMessage } = useApiQuery("ladder", ofClass, readLadder);
-const { data: last } = useApiQuery("last check", ofClass, (classId) =>
-  listChecks(classId, { limit: 1, answered: true }),
+const { data: ladder, errorMessage } = useApiQuery(readLadder, ofClass);
+const { data: last } = useApiQuery(
+  listChecks,
+  () => classes.current && [classes.current.id, { limit: 1, answered: true }],
 );
-const { data: tomorrow } = useApiQuery("tomorrow", ofClass, readTomorrow);
+const { data: tomorrow } = useApiQuery(readTomorrow, ofClass);
 /** What each needs comes first; the signs below say why. */
 const groups = computed(() => (tomorrow.value?.groups ?? []).filter((group) => group.child_ids.length));
 const names = computed(() => new Map(classes.current?.children.map((child) => [child.id, child.name])));

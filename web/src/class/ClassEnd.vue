@@ -26,11 +26,11 @@ const moveUp = (): Promise<boolean> =>
   });
 
 const putAway = (archived: boolean): Promise<boolean> =>
-  run(async () => classes.renew(await archiveClass(props.schoolClass.id, archived)));
+  run(async () => classes.renew(await archiveClass(props.schoolClass.id, { archived })));
 
 const erase = (typed: string, present: string): Promise<boolean> =>
   run(async () => {
-    await eraseClass(props.schoolClass.id, typed, present);
+    await eraseClass(props.schoolClass.id, { name: typed, present_password: present });
     await classes.load();
     await router.push({ name: "home", query: {} });
   });

@@ -16,7 +16,7 @@ import { dayWords } from "@/words";
 /** Tokens by which other programs come in to the class. A token is shown once. */
 const props = defineProps<{ classId: number }>();
 
-const { data, reload } = useApiQuery("tokens", () => [props.classId], listTokens);
+const { data } = useApiQuery(listTokens, () => [props.classId], { select: (found) => found.tokens });
 const { busy, wrong, elsewhere, run } = useApiMutation();
 const name = ref("");
 const scope = ref<TokenScope>("reading");
@@ -29,16 +29,14 @@ const SCOPES = [
 
 const make = (): Promise<boolean> =>
   run(async () => {
-    made.value = (await makeToken(props.classId, name.value, scope.value)).token;
+    made.value = (await makeToken(props.classId, { name: name.value, scope: scope.value })).token;
     name.value = "";
-    await reload();
   });
 
 const withdraw = (id: number): Promise<boolean> =>
   run(async () => {
     await withdrawToken(props.classId, id);
     made.value = "";
-    await reload();
   });
 
 const used = (day: string | null): string => (day ? `used ${dayWords(day)}` : "not used yet");

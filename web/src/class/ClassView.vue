@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed } from "vue";
 import { useRoute, useRouter } from "vue-router";
-import { listChecks, readFindings, useFacts, useApiQuery } from "@/api";
+import { listChecks, readFindings, together, useFacts, useApiQuery } from "@/api";
 import { useClasses } from "@/school";
 import { NothingYet, TomorrowCard, seem } from "@/shared";
 import ChildFindings from "./ChildFindings.vue";
@@ -13,9 +13,7 @@ const router = useRouter();
 const facts = useFacts();
 const classes = useClasses();
 const { data, errorMessage } = useApiQuery(
-  "told",
-  () => classes.current && [classes.current.id, Number(route.params.id)],
-  async (classId, named) => {
+  together("results", async (classId: number, named: number) => {
     const { checks: told } = await listChecks(classId, { limit: 100, answered: true });
     const id = named || told[0]?.id;
     // One that lies further back is reached from the list of checks, and has its place here too.
@@ -24,7 +22,8 @@ const { data, errorMessage } = useApiQuery(
       ? [...told, ...(await listChecks(classId, { limit: 1, before: id + 1 })).checks]
       : told;
     return { checks, id, findings: id ? await readFindings(id) : null };
-  },
+  }),
+  () => classes.current && [classes.current.id, Number(route.params.id)],
   { meanwhile: true },
 );
 const checks = computed(() => data.value?.checks);

@@ -8,7 +8,7 @@ const props = defineProps<{ classId: number }>();
 
 /** Milliseconds between two looks while something goes on. */
 const LOOK = 1500;
-const { data } = useApiQuery("erasures", () => [props.classId], listErasures, {
+const { data } = useApiQuery(listErasures, () => [props.classId], {
   every: (found) => (found?.open.length ? LOOK : false),
   fresh: true,
 });

@@ -31,9 +31,8 @@ const groups = ref<Group[]>([]);
 const keptAt = ref<string | null>(null);
 const { errorMessage: refused, run } = useApiMutation();
 const { data, errorMessage } = useApiQuery(
-  "groups",
-  () => classes.current && [classes.current.id, most.value || 1],
   readGroups,
+  () => classes.current && [classes.current.id, { most: most.value || 1 }],
 );
 function put(found: Groups): void {
   groups.value = found.groups.map((group) => ({ ...group, child_ids: [...group.child_ids] }));
@@ -64,12 +63,13 @@ function move(child: number, from: number, to: number): void {
 /** What was moved is kept at once. */
 const keep = (): Promise<boolean> =>
   run(async () => {
-    if (classes.current) keptAt.value = (await keepGroups(classes.current.id, groups.value)).kept_at;
+    if (classes.current)
+      keptAt.value = (await keepGroups(classes.current.id, { groups: groups.value })).kept_at;
   });
 
 const reset = (): Promise<boolean> =>
   run(async () => {
-    if (classes.current) put(await proposeGroups(classes.current.id, most.value || 1));
+    if (classes.current) put(await proposeGroups(classes.current.id, { most: most.value || 1 }));
   });
 
 const print = (): void => window.print();

@@ -11,9 +11,8 @@ const child = useRouteNumber("child");
 const facts = useFacts();
 const classes = useClasses();
 const { data: record, errorMessage } = useApiQuery(
-  "record",
-  () => classes.current && child.value && [classes.current.id, child.value],
   readRecord,
+  () => classes.current && child.value && [classes.current.id, child.value],
 );
 const of = (...states: string[]) =>
   computed(() =>
@@ -30,11 +29,9 @@ const learning = computed(() => {
   return next && met && !can.value.some((one) => one.id === next) ? facts.rung(next) : undefined;
 });
 const helps = computed(() => (record.value?.likely ?? []).map((id) => facts.misreading(id)));
-const { data: adjusted } = useApiQuery(
-  "adjustments",
-  () => classes.current && [classes.current.id],
-  readAdjustments,
-);
+const { data: adjusted } = useApiQuery(readAdjustments, () => classes.current && [classes.current.id], {
+  select: (found) => found.children,
+});
 /** What the family speaks, where a teacher has set it. */
 const language = computed(() => {
   const home = adjusted.value?.find((one) => one.child_id === child.value)?.set.home;

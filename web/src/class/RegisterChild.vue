@@ -37,18 +37,19 @@ const tell = (change: () => Promise<SchoolClass>): Promise<boolean> =>
   run(async () => emit("changed", await change()));
 
 async function rename(): Promise<void> {
-  if (await tell(() => renameChild(props.schoolClass.id, props.child.id, name.value))) naming.value = false;
+  if (await tell(() => renameChild(props.schoolClass.id, props.child.id, { name: name.value })))
+    naming.value = false;
 }
 
 async function leave(gone: boolean): Promise<void> {
-  const done = await tell(() => markLeft(props.schoolClass.id, props.child.id, gone));
+  const done = await tell(() => markLeft(props.schoolClass.id, props.child.id, { left: gone }));
   if (done && gone) emit("left", props.child);
 }
 const move = (to: number): Promise<boolean> =>
-  tell(() => moveChild(props.schoolClass.id, props.child.id, to));
+  tell(() => moveChild(props.schoolClass.id, props.child.id, { to_class_id: to }));
 const erase = (typed: string): Promise<boolean> =>
   run(async () => {
-    await eraseChild(props.schoolClass.id, props.child.id, typed);
+    await eraseChild(props.schoolClass.id, props.child.id, { name: typed });
     emit("changed", null);
   });
 const file = (ending: string): string =>

@@ -27,11 +27,7 @@ import { useNamesRead } from "./useNamesRead";
 
 /** Who is in the class: children come, leave and come back; and what the class is called. */
 const classes = useClasses();
-const { data: register, reload } = useApiQuery(
-  "register",
-  () => classes.current && [classes.current.id],
-  readRegister,
-);
+const { data: register } = useApiQuery(readRegister, () => classes.current && [classes.current.id]);
 const right = computed(() => classes.current?.right);
 const adding = useApiMutation();
 const naming = useApiMutation();
@@ -55,7 +51,6 @@ async function changed(schoolClass: SchoolClass | null): Promise<void> {
   if (schoolClass) classes.renew(schoolClass);
   gone.value = null;
   await classes.load();
-  await reload();
   changes.value += 1;
 }
 
@@ -66,7 +61,7 @@ async function bringBack(): Promise<void> {
   const mine = classes.current;
   const child = gone.value;
   if (!mine || !child) return;
-  const done = await adding.run(async () => changed(await markLeft(mine.id, child.id, false)));
+  const done = await adding.run(async () => changed(await markLeft(mine.id, child.id, { left: false })));
   if (done) gone.value = null;
 }
 
@@ -76,7 +71,7 @@ async function add(): Promise<void> {
   await adding.run(async () => {
     const children = await shown();
     if (!children?.length) return;
-    await changed(await addChildren(mine.id, children));
+    await changed(await addChildren(mine.id, { names: children }));
     names.value = "";
   });
 }

@@ -7,14 +7,13 @@ import { countedChildren, moment } from "@/words";
 const props = defineProps<{ classId: number }>();
 const emit = defineEmits<{ returned: [schoolClass: SchoolClass] }>();
 
-const { data, reload } = useApiQuery("lists", () => [props.classId], listRosters);
+const { data } = useApiQuery(listRosters, () => [props.classId], { select: (found) => found.lists });
 const last = computed(() => data.value?.find((one) => one.last));
 const { busy, errorMessage, run } = useApiMutation();
 
 const back = (id: number): Promise<boolean> =>
   run(async () => {
     const schoolClass = await returnRoster(props.classId, id);
-    await reload();
     emit("returned", schoolClass);
   });
 </script>

@@ -21,7 +21,7 @@ import SchoolListClass from "./SchoolListClass.vue";
 /** One list of all classes of the school: class by class what would change, then taken whole or not at all. */
 type Said = NonNullable<SchoolRosterSent["classes"]>[number];
 const classes = useClasses();
-const { data: lists, errorMessage, reload } = useApiQuery("school-lists", () => [], listSchoolRosters);
+const { data: lists, errorMessage } = useApiQuery(listSchoolRosters, () => []);
 const last = computed(() => lists.value?.lists.find((one) => one.last));
 const file = ref<File | null>(null);
 const names = ref<SchoolRosterSent["names"]>("first");
@@ -92,14 +92,14 @@ const take = (): Promise<boolean> =>
     forget();
     file.value = null;
     told.value = "List added.";
-    await Promise.all([reload(), classes.load()]);
+    await classes.load();
   });
 
 const back = (id: number): Promise<boolean> =>
   run(async () => {
     await returnSchoolRoster(id);
     told.value = "List undone.";
-    await Promise.all([reload(), classes.load()]);
+    await classes.load();
   });
 </script>
 

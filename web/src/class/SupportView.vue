@@ -22,16 +22,14 @@ import NoClass from "./NoClass.vue";
 const child = useRouteNumber("child");
 const facts = useFacts();
 const classes = useClasses();
-const { data, errorMessage, reload } = useApiQuery(
-  "support",
-  () => classes.current && child.value && [classes.current.id, child.value],
+const { data, errorMessage } = useApiQuery(
   readSupport,
+  () => classes.current && child.value && [classes.current.id, child.value],
 );
 const { busy, errorMessage: refused, run } = useApiMutation();
 const change = (does: (classId: number, childId: number) => Promise<Support>): Promise<boolean> =>
   run(async () => {
     if (classes.current && child.value) await does(classes.current.id, child.value);
-    await reload();
   });
 const keeps = computed(() => classes.current?.right !== "teaching");
 

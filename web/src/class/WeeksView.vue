@@ -13,9 +13,11 @@ const LATELY = 4;
 const facts = useFacts();
 const classes = useClasses();
 const { data: weeks, errorMessage } = useApiQuery(
-  "history",
-  () => classes.current && [classes.current.id],
   readHistory,
+  () => classes.current && [classes.current.id],
+  {
+    select: (found) => found.weeks,
+  },
 );
 type Kind = "secure" | "review_due" | "misreadings";
 interface Row {

@@ -18,7 +18,7 @@ const props = defineProps<{ schoolClass: SchoolClass }>();
 
 const WEEK = 7;
 const classes = useClasses();
-const { data, reload } = useApiQuery("shares", () => [props.schoolClass.id], listShares);
+const { data } = useApiQuery(listShares, () => [props.schoolClass.id]);
 const { busy, wrong, elsewhere, run } = useApiMutation();
 const colleague = ref<number | null>(null);
 const how = ref<"share" | "lend">("share");
@@ -32,20 +32,21 @@ const named = computed(() => colleagues.value.find((one) => one.value === collea
 const share = (): Promise<boolean> =>
   run(async () => {
     if (colleague.value === null) return;
-    await shareClass(props.schoolClass.id, colleague.value, how.value === "lend" ? until.value : null);
-    await reload();
+    await shareClass(props.schoolClass.id, {
+      account_id: colleague.value,
+      until: how.value === "lend" ? until.value : null,
+    });
   });
 
 const end = (accountId: number): Promise<boolean> =>
   run(async () => {
     await endShare(props.schoolClass.id, accountId);
-    await reload();
   });
 
 const give = (): Promise<boolean> =>
   run(async () => {
     if (colleague.value === null) return;
-    await handOver(props.schoolClass.id, colleague.value);
+    await handOver(props.schoolClass.id, { account_id: colleague.value });
     await classes.load();
   });
 </script>

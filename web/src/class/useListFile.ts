@@ -82,7 +82,7 @@ export function useListFile(seen: () => void | Promise<void>): ListFile {
     }
     await mutation.run(async () => {
       sent.value = await fileSent(now);
-      listed.value = await readRoster(reading.value);
+      listed.value = (await readRoster(reading.value)).classes;
       if (!listed.value.some((one) => one.id === of.value)) of.value = null;
       await seen();
     });

@@ -1,6 +1,6 @@
 import { watchDebounced } from "@vueuse/core";
 import { computed, ref, shallowRef, type ComputedRef, type Ref, type ShallowRef } from "vue";
-import { readNames, useApiMutation, type Commas, type NamesRead } from "@/api";
+import { readNames, readNamesBeside, useApiMutation, type Commas, type NamesRead } from "@/api";
 
 export interface NamesTyped {
   read: ShallowRef<NamesRead | null>;
@@ -21,11 +21,16 @@ export function useNamesRead(text: () => string, classId: () => number | null): 
   const { errorMessage, run } = useApiMutation();
   const now = computed(() => JSON.stringify([text(), classId(), commas.value]));
 
+  const readAs = (typed: { text: string; commas: Commas }): Promise<NamesRead> => {
+    const id = classId();
+    return id ? readNamesBeside(id, typed) : readNames(typed);
+  };
+
   async function look(): Promise<boolean> {
     const asked = now.value;
     let found: NamesRead | null = null;
     const done = await run(async () => {
-      found = text().trim() ? await readNames(classId(), text(), commas.value) : null;
+      found = text().trim() ? await readAs({ text: text(), commas: commas.value }) : null;
     });
     if (asked !== now.value) return false;
     read.value = found;

@@ -18,7 +18,7 @@ const {
   data: all,
   errorMessage,
   reload,
-} = useApiQuery("keys", () => classes.current && [classes.current.id], readKeys);
+} = useApiQuery(readKeys, () => classes.current && [classes.current.id], { select: (found) => found.keys });
 /** Of one child alone, where one was asked for. */
 const only = computed(
   () => all.value?.find((key) => key.child_id === Number(route.query.child))?.child_id ?? null,

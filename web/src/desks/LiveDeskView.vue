@@ -23,8 +23,7 @@ const {
   data: live,
   errorMessage,
   lost,
-  reload,
-} = useApiQuery("live session", () => deskId.value && [deskId.value], watchDesk, {
+} = useApiQuery(watchDesk, () => deskId.value && [deskId.value], {
   every: (found) => (found?.desk.open === false ? false : BEAT),
 });
 const { busy, errorMessage: refused, run } = useApiMutation();
@@ -42,7 +41,6 @@ const away = (childId: number): Promise<boolean> =>
   run(async () => {
     if (!desk.value) return;
     await sendAway(desk.value.id, childId);
-    await reload();
   });
 
 const close = (): Promise<boolean> =>
@@ -50,7 +48,6 @@ const close = (): Promise<boolean> =>
     if (!desk.value) return;
     await closeDesk(desk.value.id);
     board.value = false;
-    await reload();
   });
 
 const remove = (): Promise<boolean> =>

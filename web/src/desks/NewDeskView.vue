@@ -49,12 +49,12 @@ const chosen = ref<number[] | null>(
 const { busy, errorMessage: refused, run } = useApiMutation();
 
 const ofClass = (): [number] | null => classes.current && [classes.current.id];
-const { data: desks, errorMessage, reload } = useApiQuery("desks", ofClass, listDesks);
-const { data: lessons } = useApiQuery("lessons", ofClass, (classId) => listLessons(classId));
+const { data: desks, errorMessage } = useApiQuery(listDesks, ofClass, { select: (found) => found.desks });
+const { data: lessons } = useApiQuery(listLessons, ofClass, { select: (found) => found.lessons });
 const { data: groups } = useApiQuery(
-  "groups",
-  () => classes.current && [classes.current.id, MOST_IN_GROUP],
-  async (classId, most) => (await readGroups(classId, most)).groups,
+  readGroups,
+  () => classes.current && [classes.current.id, { most: MOST_IN_GROUP }],
+  { select: (found) => found.groups },
 );
 watch(lessons, (found) => (lessonId.value ??= found?.[0]?.id), { immediate: true });
 /** A lesson that was planned for some children is for them at the desks as well. */
@@ -83,7 +83,6 @@ const form = computed<DeskForm>(() => {
 const shut = (id: number): Promise<boolean> =>
   run(async () => {
     await closeDesk(id);
-    await reload();
   });
 
 const begin = (): Promise<boolean> =>

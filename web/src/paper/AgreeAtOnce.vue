@@ -45,7 +45,10 @@ async function agree(): Promise<void> {
   const wrong = ids.filter((id) => odd.value.has(id));
   const sure = ids.filter((id) => !odd.value.has(id));
   const pieces = left.value.map((piece) => piece.id);
-  if (await run(() => agreeWithPieces(props.check.id, { pieces, sure, wrong }))) emit("done");
+  if (
+    await run(() => agreeWithPieces(props.check.id, { piece_ids: pieces, sure_ids: sure, wrong_ids: wrong }))
+  )
+    emit("done");
 }
 </script>
 

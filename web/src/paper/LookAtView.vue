@@ -19,12 +19,12 @@ import AgreeAtOnce from "./AgreeAtOnce.vue";
 /** What the reader was not sure of: a piece of paper large, what it may be as keys, or typed; Enter is next. */
 const facts = useFacts();
 const id = useRouteNumber("id");
-const { data: check } = useApiQuery("check", () => id.value && [id.value], readCheck);
+const { data: check } = useApiQuery(readCheck, () => id.value && [id.value]);
 const {
   data: seen,
   errorMessage,
   reload,
-} = useApiQuery("pieces", () => id.value && [id.value, true], listPieces, {
+} = useApiQuery(listPieces, () => id.value && [id.value, { waiting: true }], {
   fresh: true,
 });
 const all = computed(() => seen.value?.pieces);
@@ -97,7 +97,7 @@ watch(
 async function take(answer: string): Promise<void> {
   const now = piece.value;
   if (!now || !answer.trim()) return;
-  if (busy.value || !(await run(() => settlePiece(now.id, answer.trim())))) return;
+  if (busy.value || !(await run(() => settlePiece(now.id, { answer: answer.trim() })))) return;
   settled.value = new Map(settled.value).set(now.id, answer.trim());
   at.value += 1;
 }

@@ -37,7 +37,7 @@ const name = (): Promise<boolean> =>
 
 const again = (): Promise<boolean> =>
   run(async () => {
-    const found = await readPageAgain(props.page.id);
+    const found = await readPageAgain(props.page.id, {});
     same.value = found.others.some(
       (one) => one.number === props.page.number && one.words === props.page.words,
     );

@@ -2,7 +2,7 @@
 import { NothingYet } from "@/shared";
 import { useDropZone, useFileDialog, useMediaQuery } from "@vueuse/core";
 import { computed, ref } from "vue";
-import { listScans, readMadeUp, sendPaper, useApiQuery, useApiMutation } from "@/api";
+import { listScans, readMadeUpScan, sendPaper, useApiQuery, useApiMutation } from "@/api";
 import { useClasses } from "@/school";
 import HowPaperIsRead from "./HowPaperIsRead.vue";
 import ScanCard from "./ScanCard.vue";
@@ -10,15 +10,10 @@ import ScanCard from "./ScanCard.vue";
 /** The stack from the copier, or photographs of it: files go in, what was read comes out. */
 const classes = useClasses();
 const LOOK = 700;
-const { data, errorMessage, reload } = useApiQuery(
-  "scans",
-  () => classes.current && [classes.current.id],
-  listScans,
-  {
-    every: (found) =>
-      found?.scans.some((one) => ["coming", "waiting", "reading"].includes(one.state)) ? LOOK : false,
-  },
-);
+const { data, errorMessage, reload } = useApiQuery(listScans, () => classes.current && [classes.current.id], {
+  every: (found) =>
+    found?.scans.some((one) => ["coming", "waiting", "reading"].includes(one.state)) ? LOOK : false,
+});
 const { busy, errorMessage: refused, run } = useApiMutation();
 /** The file on its way, and how much of it has arrived. */
 const sending = ref<{ name: string; part: number } | null>(null);
@@ -47,8 +42,7 @@ async function send(files: readonly File[]): Promise<void> {
 
 const tryIt = (): Promise<boolean> =>
   run(async () => {
-    if (classes.current) await readMadeUp(classes.current.id);
-    await reload();
+    if (classes.current) await readMadeUpScan(classes.current.id, {});
   });
 </script>
 
@@ -109,7 +103,7 @@ const tryIt = (): Promise<boolean> =>
       <p v-if="refused || errorMessage" class="field-error" role="alert">{{ refused || errorMessage }}</p>
       <HowPaperIsRead v-if="data && !scans.length" />
       <div class="d-grid gap-3">
-        <ScanCard v-for="scan in scans" :key="scan.id" :scan="scan" @changed="reload" />
+        <ScanCard v-for="scan in scans" :key="scan.id" :scan="scan" />
       </div>
     </template>
   </div>

@@ -9,10 +9,9 @@ import { useClasses } from "@/school";
 /** A file: how far it is read, and what a person has to do. */
 const props = defineProps<{ scan: Scan }>();
 const classes = useClasses();
-const emit = defineEmits<{ changed: [] }>();
 
 const running = computed(() => ["coming", "waiting", "reading"].includes(props.scan.state));
-const { data: found, reload } = useApiQuery("scan", () => !running.value && [props.scan.id], readScan);
+const { data: found } = useApiQuery(readScan, () => !running.value && [props.scan.id]);
 const { errorMessage, run } = useApiMutation();
 const pages = computed(() => Math.max(props.scan.pages, 1));
 /** Pages of which the same is to be said are one line: a stack of another school's, or one read twice, is not thirty. */
@@ -51,13 +50,10 @@ const result = computed(() => {
 const remove = (): Promise<boolean> =>
   run(async () => {
     await removeScan(props.scan.id);
-    emit("changed");
   });
 const change = (what: () => Promise<unknown>): Promise<boolean> =>
   run(async () => {
     await what();
-    await reload();
-    emit("changed");
   });
 </script>
 
@@ -71,7 +67,9 @@ const change = (what: () => Promise<unknown>): Promise<boolean> =>
       <template v-if="running">
         <BProgress class="bar" :value="scan.done" :max="pages" aria-label="Pages read" />
         <span role="status">{{ told }}</span>
-        <BButton size="sm" variant="outline-primary" @click="change(() => stopScan(scan.id))">Stop</BButton>
+        <BButton size="sm" variant="outline-primary" @click="change(() => stopScan(scan.id, {}))">
+          Stop
+        </BButton>
       </template>
       <template v-else>
         <BButton

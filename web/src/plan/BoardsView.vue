@@ -11,12 +11,10 @@ import { handsOf } from "./handsOf";
 /** For a teacher's phone while the lesson is on the wall: which answers come, and what to do then. */
 const id = useRouteNumber("id");
 const facts = useFacts();
-const { data: lesson, errorMessage } = useApiQuery(
-  "lesson",
-  () => id.value && ([id.value] as const),
-  readLesson,
-);
-const { data: shown, reload } = useApiQuery("shown", () => id.value && ([id.value] as const), readBoards);
+const { data: lesson, errorMessage } = useApiQuery(readLesson, () => id.value && ([id.value] as const));
+const { data: shown } = useApiQuery(readBoards, () => id.value && [id.value], {
+  select: (found) => found.boards,
+});
 useOwnClass(() => lesson.value?.class_id);
 const chosen = ref("");
 /** Beside the lesson's own, one that was said to come next. */
@@ -30,7 +28,6 @@ const asked = computed(() => clocks.value.find((one) => one.time === chosen.valu
 function askNext(dial: string): void {
   if (asked.value) extra.value = { ...asked.value, time: dial, dial };
   chosen.value = dial;
-  void reload();
 }
 </script>
 

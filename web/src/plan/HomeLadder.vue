@@ -17,8 +17,8 @@ import { counted, dayWords, today } from "@/words";
 const facts = useFacts();
 const classes = useClasses();
 const ofClass = (): [number] | null => classes.current && [classes.current.id];
-const { data: ladder } = useApiQuery("ladder", ofClass, readLadder);
-const { data: tomorrow, errorMessage: lost } = useApiQuery("tomorrow", ofClass, readTomorrow);
+const { data: ladder } = useApiQuery(readLadder, ofClass);
+const { data: tomorrow, errorMessage: lost } = useApiQuery(readTomorrow, ofClass);
 const lesson = computed(() => tomorrow.value?.next);
 const rungs = computed(() =>
   (facts.catalogue?.ladder ?? []).flatMap((rung) => {

@@ -15,7 +15,9 @@ const props = defineProps<{
 const facts = useFacts();
 const rung = computed(() => facts.rung(props.lesson.step));
 const opening = computed(() => rung.value.openings[props.lesson.opening % rung.value.openings.length]);
-const { data: set } = useApiQuery("adjustments", () => [props.lesson.class_id], readAdjustments);
+const { data: set } = useApiQuery(readAdjustments, () => [props.lesson.class_id], {
+  select: (found) => found.children,
+});
 /** What is set for single children, by name: who gives the lesson has to know. */
 const adjusted = computed(() =>
   props.children.flatMap((child) => {

@@ -58,7 +58,7 @@ async function printAll(): Promise<void> {
   const page = window.open("", "_blank");
   const done = await run(async () => {
     if (!lesson.value) return;
-    const id = await makeLessonStack(lesson.value.id);
+    const { stack_id: id } = await makeLessonStack(lesson.value.id);
     if (page) page.location.href = printed(`/api/stacks/${id}/stack.pdf`, { sides: how.value.sides });
   });
   if (!done) page?.close();

@@ -29,21 +29,21 @@ const WEEK = 7;
 const router = useRouter();
 const classes = useClasses();
 const ofClass = (): [number] | null => classes.current && [classes.current.id];
-const { data: ladder, errorMessage } = useApiQuery("ladder", ofClass, readLadder);
-const { data: tomorrow } = useApiQuery("tomorrow", ofClass, readTomorrow);
+const { data: ladder, errorMessage } = useApiQuery(readLadder, ofClass);
+const { data: tomorrow } = useApiQuery(readTomorrow, ofClass);
 /** A lesson is planned already: what the answers propose stands beside it. */
 const settled = computed(() => ["made", "late", "planned"].includes(tomorrow.value?.next?.how ?? ""));
 const step = ref("");
 const month = ref("");
 const MANY = 5;
-const { data: lessons, reload } = useApiQuery(
-  "lessons",
+const { data: lessons } = useApiQuery(
+  listLessons,
   () =>
     classes.current && [
       classes.current.id,
       { step: step.value || undefined, month: month.value || undefined },
     ],
-  listLessons,
+  { select: (found) => found.lessons },
 );
 const just = useJustRemoved();
 const selected = ref("");
@@ -74,7 +74,6 @@ const copy = (lesson: LessonSummary): Promise<boolean> =>
 const remove = (lesson: LessonSummary): Promise<boolean> =>
   one(async () => {
     just.value = await removeLesson(lesson.id);
-    await reload();
   });
 </script>
 
@@ -114,7 +113,7 @@ const remove = (lesson: LessonSummary): Promise<boolean> =>
             @remove="remove"
             @copy="copy"
           />
-          <RemovedLately :class-id="classes.current.id" :kinds="['lesson']" @back="reload" />
+          <RemovedLately :class-id="classes.current.id" :kinds="['lesson']" />
         </div>
         <RungDetail
           v-if="selected"

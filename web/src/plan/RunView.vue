@@ -84,13 +84,14 @@ watch(
 
 const exit = (page: "slips" | "check"): Promise<boolean> =>
   run(async () => {
-    if (lesson.value) await router.push({ name: page, params: { id: await openExit(lesson.value.id) } });
+    if (lesson.value)
+      await router.push({ name: page, params: { id: (await openExit(lesson.value.id)).check_id } });
   });
 
 const keep = (leftOut: string[]): Promise<boolean> =>
   run(async () => {
     if (!lesson.value) return;
-    await endLesson(lesson.value.id, leftOut, took.value);
+    await endLesson(lesson.value.id, { left_out: leftOut, seconds: took.value.slice(-200) });
     forget();
     await router.push({ name: "plan" });
   });

@@ -23,16 +23,8 @@ import WhyPanel from "./WhyPanel.vue";
 const facts = useFacts();
 const classes = useClasses();
 const how = usePrinting();
-const { data, errorMessage, reload } = useApiQuery(
-  "tomorrow",
-  () => classes.current && [classes.current.id],
-  readTomorrow,
-);
-const { data: ladder, reload: reloadLadder } = useApiQuery(
-  "ladder",
-  () => classes.current && [classes.current.id],
-  readLadder,
-);
+const { data, errorMessage } = useApiQuery(readTomorrow, () => classes.current && [classes.current.id]);
+const { data: ladder } = useApiQuery(readLadder, () => classes.current && [classes.current.id]);
 const { busy, errorMessage: refused, run } = useApiMutation();
 const { rung: proposed, reason: whyNext } = useNext(() => ladder.value);
 const reason = computed(() => {
@@ -41,10 +33,6 @@ const reason = computed(() => {
   return proposed.value?.id === next.value?.step ? whyNext.value : "You planned it.";
 });
 
-/** A teacher's word can change what is next, and who works with whom. */
-async function renewed(): Promise<void> {
-  await Promise.all([reload(), reloadLadder()]);
-}
 const next = computed(() => data.value?.next);
 const stack = computed(() => data.value?.stack);
 const rung = computed(() => next.value && facts.rung(next.value.step));
@@ -60,8 +48,7 @@ async function print(): Promise<void> {
   const page = window.open("", "_blank");
   const done = await run(async () => {
     if (!classes.current) return;
-    const made = await makeStack(classes.current.id, newSeed());
-    await reload();
+    const made = await makeStack(classes.current.id, { seed: newSeed() });
     if (page && made.stack) page.location.href = address(made.stack);
   });
   if (!done) page?.close();
@@ -129,7 +116,6 @@ const numbered = computed(() => {
             :step="next.step"
             :child-ids="[]"
             :about="rung?.name ?? ''"
-            @said="renewed"
           />
         </BCard>
         <BCard>
@@ -146,7 +132,6 @@ const numbered = computed(() => {
                 :step="group.step"
                 :child-ids="group.child_ids"
                 :about="aboutGroup(group, facts)"
-                @said="renewed"
               />
             </li>
           </ol>

@@ -7,11 +7,7 @@ import { KnewBefore } from "@/shared";
 /** On the first day, after holidays, and of a child who joins: find out where they are, or say it. */
 const classes = useClasses();
 const said = ref(false);
-const { data: ladder, reload } = useApiQuery(
-  "ladder",
-  () => classes.current && [classes.current.id],
-  readLadder,
-);
+const { data: ladder } = useApiQuery(readLadder, () => classes.current && [classes.current.id]);
 type Offered = Ladder["baseline"];
 /** It stays while the page does: what was said can be taken back. */
 const offered = shallowRef<Offered>();
@@ -27,10 +23,6 @@ watch(
   () => classes.current?.id,
   () => (said.value = false),
 );
-const again = (): Promise<void> => {
-  said.value = true;
-  return reload();
-};
 const joined = computed(() => offered.value?.why === "joined");
 const names = computed(() =>
   (classes.current?.children ?? [])
@@ -74,7 +66,7 @@ const query = computed(() => ({
       :class-id="classes.current!.id"
       :child-ids="joined ? offered.child_ids : []"
       :who="who"
-      @said="again"
+      @said="said = true"
     />
   </BCard>
 </template>

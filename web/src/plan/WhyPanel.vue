@@ -7,14 +7,16 @@ import { moment } from "@/words";
 
 /** Why a step is proposed: the answers behind it, child by child, and what the teacher knows better. */
 const props = defineProps<{ classId: number; step: string; childIds: number[]; about: string }>();
-const emit = defineEmits<{ said: [] }>();
 
 const facts = useFacts();
 const open = ref(false);
-const { data, errorMessage, reload } = useApiQuery(
-  "behind",
-  () => open.value && [props.classId, props.step, props.childIds],
+const { data, errorMessage } = useApiQuery(
   readBehind,
+  () =>
+    open.value && [
+      props.classId,
+      { step: props.step, ...(props.childIds.length ? { child_ids: props.childIds } : {}) },
+    ],
 );
 const { busy, errorMessage: refused, run } = useApiMutation();
 const children = computed(() => data.value?.children ?? []);
@@ -29,9 +31,7 @@ const said = computed(() => {
 
 const say = (known: boolean | null): Promise<boolean> =>
   run(async () => {
-    await saySo(props.classId, props.step, props.childIds, known);
-    await reload();
-    emit("said");
+    await saySo(props.classId, { step: props.step, child_ids: props.childIds, known });
   });
 </script>
 

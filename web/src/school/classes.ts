@@ -11,7 +11,7 @@ export const useClasses = defineStore("classes", () => {
   const current = computed(() => all.value.find((one) => one.id === chosen.value) ?? all.value[0] ?? null);
 
   async function load(): Promise<void> {
-    all.value = await listClasses();
+    all.value = (await listClasses()).classes;
   }
 
   function choose(id: number): void {

@@ -43,7 +43,7 @@ async function usual(): Promise<void> {
 async function keep(): Promise<void> {
   kept.value = false;
   kept.value = await run(async () => {
-    const renewed = await setDay(props.schoolClass.id, events.value);
+    const renewed = await setDay(props.schoolClass.id, { day: events.value });
     classes.renew(renewed);
     events.value = asTyped(renewed.day);
     draft.value = null;

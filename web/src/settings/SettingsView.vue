@@ -31,7 +31,7 @@ async function keep(id: string, choice: string): Promise<void> {
   const mine = classes.current;
   if (!mine) return;
   const saved = await run(async () => {
-    classes.renew(await setConventions(mine.id, { ...mine.conventions, [id]: choice }));
+    classes.renew(await setConventions(mine.id, { conventions: { ...mine.conventions, [id]: choice } }));
   });
   if (!saved) current.value = { ...mine.conventions };
   state.value = saved ? "saved" : "";

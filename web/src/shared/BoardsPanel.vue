@@ -1,29 +1,28 @@
 <script setup lang="ts">
 import { computed, ref, watch } from "vue";
 import {
-  awaitBoards,
   keepBoards,
   useApiQuery,
   useApiMutation,
   useFacts,
+  waitForBoards,
   type Amount,
   type BoardsAdvice,
-  type BoardsAsked,
+  type BoardsSent,
 } from "@/api";
 
 /**
  * What a class shows when all hold up their boards: the right answer and those to wait for, small, as they are for the teacher. How many
  * showed which is one tap each; what to do next comes at once.
  */
-const props = defineProps<{ classId: number; asked: BoardsAsked; lessonId?: number }>();
+const props = defineProps<{ classId: number; asked: Pick<BoardsSent, "task" | "time">; lessonId?: number }>();
 const emit = defineEmits<{ ask: [dial: string]; close: [] }>();
 
 const facts = useFacts();
-const { data: awaited, errorMessage } = useApiQuery(
-  "boards",
-  () => [props.classId, props.asked.task, props.asked.time] as const,
-  (classId, task, time) => awaitBoards(classId, { task, time }),
-);
+const { data: awaited, errorMessage } = useApiQuery(waitForBoards, () => [
+  props.classId,
+  { task: props.asked.task, time: props.asked.time },
+]);
 const { busy, errorMessage: refused, run } = useApiMutation();
 const amounts = ref<Record<string, Amount>>({});
 const advice = ref<BoardsAdvice | null>(null);

@@ -18,7 +18,7 @@ const steps = computed(() => [
 
 const say = (of: string, known: boolean | null): Promise<boolean> =>
   run(async () => {
-    await saySo(props.classId, of, props.childIds, known);
+    await saySo(props.classId, { step: of, child_ids: props.childIds, known });
     last.value = known ? of : "";
     step.value = "";
     emit("said");

@@ -1,17 +1,17 @@
 <script setup lang="ts">
-import { computed, watch } from "vue";
+import { computed } from "vue";
 import { bringBack, listRemoved, useApiQuery, useApiMutation, useFacts, type Removed } from "@/api";
 import { counted, dayWords, moment } from "@/words";
 import { useJustRemoved } from "./removed";
 
 /** What was removed lately, the way back, and a word about what was removed just now. */
 const props = defineProps<{ classId: number; kinds: readonly Removed["kind"][] }>();
-const emit = defineEmits<{ back: [] }>();
 
 const facts = useFacts();
 const just = useJustRemoved();
-const { data, reload } = useApiQuery("removed", () => [props.classId], listRemoved);
-watch(just, reload);
+const { data } = useApiQuery(listRemoved, () => [props.classId], {
+  select: (found) => found.removed,
+});
 const removed = computed(() => (data.value ?? []).filter((one) => props.kinds.includes(one.kind)));
 const now = computed(() => removed.value.find((one) => one.id === just.value?.id));
 const earlier = computed(() => removed.value.filter((one) => one.id !== just.value?.id));
@@ -32,8 +32,6 @@ const back = async (one: Removed): Promise<boolean> =>
   run(async () => {
     await bringBack(one.id);
     if (just.value?.id === one.id) just.value = null;
-    await reload();
-    emit("back");
   });
 </script>
 

@@ -12,21 +12,17 @@ interface Away {
 
 /** Who of a class was away on a day. */
 export function useAway(classId: () => number | null | undefined, day: () => string): Away {
-  const { data, reload } = useApiQuery(
-    "away",
-    (): [number, string] | null => {
-      const id = classId();
-      return id ? [id, day()] : null;
-    },
-    readAway,
-  );
+  const { data, reload } = useApiQuery(readAway, () => {
+    const id = classId();
+    return id ? [id, { day: day() }] : null;
+  });
   const away = computed<ReadonlySet<number>>(() => new Set(data.value?.child_ids));
   const { busy, errorMessage, run } = useApiMutation();
   const toggle = (childId: number): Promise<boolean> =>
     run(async () => {
       const id = classId();
       if (!id) return;
-      await setAway(id, day(), childId, !away.value.has(childId));
+      await setAway(id, { day: day(), child_id: childId, away: !away.value.has(childId) });
       await reload();
     });
   return { away, toggle, busy, errorMessage };

@@ -2,7 +2,7 @@
 import { onKeyStroke } from "@vueuse/core";
 import { computed, ref, watch } from "vue";
 import { useRoute } from "vue-router";
-import { readCalls, useApiQuery, useFacts } from "@/api";
+import { listCalls, useApiQuery, useFacts } from "@/api";
 import { useClasses } from "@/school";
 import { useVoice } from "@/voice";
 
@@ -10,17 +10,20 @@ import { useVoice } from "@/voice";
 const route = useRoute();
 const facts = useFacts();
 const classes = useClasses();
-const asked = computed(() =>
-  Object.fromEntries(
-    ["kind", "step", "count", "seed", "misreading"].flatMap((name) =>
-      route.query[name] ? [[name, String(route.query[name])]] : [],
-    ),
-  ),
-);
+const text = (name: string): string | undefined =>
+  route.query[name] ? String(route.query[name]) : undefined;
+const number = (name: string): number | undefined =>
+  route.query[name] ? Number(route.query[name]) : undefined;
+const asked = computed(() => ({
+  kind: text("kind") ?? "",
+  step: text("step") ?? "",
+  count: number("count"),
+  seed: number("seed"),
+  misreading: text("misreading"),
+}));
 const { data: game, errorMessage } = useApiQuery(
-  "calls",
-  () => classes.current && asked.value.kind && ([classes.current.id, asked.value] as const),
-  readCalls,
+  listCalls,
+  () => classes.current && asked.value.kind && [classes.current.id, asked.value],
 );
 const kind = computed(() => facts.catalogue?.sheets.find((one) => one.id === asked.value.kind));
 /** How many were called. */

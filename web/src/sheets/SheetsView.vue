@@ -133,7 +133,7 @@ const {
   data: preview,
   refused: notDrawn,
   reload: drawAgain,
-} = useApiQuery("sheet", () => classes.current && [classes.current.id, settled.value], previewSheet, {
+} = useApiQuery(previewSheet, () => classes.current && [classes.current.id, settled.value], {
   meanwhile: true,
 });
 watch(() => facts.choices, drawAgain);

@@ -19,12 +19,11 @@ const uncovered = ref(0);
 /** A hand that is being turned asks when it rests. */
 const settled = refDebounced(shown, 150);
 const { data: between, errorMessage } = useApiQuery(
-  "between",
+  compareTimes,
   () => {
     const [one, other] = settled.value.map((one) => one.time);
-    return one && other ? ([one, other, Object.values(facts.choices).join(",")] as const) : null;
+    return one && other ? [{ one, other, conventions: Object.values(facts.choices).join(",") }] : null;
   },
-  compareTimes,
   { meanwhile: true },
 );
 const lines = computed(() =>

@@ -35,7 +35,10 @@ export function useLoose(): Ungeared {
     const asked = hands.value;
     if (!asked) return;
     try {
-      const found = await checkDrawing(asked.hour_hand_degrees, asked.minute_hand_degrees);
+      const found = await checkDrawing({
+        hour_hand_degrees: asked.hour_hand_degrees,
+        minute_hand_degrees: asked.minute_hand_degrees,
+      });
       if (hands.value === asked) drawing.value = found;
       errorMessage.value = "";
     } catch (error) {

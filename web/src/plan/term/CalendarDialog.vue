@@ -24,18 +24,13 @@ const open = ref(false);
 /** A substitute gives nobody an address. */
 const classes = useClasses();
 const keeps = computed(() => classes.current?.right !== "teaching");
-const { data, reload } = useApiQuery(
-  "calendar-address",
-  () => (open.value && keeps.value ? [props.classId] : null),
-  readCalendarAddress,
-);
+const { data } = useApiQuery(readCalendarAddress, () => (open.value && keeps.value ? [props.classId] : null));
 const { busy, errorMessage, run } = useApiMutation();
 const { copy, copied, isSupported } = useClipboard({ legacy: true });
 
 const change = (does: (classId: number) => Promise<CalendarAddress>): Promise<boolean> =>
   run(async () => {
     await does(props.classId);
-    await reload();
   });
 </script>
 

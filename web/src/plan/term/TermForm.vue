@@ -2,7 +2,7 @@
 import { ref } from "vue";
 import {
   LIMITS,
-  readDaysOff,
+  readCalendarFile,
   setTerm,
   useApiMutation,
   useFacts,
@@ -68,7 +68,7 @@ async function read(): Promise<void> {
   if (!file.value) return;
   const chosen = file.value;
   await reading.run(async () => {
-    const told = await readDaysOff(props.classId, chosen, first.value, last.value);
+    const told = await readCalendarFile(props.classId, chosen, first.value, last.value);
     days.value = told.days.filter(
       (day) => !off.value.some((one) => one.from === day.from && one.to === day.to),
     );

@@ -7,7 +7,7 @@ import { shortDay } from "@/words";
 /** The way from the next lesson to the whole term, and how far it is. */
 const facts = useFacts();
 const classes = useClasses();
-const { data } = useApiQuery("term", () => classes.current && [classes.current.id], readTerm);
+const { data } = useApiQuery(readTerm, () => classes.current && [classes.current.id]);
 const left = computed(() => data.value?.plan?.lessons.filter((one) => !one.over && one.step).length ?? 0);
 </script>
 

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, ref } from "vue";
-import { readSuggestions, useApiMutation, useFacts, type Suggestion, type Working } from "@/api";
+import { awaitSuggestions, useApiMutation, useFacts, type Suggestion, type Working } from "@/api";
 import { suggestionWords } from "./words";
 
 /** What would help most to reach the aim, each with what would come of it. */
@@ -11,7 +11,7 @@ const suggestions = ref<Suggestion[] | null>(null);
 const { busy, errorMessage, run } = useApiMutation();
 const now = ref<Working | null>(null);
 const look = (): Promise<boolean> =>
-  run(async () => (suggestions.value = await readSuggestions(props.classId, (told) => (now.value = told))));
+  run(async () => (suggestions.value = await awaitSuggestions(props.classId, (told) => (now.value = told))));
 /** How far it is: each way is a forecast of its own. */
 const far = computed(() => {
   if (now.value?.of) return `Trying what would help: ${now.value.done} of ${now.value.of}`;

@@ -5,14 +5,14 @@ import { useRoute } from "vue-router";
 import {
   changeTerm,
   revertTerm,
-  readForecast,
+  awaitForecast,
   readLadder,
   readTerm,
+  together,
   removeTerm,
   useApiQuery,
   useApiMutation,
   useFacts,
-  type Forecast,
   type Term,
   type TermChange,
 } from "@/api";
@@ -34,16 +34,19 @@ const facts = useFacts();
 const classes = useClasses();
 const classId = computed(() => classes.current?.id ?? 0);
 const ofClass = (): [number] | null => classes.current && [classes.current.id];
-const { data: read, errorMessage } = useApiQuery("term", ofClass, readTerm, { fresh: true });
-const { data: ladder } = useApiQuery("ladder", ofClass, readLadder);
+const { data: read, errorMessage } = useApiQuery(readTerm, ofClass, { fresh: true });
+const { data: ladder } = useApiQuery(readLadder, ofClass);
 const term = ref<Term | null>(null);
 watch(read, (found) => (term.value = found), { immediate: true });
 const plan = computed(() => term.value?.plan ?? null);
 /** Asked anew with each plan. */
-const { data: forecast, errorMessage: unforeseen } = useApiQuery<Forecast, [number, number]>(
-  "forecast",
+const forecastOfPlan = together("forecast", async (of: number, plan: number) => ({
+  plan,
+  ...(await awaitForecast(of)),
+}));
+const { data: forecast, errorMessage: unforeseen } = useApiQuery(
+  forecastOfPlan,
   () => plan.value && [classId.value, plan.value.id],
-  readForecast,
   { meanwhile: true },
 );
 
@@ -81,7 +84,7 @@ const change = (what: TermChange): Promise<boolean> =>
   });
 const back = (): Promise<boolean> =>
   run(async () => {
-    term.value = await revertTerm(classId.value);
+    term.value = await revertTerm(classId.value, {});
     await nextTick();
     undone.value = true;
   });
