@@ -4,13 +4,21 @@ import { load } from "js-yaml";
 
 const METHODS = ["get", "post", "put", "delete"];
 const contract = load(readFileSync(new URL("../server/openapi.yaml", import.meta.url), "utf8"));
-const referred = (one) => (one.$ref ? one.$ref.slice(2).split("/").reduce((at, key) => at[key], contract) : one);
+const referred = (one) =>
+  one.$ref
+    ? one.$ref
+        .slice(2)
+        .split("/")
+        .reduce((at, key) => at[key], contract)
+    : one;
 const successes = (operation) =>
   Object.entries(operation.responses)
     .filter(([status]) => status.startsWith("2"))
     .map(([, response]) => referred(response));
 const answersJson = (operation) =>
-  successes(operation).every((one) => Object.keys(one.content ?? {}).every((type) => type === "application/json"));
+  successes(operation).every((one) =>
+    Object.keys(one.content ?? {}).every((type) => type === "application/json"),
+  );
 
 const lines = Object.entries(contract.paths).flatMap(([path, item]) =>
   METHODS.filter((method) => item[method] && answersJson(item[method])).map(
