@@ -47,7 +47,7 @@ module Mutants
   # @return [Array<Mutant>] those that no spec notices
   def survivors(mutants)
     copies = Array.new(Etc.nprocessors) { copy }
-    covered = cover(copies, mutants.map(&:room).uniq)
+    covered = cover(copies, mutants.map(&:room).uniq - ["web"])
     found = abreast(copies, mutants) { |mutant, root| noticed?(mutant, root, covered) }
     found.reject(&:last).map(&:first).sort_by { |mutant| [mutant.file, mutant.from] }
   ensure
@@ -74,7 +74,7 @@ module Mutants
   def copy
     Dir.mktmpdir("mutants").tap do |root|
       system("git ls-files -z --cached --others --exclude-standard | xargs -0 cp --parents -t #{root} 2>/dev/null", chdir: ROOT)
-      shared = %w[vendor web/dist web/voice].select { |name| File.exist?(File.join(ROOT, name)) }
+      shared = %w[vendor web/dist web/voice web/node_modules].select { |name| File.exist?(File.join(ROOT, name)) }
       shared.each { |name| File.symlink(File.join(ROOT, name), File.join(root, name)) }
       FileUtils.cp_r(File.join(ROOT, ".bundle"), root) if File.directory?(File.join(ROOT, ".bundle"))
     end
@@ -112,12 +112,22 @@ module Mutants
   end
 
   def noticed?(mutant, root, covered)
-    specs = nearest(mutant, covered, root)
+    specs = mutant.room == "web" ? [] : nearest(mutant, covered, root)
     kept = File.read(File.join(root, mutant.file))
     mutant.apply(root)
-    specs.any? { |spec| !run([spec], root, "--fail-fast") }.tap { |seen| warn "#{seen ? 'seen' : 'UNSEEN'} #{mutant.file}: #{mutant.to}" }
+    seen = mutant.room == "web" ? !browsers_pass?(root) : specs.any? { |spec| !run([spec], root, "--fail-fast") }
+    seen.tap { warn "#{seen ? 'seen' : 'UNSEEN'} #{mutant.file}: #{mutant.to}" }
   ensure
     File.write(File.join(root, mutant.file), kept) if kept
+  end
+
+  # The front end's parts are asked in a browser, on a page that is built of them; what pages do with them is the journeys' to see.
+  # @return [Boolean] whether they passed
+  def browsers_pass?(root)
+    env = { "BUNDLE_GEMFILE" => File.join(root, "Gemfile"), "VANTICK_COVERAGE" => nil }
+    built = Open3.capture2e("npx", "vite", "build", "--config", "lab/vite.config.ts", chdir: File.join(root, "web")).last.success?
+    specs = ["timeout", PATIENCE.to_s, "ruby", "-rbundler/setup", RSPEC, "--fail-fast", "spec/web"]
+    built && Open3.capture2e(env, *specs, chdir: root).last.success?
   end
 
   # @return [Boolean] whether they passed
