@@ -6,10 +6,10 @@ require_relative "sizes"
 module Bench
   include Vantick::Core
 
-  DIGITS = Marking::Task.find(:dial_to_digital)
-  WORDS = Marking::Task.find(:dial_to_words)
+  DIGITS = Tasks::Task.find(:dial_to_digital)
+  WORDS = Tasks::Task.find(:dial_to_words)
 
-  POOLS = %i[minutes fives quarters].product([DIGITS, WORDS]).map { |id, task| [Teaching::Step.find(id), task] }
+  POOLS = %i[minutes fives quarters].product([DIGITS, WORDS]).map { |id, task| [Curriculum::Step.find(id), task] }
                                     .first(Sizes[:pools]).freeze
   CARELESS = 0.05
 

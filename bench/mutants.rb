@@ -126,7 +126,7 @@ module Mutants
   def browsers_pass?(root)
     env = { "BUNDLE_GEMFILE" => File.join(root, "Gemfile"), "VANTICK_COVERAGE" => nil }
     built = Open3.capture2e("npx", "vite", "build", "--config", "lab/vite.config.ts", chdir: File.join(root, "web")).last.success?
-    specs = ["timeout", PATIENCE.to_s, "ruby", "-rbundler/setup", RSPEC, "--fail-fast", "spec/web"]
+    specs = ["timeout", "-k", "5", PATIENCE.to_s, "ruby", "-rbundler/setup", RSPEC, "--fail-fast", "spec/web"]
     built && Open3.capture2e(env, *specs, chdir: root).last.success?
   end
 
@@ -135,7 +135,7 @@ module Mutants
     room = specs.first[%r{\A[^/]+}]
     files = specs.map { |spec| spec.delete_prefix("#{room}/") }
     first = before ? ["-r", before] : []
-    command = ["timeout", PATIENCE.to_s, "ruby", *first, "-rbundler/setup", RSPEC, *options, *files]
+    command = ["timeout", "-k", "5", PATIENCE.to_s, "ruby", *first, "-rbundler/setup", RSPEC, *options, *files]
     Open3.capture2e({ "BUNDLE_GEMFILE" => File.join(root, "Gemfile"), "VANTICK_COVERAGE" => nil, **env }, *command,
                     chdir: File.join(root, room)).last.success?
   end

@@ -61,7 +61,7 @@ module Vantick
     end
 
     def answers(turn, child, astray)
-      task = Core::Marking::Task.find(turn["task"])
+      task = Core::Tasks::Task.find(turn["task"])
       times = times_of(turn["items"].map { |item| item["id"] })
       given = times.map do |id, time|
         { id: SecureRandom.uuid, item_id: id, answer: astray ? off(time, task) : said(child, id, time, task) }

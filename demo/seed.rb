@@ -100,8 +100,9 @@ module Vantick
     end
 
     def give(plan)
-      task = Core::Marking::Task.find(plan[:task])
-      choice = Core::Choosing::Chooser.choose(step: Core::Teaching::Step.find(plan[:step]), task:, count: plan[:count], seed: TABLE[:seed])
+      task = Core::Tasks::Task.find(plan[:task])
+      step = Core::Curriculum::Step.find(plan[:step])
+      choice = Core::Choosing::Chooser.choose(step:, task:, count: plan[:count], seed: TABLE[:seed])
       times = choice.times.map(&:to_s)
       check = @store.checks.add(class_id: @class[:id], step: plan[:step], task: plan[:task], times:, made_at: at(plan[:days_ago]))
       present = @class[:children].reject { |child| plan[:away].include?(child[:name]) }

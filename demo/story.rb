@@ -90,7 +90,7 @@ module Vantick
       def lesson(slot, step_id, at)
         date = Date.jd(slot.day)
         keep(date, { step: step_id, minutes: slot.minutes, seed: at })
-        step = Core::Teaching::Step.find(step_id)
+        step = Core::Curriculum::Step.find(step_id)
         here = present(slot.day)
         here.each_value { |pupil| pupil.lesson(step, slot.day - @first.jd) }
         return if (at % 3).zero?
@@ -106,7 +106,7 @@ module Vantick
       end
 
       # Of a whole dial in words and in digits in turn.
-      def tasks(step) = step.whole? ? %i[dial_to_words dial_to_digital].map { |id| Core::Marking::Task.find(id) } : step.tasks.first(1)
+      def tasks(step) = step.whole? ? %i[dial_to_words dial_to_digital].map { |id| Core::Tasks::Task.find(id) } : step.tasks.first(1)
 
       def check(step, task, here, date, **odd)
         count = [CHECKED, step.pool_for(task).length].min
@@ -144,7 +144,7 @@ module Vantick
         here = present(@today.jd - last[:days_ago]).merge(@pupils).reject do |child, _|
           (last[:away] + [TABLE[:left][:name]]).include?(child[:name])
         end
-        check(Core::Teaching::Step.find(last[:step]), Core::Marking::Task.find(last[:task]), here, @today - last[:days_ago],
+        check(Core::Curriculum::Step.find(last[:step]), Core::Tasks::Task.find(last[:task]), here, @today - last[:days_ago],
               scrawls: last[:scrawls])
       end
     end

@@ -45,7 +45,7 @@ module Bench
         count.times do |at|
           @day = History.day(at)
           yield self if block_given?
-          step = Core::Teaching::Step.find(SCHEME[(at + @first) % SCHEME.length])
+          step = Core::Curriculum::Step.find(SCHEME[(at + @first) % SCHEME.length])
           mixed if (at % MIXED_EVERY) == MIXED_EVERY - 1
           give(step)
         end
@@ -54,7 +54,7 @@ module Bench
         self
       end
 
-      def kinds(step) = Core::Teaching::KnowledgeComponents.of_step(step)
+      def kinds(step) = Core::Curriculum::KnowledgeComponents.of_step(step)
 
       private
 
@@ -64,7 +64,7 @@ module Bench
         there = here
         there.each { |child| child.lesson(kinds(step), @day) }
         task = step.whole? ? TASKS.sample(random: @random) : step.tasks.first.id
-        ask(there, step, Core::Marking::Task.find(task), EXIT)
+        ask(there, step, Core::Tasks::Task.find(task), EXIT)
         @lessons << Core::Teaching::SchemeOfWork::GivenLesson.new(step:, day: @day)
       end
 
@@ -74,7 +74,7 @@ module Bench
         there = here
         steps.each do |step|
           task = step.whole? ? TASKS.sample(random: @random) : step.tasks.first.id
-          ask(there, step, Core::Marking::Task.find(task), MIXED / 2)
+          ask(there, step, Core::Tasks::Task.find(task), MIXED / 2)
         end
       end
 
@@ -84,11 +84,11 @@ module Bench
       end
 
       def answer(child, step, task, time, place)
-        kind = Core::Teaching::KnowledgeComponents.of(task, time)
+        kind = Core::Curriculum::KnowledgeComponents.of(task, time)
         text = task.write(child.answer(kind, time, task, @day, place))
         marked = Core::Marking::Marker.mark(task:, time:, text:)
         child.practice(kind, @day)
-        @answers[child] << Core::Teaching::ItemResponse.new(step:, marked:, day: @day)
+        @answers[child] << Core::Curriculum::ItemResponse.new(step:, marked:, day: @day)
       end
     end
   end

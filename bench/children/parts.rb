@@ -111,8 +111,8 @@ module Bench
 
       def hinders?(misreading, part)
         (@hinders ||= {})[[misreading, part]] ||= begin
-          task = Vantick::Core::Marking::Task.find(:dial_to_words)
-          times = Vantick::Core::Dial::DialTime.all.select { |time| Vantick::Core::Choosing::Difficulty.minute_class(time) == part }
+          task = Vantick::Core::Tasks::Task.find(:dial_to_words)
+          times = Vantick::Core::Dial::DialTime.all.select { |time| Vantick::Core::Curriculum::Difficulty.minute_class(time) == part }
           [times.count { |time| predicted(misreading, time, task).any? } * 2 > times.length]
         end
         @hinders[[misreading, part]].first

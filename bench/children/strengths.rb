@@ -46,8 +46,8 @@ module Bench
       end
 
       def knows?(kind, day)
-        both = %i[dial_to_words dial_to_digital].map { |id| Vantick::Core::Marking::Task.find(id) }
-        both = [Vantick::Core::Teaching::Step.find(kind).tasks.first] if %i[hour_hand fives_facts day_halves].include?(kind)
+        both = %i[dial_to_words dial_to_digital].map { |id| Vantick::Core::Tasks::Task.find(id) }
+        both = [Vantick::Core::Curriculum::Step.find(kind).tasks.first] if %i[hour_hand fives_facts day_halves].include?(kind)
         misreadings.none? { |one| reach(one, kind) } && both.all? { |task| chance(kind, task, day) >= 0.8 }
       end
 

@@ -95,9 +95,9 @@ module Bench
 
       def times(kind)
         (@times ||= {})[kind] ||= begin
-          step = Vantick::Core::Teaching::Step.find(kind)
+          step = Vantick::Core::Curriculum::Step.find(kind)
           step.pool.select do |time|
-            !step.whole? || Vantick::Core::Choosing::Difficulty.minute_class(time) == kind
+            !step.whole? || Vantick::Core::Curriculum::Difficulty.minute_class(time) == kind
           end.each_slice(4).map(&:first)
         end
       end

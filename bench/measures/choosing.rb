@@ -24,7 +24,7 @@ module Bench
     # The doubt that five chosen times leave over what five blind ones leave: of all pairs that can be
     # told apart, what is missing from the sum.
     def doubt_left(seed)
-      step = Teaching::Step.find(:quarters)
+      step = Curriculum::Step.find(:quarters)
       telling = Choosing::Discrimination.for(step, WORDS)
       doubt = ->(times) { telling.weight_possible - telling.worth(times) }
       random = Random.new(seed)

@@ -47,7 +47,7 @@ module Bench
     # Four of five answers right, as the days go by.
     def check_with(store, school_class, number, checks, random)
       answered_at = (Time.now - ((checks - number) * 20_000)).utc.iso8601
-      check = check_of(store, school_class, Teaching::Step.find(%i[quarters fives minutes][number % 3]), answered_at, random)
+      check = check_of(store, school_class, Curriculum::Step.find(%i[quarters fives minutes][number % 3]), answered_at, random)
       rows = check[:items].product(school_class[:children]).map { |item, child| { item_id: item[:id], child_id: child[:id], answered_at: } }
       store.db[:answers].multi_insert(rows.map { |row| { **row, **judged_at(random) } })
     end

@@ -45,20 +45,20 @@ module Bench
 
       def learner
         own = READ::Teaching::ChildProgress.new(@answers, lessons: @lessons, today: @day)
-        step = @step || own.next_step || READ::Teaching::Step.hardest
+        step = @step || own.next_step || READ::Curriculum::Step.hardest
         @step = step unless @moving
-        ceiling = READ::Teaching::Step.above([step, *@lessons.map(&:step)]) if @moving
+        ceiling = READ::Curriculum::Step.above([step, *@lessons.map(&:step)]) if @moving
         READ::Desk::Learner.new(step:, answers: @answers.map(&:marked), belief: own.diagnosis, review_due: own.review_due, ceiling:,
                                 states: @moving ? own.states : {})
       end
 
       def answered(turn, time, place)
-        kind = READ::Teaching::KnowledgeComponents.of(turn.task, time)
+        kind = READ::Curriculum::KnowledgeComponents.of(turn.task, time)
         marked = READ::Marking::Marker.mark(task: turn.task, time:, text: text(turn, time, kind, place), said: turn.said)
         @child.practice(kind, @day)
         @asked += 1
         @right += 1 if marked.read_right?
-        @answers << READ::Teaching::ItemResponse.new(step: turn.step, marked:, day: @day, device: true, helped: turn.helped)
+        @answers << READ::Curriculum::ItemResponse.new(step: turn.step, marked:, day: @day, device: true, helped: turn.helped)
         marked
       end
 
@@ -96,7 +96,7 @@ module Bench
     end
 
     def known(child, day)
-      kinds = READ::Teaching::KnowledgeComponents.all
+      kinds = READ::Curriculum::KnowledgeComponents.all
       kinds.count { |kind| child.knows?(kind, day) } / kinds.length.to_f
     end
 

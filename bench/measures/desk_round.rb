@@ -32,7 +32,7 @@ module Bench
       Marking::Marker.mark(task: turn.task, time:, text:, said: turn.said&.words)
     end
 
-    DESK_STEPS = %i[quarters fives minutes].map { |id| Teaching::Step.find(id) }.freeze
+    DESK_STEPS = %i[quarters fives minutes].map { |id| Curriculum::Step.find(id) }.freeze
 
     def desk_finds(seed)
       found = DESK_STEPS.flat_map do |step|

@@ -71,7 +71,7 @@ module Bench
       misreadings = Reading::Misreading.for(WORDS).cycle
       Array.new(Sizes[:class_of]) do |at|
         child = Simulation::SimulatedChild.new(misreadings: [misreadings.next], consistency: 0.85, careless: CARELESS, seed: seed + at)
-        times = Teaching::Step.find(:minutes).pool.sample(40, random: Random.new(seed + at))
+        times = Curriculum::Step.find(:minutes).pool.sample(40, random: Random.new(seed + at))
         times.map.with_index { |time, place| (place.even? ? DIGITS : WORDS).then { |task| [task, time, child.answer(time, task)] } }
       end
     end

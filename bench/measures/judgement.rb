@@ -9,7 +9,7 @@ module Bench
     include Looks
 
     def next_fits(seed)
-      all = looks(seed).map { |look| [look, Teaching::Step.with_times.select { |step| fits?(look, step) }] }
+      all = looks(seed).map { |look| [look, Curriculum::Step.with_times.select { |step| fits?(look, step) }] }
       share(all.reject { |_, fitting| fitting.empty? }) { |look, fitting| fitting.include?(look.progress.next_step(limit: look.limit)) }
     end
 

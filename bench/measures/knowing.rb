@@ -92,7 +92,7 @@ module Bench
       Teaching::ChildProgress.new(asked, today: day, lessons: history.lessons.select { |lesson| days.include?(lesson.day) })
     end
 
-    def knows?(child, step, day) = Teaching::KnowledgeComponents.of_step(step).all? { |kind| child.knows?(kind, day) }
+    def knows?(child, step, day) = Curriculum::KnowledgeComponents.of_step(step).all? { |kind| child.knows?(kind, day) }
 
     # @return [Array<Boolean>] of what is called secure after so many days more and has no mark, whether it is known
     def secure_known(history, later = 0)
@@ -115,7 +115,7 @@ module Bench
     def place_of(child) = Knowing::Baseline.rungs.rindex { |step| child.knows?(step.id, 0) } || -1
 
     def asked(child, question, place)
-      kind = Teaching::KnowledgeComponents.of(question.task, question.time)
+      kind = Curriculum::KnowledgeComponents.of(question.task, question.time)
       text = question.task.write(child.answer(kind, question.time, question.task, 0, place))
       Marking::Marker.mark(task: question.task, time: question.time, text:)
     end

@@ -20,7 +20,7 @@ module Bench
 
     def initialize(seed)
       @random = Random.new(seed)
-      @task = Core::Marking::Task.find(:digital_to_dial)
+      @task = Core::Tasks::Task.find(:digital_to_dial)
     end
 
     # @return [Array<Seen>]
@@ -29,7 +29,7 @@ module Bench
     private
 
     def dial
-      time = Core::Teaching::Step.find(STEPS.sample(random: @random)).pool.sample(random: @random)
+      time = Core::Curriculum::Step.find(STEPS.sample(random: @random)).pool.sample(random: @random)
       hands = drawn(time.hands)
       seen = Core::Paper::FieldReader.new(@task, time).hands(picture(hands))
       read = seen.text.scan(/[\d.]+/).map(&:to_f)

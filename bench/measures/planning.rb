@@ -9,11 +9,11 @@ module Bench
     include Looks
 
     def recap_aimed(seed)
-      ladder = Teaching::Step.with_times.select(&:whole?)
+      ladder = Curriculum::Step.with_times.select(&:whole?)
       items = ladder.drop(2).flat_map.with_index do |step, at|
         aimed = ladder.take_while { |one| one != step }.sample(2, random: Random.new(seed + at))
-        kinds = aimed.flat_map { |one| Teaching::KnowledgeComponents.of_step(one) }
-        recap_items(step, aimed, seed).map { |item| kinds.include?(Teaching::KnowledgeComponents.of(item.task, item.time)) }
+        kinds = aimed.flat_map { |one| Curriculum::KnowledgeComponents.of_step(one) }
+        recap_items(step, aimed, seed).map { |item| kinds.include?(Curriculum::KnowledgeComponents.of(item.task, item.time)) }
       end
       share(items, &:itself)
     end
@@ -53,7 +53,7 @@ module Bench
 
     # Times of an exit that were in the one before on the same step.
     def exit_again(seed)
-      steps = Teaching::Step.with_times.select(&:whole?)
+      steps = Curriculum::Step.with_times.select(&:whole?)
       again = steps.flat_map do |step|
         exits = (0..Sizes[:exits]).reduce([]) do |so_far, more|
           lesson = Teaching::Lesson.new(step:, task: WORDS, minutes: 40, seed: seed + more, exit_avoid: so_far.last(2).flatten)

@@ -15,13 +15,13 @@ module Bench
 
     def class_pages(seed)
       kind = Choosing::SheetKind.find(:read)
-      choice = Choosing::SheetChoice.new(kind:, step: Teaching::Step.find(:fives), task: WORDS, count: 12)
+      choice = Choosing::SheetChoice.new(kind:, step: Curriculum::Step.find(:fives), task: WORDS, count: 12)
       readers = Array.new(Sizes[:sheet_children]) { Choosing::SheetChoice::Reader.new }
       versions = choice.versions(readers, seed).map.with_index do |items, at|
         Vantick::Server::Documents::Version.new(name: "Child #{at}", items:, row: at)
       end
       settings = { look: {}, paper: "a4", code: "K7RDX", conventions: Wording::Conventions.default, both: false, origin: "Bench" }
-      Vantick::Server::Documents::Sheet.new(kind:, step: Teaching::Step.find(:fives), task: WORDS, versions:, **settings).pages
+      Vantick::Server::Documents::Sheet.new(kind:, step: Curriculum::Step.find(:fives), task: WORDS, versions:, **settings).pages
     end
 
     # As many strokes and words, each at a place of its own.

@@ -15,7 +15,7 @@ module Bench
     end
 
     def cleared(gone, seed)
-      times = Teaching::Step.find(:minutes).pool.select { |time| gone.chance?(time, WORDS) }.sample(40, random: Random.new(seed))
+      times = Curriculum::Step.find(:minutes).pool.select { |time| gone.chance?(time, WORDS) }.sample(40, random: Random.new(seed))
       child = Simulation::SimulatedChild.new(misreadings: [gone], consistency: Pupil::CONSISTENCY, seed:)
       diagnosis = Knowing::Diagnosis.new(answered(child, WORDS, times.first(8)))
       return unless diagnosis.likely.include?(gone)
@@ -26,13 +26,13 @@ module Bench
     end
 
     def both_of_two(seed)
-      all = Choosing::Discrimination.for(Teaching::Step.find(:minutes), WORDS).misreadings.combination(2).to_a
+      all = Choosing::Discrimination.for(Curriculum::Step.find(:minutes), WORDS).misreadings.combination(2).to_a
       pairs = all.sample(Sizes[:pairs_told], random: Random.new(seed))
       share(pairs) do |pair|
         child = Simulation::SimulatedChild.new(misreadings: pair.shuffle(random: Random.new(seed)),
                                                consistency: Pupil::CONSISTENCY, careless: CARELESS,
                                                seed:)
-        times = Choosing::Chooser.choose(step: Teaching::Step.find(:minutes), task: WORDS, count: 16, seed:).times
+        times = Choosing::Chooser.choose(step: Curriculum::Step.find(:minutes), task: WORDS, count: 16, seed:).times
         (pair - Knowing::Diagnosis.new(answered(child, WORDS, times)).possible).empty?
       end
     end
@@ -40,7 +40,7 @@ module Bench
     # After a check of six clocks: who is named, and who of those that showed theirs twice is not.
     def news(seed)
       checks = %i[quarters fives minutes].product((1..Sizes[:news_seeds]).to_a).map do |id, more|
-        check_news(Teaching::Step.find(id), (seed * 100) + more)
+        check_news(Curriculum::Step.find(id), (seed * 100) + more)
       end
       named = checks.flat_map(&:first)
       twice = checks.flat_map(&:last)

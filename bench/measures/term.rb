@@ -9,15 +9,15 @@ module Bench
   # A plain scheme of two or three lessons a step; what is left over goes over the steps again.
   PLAIN = { half_past: 3, quarter_to: 3, fives_to: 3 }.freeze
   SCHEME = lambda do |term|
-    ladder = Teaching::Step.with_times
+    ladder = Curriculum::Step.with_times
     plan = ladder.flat_map { |step| [step] * PLAIN.fetch(step.id, 2) }
     plan[term.lessons.length] || ladder[(term.lessons.length * 5) % ladder.length]
   end
   PROPOSED = ->(term) { Teaching::SchemeOfWork.new(term.expected, term.lessons).next_step(today: term.day).step }
   # What knows every child's truth, and takes the step with most to gain today.
   ORACLE = lambda do |term|
-    Teaching::Step.with_times.max_by do |step|
-      kinds = Teaching::KnowledgeComponents.of_step(step)
+    Curriculum::Step.with_times.max_by do |step|
+      kinds = Curriculum::KnowledgeComponents.of_step(step)
       term.pupils.sum { |pupil| kinds.sum { |kind| (1 - pupil.recall(kind, term.day)) * (0.3 + (0.7 * pupil.ready(kind, term.day))) } } *
         (kinds.length**-0.6)
     end

@@ -70,11 +70,11 @@ module Bench
     end
 
     def starts(term)
-      term.progress_by_pupil.values.map { |progress| Vantick::Core::Term::Start.of(progress, term.aim.kinds) }
+      term.progress_by_pupil.values.map { |progress| Vantick::Core::Teaching::Start.of(progress, term.aim.kinds) }
     end
 
     def told_at(term)
-      learning = Vantick::Core::Term::Learning.of(term.answers, term.lessons, term.progress_by_pupil.transform_values(&:before))
+      learning = Vantick::Core::Teaching::Learning.of(term.answers, term.lessons, term.progress_by_pupil.transform_values(&:before))
       Vantick::Core::Term::Forecast.new(starts(term), lessons: term.planner.plan, aim: term.aim, today: term.day, aim_day: term.aim_day,
                                                       learning:).result
     end

@@ -14,14 +14,14 @@ module Bench
   }.freeze
   UNIT_PLAN = lambda(&:planned)
   UNIT_PROPOSED = lambda { |unit|
-    Teaching::SchemeOfWork.new(unit.expected, unit.lessons).next_step(today: unit.day).step || Teaching::Step.hardest
+    Teaching::SchemeOfWork.new(unit.expected, unit.lessons).next_step(today: unit.day).step || Curriculum::Step.hardest
   }
 
   # What a plan of few lessons gives to classes of every family, and what a term gives beyond its goal.
   class Units < Family
     def makes = Children::FAMILIES.keys.first(Sizes[:families]).product(Children::CLASSES.first(Sizes[:classes_of_children]))
 
-    def fixed(steps) = (@fixed ||= {})[steps] ||= ->(unit) { Teaching::Step.find(steps[unit.lessons.length]) }
+    def fixed(steps) = (@fixed ||= {})[steps] ||= ->(unit) { Curriculum::Step.find(steps[unit.lessons.length]) }
 
     # @return [Hash{Array(Symbol, Symbol) => Float}] by family and kind of class
     def of_makes(seed, teacher, kinds: nil, **how)
@@ -54,14 +54,14 @@ module Bench
     measure(:unit_known, "known of the goal after twelve lessons as planned, over the best of three fixed plans, mean of families",
             ">= 1.05") do |seed|
       found = over_best_fixed(seed)
-      ladder = over_best_fixed(seed, kinds: Teaching::KnowledgeComponents.all)
+      ladder = over_best_fixed(seed, kinds: Curriculum::KnowledgeComponents.all)
       Taken.new(mean(found.values), { **found, "worst" => found.values.min, "of the whole ladder" => mean(ladder.values),
                                       "over the three fixed plans on average" => over_mean_fixed(seed) })
     end
 
     # The aim's day comes after a third of the term: what is known of the whole ladder at its end.
     measure(:beyond_aim, "known of the ladder by a plan with an early goal over that by daily proposals, worst family", ">= 1.00") do |seed|
-      how = { aim: :quarters, count: Sizes[:term_lessons], aim_after: Sizes[:term_lessons], kinds: Teaching::KnowledgeComponents.all }
+      how = { aim: :quarters, count: Sizes[:term_lessons], aim_after: Sizes[:term_lessons], kinds: Curriculum::KnowledgeComponents.all }
       planned, proposed = [UNIT_PLAN, UNIT_PROPOSED].map { |teacher| of_makes(seed, teacher, **how) }
       found = by_family(planned).merge(by_family(proposed)) { |_, own, other| own / other }
       Taken.new(found.values.min, { "mean" => mean(found.values), **found.transform_keys(&:to_s) })

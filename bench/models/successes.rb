@@ -38,7 +38,7 @@ module Bench
       rows = histories.flat_map do |answers|
         counts = Hash.new { |kinds, kind| kinds[kind] = [0, 0] }
         answers.map do |marked|
-          kind = Vantick::Core::Teaching::KnowledgeComponents.of(marked.task, marked.time)
+          kind = Vantick::Core::Curriculum::KnowledgeComponents.of(marked.task, marked.time)
           [kind, counts[kind].dup, marked.read_right?].tap { counts[kind][marked.read_right? ? 0 : 1] += 1 }
         end
       end
@@ -51,12 +51,12 @@ module Bench
     end
 
     def chance_of_right(task, time, _day)
-      kind = Vantick::Core::Teaching::KnowledgeComponents.of(task, time)
+      kind = Vantick::Core::Curriculum::KnowledgeComponents.of(task, time)
       @weights.chance(kind, @counts[kind])
     end
 
     def answered(marked, _day)
-      @counts[Vantick::Core::Teaching::KnowledgeComponents.of(marked.task, marked.time)][marked.read_right? ? 0 : 1] += 1
+      @counts[Vantick::Core::Curriculum::KnowledgeComponents.of(marked.task, marked.time)][marked.read_right? ? 0 : 1] += 1
     end
 
     def taught(_step, _day) = nil

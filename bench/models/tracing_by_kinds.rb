@@ -8,7 +8,7 @@ module Bench
     ROW = { begin: 0.1, slip: 0.12, guess: 0.15, lesson: 0.45, shared: 0.9, alone: 0.2, half_days: 60 }.freeze
 
     def initialize
-      @known = Core::Teaching::KnowledgeComponents.all.to_h { |kind| [kind, ROW[:begin]] }
+      @known = Core::Curriculum::KnowledgeComponents.all.to_h { |kind| [kind, ROW[:begin]] }
       @days = {}
     end
 
@@ -28,7 +28,7 @@ module Bench
     end
 
     def taught(step, day)
-      kinds = Core::Teaching::KnowledgeComponents.of_step(step)
+      kinds = Core::Curriculum::KnowledgeComponents.of_step(step)
       chance = kinds.one? ? ROW[:lesson] : ROW[:shared] / kinds.length
       kinds.each do |kind|
         fade(kind, day)
@@ -38,16 +38,16 @@ module Bench
 
     private
 
-    def kind(task, time) = Core::Teaching::KnowledgeComponents.of(task, time)
+    def kind(task, time) = Core::Curriculum::KnowledgeComponents.of(task, time)
 
     def reach(kind)
-      below = Core::Teaching::KnowledgeComponents.below(kind).map { |one| @known[one] }.min || 1.0
+      below = Core::Curriculum::KnowledgeComponents.below(kind).map { |one| @known[one] }.min || 1.0
       ROW[:alone] + ((1 - ROW[:alone]) * below)
     end
 
     # A whole dial read rightly tells of the hour hand as well, one at fives of the numerals.
     def parts(marked)
-      return [] unless marked.task.dial? && Core::Teaching::Step.home(marked.task).nil? && marked.read_right?
+      return [] unless marked.task.dial? && Core::Curriculum::Step.home(marked.task).nil? && marked.read_right?
 
       fives = marked.time.ticks.zero? && (marked.time.minute % 15).positive?
       [:hour_hand, *(:fives_facts if fives)]

@@ -118,7 +118,7 @@ module Bench
     end
 
     def drawn(hand, page, items)
-      task = Core::Marking::Task.find(:digital_to_dial)
+      task = Core::Tasks::Task.find(:digital_to_dial)
       page.fields.reject { |field| (field.item % 3).zero? }.to_h do |field|
         x, y, width, = field.box
         [field.item, hand.hands([x + (width / 2), y + (width / 2)], width / 2, task.parse_time(items[field.item][:time]).hands)]

@@ -9,7 +9,7 @@ module Bench
     attr_reader :misreadings
 
     def initialize(pupil, day, ids)
-      @known = Vantick::Core::Teaching::Step.with_times.to_h { |step| [step, pupil.knows(step, day)] }
+      @known = Vantick::Core::Curriculum::Step.with_times.to_h { |step| [step, pupil.knows(step, day)] }
       @misreadings = ids.map { |id| Vantick::Core::Reading::Misreading.find(id) }
     end
 

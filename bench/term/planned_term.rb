@@ -13,7 +13,7 @@ module Bench
     attr_reader :aim, :ever
 
     # @param lost [Boolean] whether two weeks fall out that nobody foresaw
-    # @param steps [Array<Core::Teaching::Step>, nil] lessons to give, where they are those of another term
+    # @param steps [Array<Core::Curriculum::Step>, nil] lessons to give, where they are those of another term
     def initialize(kind, seed, teacher, lost:, recap: :chosen, aim: :fives, steps: nil)
       super(kind, seed, steps ? ->(term) { steps[term.lessons.length] } : teacher, recap:, make: { rates: RATES.fetch(kind), **PUPIL })
       @lost = lost

@@ -21,7 +21,7 @@ module Bench
 
     # @return [Array<Core::Teaching::SchemeOfWork::GivenLesson>]
     attr_reader :lessons
-    # @return [Hash{Pupil => Array<Core::Teaching::ItemResponse>}]
+    # @return [Hash{Pupil => Array<Core::Curriculum::ItemResponse>}]
     attr_reader :answers
     # @return [Array<Pupil>]
     attr_reader :pupils
@@ -52,7 +52,7 @@ module Bench
       days.each_with_index do |day, at|
         @day = day
         yield self if block_given?
-        give(@teacher.call(self) || Core::Teaching::Step.hardest)
+        give(@teacher.call(self) || Core::Curriculum::Step.hardest)
         week_ends if at % DAYS.length == DAYS.length - 1
       end
       self
@@ -63,7 +63,7 @@ module Bench
 
     # @return [Float] of what is to be known, known today
     def known
-      steps = Core::Teaching::Step.with_times
+      steps = Core::Curriculum::Step.with_times
       @pupils.sum { |pupil| steps.sum { |step| pupil.knows(step, @day) } } / (CHILDREN * steps.length)
     end
 
@@ -77,8 +77,8 @@ module Bench
     # @return [Integer] most lessons running on one step
     def longest = @lessons.map(&:step).chunk_while { |one, other| one == other }.map(&:length).max
 
-    # @return [Core::Teaching::Step] the highest for a child: one above the class
-    def limit = Core::Teaching::Step.above(@lessons.map(&:step))
+    # @return [Core::Curriculum::Step] the highest for a child: one above the class
+    def limit = Core::Curriculum::Step.above(@lessons.map(&:step))
 
     def self.exit_times(step, task, seed)
       (@exit_times ||= {})[[step.id, task.id, seed]] ||=
@@ -120,7 +120,7 @@ module Bench
     def ask(pupil, step, task, times)
       times.each do |time|
         marked = Core::Marking::Marker.mark(task:, time:, text: task.write(pupil.answer(time, task, @day)))
-        @answers[pupil] << Core::Teaching::ItemResponse.new(step:, marked:, day: @day)
+        @answers[pupil] << Core::Curriculum::ItemResponse.new(step:, marked:, day: @day)
       end
     end
 
@@ -139,10 +139,10 @@ module Bench
 
     def recap_of_all(step)
       times = step.foundations.select(&:whole?).flat_map(&:pool).uniq
-      times.empty? ? [] : Array.new(RECAP) { Core::Choosing::Difficulty.minute_class(times.sample(random: @random)) }
+      times.empty? ? [] : Array.new(RECAP) { Core::Curriculum::Difficulty.minute_class(times.sample(random: @random)) }
     end
 
-    def kinds(steps) = steps.flat_map { |one| Core::Teaching::KnowledgeComponents.of_step(one) }.uniq
+    def kinds(steps) = steps.flat_map { |one| Core::Curriculum::KnowledgeComponents.of_step(one) }.uniq
 
     # Ten tasks at a child's own step.
     def desks
@@ -151,7 +151,7 @@ module Bench
         task = step.whole? ? WORDS : step.tasks.first
         times = step.pool_for(task).reject(&:hidden_hand?).sample(DESK, random: @random)
         ask(pupil, step, task, times)
-        times.each { |time| pupil.practice(Core::Teaching::KnowledgeComponents.of(task, time), @day, helped: 0.05) }
+        times.each { |time| pupil.practice(Core::Curriculum::KnowledgeComponents.of(task, time), @day, helped: 0.05) }
       end
     end
   end

@@ -67,7 +67,7 @@ module Bench
 
     # @param kinds [Array<Symbol>]
     # @return [Float] 0..1, of these kinds and all children, known in both notations
-    def known(kinds = Core::Teaching::KnowledgeComponents.all)
+    def known(kinds = Core::Curriculum::KnowledgeComponents.all)
       children.sum { |child| kinds.count { |kind| child.knows?(kind, day + 1) } } / (children.length * kinds.length).to_f
     end
 
@@ -75,7 +75,7 @@ module Bench
 
     def there_for(asked) = asked.map(&:day).uniq.then { |days| lessons.select { |lesson| days.include?(lesson.day) } }
 
-    def kinds(step) = Core::Teaching::KnowledgeComponents.of_step(step)
+    def kinds(step) = Core::Curriculum::KnowledgeComponents.of_step(step)
 
     def here = children.select { |child| child.respond_to?(:here?) ? child.here?(day) : @random.rand >= AWAY }
 
@@ -98,9 +98,9 @@ module Bench
 
     def ask(child, step, asked, place, **how)
       task, time = asked
-      kind = Core::Teaching::KnowledgeComponents.of(task, time)
+      kind = Core::Curriculum::KnowledgeComponents.of(task, time)
       marked = Core::Marking::Marker.mark(task:, time:, text: task.write(child.answer(kind, time, task, day, place)))
-      answers[child] << Core::Teaching::ItemResponse.new(step:, marked:, day:, **how)
+      answers[child] << Core::Curriculum::ItemResponse.new(step:, marked:, day:, **how)
     end
 
     # The first lesson ends with finding out where each child is: one page of twelve questions.

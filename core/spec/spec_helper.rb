@@ -11,9 +11,9 @@ require "vantick/core"
 module CoreHelpers
   def time(text) = Vantick::Core::Dial::DialTime.parse(text)
 
-  def task(id) = Vantick::Core::Marking::Task.find(id)
+  def task(id) = Vantick::Core::Tasks::Task.find(id)
 
-  def step(id) = Vantick::Core::Teaching::Step.find(id)
+  def step(id) = Vantick::Core::Curriculum::Step.find(id)
 
   def misreading(id) = Vantick::Core::Reading::Misreading.find(id)
 

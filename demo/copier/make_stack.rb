@@ -15,8 +15,8 @@ Dir.mktmpdir do |folder| # rubocop:disable Metrics/BlockLength
   school_class = store.classes.all.first
   core = Vantick::Core
   made_at = Vantick::Server::Clock.iso8601
-  task = core::Marking::Task.find(:digital_to_dial)
-  step = core::Teaching::Step.find(:quarters)
+  task = core::Tasks::Task.find(:digital_to_dial)
+  step = core::Curriculum::Step.find(:quarters)
   choice = core::Choosing::SheetChoice.new(kind: core::Choosing::SheetKind.find(:draw), step:, task:, count: 6)
   times = choice.items(Vantick::Demo::TABLE[:seed]).map { |item| item.time.to_s }
   sheet = { kind: "draw", step: step.id.to_s, task: task.id.to_s, count: 6, paper: "a4", versions: "one", names: true }

@@ -45,7 +45,7 @@ RSpec.describe "Adjustments for one child" do
     adjust(notation: "digits", help: true)
     asked = []
     went(10) { |turn| asked << turn }
-    tasks = asked.map { |turn| Vantick::Core::Marking::Task.find(turn["task"]) }
+    tasks = asked.map { |turn| Vantick::Core::Tasks::Task.find(turn["task"]) }
     expect(tasks.flat_map(&:forms)).not_to include(:words)
     with_dial = asked.select { |turn| turn["task"] == "dial_to_digital" }
     expect(with_dial).not_to be_empty
@@ -85,7 +85,7 @@ RSpec.describe "Adjustments for one child" do
 
     it "is no matter of whoever gives the lesson: it stands on no page for them" do
       adjustments = Vantick::Core::Teaching::Adjustments
-      step = Vantick::Core::Teaching::Step.find(:quarters)
+      step = Vantick::Core::Curriculum::Step.find(:quarters)
       plan = Vantick::Core::Teaching::LessonPlan.new({ step: :quarters, minutes: 45, seed: 1 }, Vantick::Core::Wording::Conventions.default)
       set = { "Anneke" => adjustments.new(home: "pl"), "Bram" => adjustments.new(home: "de", larger: true) }
       pages = Vantick::Server::Documents::DayPages.new.lesson(step.name, plan, adjusted: set).pages
@@ -122,7 +122,7 @@ RSpec.describe "Adjustments for one child" do
     adjust(other, larger: true)
     expect(fields.call).to eq(before)
     Vantick::Core::Choosing::SheetKind.all.select(&:answered?).each do |kind|
-      step = Vantick::Core::Teaching::Step.with_times.reverse.find { |one| kind.tasks_for(one).any? } or next
+      step = Vantick::Core::Curriculum::Step.with_times.reverse.find { |one| kind.tasks_for(one).any? } or next
       sheet_id, = made_for_each(kind: kind.id.to_s, step: step.id.to_s, count: nil)
       file = printed(sheet_id)
       places = file.pages.flat_map { |page| file.outlines(page).flat_map { |one| one.places.flatten } }

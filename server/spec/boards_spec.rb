@@ -34,7 +34,7 @@ RSpec.describe "Boards of a whole class" do
   end
 
   it "answer for every kind of task and any clock, if only in words that it can't be asked" do
-    Vantick::Core::Marking::Task.all.product(%w[7:45 5:59 12:00 6:33 19:45]).each do |task, time|
+    Vantick::Core::Tasks::Task.all.product(%w[7:45 5:59 12:00 6:33 19:45]).each do |task, time|
       [get("#{path}?task=#{task.id}&time=#{time}"), post(path, { task: task.id.to_s, time:, amounts: [] })].each do |answered|
         expect([200, 201, 422]).to include(answered.status), "#{task.id} #{time}: #{answered.body}"
       end

@@ -7,8 +7,8 @@ RSpec.describe Vantick::Server::Check::Checks do
   def choice(query) = get("/api/classes/#{school_class['id']}/choice?#{URI.encode_www_form(query)}")
 
   it "shows the times that core chooses, and what they can tell" do
-    core = Vantick::Core::Choosing::Chooser.choose(step: Vantick::Core::Teaching::Step.find("fives"),
-                                                   task: Vantick::Core::Marking::Task.find("dial_to_words"),
+    core = Vantick::Core::Choosing::Chooser.choose(step: Vantick::Core::Curriculum::Step.find("fives"),
+                                                   task: Vantick::Core::Tasks::Task.find("dial_to_words"),
                                                    count: 5, seed: 7)
     expect(choice(wanted).body).to eq("times" => core.times.map(&:to_s), "pairs_told_apart" => core.pairs_told_apart,
                                       "pairs_possible" => core.pairs_possible, "chances" => core.chances.transform_keys(&:to_s))

@@ -108,7 +108,7 @@ RSpec.describe Vantick::Server::Documents::Sheet do
     describe "#{kind.name.downcase} on #{paper}" do
       # Of the easiest and the hardest step, with every task and look.
       let(:drawn) do
-        steps = core::Teaching::Step.with_times.select { |one| kind.tasks.empty? || kind.tasks_for(one).any? }
+        steps = core::Curriculum::Step.with_times.select { |one| kind.tasks.empty? || kind.tasks_for(one).any? }
         steps.values_at(0, -1).uniq.product(looks).flat_map do |step, look|
           (kind.tasks.empty? ? [nil] : kind.tasks_for(step)).map do |task|
             [[step.id, task&.id, look], sheet(kind, step, task, paper, look, both: look.empty?)]
@@ -132,7 +132,7 @@ RSpec.describe Vantick::Server::Documents::Sheet do
   %w[a4 letter].each do |paper|
     it "keeps each note to take home within its half of #{paper}, on every step and in every language" do
       kind = core::Choosing::SheetKind.find(:home)
-      found = core::Teaching::Step.with_times.product([nil, *core::Wording::HomeLanguage.all]).flat_map do |step, language|
+      found = core::Curriculum::Step.with_times.product([nil, *core::Wording::HomeLanguage.all]).flat_map do |step, language|
         one = sheet(kind, step, nil, paper, {})
         one.languages = [language].compact
         one.pages.map { |page| [step.id, language&.id, note_ends(page)] }
@@ -185,7 +185,7 @@ RSpec.describe Vantick::Server::Documents::Sheet do
   [%w[read dial_to_words], %w[read dial_to_digital], %w[draw words_to_dial], %w[estimate estimate], %w[slips dial_to_words],
    %w[slips dial_to_digital]].each do |kind, task|
     it "fills a page with the usual number, on both papers: #{kind}, #{task}" do
-      asked = [core::Choosing::SheetKind.find(kind), core::Teaching::Step.find(:minutes), core::Marking::Task.find(task)]
+      asked = [core::Choosing::SheetKind.find(kind), core::Curriculum::Step.find(:minutes), core::Tasks::Task.find(task)]
       of = %w[a4 letter].map { |paper| sheet(*asked, paper, {}) }
       expect(of.map(&:per_page).uniq).to eq([kind == "slips" ? 3 : 8])
       expect(of.map { |one| one.pages.length }).to eq([1, 1])
@@ -194,7 +194,7 @@ RSpec.describe Vantick::Server::Documents::Sheet do
 
   it "has room for thirty wide letters, and a line where the typeface has no letters for a name" do
     kind = core::Choosing::SheetKind.find(:slips)
-    asked = [core::Teaching::Step.find(:fives), core::Marking::Task.find(:dial_to_words)]
+    asked = [core::Curriculum::Step.find(:fives), core::Tasks::Task.find(:dial_to_words)]
     of = ["W" * 30, "Ζωή", "小明", "عمر", "Ana 🦊"].map { |name| sheet(kind, *asked, "a4", {}, name:) }
     wide, *others = of.map { |one| one.pages.first.marks.grep(documents::Page::Text).map(&:text) }
     expect(wide).to include("W" * 30)
@@ -203,7 +203,7 @@ RSpec.describe Vantick::Server::Documents::Sheet do
   end
 
   it "shares exercises out evenly, and numbers pages where there are several" do
-    pages = sheet(core::Choosing::SheetKind.find(:read), core::Teaching::Step.find(:minutes), core::Marking::Task.find(:dial_to_digital),
+    pages = sheet(core::Choosing::SheetKind.find(:read), core::Curriculum::Step.find(:minutes), core::Tasks::Task.find(:dial_to_digital),
                   "a4", {}, count: 10).pages
     expect(pages.map { |page| page.fields.map(&:item).uniq.length }).to eq([6, 4])
     expect(pages.map { |page| page.marks.grep(documents::Page::Text).map(&:text).grep(%r{\A\d/\d\z}) }).to eq([["1/2"], ["2/2"]])

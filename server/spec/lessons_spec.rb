@@ -171,7 +171,7 @@ RSpec.describe Vantick::Server::Plan::Lessons do
   end
 
   it "can be planned for every step there is a time for, and put away" do
-    Vantick::Core::Teaching::Step.with_times.each do |step|
+    Vantick::Core::Curriculum::Step.with_times.each do |step|
       made = plan(step: step.id, minutes: 20)
       expect(made.status).to eq(201), step.id.to_s
       expect(delete("/api/lessons/#{made.body['id']}").body).to include("kind" => "lesson", "about" => include("step" => step.id.to_s))

@@ -53,7 +53,7 @@ RSpec.describe Vantick::Server::Check::Packages do
   end
 
   # What a program that knows no clocks says with the package is what a desk here says.
-  Vantick::Core::Marking::Task.all.select { |one| Vantick::Server::Formats::QtiItem.fits?(one) && one.notation != :hands }.each do |task|
+  Vantick::Core::Tasks::Task.all.select { |one| Vantick::Server::Formats::QtiItem.fits?(one) && one.notation != :hands }.each do |task|
     it "scores and tells as Vantick would, played by another program: #{task.id}" do
       conventions = Vantick::Core::Wording::Conventions.default
       task.times.each_slice(97).map(&:first).each do |time|
@@ -84,7 +84,7 @@ RSpec.describe Vantick::Server::Check::Packages do
   it "takes 07:00 and 7.00 for 7:00, and of an estimate what is a little off" do
     conventions = Vantick::Core::Wording::Conventions.default
     play = lambda do |task, time, answer|
-      task = Vantick::Core::Marking::Task.find(task)
+      task = Vantick::Core::Tasks::Task.find(task)
       QtiPlayer.new(Vantick::Server::Formats::QtiItem.new("a", "A", task, task.parse_time(time),
                                                           conventions).xml("a.svg")).play(answer).first
     end
@@ -101,8 +101,8 @@ RSpec.describe Vantick::Server::Check::Packages do
 
   # Every way that a package counts as right is right here as well, at every quarter.
   it "counts nothing as right that Vantick would not" do
-    task = Vantick::Core::Marking::Task.find(:dial_to_words)
-    Vantick::Core::Teaching::Step.find(:quarters).pool.each do |time|
+    task = Vantick::Core::Tasks::Task.find(:dial_to_words)
+    Vantick::Core::Curriculum::Step.find(:quarters).pool.each do |time|
       item = Vantick::Server::Formats::QtiItem.new("a", "A", task, time, Vantick::Core::Wording::Conventions.default)
       xml(item.xml("a.svg")).xpath("//qti-map-entry/@map-key").each do |way|
         expect(Vantick::Core::Marking::Marker.mark(task:, time:, text: way.value).verdict).to match(/\Aright/), "#{time} #{way}"
@@ -123,7 +123,7 @@ RSpec.describe Vantick::Server::Check::Packages do
   it "lets choose where there are few answers, and the right one is among them" do
     conventions = Vantick::Core::Wording::Conventions.default
     qti = Vantick::Server::Formats::QtiItem
-    Vantick::Core::Marking::Task.all.select { |task| qti.fits?(task) }.each do |task|
+    Vantick::Core::Tasks::Task.all.select { |task| qti.fits?(task) }.each do |task|
       time = task.times[450 % task.times.length]
       item = xml(qti.new("a", "A", task, time, conventions).xml(qti.picture(task, time) && "a.svg"))
       choices = item.xpath("//qti-simple-choice").to_h { |one| [one["identifier"], one.text] }

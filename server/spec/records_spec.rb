@@ -7,7 +7,7 @@ RSpec.describe Vantick::Server::Classes::Records do
 
   # Bram names the passed hour with to, all else is right.
   def fill(check)
-    task = Vantick::Core::Marking::Task.find(check["task"])
+    task = Vantick::Core::Tasks::Task.find(check["task"])
     misreading = Vantick::Core::Reading::Misreading.find("to_with_passed_hour")
     children = check["children"].first(2).zip([[], [misreading]])
     children.each do |child, misreadings|

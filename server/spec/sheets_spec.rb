@@ -19,7 +19,7 @@ RSpec.describe Vantick::Server::Sheets::Sheets do
   # Every kind on a step that it is for, as a preview and as a file.
   Vantick::Core::Choosing::SheetKind.all.each do |kind|
     it "draws #{kind.name.downcase}: the preview and the file have the same words, and as many pages" do
-      step = Vantick::Core::Teaching::Step.with_times.reverse.find { |one| kind.tasks.empty? || kind.tasks_for(one).any? }.id
+      step = Vantick::Core::Curriculum::Step.with_times.reverse.find { |one| kind.tasks.empty? || kind.tasks_for(one).any? }.id
       count = kind.id == :cards ? 4 : [2, kind.least].max.clamp(1, kind.most)
       shown = preview(kind: kind.id, step:, seed: 5, count:, names: false).body
       expect(shown["pages"]).not_to be_empty
@@ -98,7 +98,7 @@ RSpec.describe Vantick::Server::Sheets::Sheets do
 
     Vantick::Core::Choosing::SheetKind.all.reject { |kind| kind.id == :levels }.each do |kind|
       it "#{kind.name.downcase} has as many exercises as were set, once, and each child's page is as one child's alone would be" do
-        step = Vantick::Core::Teaching::Step.with_times.reverse.find { |one| kind.tasks.empty? || kind.tasks_for(one).any? }.id
+        step = Vantick::Core::Curriculum::Step.with_times.reverse.find { |one| kind.tasks.empty? || kind.tasks_for(one).any? }.id
         (file, check), (single,) = [school_class, alone].map { |of| printed(of, kind, step) }
         expect(check["items"].map { |item| item["child_id"] }).to eq([nil] * kind.count) if check
         slips = kind.id == :slips

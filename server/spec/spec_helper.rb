@@ -146,7 +146,7 @@ module DeskHelpers
 
   # The right answers to a task, as a device would send them.
   def right(turn)
-    task = Vantick::Core::Marking::Task.find(turn["task"])
+    task = Vantick::Core::Tasks::Task.find(turn["task"])
     turn["items"].map do |item|
       row = store.db[:items].first(id: item["id"])
       time = task.parse_time(row[:time])

@@ -11,7 +11,7 @@ RSpec.describe Vantick::Server::Store::Database do
   end
 
   def marked
-    Vantick::Core::Marking::Marker.mark(task: Vantick::Core::Marking::Task.find("dial_to_words"),
+    Vantick::Core::Marking::Marker.mark(task: Vantick::Core::Tasks::Task.find("dial_to_words"),
                                         time: Vantick::Core::Dial::DialTime.parse("7:45"),
                                         text: "qt8")
   end

@@ -154,7 +154,7 @@ RSpec.describe "Answering at a desk" do
 
   # The right answer to an item, as a device sends it.
   def right_to(item)
-    task = Vantick::Core::Marking::Task.find(item[:task])
+    task = Vantick::Core::Tasks::Task.find(item[:task])
     time = task.parse_time(item[:time])
     return "hour=#{time.hour_hand_degrees} minute=#{time.minute_hand_degrees}" if task.notation == :hands
     return "#{item[:misreading]}; #{usual(item[:time])}" if task.notation == :mistake
@@ -183,7 +183,7 @@ RSpec.describe "Answering at a desk" do
     windows = [[390, 780], [844, 390], [768, 1024]]
     [%w[dial_to_words minutes], %w[dial_to_digital fives], %w[words_to_dial fives], %w[hour_only quarters],
      %w[minute_only fives]].each do |task, step|
-      time = Vantick::Core::Teaching::Step.find(step).pool.find { |one| one.minute > 36 }.to_s
+      time = Vantick::Core::Curriculum::Step.find(step).pool.find { |one| one.minute > 36 }.to_s
       join(open_exit(group, task:, times: [time], step:), "Anneke")
       windows.each do |width, height|
         on_a_phone(width:, height:) { expect([task, width, too_small, outside]).to eq([task, width, [], []]) }

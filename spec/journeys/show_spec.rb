@@ -166,7 +166,7 @@ RSpec.describe "Showing a clock" do
     expect(page).to have_css("button[aria-label^='Clock']", count: 4)
     select "Half past", from: "Choose clocks for a step"
     expect(page).to have_css("button[aria-label^='Clock']", count: 10)
-    expect(Vantick::Core::Teaching::Step.find(:half_past).pool.map(&:to_s)).to include(time)
+    expect(Vantick::Core::Curriculum::Step.find(:half_past).pool.map(&:to_s)).to include(time)
     click_button "Delete"
     expect(page).to have_css("button[aria-label^='Clock']", count: 9)
   end

@@ -45,7 +45,7 @@ module AtDesk
   end
 
   def right(task_id, item_id)
-    task = Vantick::Core::Marking::Task.find(task_id)
+    task = Vantick::Core::Tasks::Task.find(task_id)
     answer = task.right_answer(task.parse_time(store.db[:items].where(id: item_id).get(:time)))
     task.write(answer, Vantick::Core::Wording::Conventions.default)
   end

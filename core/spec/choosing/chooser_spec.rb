@@ -9,7 +9,7 @@ RSpec.describe Vantick::Core::Choosing::Chooser do
 
   # Of four quarters taken in turn one is in the left half, which is less than a third.
   uneven_sides = %i[quarters day_halves]
-  asked = Vantick::Core::Teaching::Step.with_times.flat_map { |step| step.tasks.map { |task| [step, task] } }
+  asked = Vantick::Core::Curriculum::Step.with_times.flat_map { |step| step.tasks.map { |task| [step, task] } }
   asked.product([1, 3, 5, 8, 12]).each do |(step, task), count|
     it "keeps the rules of choosing for #{count} of #{step.id}, #{task.id}" do
       pool = step.pool_for(task)
@@ -28,7 +28,7 @@ RSpec.describe Vantick::Core::Choosing::Chooser do
         expect([sides.count(:past), sides.count(:to)]).to all(be >= (count / 3))
       end
       expect(times).to include(satisfy(&:twelve_hour?)) if count >= 5 && step.id != :oclock
-      difficulty = times.map { |shown| Vantick::Core::Choosing::Difficulty.of(shown) }
+      difficulty = times.map { |shown| Vantick::Core::Curriculum::Difficulty.of(shown) }
       expect(difficulty).to eq(difficulty.sort)
     end
   end

@@ -2,7 +2,7 @@
 
 RSpec.describe "Games on paper" do
   core = Vantick::Core
-  steps = core::Teaching::Step.with_times.select { |step| step.tasks.map(&:id).include?(:match) }
+  steps = core::Curriculum::Step.with_times.select { |step| step.tasks.map(&:id).include?(:match) }
 
   def times(step, count, seed = 1, misreading = nil)
     Vantick::Core::Choosing::GameTimes.choose(step:, count:, seed:, misreading:)

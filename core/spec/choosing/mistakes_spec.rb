@@ -5,7 +5,7 @@ RSpec.describe Vantick::Core::Choosing::Mistakes do
     Vantick::Core::Marking::Marker.mark(task: task(:spot_mistake), time: mistake.time, said:, text:)
   end
 
-  Vantick::Core::Teaching::Step.reading.each do |one|
+  Vantick::Core::Curriculum::Step.reading.each do |one|
     it "are wrong in one way alone on #{one.id}, at times of the step, in hours of their own" do
       chosen = described_class.choose(step: one, count: 5, seed: 3)
       expect(one.pool).to include(*chosen.map(&:time))
@@ -17,7 +17,7 @@ RSpec.describe Vantick::Core::Choosing::Mistakes do
     end
   end
 
-  (Vantick::Core::Teaching::Step.reading - [Vantick::Core::Teaching::Step.find(:oclock)]).each do |one|
+  (Vantick::Core::Curriculum::Step.reading - [Vantick::Core::Curriculum::Step.find(:oclock)]).each do |one|
     it "come with three causes on #{one.id}, of which one alone is right, and it never stands in the same place nearly always" do
       places = (1..20).flat_map do |seed|
         described_class.choose(step: one, count: 3, seed:).map.with_index do |mistake, at|

@@ -18,7 +18,7 @@ RSpec.describe Vantick::Core::Choosing::SheetChoice do
   def self.askable
     core = Vantick::Core
     core::Choosing::SheetKind.all.flat_map do |one|
-      core::Teaching::Step.with_times.flat_map { |on| one.tasks_for(on).map { |with| [one, on, with] } }
+      core::Curriculum::Step.with_times.flat_map { |on| one.tasks_for(on).map { |with| [one, on, with] } }
     end
   end
 
@@ -68,7 +68,7 @@ RSpec.describe Vantick::Core::Choosing::SheetChoice do
         made = choice(id, step_id, task_id, count).versions(readers, 5)
         expect(made.each_cons(2).sum { |one, other| order.alike(one, other) }).to be <= alike
         expect(made.flatten.map(&:time).uniq.length).to be >= met
-        hard = made.map { |one| one.sum { |item| core::Choosing::Difficulty.of(item.time) } / one.length }
+        hard = made.map { |one| one.sum { |item| core::Curriculum::Difficulty.of(item.time) } / one.length }
         expect(hard.max - hard.min).to be <= apart
         expect(made.map { |one| one.map(&:time).uniq.length }.uniq).to eq([count])
       end
@@ -82,7 +82,7 @@ RSpec.describe Vantick::Core::Choosing::SheetChoice do
 
     it "begins with what is easiest, and goes on in an order of its own" do
       of = choice(:read, :fives, :dial_to_words, 8).versions(readers, 2)
-      made = of.map { |one| one.map { |item| core::Choosing::Difficulty.of(item.time) } }
+      made = of.map { |one| one.map { |item| core::Curriculum::Difficulty.of(item.time) } }
       expect(made).to all(satisfy { |hard| hard.first(2).max <= hard.drop(2).min })
       expect(made.count { |hard| hard == hard.sort }).to be <= 1
     end
@@ -159,7 +159,7 @@ RSpec.describe Vantick::Core::Choosing::SheetChoice do
 end
 
 RSpec.describe Vantick::Core::Choosing::MatchCards do
-  Vantick::Core::Teaching::Step.reading.each do |one|
+  Vantick::Core::Curriculum::Step.reading.each do |one|
     it "shares each hour and each minute of #{one.id} between two cards or more, so that no pair is found by one hand" do
       (4..12).each do |count|
         unless described_class.fits?(one, count)

@@ -1,8 +1,8 @@
 # frozen_string_literal: true
 
 RSpec.describe Vantick::Core::Choosing::Support do
-  steps = Vantick::Core::Teaching::Step
-  tasks = Vantick::Core::Marking::Task
+  steps = Vantick::Core::Curriculum::Step
+  tasks = Vantick::Core::Tasks::Task
   choice = Vantick::Core::Choosing::SheetChoice
   kind = Vantick::Core::Choosing::SheetKind.find(:read)
   read = tasks.find(:dial_to_words)
@@ -59,7 +59,7 @@ RSpec.describe Vantick::Core::Choosing::Support do
         answers = step.pool.first(4).map do |time|
           asked = right ? time : Vantick::Core::Dial::DialTime.from_index(time.index + 35)
           marked = Vantick::Core::Marking::Marker.mark(task: read, time:, text: Vantick::Core::Wording::Phrase.usual(asked))
-          Vantick::Core::Teaching::ItemResponse.new(step:, marked:, day: 1, helped:)
+          Vantick::Core::Curriculum::ItemResponse.new(step:, marked:, day: 1, helped:)
         end
         [right, Vantick::Core::Teaching::ChildProgress.new(answers, today: 1)]
       end]

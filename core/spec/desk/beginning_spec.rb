@@ -3,7 +3,7 @@
 # How a step that a child was never asked on begins, with children who answer as they are simulated to.
 RSpec.describe Vantick::Core::Desk::Beginning do
   core = Vantick::Core
-  steps = core::Teaching::Step.with_times
+  steps = core::Curriculum::Step.with_times
 
   def right(turn)
     turn.times.map do |time|
@@ -15,7 +15,7 @@ RSpec.describe Vantick::Core::Desk::Beginning do
 
   # @return [Array<Turn>] of a child who gets all right
   def sitting(step, count: 12, answers: [mark(:dial_to_words, "3:00", "three o'clock")], state: :not_yet, **known)
-    states = Vantick::Core::Teaching::Step.with_times.to_h { |one| [one, state] }
+    states = Vantick::Core::Curriculum::Step.with_times.to_h { |one| [one, state] }
     learner = Vantick::Core::Desk::Learner.new(step:, answers:, states:, **known)
     (1..count).map do |seed|
       turn = Vantick::Core::Desk::TaskSelector.for(learner, seed:)
@@ -56,7 +56,7 @@ RSpec.describe Vantick::Core::Desk::Beginning do
    [:dial_to_words, "3:00", { words: { count: [], side: ["o'clock"] } }], [:dial_to_digital, "10:05", { digits: "10:" }],
    [:digital_to_dial, "7:45", { minute_hand_degrees: 270 }]].each do |task, time, done|
     it "has done of #{task} at #{time} all but the last part" do
-      found = described_class.half(core::Marking::Task.find(task), core::Dial::DialTime.parse(time))
+      found = described_class.half(core::Tasks::Task.find(task), core::Dial::DialTime.parse(time))
       expect(found.to_h.compact).to eq(done)
     end
   end
@@ -65,7 +65,7 @@ RSpec.describe Vantick::Core::Desk::Beginning do
     steps.select { |one| one.tasks.any? { |task| task.id == :dial_to_words } }.each do |one|
       strips = core::Desk::Strips.for(one).to_h { |strip| [strip.part, strip.words] }
       one.pool.each do |time|
-        words = described_class.half(core::Marking::Task.find(:dial_to_words), time).words
+        words = described_class.half(core::Tasks::Task.find(:dial_to_words), time).words
         expect(words[:count] - strips.fetch(:count, [])).to eq([]), "#{one.id} #{time}"
         expect(strips[:side]).to include(*words[:side])
       end

@@ -36,8 +36,8 @@ RSpec.describe Vantick::Core::Desk::TaskSelector do
 
   # @return [Array<Array(Turn, Boolean)>] what was asked, and whether it went right
   define_method(:play) do |child, step, seed|
-    states = core::Teaching::Step.with_times.to_h { |one| [one, :not_yet] }
-    learner = core::Desk::Learner.new(step: core::Teaching::Step.find(step), states:, ceiling: core::Teaching::Step.find(:minutes))
+    states = core::Curriculum::Step.with_times.to_h { |one| [one, :not_yet] }
+    learner = core::Desk::Learner.new(step: core::Curriculum::Step.find(step), states:, ceiling: core::Curriculum::Step.find(:minutes))
     random = Random.new(seed)
     Array.new(30) do |at|
       turn = described_class.for(learner, seed: (seed * 1000) + at)
@@ -65,8 +65,8 @@ RSpec.describe Vantick::Core::Desk::TaskSelector do
 
   it "takes a child who is always right up the ladder, and one who is always wrong down to its beginning" do
     top, bottom = %i[always_right always_wrong].map { |name| play(children.fetch(name), :quarter_to, 1).last.first.step }
-    ladder = core::Teaching::Step.with_times
-    expect(ladder.index(top)).to be > ladder.index(core::Teaching::Step.find(:fives))
+    ladder = core::Curriculum::Step.with_times
+    expect(ladder.index(top)).to be > ladder.index(core::Curriculum::Step.find(:fives))
     expect(bottom.id).to eq(:oclock)
   end
 end

@@ -1,7 +1,7 @@
 # frozen_string_literal: true
 
 RSpec.describe Vantick::Core::Desk::Feedback do
-  let(:tasks) { Vantick::Core::Marking::Task.all }
+  let(:tasks) { Vantick::Core::Tasks::Task.all }
 
   def marked(task_id, shown, text, said = nil)
     task = task(task_id)

@@ -14,9 +14,9 @@ RSpec.describe Vantick::Core::Desk::Strips do
     time.side == :oclock ? [hour, *said[:side]] : said.values.flatten
   end
 
-  core::Teaching::Step.with_times.each do |step|
+  core::Curriculum::Step.with_times.each do |step|
     it "hold every word that #{step.name.downcase} is said with, by what it is for, and are read as they were meant" do
-      task = core::Marking::Task.find(:dial_to_words)
+      task = core::Tasks::Task.find(:dial_to_words)
       sets.each do |conventions|
         strips = described_class.for(step, conventions).to_h { |strip| [strip.part, strip.words] }
         expect(strips.values.map(&:uniq)).to eq(strips.values)
@@ -29,25 +29,26 @@ RSpec.describe Vantick::Core::Desk::Strips do
   end
 
   it "are few: a screen of a phone holds one of them" do
-    expect(described_class.for(core::Teaching::Step.find(:quarters)).map { |strip| strip.words.length }).to eq([2, 3, 12])
-    expect(core::Teaching::Step.with_times.flat_map { |step| described_class.for(step).map { |strip| strip.words.length } }.max).to be <= 24
+    expect(described_class.for(core::Curriculum::Step.find(:quarters)).map { |strip| strip.words.length }).to eq([2, 3, 12])
+    strips = core::Curriculum::Step.with_times.flat_map { |step| described_class.for(step) }
+    expect(strips.map { |strip| strip.words.length }.max).to be <= 24
   end
 
   it "leave the hours out where minutes alone are asked for" do
-    found = described_class.for(core::Teaching::Step.find(:quarters), whole: false)
+    found = described_class.for(core::Curriculum::Step.find(:quarters), whole: false)
     expect(found.map { |strip| strip.to_h.slice(:part, :label, :words) })
       .to eq([{ part: :count, label: "how many", words: %w[quarter half] },
               { part: :side, label: '"past" or "to"', words: ["past", "to", "o'clock"] }])
   end
 
   it "say which words another may follow, which follow a number, and which stand behind the hour" do
-    count, side, hour = described_class.for(core::Teaching::Step.find(:minutes))
+    count, side, hour = described_class.for(core::Curriculum::Step.find(:minutes))
     expect([count.tens, count.units, side.after_hour]).to eq([%w[twenty], %w[minute minutes], ["o'clock"]])
     expect([hour.tens, hour.units, hour.after_hour, side.tens]).to all(be_empty)
   end
 
   it "have both sides wherever one is said, in the class's words" do
-    core::Teaching::Step.with_times.each do |step|
+    core::Curriculum::Step.with_times.each do |step|
       strip = described_class.for(step, core::Wording::Conventions.parse("after,before")).find { |one| one.part == :side }
       expect((strip.words & %w[after before]).length).not_to eq(1), step.id.to_s
     end

@@ -2,7 +2,7 @@
 
 # Children who answer as they are simulated to, task after task.
 RSpec.describe Vantick::Core::Desk::TaskSelector do
-  steps = Vantick::Core::Teaching::Step.with_times
+  steps = Vantick::Core::Curriculum::Step.with_times
 
   # What a child answers, as text, where every misreading of theirs shows.
   def said(turn, time, misreading)
@@ -34,7 +34,7 @@ RSpec.describe Vantick::Core::Desk::TaskSelector do
   end
 
   it "keeps away from the times that are held ready for later" do
-    learner = Vantick::Core::Desk::Learner.new(step: Vantick::Core::Teaching::Step.find(:quarters))
+    learner = Vantick::Core::Desk::Learner.new(step: Vantick::Core::Curriculum::Step.find(:quarters))
     beside = described_class.ahead(learner, count: 4, seed: 9).flat_map(&:times)
     chosen = (1..40).flat_map { |seed| described_class.for(learner, seed:, beside:).times }
     expect(chosen & beside).to be_empty
@@ -81,7 +81,7 @@ RSpec.describe Vantick::Core::Desk::TaskSelector do
   end
 
   describe "for a class that was taught up to fives past" do
-    ceiling = Vantick::Core::Teaching::Step.find(:fives_past)
+    ceiling = Vantick::Core::Curriculum::Step.find(:fives_past)
     ladder = steps.take(steps.index(ceiling) + 1)
 
     it "goes on to the next step after three right in a row, of two kinds, and never above what was taught" do

@@ -5,7 +5,7 @@ RSpec.describe Vantick::Core::Desk::Feedback do
   core = Vantick::Core
   # Tasks whose answers are too few for a sentence that names none.
   short = %i[hour day_half]
-  tasks = core::Marking::Task.all.reject { |task| task.notation == :mistake }
+  tasks = core::Tasks::Task.all.reject { |task| task.notation == :mistake }
 
   def marked(task, time, text, **more) = Vantick::Core::Marking::Marker.mark(task:, time:, text:, **more)
 
@@ -86,7 +86,7 @@ RSpec.describe Vantick::Core::Desk::Feedback do
 
   it "speaks of a dial only where one is shown" do
     of_a_dial = /\bhand\b|dial|(?<!')clock|(left|right) half|mark|\b12\b/
-    core::Marking::Task.all.reject(&:dial?).each do |one|
+    core::Tasks::Task.all.reject(&:dial?).each do |one|
       told = core::Reading::Misreading.for(one).map { |misreading| misreading.child(one) }
       told << described_class.of(marked(one, time("7:45"), one.notation == :digits ? "3:21" : "twelve past three"))
       expect(told.grep(of_a_dial)).to eq([])

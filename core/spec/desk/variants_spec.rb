@@ -3,7 +3,7 @@
 # Two more ways to ask for hands on a clock: one to fix, and the right one among others.
 RSpec.describe Vantick::Core::Desk::Variants do
   core = Vantick::Core
-  task = core::Marking::Task.find(:words_to_dial)
+  task = core::Tasks::Task.find(:words_to_dial)
   times = core::Dial::DialTime.all.select { |time| (time.index % 7).zero? || time.minute.zero? }
 
   def verdict(task, time, hands) = Vantick::Core::Marking::Marker.mark(task:, time:, text: hands.to_s).verdict
@@ -90,7 +90,7 @@ RSpec.describe Vantick::Core::Desk::Variants do
 
   %i[dial_to_words dial_to_digital digital_to_words words_to_digital].each do |id|
     it "offers four different answers to #{id} at every time, one of them right" do
-      of = core::Marking::Task.find(id)
+      of = core::Tasks::Task.find(id)
       times.each do |time|
         texts = described_class.offered(of, time, seed: time.index).map { |answer| of.write(answer) }
         expect(texts.uniq.length).to eq(4), "#{time}: #{texts}"

@@ -19,7 +19,7 @@ RSpec.describe "the data files" do
       expect(lenses).to include(misreading.texts[:lens])
       expect(misreading.best_times.uniq.length).to eq(3)
       expect(misreading.best_times.select(&:hidden_hand?)).to eq([])
-      task = core::Marking::Task.all.find { |one| misreading.shows_in?(one) }
+      task = core::Tasks::Task.all.find { |one| misreading.shows_in?(one) }
       expect(misreading.best_times.map { |shown| misreading.chance?(shown, task) }).to all(be(true)), misreading.id.to_s
     end
   end
@@ -29,18 +29,18 @@ RSpec.describe "the data files" do
   end
 
   it "let every step rest on steps before it, and speak of its words and questions" do
-    core::Teaching::Step.all.each_with_index do |one, place|
-      expect(one.builds_on.map { |lower| core::Teaching::Step.all.index(lower) }).to be_empty.or(all(be < place))
+    core::Curriculum::Step.all.each_with_index do |one, place|
+      expect(one.builds_on.map { |lower| core::Curriculum::Step.all.index(lower) }).to be_empty.or(all(be < place))
       expect([one.words, one.questions, one.standards].map(&:length)).to all(be_positive)
       expect(one.questions).to all(match(/\A[^?.]*([.?] [^?.]*)*\?( .*\.)?\z/))
     end
-    expect(core::Teaching::Step.find(:fives).builds_on.map(&:id)).to eq(%i[quarters fives_past fives_to])
-    expect(core::Teaching::Step.find(:quarters).misreadings(task(:dial_to_words)).map(&:id)).not_to include(:stops_at_five)
+    expect(core::Curriculum::Step.find(:fives).builds_on.map(&:id)).to eq(%i[quarters fives_past fives_to])
+    expect(core::Curriculum::Step.find(:quarters).misreadings(task(:dial_to_words)).map(&:id)).not_to include(:stops_at_five)
   end
 
   it "let no step of an earlier standard need one of a later standard" do
     year = ->(one) { one.standards.grep(/CCSS/).first[/\d/].to_i }
-    core::Teaching::Step.all.each { |one| expect(one.builds_on.map(&year)).to be_empty.or(all(be <= year[one])) }
+    core::Curriculum::Step.all.each { |one| expect(one.builds_on.map(&year)).to be_empty.or(all(be <= year[one])) }
   end
 
   # Australian Curriculum version 9, AC9M2M04 (hour, half hour, quarter hour) and AC9M3M04 (to the nearest minute); from memory.
@@ -59,6 +59,6 @@ RSpec.describe "the data files" do
     expect(pool[:fives]).to eq((0..55).step(5).to_a)
     expect(pool[:minutes]).to eq((0..59).to_a)
     expect(pool[:fives_past] & pool[:fives_to]).to eq([])
-    expect(core::Teaching::Step.with_times.map { |one| one.pool.length % 12 }).to all(eq(0))
+    expect(core::Curriculum::Step.with_times.map { |one| one.pool.length % 12 }).to all(eq(0))
   end
 end

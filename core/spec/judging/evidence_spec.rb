@@ -28,8 +28,8 @@ RSpec.describe Vantick::Core::Judging::Evidence do
   end
 
   # Planted misreadings, found again from the answers of a made-up child.
-  task = Vantick::Core::Marking::Task.find(:dial_to_words)
-  shown = Vantick::Core::Choosing::Chooser.choose(step: Vantick::Core::Teaching::Step.find(:minutes), task:, count: 12, seed: 3).times
+  task = Vantick::Core::Tasks::Task.find(:dial_to_words)
+  shown = Vantick::Core::Choosing::Chooser.choose(step: Vantick::Core::Curriculum::Step.find(:minutes), task:, count: 12, seed: 3).times
   Vantick::Core::Reading::Misreading.for(task).each do |planted|
     it "finds #{planted.id} again where it was planted" do
       child = Vantick::Core::Simulation::SimulatedChild.new(misreadings: [planted], seed: 5)

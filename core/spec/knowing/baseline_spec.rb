@@ -82,11 +82,11 @@ RSpec.describe Vantick::Core::Knowing::Baseline do
 
     it "has both hands to be seen, and each time on the step that it is of" do
       expect(page.map(&:time)).to all(satisfy { |time| !time.hidden_hand? })
-      expect(page).to all(satisfy { |one| Vantick::Core::Teaching::KnowledgeComponents.of(one.task, one.time) == one.step.id })
+      expect(page).to all(satisfy { |one| Vantick::Core::Curriculum::KnowledgeComponents.of(one.task, one.time) == one.step.id })
     end
 
     it "asks one way alone where it is told so" do
-      digits = Vantick::Core::Marking::Task.find(:dial_to_digital)
+      digits = Vantick::Core::Tasks::Task.find(:dial_to_digital)
       expect(described_class.page(count: 12, seed: 4, tasks: [digits]).map(&:task).uniq).to eq([digits])
     end
 
@@ -104,7 +104,7 @@ RSpec.describe Vantick::Core::Knowing::Baseline do
         page = described_class.page(count: 12, seed: 3, tasks: [task(id)])
         asked = page.map do |question|
           answer = marked(question, described_class.rungs.index(question.step) <= far)
-          Vantick::Core::Teaching::ItemResponse.new(step: question.step, marked: answer, day: 5, baseline: true)
+          Vantick::Core::Curriculum::ItemResponse.new(step: question.step, marked: answer, day: 5, baseline: true)
         end
         progress = Vantick::Core::Teaching::ClassProgress.new((1..30).to_h { |key| [key, asked] }, today: 5)
         expect([progress.next_step.step.id, progress.next_for(1).id]).to eq([lesson, lesson])

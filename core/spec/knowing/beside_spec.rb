@@ -2,9 +2,9 @@
 
 RSpec.describe Vantick::Core::Knowing::Beside do
   def asked(shown, text, task: :dial_to_words, device: false)
-    found = Vantick::Core::Marking::Task.find(task)
+    found = Vantick::Core::Tasks::Task.find(task)
     marked = Vantick::Core::Marking::Marker.mark(task: found, time: found.parse_time(shown), text:)
-    Vantick::Core::Teaching::ItemResponse.new(step: Vantick::Core::Teaching::Step.find(:fives), marked:, day: 1, device:)
+    Vantick::Core::Curriculum::ItemResponse.new(step: Vantick::Core::Curriculum::Step.find(:fives), marked:, day: 1, device:)
   end
 
   def right(*shown, **more)

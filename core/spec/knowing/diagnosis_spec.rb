@@ -107,7 +107,7 @@ RSpec.describe Vantick::Core::Knowing::Diagnosis do
   end
 
   # Planted misreadings, found again from the answers of a made-up child.
-  task = Vantick::Core::Marking::Task.find(:dial_to_words)
+  task = Vantick::Core::Tasks::Task.find(:dial_to_words)
   Vantick::Core::Reading::Misreading.for(task).each do |planted|
     it "finds #{planted.id} again from eight answers, and calls it likely where it showed often enough" do
       shown = Vantick::Core::Choosing::Chooser.choose(step: step(:minutes), task:, count: 8, seed: 4).times

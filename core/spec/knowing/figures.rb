@@ -29,9 +29,9 @@ module Figures
 
   def rounded(one) = one.is_a?(Float) ? format("%.4f", one) : one.to_s
 
-  def step(id) = CORE::Teaching::Step.find(id)
+  def step(id) = CORE::Curriculum::Step.find(id)
 
-  def task(id) = CORE::Marking::Task.find(id)
+  def task(id) = CORE::Tasks::Task.find(id)
 
   def mark(shown, text, with = :dial_to_words)
     CORE::Marking::Marker.mark(task: task(with), time: task(with).parse_time(shown), text:)
@@ -140,7 +140,7 @@ module Figures
     time = step(:quarters).pool.sample(random:)
     said = right ? time : step(:quarters).pool.sample(random:)
     marked = CORE::Marking::Marker.mark(task: with, time:, text: with.write(with.right_answer(said)))
-    CORE::Teaching::ItemResponse.new(step: step(:quarters), marked:, day: day * 3)
+    CORE::Curriculum::ItemResponse.new(step: step(:quarters), marked:, day: day * 3)
   end
 
   # How many wrong answers make a day a bad one, and a second, after more and more good ones.

@@ -4,13 +4,13 @@
 RSpec.describe Vantick::Core::Knowing::States do
   # @param right [Proc] of the number of an answer
   def answers(count, step: :quarters, tasks: %i[dial_to_words dial_to_digital], a_day: 6, random: Random.new(1))
-    step = Vantick::Core::Teaching::Step.find(step)
+    step = Vantick::Core::Curriculum::Step.find(step)
     Array.new(count) do |at|
-      task = Vantick::Core::Marking::Task.find(tasks[at / a_day % tasks.length])
+      task = Vantick::Core::Tasks::Task.find(tasks[at / a_day % tasks.length])
       time = step.pool.sample(random:)
       said = yield(at) ? time : (step.pool - [time]).sample(random:)
       marked = Vantick::Core::Marking::Marker.mark(task:, time:, text: task.write(task.right_answer(said)))
-      Vantick::Core::Teaching::ItemResponse.new(step:, marked:, day: at / a_day * 3)
+      Vantick::Core::Curriculum::ItemResponse.new(step:, marked:, day: at / a_day * 3)
     end
   end
 
@@ -72,7 +72,7 @@ RSpec.describe Vantick::Core::Knowing::States do
     passed = %w[2:45 3:45 4:45 5:45 6:45 7:45].map do |shown|
       time = Vantick::Core::Dial::DialTime.parse(shown)
       text = "quarter to #{Vantick::Core::Wording::Phrase.usual(Vantick::Core::Dial::DialTime.at(time.hour, 0)).split.first}"
-      Vantick::Core::Teaching::ItemResponse.new(step: step(:quarters), marked: mark(:dial_to_words, shown, text), day: 70)
+      Vantick::Core::Curriculum::ItemResponse.new(step: step(:quarters), marked: mark(:dial_to_words, shown, text), day: 70)
     end
     found = progress(answers(60) { true } + passed)
     expect(found.diagnosis.likely.map(&:id)).to eq([:to_with_passed_hour])
@@ -87,11 +87,12 @@ RSpec.describe Vantick::Core::Knowing::States do
       id = %i[quarters fives minutes].sample(random:)
       found = progress(answers(30, step: id, random:) { random.rand < [0.5, 0.8, 1].sample(random:) })
       levels = found.states.transform_values { |state| described_class::ALL.index(state) }
-      Vantick::Core::Teaching::Step.with_times.each do |whole|
+      Vantick::Core::Curriculum::Step.with_times.each do |whole|
         whole.parts.each { |part| expect(levels[part]).to be >= levels[whole] }
         next if levels[whole] < described_class::NEARLY
 
-        Vantick::Core::Teaching::Step.with_times.each { |below| expect(levels[below]).to be_positive if whole.foundations.include?(below) }
+        beneath = Vantick::Core::Curriculum::Step.with_times.select { |below| whole.foundations.include?(below) }
+        beneath.each { |below| expect(levels[below]).to be_positive }
       end
     end
   end
@@ -130,7 +131,7 @@ RSpec.describe Vantick::Core::Knowing::States do
     two = answers(5, step: :fives, a_day: 5, tasks: %i[dial_to_words]) { true } +
           dated(answers(5, step: :fives, a_day: 5, tasks: %i[dial_to_digital], random: Random.new(4)) { true }, 2)
     found = progress(two)
-    ladder = Vantick::Core::Teaching::Step.with_times
+    ladder = Vantick::Core::Curriculum::Step.with_times
     expect(ladder.index(found.next_step)).to be >= ladder.index(step(:fives_past))
   end
 end

@@ -8,7 +8,7 @@ RSpec.describe Vantick::Core::Marking::Marker do
   rows = %w[answers more_answers].flat_map { |name| CSV.read(File.join(__dir__, "#{name}.csv"), headers: true).each.to_a }
 
   def judged(row)
-    task = Vantick::Core::Marking::Task.find(row["task"])
+    task = Vantick::Core::Tasks::Task.find(row["task"])
     names = row["conventions"].to_s
     conventions = names.empty? ? Vantick::Core::Wording::Conventions.default : Vantick::Core::Wording::Conventions.parse(names)
     said = row["said"].to_s.empty? ? nil : row["said"]

@@ -4,7 +4,7 @@ RSpec.describe Vantick::Core::Marking::Marker do
   def judged(task_id, shown, text) = mark(task_id, shown, text).then { |marked| [marked.verdict, *marked.causes] }
 
   it "finds every way of saying every time right, in every task that is written" do
-    written = Vantick::Core::Marking::Task.all.select(&:whole_time?)
+    written = Vantick::Core::Tasks::Task.all.select(&:whole_time?)
     all_times.product(written) do |shown, task|
       # What is asked in words is not answered in words, and digits not in digits.
       ways = (task.sees == :words ? [] : Vantick::Core::Wording::Phrase.all(shown)) + (task.sees == :digits ? [] : [shown.digital])
@@ -21,7 +21,7 @@ RSpec.describe Vantick::Core::Marking::Marker do
   end
 
   # Each misreading's own answers, written down, are found to be its own: every seventh time, each task.
-  (Vantick::Core::Marking::Task.all - [Vantick::Core::Marking::Task.find(:spot_mistake)]).each do |task|
+  (Vantick::Core::Tasks::Task.all - [Vantick::Core::Tasks::Task.find(:spot_mistake)]).each do |task|
     it "finds every predicted wrong answer of #{task.id} misread, by the misreading that predicts it" do
       task.times.each_slice(7).map(&:first).product(Vantick::Core::Reading::Misreading.for(task)) do |shown, misreading|
         expect_misread(task, misreading, shown)

@@ -2,7 +2,7 @@
 
 RSpec.describe Vantick::Core::Reading::Chain do
   it "ends in the right answer when every step is done rightly, at all times of the task" do
-    Vantick::Core::Marking::Task.all.each do |task|
+    Vantick::Core::Tasks::Task.all.each do |task|
       task.times.each { |shown| expect(described_class.for(task.chain).answers(shown)).to eq([task.right_answer(shown)]) }
     end
   end

@@ -2,14 +2,14 @@
 
 RSpec.describe Vantick::Core::Reading::MethodCard do
   def lines(id, names = "")
-    step = Vantick::Core::Teaching::Step.all.find { |one| one.id == id }
+    step = Vantick::Core::Curriculum::Step.all.find { |one| one.id == id }
     described_class.lines(step, Vantick::Core::Wording::Conventions.parse(names))
   end
 
   it "has a few short lines for every step, in every method" do
     table = Vantick::Core::Wording::Conventions::TABLE
     methods = %i[order counting counting_to].map { |id| table.fetch(id) }.reduce(&:product).map { |choices| choices.flatten.join(",") }
-    methods.product(Vantick::Core::Teaching::Step.all.map(&:id)) do |names, id|
+    methods.product(Vantick::Core::Curriculum::Step.all.map(&:id)) do |names, id|
       found = lines(id, names)
       expect(found.length).to be_between(1, 8)
       expect(found.map(&:length).max).to be <= 60
@@ -44,10 +44,10 @@ RSpec.describe Vantick::Core::Reading::MethodCard do
     said = { /Count from the 12 in/ => /count from the 12|Start at 0/i, /Count back/ => /count back/, /take away/ => /from 60/,
              /5 times \d+ is/ => /times five/,
              /The (3|6|9) is/ => /Start at 0/, /in ones|one by one|small marks back/ => /in ones|count back/ }
-    methods.product(Vantick::Core::Teaching::Step.reading.map(&:id)) do |names, id|
+    methods.product(Vantick::Core::Curriculum::Step.reading.map(&:id)) do |names, id|
       next if %i[hour_hand fives_facts day_halves].include?(id)
 
-      talk = Vantick::Core::Teaching::Step.find(id).pool.flat_map do |time|
+      talk = Vantick::Core::Curriculum::Step.find(id).pool.flat_map do |time|
         Vantick::Core::Reading::TalkThrough.steps(time, Vantick::Core::Wording::Conventions.parse(names))
       end
       told = talk.map(&:sentence).join(" ")

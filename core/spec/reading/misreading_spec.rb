@@ -197,13 +197,13 @@ RSpec.describe Vantick::Core::Reading::Misreading do
    [:marks_added_to, "5:52", nil, "twelve minutes to six"], [:to_with_passed_hour, "7:15", nil, nil],
    [:hour_hand_left_behind, "7:45", nil, nil]].each do |id, time, task, answer|
     it "has an example of #{id} at #{time}: #{answer.inspect}" do
-      tasks = [*(Vantick::Core::Marking::Task.find(task) if task), Vantick::Core::Marking::Task.find(:dial_to_words)]
+      tasks = [*(Vantick::Core::Tasks::Task.find(task) if task), Vantick::Core::Tasks::Task.find(:dial_to_words)]
       expect(described_class.find(id).example(Vantick::Core::Dial::DialTime.parse(time), tasks:)).to eq(answer)
     end
   end
 
   it "has formulas here for every task" do
-    expect(tables.keys).to match_array(Vantick::Core::Marking::Task.all.map(&:id))
+    expect(tables.keys).to match_array(Vantick::Core::Tasks::Task.all.map(&:id))
   end
 
   tables.each do |task_id, (rules, answer)|

@@ -18,7 +18,7 @@ RSpec.describe Vantick::Core::Simulation::SimulatedChild do
   end
 
   it "slips in writing without ever reading wrongly" do
-    written = Vantick::Core::Marking::Task.all.select { |task| task.whole_time? && task.tolerance_minutes.zero? }
+    written = Vantick::Core::Tasks::Task.all.select { |task| task.whole_time? && task.tolerance_minutes.zero? }
     written.each do |task|
       child = described_class.new(slips: 1.0, seed: 6)
       marked = all_times.map { |shown| Vantick::Core::Marking::Marker.mark(task:, time: shown, text: child.answer(shown, task)) }
@@ -33,7 +33,7 @@ RSpec.describe Vantick::Core::Simulation::SimulatedChild do
   end
 
   it "answers every task, with its misreading and without" do
-    (Vantick::Core::Marking::Task.all - [task(:spot_mistake)]).each do |task|
+    (Vantick::Core::Tasks::Task.all - [task(:spot_mistake)]).each do |task|
       shown = task.times.find { |one| Vantick::Core::Reading::Misreading.for(task).any? { |wrong| wrong.chance?(one, task) } }
       planted = Vantick::Core::Reading::Misreading.for(task).find { |wrong| wrong.chance?(shown, task) }
       { right: [], misread: [planted] }.each do |verdict, misreadings|

@@ -2,7 +2,7 @@
 
 RSpec.describe Vantick::Core::Teaching::Adjustments do
   let(:core) { Vantick::Core }
-  let(:fives) { core::Teaching::Step.find(:fives) }
+  let(:fives) { core::Curriculum::Step.find(:fives) }
   let(:tasks) { core::Desk::DeskTask.of(fives).map(&:task) }
 
   # Judgement: half of a round, half of a sheet, and a dial of 78 points of which six fit a page.
@@ -31,7 +31,7 @@ RSpec.describe Vantick::Core::Teaching::Adjustments do
       expect(left.flat_map(&:forms)).not_to include(other)
       expect(left.flat_map(&:forms)).to include(wanted)
     end
-    only = [core::Marking::Task.find(:dial_to_words)]
+    only = [core::Tasks::Task.find(:dial_to_words)]
     expect(described_class.new({ notation: "digits" }).fitting(only)).to eq(only)
   end
 
@@ -42,9 +42,9 @@ RSpec.describe Vantick::Core::Teaching::Adjustments do
 
   describe "at a device" do
     def learner(**set)
-      step = core::Teaching::Step.find(:quarters)
-      core::Desk::Learner.new(step:, states: core::Teaching::Step.with_times.to_h { |one| [one, :secure] },
-                              ceiling: core::Teaching::Step.find(:minutes), adjustments: described_class.new(set))
+      step = core::Curriculum::Step.find(:quarters)
+      core::Desk::Learner.new(step:, states: core::Curriculum::Step.with_times.to_h { |one| [one, :secure] },
+                              ceiling: core::Curriculum::Step.find(:minutes), adjustments: described_class.new(set))
     end
 
     # Children who are always right, and always wrong.

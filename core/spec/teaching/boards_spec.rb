@@ -2,10 +2,10 @@
 
 RSpec.describe Vantick::Core::Teaching::Boards do
   let(:core) { Vantick::Core }
-  let(:words) { core::Marking::Task.find(:dial_to_words) }
+  let(:words) { core::Tasks::Task.find(:dial_to_words) }
 
   def boards(step, time, task = words)
-    described_class.new(core::Teaching::Step.find(step), task, core::Dial::DialTime.parse(time))
+    described_class.new(core::Curriculum::Step.find(step), task, core::Dial::DialTime.parse(time))
   end
 
   # Judgement: what a teacher sees at one look.
@@ -21,8 +21,8 @@ RSpec.describe Vantick::Core::Teaching::Boards do
   end
 
   it "works on the wrong answer that stands out, and asks a clock at which it would show again" do
-    core::Teaching::Step.with_times.select(&:whole?).product(%i[dial_to_words dial_to_digital]).each do |step, id|
-      task = core::Marking::Task.find(id)
+    core::Curriculum::Step.with_times.select(&:whole?).product(%i[dial_to_words dial_to_digital]).each do |step, id|
+      task = core::Tasks::Task.find(id)
       time = step.pool_for(task).reject(&:hidden_hand?).first
       asked = described_class.new(step, task, time)
       expect(asked.wrong.length).to be <= 3
@@ -47,6 +47,6 @@ RSpec.describe Vantick::Core::Teaching::Boards do
   it "refuses answers and amounts that it does not wait for" do
     expect { boards(:fives, "8:35").advice({ dark_is_pm: :some }) }.to raise_error(core::UnknownName)
     expect { boards(:fives, "8:35").advice({ right: :twelve }) }.to raise_error(core::UnknownName)
-    expect { boards(:fives, "8:35", core::Marking::Task.find(:day_half)) }.to raise_error(core::UnknownName)
+    expect { boards(:fives, "8:35", core::Tasks::Task.find(:day_half)) }.to raise_error(core::UnknownName)
   end
 end

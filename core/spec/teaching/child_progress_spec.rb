@@ -7,7 +7,7 @@ RSpec.describe Vantick::Core::Teaching::ChildProgress do
   def asked(id, text, answer, day, with = words)
     at = with.parse_time(text)
     marked = Vantick::Core::Marking::Marker.mark(task: with, time: at, text: answer == :right ? with.write(with.right_answer(at)) : answer)
-    Vantick::Core::Teaching::ItemResponse.new(step: step(id), marked:, day:)
+    Vantick::Core::Curriculum::ItemResponse.new(step: step(id), marked:, day:)
   end
 
   def right(id, texts, days, with = words) = texts.zip(days.cycle).map { |text, day| asked(id, text, :right, day, with) }
@@ -90,7 +90,7 @@ RSpec.describe Vantick::Core::Teaching::ChildProgress do
     expect(progress(right(:quarters, quarters, [1]) + [asked(:quarters, "3:30", "ten past two", 1)]).next_step).to eq(step(:fives_facts))
     wrong = [asked(:quarters, "9:45", "quarter to nine", 3), asked(:quarters, "10:45", "quarter to ten", 3)]
     expect(progress(given + wrong).next_step).to eq(step(:quarter_to))
-    expect(progress([]).next_step).to eq(core::Teaching::Step.with_times.first)
+    expect(progress([]).next_step).to eq(core::Curriculum::Step.with_times.first)
     expect(progress(given).next_step(limit: step(:half_past))).to eq(step(:half_past))
     expect(progress(given, today: 400).next_step).to eq(step(:fives_facts))
   end
@@ -100,7 +100,7 @@ RSpec.describe Vantick::Core::Teaching::ChildProgress do
     20.times do
       given = Array.new(30) { |at| asked(:fives, in_fives.sample(random:), random.rand < 0.7 ? :right : "ten past two", at / 10) }
       found = progress(given)
-      open = Vantick::Core::Teaching::Step.with_times.reject { |one| found.shown?(one) || !one.leads_on? }
+      open = Vantick::Core::Curriculum::Step.with_times.reject { |one| found.shown?(one) || !one.leads_on? }
       worth = open.to_h { |one| [one, found.expected.next_up(one)] }
       expect(found.next_step).to eq(open.find { |one| worth[one] >= 0.7 * worth.values.max })
     end

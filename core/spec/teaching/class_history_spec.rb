@@ -7,7 +7,7 @@ RSpec.describe Vantick::Core::Teaching::ClassHistory do
 
   def asked(text, answer, day, with = words)
     marked = Vantick::Core::Marking::Marker.mark(task: with, time: time(text), text: answer)
-    Vantick::Core::Teaching::ItemResponse.new(step: step(:quarters), marked:, day:)
+    Vantick::Core::Curriculum::ItemResponse.new(step: step(:quarters), marked:, day:)
   end
 
   it "counts the secure at each week's end, and the misreadings of each week" do

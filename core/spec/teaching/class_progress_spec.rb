@@ -4,7 +4,7 @@ RSpec.describe Vantick::Core::Teaching::ClassProgress do
   # A child's answers to clocks at quarters, on one day.
   def asked(answers, day: 0, task: :dial_to_words)
     answers.map do |shown, text|
-      Vantick::Core::Teaching::ItemResponse.new(step: step(:quarters), marked: mark(task, shown, text), day:)
+      Vantick::Core::Curriculum::ItemResponse.new(step: step(:quarters), marked: mark(task, shown, text), day:)
     end
   end
 

@@ -33,11 +33,11 @@ RSpec.describe Vantick::Core::Teaching::CountingRound do
   end
 
   it "counts hours in lessons before fives, and fives from there on" do
-    kinds = Vantick::Core::Teaching::Step.with_times.to_h { |step| [step.id, described_class.kind(step)] }
+    kinds = Vantick::Core::Curriculum::Step.with_times.to_h { |step| [step.id, described_class.kind(step)] }
     expect(kinds.slice(:hour_hand, :oclock, :half_past, :quarters).values.uniq).to eq([:counting_hours])
     expect(kinds.slice(:fives_facts, :fives_past, :fives, :minutes).values.uniq).to eq([:counting_round])
     %i[half_past fives_past].each do |id|
-      step = Vantick::Core::Teaching::Step.find(id)
+      step = Vantick::Core::Curriculum::Step.find(id)
       lesson = Vantick::Core::Teaching::Lesson.new(step:, task: Vantick::Core::Teaching::LessonPlan.tasks(step).first, minutes: 40)
       expect(lesson.stages.first.items.first.kind).to eq(kinds.fetch(id))
     end

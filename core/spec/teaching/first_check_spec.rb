@@ -2,7 +2,7 @@
 
 # What comes after the first check of a class that has had no lesson with Vantick yet.
 RSpec.describe Vantick::Core::Teaching::ClassProgress do
-  ladder = Vantick::Core::Teaching::Step.with_times
+  ladder = Vantick::Core::Curriculum::Step.with_times
   whole = ladder.select(&:whole?)
 
   # A class that answered the same clocks on one day.
@@ -18,7 +18,7 @@ RSpec.describe Vantick::Core::Teaching::ClassProgress do
   def asked(step, task, time, right)
     text = task.write(right ? task.right_answer(time) : task.right_answer(Vantick::Core::Dial::DialTime.from_index(time.index + 200)))
     marked = Vantick::Core::Marking::Marker.mark(task:, time:, text:)
-    Vantick::Core::Teaching::ItemResponse.new(step:, marked:, day: 0)
+    Vantick::Core::Curriculum::ItemResponse.new(step:, marked:, day: 0)
   end
 
   whole.product(%i[dial_to_words dial_to_digital], [5, 10]).each do |step, task, count|

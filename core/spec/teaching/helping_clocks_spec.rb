@@ -1,7 +1,7 @@
 # frozen_string_literal: true
 
 RSpec.describe Vantick::Core::Teaching::HelpingClocks do
-  ladder = Vantick::Core::Teaching::Step.with_times
+  ladder = Vantick::Core::Curriculum::Step.with_times
 
   # As many as the step has where it has fewer: at half past, the smaller of two numbers shows at 12:30 alone.
   it "are three that show the misreading, of the class's own step or below, for every misreading and step" do

@@ -5,7 +5,7 @@ RSpec.describe Vantick::Core::Teaching::HingeQuestion do
     described_class.of(Vantick::Core::Teaching::Lesson.new(step:, task:, minutes:, seed:), step)
   end
 
-  Vantick::Core::Teaching::Step.with_times.each do |one|
+  Vantick::Core::Curriculum::Step.with_times.each do |one|
     it "asks of #{one.id} what is new, before children try and before they are alone, and knows which wrong answers may come" do
       Vantick::Core::Teaching::LessonPlan.tasks(one).each do |task|
         found = questions(one, task)
@@ -24,7 +24,7 @@ RSpec.describe Vantick::Core::Teaching::HingeQuestion do
   end
 
   it "asks a time of the new kind where there is one" do
-    kinds = questions(step(:fives_to), task(:dial_to_words)).map { |one| Vantick::Core::Choosing::Difficulty.minute_class(one.time) }
+    kinds = questions(step(:fives_to), task(:dial_to_words)).map { |one| Vantick::Core::Curriculum::Difficulty.minute_class(one.time) }
     expect(kinds.uniq).to eq([:fives_to])
   end
 

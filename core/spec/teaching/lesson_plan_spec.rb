@@ -10,7 +10,7 @@ RSpec.describe Vantick::Core::Teaching::LessonPlan do
   def times(plan) = plan.settled[:kept]
 
   it "settles every time of every step's lesson, and makes the same lesson of what it settled" do
-    core::Teaching::Step.with_times.each do |one|
+    core::Curriculum::Step.with_times.each do |one|
       next if described_class.tasks(one).empty?
 
       made = plan(step: one.id)

@@ -28,7 +28,7 @@ RSpec.describe Vantick::Core::Teaching::Lesson do
     expect(plan.stages[2].items.filter_map(&:time).first(day.length)).to match_array(day)
   end
 
-  Vantick::Core::Teaching::Step.with_times.product([20, 33, 40, 75]).each do |one, minutes|
+  Vantick::Core::Curriculum::Step.with_times.product([20, 33, 40, 75]).each do |one, minutes|
     it "fills #{minutes} minutes of #{one.id}: no time twice too early, the sum of the stages is the length" do
       plan = described_class.new(step: one, task: one.tasks.last, minutes:, seed: minutes)
       expect(plan.stages.map(&:id)).to eq(%i[warm_up recap show together alone exit])
@@ -43,11 +43,11 @@ RSpec.describe Vantick::Core::Teaching::Lesson do
   end
 
   # Tasks that see one hand are asked at fewer times than a step has; a recap may be of any step.
-  Vantick::Core::Teaching::Step.with_times.each do |one|
+  Vantick::Core::Curriculum::Step.with_times.each do |one|
     it "goes over any step before a lesson on #{one.id}, with any task of it, and asks nothing that cannot be seen" do
-      hardest = Vantick::Core::Teaching::Step.hardest
+      hardest = Vantick::Core::Curriculum::Step.hardest
       unlike = Vantick::Core::Teaching::LessonPlan.tasks(one).uniq { |task| [one.pool_for(task), hardest.tasks.include?(task)] }
-      unlike.product(Vantick::Core::Teaching::Step.with_times - [one]).each do |task, earlier|
+      unlike.product(Vantick::Core::Curriculum::Step.with_times - [one]).each do |task, earlier|
         plan = described_class.new(step: one, task:, minutes: 20, earlier: [earlier])
         asked = plan.stages.flat_map(&:items).select(&:time)
         unseen = asked.reject { |item| item.task.seen?(item.time) && item.task.times.include?(item.time) }
@@ -127,7 +127,7 @@ RSpec.describe Vantick::Core::Teaching::Lesson do
 
   # About thirty clocks in 45 minutes: common practice, no source. A child of seven writes about 32 letters a minute (from memory).
   it "has no more clocks than children can think about, and no more letters than they can write" do
-    Vantick::Core::Teaching::Step.with_times.select(&:whole?).product([5, 10, 15, 20, 30, 45, 60, 75]).each do |one, minutes|
+    Vantick::Core::Curriculum::Step.with_times.select(&:whole?).product([5, 10, 15, 20, 30, 45, 60, 75]).each do |one, minutes|
       plan = lesson(one.id, minutes, seed: minutes)
       most = { 5 => 6, 10 => 9, 15 => 11, 20 => 14, 30 => 21, 45 => 32, 60 => 46, 75 => 54 }.fetch(minutes)
       expect(plan.times.length).to be_between(most * 0.6, most), "#{one.id} #{minutes}: #{plan.times.length}"
@@ -139,13 +139,13 @@ RSpec.describe Vantick::Core::Teaching::Lesson do
 
   it "tries what is new before what was had earlier" do
     kinds = lesson(:fives_past, 45, seed: 5).stages.find { |stage| stage.id == :together }.items.filter_map(&:time)
-                                            .map { |time| Vantick::Core::Choosing::Difficulty.minute_class(time) == :fives_past }
+                                            .map { |time| Vantick::Core::Curriculum::Difficulty.minute_class(time) == :fives_past }
     expect(kinds).to eq(kinds.sort_by { |fresh| fresh ? 0 : 1 })
     expect(kinds.first).to be(true)
   end
 
   it "has two kinds of doing at least, and one in which children move" do
-    Vantick::Core::Teaching::Step.with_times.product((0..11).to_a).each do |one, seed|
+    Vantick::Core::Curriculum::Step.with_times.product((0..11).to_a).each do |one, seed|
       stages = described_class.new(step: one, task: one.tasks.last, minutes: 40, seed:).stages
       ways = stages.map(&:activity).uniq
       expect([ways.length, ways.count { |id| Vantick::Core::Teaching::Activities.find(id)[:moves] }]).to match([be >= 4, be >= 1])
@@ -166,7 +166,7 @@ RSpec.describe Vantick::Core::Teaching::Lesson do
     plan = lesson(:fives_past, 5, earlier: [step(:quarters)])
     expect(plan.stages.map { |stage| [stage.id, stage.items.count(&:time)] }).to eq([[:recap, 4], [:together, 2]])
     expect(step(:quarters).pool).to include(*plan.stages.first.items.map(&:time))
-    expect(plan.stages.last.items.map { |item| Vantick::Core::Choosing::Difficulty.minute_class(item.time) }.uniq).to eq([:fives_past])
+    expect(plan.stages.last.items.map { |item| Vantick::Core::Curriculum::Difficulty.minute_class(item.time) }.uniq).to eq([:fives_past])
   end
 
   it "has an exit, and none where it is short" do

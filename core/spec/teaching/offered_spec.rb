@@ -2,13 +2,13 @@
 
 RSpec.describe Vantick::Core::Teaching::Offered do
   def answers(count, day)
-    task = Vantick::Core::Marking::Task.find(:dial_to_words)
-    step = Vantick::Core::Teaching::Step.find(:half_past)
+    task = Vantick::Core::Tasks::Task.find(:dial_to_words)
+    step = Vantick::Core::Curriculum::Step.find(:half_past)
     marked = Vantick::Core::Marking::Marker.mark(task:, time: Vantick::Core::Dial::DialTime.parse("4:30"), text: "half past four")
-    Array.new(count) { Vantick::Core::Teaching::ItemResponse.new(step:, marked:, day:) }
+    Array.new(count) { Vantick::Core::Curriculum::ItemResponse.new(step:, marked:, day:) }
   end
 
-  def said = [Vantick::Core::Teaching::TeacherJudgement.new(step: Vantick::Core::Teaching::Step.find(:quarters), known: true, day: 1)]
+  def said = [Vantick::Core::Teaching::TeacherJudgement.new(step: Vantick::Core::Curriculum::Step.find(:quarters), known: true, day: 1)]
 
   # Answers of each child, the day of the last ones, today, of whom something was said; why, and of whom.
   [

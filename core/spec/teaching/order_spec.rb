@@ -2,7 +2,7 @@
 
 RSpec.describe Vantick::Core::Teaching::Order do
   core = Vantick::Core
-  ladder = core::Teaching::Step.with_times
+  ladder = core::Curriculum::Step.with_times
   order = ->(**choices) { described_class.new(core::Wording::Conventions.new(**choices)) }
 
   it "is the ladder's where a class has chosen nothing" do
@@ -27,6 +27,6 @@ RSpec.describe Vantick::Core::Teaching::Order do
 
   it "begins steps with digits where a class does" do
     turns = core::Term::TaskTurns.new(first: order[first_notation: :digits_first].notation)
-    expect(Array.new(2) { turns.next(core::Teaching::Step.find(:half_past), []) }).to eq(%i[dial_to_digital dial_to_words])
+    expect(Array.new(2) { turns.next(core::Curriculum::Step.find(:half_past), []) }).to eq(%i[dial_to_digital dial_to_words])
   end
 end

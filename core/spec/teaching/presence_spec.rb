@@ -2,10 +2,10 @@
 
 RSpec.describe Vantick::Core::Teaching::Presence do
   def answers(*days)
-    task = Vantick::Core::Marking::Task.find(:dial_to_words)
-    step = Vantick::Core::Teaching::Step.find(:half_past)
+    task = Vantick::Core::Tasks::Task.find(:dial_to_words)
+    step = Vantick::Core::Curriculum::Step.find(:half_past)
     marked = Vantick::Core::Marking::Marker.mark(task:, time: Vantick::Core::Dial::DialTime.parse("4:30"), text: "half past four")
-    days.map { |day| Vantick::Core::Teaching::ItemResponse.new(step:, marked:, day:) }
+    days.map { |day| Vantick::Core::Curriculum::ItemResponse.new(step:, marked:, day:) }
   end
 
   # Ten children; on day 5 all answered, on day 6 the last two did not, on day 7 three of ten did.
@@ -42,7 +42,7 @@ RSpec.describe Vantick::Core::Teaching::Presence do
   end
 
   describe "for a class" do
-    let(:lesson) { Vantick::Core::Teaching::SchemeOfWork::GivenLesson.new(step: Vantick::Core::Teaching::Step.find(:fives_past), day: 7) }
+    let(:lesson) { Vantick::Core::Teaching::SchemeOfWork::GivenLesson.new(step: Vantick::Core::Curriculum::Step.find(:fives_past), day: 7) }
 
     def state(key, **said)
       presence = described_class.new(asked, **said)

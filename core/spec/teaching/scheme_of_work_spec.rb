@@ -2,7 +2,7 @@
 
 RSpec.describe Vantick::Core::Teaching::SchemeOfWork do
   core = Vantick::Core
-  ladder = core::Teaching::Step.with_times
+  ladder = core::Curriculum::Step.with_times
 
   # A class that is taught what is proposed, and answers five times of each lesson: rightly, or as a block says.
   def taught(lessons, children: 6)
@@ -18,7 +18,7 @@ RSpec.describe Vantick::Core::Teaching::SchemeOfWork do
     end
   end
 
-  def ladder_top = Vantick::Core::Teaching::Step.with_times.last
+  def ladder_top = Vantick::Core::Curriculum::Step.with_times.last
 
   def answer(by_child, found, at, right: true)
     return unless found.step
@@ -29,7 +29,7 @@ RSpec.describe Vantick::Core::Teaching::SchemeOfWork do
       times.each do |shown|
         text = right ? task.write(task.right_answer(shown)) : "ten past two"
         marked = Vantick::Core::Marking::Marker.mark(task:, time: shown, text:)
-        asked << Vantick::Core::Teaching::ItemResponse.new(step: found.step, marked:, day: at * 2)
+        asked << Vantick::Core::Curriculum::ItemResponse.new(step: found.step, marked:, day: at * 2)
       end
     end
   end
@@ -62,9 +62,9 @@ RSpec.describe Vantick::Core::Teaching::SchemeOfWork do
   end
 
   it "counts a day on which half a class answered on a step as a lesson on it, once" do
-    task = core::Marking::Task.find(:dial_to_words)
+    task = core::Tasks::Task.find(:dial_to_words)
     marked = core::Marking::Marker.mark(task:, time: core::Dial::DialTime.parse("3:30"), text: "half past three")
-    asked = core::Teaching::ItemResponse.new(step: step(:half_past), marked:, day: 4)
+    asked = core::Curriculum::ItemResponse.new(step: step(:half_past), marked:, day: 4)
     found = described_class.lessons({ a: [asked], b: [asked], c: [] }, [described_class::GivenLesson.new(step: step(:oclock), day: 2)])
     expect(found.map { |lesson| [lesson.step.id, lesson.day] }).to eq([[:oclock, 2], [:half_past, 4]])
     expect(described_class.lessons({ a: [asked], b: [], c: [] }, [])).to eq([])

@@ -1,7 +1,7 @@
 # frozen_string_literal: true
 
 # The table that is kept, against what is worked out: `bin/tables` makes it anew.
-RSpec.describe Vantick::Core::Teaching::Step do
+RSpec.describe Vantick::Core::Curriculum::Step do
   it "knows which misreadings its times can show, as they are worked out" do
     steps = described_class.all.reject { |step| step.tasks.empty? }
     worked_out = steps.to_h do |step|

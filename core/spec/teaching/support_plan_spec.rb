@@ -6,7 +6,7 @@ RSpec.describe Vantick::Core::Teaching::SupportPlan do
   def asked(at, with, time, day, text = nil)
     text ||= with.write(with.right_answer(time))
     marked = Vantick::Core::Marking::Marker.mark(task: with, time:, text:)
-    Vantick::Core::Teaching::ItemResponse.new(step: at, marked:, day:)
+    Vantick::Core::Curriculum::ItemResponse.new(step: at, marked:, day:)
   end
 
   def right(ids, tasks: ways, days: [10, 12, 14])
@@ -31,7 +31,7 @@ RSpec.describe Vantick::Core::Teaching::SupportPlan do
   it "begins with the lowest step that the child hasn't shown, and goes one step on at the end" do
     weeks = plan(right(%i[oclock]) + mixed_up)
     expect(weeks.length).to eq(3)
-    order = Vantick::Core::Teaching::Step.with_times
+    order = Vantick::Core::Curriculum::Step.with_times
     places = weeks.map { |week| order.index(week.step) }
     expect(places).to eq(places.sort)
     expect(weeks.map { |week| [week.step, week.task] }.uniq.length).to eq(3)
@@ -57,7 +57,7 @@ RSpec.describe Vantick::Core::Teaching::SupportPlan do
   end
 
   it "has three weeks for a child who never answered, and for one who knows all that the class does" do
-    expect(plan([]).map { |week| week.step.id }.first).to eq(Vantick::Core::Teaching::Step.with_times.first.id)
+    expect(plan([]).map { |week| week.step.id }.first).to eq(Vantick::Core::Curriculum::Step.with_times.first.id)
     expect(plan(right(%i[oclock half_past])).length).to be_between(0, 3)
   end
 

@@ -2,7 +2,7 @@
 
 # What a teacher says of a class: they know this, not yet.
 RSpec.describe Vantick::Core::Teaching::TeacherJudgement do
-  ladder = Vantick::Core::Teaching::Step.with_times
+  ladder = Vantick::Core::Curriculum::Step.with_times
   names = %i[ana bo cem]
 
   def class_of(asked: {}, said: {}, today: 10)
@@ -18,7 +18,7 @@ RSpec.describe Vantick::Core::Teaching::TeacherJudgement do
     times = Vantick::Core::Choosing::Chooser.choose(step:, task:, count: 5, seed: 1).times
     times.map do |time|
       marked = Vantick::Core::Marking::Marker.mark(task:, time:, text: task.write(task.right_answer(time)))
-      Vantick::Core::Teaching::ItemResponse.new(step:, marked:, day:)
+      Vantick::Core::Curriculum::ItemResponse.new(step:, marked:, day:)
     end
   end
 

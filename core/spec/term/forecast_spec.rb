@@ -7,10 +7,11 @@ RSpec.describe Vantick::Core::Term::Forecast do
   let(:aim) { core::Aim.new(:oclock) }
 
   def start(known, strength: 1e9)
-    core::Start.new(**{ known:, strengths: strength, hindered: false }.transform_values { |value| aim.kinds.map { value } })
+    alike = { known:, strengths: strength, hindered: false }
+    Vantick::Core::Teaching::Start.new(**alike.transform_values { |value| aim.kinds.map { value } })
   end
 
-  def forecast(starts, lessons: [], learning: core::Learning.guessed, aim_day: 50, **more)
+  def forecast(starts, lessons: [], learning: Vantick::Core::Teaching::Learning.guessed, aim_day: 50, **more)
     described_class.new(starts, lessons:, aim:, today: 1, aim_day:, learning:, away: 0, **more)
   end
 
@@ -76,7 +77,7 @@ RSpec.describe Vantick::Core::Term::Forecast do
   describe "how well lessons work" do
     def learned(by_child, lessons, known: 0.0, ready: 1.0)
       before = by_child.transform_values { lessons.to_h { |lesson| [[lesson.step, lesson.day], [known, ready]] } }
-      core::Learning.of(by_child, lessons, before).chance
+      Vantick::Core::Teaching::Learning.of(by_child, lessons, before).chance
     end
 
     def class_of(right, count: 20) = (1..count).to_h { |key| [key, day_of(:half_past, 5, right: key <= right ? 5 : 0)] }
@@ -86,7 +87,7 @@ RSpec.describe Vantick::Core::Term::Forecast do
 
     it "is what is assumed of all before anything was seen" do
       expect([learned({}, []), learned(class_of(20), [])]).to eq([guess, guess])
-      expect(core::Learning.of({}, [], {}).chance).to eq(guess)
+      expect(Vantick::Core::Teaching::Learning.of({}, [], {}).chance).to eq(guess)
     end
 
     # Thirty children's worth of .68, as knowing.yml has it, and twenty of whom nearly all or nearly none came out of the lesson with it.

@@ -6,12 +6,12 @@ module TermHelpers
     at = with.parse_time(shown)
     text = answer == :right ? with.write(with.right_answer(at)) : "nine past one"
     marked = Vantick::Core::Marking::Marker.mark(task: with, time: at, text:)
-    Vantick::Core::Teaching::ItemResponse.new(step: step(id), marked:, day:)
+    Vantick::Core::Curriculum::ItemResponse.new(step: step(id), marked:, day:)
   end
 
   def misread(id, shown, text, day)
     marked = Vantick::Core::Marking::Marker.mark(task: task(:dial_to_words), time: time(shown), text:)
-    Vantick::Core::Teaching::ItemResponse.new(step: step(id), marked:, day:)
+    Vantick::Core::Curriculum::ItemResponse.new(step: step(id), marked:, day:)
   end
 
   # So many answers on a step on one day, of which some are right.

@@ -1,7 +1,7 @@
 # frozen_string_literal: true
 
 RSpec.describe Vantick::Core::Term::TaskTurns do
-  step = Vantick::Core::Teaching::Step.find(:fives_past)
+  step = Vantick::Core::Curriculum::Step.find(:fives_past)
   child = Struct.new(:said, :written) { def ways(_) = { say: said, write: written } }
 
   { [0.5, 0.5] => %i[dial_to_words dial_to_digital dial_to_words], [0.5, 0.42] => %i[dial_to_words dial_to_digital dial_to_words],
@@ -14,7 +14,7 @@ RSpec.describe Vantick::Core::Term::TaskTurns do
   end
 
   it "takes what there is where a step is asked in no words, also without children" do
-    expect(described_class.new.next(Vantick::Core::Teaching::Step.find(:hour_hand), [])).to eq(:hour_only)
+    expect(described_class.new.next(Vantick::Core::Curriculum::Step.find(:hour_hand), [])).to eq(:hour_only)
     expect(described_class.new.next(step, [])).to eq(:dial_to_words)
   end
 end

@@ -18,9 +18,9 @@ RSpec.describe Vantick::Core::Wording::ClassWords do
   end
 
   it "names no step and asks nothing in other words than the class's" do
-    said = core::Teaching::Step.all.flat_map { |step| step.texts_in(american).values.flatten }
+    said = core::Curriculum::Step.all.flat_map { |step| step.texts_in(american).values.flatten }
     expect(said.grep(other)).to eq([])
-    expect(core::Teaching::Step.find(:fives_to).texts_in(american)[:name]).to eq("Fives of")
+    expect(core::Curriculum::Step.find(:fives_to).texts_in(american)[:name]).to eq("Fives of")
   end
 
   it "heads no sheet and calls no lens in other words than the class's" do
@@ -38,11 +38,11 @@ RSpec.describe Vantick::Core::Wording::ClassWords do
   end
 
   it "says the usual words where nothing else was settled, and leaves no place open" do
-    all = core::Reading::Misreading.all.flat_map { |one| one.texts.values.flatten } + core::Teaching::Step.all.flat_map do |step|
+    all = core::Reading::Misreading.all.flat_map { |one| one.texts.values.flatten } + core::Curriculum::Step.all.flat_map do |step|
       [step.name, *step.questions]
     end
     expect(all.grep(/%/)).to eq([])
-    expect(core::Teaching::Step.find(:quarter_to).name).to eq("Quarter to")
+    expect(core::Curriculum::Step.find(:quarter_to).name).to eq("Quarter to")
   end
 
   it "tells a child at a desk in the class's words" do

@@ -54,7 +54,7 @@ RSpec.describe Vantick::Core::Wording::English do
     expect([described_class.paper, described_class.locale, described_class.hours_of_clock(american)]).to eq(["a4", "en-GB", 12])
     described_class::COUNTRIES.each_value do |country|
       expect(described_class.conventions_of(country[:id]).english.to_s).to eq(country[:english])
-      names = core::Teaching::Step.all.flat_map(&:standards)
+      names = core::Curriculum::Step.all.flat_map(&:standards)
       expect(names.grep(/\A#{country[:standards]}/)).not_to be_empty
     end
     expect { described_class.conventions_of("atlantis") }.to raise_error(core::UnknownName) { |error| expect(error.field).to eq(:country) }

@@ -25,7 +25,7 @@ RSpec.describe Vantick::Core::Wording::HomeLanguage do
    [:digital_to_words, "7:30", "half past eight", :sv, :right_other_words]].each do |task, time, text, home, verdict|
     it "takes #{text} for #{time} in #{task} as #{verdict} where #{home || 'English'} is spoken at home" do
       language = home && described_class.find(home)
-      asked = { task: core::Marking::Task.find(task), time: core::Dial::DialTime.parse(time) }
+      asked = { task: core::Tasks::Task.find(task), time: core::Dial::DialTime.parse(time) }
       expect(core::Marking::Marker.mark(**asked, text:, home: language).verdict).to eq(verdict)
     end
   end

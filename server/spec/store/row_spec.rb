@@ -14,8 +14,8 @@ RSpec.describe Vantick::Server::Store::Row do
 
   # One or more of everything that leaves the store.
   def rows
-    turn = Vantick::Core::Desk::Turn.new(task: Vantick::Core::Marking::Task.find("dial_to_words"),
-                                         step: Vantick::Core::Teaching::Step.find("quarters"),
+    turn = Vantick::Core::Desk::Turn.new(task: Vantick::Core::Tasks::Task.find("dial_to_words"),
+                                         step: Vantick::Core::Curriculum::Step.find("quarters"),
                                          times: [Vantick::Core::Dial::DialTime.parse("7:45")], reason: :tells)
     asked = store.turns.add(seat, turn, ahead: false, at: now.iso8601)
     gone = Vantick::Server::Store::Removing.lesson(store, store.lessons.all(1, limit: 5).last, now.iso8601)

@@ -62,7 +62,7 @@ RSpec.describe Vantick::Server::Store::SchoolFile do
   it "lets a lesson that was planned before keep its clocks" do
     path = laid(26, known[:schemas].fetch(26))
     raw = Sequel.sqlite(path, max_connections: 1)
-    times = Vantick::Core::Teaching::Step.find(:fives).pool.first(86)
+    times = Vantick::Core::Curriculum::Step.find(:fives).pool.first(86)
     counts = { warm_up: 14, recap: 16, show: 8, together: 12, alone: 18, exit: 6 }
     kept = counts.transform_values { |count| times.shift(count).map(&:to_s) }
     plan = { step: "fives", task: "dial_to_words", minutes: 40, seed: 1, kept: }

@@ -10,7 +10,7 @@ module PaperRead
 
   # What a child would write who gets everything right.
   def right(check, child_id)
-    task = Vantick::Core::Marking::Task.find(check.task)
+    task = Vantick::Core::Tasks::Task.find(check.task)
     items = check.items.select { |item| [nil, child_id].include?(item.child_id) }
     items.map do |item|
       answer = task.right_answer(task.parse_time(item.time))

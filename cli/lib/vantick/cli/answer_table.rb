@@ -68,7 +68,7 @@ module Vantick
       end
 
       def marked(row, conventions)
-        task = Core::Marking::Task.find(row["task"])
+        task = Core::Tasks::Task.find(row["task"])
         Core::Marking::Marker.mark(conventions:, task:, time: task.parse_time(row["time"]), text: row["answer"].to_s, said: row["said"])
       end
 

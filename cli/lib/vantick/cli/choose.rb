@@ -32,8 +32,8 @@ module Vantick
       end
 
       def options(parser, wanted)
-        parser.on("--step STEP") { |id| wanted[:step] = Core::Teaching::Step.find(id) }
-        parser.on("--task TASK") { |id| wanted[:task] = Core::Marking::Task.find(id) }
+        parser.on("--step STEP") { |id| wanted[:step] = Core::Curriculum::Step.find(id) }
+        parser.on("--task TASK") { |id| wanted[:task] = Core::Tasks::Task.find(id) }
         parser.on("--count COUNT", OptionParser::DecimalInteger) { |count| wanted[:count] = count }
         parser.on("--seed SEED", OptionParser::DecimalInteger) { |seed| wanted[:seed] = seed }
         parser.on("--levels") { wanted[:levels] = true }

@@ -50,7 +50,7 @@ module Vantick
       end
 
       # @return [Array<Core::Dial::DialTime, Core::Dial::DayTime>] the one named, or all that the task can be asked about
-      def times(words, all, task = Core::Marking::Task.all.first)
+      def times(words, all, task = Core::Tasks::Task.all.first)
         return task.times if all && words.empty?
         raise UsageError, "give one time, such as 7:45, or --all" if all || words.length != 1
 

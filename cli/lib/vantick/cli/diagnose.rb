@@ -58,7 +58,7 @@ module Vantick
       def next_best(diagnosis, marked)
         task = marked.last.task
         times = marked.select { |one| one.task.asks == task.asks }.map(&:time).uniq
-        left = (Core::Teaching::Step.holding(times, task)&.pool_for(task) || task.times) - times
+        left = (Core::Curriculum::Step.holding(times, task)&.pool_for(task) || task.times) - times
         time = Core::Judging::ItemSelection.time(diagnosis, task, left)
         time && { task: task.id, time: time.digital }
       end

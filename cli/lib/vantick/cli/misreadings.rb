@@ -10,7 +10,7 @@ module Vantick
         words = parse(arguments) do |parser|
           parser.on("--all") { all = true }
           conventions_option(parser)
-          parser.on("--task TASK") { |id| task = Core::Marking::Task.find(id) }
+          parser.on("--task TASK") { |id| task = Core::Tasks::Task.find(id) }
         end
         raise UsageError, "name the task, such as --task dial_to_words" unless task
 

@@ -28,8 +28,8 @@ module Vantick
 
       def options(parser)
         parser.on("--misreading ID") { |id| @how[:misreadings] << Core::Reading::Misreading.find(id) }
-        parser.on("--step STEP") { |id| @wanted[:step] = Core::Teaching::Step.find(id) }
-        parser.on("--task TASK") { |id| @wanted[:task] = Core::Marking::Task.find(id) }
+        parser.on("--step STEP") { |id| @wanted[:step] = Core::Curriculum::Step.find(id) }
+        parser.on("--task TASK") { |id| @wanted[:task] = Core::Tasks::Task.find(id) }
         parser.on("--count COUNT", OptionParser::DecimalInteger) { |count| @wanted[:count] = count }
         parser.on("--seed SEED", OptionParser::DecimalInteger) { |seed| @wanted[:seed] = seed }
         SHARES.each { |name| parser.on("--#{name} SHARE", Float) { |share| @how[name] = share_of(name, share) } }

@@ -17,7 +17,7 @@ module Vantick
         # @param telling [Discrimination]
         # @param times [Array<DialTime>] of the step's pool
         def initialize(telling, times)
-          @times = times.sort_by { |time| [Difficulty.of(time), time] }.freeze
+          @times = times.sort_by { |time| [Curriculum::Difficulty.of(time), time] }.freeze
           @pairs_told_apart = telling.pairs_told_apart(times)
           @pairs_possible = telling.pairs_possible
           @chances = telling.chances(times).freeze

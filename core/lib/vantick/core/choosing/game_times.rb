@@ -43,7 +43,7 @@ module Vantick
           #   GameTimes.taken_for(Dial::DialTime.parse("8:45"), Reading::Misreading.find(:next_hour_always)) # [9:45]
           def taken_for(time, misreading = nil)
             TASKS.flat_map do |id|
-              wrong = Reading::Predictions.of(Marking::Task.find(id)).at(time)
+              wrong = Reading::Predictions.of(Tasks::Task.find(id)).at(time)
               answers = misreading ? wrong.fetch(misreading.id, []) : wrong.values.flatten(1)
               answers.map { |answer| answer.is_a?(Wording::SpokenTime) ? answer.time : answer }
             end.uniq - [time]

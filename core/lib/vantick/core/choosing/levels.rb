@@ -12,7 +12,7 @@ module Vantick
           # @param task [Task]
           # @return [Array<Array<DialTime>>] three pools, easiest first
           def pools(step, task)
-            ordered = step.pool_for(task).sort_by { |time| [Difficulty.of(time), time] }
+            ordered = step.pool_for(task).sort_by { |time| [Curriculum::Difficulty.of(time), time] }
             ordered.each_slice((ordered.length / COUNT.to_f).ceil).to_a
           end
 

@@ -21,9 +21,9 @@ module Vantick
           # @param at [Integer] which of a sheet's exercises, from 0: where the same place would be right most often, a child finds out
           # @return [Array<Misreading>] what is offered as the cause, the right one among them; fewer on steps with few misreadings
           # @example
-          #   Mistakes.options(Teaching::Step.find(:quarters), Reading::Misreading.find(:sides_swapped), time, 0).length # 3
+          #   Mistakes.options(Curriculum::Step.find(:quarters), Reading::Misreading.find(:sides_swapped), time, 0).length # 3
           def options(step, misreading, time, at)
-            others = step.misreadings(Marking::Task.find(:dial_to_words)).reject(&:seldom?) - [misreading]
+            others = step.misreadings(Tasks::Task.find(:dial_to_words)).reject(&:seldom?) - [misreading]
             offered = others.sample(OPTIONS - 1, random: Random.new(time.index))
             offered.insert((time.hour + at) % (offered.length + 1), misreading)
           end
@@ -44,7 +44,7 @@ module Vantick
             end
             too_many(step, count, chosen.length) if chosen.length < count
 
-            chosen.sort_by { |mistake| [Difficulty.of(mistake.time), mistake.time] }
+            chosen.sort_by { |mistake| [Curriculum::Difficulty.of(mistake.time), mistake.time] }
           end
 
           private
@@ -54,7 +54,7 @@ module Vantick
           end
 
           def kinds(step, misreadings)
-            task = Marking::Task.find(:dial_to_words)
+            task = Tasks::Task.find(:dial_to_words)
             known = step.misreadings(task).reject(&:seldom?)
             # A class may share mistakes of drawing alone, which nobody can say.
             own = known & misreadings

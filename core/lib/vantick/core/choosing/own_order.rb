@@ -20,7 +20,7 @@ module Vantick
           # @example a first sheet
           #   OwnOrder.of(items, Random.new(1))
           def of(items, random, beside: [])
-            sorted = items.sort_by { |item| [Difficulty.of(item.time), item.time] }
+            sorted = items.sort_by { |item| [Curriculum::Difficulty.of(item.time), item.time] }
             easy = sorted.take(EASY_FIRST)
             rest = sorted.drop(EASY_FIRST)
             tries = Array.new(TRIED) { easy.shuffle(random:) + rest.shuffle(random:) }

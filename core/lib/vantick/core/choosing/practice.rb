@@ -20,7 +20,7 @@ module Vantick
           @random = Random.new(seed)
           @count = count
           @pool = pool.shuffle(random: @random).each_with_index.to_h.freeze
-          @parts = parts(pool.sort_by { |time| [Difficulty.of(time), time] })
+          @parts = parts(pool.sort_by { |time| [Curriculum::Difficulty.of(time), time] })
           @named = pool.select { |time| time.is_a?(Dial::DayTime) && Wording::DayFacts::NAMED.include?(time.half) }
           @dealt = Hash.new(0)
           @before = []

@@ -10,14 +10,14 @@ module Vantick
         # @!attribute said [SpokenTime, nil] what somebody said, where a mistake is to be spotted
         # @!attribute misreading [Misreading, nil] what went wrong there
         # @!attribute level [Integer, nil] 1..3 where the sheet has levels
-        # @!attribute step [Teaching::Step, nil] it is of, where that is not the sheet's: what the child was losing
+        # @!attribute step [Curriculum::Step, nil] it is of, where that is not the sheet's: what the child was losing
         # @!attribute helped [Boolean, nil] whether its clock has help on it, see {Support}
         # @!attribute larger [Boolean, nil] whether its clock is a large one
         Item = Struct.new(:time, :said, :misreading, :level, :step, :helped, :larger, keyword_init: true)
         # Who gets a sheet of their own.
         # @!attribute level [Integer, nil] of this child; all levels where there is none
         # @!attribute avoid [Array<DialTime>] what this child had lately
-        # @!attribute again [Array<Teaching::Step>] that this child may be losing
+        # @!attribute again [Array<Curriculum::Step>] that this child may be losing
         # @!attribute help [Integer, nil] the level by which this child's clocks have help on them; none where it has none
         Reader = Struct.new(:level, :avoid, :again, :help, keyword_init: true) do
           def initialize(level: nil, avoid: [], again: [], help: nil) = super
@@ -188,7 +188,7 @@ module Vantick
 
         def apart(items, others) = (hardness(items) - hardness(others)).abs
 
-        def hardness(items) = items.sum { |item| Difficulty.of(item.time) } / items.length
+        def hardness(items) = items.sum { |item| Curriculum::Difficulty.of(item.time) } / items.length
       end
     end
   end

@@ -39,7 +39,7 @@ module Vantick
         def initialize(entry)
           @id = entry[:id].to_sym
           @name = entry[:name]
-          @tasks = entry[:tasks].map { |task| Marking::Task.find(task) }.freeze
+          @tasks = entry[:tasks].map { |task| Tasks::Task.find(task) }.freeze
           @count, @most = entry.values_at(:count, :most)
           @least = entry.fetch(:least, 1)
           @game = entry.fetch(:game, false)

@@ -11,15 +11,15 @@ module Vantick
         TASKS = TABLE[:tasks].transform_values { |ids| ids.map(&:to_sym).freeze }.freeze
 
         class << self
-          # @param step [Teaching::Step]
-          # @param task [Marking::Task]
+          # @param step [Curriculum::Step]
+          # @param task [Tasks::Task]
           # @return [Array<Symbol>] some of `:hour_gap`, `:sides` and `:minutes`; none where help would be the answer
           # @example
-          #   Support.of(Teaching::Step.find(:fives_past), Marking::Task.find(:dial_to_digital)) # [:hour_gap, :minutes]
+          #   Support.of(Curriculum::Step.find(:fives_past), Tasks::Task.find(:dial_to_digital)) # [:hour_gap, :minutes]
           def of(step, task) = STEPS.fetch(step.id, []) & TASKS.fetch(task.id, [])
 
-          # @param step [Teaching::Step]
-          # @param task [Marking::Task]
+          # @param step [Curriculum::Step]
+          # @param task [Tasks::Task]
           # @param time [Dial::DialTime, nil]
           # @return [Hash] what the clock has on it: `hour_gap` (the hour, where there is a time), `minute_numbers` (`:round` or
           #   `:both_sides`, as "to" is counted back) and `sides`

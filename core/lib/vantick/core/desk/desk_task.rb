@@ -30,7 +30,7 @@ module Vantick
         end
 
         def initialize(entry)
-          @task = Marking::Task.find(entry[:id])
+          @task = Tasks::Task.find(entry[:id])
           @entry = entry[:entry].to_sym
           raise InvalidData, "desk.yml: #{entry[:id]}: #{entry[:entry]}" unless ENTRIES.include?(@entry)
 

@@ -51,7 +51,7 @@ module Vantick
           end
 
           def day_half(time, conventions)
-            task = Marking::Task.find(:day_half)
+            task = Tasks::Task.find(:day_half)
             return [answer(task, time, conventions)] if Wording::DayFacts::NAMED.include?(time.half)
 
             place = WORDS[time.half == :am ? :before : :after]
@@ -72,7 +72,7 @@ module Vantick
              minutes_long(time)]
           end
 
-          def minutes_long(time) = answer(Marking::Task.find(:numeral_to_minutes), time, Wording::Conventions.default)
+          def minutes_long(time) = answer(Tasks::Task.find(:numeral_to_minutes), time, Wording::Conventions.default)
         end
       end
     end

@@ -19,7 +19,7 @@ module Vantick
         attr_reader :turns
         # @return [Array<DayTime>] of the class's own day
         attr_reader :day_times
-        # @return [Array<Teaching::Step>] that the child was secure on and may be losing
+        # @return [Array<Curriculum::Step>] that the child was secure on and may be losing
         attr_reader :review_due
         # @return [Teaching::Adjustments] that a teacher set for the child
         attr_reader :adjustments
@@ -114,7 +114,7 @@ module Vantick
         # @param step [Step]
         # @return [Boolean] whether the last whole dial at one of its times was read rightly
         def read_last?(step)
-          last = answers.reverse.find { |marked| marked.task.dial? && Teaching::Step.home(marked.task).nil? && step.holds?(marked.time) }
+          last = answers.reverse.find { |marked| marked.task.dial? && Curriculum::Step.home(marked.task).nil? && step.holds?(marked.time) }
           !last.nil? && last.read_right?
         end
 
@@ -122,7 +122,7 @@ module Vantick
         # @return [Step, nil] the highest below it that was read rightly the last time, or else the lowest: of those that it rests on, or of
         #   the ladder, where it rests on none that can be asked
         def easier_than(step)
-          sets = [step.foundations, Teaching::Step.up_to(step) - [step]]
+          sets = [step.foundations, Curriculum::Step.up_to(step) - [step]]
           below = sets.map { |steps| steps.select { |one| one.whole? && one.pool.any? } }.find(&:any?).to_a
           below.reverse.find { |one| read_last?(one) } || below.first
         end
@@ -157,10 +157,10 @@ module Vantick
           running.length >= CLIMBS[:right] && running.uniq.length >= [CLIMBS[:kinds], ways(step).length].min
         end
 
-        def above_this = (Teaching::Step.up_to(@ceiling) - Teaching::Step.up_to(step)).first
+        def above_this = (Curriculum::Step.up_to(@ceiling) - Curriculum::Step.up_to(step)).first
 
         def review_due?(task, time)
-          home = Teaching::Step.home(task)
+          home = Curriculum::Step.home(task)
           review_due.any? { |step| home ? step == home : step.whole? && step.holds?(time.dial_time) }
         end
       end

@@ -13,7 +13,7 @@ module Vantick
         def self.of(answers)
           read = answers.select { |marked| DIALS.include?(marked.task.sees) && marked.telling? }
           last = read.to_h { |marked| [marked.time, marked] }
-          last.select { |_, marked| marked.right? }.keys.sort_by { |time| [-Choosing::Difficulty.of(time), time] }
+          last.select { |_, marked| marked.right? }.keys.sort_by { |time| [-Curriculum::Difficulty.of(time), time] }
         end
       end
     end

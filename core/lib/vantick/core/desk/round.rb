@@ -49,7 +49,7 @@ module Vantick
 
           # The hardest ones that were right say most.
           def named(right, conventions)
-            times = right.map { |marked| marked.time.dial_time }.uniq.max_by(NAMED) { |time| Choosing::Difficulty.of(time) }
+            times = right.map { |marked| marked.time.dial_time }.uniq.max_by(NAMED) { |time| Curriculum::Difficulty.of(time) }
             times.sort.map { |time| Wording::Phrase.usual(time, conventions) }.join(", ")
           end
 

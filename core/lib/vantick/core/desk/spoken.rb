@@ -76,26 +76,26 @@ module Vantick
 
           def mistakes(conventions)
             Reading::Misreading.all.flat_map do |one|
-              tasks = Marking::Task.all.select { |task| task.shows?(one.id) }
+              tasks = Tasks::Task.all.select { |task| task.shows?(one.id) }
               [*tasks.map { |task| one.child(task, conventions) }, one.texts_in(conventions)[:they]]
             end.uniq
           end
 
           def strips(conventions)
-            all = Teaching::Step.with_times.select(&:whole?).flat_map { |step| Strips.for(step, conventions) }
+            all = Curriculum::Step.with_times.select(&:whole?).flat_map { |step| Strips.for(step, conventions) }
             all.flat_map { |strip| [strip.label, *strip.words] }
           end
 
           def of_time(time, conventions)
-            helped = TASKS.flat_map { |id| steps(Marking::Task.find(id), time, conventions) }
+            helped = TASKS.flat_map { |id| steps(Tasks::Task.find(id), time, conventions) }
             [Wording::Phrase.usual(time, conventions), time.digital(conventions.sign), *helped]
           end
 
           # What is asked of halves of the day and of numerals; so many of them have all words.
           def of_day(conventions)
             halves, numerals = { day_halves: :day_half, fives_facts: :numeral_to_minutes }.map do |step, id|
-              task = Marking::Task.find(id)
-              Teaching::Step.find(step).pool_for(task).first(FEW).map { |time| [task, time] }
+              task = Tasks::Task.find(id)
+              Curriculum::Step.find(step).pool_for(task).first(FEW).map { |time| [task, time] }
             end
             answers = halves.map { |task, time| Feedback.answer(task, time, conventions) }
             [*answers, *(halves + numerals).flat_map { |task, time| steps(task, time, conventions) }]

@@ -123,7 +123,7 @@ module Vantick
 
         # A known time of a step below stays with the step that is practised: it is not this that it tells of.
         def holding(task, time)
-          pool(task).include?(time) || Teaching::Step.home(task) ? @step : Teaching::Step.holding([time], task) || @step
+          pool(task).include?(time) || Curriculum::Step.home(task) ? @step : Curriculum::Step.holding([time], task) || @step
         end
 
         # Not twice running: help needs something else between.
@@ -143,7 +143,7 @@ module Vantick
         # One of the easier half, not always the same.
         def easy(times)
           times.sort_by do |time|
-            Choosing::Difficulty.of(time.dial_time)
+            Curriculum::Difficulty.of(time.dial_time)
           end.first((times.length / 2.0).ceil).sample(random: @random)
         end
 
@@ -181,10 +181,10 @@ module Vantick
 
         # Of the child's own likely misreading, where that can be heard.
         def mistake(task, reason)
-          own = @learner.belief.likely & @step.misreadings(Marking::Task.find(:dial_to_words))
+          own = @learner.belief.likely & @step.misreadings(Tasks::Task.find(:dial_to_words))
           choice = Choosing::Mistakes.choose(step: @step, count: 2, seed: @random.rand(2**31), misreadings: own)
           found = choice.find { |one| !recent.include?(one.time) }
-          return of_task(Marking::Task.find(:dial_to_words), reason) { |times| unmet(times) } unless found
+          return of_task(Tasks::Task.find(:dial_to_words), reason) { |times| unmet(times) } unless found
 
           Turn.new(step: @step, task:, times: [found.time], reason:, said: found.said, mistake: found.misreading)
         end

@@ -30,7 +30,7 @@ module Vantick
             found = unasked(diagnosis, step).map do |task, time|
               Advice.new(bits: expected_fall(shares, time, task).round(ALIKE), time:, task:)
             end
-            best = found.min_by { |advice| [-advice.bits, Choosing::Difficulty.of(advice.time), advice.time] }
+            best = found.min_by { |advice| [-advice.bits, Curriculum::Difficulty.of(advice.time), advice.time] }
             best if best && best.bits >= TELLING_BITS
           end
 
@@ -40,7 +40,7 @@ module Vantick
           # @return [DialTime, nil] nothing where the pool is empty
           def time(diagnosis, task, pool)
             shares = diagnosis.states.select { |_, share| share >= SEEN_FROM }
-            pool.min_by { |time| [-expected_fall(shares, time, task).round(ALIKE), Choosing::Difficulty.of(time), time] }
+            pool.min_by { |time| [-expected_fall(shares, time, task).round(ALIKE), Curriculum::Difficulty.of(time), time] }
           end
 
           # @param shares [Hash{State => Float}]

@@ -12,7 +12,7 @@ module Vantick
         DAY = %i[day].freeze
         TOLD = %i[say write set alone day].freeze
 
-        # @return [Symbol] one of {Teaching::KnowledgeComponents.all}
+        # @return [Symbol] one of {Curriculum::KnowledgeComponents.all}
         attr_reader :kind
         # @return [Symbol] one of {TOLD}
         attr_reader :way
@@ -26,7 +26,7 @@ module Vantick
         class << self
           # @param kind [Symbol]
           # @return [Array<Symbol>] the ways in which it can be asked
-          def ways_of(kind) = (@ways ||= Teaching::KnowledgeComponents.all.to_h { |one| [one, found_ways(one)] }.freeze).fetch(kind)
+          def ways_of(kind) = (@ways ||= Curriculum::KnowledgeComponents.all.to_h { |one| [one, found_ways(one)] }.freeze).fetch(kind)
 
           # @param kind [Symbol]
           # @param ways [Array<Symbol>]
@@ -35,8 +35,11 @@ module Vantick
 
           # @return [Array<Asking>]
           def all
-            @all ||= Teaching::KnowledgeComponents.all.flat_map { |kind| (Asking.ways_of(kind) & TOLD).map { |way| [kind, way] } }
-                                                  .map.with_index { |(kind, way), number| new(kind, way, number) }.freeze
+            @all ||= begin
+              kinds = Curriculum::KnowledgeComponents.all
+              ways = kinds.flat_map { |kind| (Asking.ways_of(kind) & TOLD).map { |way| [kind, way] } }
+              ways.map.with_index { |(kind, way), number| new(kind, way, number) }.freeze
+            end
           end
 
           # @param kind [Symbol]
@@ -68,7 +71,7 @@ module Vantick
           def found_ways(kind)
             return DAY if kind == :day_halves
 
-            Teaching::Step.find(kind).whole? ? WHOLE : ALONE
+            Curriculum::Step.find(kind).whole? ? WHOLE : ALONE
           end
         end
 

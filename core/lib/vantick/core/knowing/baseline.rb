@@ -17,11 +17,12 @@ module Vantick
 
         class << self
           # @return [Array<Array(Step, Task)>] what can be asked
-          def all = @all ||= rungs.product(TASKS.values.map { |id| Marking::Task.find(id) }).each(&:freeze).freeze
+          def all = @all ||= rungs.product(TASKS.values.map { |id| Tasks::Task.find(id) }).each(&:freeze).freeze
 
           # @return [Array<Step>] those that bring a kind of times of their own at a whole dial, in order: one of these is found
           def rungs
-            @rungs ||= Teaching::Step.with_times.select { |step| step.whole? && Teaching::KnowledgeComponents.all.include?(step.id) }.freeze
+            kinds = Curriculum::KnowledgeComponents.all
+            @rungs ||= Curriculum::Step.with_times.select { |step| step.whole? && kinds.include?(step.id) }.freeze
           end
 
           # One page: what tells most of all children who could be in front of it, in the order of the ladder.
@@ -51,7 +52,7 @@ module Vantick
           # @return [Array<DialTime>] the step's own, both hands to be seen
           def times_of(step, task)
             (@times ||= {})[[step, task]] ||= step.pool_for(task).select do |time|
-              Teaching::KnowledgeComponents.of(task, time) == step.id && !time.hidden_hand?
+              Curriculum::KnowledgeComponents.of(task, time) == step.id && !time.hidden_hand?
             end.freeze
           end
 

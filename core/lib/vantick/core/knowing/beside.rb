@@ -23,7 +23,7 @@ module Vantick
         end
 
         class << self
-          # @param asked [Array<Teaching::ItemResponse>] oldest first
+          # @param asked [Array<Curriculum::ItemResponse>] oldest first
           # @return [Blank, nil] what the child leaves blank though it answers all else
           # @example every time after the half hour
           #   Beside.blank(asked).to_h #=> {what: :to, blank: 6, asked: 6}
@@ -33,7 +33,7 @@ module Vantick
             found.first&.freeze
           end
 
-          # @param asked [Array<Teaching::ItemResponse>] oldest first
+          # @param asked [Array<Curriculum::ItemResponse>] oldest first
           # @return [Hash{Symbol => Share}, nil] on `paper` and on `device`, where they differ much
           def places(asked)
             last = asked.last(ROW[:looked_at]).select { |one| one.marked.telling? }

@@ -27,7 +27,7 @@ module Vantick
         def onward(day, step: nil, recap: [])
           later = @belief.dup
           seen = step ? @seen.after(step) : @seen
-          later.gone_over(recap.flat_map { |one| Teaching::KnowledgeComponents.of_step(one) }.uniq, day)
+          later.gone_over(recap.flat_map { |one| Curriculum::KnowledgeComponents.of_step(one) }.uniq, day)
           if step
             later.taught(step, day)
             later.unlearned(step)
@@ -36,9 +36,9 @@ module Vantick
         end
 
         # @return [Boolean] whether anything is known of the child: an answer, or a teacher's word
-        def any_evidence? = Teaching::KnowledgeComponents.all.any? { |kind| @seen.of?(kind) }
+        def any_evidence? = Curriculum::KnowledgeComponents.all.any? { |kind| @seen.of?(kind) }
 
-        # @param kind [Symbol] one of {Teaching::KnowledgeComponents.all}
+        # @param kind [Symbol] one of {Curriculum::KnowledgeComponents.all}
         # @return [Float] 0..1
         def known(kind)
           @known[kind] ||= @seen.ways(kind).map { |asking| there(asking) * @belief.retention(asking, @day) }.min
@@ -46,12 +46,12 @@ module Vantick
 
         # @param step [Step]
         # @return [Float] 0..1, that all its kinds are known
-        def of_step(step) = Teaching::KnowledgeComponents.of_step(step).map { |kind| known(kind) }.min
+        def of_step(step) = Curriculum::KnowledgeComponents.of_step(step).map { |kind| known(kind) }.min
 
         # @param step [Step]
         # @return [Hash{Symbol => Float}] by way of asking that the class wants, how much of the step is known in it
         def ways(step)
-          askings = Teaching::KnowledgeComponents.of_step(step).flat_map { |kind| @seen.ways(kind) }.group_by(&:way)
+          askings = Curriculum::KnowledgeComponents.of_step(step).flat_map { |kind| @seen.ways(kind) }.group_by(&:way)
           askings.transform_values { |all| all.sum { |asking| there(asking) * @belief.retention(asking, @day) } / all.length }
         end
 
@@ -84,7 +84,7 @@ module Vantick
         # @param step [Step]
         # @return [Float] how much a lesson on it is likely to give, in kinds of times
         def gain(step)
-          kinds = Teaching::KnowledgeComponents.of_step(step)
+          kinds = Curriculum::KnowledgeComponents.of_step(step)
           kinds.sum { |kind| (1 - known(kind)) * ready(kind) } * LEARN[:lesson] / (kinds.length**COURSE[:shared])
         end
 

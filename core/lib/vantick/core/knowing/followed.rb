@@ -56,7 +56,7 @@ module Vantick
         end
 
         def taught(lesson)
-          kinds = Teaching::KnowledgeComponents.of_step(lesson.step)
+          kinds = Curriculum::KnowledgeComponents.of_step(lesson.step)
           @before[[lesson.step, lesson.day]] = expected_of(kinds.first, lesson.day) if kinds.one?
           belief.taught(lesson.step, lesson.day)
           seen.taught(lesson.step)

@@ -28,7 +28,7 @@ module Vantick
         # @param step [Step] that the lesson was on
         # @param day [Integer]
         def taught(step, day)
-          kinds = Teaching::KnowledgeComponents.of_step(step)
+          kinds = Curriculum::KnowledgeComponents.of_step(step)
           chance = LEARN[:lesson] / (kinds.length**LEARN[:shared])
           exercised(kinds).each { |kind| learn(kind, Asking::ALONE, chance * LEARN[:exercised], day) }
           kinds.each { |kind| learn(kind, Asking.ways_of(kind), chance, day) }
@@ -37,7 +37,7 @@ module Vantick
         # Of a lesson that is to come: answers will tell what it cleared up, so nothing of it is said of what was given.
         # @param step [Step]
         def unlearned(step)
-          askings = Teaching::KnowledgeComponents.of_step(step).flat_map { |kind| Asking.wanted(kind) }
+          askings = Curriculum::KnowledgeComponents.of_step(step).flat_map { |kind| Asking.wanted(kind) }
           @mistakes.ease(askings, 1 - LEARN[:unlearned])
         end
 
@@ -46,7 +46,7 @@ module Vantick
         # @param known [Boolean]
         # @param day [Integer]
         def judged(step, known, day)
-          kinds = Teaching::KnowledgeComponents.of_step(step)
+          kinds = Curriculum::KnowledgeComponents.of_step(step)
           ways = kinds.flat_map { |kind| Asking.wanted(kind).map(&:way) }.uniq
           said = Weighed.new(Mistakes::NO_ACTING, *SAID.values_at(*(known ? %i[known unknown] : %i[unknown known])))
           weigh_said(kinds.flat_map { |kind| Asking.parts_of(kind, ways) }.uniq, said, known, day)
@@ -98,7 +98,7 @@ module Vantick
 
         def went_right(item, day)
           @places.went_right(item.part, day)
-          @skills.lift(Teaching::KnowledgeComponents.beneath(item.kind), item.way, LIFT * met(item)) unless item.way == :alone
+          @skills.lift(Curriculum::KnowledgeComponents.beneath(item.kind), item.way, LIFT * met(item)) unless item.way == :alone
         end
 
         def learn(kind, ways, chance, day)
@@ -106,12 +106,12 @@ module Vantick
           ways.each { |way| @skills.learn(kind, way, chance, chance * LEARN[:way]) }
         end
 
-        def exercised(kinds) = kinds.flat_map { |kind| Teaching::KnowledgeComponents.exercised(kind) }.uniq - kinds
+        def exercised(kinds) = kinds.flat_map { |kind| Curriculum::KnowledgeComponents.exercised(kind) }.uniq - kinds
 
         # Who knows a step knows what it rests on as well; who does not yet may know that all the same.
         def believe_said(kinds, ways, said, known)
           ways.each { |way| @skills.way(way).then { |share| @skills.set_way(way, said.after(share, share)) } } if known
-          beneath = kinds.flat_map { |kind| Teaching::KnowledgeComponents.beneath(kind) }
+          beneath = kinds.flat_map { |kind| Curriculum::KnowledgeComponents.beneath(kind) }
           all = known ? kinds | beneath : kinds - beneath
           all.product(ways).each { |kind, way| @skills.own(kind, way).then { |own| @skills.set_own(kind, way, said.after(own, own)) } }
         end

@@ -29,11 +29,11 @@ module Vantick
             times.count { |time| Item.of(task, time).mistakes.include?(place) } / times.length.to_f
           end
 
-          def task(kind, way) = TASKS.key?(way) ? Marking::Task.find(TASKS[way]) : Teaching::Step.find(kind).tasks.first
+          def task(kind, way) = TASKS.key?(way) ? Tasks::Task.find(TASKS[way]) : Curriculum::Step.find(kind).tasks.first
 
           def times(kind, task)
-            step = Teaching::Step.find(kind)
-            pool = step.pool_for(task).select { |time| Teaching::KnowledgeComponents.of(task, time) == kind }
+            step = Curriculum::Step.find(kind)
+            pool = step.pool_for(task).select { |time| Curriculum::KnowledgeComponents.of(task, time) == kind }
             pool.each_slice([pool.length / TIMES, 1].max).map(&:first)
           end
         end

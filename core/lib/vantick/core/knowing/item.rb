@@ -12,7 +12,7 @@ module Vantick
         GUESS = TABLE[:guess].freeze
         BAD_DAY = TABLE[:bad_day].freeze
 
-        # @return [Symbol] one of {Teaching::KnowledgeComponents.all}
+        # @return [Symbol] one of {Curriculum::KnowledgeComponents.all}
         attr_reader :kind
         # @return [Symbol] `:say`, `:write`, `:set`, `:change` (words to digits and back), `:alone` (one hand or numerals), or `:day`
         attr_reader :way
@@ -41,7 +41,7 @@ module Vantick
         # @return [Symbol] its way
         def self.way_of(task)
           return :day if task.asks == :day
-          return :alone if Teaching::Step.home(task)
+          return :alone if Curriculum::Step.home(task)
           return :change if task.notation != :hands && %i[words digits].include?(task.sees)
 
           WAYS.fetch(task.notation)
@@ -57,7 +57,7 @@ module Vantick
         def initialize(task, time)
           @task = task
           @time = time
-          @kind = Teaching::KnowledgeComponents.of(task, time)
+          @kind = Curriculum::KnowledgeComponents.of(task, time)
           @way = Item.way_of(task)
           @part = Item.part_of(kind, way)
           @predicted = Mistakes.at(task, time)

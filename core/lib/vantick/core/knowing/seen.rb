@@ -31,12 +31,13 @@ module Vantick
         end
 
         # @param step [Step]
-        def taught(step) = met(Teaching::KnowledgeComponents.of_step(step))
+        def taught(step) = met(Curriculum::KnowledgeComponents.of_step(step))
 
         # @param step [Step] that a teacher says is known, and with it what it rests on
         def judged(step)
-          kinds = Teaching::KnowledgeComponents.of_step(step)
-          met(kinds | kinds.flat_map { |kind| Teaching::KnowledgeComponents.beneath(kind) | Teaching::KnowledgeComponents.exercised(kind) })
+          kinds = Curriculum::KnowledgeComponents.of_step(step)
+          components = Curriculum::KnowledgeComponents
+          met(kinds | kinds.flat_map { |kind| components.beneath(kind) | components.exercised(kind) })
         end
 
         # @param step [Step]

@@ -27,7 +27,7 @@ module Vantick
           before = [@levels, @asked]
           @careful = belief.careful
           @levels, @asked = before.map(&:dup)
-          Teaching::KnowledgeComponents.all.each do |kind|
+          Curriculum::KnowledgeComponents.all.each do |kind|
             known = seen.of?(kind)
             Asking.of_kind(kind).each do |one|
               @levels[one.number] = known ? level(@levels[one.number].to_i, belief.shown(one), seen, one) : NOT_YET
@@ -39,14 +39,14 @@ module Vantick
 
         # @param step [Step]
         # @return [Symbol] one of {ALL}: that of the lowest that it holds
-        def of(step) = ALL[Teaching::KnowledgeComponents.of_step(step).map { |kind| of_kind(kind) }.min]
+        def of(step) = ALL[Curriculum::KnowledgeComponents.of_step(step).map { |kind| of_kind(kind) }.min]
 
         # @return [Array<Step>] those that are secure
         def secure
           @secure ||= begin
-            levels = Teaching::KnowledgeComponents.all.to_h { |kind| [kind, of_kind(kind)] }
-            Teaching::Step.with_times.select do |step|
-              Teaching::KnowledgeComponents.of_step(step).all? { |kind| levels[kind] == SECURE }
+            levels = Curriculum::KnowledgeComponents.all.to_h { |kind| [kind, of_kind(kind)] }
+            Curriculum::Step.with_times.select do |step|
+              Curriculum::KnowledgeComponents.of_step(step).all? { |kind| levels[kind] == SECURE }
             end.freeze
           end
         end
@@ -54,7 +54,7 @@ module Vantick
         # @param step [Step]
         # @param way [Symbol]
         # @return [Symbol] the same for one way of asking
-        def of_way(step, way) = ALL[Teaching::KnowledgeComponents.of_step(step).map { |kind| at(Asking.of(kind, way)) }.min]
+        def of_way(step, way) = ALL[Curriculum::KnowledgeComponents.of_step(step).map { |kind| at(Asking.of(kind, way)) }.min]
 
         private
 

@@ -6,7 +6,7 @@ module Vantick
       # What a child may have drawn: right, or as each misreading would have it. A teacher picks the one that looks like
       # the paper.
       module DrawnAnswers
-        # @param task [Task] one whose answer is drawn
+        # @param task [Tasks::Task] one whose answer is drawn
         # @param time [DialTime]
         # @param conventions [Conventions]
         # @return [Array<Hash>] the right one first; none that looks like another

@@ -6,7 +6,7 @@ module Vantick
       # Judges hands that a child set.
       module HandsMarker
         class << self
-          # @param task [Task]
+          # @param task [Tasks::Task]
           # @param time [DialTime] what was to be set
           # @param text [String] the angles, as {HandsReader} reads them
           # @return [MarkedAnswer]
@@ -21,7 +21,7 @@ module Vantick
           private
 
           def judged(task, time, hands)
-            placing = Placing.new(time)
+            placing = Tasks::Placing.new(time)
             found = placing.right?(hands) ? [] : misreadings(task, time, hands, placing)
             MarkedAnswer.new(task:, time:, verdict: verdict(hands, placing, found), misreadings: found, read_as: hands.to_s,
                              read_short: hands.to_s, offset_degrees: (placing.hour_offset(hands) if placing.right_gap?(hands)))

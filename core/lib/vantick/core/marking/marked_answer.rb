@@ -13,7 +13,7 @@ module Vantick
         # Verdicts that say nothing of how the child reads.
         SILENT = %i[blank unreadable].freeze
 
-        # @return [Task]
+        # @return [Tasks::Task]
         attr_reader :task
         # @return [DialTime, DayTime] what was shown
         attr_reader :time
@@ -31,7 +31,7 @@ module Vantick
         attr_reader :slips
 
         # @param text [String] one that could not be read, or is none
-        # @param task [Task]
+        # @param task [Tasks::Task]
         # @param time [DialTime, DayTime]
         # @return [MarkedAnswer]
         def self.unread(task, time, text) = new(task:, time:, verdict: Wording::AnswerReader.blank?(text) ? :blank : :unreadable)

@@ -5,7 +5,7 @@ module Vantick
     module Marking
       # Judges an answer: first read, then compared with the right answer, then with every misreading.
       module Marker
-        # @param task [Task]
+        # @param task [Tasks::Task]
         # @param time [DialTime, DayTime] what was shown
         # @param text [String] the answer exactly as given
         # @param conventions [Conventions]

@@ -9,7 +9,7 @@ module Vantick
         BETWEEN = /\s*;\s*/
 
         class << self
-          # @param task [Task]
+          # @param task [Tasks::Task]
           # @param time [DialTime] what the dial showed
           # @param text [String] the answer exactly as given
           # @param said [String] what someone said it shows
@@ -52,7 +52,7 @@ module Vantick
           # In digits where it is written so, as a mistake may show in digits alone.
           def read(time, text, conventions)
             digits = Wording::AnswerReader.read(text, conventions).any?(&:digits?)
-            Marker.mark(task: Task.find(digits ? :dial_to_digital : :dial_to_words), time:, text:, conventions:)
+            Marker.mark(task: Tasks::Task.find(digits ? :dial_to_digital : :dial_to_words), time:, text:, conventions:)
           end
 
           def verdict(read, fits, text)

@@ -6,7 +6,7 @@ module Vantick
       # Judges an answer that is a part of a time: an hour, minutes with past or to, a length, a half of the day.
       module PartMarker
         class << self
-          # @param task [Task]
+          # @param task [Tasks::Task]
           # @param time [DialTime, DayTime] what was shown
           # @param text [String] the answer exactly as given
           # @param conventions [Conventions]

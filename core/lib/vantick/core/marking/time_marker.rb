@@ -9,7 +9,7 @@ module Vantick
         ORDER_ID = :spoken_order
 
         class << self
-          # @param task [Task]
+          # @param task [Tasks::Task]
           # @param time [DialTime] what was shown
           # @param text [String] the answer exactly as given
           # @param conventions [Conventions]

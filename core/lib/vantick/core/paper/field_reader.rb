@@ -37,7 +37,7 @@ module Vantick
         end
         BLANK = Seen.new(sure: true).freeze
 
-        # @param task [Marking::Task]
+        # @param task [Tasks::Task]
         # @param time [DialTime, DayTime] that was asked
         # @param own [OwnDigits] of the child whose paper it is
         def initialize(task, time, own: OwnDigits::NONE)

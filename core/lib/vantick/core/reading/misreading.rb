@@ -85,7 +85,7 @@ module Vantick
 
         # @return [Array<DialTime, DayTime>] the three times that show it best
         def best_times
-          task = Marking::Task.all.find { |one| shows_in?(one) }
+          task = Tasks::Task.all.find { |one| shows_in?(one) }
           texts[:times].map { |time| task.parse_time(time) }
         end
 
@@ -117,7 +117,7 @@ module Vantick
         # @return [String, nil] what a child who has it answers there; nothing where it does not show, or in hands alone
         # @example
         #   Misreading.find(:to_with_passed_hour).example(Dial::DialTime.parse("7:45")) # "quarter to seven"
-        def example(time, tasks: Marking::Task.all, conventions: Wording::Conventions.default)
+        def example(time, tasks: Tasks::Task.all, conventions: Wording::Conventions.default)
           task = tasks.find { |one| one.asks == :time && WRITTEN.include?(one.notation) && shows_in?(one) && chance?(time, one) }
           task&.write(Predictions.of(task).wrong_answers(self, time).first, conventions)
         end

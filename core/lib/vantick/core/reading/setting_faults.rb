@@ -19,8 +19,8 @@ module Vantick
 
           # Exactly on a numeral, where it does not belong there.
           def hour_hand
-            behind = ->(time) { time.minute / 2.0 >= Marking::Placing::OFF_NUMERAL }
-            before = ->(time) { (60 - time.minute) / 2.0 >= Marking::Placing::OFF_NUMERAL }
+            behind = ->(time) { time.minute / 2.0 >= Tasks::Placing::OFF_NUMERAL }
+            before = ->(time) { (60 - time.minute) / 2.0 >= Tasks::Placing::OFF_NUMERAL }
             { hour_hand_left_behind: setting(:hour_place, behind) { |draft| [draft.with(hour_degrees: draft.hour * 30)] },
               hour_hand_on_next: setting(:hour_place, before) { |draft| [draft.with(hour_degrees: (draft.hour + 1) * 30)] } }
           end

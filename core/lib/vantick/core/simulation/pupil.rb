@@ -59,7 +59,7 @@ module Vantick
         # @param day [Integer]
         # @return [Float] 0..1, of a step's kinds, those without a misreading in the way
         def knows(step, day)
-          kinds = Teaching::KnowledgeComponents.of_step(step)
+          kinds = Curriculum::KnowledgeComponents.of_step(step)
           kinds.sum { |kind| hindered?(kind) ? 0.0 : recall(kind, day) } / kinds.length
         end
 
@@ -79,7 +79,7 @@ module Vantick
         # @param step [Step]
         # @param day [Integer]
         def lesson(step, day)
-          kinds = Teaching::KnowledgeComponents.of_step(step)
+          kinds = Curriculum::KnowledgeComponents.of_step(step)
           share = kinds.length**-0.6
           kinds.each do |kind|
             practise(kind, day, @rate * share * (0.3 + (0.7 * ready(kind, day))), 1 + (0.5 * share))
@@ -108,7 +108,7 @@ module Vantick
         # @param day [Integer]
         # @return what it answers, as the task has it
         def answer(time, task, day)
-          there = recall(Teaching::KnowledgeComponents.of(task, time), day)
+          there = recall(Curriculum::KnowledgeComponents.of(task, time), day)
           wrong = @misreadings.map { |one| Reading::Predictions.of(task).wrong_answers(one, time) }.find(&:any?)
           return wrong.sample(random: @random) if wrong && @random.rand < CONSISTENCY
           return task.right_answer(time) if @random.rand < (there * 0.95) + ((1 - there) * 0.2)
@@ -120,16 +120,16 @@ module Vantick
         # @param misreading [Misreading]
         def self.hinders(misreading)
           (@hinders ||= {})[misreading.id] ||= begin
-            whole = Teaching::Step.find(:minutes).pool.group_by { |time| Choosing::Difficulty.minute_class(time) }
+            whole = Curriculum::Step.find(:minutes).pool.group_by { |time| Curriculum::Difficulty.minute_class(time) }
             kinds = whole.select { |_, times| times.count { |time| shows?(misreading, time) } > times.length / 2 }.keys
-            kinds << :day_halves if misreading.shows_in?(Marking::Task.find(:day_half))
+            kinds << :day_halves if misreading.shows_in?(Tasks::Task.find(:day_half))
             misreading.id == :next_hour_early ? [*kinds, :hour_hand] : kinds
           end
         end
 
         # @param misreading [Misreading]
         # @param time [DialTime, DayTime]
-        def self.shows?(misreading, time) = ASKED.any? { |task| misreading.chance?(time, Marking::Task.find(task)) }
+        def self.shows?(misreading, time) = ASKED.any? { |task| misreading.chance?(time, Tasks::Task.find(task)) }
 
         private
 

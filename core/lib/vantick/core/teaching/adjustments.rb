@@ -49,8 +49,8 @@ module Vantick
         # @return [Integer] exercises on a sheet of the child's own
         def exercises(usual) = on?(:fewer) ? (usual * TABLE[:share]).ceil : usual
 
-        # @param tasks [Array<Marking::Task>]
-        # @return [Array<Marking::Task>] those in this child's form; all where none is
+        # @param tasks [Array<Tasks::Task>]
+        # @return [Array<Tasks::Task>] those in this child's form; all where none is
         def fitting(tasks)
           return tasks if notation == :both
 

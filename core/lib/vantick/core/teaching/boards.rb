@@ -19,7 +19,7 @@ module Vantick
         # @return [Array<HingeQuestion::Wrong>] what most children say who are wrong comes first
         attr_reader :wrong
 
-        # @param step [Step]
+        # @param step [Curriculum::Step]
         # @param task [Task] one of the step's
         # @param time [DialTime, DayTime] one of its times
         # @raise [UnknownName] where the task is not for this step
@@ -71,8 +71,8 @@ module Vantick
         # About as hard, at another hour.
         def nearest(times)
           seen = times.reject { |time| time.dial_time.hidden_hand? || time.dial_time.hour_passed == @time.dial_time.hour_passed }
-          hard = Choosing::Difficulty.of(@time.dial_time)
-          seen.min_by { |time| [(Choosing::Difficulty.of(time.dial_time) - hard).abs, time.dial_time.index] }
+          hard = Curriculum::Difficulty.of(@time.dial_time)
+          seen.min_by { |time| [(Curriculum::Difficulty.of(time.dial_time) - hard).abs, time.dial_time.index] }
         end
       end
     end

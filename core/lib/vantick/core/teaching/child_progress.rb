@@ -12,18 +12,18 @@ module Vantick
         STUMBLES = Knowing::TABLE[:stumbles].freeze
         NEXT = Knowing::TABLE[:next].freeze
 
-        # @return [Hash{Step => Symbol}] one of {Knowing::States::ALL} for each step that has times
+        # @return [Hash{Curriculum::Step => Symbol}] one of {Knowing::States::ALL} for each step that has times
         attr_reader :states
-        # @return [Array<Step>] known, and by now perhaps lost: their review is due
+        # @return [Array<Curriculum::Step>] known, and by now perhaps lost: their review is due
         attr_reader :review_due
-        # @return [Array<Step>] steps at which the child reads more than one in five wrong, and no single slip
+        # @return [Array<Curriculum::Step>] steps at which the child reads more than one in five wrong, and no single slip
         attr_reader :stumbles
         # @return [Knowing::Expected] what is expected to be known today
         attr_reader :expected
         # @return [Knowing::Diagnosis] of all answers
         attr_reader :diagnosis
 
-        # @param answers [Array<ItemResponse>] oldest first
+        # @param answers [Array<Curriculum::ItemResponse>] oldest first
         # @param today [Integer] in the same count of days
         # @param lessons [Array<Course::GivenLesson>] that the child was there for, oldest first
         # @param said [Array<TeacherJudgement>] what a teacher says of the child
@@ -38,10 +38,10 @@ module Vantick
           freeze
         end
 
-        # @param step [Step]
+        # @param step [Curriculum::Step]
         # @return [Hash{Symbol => Symbol}] by way of asking, its state, or `:not_asked`
         def ways(step)
-          kinds = KnowledgeComponents.of_step(step)
+          kinds = Curriculum::KnowledgeComponents.of_step(step)
           Knowing::Asking.of_kind(kinds.first).to_h do |one|
             way = one.way
             asked = kinds.any? { |kind| seen.asked?(Knowing::Asking.of(kind, way)) }
@@ -55,53 +55,53 @@ module Vantick
         # @return [Hash] see {Knowing::Followed#before}
         def before = @followed.before
 
-        # @param step [Step]
+        # @param step [Curriculum::Step]
         # @return [Integer, nil] the day of the last answer on it
         def last_day(step) = @by_step.fetch(step).last&.day
 
-        # @param step [Step]
+        # @param step [Curriculum::Step]
         # @return [Integer] answers on it that could be read
         def answers(step) = @by_step.fetch(step).count { |asked| asked.marked.telling? }
 
-        # @param step [Step]
+        # @param step [Curriculum::Step]
         # @return [Float] 0..1, how much of it the child showed to know when it was last met
         def known(step)
-          KnowledgeComponents.of_step(step).flat_map { |kind| seen.ways(kind).map { |asking| belief.shown(asking) } }.min
+          Curriculum::KnowledgeComponents.of_step(step).flat_map { |kind| seen.ways(kind).map { |asking| belief.shown(asking) } }.min
         end
 
         # @return [Knowing::Headline]
         def headline = Knowing::Headline.of(diagnosis, states)
 
-        # @param limit [Step, nil] the highest that is proposed: one above the class
-        # @return [Step, nil] of what was not shown yet, what is most likely not known while all that it rests on is, and the lowest of
-        #   those that are nearly as likely; what nothing rests on comes last; nothing at the top of the ladder
+        # @param limit [Curriculum::Step, nil] the highest that is proposed: one above the class
+        # @return [Curriculum::Step, nil] of what was not shown yet, what is most likely not known while all that it rests on is, the lowest
+        #   of those that are nearly as likely; what nothing rests on comes last; nothing at the top of the ladder
         def next_step(limit: nil)
-          left = Step.with_times.reject { |step| shown?(step) }
-          within = limit ? left & Step.up_to(limit) : left
+          left = Curriculum::Step.with_times.reject { |step| shown?(step) }
+          within = limit ? left & Curriculum::Step.up_to(limit) : left
           return (limit if left.any?) if within.empty?
 
           likely_next(within.any?(&:leads_on?) ? within.select(&:leads_on?) : within)
         end
 
-        # @param step [Step]
+        # @param step [Curriculum::Step]
         # @return [Boolean] whether it needs no more before the child goes on
         def shown?(step) = states.fetch(step) == :secure || (states.fetch(step) != :not_yet && known(step) >= ROW[:passed])
 
-        # @param step [Step, nil] that is next
+        # @param step [Curriculum::Step, nil] that is next
         # @return [Boolean] whether it is simply the next, and nothing stands in the way
         def going_on?(step)
           diagnosis.likely.empty? && stumbles.empty? && @by_step.values.any?(&:any?) && (step.nil? || answers(step).zero?)
         end
 
         # @param day [Integer]
-        # @return [Array<Step>] that were secure at the end of that day
+        # @return [Array<Curriculum::Step>] that were secure at the end of that day
         def secure_on(day)
           last = last_before(day)
           last ? @followed.secure_by_day.fetch(last) : []
         end
 
         # @param day [Integer]
-        # @return [Array<Step>] those of {#secure_on} whose review was due by then
+        # @return [Array<Curriculum::Step>] those of {#secure_on} whose review was due by then
         def review_due_on(day)
           secure_on(day).select do |step|
             fading = @followed.fading_by_day.fetch(last_before(day))
@@ -109,10 +109,10 @@ module Vantick
           end
         end
 
-        # @param answers [Array<ItemResponse>]
-        # @return [Hash{Step => Array<ItemResponse>}] for every step that has times
+        # @param answers [Array<Curriculum::ItemResponse>]
+        # @return [Hash{Curriculum::Step => Array<Curriculum::ItemResponse>}] for every step that has times
         def self.by_step(answers)
-          found = Step.with_times.to_h { |step| [step, []] }
+          found = Curriculum::Step.with_times.to_h { |step| [step, []] }
           answers.each { |asked| steps_of(asked).each { |step| found[step] << asked } }
           found
         end
@@ -125,7 +125,7 @@ module Vantick
 
         def self.counting(asked)
           task, time = asked.marked.then { |marked| [marked.task, marked.time] }
-          home = Step.home(task)
+          home = Curriculum::Step.home(task)
           return [home].select { |step| step.holds?(time.dial_time) } if home
 
           [asked.step, *asked.step.foundations.select { |step| step.whole? && step.tasks.include?(task) && step.holds?(time) }]
@@ -142,13 +142,13 @@ module Vantick
         def seen = @followed.seen
 
         def settle
-          @states = Step.with_times.to_h { |step| [step, @followed.states.of(step)] }.freeze
+          @states = Curriculum::Step.with_times.to_h { |step| [step, @followed.states.of(step)] }.freeze
           @review_due = states.keys.select do |step|
             KNOWN.include?(states[step]) && lost?(step) do |asking|
               belief.fresh(asking, @today)
             end
           end.freeze
-          @stumbles = Step.with_times.select { |step| states[step] != :secure && stumbles?(step) }.freeze
+          @stumbles = Curriculum::Step.with_times.select { |step| states[step] != :secure && stumbles?(step) }.freeze
         end
 
         # Days on which something was followed, up to that one.
@@ -157,7 +157,7 @@ module Vantick
         # @yieldparam asking [Knowing::Asking]
         # @yieldreturn [Float] 0..1, how fresh it is
         def lost?(step)
-          KnowledgeComponents.of_step(step).any? { |kind| seen.ways(kind).any? { |asking| yield(asking) < ROW[:review] } }
+          Curriculum::KnowledgeComponents.of_step(step).any? { |kind| seen.ways(kind).any? { |asking| yield(asking) < ROW[:review] } }
         end
 
         def stumbles?(step)

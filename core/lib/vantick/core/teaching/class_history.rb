@@ -11,8 +11,8 @@ module Vantick
         MOST = 53
 
         # @!attribute day [Integer] the last day of the week
-        # @!attribute secure [Hash{Step => Integer}] children, for steps that any of them met
-        # @!attribute review_due [Hash{Step => Integer}] how many of these had their review due
+        # @!attribute secure [Hash{Curriculum::Step => Integer}] children, for steps that any of them met
+        # @!attribute review_due [Hash{Curriculum::Step => Integer}] how many of these had their review due
         # @!attribute misreadings [Hash{Misreading => Integer}] children who showed each in this week
         # @!attribute answers [Integer] given in this week
         Week = Struct.new(:day, :secure, :review_due, :misreadings, :answers, keyword_init: true)
@@ -40,7 +40,7 @@ module Vantick
           def secure(progress, day)
             secure = progress.by_child.values.flat_map { |one| one.secure_on(day) }.tally
             met = progress.asked.values.flatten.select { |one| one.day <= day }.map(&:step).uniq | secure.keys
-            (Step.with_times & met).to_h { |step| [step, secure.fetch(step, 0)] }
+            (Curriculum::Step.with_times & met).to_h { |step| [step, secure.fetch(step, 0)] }
           end
 
           def review_due(progress, day) = progress.by_child.values.flat_map { |one| one.review_due_on(day) }.tally

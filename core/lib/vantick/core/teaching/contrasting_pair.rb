@@ -13,7 +13,7 @@ module Vantick
                  hours: ->(one, other) { one.minute == other.minute && (one.hour % 12) + 1 == other.hour } }.freeze
 
         class << self
-          # @param step [Step]
+          # @param step [Curriculum::Step]
           # @param times [Array<DialTime>] of it, that are free
           # @param random [Random]
           # @return [Array<DialTime>] two, the earlier first; none where no pair is free
@@ -30,11 +30,11 @@ module Vantick
             []
           end
 
-          # @param step [Step]
+          # @param step [Curriculum::Step]
           # @param times [Array<DialTime>]
           # @return [Array<DialTime>] those of the kind that the step brings; all where it mixes what is there
           def newest(step, times)
-            own = times.select { |time| Choosing::Difficulty.minute_class(time) == step.id }
+            own = times.select { |time| Curriculum::Difficulty.minute_class(time) == step.id }
             own.empty? ? times : own
           end
 

@@ -18,13 +18,13 @@ module Vantick
         # @!attribute lights [Array<Hash>] as those of a {TalkStep}: the numbers said so far
         Hop = Struct.new(:place, :said, :direction, :lights, keyword_init: true)
 
-        # @param step [Step] that a lesson is on
+        # @param step [Curriculum::Step] that a lesson is on
         # @return [Symbol] the kind of item that counts round in it, one of {Pacing::KINDS}' keys
         # @example
         #   CountingRound.kind(Step.find(:half_past)) # :counting_hours
         def self.kind(step)
-          ladder = Step.with_times
-          ladder.index(step) < ladder.index(Step.find(EARLIER[:before])) ? EARLIER[:id].to_sym : :counting_round
+          ladder = Curriculum::Step.with_times
+          ladder.index(step) < ladder.index(Curriculum::Step.find(EARLIER[:before])) ? EARLIER[:id].to_sym : :counting_round
         end
 
         # @return [Array<Hash>] for each kind its `hand` and its `hops`

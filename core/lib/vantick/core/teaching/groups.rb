@@ -18,12 +18,12 @@ module Vantick
         # What is known of a child.
         # @!attribute key [Object] any name for the child
         # @!attribute misreading [Misreading, nil] likely, if any
-        # @!attribute step [Step, nil] the lowest not shown yet, if any
+        # @!attribute step [Curriculum::Step, nil] the lowest not shown yet, if any
         # @!attribute going_on [Boolean, nil] whether the step is simply the next, and nothing stands in the way
         Known = Struct.new(:key, :misreading, :step, :going_on, keyword_init: true)
         # @!attribute children [Array] keys
         # @!attribute misreadings [Array<Misreading>] that at least half of the group's children have, the commonest first
-        # @!attribute step [Step, nil] what its lesson is on: where the misreading can show, or the commonest lowest step
+        # @!attribute step [Curriculum::Step, nil] what its lesson is on: where the misreading can show, or the commonest lowest step
         # @!attribute beside [Boolean] whether it goes on by itself
         # @!attribute times [Array<DialTime, DayTime>] that show what the group works on
         Group = Struct.new(:children, :misreadings, :step, :beside, :times, keyword_init: true)
@@ -40,12 +40,12 @@ module Vantick
         end
 
         # @param child [Known]
-        # @return [Step, nil] what a lesson for the child is on
+        # @return [Curriculum::Step, nil] what a lesson for the child is on
         def self.step_of(child) = child.misreading ? lowest_showing(child.misreading) : child.step
 
         # @param misreading [Misreading]
-        # @return [Step] the lowest where it can show
-        def self.lowest_showing(misreading) = Step.with_times.find { |step| step.shows?(misreading) }
+        # @return [Curriculum::Step] the lowest where it can show
+        def self.lowest_showing(misreading) = Curriculum::Step.with_times.find { |step| step.shows?(misreading) }
 
         def initialize(children, most, seed)
           @beside, @led = children.partition(&:going_on)
@@ -104,7 +104,7 @@ module Vantick
 
         def lens(misreading) = Reading::Misreading.all.map { |one| one.texts[:lens] }.uniq.index(misreading.texts[:lens])
 
-        def rung(step) = step ? Step.all.index(step) : Step.all.length
+        def rung(step) = step ? Curriculum::Step.all.index(step) : Curriculum::Step.all.length
 
         def described(part, beside: false)
           misreadings = named(part)

@@ -9,7 +9,7 @@ module Vantick
 
         class << self
           # @param misreading [Misreading]
-          # @param step [Step] that the class is at
+          # @param step [Curriculum::Step] that the class is at
           # @return [Array<DialTime>] those first that show it best; from the lowest step that shows it where the
           #   class's own does not; fewer where a step has no more
           # @example
@@ -20,7 +20,7 @@ module Vantick
 
           private
 
-          def at(misreading, step) = step.shows?(misreading) ? step : Step.with_times.find { |one| one.shows?(misreading) }
+          def at(misreading, step) = step.shows?(misreading) ? step : Curriculum::Step.with_times.find { |one| one.shows?(misreading) }
 
           def chosen(misreading, step)
             task = step.tasks.find { |one| step.misreadings(one).include?(misreading) }

@@ -25,7 +25,7 @@ module Vantick
         attr_reader :wrong
 
         # @param lesson [Lesson]
-        # @param step [Step] that it is about
+        # @param step [Curriculum::Step] that it is about
         # @return [Array<HingeQuestion>] one before each of {BEFORE}, of what is new, where its clocks can show a misreading
         # @example
         #   HingeQuestion.of(lesson, step).first.wrong.map(&:answer)
@@ -49,7 +49,7 @@ module Vantick
         # @param before [Symbol]
         # @param time [DialTime, DayTime]
         # @param task [Task]
-        # @param step [Step] what can go wrong at it for the first time comes first
+        # @param step [Curriculum::Step] what can go wrong at it for the first time comes first
         # @param waited [Array<Misreading>] that another question is for: they come last
         def initialize(before, time, task, step, waited = [])
           @before = before

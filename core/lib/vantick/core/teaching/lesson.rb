@@ -36,10 +36,10 @@ module Vantick
         # @return [Array<Stage>]
         attr_reader :stages
 
-        # @param step [Step]
+        # @param step [Curriculum::Step]
         # @param task [Task] one of the step's
         # @param minutes [Integer] one of {LENGTHS}
-        # @param earlier [Array<Step>] steps that are fading or not secure, for warm-up and recap; what the step
+        # @param earlier [Array<Curriculum::Step>] steps that are fading or not secure, for warm-up and recap; what the step
         #   rests on where left out
         # @param pacing [Pacing]
         # @param seed [Integer]

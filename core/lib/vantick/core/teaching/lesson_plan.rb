@@ -10,16 +10,16 @@ module Vantick
         # The conventions that are a class's method, which a lesson may change.
         METHOD = %i[order counting counting_to].freeze
 
-        # @param step [Step]
+        # @param step [Curriculum::Step]
         # @return [Array<Task>] those that a lesson on it can be about
         def self.tasks(step) = step.tasks.select { |task| SEEN.include?(task.sees) && task.tolerance_minutes.zero? }
 
-        # @param step [Step]
+        # @param step [Curriculum::Step]
         # @param task [Task, nil]
         # @param conventions [Conventions]
         # @return [String] what a lesson is called
         # @example
-        #   LessonPlan.title(Step.find(:fives_past), Marking::Task.find(:dial_to_digital)) # "Fives past, in digits"
+        #   LessonPlan.title(Step.find(:fives_past), Tasks::Task.find(:dial_to_digital)) # "Fives past, in digits"
         def self.title(step, task, conventions = Wording::Conventions.default)
           name = step.texts_in(conventions)[:name]
           task&.part && tasks(step).length > 1 ? "#{name}, #{task.part}" : name
@@ -29,7 +29,7 @@ module Vantick
         attr_reader :settled
         # @return [Lesson]
         attr_reader :lesson
-        # @return [Step]
+        # @return [Curriculum::Step]
         attr_reader :step
         # @return [Task]
         attr_reader :task
@@ -42,7 +42,7 @@ module Vantick
         # @param day [Array<Hash>] the class's own
         def initialize(settled, conventions, day = [])
           @day = day
-          @step = Step.find(settled[:step])
+          @step = Curriculum::Step.find(settled[:step])
           @task = known_task(settled[:task])
           @conventions = conventions.with(**settled.fetch(:method, {}).slice(*METHOD))
           @lesson = build(settled)
@@ -75,7 +75,7 @@ module Vantick
         def build(settled)
           Lesson.new(step:, task:, minutes: settled[:minutes], seed: settled[:seed], stage_minutes: settled.fetch(:stage_minutes, {}),
                      pacing: Pacing.new({}, settled.fetch(:pace, {}).transform_keys(&:to_sym)),
-                     earlier: settled.fetch(:earlier, []).map { |id| Step.find(id) },
+                     earlier: settled.fetch(:earlier, []).map { |id| Curriculum::Step.find(id) },
                      avoid: settled.fetch(:swapped, []).flat_map { |text| both_kinds(text) }, kept: kept_parts(settled),
                      exit_avoid: settled.fetch(:exit_avoid, []).map { |text| kind_of_time(:exit).parse(text) },
                      day_times: Wording::DayPlace.times(@day), pinned: parsed(settled.fetch(:pinned, {})),

@@ -5,9 +5,9 @@ module Vantick
     module Teaching
       # Where the times of a lesson come from: the step's own, and those of earlier steps. None is given twice.
       class LessonTimes
-        # @param step [Step]
+        # @param step [Curriculum::Step]
         # @param task [Task] one of the step's
-        # @param earlier [Array<Step>] what is to be gone over
+        # @param earlier [Array<Curriculum::Step>] what is to be gone over
         # @param seed [Integer]
         # @param used [Array<DialTime, DayTime>] times not to give
         # @param day_times [Array<DayTime>] of the class's own day
@@ -15,7 +15,7 @@ module Vantick
         def initialize(step:, task:, earlier:, seed:, used:, exit_avoid: [], day_times: [])
           @step = step
           @task = task
-          @earlier_task = Step.hardest.tasks.include?(task) ? task : Marking::Task.find(:dial_to_words)
+          @earlier_task = Curriculum::Step.hardest.tasks.include?(task) ? task : Tasks::Task.find(:dial_to_words)
           @own = step.pool_for(task)
           @below = pools(step.foundations)
           @gone_over = earlier.select { |one| one.tasks.include?(@earlier_task) }
@@ -32,7 +32,7 @@ module Vantick
 
         # @return [Array<DialTime>] those of the kind that the step brings, where there is anything below to begin with
         def unknown
-          @unknown ||= @step.whole? && @below.any? ? @own.select { |time| Choosing::Difficulty.minute_class(time) == @step.id } : []
+          @unknown ||= @step.whole? && @below.any? ? @own.select { |time| Curriculum::Difficulty.minute_class(time) == @step.id } : []
         end
 
         # @param wanted [Hash{Symbol => Integer}] times by stage
@@ -101,7 +101,7 @@ module Vantick
           return [@task, Choosing::Discrimination.for(@step, @task)] if (pool - @own).empty?
 
           part = @parts[pool.first]
-          task, step = part ? [part, Step.home(part)] : [@earlier_task, Step.hardest]
+          task, step = part ? [part, Curriculum::Step.home(part)] : [@earlier_task, Curriculum::Step.hardest]
           [task, Choosing::Discrimination.for(step, task)]
         end
 
@@ -141,7 +141,7 @@ module Vantick
         # The kind of times next below, for a step that has one kind alone.
         def neighbours
           @neighbours ||= begin
-            below = if KnowledgeComponents.of_step(@step).one? && @step.whole?
+            below = if Curriculum::KnowledgeComponents.of_step(@step).one? && @step.whole?
                       @step.builds_on.select(&:whole?).select do |one|
                         one.pool.any?
                       end

@@ -13,7 +13,7 @@ module Vantick
         ROW = Knowing::TABLE[:offered].freeze
 
         class << self
-          # @param by_child [Hash{Object => Array<ItemResponse>}]
+          # @param by_child [Hash{Object => Array<Curriculum::ItemResponse>}]
           # @param said [Hash{Object => Array<TeacherJudgement>}] by child, what a teacher says of it
           # @param today [Integer]
           # @return [Offered]

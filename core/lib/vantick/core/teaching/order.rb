@@ -29,8 +29,8 @@ module Vantick
         # @return [Symbol] the way of asking with which a step begins: `:say` or `:write`
         attr_reader :notation
 
-        # @param steps [Array<Step>]
-        # @return [Array<Step>] the same, in this order
+        # @param steps [Array<Curriculum::Step>]
+        # @return [Array<Curriculum::Step>] the same, in this order
         # @example
         #   Order.new(Wording::Conventions.new(first_step: :oclock_first)).of(Step.with_times).first.id # :oclock
         def of(steps)

@@ -5,9 +5,9 @@ module Vantick
     module Teaching
       # Who was there on which day: as a teacher says, and else by who answered.
       class Presence
-        ROW = Term::NUMBERS[:forecast].freeze
+        ROW = Facts::DataFile.load("term")[:forecast].freeze
 
-        # @param asked [Hash{Object => Array<ItemResponse>}] by child
+        # @param asked [Hash{Object => Array<Curriculum::ItemResponse>}] by child
         # @param away [Hash{Object => Array<Integer>}] by child, days on which a teacher says it was away
         # @param since [Hash{Object => Integer}] by child, the day on which it came into the class, where that was later
         def initialize(asked, away: {}, since: {})

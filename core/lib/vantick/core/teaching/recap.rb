@@ -9,12 +9,12 @@ module Vantick
 
         class << self
           # @param by_child [Hash{Object => Knowing::Expected}]
-          # @param step [Step] what the lesson is about
-          # @param before [Array<Step>] those that were met
-          # @return [Array<Step>] at most {ROW}'s number, those first that most children are shaky on; parts of none of the others
+          # @param step [Curriculum::Step] what the lesson is about
+          # @param before [Array<Curriculum::Step>] those that were met
+          # @return [Array<Curriculum::Step>] at most {ROW}'s number, those first that most children are shaky on; parts of none of them
           def steps(by_child, step, before:)
             shaky = (before - [step]).select { |one| shaky?(by_child, one) }
-            ranked = shaky.sort_by { |one| [-worth(by_child, one), Step.all.index(one)] }
+            ranked = shaky.sort_by { |one| [-worth(by_child, one), Curriculum::Step.all.index(one)] }
             ranked.reduce([]) { |chosen, one| chosen.any? { |other| related?(one, other) } ? chosen : [*chosen, one] }.first(ROW[:steps])
           end
 
@@ -29,12 +29,12 @@ module Vantick
           # What going over it saves, a kind of times: steps of one kind are gone over better than wholes, and a whole dial goes over
           # its two hands as well.
           def worth(by_child, step)
-            kinds = KnowledgeComponents.of_step(step)
+            kinds = Curriculum::KnowledgeComponents.of_step(step)
             by_child.values.sum { |child| kinds.sum { |kind| saved(child, kind) } } / kinds.length
           end
 
           def saved(child, kind)
-            child.at_risk(kind) + (ROW[:exercised] * KnowledgeComponents.exercised(kind).sum { |part| child.at_risk(part) })
+            child.at_risk(kind) + (ROW[:exercised] * Curriculum::KnowledgeComponents.exercised(kind).sum { |part| child.at_risk(part) })
           end
         end
       end

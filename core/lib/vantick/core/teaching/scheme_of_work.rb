@@ -15,7 +15,7 @@ module Vantick
         # A lesson that was given.
         GivenLesson = Struct.new(:step, :day, keyword_init: true)
         # What is next, and why.
-        # @!attribute step [Step, nil] nothing where the class is at the top and knows it
+        # @!attribute step [Curriculum::Step, nil] nothing where the class is at the top and knows it
         # @!attribute reason [Symbol] one of {REASONS}
         # @!attribute children [Array] keys of those who are not expected to know it
         # @!attribute lesson [Integer] the how manieth on the step this would be
@@ -25,12 +25,12 @@ module Vantick
         # step of the last lesson, `:back` one from before it, `:done` most know all.
         REASONS = %i[begin new passed again back done].freeze
 
-        # @param step [Step]
+        # @param step [Curriculum::Step]
         # @return [Integer] lessons it usually has
         def self.usual(step) = USUAL.fetch(step.id, USUAL[:usual])
 
         # Lessons that were given; a day on which much of a class answered on a step that no lesson is known of counts as one.
-        # @param by_child [Hash{Object => Array<ItemResponse>}]
+        # @param by_child [Hash{Object => Array<Curriculum::ItemResponse>}]
         # @param given [Array<GivenLesson>]
         # @return [Array<GivenLesson>] oldest first, one a day
         def self.lessons(by_child, given)
@@ -52,9 +52,9 @@ module Vantick
 
         # @param by_child [Hash{Object => Knowing::Expected}]
         # @param lessons [Array<GivenLesson>] oldest first
-        # @param ladder [Array<Step>] what is to be known, where that is not all of it
+        # @param ladder [Array<Curriculum::Step>] what is to be known, where that is not all of it
         # @param left [Integer, nil] lessons that there are for it, where they are counted
-        def initialize(by_child, lessons, ladder: Step.with_times, left: nil)
+        def initialize(by_child, lessons, ladder: Curriculum::Step.with_times, left: nil)
           @ladder = ladder
           @left = left
           @by_child = by_child
@@ -77,14 +77,14 @@ module Vantick
         # @return [Boolean] whether every step has had its first pass, or most know it
         def gone_through? = forward.nil?
 
-        # @param step [Step]
+        # @param step [Curriculum::Step]
         # @return [Float] how many children times kinds of times a lesson on it is expected to give
         def worth(step) = (@worth ||= {})[step] ||= @by_child.values.sum { |one| one.gain(step) }
 
-        # @return [Step, nil] the first step above those that were taught or that most know
+        # @return [Curriculum::Step, nil] the first step above those that were taught or that most know
         def onward = forward
 
-        # @param step [Step]
+        # @param step [Curriculum::Step]
         # @return [Float] 0..1, the share of the children expected to know it
         def expected(step) = (@expected ||= {})[step] ||= @by_child.values.sum { |one| one.of_step(step) } / [@by_child.length, 1].max
 

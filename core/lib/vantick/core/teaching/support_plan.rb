@@ -7,7 +7,7 @@ module Vantick
       # likely lies behind it, first in the way of answering that it knows least.
       class SupportPlan
         TABLE = Facts::DataFile.load("support_plan")
-        WAYS = TABLE[:ways].transform_values { |id| Marking::Task.find(id) }.freeze
+        WAYS = TABLE[:ways].transform_values { |id| Tasks::Task.find(id) }.freeze
         # What is known of a way, the least first.
         LEAST_FIRST = %i[not_asked not_yet learning nearly secure].freeze
 
@@ -43,7 +43,7 @@ module Vantick
         # What most of the class know and the child doesn't yet, the lowest first, and then what is next for the class.
         def steps
           on = [@class.next_step&.step].compact.reject { |step| @child.shown?(step) }
-          left = Step.with_times & (@class.behind(@key) | on)
+          left = Curriculum::Step.with_times & (@class.behind(@key) | on)
           left.empty? ? [@class.next_for(@key)].compact : left
         end
 

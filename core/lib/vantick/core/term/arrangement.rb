@@ -17,7 +17,7 @@ module Vantick
         # @param kind [Symbol] one of {KINDS}
         # @param day [Integer] of the lesson
         # @param to [Integer, nil] another day, to move it to or to exchange it with
-        # @param step [Teaching::Step, nil] to set
+        # @param step [Curriculum::Step, nil] to set
         # @return [Hash{Integer => Planner::Settled}]
         # @raise [Error] in a teacher's words
         def settled(kind, day:, to: nil, step: nil)

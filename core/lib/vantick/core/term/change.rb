@@ -5,7 +5,7 @@ module Vantick
     module Term
       # What a plan made anew has otherwise than the one before, and why, in one line's worth.
       # @!attribute code [Symbol] one of {CODES}
-      # @!attribute step [Teaching::Step] it is about
+      # @!attribute step [Curriculum::Step] it is about
       # @!attribute lessons [Integer] how many more or fewer
       # @!attribute children [Integer] who do not know the step, or who do for `:fewer`
       # @!attribute misreading [Reading::Misreading, nil] that most of them are likely to have

@@ -22,17 +22,17 @@ module Vantick
           def aim = points.last
         end
 
-        # @param starts [Array<Start>] a child each
+        # @param starts [Array<Teaching::Start>] a child each
         # @param lessons [Array<Planned>]
         # @param aim [Aim]
         # @param today [Integer]
         # @param aim_day [Integer]
-        # @param learning [Learning]
+        # @param learning [Teaching::Learning]
         # @param away [Float] 0..1, how often a child of this class is away
         # @param desks [Array<Integer>] days on which each child has ten minutes at a desk
         # @param runs [Integer]
         # @param seed [Integer]
-        def initialize(starts, lessons:, aim:, today:, aim_day:, learning: Learning.guessed, away: ROW[:away], desks: [],
+        def initialize(starts, lessons:, aim:, today:, aim_day:, learning: Teaching::Learning.guessed, away: ROW[:away], desks: [],
                        runs: ROW[:runs], seed: 1)
           @starts = starts
           @kinds = aim.kinds
@@ -80,16 +80,17 @@ module Vantick
         private_constant :Event
 
         def lesson_event(lesson)
-          recap = lesson.recap.flat_map { |step| Teaching::KnowledgeComponents.of_step(step) }.uniq.filter_map { |kind| @kinds.index(kind) }
+          kinds = lesson.recap.flat_map { |step| Curriculum::KnowledgeComponents.of_step(step) }.uniq
+          recap = kinds.filter_map { |kind| @kinds.index(kind) }
           Event.new(day: lesson.day, order: 0, taught: lesson.kind == :short ? [] : taught(lesson.step), recap:)
         end
 
         # As {Knowing::Following#taught}: what a lesson on a step exercises first, then its own kinds.
         def taught(step)
-          all = Teaching::KnowledgeComponents.of_step(step)
+          all = Curriculum::KnowledgeComponents.of_step(step)
           kinds = all & @kinds
           share = all.length**-LEARN[:shared]
-          beneath = kinds.flat_map { |kind| Teaching::KnowledgeComponents.exercised(kind) }.uniq & (@kinds - kinds)
+          beneath = kinds.flat_map { |kind| Curriculum::KnowledgeComponents.exercised(kind) }.uniq & (@kinds - kinds)
           [*beneath.map { |kind| [kind, share * LEARN[:exercised]] }, *kinds.map { |kind| [kind, share] }].map do |kind, part|
             [@kinds.index(kind), part, below(kind)]
           end
@@ -97,7 +98,7 @@ module Vantick
 
         def order = @order ||= @kinds.map { |kind| [@kinds.index(kind), 1.0, below(kind)] }
 
-        def below(kind) = Teaching::KnowledgeComponents.below(kind).filter_map { |one| @kinds.index(one) }
+        def below(kind) = Curriculum::KnowledgeComponents.below(kind).filter_map { |one| @kinds.index(one) }
 
         # As much to each side as what is assumed of all classes was wrong by.
         def point(day, sorted)

@@ -7,9 +7,9 @@ module Vantick
       # @!attribute day [Integer]
       # @!attribute minutes [Integer]
       # @!attribute kind [Symbol] one of {KINDS}
-      # @!attribute step [Teaching::Step, nil] nothing where it stays empty or is skipped
+      # @!attribute step [Curriculum::Step, nil] nothing where it stays empty or is skipped
       # @!attribute task [Symbol, nil] what is asked in it: words and digits take turns
-      # @!attribute recap [Array<Teaching::Step>] what is gone over first
+      # @!attribute recap [Array<Curriculum::Step>] what is gone over first
       # @!attribute check [Boolean] whether it ends with a check, as its answers would change what is next
       # @!attribute settled [Symbol, nil] one of {SETTLED}, where a teacher put it so
       Planned = Struct.new(:day, :minutes, :kind, :step, :task, :recap, :check, :settled, keyword_init: true) do

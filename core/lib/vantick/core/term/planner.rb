@@ -8,7 +8,7 @@ module Vantick
       class Planner
         ROW = NUMBERS[:plan].freeze
         # What a teacher settled of a day.
-        # @!attribute step [Teaching::Step, nil]
+        # @!attribute step [Curriculum::Step, nil]
         # @!attribute kind [Symbol, nil] `:skipped` or `:open`, for a day without a step
         # @!attribute how [Symbol, nil] one of {Planned::SETTLED}
         Settled = Struct.new(:step, :kind, :how, keyword_init: true)
@@ -21,7 +21,7 @@ module Vantick
         # @param aim_day [Integer]
         # @param settled [Hash{Integer => Settled}] by day
         # @param lost [Integer] lessons that were planned and not given
-        # @param without [Array<Teaching::Step>] steps to leave out
+        # @param without [Array<Curriculum::Step>] steps to leave out
         # @param unchecked [Integer] lessons since the last check
         # @param order [Teaching::Order] the class's
         def initialize(expected:, lessons:, slots:, from:, aim:, aim_day:, settled: {}, lost: 0, without: [], unchecked: ROW[:check_apart],
@@ -37,7 +37,7 @@ module Vantick
           @open = open_days(lost + settled.count { |day, one| day >= from && one.kind == :skipped })
           @unchecked = unchecked
           @tasks = TaskTurns.new(first: order.notation)
-          @ladders = [aim.ladder, Teaching::Step.with_times].map { |steps| order.of(steps - without) }
+          @ladders = [aim.ladder, Curriculum::Step.with_times].map { |steps| order.of(steps - without) }
         end
 
         # @param past [Array<Planned>] lessons that are over
@@ -61,19 +61,19 @@ module Vantick
           plan
           return 0.0 if @expected.empty?
 
-          above = Teaching::KnowledgeComponents.all - @aim.kinds
+          above = Curriculum::KnowledgeComponents.all - @aim.kinds
           at_end = known(@on_the_day || @expected, @aim.kinds) + (known(@expected, above) / ROW[:beyond])
           (at_end + (@meanwhile.sum / [@meanwhile.length, 1].max)) / (2 * @expected.length)
         end
 
-        # @param step [Teaching::Step]
+        # @param step [Curriculum::Step]
         # @return [Float] how many children times kinds of times a lesson on it gives today
         def gain(step) = @at_first.values.sum { |one| one.gain(step) }
 
         private
 
         def known_meanwhile
-          @meanwhile << (known(@expected, @aim.kinds) + (known(@expected, Teaching::KnowledgeComponents.all - @aim.kinds) / ROW[:beyond]))
+          @meanwhile << (known(@expected, @aim.kinds) + (known(@expected, Curriculum::KnowledgeComponents.all - @aim.kinds) / ROW[:beyond]))
         end
 
         def known(by_child, kinds) = by_child.values.sum { |one| kinds.sum { |kind| one.known(kind) } }
@@ -125,7 +125,7 @@ module Vantick
 
         def long_ago?(day) = @lessons.any? && day - @lessons.last.day >= ROW[:gap_days]
 
-        # @return [Array(Teaching::Step, Symbol)]
+        # @return [Array(Curriculum::Step, Symbol)]
         def chosen(day, looking)
           course = course(day)
           shaky = looking ? Teaching::Recap.steps(@expected, nil, before:).first : nil

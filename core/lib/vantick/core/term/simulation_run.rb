@@ -16,7 +16,7 @@ module Vantick
         KNOWS = NUMBERS[:knows] - 1e-9
 
         # @param random [Random]
-        # @param learning [Learning]
+        # @param learning [Teaching::Learning]
         # @param away [Float]
         def initialize(random, learning, away)
           @random = random
@@ -29,7 +29,7 @@ module Vantick
           @draws = draws
         end
 
-        # @param starts [Array<Start>]
+        # @param starts [Array<Teaching::Start>]
         # @param events [Array<#day>] in order; see {Forecast}
         # @param shares [Array<Array(Integer, Float)>] places of the aim's kinds, and their shares
         # @param today [Integer]

@@ -16,7 +16,7 @@ module Vantick
           @turns = {}
         end
 
-        # @param step [Teaching::Step] of the next lesson
+        # @param step [Curriculum::Step] of the next lesson
         # @param expected [Array<Knowing::Expected>] of each child then
         # @return [Symbol, nil] the task; at first what the class begins with, unless it knows clearly less of the other
         def next(step, expected)

@@ -11,7 +11,7 @@ module Vantick
 
         # What would intervention.
         # @!attribute id [Symbol] `:more_lessons`, `:desks`, `:order` or `:without`
-        # @!attribute step [Teaching::Step, nil] to leave out, or to begin with
+        # @!attribute step [Curriculum::Step, nil] to leave out, or to begin with
         # @!attribute weekday [Symbol, nil] of the lesson more
         # @!attribute outcome [Forecast::Point] on the aim's day
         # @!attribute more [Integer] children more than without it
@@ -39,7 +39,7 @@ module Vantick
           @unchecked = unchecked
         end
 
-        # @param without [Array<Teaching::Step>]
+        # @param without [Array<Curriculum::Step>]
         # @param days [Array<Integer>] on which there are lessons
         # @return [Array<Planned>]
         def plan(without: [], days: @days) = planner(without:, days:).plan
@@ -76,7 +76,7 @@ module Vantick
 
         # @param lessons [Array<Planned>]
         # @param forecast [Forecast::Result] of the goal
-        # @return [Array(Teaching::Step, Forecast::Point), nil] the highest step below the goal that most will know on its day, where
+        # @return [Array(Curriculum::Step, Forecast::Point), nil] the highest step below the goal that most will know on its day, where
         #   few will know the goal
         def within_reach(lessons, forecast)
           return if forecast.aim.likely >= FORECAST[:half] * forecast.children
@@ -125,7 +125,7 @@ module Vantick
         def spare
           asked = @aim.shares.keys
           planned = plan.filter_map(&:step).uniq
-          planned.select { |step| step != @aim.step && !Teaching::KnowledgeComponents.of_step(step).intersect?(asked) }
+          planned.select { |step| step != @aim.step && !Curriculum::KnowledgeComponents.of_step(step).intersect?(asked) }
         end
 
         def left_out(step) = Intervention.new(id: :without, step:, outcome: forecast(plan(without: [step])).aim)

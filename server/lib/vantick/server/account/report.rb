@@ -6,7 +6,7 @@ module Vantick
       # How the school's classes meet a standard, and what was done for those who were far below: for whoever keeps the school. No child, no
       # teacher and no small group is told of.
       class Report < Handler
-        Rules = Core::Teaching::SchoolReport
+        Rules = Core::Term::SchoolReport
         private_constant :Rules
 
         def read_school_report

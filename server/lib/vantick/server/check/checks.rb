@@ -73,14 +73,14 @@ module Vantick
 
         # A check shows dials: tasks that begin with anything else are not for it yet.
         def dial_task(id)
-          known = Core::Marking::Task.with_dial
+          known = Core::Tasks::Task.with_dial
           known.find { |task| task.id.to_s == id } || raise(Core::UnknownName.new("task", id, known.map(&:id)))
         end
 
         def choose(class_id, wanted)
           unfit("This class has no children yet. Add them first.", :class_id) if store.classes.find(class_id).children.empty?
 
-          step = Core::Teaching::Step.find(wanted.step)
+          step = Core::Curriculum::Step.find(wanted.step)
           task = dial_task(wanted.task)
           most = [Core::Choosing::Chooser::IN_A_CHECK, step.pool.length].min
           raise Core::InvalidCount, "A check can have 1 to #{most} clocks." unless (1..most).cover?(wanted.count)

@@ -67,7 +67,7 @@ module Vantick
         # Of a choice what stands beside its name.
         def answer(value, item)
           number = value[/\Achoice-(\d{1,2})\z/, 1] or return value
-          task = Core::Marking::Task.find(item.task)
+          task = Core::Tasks::Task.find(item.task)
           Formats::QtiScoring.new(task, task.parse_time(item.time), @conventions).choices[number.to_i - 1] || value
         end
       end

@@ -11,7 +11,7 @@ module Vantick
           unfit("This kind of check can't be exported as QTI.", :check_id) if items.empty?
           asked = items.map { |item| task_and_time(item) }
           conventions = store.classes.conventions(check.class_id)
-          title = Core::Teaching::Step.find(check.step).name
+          title = Core::Curriculum::Step.find(check.step).name
           package = Formats::Qti.new(title, check.code || "check-#{check.id}", asked, conventions).package
           file(package, "qti-#{check.code || check.id}.zip")
         end
@@ -25,7 +25,7 @@ module Vantick
         end
 
         # Clocks with cards are asked one by one.
-        def self.task(item) = Core::Marking::Task.find(item.task == "match" ? :dial_to_digital : item.task)
+        def self.task(item) = Core::Tasks::Task.find(item.task == "match" ? :dial_to_digital : item.task)
 
         private
 

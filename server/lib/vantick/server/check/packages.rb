@@ -26,9 +26,9 @@ module Vantick
 
         def read = Formats::Foreign.qti(file_sent)
 
-        def task(found) = Core::Marking::Task.find(found.words ? :dial_to_words : :dial_to_digital)
+        def task(found) = Core::Tasks::Task.find(found.words ? :dial_to_words : :dial_to_digital)
 
-        def step(found, times = found.times) = times.empty? ? nil : Core::Teaching::Step.holding(times, task(found))
+        def step(found, times = found.times) = times.empty? ? nil : Core::Curriculum::Step.holding(times, task(found))
 
         # Those of its times that are wanted, in its order; without a choice all, where a check has room for them.
         def chosen(found)

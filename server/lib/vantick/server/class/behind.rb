@@ -13,7 +13,7 @@ module Vantick
         end
 
         def say_so
-          step = Core::Teaching::Step.find(body.step).id.to_s
+          step = Core::Curriculum::Step.find(body.step).id.to_s
           store.teacher_judgements.say(children(body.child_ids).map(&:id), step, body.known, now)
           row(step, body.child_ids)
         end
@@ -30,7 +30,7 @@ module Vantick
         end
 
         def row(step_id, wanted)
-          step = Core::Teaching::Step.find(step_id)
+          step = Core::Curriculum::Step.find(step_id)
           mine = children(wanted)
           answers = store.answers.of_class(school_class.id).group_by(&:child_id)
           said = store.teacher_judgements.of(mine.map(&:id))
@@ -39,7 +39,7 @@ module Vantick
 
         def child(child, step, answers, said)
           word = said.find { |one| one[:step] == step.id.to_s }
-          about = answers.select { |answer| about?(Core::Teaching::Step.find(answer.step), step) }
+          about = answers.select { |answer| about?(Core::Curriculum::Step.find(answer.step), step) }
           { child_id: child.id, name: child.name, answers: about.last(SHOWN).map { |answer| answer(answer) },
             said: word&.slice(:known, :said_at) }
         end

@@ -42,7 +42,7 @@ module Vantick
 
           # Asked with what the child was asked last.
           def next_best(diagnosis, answers)
-            step = Core::Teaching::Step.find(answers.last&.step || FIRST)
+            step = Core::Curriculum::Step.find(answers.last&.step || FIRST)
             found = Core::Judging::ItemSelection.advice(diagnosis, step)
             found && { time: found.time.dial_time.to_s, task: found.task.id, step: step.id }
           end
@@ -57,8 +57,8 @@ module Vantick
 
           # At the hardest step of the answers behind it.
           def helping(misreading, behind)
-            steps = behind.map { |answer| Core::Teaching::Step.find(answer.step) }
-            step = steps.max_by { |one| Core::Teaching::Step.all.index(one) } || Core::Teaching::Step.with_times.first
+            steps = behind.map { |answer| Core::Curriculum::Step.find(answer.step) }
+            step = steps.max_by { |one| Core::Curriculum::Step.all.index(one) } || Core::Curriculum::Step.with_times.first
             Core::Teaching::HelpingClocks.of(misreading, step).map(&:to_s)
           end
 
@@ -99,7 +99,7 @@ module Vantick
           end
 
           def answer_json_of(answer, conventions)
-            task = Core::Marking::Task.find(answer.task)
+            task = Core::Tasks::Task.find(answer.task)
             time = task.parse_time(answer.time)
             right = task.notation == :hands ? time.dial_time.to_s : task.write(task.right_answer(time), conventions)
             { **answer.slice(*GIVEN), misreadings: Store::MarkedAnswers.causes(answer.misreadings), time: time.dial_time.to_s, right: }

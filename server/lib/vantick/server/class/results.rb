@@ -45,7 +45,7 @@ module Vantick
         def checks
           by_check = store.answers.of_class(school_class.id).reject { |answer| answer.verdict == "blank" }.group_by(&:check_id)
           store.checks.all(school_class.id, limit: 1000, answered: true).map do |check|
-            title = "#{Core::Teaching::Step.find(check.step).name}, #{check.made_at[0, 10]}"
+            title = "#{Core::Curriculum::Step.find(check.step).name}, #{check.made_at[0, 10]}"
             { id: check.id, title:, made_at: check.made_at, scores: scores(by_check.fetch(check.id, [])) }
           end
         end

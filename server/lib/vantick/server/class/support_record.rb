@@ -6,7 +6,7 @@ module Vantick
       # A child's weeks of help on one page: what is planned, and what the child knew before and after.
       class SupportRecord
         TABLE = Core::Teaching::SupportPlan::TABLE
-        FAR_BELOW = Core::Teaching::SchoolReport::TABLE.slice(:steps_below).freeze
+        FAR_BELOW = Core::Term::SchoolReport::TABLE.slice(:steps_below).freeze
 
         # @param store [Store::Database]
         # @param school_class [Store::Rows::SchoolClass]
@@ -65,7 +65,7 @@ module Vantick
 
         def known(weeks, day, given)
           own = Store::ProgressCache.of_answers(@child, @class, @store, given, today: day).by_child.fetch(@child.id)
-          steps = weeks.map { |week| Core::Teaching::Step.find(week[:step]) }.uniq
+          steps = weeks.map { |week| Core::Curriculum::Step.find(week[:step]) }.uniq
           { day: Date.jd(day).iso8601, likely: own.diagnosis.likely.map(&:id),
             steps: steps.map { |step| { step: step.id, state: own.states.fetch(step), ways: own.ways(step) } } }
         end

@@ -8,9 +8,9 @@ module Vantick
         # @param turn [Hash] with its items
         # @return [Core::Desk::Turn]
         def self.turn(turn)
-          task = Core::Marking::Task.find(turn.task)
+          task = Core::Tasks::Task.find(turn.task)
           times = turn.items.map { |item| task.parse_time(item.time) }
-          Core::Desk::Turn.new(step: Core::Teaching::Step.find(turn.step), task:, times:, reason: turn.reason.to_sym)
+          Core::Desk::Turn.new(step: Core::Curriculum::Step.find(turn.step), task:, times:, reason: turn.reason.to_sym)
         end
 
         # @param seat [Hash]
@@ -65,9 +65,9 @@ module Vantick
 
         # As far as the child has come in this round.
         def step(turns)
-          ladder = Core::Teaching::Step.with_times
+          ladder = Core::Curriculum::Step.with_times
           climbed = turns.reject { |turn| turn.reason == :known }.map(&:step)
-          [Core::Teaching::Step.find(@seat.step), *(climbed if ceiling)].max_by { |step| ladder.index(step) }
+          [Core::Curriculum::Step.find(@seat.step), *(climbed if ceiling)].max_by { |step| ladder.index(step) }
         end
 
         # One above what the class was taught; none where the teacher chose the step.
@@ -76,7 +76,7 @@ module Vantick
           return if desk.step || @seat.kind == DeviceSession::BASELINE
 
           taught = Store::ProgressCache.lessons(@store, desk.class_id).map(&:step)
-          Core::Teaching::Step.above([Core::Teaching::Step.find(@seat.step), *taught])
+          Core::Curriculum::Step.above([Core::Curriculum::Step.find(@seat.step), *taught])
         end
 
         # From what was known before, by the answers of this sitting.

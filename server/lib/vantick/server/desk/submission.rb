@@ -36,7 +36,7 @@ module Vantick
         def marked
           texts = @answers.to_h { |one| [one[:item_id], one[:answer]] }
           @turn.items.map do |item|
-            task = Core::Marking::Task.find(item.task)
+            task = Core::Tasks::Task.find(item.task)
             Core::Marking::Marker.mark(task:, time: task.parse_time(item.time), text: texts.fetch(item.id), said: item.said,
                                        conventions: @conventions, home: @home)
           end

@@ -66,8 +66,8 @@ module Vantick
         def times(turns) = turns.flat_map { |turn| Knowledge.turn(turn).times }
 
         def put(item)
-          task = Core::Marking::Task.find(item.task)
-          turn = Core::Desk::Turn.new(step: Core::Teaching::Step.find(item.step), task:, times: [task.parse_time(item.time)],
+          task = Core::Tasks::Task.find(item.task)
+          turn = Core::Desk::Turn.new(step: Core::Curriculum::Step.find(item.step), task:, times: [task.parse_time(item.time)],
                                       reason: :given)
           @store.turns.put(@seat, turn, items: [item], ahead: false, at: @at)
         end

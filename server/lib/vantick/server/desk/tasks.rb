@@ -138,7 +138,7 @@ module Vantick
           return desk.step if desk.step || Server::Desk::DeviceSession::FIXED.include?(desk.kind)
 
           progress = Store::ProgressCache.of(store.classes.find(desk.class_id), store, today: Store::SchoolDay.today)
-          (progress.next_for(child.id) || Core::Teaching::Step.hardest).id.to_s
+          (progress.next_for(child.id) || Core::Curriculum::Step.hardest).id.to_s
         end
       end
     end

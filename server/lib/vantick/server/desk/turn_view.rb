@@ -17,7 +17,7 @@ module Vantick
           @turn = turn
           @conventions = conventions
           @day = day
-          @task = Core::Marking::Task.find(turn.task)
+          @task = Core::Tasks::Task.find(turn.task)
           @about = Core::Desk::DeskTask.for(@task)
           @variant = turn.items.first.variant&.to_sym
           @told = @variant ? Core::Desk::Variants.words(@variant) : {}
@@ -75,7 +75,7 @@ module Vantick
 
         # Help for whoever is new to a step.
         def on_clock(time)
-          look = Core::Choosing::Support.look(Core::Teaching::Step.find(@turn.step), @task, time)
+          look = Core::Choosing::Support.look(Core::Curriculum::Step.find(@turn.step), @task, time)
           words = %w[to past].map { |side| Core::Wording::ClassWords.fill("%{#{side}}", @conventions) }
           { hour_gap: look[:hour_gap], minute_numbers: look[:minute_numbers], sides: look[:sides] ? words : nil }
         end
@@ -103,7 +103,7 @@ module Vantick
         def strips
           return [] unless %i[words mistake count].include?(entry)
 
-          Core::Desk::Strips.for(Core::Teaching::Step.find(@turn.step), @conventions, whole: entry != :count).map(&:to_h)
+          Core::Desk::Strips.for(Core::Curriculum::Step.find(@turn.step), @conventions, whole: entry != :count).map(&:to_h)
         end
 
         # Not in the order of the clocks.

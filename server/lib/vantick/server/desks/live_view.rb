@@ -101,7 +101,7 @@ module Vantick
         end
 
         def dial(task, text)
-          Core::Marking::Task.find(task).parse_time(text).dial_time.to_s
+          Core::Tasks::Task.find(task).parse_time(text).dial_time.to_s
         end
 
         def firsts(round, child_id)

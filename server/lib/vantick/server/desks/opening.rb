@@ -40,8 +40,8 @@ module Vantick
 
         # Each child at their own step, or all at one.
         def practice(wanted)
-          step = wanted[:step] && Core::Teaching::Step.find(wanted[:step])
-          about = step || Core::Teaching::Step.with_times.first
+          step = wanted[:step] && Core::Curriculum::Step.find(wanted[:step])
+          about = step || Core::Curriculum::Step.with_times.first
           check = @store.checks.add(class_id: @class.id, step: about.id.to_s,
                                     task: Core::Desk::DeskTask.of(about).first.task.id.to_s, made_at: @now.iso8601)
           { check_id: check.id, step: step&.id&.to_s }
@@ -49,7 +49,7 @@ module Vantick
 
         # All steps are asked of: the hardest holds them all.
         def baseline(_wanted)
-          check = @store.checks.add(class_id: @class.id, step: Core::Teaching::Step.reading.last.id.to_s,
+          check = @store.checks.add(class_id: @class.id, step: Core::Curriculum::Step.reading.last.id.to_s,
                                     task: Core::Knowing::Baseline.all.first.last.id.to_s, made_at: @now.iso8601)
           { check_id: check.id }
         end

@@ -65,7 +65,7 @@ module Vantick
         end
 
         def answer(answer)
-          step = Core::Teaching::Step.find(answer[:step]).name
+          step = Core::Curriculum::Step.find(answer[:step]).name
           row([answer[:answered_at].to_s[0, 10], step, answer[:time], answer[:answer], verdict(answer)])
           return if answer[:tries].empty?
 

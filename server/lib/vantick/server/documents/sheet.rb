@@ -5,8 +5,8 @@ module Vantick
     module Documents
       # What is to be printed, and for whom.
       # @!attribute kind [Core::Choosing::SheetKind]
-      # @!attribute step [Core::Teaching::Step]
-      # @!attribute task [Core::Marking::Task, nil]
+      # @!attribute step [Core::Curriculum::Step]
+      # @!attribute task [Core::Tasks::Task, nil]
       # @!attribute versions [Array<Version>]
       # @!attribute look [Hash] what the dials wear, see {Dial::USUAL}
       # @!attribute paper [String] one of {Page::SIZES}

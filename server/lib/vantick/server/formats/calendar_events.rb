@@ -102,7 +102,7 @@ module Vantick
           [("Review: #{recap.join(', ')}." if recap.any?), (ENDS_WITH_CHECK if lesson[:check])].compact.join(" ")
         end
 
-        def name(id) = Core::Teaching::Step.find(id).name
+        def name(id) = Core::Curriculum::Step.find(id).name
       end
     end
   end

@@ -48,9 +48,9 @@ module Vantick
 
         def parse_answer(answer, number)
           mistake = answer["mistake"]&.then { |id| Core::Reading::Misreading.find(id).id.to_s }
-          task = Core::Marking::Task.find(answer["task"])
+          task = Core::Tasks::Task.find(answer["task"])
           check_moment(answer["answered_at"])
-          AnsweredItem.new(Core::Teaching::Step.find(answer["step"]), task, task.parse_time(answer["time"]),
+          AnsweredItem.new(Core::Curriculum::Step.find(answer["step"]), task, task.parse_time(answer["time"]),
                            *answer.values_at("answer", "answered_at", "said"), mistake, answer.fetch("helped", false),
                            ruling(answer["ruling"]), tries(answer))
         rescue Core::Error => e

@@ -18,7 +18,7 @@ module Vantick
 
         # @param title [String]
         # @param code [String] what the items' names begin with
-        # @param asked [Array<Array(Core::Marking::Task, Core::Dial::DialTime)>] in order
+        # @param asked [Array<Array(Core::Tasks::Task, Core::Dial::DialTime)>] in order
         # @param conventions [Core::Wording::Conventions]
         def initialize(title, code, asked, conventions)
           @title = title

@@ -11,11 +11,11 @@ module Vantick
         HANDS = { dial: "both", bare_dial: "both", hour_hand: "hour", minute_hand: "minute" }.freeze
         WORDS = %i[digits words time_of_day].freeze
 
-        # @param task [Core::Marking::Task]
+        # @param task [Core::Tasks::Task]
         # @return [Boolean] whether it can be asked in QTI
         def self.fits?(task) = task.notation != :mistake && (HANDS.key?(task.sees) || WORDS.include?(task.sees))
 
-        # @param task [Core::Marking::Task]
+        # @param task [Core::Tasks::Task]
         # @param time [Core::Dial::DialTime]
         # @return [String, nil] the dial that is looked at or drawn on
         def self.picture(task, time)
@@ -30,7 +30,7 @@ module Vantick
 
         # @param name [String] a name in XML
         # @param title [String]
-        # @param task [Core::Marking::Task]
+        # @param task [Core::Tasks::Task]
         # @param time [Core::Dial::DialTime]
         # @param conventions [Core::Wording::Conventions]
         def initialize(name, title, task, time, conventions)

@@ -12,7 +12,7 @@ module Vantick
         RIGHT = "right"
         OTHER = "other"
 
-        # @param task [Core::Marking::Task]
+        # @param task [Core::Tasks::Task]
         # @param time [Core::Dial::DialTime, Core::Dial::DayTime]
         # @param conventions [Core::Wording::Conventions]
         def initialize(task, time, conventions)

@@ -36,7 +36,7 @@ module Vantick
         def read(picture, corners, items, own: Core::Paper::OwnDigits::NONE)
           warp = Core::Paper::Homography.new(Documents::Finder.middles(@page.area), corners)
           @page.fields.group_by(&:item).map do |at, fields|
-            task = Core::Marking::Task.find(items[at].task)
+            task = Core::Tasks::Task.find(items[at].task)
             reader = Core::Paper::FieldReader.new(task, task.parse_time(items[at].time), own:)
             field(picture, warp, at, fields, reader)
           end

@@ -27,7 +27,7 @@ module Vantick
         # @param check [Hash] one that was kept
         # @return [Printing]
         def self.of_check(check, school_class)
-          kind = Core::Choosing::SheetKind.of_check(Core::Marking::Task.find(check.task), check.items.length)
+          kind = Core::Choosing::SheetKind.of_check(Core::Tasks::Task.find(check.task), check.items.length)
           new(school_class, { kind: kind.id.to_s, **PLAIN, **check.sheet, step: check.step, task: check.task })
         end
 
@@ -37,10 +37,10 @@ module Vantick
         # @return [Documents::Sheet] the same that was made
         def drawn_sheet(check, only: nil, names: nil)
           @settings = { **@settings, names: } unless names.nil?
-          task = Core::Marking::Task.find(check.task)
+          task = Core::Tasks::Task.find(check.task)
           by_child = check.items.group_by(&:child_id).transform_values { |rows| rows.map { |row| item(row, task) } }
           kind = Core::Choosing::SheetKind.find(@settings[:kind])
-          step = Core::Teaching::Step.find(check.step)
+          step = Core::Curriculum::Step.find(check.step)
           sheet(versions(check, by_child, only), code: check.code, made_at: check.made_at, kind:, step:, task:)
         end
 

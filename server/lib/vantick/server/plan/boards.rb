@@ -31,9 +31,9 @@ module Vantick
 
         private
 
-        # @return [Array(Core::Teaching::Boards, Core::Marking::Task, Core::Dial::DialTime)]
+        # @return [Array(Core::Teaching::Boards, Core::Tasks::Task, Core::Dial::DialTime)]
         def day_from(from)
-          task = Core::Marking::Task.find(from.task)
+          task = Core::Tasks::Task.find(from.task)
           time = task.parse_time(from.time)
           step = step_of(from.step, task, time)
           unfit("This clock isn't one of #{step.name.downcase}.", :time) unless step.pool_for(task).include?(time)
@@ -43,9 +43,9 @@ module Vantick
 
         # As it was said, or the earliest that has the clock.
         def step_of(id, task, time)
-          return Core::Teaching::Step.find(id) if id
+          return Core::Curriculum::Step.find(id) if id
 
-          Core::Teaching::Step.holding([time], task) || unfit("This clock can't be asked in this way.", :time)
+          Core::Curriculum::Step.holding([time], task) || unfit("This clock can't be asked in this way.", :time)
         end
 
         def keep(task, time, amounts)
@@ -63,7 +63,7 @@ module Vantick
         end
 
         def shown(row, wording)
-          task = Core::Marking::Task.find(row[:task])
+          task = Core::Tasks::Task.find(row[:task])
           time = task.parse_time(row[:time])
           written = written(row, task, time, wording)
           amounts = row[:amounts].reject { |_, amount| amount == "none" }.map do |id, amount|
@@ -74,7 +74,7 @@ module Vantick
 
         # @return [Hash{Symbol => String}] by what is counted, how it is written
         def written(row, task, time, wording)
-          wrong = Core::Teaching::Boards.new(Core::Teaching::Step.find(row[:step]), task, time).wrong
+          wrong = Core::Teaching::Boards.new(Core::Curriculum::Step.find(row[:step]), task, time).wrong
           { right: task.write(task.right_answer(time), wording),
             **wrong.to_h { |one| [one.misreading.id, task.write(one.answer, wording)] } }
         end

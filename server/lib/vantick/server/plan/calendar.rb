@@ -38,7 +38,7 @@ module Vantick
             recap: lesson[:recap].map { |id| name(id) }.join(", "), check: lesson[:check] ? "yes" : "" }
         end
 
-        def name(id) = id ? Core::Teaching::Step.find(id).name : ""
+        def name(id) = id ? Core::Curriculum::Step.find(id).name : ""
       end
     end
   end

@@ -8,7 +8,7 @@ module Vantick
         class << self
           # @param progress [Core::Teaching::ClassProgress]
           def ladder(progress)
-            { steps: Core::Teaching::Step.with_times.map { |step| step(step, progress) }, next: following(progress),
+            { steps: Core::Curriculum::Step.with_times.map { |step| step(step, progress) }, next: following(progress),
               baseline: { why: progress.offered.why, child_ids: progress.offered.children },
               children: progress.by_child.map do |id, one|
                 { child_id: id, next_step: progress.next_for(id)&.id, stumbles: one.stumbles.map(&:id),

@@ -36,13 +36,13 @@ module Vantick
         def task_in_turn(step)
           expected = progress.by_child.values.map(&:expected)
           turns = Core::Term::TaskTurns.new(first: progress.order.notation)
-          tasks = Array.new(2) { turns.next(Core::Teaching::Step.find(step), expected) }
+          tasks = Array.new(2) { turns.next(Core::Curriculum::Step.find(step), expected) }
           last = @store.lessons.all(@class.id, limit: 1, step:).first
           (tasks.find { |task| task.to_s != last&.plan&.fetch(:task).to_s } || tasks.first)&.to_s
         end
 
         # @return [Array<Symbol>] steps below whose review is due or that are not secure in this class
-        def earlier(step_id) = progress.to_go_over(Core::Teaching::Step.find(step_id)).map(&:id)
+        def earlier(step_id) = progress.to_go_over(Core::Curriculum::Step.find(step_id)).map(&:id)
 
         private
 

@@ -59,7 +59,7 @@ module Vantick
           def from_step(item, plan)
             return "" if plan.step.pool.include?(item.time.dial_time)
 
-            Core::Teaching::Step.holding([item.time], item.task)&.name.to_s
+            Core::Curriculum::Step.holding([item.time], item.task)&.name.to_s
           end
 
           def exit_choice(plan)

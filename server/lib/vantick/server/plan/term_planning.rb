@@ -50,7 +50,7 @@ module Vantick
           day, to = [day, to].map { |one| one && Date.iso8601(one).jd }
           return fell_out(past, coming, day) if kind == "skip" && day < @today
 
-          arranged = Term::Arrangement.new(coming).settled(kind.to_sym, day:, to:, step: step && Core::Teaching::Step.find(step))
+          arranged = Term::Arrangement.new(coming).settled(kind.to_sym, day:, to:, step: step && Core::Curriculum::Step.find(step))
           made = projection(@today, past, arranged).plan
           keep("change", past + made, TermChanges.by_teacher(kind, day, to, coming, made))
         end
@@ -161,7 +161,7 @@ module Vantick
         end
 
         def read(lesson)
-          steps = ->(ids) { ids.map { |id| Core::Teaching::Step.find(id) } }
+          steps = ->(ids) { ids.map { |id| Core::Curriculum::Step.find(id) } }
           Term::Planned.new(day: Date.iso8601(lesson[:day]).jd, minutes: lesson[:minutes], kind: lesson[:kind].to_sym,
                             step: steps[[*lesson[:step]]].first, task: lesson[:task]&.to_sym, recap: steps[lesson[:recap]],
                             check: lesson[:check], settled: lesson[:settled]&.to_sym)

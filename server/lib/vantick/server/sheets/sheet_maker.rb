@@ -17,7 +17,7 @@ module Vantick
         # @!attribute misreadings [Array<Core::Reading::Misreading>] the class's own, the commonest first
         # @!attribute lately [Hash{Integer, nil => Array<Array(String, String)>}] task and time by child
         # @!attribute levels [Hash{Integer => Integer}] by child
-        # @!attribute review_due [Hash{Integer => Array<Core::Teaching::Step>}] what each child may be losing
+        # @!attribute review_due [Hash{Integer => Array<Core::Curriculum::Step>}] what each child may be losing
         # @!attribute adjustments [Hash{Integer => Core::Teaching::Adjustments}] of those children who have some
         Known = Struct.new(:misreadings, :lately, :levels, :review_due, :adjustments, keyword_init: true) do
           def initialize(misreadings: [], lately: {}, levels: {}, review_due: {}, adjustments: {}) = super
@@ -33,7 +33,7 @@ module Vantick
         def initialize(school_class, settings, known: Known.new, few: nil)
           asked = { **USUAL, paper: Core::Wording::English.paper(school_class.wording), **settings.compact }
           @kind = Core::Choosing::SheetKind.find(asked[:kind])
-          @step = Core::Teaching::Step.find(asked[:step])
+          @step = Core::Curriculum::Step.find(asked[:step])
           @task = known_task(asked[:task])
           @known = known
           @settings = { **asked, task: @task&.id&.to_s, count: count(asked[:count]), misreading: misreading(asked[:misreading]) }.freeze
@@ -151,7 +151,7 @@ module Vantick
         # What a child, or the whole class, had lately of what is asked here.
         def lately(child_id)
           rows = child_id ? @known.lately.values_at(nil, child_id).compact.flatten(1) : @known.lately.values.flatten(1)
-          rows.uniq.filter_map { |task, time| @task.parse_time(time) if Core::Marking::Task.find(task).asks == @task.asks }
+          rows.uniq.filter_map { |task, time| @task.parse_time(time) if Core::Tasks::Task.find(task).asks == @task.asks }
         end
 
         def row(item, child_id)

@@ -94,7 +94,7 @@ module Vantick
         end
 
         def levels(school_class, step_id)
-          Store::ProgressCache.of(school_class, store, today: Store::SchoolDay.today).levels(Core::Teaching::Step.find(step_id))
+          Store::ProgressCache.of(school_class, store, today: Store::SchoolDay.today).levels(Core::Curriculum::Step.find(step_id))
         end
 
         # What the class's answers show, the commonest first.

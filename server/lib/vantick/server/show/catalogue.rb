@@ -10,8 +10,8 @@ module Vantick
           # @return [Hash]
           def all(conventions = Core::Wording::Conventions.default)
             { most_items: Core::Choosing::Chooser::IN_A_CHECK, steps: steps(conventions),
-              ladder: Core::Teaching::Step.all.map { |step| rung(step, conventions) },
-              tasks: Core::Marking::Task.with_dial.map { |task| { id: task.id, name: task.name, notation: task.notation } },
+              ladder: Core::Curriculum::Step.all.map { |step| rung(step, conventions) },
+              tasks: Core::Tasks::Task.with_dial.map { |task| { id: task.id, name: task.name, notation: task.notation } },
               misreadings: Core::Reading::Misreading.all.map { |misreading| { id: misreading.id, **misreading.texts_in(conventions) } },
               lenses: lenses(conventions),
               conventions: Core::Wording::Conventions::ENTRIES, english: english(conventions),
@@ -69,14 +69,14 @@ module Vantick
             { id: kind.id, name: kind.name, count: kind.count, least: kind.least, most: kind.most,
               answered: kind.answered?, game: kind.game?, keyed: kind.keyed?,
               tasks: kind.tasks.map { |task| { id: task.id, name: task.name, steps: steps_of(task) } },
-              steps: Core::Teaching::Step.with_times.select { |step| kind.tasks.empty? || kind.tasks_for(step).any? }.map(&:id) }
+              steps: Core::Curriculum::Step.with_times.select { |step| kind.tasks.empty? || kind.tasks_for(step).any? }.map(&:id) }
           end
 
           # Steps that a check can be made for.
-          def steps_of(task) = Core::Teaching::Step.with_times.select { |step| step.tasks.include?(task) }.map(&:id)
+          def steps_of(task) = Core::Curriculum::Step.with_times.select { |step| step.tasks.include?(task) }.map(&:id)
 
           def steps(conventions)
-            Core::Teaching::Step.reading.map { |step| { id: step.id, name: step.texts_in(conventions)[:name], times: step.pool.length } }
+            Core::Curriculum::Step.reading.map { |step| { id: step.id, name: step.texts_in(conventions)[:name], times: step.pool.length } }
           end
 
           def rung(step, conventions)

@@ -35,8 +35,8 @@ module Vantick
         end
 
         def times_for
-          step = Core::Teaching::Step.find(params.step)
-          task = Core::Marking::Task.find(params.task)
+          step = Core::Curriculum::Step.find(params.step)
+          task = Core::Tasks::Task.find(params.task)
           Views::CheckView.choice(Core::Choosing::Chooser.choose(step:, task:, count: params.count, seed: params.seed))
         end
 

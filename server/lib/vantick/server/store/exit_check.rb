@@ -27,7 +27,7 @@ module Vantick
           def step_of(time, plan)
             return if plan.step.pool_for(plan.task).include?(time)
 
-            Core::Teaching::Step.holding([time], plan.task)&.id&.to_s
+            Core::Curriculum::Step.holding([time], plan.task)&.id&.to_s
           end
 
           private
@@ -35,7 +35,7 @@ module Vantick
           def unfit(message, field) = raise(Core::Error.new(message, field:))
 
           def paper(task)
-            return if Core::Marking::Task.with_dial.include?(task)
+            return if Core::Tasks::Task.with_dial.include?(task)
 
             unfit("#{task.name} can't go on slips. Use devices, or choose another task for the lesson.", :task)
           end

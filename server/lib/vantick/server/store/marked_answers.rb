@@ -14,7 +14,7 @@ module Vantick
         # @param item [Rows::Item, Rows::AnswerWithItem] with the `task` and `time` of what was answered
         # @return [Core::Marking::MarkedAnswer]
         def self.from_row(answer, conventions, item = answer)
-          task = Core::Marking::Task.find(item.task)
+          task = Core::Tasks::Task.find(item.task)
           of(answer, task, task.parse_time(item.time), conventions)
         end
 
@@ -26,7 +26,7 @@ module Vantick
         # @return [Core::Marking::MarkedAnswer]
         # @raise [Core::AnswerTooLong]
         def self.judged(item, text, conventions, home: nil, own: nil)
-          task = Core::Marking::Task.find(item.task)
+          task = Core::Tasks::Task.find(item.task)
           Core::Marking::Marker.mark(task:, time: task.parse_time(item.time), text:, said: item.said, conventions:, home:, own:)
         end
 
@@ -49,7 +49,7 @@ module Vantick
         def self.causes(ids) = Core::Reading::Misreading.likeliest(ids.map(&:to_sym))
 
         # @param answer [Hash] with `verdict` and `misreadings`
-        # @param task [Core::Marking::Task]
+        # @param task [Core::Tasks::Task]
         # @param time [Core::Dial::DialTime]
         # @param conventions [Core::Wording::Conventions]
         # @return [Core::Marking::MarkedAnswer]

@@ -99,7 +99,7 @@ module Vantick
         def self.judgements(store, children)
           store.teacher_judgements.of(children.map(&:id)).transform_values do |some|
             some.map do |one|
-              step = Core::Teaching::Step.find(one[:step])
+              step = Core::Curriculum::Step.find(one[:step])
               Core::Teaching::TeacherJudgement.new(step:, known: one[:known], day: SchoolDay.jd(one[:said_at]))
             end
           end
@@ -137,7 +137,7 @@ module Vantick
         # Nobody learns a step in five minutes.
         def self.whole(lessons) = lessons.reject { |row| Core::Teaching::StageMinutes.plain?(row.plan[:minutes]) }
 
-        def self.given_lesson(step, day) = Core::Teaching::SchemeOfWork::GivenLesson.new(step: Core::Teaching::Step.find(step), day:)
+        def self.given_lesson(step, day) = Core::Teaching::SchemeOfWork::GivenLesson.new(step: Core::Curriculum::Step.find(step), day:)
         private_class_method :whole, :given_lesson
 
         # @param conventions [Core::Wording::Conventions]
@@ -145,11 +145,11 @@ module Vantick
         def self.wanted(conventions) = Core::Knowing::States::CHOICES.fetch(conventions.secure_means)
 
         # @param checks [Hash{Integer => Hash}] see {Checks#ways}
-        # @return [Core::Teaching::ItemResponse]
+        # @return [Core::Curriculum::ItemResponse]
         def self.item_response(answer, conventions, checks = {})
           day = SchoolDay.jd(answer.answered_at)
           marked = MarkedAnswers.from_row(answer, conventions)
-          Core::Teaching::ItemResponse.new(step: Core::Teaching::Step.find(answer.step), marked:, day:, helped: answer.helped == 1,
+          Core::Curriculum::ItemResponse.new(step: Core::Curriculum::Step.find(answer.step), marked:, day:, helped: answer.helped == 1,
                                            **checks.fetch(answer.check_id, {}))
         end
       end

@@ -38,8 +38,8 @@ module Vantick
 
         def result_text(row)
           day = row[:at] && Date.iso8601(row[:at][0, 10])
-          step = row[:step] && Core::Teaching::Step.find(row[:step]).name
-          task = row[:task] && Core::Marking::Task.find(row[:task]).name
+          step = row[:step] && Core::Curriculum::Step.find(row[:step]).name
+          task = row[:task] && Core::Tasks::Task.find(row[:task]).name
           [row[:name], row[:code], step, task, row[:kind], row[:class_name],
            day && "#{day.day} #{MONTHS[day.month - 1]} #{day.year}"].join(" ")
         end

@@ -44,8 +44,8 @@ module Vantick
 
           # @return [String, nil]
           def trouble(step, task, time)
-            Core::Teaching::Step.find(step)
-            Core::Marking::Task.find(task).parse_time(time)
+            Core::Curriculum::Step.find(step)
+            Core::Tasks::Task.find(task).parse_time(time)
             nil
           rescue Core::Error => e
             e.message

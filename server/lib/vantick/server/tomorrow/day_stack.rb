@@ -41,8 +41,8 @@ module Vantick
         def lesson = @lesson ||= @store.lessons.find(@stack.lesson_id)
 
         def name
-          step = Core::Teaching::Step.find(lesson.plan[:step])
-          Core::Teaching::LessonPlan.title(step, Core::Marking::Task.find(lesson.plan[:task]), @class.wording)
+          step = Core::Curriculum::Step.find(lesson.plan[:step])
+          Core::Teaching::LessonPlan.title(step, Core::Tasks::Task.find(lesson.plan[:task]), @class.wording)
         end
 
         # Without what was removed since.

@@ -57,7 +57,7 @@ module Vantick
 
         # Practice of what is gone over first; of the lesson's step where nothing is.
         def starter(plan, seed)
-          step = plan.settled[:earlier].to_a.map { |id| Core::Teaching::Step.find(id) }.find { |one| kind(one) } || plan.step
+          step = plan.settled[:earlier].to_a.map { |id| Core::Curriculum::Step.find(id) }.find { |one| kind(one) } || plan.step
           sheet("starter", step, seed, versions: "one", names: false, count: STARTER, child_ids: nil)
         end
 
@@ -68,7 +68,7 @@ module Vantick
         end
 
         def group(group, seed)
-          sheet("group", Core::Teaching::Step.find(group[:step]), seed, versions: "each", help: "record", child_ids: group[:child_ids])
+          sheet("group", Core::Curriculum::Step.find(group[:step]), seed, versions: "each", help: "record", child_ids: group[:child_ids])
         end
 
         def lesson_sheet(lesson, plan, seed, served)
@@ -77,7 +77,7 @@ module Vantick
         end
 
         def exit_slips(lesson, plan)
-          return unless Core::Marking::Task.with_dial.include?(plan.task)
+          return unless Core::Tasks::Task.with_dial.include?(plan.task)
 
           { kind: "exit", check_id: lesson.check_id || Store::ExitCheck.make(@store, lesson, plan, @now) }
         end

@@ -37,8 +37,8 @@ module Vantick
           end
 
           def check(check, school_class, answers)
-            task = Core::Marking::Task.find(check.task)
-            step = Core::Teaching::Step.find(check.step)
+            task = Core::Tasks::Task.find(check.task)
+            step = Core::Curriculum::Step.find(check.step)
             conventions = school_class.wording
             { **about(check), children: questions(check, school_class.children, answers), letters: letters(check),
               answers: check_json(check, answers, conventions), choice: check_choice(check, step, task),
@@ -56,7 +56,7 @@ module Vantick
             return [] unless item.misreading
 
             mistake = Core::Reading::Misreading.find(item.misreading)
-            step = Core::Teaching::Step.find(item.step)
+            step = Core::Curriculum::Step.find(item.step)
             offered = Core::Choosing::Mistakes.options(step, mistake, Core::Dial::DialTime.parse(item.time), at)
             offered.map { |one| { id: one.id, name: one.texts_in(conventions)[:they] } }
           end
@@ -71,7 +71,7 @@ module Vantick
 
           # What an unreadable answer in words may mean: for a teacher to choose, as nobody else can say.
           def near(answer, item, conventions)
-            return [] unless answer.verdict == "unreadable" && Core::Marking::Task.find(item.task).notation == :words
+            return [] unless answer.verdict == "unreadable" && Core::Tasks::Task.find(item.task).notation == :words
 
             Core::Wording::AnswerReader.near(answer.answer).map { |given| given.saying.words(conventions) }
           end
@@ -123,7 +123,7 @@ module Vantick
           end
 
           def item(item, conventions)
-            task = Core::Marking::Task.find(item.task)
+            task = Core::Tasks::Task.find(item.task)
             time = task.parse_time(item.time)
             right = task.notation == :hands ? time.digital(conventions.sign) : task.write(task.right_answer(time), conventions)
             cause = "#{Core::Reading::Misreading.find(item.misreading).texts_in(conventions)[:name]}; " if item.misreading
@@ -168,8 +168,8 @@ module Vantick
           end
 
           def shared(shared, check, conventions)
-            times = Core::Teaching::HelpingClocks.of(shared.misreading, Core::Teaching::Step.find(check.step))
-            tasks = [Core::Marking::Task.find(check.task), *Core::Marking::Task.all]
+            times = Core::Teaching::HelpingClocks.of(shared.misreading, Core::Curriculum::Step.find(check.step))
+            tasks = [Core::Tasks::Task.find(check.task), *Core::Tasks::Task.all]
             { misreading: shared.misreading.id, child_ids: shared.children, hits: shared.hits, chances: shared.chances,
               times: times.map(&:to_s), examples: times.map { |time| shared.misreading.example(time, tasks:, conventions:) } }
           end

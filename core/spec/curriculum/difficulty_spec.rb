@@ -1,6 +1,6 @@
 # frozen_string_literal: true
 
-RSpec.describe Vantick::Core::Choosing::Difficulty do
+RSpec.describe Vantick::Core::Curriculum::Difficulty do
   # The order of minute classes follows Friedman and Laycock, Child Development 60, 1989 (from memory).
   it "orders the classes of minutes" do
     texts = %w[4:00 4:30 8:15 8:10 3:40 8:12 3:38]

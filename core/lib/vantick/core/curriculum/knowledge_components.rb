@@ -2,7 +2,7 @@
 
 module Vantick
   module Core
-    module Teaching
+    module Curriculum
       # What is known or not, one by one: the kinds of times of whole dials, and what is learned of one hand, of numerals and of
       # the day. Steps are made of them.
       module KnowledgeComponents
@@ -16,7 +16,7 @@ module Vantick
           # @param task [Task]
           # @param time [DialTime, DayTime]
           # @return [Symbol]
-          def of(task, time) = Step.home(task)&.id || Choosing::Difficulty.minute_class(time)
+          def of(task, time) = Step.home(task)&.id || Curriculum::Difficulty.minute_class(time)
 
           # @return [Array<Symbol>] all there are, in the order of the ladder
           def all = @all ||= Step.with_times.flat_map { |step| of_step(step) }.uniq.freeze
@@ -45,7 +45,7 @@ module Vantick
             step.foundations.reject { |one| one.whole? || one.pool.empty? }.map(&:id)
           end
 
-          def minute_classes(step) = step.pool.map { |time| Choosing::Difficulty.minute_class(time) }.uniq
+          def minute_classes(step) = step.pool.map { |time| Curriculum::Difficulty.minute_class(time) }.uniq
 
           def step_of(kind)
             holding = Step.with_times.select { |one| of_step(one).include?(kind) }

@@ -2,7 +2,7 @@
 
 module Vantick
   module Core
-    module Teaching
+    module Curriculum
       # An answer at first try.
       # @!attribute step [Step] for which it was asked
       # @!attribute marked [MarkedAnswer]

@@ -2,7 +2,7 @@
 
 module Vantick
   module Core
-    module Marking
+    module Tasks
       # How near hands that were set are to where they belong.
       class Placing
         # Degrees a hand may be off (judgement: close to what a finger or a pencil can do).

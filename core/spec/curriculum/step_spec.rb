@@ -1,6 +1,6 @@
 # frozen_string_literal: true
 
-RSpec.describe Vantick::Core::Teaching::Step do
+RSpec.describe Vantick::Core::Curriculum::Step do
   let(:steps) { described_class.all }
 
   it "has a time of its own that stands for it, with hands in sight, and no two the same" do

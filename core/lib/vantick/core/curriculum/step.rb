@@ -2,7 +2,7 @@
 
 module Vantick
   module Core
-    module Teaching
+    module Curriculum
       # A step of the ladder: what is learned there, and the times it is learned with.
       class Step
         # @return [Symbol] such as `:quarters`
@@ -202,9 +202,9 @@ module Vantick
 
         # Where the ladder names none, all that ask for times of the dial; a step without times has nothing to ask.
         def named(ids)
-          return ids.map { |id| Marking::Task.find(id) } if ids
+          return ids.map { |id| Tasks::Task.find(id) } if ids
 
-          pool.empty? ? [] : Marking::Task.all.select { |task| task.asks == :time }
+          pool.empty? ? [] : Tasks::Task.all.select { |task| task.asks == :time }
         end
 
         def times(minutes)

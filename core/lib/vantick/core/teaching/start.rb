@@ -2,7 +2,7 @@
 
 module Vantick
   module Core
-    module Term
+    module Teaching
       # Where one child stands as a forecast begins, kind of times by kind.
       # @!attribute known [Array<Float>] 0..1
       # @!attribute strengths [Array<Float>] half-lives in days
@@ -22,9 +22,9 @@ module Vantick
         end
 
         # @param kind [Symbol]
-        # @return [Teaching::Step] the first that has it
+        # @return [Curriculum::Step] the first that has it
         def self.step_of(kind)
-          (@steps ||= {})[kind] ||= Teaching::Step.with_times.find { |step| Teaching::KnowledgeComponents.of_step(step).include?(kind) }
+          (@steps ||= {})[kind] ||= Curriculum::Step.with_times.find { |step| Curriculum::KnowledgeComponents.of_step(step).include?(kind) }
         end
       end
     end

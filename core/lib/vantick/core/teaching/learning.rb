@@ -2,7 +2,7 @@
 
 module Vantick
   module Core
-    module Term
+    module Teaching
       # How likely a lesson makes its step known to a child of this class who can learn it: at first as is assumed of all, then by what came
       # of its lessons (a Beta distribution, whose first guess weighs like so many children as term.yml says).
       # @!attribute ones [Float] guessed and seen: children who learned it
@@ -15,6 +15,7 @@ module Vantick
       # How it is seen. Nobody sees a child learn: so each child counts by how likely it is, from what it knew before the lesson and what it
       # answered after it, that the lesson made the difference (expectation and maximization; Dempster, Laird and Rubin 1977, from memory).
       class Learning
+        NUMBERS = Facts::DataFile.load("term")
         ROW = NUMBERS[:forecast].freeze
         CAME = NUMBERS[:came].freeze
         LESSON = Knowing::Expected::LEARN.fetch(:lesson)
@@ -42,12 +43,12 @@ module Vantick
 
           # What came of the first lesson on each step of one kind of times: later ones are given to those who have it already, or to
           # those with whom it did not go well by bad luck alone.
-          # @param by_child [Hash{Object => Array<Teaching::ItemResponse>}] oldest first
+          # @param by_child [Hash{Object => Array<Curriculum::ItemResponse>}] oldest first
           # @param lessons [Array<Teaching::SchemeOfWork::GivenLesson>] oldest first
           # @param before [Hash{Object => Hash}] by child, what was known before each lesson (see {Knowing::Followed#before})
           # @return [Learning]
           def of(by_child, lessons, before)
-            firsts = lessons.uniq(&:step).select { |lesson| Teaching::KnowledgeComponents.of_step(lesson.step).one? }
+            firsts = lessons.uniq(&:step).select { |lesson| Curriculum::KnowledgeComponents.of_step(lesson.step).one? }
             came = by_child.flat_map { |key, asked| seen_in(asked, firsts, lessons, before.fetch(key)) }
             CAME[:rounds].times.reduce(guessed) { |so_far, _| counted(came, so_far.chance) }
           end

@@ -1,7 +1,7 @@
 # frozen_string_literal: true
 
 # What a head is told. That small groups are not told of is common practice, no source.
-RSpec.describe Vantick::Core::Teaching::SchoolReport do
+RSpec.describe Vantick::Core::Term::SchoolReport do
   let(:fives) { [task(:dial_to_words), task(:dial_to_digital)] }
   let(:report) { described_class.new({ curlew: klass, small: progress({ 1 => right(%i[oclock]) }) }, today: 30) }
   let(:klass) do
@@ -44,7 +44,7 @@ RSpec.describe Vantick::Core::Teaching::SchoolReport do
 
   def asked(at, with, time, day)
     marked = Vantick::Core::Marking::Marker.mark(task: with, time:, text: with.right_answer(time).to_s)
-    Vantick::Core::Teaching::ItemResponse.new(step: at, marked:, day:)
+    Vantick::Core::Curriculum::ItemResponse.new(step: at, marked:, day:)
   end
 
   def progress(by_child) = Vantick::Core::Teaching::ClassProgress.new(by_child, today: 30)

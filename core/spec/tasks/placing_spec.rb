@@ -1,7 +1,7 @@
 # frozen_string_literal: true
 
 # How near is near: bounds of the hands, for every time of the dial.
-RSpec.describe Vantick::Core::Marking::Placing do
+RSpec.describe Vantick::Core::Tasks::Placing do
   def hands(time, hour: 0, minute: 0)
     Vantick::Core::Dial::Hands.new((time.hour_hand_degrees + hour) % 360, (time.minute_hand_degrees + minute) % 360)
   end

@@ -4,7 +4,7 @@ require "date"
 
 module Vantick
   module Core
-    module Teaching
+    module Term
       # How many children of each class meet a published standard, at the ends of terms and today; and what became of those who were far
       # below. For the head of a school: no child is named, and groups in which one could be recognised are not counted.
       class SchoolReport

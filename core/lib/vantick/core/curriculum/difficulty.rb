@@ -2,7 +2,7 @@
 
 module Vantick
   module Core
-    module Choosing
+    module Curriculum
       # How hard a time is to read, 0 to 1. Judgement; the order of minute classes follows research on
       # clock reading (Friedman and Laycock, Child Development 60, 1989; from memory).
       module Difficulty

@@ -2,7 +2,7 @@
 
 module Vantick
   module Core
-    module Marking
+    module Tasks
       # What a child sees and in which notation the answer is given.
       class Task
         # Hours that may be called night (common practice, no source).
