@@ -63,11 +63,11 @@ RSpec.describe Vantick::Server::Check::Imports do
 
   it "names what it leaves out by its place, and why" do
     store.register.keep_ids(school_class["children"][1]["id"] => "Mia")
-    table = "name,item,answer\nBo,1,7:45\nTheo,1,7:45\nIda,#{clock(9)},7:45\nIda,4,7:45\nMia,1,7:45\nIda,,\n"
+    table = "name,item,answer\nBo,1,7:45\nTheo,1,7:45\nIda,#{clock(9)},7:45\nIda,4,7:45\nMia,1,7:45\nIda,,\nIda,0,7:45\n"
     expect(preview(table).body["left_out"].map(&:values))
       .to eq([["row 3", "no child in the class is called “Theo”"], ["row 4", "“#{clock(9)}” is no clock of this check"],
               ["row 5", "“4” is no clock of this check"], ["row 6", "more than one child is called “Mia”"],
-              ["row 7", "“” is no clock of this check"]])
+              ["row 7", "“” is no clock of this check"], ["row 8", "“0” is no clock of this check"]])
   end
 
   it "writes what was chosen, where a choice came by its name" do

@@ -27,6 +27,9 @@ RSpec.describe Vantick::Server::Classes::Records do
     behind = bram["answers"].select { |one| piece["behind"].include?(one["id"]) }
     expect(behind.map { |one| one["time"] }).to all(end_with(":45"))
     expect(bram["next_best"]).to include("task" => "dial_to_words", "step" => "quarters")
+    # Clocks that help are of the step at which the mistakes were made.
+    expect(piece["times"]).not_to be_empty
+    expect(piece["times"]).to all(match(/:(15|30|45|00)\z/).and(satisfy { |time| !time.end_with?(":00") }))
     expect(bram["answers"].length).to eq(8)
     expect(bram["checks"]).to eq(["day" => Date.jd(Vantick::Server::Store::SchoolDay.today).iso8601, "answered" => 8, "right" => 6])
     expect(record(0)).to include("verdict" => "secure", "evidence" => [])

@@ -52,9 +52,14 @@ RSpec.describe Vantick::Server::Store::Database do
   it "says which mistakes are its own, as a problem, and shows nothing of the inside" do
     cookie
     allow(store).to receive(:classes).and_raise("password=secret")
+    log = StringIO.new
+    @app = Rack::MockRequest.new(Vantick::Server.app(store:, web: folder, log:))
     answer = get("/api/classes")
     expect(answer.status).to eq(500)
     expect(answer.body).to include("title" => "Something went wrong", "field" => nil)
     expect(answer.body.to_s).not_to match(/secret|RuntimeError/)
+    # The place within Vantick, and no folder of the machine.
+    expect(log.string).to match(%r{\AVantick: RuntimeError at GET /api/classes, in vantick/server/class/registers\.rb:\d+})
+    expect(log.string).not_to include("secret")
   end
 end

@@ -46,6 +46,7 @@ RSpec.describe Vantick::Server::Tomorrow::Day do
     pages = texts("both")
     expect(pages.length).to eq(told["stack"]["paper"]["both"] * 2).or eq((told["stack"]["paper"]["both"] * 2) - 1)
     expect(pages.first).to include("This page and the lesson", "Copy it 26 times", "Exit slips")
+    expect(pages.first.scan(/Group (\d+):/).flatten.map(&:to_i)).to eq([*1..(kinds.length - 2)])
     names.each do |name|
       at = pages.each_index.select { |page| pages[page].match?(/Name:\s*#{name}\b/) }
       expect(at.length).to be >= 2, name # a sheet and a slip
