@@ -55,6 +55,14 @@ RSpec.describe "The desk's machine" do
                                          include(phase: "waiting", turn: nil, done: 5, ahead: [6, 7], waiting: [4, 5])])
   end
 
+  it "ends a round only once nothing waits to be sent" do
+    kept = "answered({ what: 'kept', sending: sending(1) })"
+    over = "step(#{kept}, { what: 'looked', going: going(5, null, [], { end: { sentence: 'Well done.' } }) })"
+    expect(told("return at(step(#{over}, gone))")).to include(phase: "waiting", waiting: [1])
+    sent = "((here) => step(step(here, { what: 'sent', sending: here.waiting[0], going: here.going }), gone))(#{over})"
+    expect(told("return at(#{sent})")).to include(phase: "ended", waiting: [])
+  end
+
   it "does not ask again what is on its way, in whatever order answers come in" do
     kept = "step(answered({ what: 'cut off' }, { what: 'kept', sending: sending(1) }), gone)"
     # The server still tells of the task that is kept here: the looks cross.

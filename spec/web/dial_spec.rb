@@ -19,6 +19,7 @@ RSpec.describe "The dial on screen" do
     found.each_with_index do |(x, y, degrees), at|
       expect([x, y]).to match(place(at, 80).map { |part| be_within(1e-9).of(part) })
       expect((degrees - at + 180) % 360).to be_within(1e-9).of(180)
+      expect(degrees).to be_between(0, 360)
     end
   end
 

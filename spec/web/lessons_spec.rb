@@ -125,6 +125,40 @@ RSpec.describe "A lesson" do
     expect(done.values_at(:same, :none)).to eq([true, 0])
   end
 
+  it "goes back to the last item of the part before, and tells of what is new alone that it was not reached" do
+    done = lab(<<~JS)
+      sessionStorage.clear();
+      const item = (time) => ({ kind: "question", time, seconds: 4 });
+      const part = (id, ...times) => ({ id, name: "", minutes: 5, items: times.map(item) });
+      const stages = [part("warm_up", "1:00"), part("recap", "2:00", "2:15"), part("show", "3:00", "3:15"), part("together", "4:00")];
+      const run = used(() => lab.useRun("back", () => ({ hinges: [], stages })));
+      run.goStage(2);
+      run.back();
+      return { at: [run.stageAt.value, run.itemAt.value, run.item.value.time], missed: run.notReached.value };
+    JS
+    expect(done).to eq({ at: [1, 1, "2:15"], missed: %w[3:15 4:00] })
+  end
+
+  it "keeps the pinned times of a lesson that is chosen anew, each in its place, and no others" do
+    places = lab(<<~JS)
+      const items = (...times) => times.map((time) => ({ kind: "question", time, seconds: 4 }));
+      const stages = [{ id: "show", items: items("3:00", "3:15") }, { id: "exit", items: [...items("4:00"), { kind: "opening" }] }];
+      return lab.lesson.pinnedOnly({ stages, pinned: { show: ["3:15"] } });
+    JS
+    expect(places).to eq({ show: [nil, "3:15"], exit: [nil] })
+  end
+
+  it "counts no time for the way to begin, which says nothing of the pace" do
+    took = lab(<<~JS)
+      const place = { stageAt: 0, itemAt: 0, seconds: [], took: [], now: 40, reached: [] };
+      sessionStorage.setItem("vantick.run.opening", JSON.stringify(place));
+      const stages = [{ id: "warm_up", name: "", minutes: 5, items: [{ kind: "quick_fire", time: "1:00", seconds: 4 }] }];
+      const run = used(() => lab.useRun("opening", () => ({ hinges: [], stages })));
+      return [run.item.value.kind, run.next(), run.took.value.length];
+    JS
+    expect(took).to eq(["opening", true, 0])
+  end
+
   it "has no item longer than an hour, where it was left open over lunch" do
     done = lab(<<~JS)
       const items = [{ kind: "quick_fire", time: "1:00", seconds: 4 }];

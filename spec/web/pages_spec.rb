@@ -76,6 +76,31 @@ RSpec.describe "What the pages are made of" do
                          refused: false, now: [2, 7], quiet: true })
   end
 
+  it "asks once what is worked through, whatever the page does meanwhile" do
+    done = lab(<<~JS)
+      const { run } = used(lab.api.useApiMutation);
+      const pieces = used(() => lab.api.useApiQuery(lab.api.listPieces, () => [1], { fresh: true }));
+      (await next()).answer({ pieces: [1, 2] });
+      const doing = run(() => lab.api.settlePiece(1, { answer: "7:45" }));
+      (await next()).answer({});
+      await doing;
+      return [await quiet(), pieces.data.value.pieces];
+    JS
+    expect(done).to eq([true, [1, 2]])
+  end
+
+  it "asks again where the server made a mistake of its own, and knows what no other try can mend" do
+    done = lab(<<~JS)
+      const ladder = used(() => lab.api.useApiQuery(lab.api.readLadder, () => [1]));
+      (await next()).answer({ type: "about:blank", title: "", status: 500, detail: "Ours.", field: null }, 500);
+      (await next()).answer({ steps: [1] });
+      await new Promise((resolve) => setTimeout(resolve, 30));
+      const passing = (status, ours) => new lab.api.Refused(null, "No.", status, ours).passing;
+      return { now: ladder.data.value.steps, passing: [[404, true], [404, false], [503, true], [0, false]].map((one) => passing(...one)) };
+    JS
+    expect(done).to eq({ now: [1], passing: [false, true, true, true] })
+  end
+
   it "says what cannot be had, at once where asking again is no use" do
     done = lab(<<~JS)
       const asked = used(() => lab.api.useApiQuery(lab.api.readLadder, () => [9]));

@@ -67,10 +67,13 @@ RSpec.describe "Answers as they are typed" do
       good.answer(stored(good.body));
       await settle();
       const wrong = at("1:11");
+      answers.commit("1:11");
+      const quietly = await quiet();
       answers.type("1:11", "b");
-      return { wrong, good: at("1:12"), mended: at("1:11") };
+      return { wrong, quietly, good: at("1:12"), mended: at("1:11") };
     JS
     expect(done[:wrong]).to eq({ text: "bad", wrong: "Too long.", unsent: false })
+    expect(done[:quietly]).to be(true), "it is not sent again as it stands"
     expect(done[:good]).to include(text: "good", unsent: false)
     expect(done[:mended]).to include(wrong: nil)
   end
