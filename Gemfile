@@ -51,6 +51,9 @@ group :style do
   gem "rubocop-sequel", require: false
 end
 
+# What Debian 12's Ruby 3.1 and its RubyGems keep back: openapi_first 2 wants Ruby 3.2; sqlite3 2 comes precompiled for RubyGems 3.3.22
+# alone, and takes two minutes to compile at the first start; rubyzip 3 fits no selenium-webdriver that runs on Ruby 3.1.
+#
 # Ruby 3.1 brings these itself, or has them precompiled at these versions: a first install takes
 # seconds instead of minutes. JSON 3 breaks request bodies in openapi_first.
 gem "bigdecimal", "3.1.1"

@@ -135,6 +135,15 @@ RSpec.describe "What the pages are made of" do
     expect(done).to eq({ first: [false, "No.", "", "", "No."], second: [false, "", "No."], well: [true, "", ""], busy: false })
   end
 
+  it "tells the ways of a step in which it is asked, and no others; and how many of a class are in each state" do
+    done = lab(<<~JS)
+      const { waysInWords, countsInWords } = lab.states;
+      return [waysInWords({ say: "secure", write: "not_asked" }), waysInWords({}),
+        countsInWords({ secure: 11, nearly: 0, learning: 2, not_yet: 0 }), countsInWords(undefined)];
+    JS
+    expect(done).to eq(["say: secure, write: not asked yet", "", "11 secure, 2 learning", "no clocks of its own"])
+  end
+
   it "calls a check by its step and by how it is asked, and names nothing twice" do
     task = ->(id, name) { { id:, name:, steps: [] } }
     ladder = [["fives_facts", "Counting by fives", 2], ["day_halves", "a.m. and p.m.", 1], ["quarters", "Quarters", 2]]
