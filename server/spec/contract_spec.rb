@@ -44,7 +44,7 @@ RSpec.describe "The contract" do
 
     it "by one handler, but for what stands before them" do
       by = all.to_h { |operation| [operation.name, answered.count { |handler| handler.answers?(operation) }] }
-      expect(by.reject { |_, handlers| handlers == 1 }).to eq(sign_in: 0, sign_out: 0, change_password: 0, health: 0)
+      expect(by.reject { |_, handlers| handlers == 1 }).to eq(sign_in: 0, sign_out: 0, change_password: 0, read_health: 0)
     end
 
     it "and no handler does what the contract does not have" do

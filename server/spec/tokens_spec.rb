@@ -35,7 +35,7 @@ RSpec.describe Vantick::Server::Access::Token do
     reading = doors.select { |_, _, operation, _| described_class.scopes(operation).include?("reading") }
     expect(reading.map(&:first).uniq).to eq(["get"])
     typing = doors.select { |_, _, operation, _| described_class.scopes(operation) == ["typing"] }
-    expect(typing.map { |_, _, operation, _| operation["operationId"] }).to contain_exactly("addAnswer", "takeTable", "previewAnswers")
+    expect(typing.map { |_, _, operation, _| operation["operationId"] }).to contain_exactly("addAnswer", "importAnswers", "previewAnswers")
   end
 
   it "stays in its class: what is in another class of the same teacher isn't there" do

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { ref } from "vue";
-import { takeCopy, useApiMutation, type School } from "@/api";
+import { exportCopy, useApiMutation, type School } from "@/api";
 import { PresentPassword } from "@/ui";
 import { erasureWords } from "@/shared";
 import { clock, counted, countedChildren, moment, today } from "@/words";
@@ -23,7 +23,7 @@ function save(copy: Blob): void {
 }
 
 async function take(): Promise<void> {
-  const done = await run(async () => save(await takeCopy(present.value)));
+  const done = await run(async () => save(await exportCopy(present.value)));
   if (!done) return;
   open.value = false;
   emit("taken");

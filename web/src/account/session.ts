@@ -1,6 +1,6 @@
 import { defineStore } from "pinia";
 import { ref } from "vue";
-import { queries, readSession, signOut, tickFirstDay, useFacts, type FirstDay, type Session } from "@/api";
+import { queries, readSession, signOut, markFirstDay, useFacts, type FirstDay, type Session } from "@/api";
 import { keepLocale, keepZone } from "@/words";
 
 /** Whether a teacher is signed in here. */
@@ -41,7 +41,7 @@ export const useSession = defineStore("session", () => {
   async function tick(done: FirstDay[number]): Promise<void> {
     if (!signedIn.value || firstDay.value.includes(done)) return;
     firstDay.value = [...firstDay.value, done];
-    await tickFirstDay({ done }).catch(() => undefined);
+    await markFirstDay({ done }).catch(() => undefined);
   }
 
   function forget(): void {

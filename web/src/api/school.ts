@@ -1,7 +1,7 @@
 import { api, asked } from "./client";
 
 /** The school's file, whole. */
-export function takeCopy(present: string): Promise<Blob> {
+export function exportCopy(present: string): Promise<Blob> {
   const body = { present_password: present };
   return asked(api.POST("/api/school/copies", { body, parseAs: "blob" })) as unknown as Promise<Blob>;
 }

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, ref, shallowRef } from "vue";
 import { useRouter } from "vue-router";
-import { packageSent, previewPackage, takeQti, useApiMutation, useFacts, type PackageFound } from "@/api";
+import { packageSent, previewPackage, importQti, useApiMutation, useFacts, type PackageFound } from "@/api";
 import { DialFace } from "@/dial";
 import { FileField } from "@/ui";
 import { counted } from "@/words";
@@ -32,7 +32,7 @@ async function look(): Promise<void> {
 
 const take = (): Promise<boolean> =>
   run(async () => {
-    const made = await takeQti(props.classId, { file: sent.value, times: ticked.value });
+    const made = await importQti(props.classId, { file: sent.value, times: ticked.value });
     await router.push({ name: "slips", params: { id: made.id } });
   });
 </script>

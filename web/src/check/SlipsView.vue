@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, ref } from "vue";
-import { previewKept, readCheck, useApiQuery, useFacts } from "@/api";
+import { previewCheckSheet, readCheck, useApiQuery, useFacts } from "@/api";
 import { useRouteNumber } from "@/route";
 import { useOwnClass } from "@/school";
 import { LeftToWrite, PagePreview, PrintHow, printed, usePrinting } from "@/shared";
@@ -12,9 +12,13 @@ const how = usePrinting();
 const named = ref(true);
 const id = useRouteNumber("id");
 const { data: check, errorMessage } = useApiQuery(readCheck, () => id.value && [id.value]);
-const { data: preview } = useApiQuery(previewKept, () => id.value && [id.value, { names: named.value }], {
-  meanwhile: true,
-});
+const { data: preview } = useApiQuery(
+  previewCheckSheet,
+  () => id.value && [id.value, { names: named.value }],
+  {
+    meanwhile: true,
+  },
+);
 useOwnClass(() => check.value?.class_id);
 const path = computed(() => `/api/checks/${id.value}/sheet.pdf`);
 const file = computed(() => printed(path.value, how.value, { names: String(named.value) }));

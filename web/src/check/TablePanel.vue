@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { ref, useTemplateRef } from "vue";
-import { listImports, removeImport, takeTable, useApiQuery, useApiMutation, type Check } from "@/api";
+import { listImports, removeImport, importAnswers, useApiQuery, useApiMutation, type Check } from "@/api";
 import { SureButton } from "@/ui";
 import { useClasses } from "@/school";
 import { clock, counted, moment } from "@/words";
@@ -30,7 +30,7 @@ const change = (does: () => Promise<Check>, words: string): Promise<boolean> =>
 
 const take = (): Promise<boolean> =>
   change(async () => {
-    const check = await takeTable(props.check.id, { table: table.value });
+    const check = await importAnswers(props.check.id, { table: table.value });
     table.value = "";
     file.value?.done();
     return check;

@@ -1,6 +1,6 @@
 import { useLocalStorage, useTimeoutFn } from "@vueuse/core";
 import { computed, ref, shallowReactive, watch, type Ref } from "vue";
-import { addAnswer, newId, overrule, Refused, type Answer, type Check } from "@/api";
+import { addAnswer, newId, overrideVerdict, Refused, type Answer, type Check } from "@/api";
 
 interface Waiting {
   id: string;
@@ -91,7 +91,7 @@ export function useTypedAnswers(check: Ref<Check>) {
     if (!answer || answer.verdict === "blank") return;
     const ruled = answer.verdict !== answer.first_verdict;
     try {
-      const judged = await overrule(answer.id, {
+      const judged = await overrideVerdict(answer.id, {
         verdict: ruled ? null : answer.right ? "unexplained" : "right",
       });
       stored.set(place, judged);

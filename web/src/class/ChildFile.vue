@@ -3,7 +3,7 @@ import { ref, shallowRef } from "vue";
 import {
   fileSent,
   previewChildFile,
-  takeChildFile,
+  importChildFile,
   useApiMutation,
   type ChildFileFound,
   type SchoolClass,
@@ -31,7 +31,9 @@ async function look(): Promise<void> {
 }
 
 async function take(): Promise<void> {
-  const done = await run(async () => emit("taken", await takeChildFile(props.classId, { file: sent.value })));
+  const done = await run(async () =>
+    emit("taken", await importChildFile(props.classId, { file: sent.value })),
+  );
   if (!done) return;
   file.value = null;
   found.value = null;

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, ref } from "vue";
 import { useRouter } from "vue-router";
-import { LIMITS, archiveClass, eraseClass, nextYear, useApiMutation, type SchoolClass } from "@/api";
+import { LIMITS, archiveClass, eraseClass, promoteClass, useApiMutation, type SchoolClass } from "@/api";
 import { EraseButton, FieldGroup } from "@/ui";
 import { useClasses } from "@/school";
 import { countedChildren } from "@/words";
@@ -20,7 +20,7 @@ const going = computed(() =>
 
 const moveUp = (): Promise<boolean> =>
   run(async () => {
-    const made = await nextYear(props.schoolClass.id, { name: name.value, child_ids: going.value });
+    const made = await promoteClass(props.schoolClass.id, { name: name.value, child_ids: going.value });
     await classes.load();
     await router.push({ name: "register", query: { class: String(made.id) } });
   });

@@ -6,7 +6,7 @@ import {
   keepGroups,
   newSeed,
   planLesson,
-  proposeGroups,
+  resetGroups,
   readGroups,
   type Group,
   type Groups,
@@ -69,7 +69,7 @@ const keep = (): Promise<boolean> =>
 
 const reset = (): Promise<boolean> =>
   run(async () => {
-    if (classes.current) put(await proposeGroups(classes.current.id, { most: most.value || 1 }));
+    if (classes.current) put(await resetGroups(classes.current.id, { most: most.value || 1 }));
   });
 
 const print = (): void => window.print();

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { useSessionStorage } from "@vueuse/core";
 import { useRouter } from "vue-router";
-import { LIMITS, previewRoster, takeRoster, useApiMutation, type SchoolClass } from "@/api";
+import { LIMITS, previewRoster, importRoster, useApiMutation, type SchoolClass } from "@/api";
 import { FieldGroup, FileField } from "@/ui";
 import { useClasses } from "@/school";
 import CommasMean from "./CommasMean.vue";
@@ -43,7 +43,7 @@ async function keepIds(made: SchoolClass): Promise<void> {
   );
   const change = await previewRoster(made.id, { ...body, same });
   if (change.added.length || change.renamed.length || change.same !== made.children.length) return;
-  classes.renew(await takeRoster(made.id, { ...body, same }));
+  classes.renew(await importRoster(made.id, { ...body, same }));
 }
 
 const make = (): Promise<boolean> =>

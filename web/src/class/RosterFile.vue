@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, ref, shallowRef } from "vue";
-import { previewRoster, takeRoster, type Roster, type RosterChange, type SchoolClass } from "@/api";
+import { previewRoster, importRoster, type Roster, type RosterChange, type SchoolClass } from "@/api";
 import { FieldGroup, FileField } from "@/ui";
 import { countedChildren } from "@/words";
 import ChildFile from "./ChildFile.vue";
@@ -75,7 +75,7 @@ function choose(): void {
 }
 
 async function take(): Promise<void> {
-  const done = await run(async () => emit("taken", await takeRoster(props.schoolClass.id, body.value)));
+  const done = await run(async () => emit("taken", await importRoster(props.schoolClass.id, body.value)));
   if (!done) return;
   taken.value += 1;
   file.value = null;

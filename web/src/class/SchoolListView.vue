@@ -5,7 +5,7 @@ import {
   listSchoolRosters,
   previewSchoolRoster,
   returnSchoolRoster,
-  takeSchoolRoster,
+  importSchoolRoster,
   useApiQuery,
   useApiMutation,
   type SchoolRoster,
@@ -88,7 +88,7 @@ function allSame(): void {
 
 const take = (): Promise<boolean> =>
   run(async () => {
-    await takeSchoolRoster(body.value);
+    await importSchoolRoster(body.value);
     forget();
     file.value = null;
     told.value = "List added.";

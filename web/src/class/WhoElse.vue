@@ -2,7 +2,7 @@
 import { computed, ref } from "vue";
 import {
   endShare,
-  handOver,
+  transferClass,
   listShares,
   shareClass,
   useApiQuery,
@@ -46,7 +46,7 @@ const end = (accountId: number): Promise<boolean> =>
 const give = (): Promise<boolean> =>
   run(async () => {
     if (colleague.value === null) return;
-    await handOver(props.schoolClass.id, { account_id: colleague.value });
+    await transferClass(props.schoolClass.id, { account_id: colleague.value });
     await classes.load();
   });
 </script>

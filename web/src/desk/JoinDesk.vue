@@ -3,7 +3,7 @@ import { computed, nextTick, onMounted, ref, shallowRef } from "vue";
 import { Refused, type Child } from "@/api/client";
 import PictureMark from "@/pictures/PictureMark.vue";
 import { PICTURES } from "@/pictures/pictures";
-import { knock, sitDown, type Door } from "./ask";
+import { knock, takeSeat, type Door } from "./ask";
 
 /** The way in: the class code, the child's own name, and three pictures in their order. */
 const emit = defineEmits<{ joined: [] }>();
@@ -70,7 +70,7 @@ async function sit(): Promise<void> {
   if (!at || !who) return;
   await attempt(async () => {
     try {
-      await sitDown({ code: at.code, child_id: who.id, pictures: chosen.value });
+      await takeSeat({ code: at.code, child_id: who.id, pictures: chosen.value });
       emit("joined");
     } finally {
       chosen.value = [];

@@ -35,7 +35,7 @@ const PATIENCE = 8_000;
 
 export const knock = (code: string): Promise<Door> => asked(api.POST("/api/desk/doors", { body: { code } }));
 
-export const sitDown = (body: {
+export const takeSeat = (body: {
   code: string;
   child_id: number;
   pictures: string[];

@@ -2,7 +2,7 @@
 import { useEventListener } from "@vueuse/core";
 import { computed, ref } from "vue";
 import { useRouter } from "vue-router";
-import { closeDesk, removeDesk, sendAway, useApiQuery, useApiMutation, useFacts, watchDesk } from "@/api";
+import { closeDesk, removeDesk, endSeat, useApiQuery, useApiMutation, useFacts, watchDesk } from "@/api";
 import { SureButton } from "@/ui";
 import { useCovering, useRouteNumber } from "@/route";
 import { useOwnClass } from "@/school";
@@ -40,7 +40,7 @@ const given = computed(() => children.value.reduce((sum, child) => sum + child.g
 const away = (childId: number): Promise<boolean> =>
   run(async () => {
     if (!desk.value) return;
-    await sendAway(desk.value.id, childId);
+    await endSeat(desk.value.id, childId);
   });
 
 const close = (): Promise<boolean> =>

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, ref } from "vue";
-import { agreeWithPieces, useApiMutation, type Check, type Piece, type PiecesSeen } from "@/api";
+import { confirmPieces, useApiMutation, type Check, type Piece, type PiecesSeen } from "@/api";
 import { DialFace, handsIn, type Loose } from "@/dial";
 import { counted } from "@/words";
 
@@ -45,9 +45,7 @@ async function agree(): Promise<void> {
   const wrong = ids.filter((id) => odd.value.has(id));
   const sure = ids.filter((id) => !odd.value.has(id));
   const pieces = left.value.map((piece) => piece.id);
-  if (
-    await run(() => agreeWithPieces(props.check.id, { piece_ids: pieces, sure_ids: sure, wrong_ids: wrong }))
-  )
+  if (await run(() => confirmPieces(props.check.id, { piece_ids: pieces, sure_ids: sure, wrong_ids: wrong })))
     emit("done");
 }
 </script>

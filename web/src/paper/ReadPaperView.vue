@@ -2,7 +2,7 @@
 import { NothingYet } from "@/shared";
 import { useDropZone, useFileDialog, useMediaQuery } from "@vueuse/core";
 import { computed, ref } from "vue";
-import { listScans, readMadeUpScan, sendPaper, useApiQuery, useApiMutation } from "@/api";
+import { listScans, makeDemoScan, sendPaper, useApiQuery, useApiMutation } from "@/api";
 import { useClasses } from "@/school";
 import HowPaperIsRead from "./HowPaperIsRead.vue";
 import ScanCard from "./ScanCard.vue";
@@ -42,7 +42,7 @@ async function send(files: readonly File[]): Promise<void> {
 
 const tryIt = (): Promise<boolean> =>
   run(async () => {
-    if (classes.current) await readMadeUpScan(classes.current.id, {});
+    if (classes.current) await makeDemoScan(classes.current.id, {});
   });
 </script>
 

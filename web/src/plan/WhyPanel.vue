@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, ref } from "vue";
-import { readBehind, saySo, useApiQuery, useApiMutation, useFacts } from "@/api";
+import { readBehind, judgeStep, useApiQuery, useApiMutation, useFacts } from "@/api";
 import { DialFace } from "@/dial";
 import { VerdictMark, VERDICTS } from "@/shared";
 import { moment } from "@/words";
@@ -31,7 +31,7 @@ const said = computed(() => {
 
 const say = (known: boolean | null): Promise<boolean> =>
   run(async () => {
-    await saySo(props.classId, { step: props.step, child_ids: props.childIds, known });
+    await judgeStep(props.classId, { step: props.step, child_ids: props.childIds, known });
   });
 </script>
 

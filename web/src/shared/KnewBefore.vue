@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, ref } from "vue";
-import { saySo, useApiMutation, useFacts } from "@/api";
+import { judgeStep, useApiMutation, useFacts } from "@/api";
 
 /** What a teacher knows from last year, of a child or of the whole class: up to which step they had it. Answers overrule it. */
 const props = defineProps<{ classId: number; childIds: number[]; who: string }>();
@@ -18,7 +18,7 @@ const steps = computed(() => [
 
 const say = (of: string, known: boolean | null): Promise<boolean> =>
   run(async () => {
-    await saySo(props.classId, { step: of, child_ids: props.childIds, known });
+    await judgeStep(props.classId, { step: of, child_ids: props.childIds, known });
     last.value = known ? of : "";
     step.value = "";
     emit("said");

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from "vue";
-import { bringBack, listRemoved, useApiQuery, useApiMutation, useFacts, type Removed } from "@/api";
+import { restoreRemoved, listRemoved, useApiQuery, useApiMutation, useFacts, type Removed } from "@/api";
 import { counted, dayWords, moment } from "@/words";
 import { useJustRemoved } from "./removed";
 
@@ -30,7 +30,7 @@ function says({ kind, about }: Removed): string {
 const back = async (one: Removed): Promise<boolean> =>
   !busy.value &&
   run(async () => {
-    await bringBack(one.id);
+    await restoreRemoved(one.id);
     if (just.value?.id === one.id) just.value = null;
   });
 </script>

@@ -7,7 +7,7 @@ module Vantick
     module Account
       # A copy of the school's file, to be kept somewhere else. It holds everybody's classes: only whoever made the school gets it.
       class Copies < Handler
-        def take_copy
+        def export_copy
           keepers_only
 
           file(copy, "vantick-#{Date.jd(Store::SchoolDay.today).iso8601}.sqlite3").tap { store.school.copied(now) }

@@ -17,7 +17,7 @@ module Vantick
         end
 
         # What was looked at on one device is done on all.
-        def tick_first_day = { first_day: store.teachers.tick(teacher, body.done) }
+        def mark_first_day = { first_day: store.teachers.tick(teacher, body.done) }
 
         # The first account: only from the machine that Vantick runs on, or whoever is quickest on the network had it.
         def make_first_account

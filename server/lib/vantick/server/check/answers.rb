@@ -16,7 +16,7 @@ module Vantick
           reply(Views::CheckView.answer(answer, conventions, item), status: new ? 201 : 200)
         end
 
-        def overrule
+        def override_verdict
           ruled = store.answers.overrule(params.answer_id, body.verdict, ruled_at: now)
           check = store.checks.find(store.checks.check_of_item(ruled.item_id))
           item = check.items.find { |one| one.id == ruled.item_id }
@@ -24,7 +24,7 @@ module Vantick
         end
 
         # All of a table or nothing: a row that cannot be taken is named, and nothing is kept.
-        def take_table
+        def import_answers
           check = store.checks.find(params.check_id)
           school_class = store.classes.find(check.class_id)
           # Marked before anybody has to wait for it.

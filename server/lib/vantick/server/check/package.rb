@@ -5,7 +5,7 @@ module Vantick
     module Check
       # A check as a QTI package, for other programs.
       class Package < Handler
-        def take_package
+        def export_qti
           check = store.checks.find(params.check_id)
           items = Package.asked_first(check)
           unfit("This kind of check can't be exported as QTI.", :check_id) if items.empty?

@@ -12,7 +12,7 @@ module Vantick
                         step: step(found)&.id, task: task(found).id, left_out: found.left_out }
         end
 
-        def take_qti
+        def import_qti
           found = read
           unfit("No question in this file has a time as its answer.", :file) if found.times.empty?
           times = chosen(found)

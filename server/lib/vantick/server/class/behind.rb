@@ -12,7 +12,7 @@ module Vantick
           row(params.step, params.child_ids.to_a.map(&:to_i))
         end
 
-        def say_so
+        def judge_step
           step = Core::Curriculum::Step.find(body.step).id.to_s
           store.teacher_judgements.say(children(body.child_ids).map(&:id), step, body.known, now)
           row(step, body.child_ids)

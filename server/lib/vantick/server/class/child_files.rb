@@ -13,7 +13,7 @@ module Vantick
           { name:, answers: moments.length, first: moments.min, last: moments.max }
         end
 
-        def take_child_file
+        def import_child_file
           name, file = read
           store.db.transaction { take(school_class, name, file) }
           store.classes.find(school_class.id)

@@ -58,15 +58,15 @@ module Vantick
           adjusted(child.id, adjustments)
         end
 
-        def child_file
+        def export_child_file
           file({ **Formats::ChildFile::MARK, **copy.to_h }, "child.json")
         end
 
-        def child_table
+        def export_child_table
           file(Documents::AnswerTables.rows(COLUMNS, copy.answers), "child.csv")
         end
 
-        def child_pages
+        def export_child_pages
           pages = Documents::ChildPages.write(copy.to_h, copy.pictures, day: Date.jd(Store::SchoolDay.today).iso8601)
           file(pages, "child.pdf")
         end

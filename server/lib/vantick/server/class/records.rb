@@ -26,7 +26,7 @@ module Vantick
           { groups:, kept_at: now }
         end
 
-        def propose_groups
+        def reset_groups
           store.kept_groups.forget(params.class_id)
           Grouping.of(store, store.classes.find(params.class_id), most:)
         end

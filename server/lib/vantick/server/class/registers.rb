@@ -44,7 +44,7 @@ module Vantick
 
         def archive_class = store.classes.archive(params.class_id, body.archived ? now : nil)
 
-        def next_year
+        def promote_class
           old = store.classes.find(params.class_id)
           name = class_name(body.name)
           store.classes.next_year(old, name:, child_ids: moving_up(old), at: now, account_id: teacher)

@@ -10,7 +10,7 @@ module Vantick
           { removed: store.removed.all(params.class_id) }
         end
 
-        def bring_back = store.removed.bring_back(params.removed_id)
+        def restore_removed = store.removed.bring_back(params.removed_id)
       end
     end
   end

@@ -7,18 +7,18 @@ module Vantick
       class Results < Handler
         COLUMNS = %i[answered_at child check_id step task time answer verdict half read_as misreadings].freeze
 
-        def take_one_roster
+        def export_one_roster
           roster = Formats::OneRoster.new(store.school.sign, school_class, store.register.source_ids(school_class.id), now,
                                           class_id: store.classes.source_id(school_class.id), teacher: owner)
           file(roster.bundle(checks), "oneroster.zip")
         end
 
-        def take_answers
+        def export_answers
           file(Documents::AnswerTables.rows(COLUMNS, answers), "answers.csv")
         end
 
         # A line an answer, each JSON by itself.
-        def take_answer_lines
+        def export_answer_lines
           file(answers.map { |row| "#{JSON.generate(row)}\n" }.join, "answers.jsonl")
         end
 

@@ -22,7 +22,7 @@ module Vantick
           { **found.summary, doubts: Doubts.of(store, found) }
         end
 
-        def take_roster
+        def import_roster
           found = change
           check_room(found)
           take(found)

@@ -14,7 +14,7 @@ module Vantick
 
         def preview_school_roster = preview
 
-        def take_school_roster
+        def import_school_roster
           keepers_only
           found = parts
           found.each { |part| check_room(part) }

@@ -22,7 +22,7 @@ module Vantick
           shares
         end
 
-        def hand_over
+        def transfer_class
           check_colleague
           store.shares.hand_over(params.class_id, body.account_id)
           { name: store.teachers.login(body.account_id) }

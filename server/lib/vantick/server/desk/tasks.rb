@@ -8,7 +8,7 @@ module Vantick
         NOT_YOURS = "Those aren't your pictures. Try again, or ask your teacher."
         RESTS = "Wait %<wait>s, or ask your teacher for your pictures."
 
-        def knock
+        def find_desk
           desk = store.desks.coded(body.code, time)
           school_class = store.classes.find(desk.class_id)
           children = school_class.children.select { |child| desk.child_ids.nil? || desk.child_ids.include?(child.id) }
@@ -20,7 +20,7 @@ module Vantick
           { seated:, why: seated ? nil : Access::Guard::LOST[Access::Seat.lost(env)] }
         end
 
-        def sit_down
+        def take_seat
           desk = store.desks.coded(body.code, time)
           child = child_at(desk)
           check_key(child)
@@ -35,21 +35,21 @@ module Vantick
           view.state(child)
         end
 
-        def answer_turn
+        def submit_answers
           presence.saw(seat, time, doing: true)
           given = body.answers.map { |one| { **one, answer: plain(one.answer) } }
           taken = asked_at.take(body.turn_id, given, late: body.late)
           { **view.taken(taken), **view.going_on(device_session.prepare, held: body.held) }
         end
 
-        def show_turn
+        def request_hint
           look
           presence.saw(seat, time, doing: true)
           taken = device_session.show(body.turn_id)
           { **view.helped(taken), **view.going_on(device_session.prepare, held: body.held) }
         end
 
-        def next_round
+        def start_round
           unfit("We're finished for now.", :round) unless seat.open
           presence.saw(seat, time, doing: true)
           repeatable = !device_session.fixed? && !device_session.baseline?

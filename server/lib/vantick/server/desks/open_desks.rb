@@ -46,7 +46,7 @@ module Vantick
         end
 
         # Whoever sits there in a child's name has to come in again.
-        def send_away
+        def end_seat
           presence.gone({ desk_id: params.desk_id, child_id: params.child_id })
           { left: store.desks.send_away(params.desk_id, params.child_id) }
         end

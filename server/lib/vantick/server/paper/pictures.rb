@@ -5,8 +5,8 @@ module Vantick
     module Paper
       # Pictures of pages and of pieces of paper.
       class Pictures < Handler
-        def picture_of_page = picture(:scan_pages, :scan_page_id, params.scan_page_id)
-        def picture_of_piece = picture(:scan_pieces, :piece_id, params.piece_id)
+        def read_page_picture = picture(:scan_pages, :scan_page_id, params.scan_page_id)
+        def read_piece_picture = picture(:scan_pieces, :piece_id, params.piece_id)
 
         private
 

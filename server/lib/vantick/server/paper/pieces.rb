@@ -17,7 +17,7 @@ module Vantick
 
         # All of them are read as the reader read them: a person has looked at each. Whoever was quicker changes nothing here. Of those that
         # were marked already the wrong ones wait for a person from now on.
-        def agree_with_pieces
+        def confirm_pieces
           check = store.checks.find(params.check_id)
           given = agreed(check).map { |piece| [piece, SecureRandom.uuid, marked(check, piece, piece.seen)] }
           store.scans.transaction do

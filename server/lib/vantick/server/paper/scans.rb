@@ -18,7 +18,7 @@ module Vantick
           { scans: store.scans.of_class(params.class_id).map { |scan| scan_json(scan) }, made_up: !made_up(params.class_id).nil? }
         end
 
-        def read_made_up_scan
+        def make_demo_scan
           sheet = made_up(params.class_id) || unfit("There is no made-up stack for this class.", :class_id)
           build_rows(sheet)
           scan = store.scans.take_made_up(params.class_id, now)

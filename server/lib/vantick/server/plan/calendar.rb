@@ -7,9 +7,9 @@ module Vantick
       class Calendar < Handler
         COLUMNS = %i[day minutes kind step recap check].freeze
 
-        def take_calendar = file(of_class.lessons, "lessons.ics")
+        def export_lessons = file(of_class.lessons, "lessons.ics")
 
-        def take_term_calendar = file(of_class.term(plan), "term.ics")
+        def export_term_calendar = file(of_class.term(plan), "term.ics")
 
         # Whoever has the address reads it: there is no child in it.
         def follow_calendar
@@ -17,7 +17,7 @@ module Vantick
           file(ClassCalendar.new(store, school_class, address).both, "lessons.ics")
         end
 
-        def take_term_table
+        def export_term_table
           school_class
           file(Documents::AnswerTables.rows(COLUMNS, plan.lessons.map { |lesson| row(lesson) }), "term.csv")
         end

@@ -20,14 +20,14 @@ module Vantick
           pdf(maker.sheet(made_at: now), settings[:kind], nil, { part:, **params.slice(:sides) })
         end
 
-        def answers_as_table
+        def export_check_answers
           check = store.checks.find(params.check_id)
           current = store.answers.current([check.id]).fetch(check.id, [])
           table = Documents::AnswerTables.csv(check, store.classes.find(check.class_id), current, later: later(check, current))
           file(table, "answers-#{check.code || check.id}.csv")
         end
 
-        def dial_picture
+        def draw_dial
           page = Documents::Page.new(size: [240, 240])
           time = params.time && Core::Dial::DialTime.parse(params.time)
           look = params.slice(*Pages::Printing::LOOK, :hands)

@@ -33,7 +33,7 @@ module Vantick
           { title: sheet.title, calls: }
         end
 
-        def preview_kept
+        def preview_check_sheet
           check = store.checks.find(params.check_id)
           printing = Pages::Printing.of_check(check, store.classes.find(check.class_id))
           sheet = printing.drawn_sheet(check, names: params.names)

@@ -19,9 +19,9 @@ module Vantick
         CATALOGUE = Tables.new { |conventions| JSON.generate(Catalogue.all(conventions)) }
         TOO_MANY = "Too many settings at once. Wait a minute, then try again."
 
-        def dial = unchanging(DIAL)
-        def day = unchanging(DAY)
-        def catalogue = unchanging(CATALOGUE)
+        def read_dial_facts = unchanging(DIAL)
+        def read_day_facts = unchanging(DAY)
+        def read_catalogue = unchanging(CATALOGUE)
 
         def check_drawing
           check = Core::Dial::DrawingCheck.new(Core::Dial::Hands.new(params.hour_hand_degrees, params.minute_hand_degrees))
