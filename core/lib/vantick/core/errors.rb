@@ -8,6 +8,8 @@ module Vantick
       # @return [Symbol] the name of the input at fault, such as `:time`
       attr_reader :field
 
+      # @param message [String] what to do
+      # @param field [Symbol] the name of the input
       def initialize(message, field:)
         super(message)
         @field = field
@@ -16,6 +18,8 @@ module Vantick
 
     # Not a time that a dial can show.
     class InvalidTime < Error
+      # @param text [Object] what was given
+      # @param field [Symbol]
       def initialize(text, field: :time)
         super("#{Core.excerpt(text)} isn't a time. Type it like 7:45.", field:)
       end
@@ -23,6 +27,8 @@ module Vantick
 
     # Not a time of the day, or one of which nobody can say in which half of the day it is.
     class InvalidDayTime < Error
+      # @param text [Object] what was given
+      # @param field [Symbol]
       def initialize(text, field: :day)
         super("#{Core.excerpt(text)} isn't a time of day. Type it like 8:45, 15:30 or 3:30 p.m.", field:)
       end
@@ -30,6 +36,8 @@ module Vantick
 
     # A time that is there already, where each may be once.
     class TimeTwice < Error
+      # @param time [Object] that is there already
+      # @param field [Symbol]
       def initialize(time, field: :time)
         super("#{time} is already in this lesson. Choose another time.", field:)
       end
@@ -37,6 +45,10 @@ module Vantick
 
     # A name that is in none of the tables: a task, a step, a misreading.
     class UnknownName < Error
+      # @param kind [String] what it should be, such as "task"
+      # @param name [Object] what was given
+      # @param known [Array] those that there are
+      # @param field [Symbol]
       def initialize(kind, name, known, field: kind.to_sym)
         super("#{Core.excerpt(name)} is not a #{kind}: use one of #{known.join(', ')}.", field:)
       end
@@ -47,6 +59,9 @@ module Vantick
       # @return [Integer, nil] the nearest number that there is
       attr_reader :nearest
 
+      # @param message [String] what to do
+      # @param field [Symbol]
+      # @param nearest [Integer, nil] the nearest number that there is
       def initialize(message, field: :count, nearest: nil)
         super(message, field:)
         @nearest = nearest
@@ -55,6 +70,8 @@ module Vantick
 
     # An answer too long to be an answer.
     class AnswerTooLong < Error
+      # @param length [Integer] letters
+      # @param limit [Integer] the most
       def initialize(length, limit)
         super("The answer is too long: #{length} characters, where #{limit} is the most.", field: :answer)
       end
@@ -62,6 +79,8 @@ module Vantick
 
     # What someone is said to have said is no wrong reading of the dial.
     class InvalidSaid < Error
+      # @param text [Object] what was given
+      # @param time [DialTime] that it was said of
       def initialize(text, time)
         super("#{Core.excerpt(text)} is not a mistake at #{time}. Say what someone said it shows, such as \"quarter to seven\" at 7:45.",
               field: :said)

@@ -15,6 +15,7 @@ module Vantick
         # @param pool [Array<DialTime>]
         # @param count [Integer]
         # @param avoid [Array<DialTime>]
+        # @param twelve [Boolean] whether one of the times is in the twelve hour
         def initialize(pool, count, avoid, twelve: true)
           @pool = pool
           @count = count

@@ -65,6 +65,10 @@ module Vantick
           pool - night + night.sample((count * NIGHT_SHARE).floor, random: Random.new(seed))
         end
 
+        # @param telling [Discrimination] which pairs each time keeps apart
+        # @param balance [Balance] how times should be spread
+        # @param count [Integer] of times
+        # @param random [Random]
         def initialize(telling, balance, count, random)
           @telling = telling
           @balance = balance

@@ -15,6 +15,7 @@ module Vantick
           @made[task.id] ||= new(task)
         end
 
+        # @param task [Tasks::Task]
         def initialize(task)
           @task = task
           @readings = [nil, *Reading::Misreading.for(task)].freeze

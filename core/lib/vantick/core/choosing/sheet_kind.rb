@@ -36,6 +36,7 @@ module Vantick
           slips.tasks.include?(task) && count <= slips.most ? slips : find(:read)
         end
 
+        # @param entry [Hash{Symbol => Object}] of sheets.yml
         def initialize(entry)
           @id = entry[:id].to_sym
           @name = entry[:name]

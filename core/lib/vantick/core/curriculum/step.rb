@@ -82,6 +82,7 @@ module Vantick
           fitting.sort_by.with_index { |step, place| [step.pool.length, place] }.find { |step| (times - step.pool_for(task)).empty? }
         end
 
+        # @param entry [Hash{Symbol => Object}] of ladder.yml
         def initialize(entry)
           @id = entry[:id].to_sym
           @texts = { parts: [], **entry.slice(:name, :words, :questions, :openings, :parts) }.freeze

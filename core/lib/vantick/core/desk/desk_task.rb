@@ -29,6 +29,7 @@ module Vantick
           @of[step.id] ||= all.select { |one| one.suits?(step) }.freeze
         end
 
+        # @param entry [Hash{Symbol => Object}] of desk.yml
         def initialize(entry)
           @task = Tasks::Task.find(entry[:id])
           @entry = entry[:entry].to_sym

@@ -35,6 +35,11 @@ module Vantick
         # @param wrong [Integer] tasks that went wrong one after the other by now
         # @param states [Hash{Step => Symbol}] of the child, where they are known
         # @param adjustments [Teaching::Adjustments]
+        # @param belief [Knowing::Diagnosis] what the answers say of the child
+        # @param turns [Array<Turn>] of this round, oldest first
+        # @param day_times [Array<DayTime>] asked in this round
+        # @param review_due [Array<Curriculum::Step>] that the child was secure on and may be losing
+        # @param baseline [Knowing::Baseline, nil] where the child's place is looked for
         def initialize(step:, answers: [], belief: Knowing::Diagnosis.new(answers), turns: [],
                        day_times: [], review_due: [], baseline: nil, ceiling: nil, running: [], wrong: nil, states: {},
                        adjustments: Teaching::Adjustments.none)

@@ -52,6 +52,9 @@ module Vantick
         end
         private_class_method :placing
 
+        # @param learner [Learner]
+        # @param random [Random]
+        # @param beside [Array<DialTime, DayTime>] times that are held ready for later
         def initialize(learner, random, beside = [])
           @learner = learner
           @beside = beside

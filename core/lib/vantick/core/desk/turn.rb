@@ -33,6 +33,16 @@ module Vantick
         # @return [Symbol, nil] in which other way it is asked, one of {Variants::ALL}
         attr_reader :variant
 
+        # @param step [Curriculum::Step]
+        # @param task [Tasks::Task]
+        # @param times [Array<DialTime, DayTime>]
+        # @param reason [Symbol] one of {REASONS}
+        # @param against [Misreading, nil] what it helps against
+        # @param said [SpokenTime, nil] what somebody said, where a mistake is to be spotted
+        # @param mistake [Misreading, nil] what went wrong there
+        # @param helped [Boolean] whether its clock has help on it
+        # @param example [DialTime, nil] what is shown first
+        # @param variant [Symbol, nil] one of {Variants::ALL}
         def initialize(step:, task:, times:, reason:, against: nil, said: nil, mistake: nil, helped: false, example: nil, variant: nil)
           raise ArgumentError, "no reason: #{reason}" unless REASONS.include?(reason)
 

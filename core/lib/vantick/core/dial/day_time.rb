@@ -40,6 +40,7 @@ module Vantick
           private :new
         end
 
+        # @param index [Integer] minutes after midnight, 0..1439
         def initialize(index)
           @index = index
           @dial_time = DialTime.from_index(index)

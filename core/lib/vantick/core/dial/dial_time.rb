@@ -59,6 +59,7 @@ module Vantick
           private :new
         end
 
+        # @param index [Integer] minutes after twelve on the dial, 0..719
         def initialize(index)
           @index = index
           freeze

@@ -26,6 +26,8 @@ module Vantick
           found.select(&:reported?).sort_by.with_index { |evidence, at| [*evidence.rank, at] }
         end
 
+        # @param misreading [Misreading]
+        # @param answers [Array<MarkedAnswer>] those that say something
         def initialize(misreading, answers)
           @misreading = misreading
           # An answer in the other form than the one asked can show what its task would not.

@@ -75,6 +75,9 @@ module Vantick
           end
         end
 
+        # @param kind [Symbol] one of {Curriculum::KnowledgeComponents}
+        # @param way [Symbol] in which it is asked
+        # @param number [Integer] its place among all, from 0
         def initialize(kind, way, number)
           @kind = kind
           @way = way

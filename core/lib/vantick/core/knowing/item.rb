@@ -54,6 +54,8 @@ module Vantick
             task.guess ? (1 / task.guess).round - 1 : task.times.map { |time| task.right_answer(time) }.uniq.length - 1
         end
 
+        # @param task [Tasks::Task]
+        # @param time [DialTime, DayTime]
         def initialize(task, time)
           @task = task
           @time = time

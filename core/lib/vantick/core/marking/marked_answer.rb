@@ -41,6 +41,15 @@ module Vantick
         # @return [Boolean] whether it counts as right in a class
         def self.right?(verdict, conventions) = RIGHT.include?(verdict.to_sym) && conventions.accepts?(verdict.to_sym)
 
+        # @param task [Tasks::Task]
+        # @param time [DialTime, DayTime] that was asked
+        # @param verdict [Symbol] one of {VERDICTS}
+        # @param misreadings [Array<Symbol>] that explain it
+        # @param read_as [String] what was read; empty where nothing was
+        # @param read_short [String] the same as it is written
+        # @param slips [Array<Symbol>] some of {ParsedAnswer::SLIPS}
+        # @param accepted [Boolean] whether the class takes it for right
+        # @param offset_degrees [Float, nil] how far the hour hand is off
         def initialize(task:, time:, verdict:, misreadings: [], read_as: "", read_short: "", slips: [], accepted: true, offset_degrees: nil)
           raise ArgumentError, "no verdict: #{verdict}" unless VERDICTS.include?(verdict)
 

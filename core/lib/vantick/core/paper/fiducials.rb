@@ -32,6 +32,7 @@ module Vantick
         # @!attribute open [Boolean]
         Mark = Struct.new(:x, :y, :side, :open, keyword_init: true)
 
+        # @param picture [GrayImage]
         def initialize(picture)
           @picture = picture
           @wide = picture.width / SHRUNK

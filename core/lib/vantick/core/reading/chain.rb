@@ -13,6 +13,8 @@ module Vantick
         # @return [Chain]
         def self.for(name) = ALL.fetch(name)
 
+        # @param steps [Array<Symbol>] of reading, in order
+        # @yieldparam draft [PartialReading] what the answer is made of
         def initialize(steps, &finish)
           @steps = steps.freeze
           @finish = finish

@@ -19,6 +19,8 @@ module Vantick
         # @return [Array<String>]
         def self.lines(step, conventions = Wording::Conventions.default) = new(step, conventions).lines
 
+        # @param step [Curriculum::Step]
+        # @param conventions [Wording::Conventions]
         def initialize(step, conventions)
           @step = step
           @conventions = conventions

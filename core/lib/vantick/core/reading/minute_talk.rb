@@ -22,6 +22,8 @@ module Vantick
         # @return [Array<TalkStep>] all minutes counted on from the 12, as digits have them
         def self.past(time, conventions) = new(time, conventions).past
 
+        # @param time [DialTime]
+        # @param conventions [Wording::Conventions]
         def initialize(time, conventions)
           @time = time
           @minute = time.minute

@@ -22,6 +22,7 @@ module Vantick
         VARIABLES = PARTS.to_h { |part| [part, :"@#{part}"] }.freeze
         private_constant :VARIABLES
 
+        # @param parts [Hash{Symbol => Object}] some of {PARTS}
         def initialize(**parts) = tell(parts)
 
         # @param parts [Hash{Symbol => Object}] those that change

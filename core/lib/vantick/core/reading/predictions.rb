@@ -13,6 +13,7 @@ module Vantick
           @made[task.id] ||= new(task)
         end
 
+        # @param task [Tasks::Task]
         def initialize(task)
           @task = task
           @at = {}

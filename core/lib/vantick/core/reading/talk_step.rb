@@ -21,6 +21,10 @@ module Vantick
         # @return [Symbol, nil] of steps with minutes the way of counting, a key of words.yml's talk
         attr_reader :way
 
+        # @param part [Symbol] one of {PARTS}
+        # @param sentence [String] what is said
+        # @param lights [Array<Hash>] what is lit on the dial, each with a `kind` of {LIGHTS}
+        # @param way [Symbol, nil] the way of counting, of steps with minutes
         def initialize(part, sentence, *lights, way: nil)
           @way = way
           @part = part

@@ -61,6 +61,7 @@ module Vantick
         # @return [Hash{DialTime, DayTime => true}] what can be asked about, to be looked up
         def self.askable(asks) = (@askable ||= {})[asks] ||= ASKS.fetch(asks).call.to_h { |time| [time, true] }.freeze
 
+        # @param entry [Hash{Symbol => Object}] of tasks.yml
         def initialize(entry)
           @id, @sees, @chain, @notation = entry.values_at(:id, :sees, :chain, :notation).map(&:to_sym)
           @asks = entry.fetch(:asks, :time).to_sym

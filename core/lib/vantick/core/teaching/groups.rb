@@ -47,6 +47,9 @@ module Vantick
         # @return [Curriculum::Step] the lowest where it can show
         def self.lowest_showing(misreading) = Curriculum::Step.with_times.find { |step| step.shows?(misreading) }
 
+        # @param children [Array<Known>]
+        # @param most [Integer] groups
+        # @param seed [Integer] other clocks for another seed
         def initialize(children, most, seed)
           @beside, @led = children.partition(&:going_on)
           @most = most

@@ -23,6 +23,10 @@ module Vantick
         # @param neighbours [Integer] times of the kind next below, of which an exit takes a few
         def self.of(wanted, own:, earlier:, neighbours: 0) = new(wanted, own, earlier, neighbours).shares
 
+        # @param wanted [Hash{Symbol => Integer}] times by stage
+        # @param own [Integer] times of the step itself, not used yet
+        # @param earlier [Integer] times of earlier steps, not used yet
+        # @param neighbours [Integer] times of the kind next below
         def initialize(wanted, own, earlier, neighbours)
           @neighbours = neighbours
           @wanted = wanted

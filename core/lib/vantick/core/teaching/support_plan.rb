@@ -20,6 +20,9 @@ module Vantick
         # @return [Array<Week>] none where the child has shown every step up to the class's own
         def self.of(progress, key, seed: 0) = new(progress, key, seed).weeks
 
+        # @param progress [ClassProgress] of the class
+        # @param key [Object] of the child
+        # @param seed [Integer] other clocks for another seed
         def initialize(progress, key, seed)
           @class = progress
           @child = progress.by_child.fetch(key)

@@ -30,6 +30,7 @@ module Vantick
           all.find { |one| one.id.to_s == id.to_s } || raise(UnknownName.new("language", id, all.map(&:id), field: :home))
         end
 
+        # @param entry [Hash{Symbol => Object}] of home_languages.yml
         def initialize(entry)
           @id = entry[:id].to_sym
           @name, @own, @title, @intro, @ask, @half = entry.values_at(:name, :own, :title, :intro, :ask, :half)

@@ -39,6 +39,7 @@ module Vantick
         def self.near(plain) = new(plain, own: true).near
 
         # @param own [Boolean] whether words of their own may stand for one that is like them
+        # @param plain [String] tidied text
         def initialize(plain, own: false)
           @own = own
           @words = plain.delete("'").scan(WORD) - FILLERS

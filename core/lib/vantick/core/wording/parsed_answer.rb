@@ -20,6 +20,9 @@ module Vantick
         # @return [Array<Symbol>] some of {SLIPS}
         attr_reader :slips
 
+        # @param saying [SpokenTime]
+        # @param form [Symbol] one of {FORMS}
+        # @param slips [Array<Symbol>] some of {SLIPS}
         def initialize(saying, form, slips = [])
           @saying = saying
           @form = form
