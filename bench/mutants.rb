@@ -103,9 +103,16 @@ module Mutants
   def nearest(mutant, covered, root)
     line = mutant.line(root)
     calling = covered.select { |_, called| called.fetch(mutant.file, []).any? { |first, last| line.between?(first, last) } }
-    calling = covered.select { |_, called| called.key?(mutant.file) } if calling.empty?
+    calling = covered.select { |_, called| users(mutant, root).any? { |file| called.key?(file) } } if calling.empty?
     specs = calling.map(&:first).select { |spec| spec.start_with?(mutant.room) }
     specs.sort_by.with_index { |spec, at| [away(spec, mutant), at] }.first(NEAREST)
+  end
+
+  # Whose behaviour a line in no method decides: its own file's, and of a number with a name that of each file that names it.
+  def users(mutant, root)
+    name = mutant.from[/\A([A-Z][A-Z_]+) = /, 1] or return [mutant.file]
+    Dir[File.join(root, mutant.room, "lib/**/*.rb")].select { |file| File.read(file).match?(/\b#{name}\b/) }
+                                                    .map { |file| file.delete_prefix("#{root}/") }
   end
 
   # The file's own spec is nearest, then those of its folder.
