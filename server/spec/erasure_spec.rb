@@ -155,6 +155,23 @@ picture: "page of #{child['name']}" }
     expect(made.children.first[:id]).to be > school_class["children"].last["id"], "ids are not given out twice"
   end
 
+  it "gives nobody the id of a child who came and went after a copy, also where the file itself is gone" do
+    school_class = make_class(["Ida"])
+    copied
+    outside = File.join(Dir.mktmpdir, "taken-home.sqlite3")
+    Vantick::Server::Store::SafeCopy.backup(store.path, outside)
+    late = post("/api/classes/#{school_class['id']}/children", { names: ["Bo"] }).body["children"].last
+    post("/api/classes/#{school_class['id']}/children/#{late['id']}/erasure", { name: "Bo" })
+    work
+    path = store.path
+    store.close
+    FileUtils.rm_f(Dir["#{path}*"])
+    Vantick::Server::Store::SafeCopy.restore(outside, path, stamp: "1")
+    @store = Vantick::Server::Store::Database.open(path)
+    made = store.classes.add(name: "New", school: "", names: ["Una"], made_at:)
+    expect(made.children.first.id).to be > late["id"]
+  end
+
   it "waits for a second folder of copies that is not there, and says so" do
     another = Dir.mktmpdir
     ENV["VANTICK_COPIES"] = another
