@@ -178,14 +178,15 @@ RSpec.describe "The server" do
 
   it "listens to this machine alone, and prints the room's address where it is told otherwise" do
     start
-    expect(File.read(log)).to include("Vantick is ready: http://127.0.0.1:#{port}")
+    ready = "Vantick is ready: http://127.0.0.1:#{port}"
+    expect(wait_for_words(ready, log)).to include(ready)
     expect(File.read(log)).not_to include("devices in the room")
     mine = Socket.ip_address_list.find(&:ipv4_private?)&.ip_address
     expect { TCPSocket.new(mine, port) }.to raise_error(SystemCallError) if mine
     kill
     start("VANTICK_HOST" => "0.0.0.0", "VANTICK_ADDRESS" => "http://tern-quay:#{port}")
-    expect(File.read(log)).to include("Vantick is ready: http://localhost:#{port}")
-    expect(File.read(log)).to include("For devices in the room: http://tern-quay:#{port}/join")
+    room = "For devices in the room: http://tern-quay:#{port}/join"
+    expect(wait_for_words(room, log)).to include("Vantick is ready: http://localhost:#{port}", room)
   end
 
   # A file that is missing beside its copies: the disk is another, or somebody moved it.

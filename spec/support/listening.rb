@@ -23,6 +23,14 @@ module Listening
     end
   end
 
+  # What is said once it answers is written a moment later.
+  # @return [String] what the log holds, once these words are in it
+  def wait_for_words(words, log)
+    ends = Process.clock_gettime(Process::CLOCK_MONOTONIC) + LONGEST
+    sleep 0.05 until File.read(log).include?(words) || Process.clock_gettime(Process::CLOCK_MONOTONIC) > ends
+    File.read(log)
+  end
+
   # @return [Boolean] whether Vantick answers at the example's `port`
   def ready?
     Net::HTTP.get_response(URI("http://127.0.0.1:#{port}/api/health")).code == "200"
