@@ -44,7 +44,10 @@ RSpec.describe "Hands on a dial" do
   it "are at once where a finger has them, and stay there when it lets go" do
     after = "held.value = true; to.value = of([200, 100]); await vue.nextTick(); await look(30); held.value = false; await look(100);"
     places = seen([0, 0], [30, 30], after:)
-    expect((places.last(4) + places.last(12)).uniq).to eq([[200, 100]])
+    # However few pictures a busy machine takes.
+    there = places.index([200, 100])
+    expect(places[there - 1]).to eq([30, 30])
+    expect(places.drop(there).uniq).to eq([[200, 100]])
   end
 
   it "are at once where they belong where less motion is asked for" do
