@@ -1,3 +1,4 @@
+import purge from "@fullhuman/postcss-purgecss";
 import vue from "@vitejs/plugin-vue";
 import { BootstrapVueNextResolver } from "bootstrap-vue-next/resolvers";
 import Components from "unplugin-vue-components/vite";
@@ -7,14 +8,31 @@ import { icons } from "./icons";
 /** Pages that are built by themselves, by their mode. */
 const PAGES: Readonly<Record<string, string>> = { desk: "desk.html", docs: "docs.html" };
 
+/** Parts of the package that a page can do without at first. */
+const later = (name: string) => (name === "BModal" ? { name, from: "@/ui/later" } : undefined);
+
+const unused = purge({
+  content: ["src/**/*.{vue,ts}", "node_modules/bootstrap-vue-next/dist/*.js"],
+  safelist: [/^tone-/],
+  defaultExtractor: (text) => text.match(/[\w-]+/g) ?? [],
+});
+
+/** Leaves out of the theme what no page names; what a component says of itself stays. */
+const utilities: typeof unused = {
+  postcssPlugin: "utilities",
+  OnceExit: (root, helpers) =>
+    root.source?.input.file?.endsWith("theme.scss") ? unused.OnceExit?.(root, helpers) : undefined,
+};
+
 export default defineConfig(({ mode }) => ({
   plugins: [
     vue(),
     icons(),
-    Components({ dirs: [], resolvers: [BootstrapVueNextResolver()], dts: "components.d.ts" }),
+    Components({ dirs: [], resolvers: [later, BootstrapVueNextResolver()], dts: "components.d.ts" }),
   ],
   resolve: { alias: { "@": "/src" } },
   css: {
+    postcss: { plugins: [utilities] },
     preprocessorOptions: {
       scss: {
         quietDeps: true,

@@ -1,2 +1,1 @@
-export { default as SignInView } from "./SignInView.vue";
 export { useSession } from "./session";

@@ -1,12 +1,16 @@
 <script setup lang="ts">
-import { ref, watch } from "vue";
+import { defineAsyncComponent, ref, watch } from "vue";
 import { useRouter } from "vue-router";
 import { onSignedOut, useFacts, wordsOf } from "@/api";
-import { SignInView, useSession } from "@/account";
+import { useSession } from "@/account";
 import { useKeptFocus, useOverlay } from "@/route";
 import { useClasses } from "@/school";
-import AppBar from "./AppBar.vue";
 import { useUnreached } from "./unreached";
+
+// Whoever is signed in needs the one, a stranger the other; neither waits for both.
+const bar = () => import("./AppBar.vue");
+const AppBar = defineAsyncComponent(bar);
+const SignInView = defineAsyncComponent(() => import("@/account/SignInView.vue"));
 
 const facts = useFacts();
 const classes = useClasses();
@@ -20,6 +24,8 @@ const errorMessage = ref("");
 
 async function start(): Promise<void> {
   state.value = "loading";
+  // On its way while the session is asked for.
+  void bar().catch(() => undefined);
   try {
     if (!(await session.load()).signed_in) {
       state.value = "stranger";

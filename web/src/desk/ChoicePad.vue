@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed, ref } from "vue";
 import type { DeskTurn } from "@/api/client";
+import DeskButton from "./DeskButton.vue";
 import { rovingFocus } from "./rovingFocus";
 
 /** One of a few: an hour, so many minutes, a half of the day, an answer among some. */
@@ -21,10 +22,9 @@ const choices = computed(() => {
     :class="{ few: choices.length < 6 }"
     @keydown="rovingFocus($event, root)"
   >
-    <BButton
+    <DeskButton
       v-for="choice in choices"
       :key="choice"
-      variant="bare"
       class="key fs-150"
       :class="{ chosen: texts[0] === choice }"
       :aria-pressed="texts[0] === choice"
@@ -32,7 +32,7 @@ const choices = computed(() => {
       @click="texts = [choice]"
     >
       {{ choice }}
-    </BButton>
+    </DeskButton>
   </div>
 </template>
 

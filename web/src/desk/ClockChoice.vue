@@ -3,6 +3,7 @@ import { computed, ref } from "vue";
 import type { DeskTurn } from "@/api/client";
 import DialFace from "@/dial/DialFace.vue";
 import { spokenHands } from "@/dial/useLooseHands";
+import DeskButton from "./DeskButton.vue";
 import { rovingFocus } from "./rovingFocus";
 
 /** Clocks, of which one shows what is asked. */
@@ -19,10 +20,9 @@ const LETTERS = ["A", "B", "C", "D"];
     class="choice d-grid gap-3 justify-self-center min-h-0 w-100 h-100"
     @keydown="rovingFocus($event, root)"
   >
-    <BButton
+    <DeskButton
       v-for="(one, at) in clocks"
       :key="one.answer"
-      variant="bare"
       class="key min-h-0 min-w-0 p-2 d-flex align-items-center justify-content-center"
       :class="{ chosen: texts[0] === one.answer }"
       :aria-pressed="texts[0] === one.answer"
@@ -31,7 +31,7 @@ const LETTERS = ["A", "B", "C", "D"];
     >
       <span class="visually-hidden">Clock {{ LETTERS[at] }}: {{ spokenHands(one) }}</span>
       <DialFace :facts="one" :margin="3" />
-    </BButton>
+    </DeskButton>
   </div>
 </template>
 

@@ -1,7 +1,7 @@
 <script setup lang="ts">
-import { BButton } from "bootstrap-vue-next/components/BButton";
 import { nextTick, ref } from "vue";
 import type { useVoice } from "@/voice/useVoice";
+import DeskButton from "./DeskButton.vue";
 
 /** Who is here and how far they are. */
 defineProps<{
@@ -18,7 +18,7 @@ defineEmits<{ leave: [] }>();
 
 /** Leaving asks once more: a finger slips, and the next child would sit in this one's seat. */
 const sure = ref(false);
-const stay = ref<InstanceType<typeof BButton>>();
+const stay = ref<InstanceType<typeof DeskButton>>();
 function ask(): void {
   sure.value = true;
   void nextTick(() => (stay.value?.$el as HTMLElement | undefined)?.focus());
@@ -47,13 +47,7 @@ const DOTS = 14;
       </template>
     </p>
     <span class="tools justify-self-end d-flex align-items-center">
-      <BButton
-        v-if="voice.has.value"
-        variant="bare"
-        class="plain"
-        :aria-pressed="voice.on.value"
-        @click="voice.toggle"
-      >
+      <DeskButton v-if="voice.has.value" class="plain" :aria-pressed="voice.on.value" @click="voice.toggle">
         <svg viewBox="0 0 24 24" width="24" height="24" aria-hidden="true">
           <path d="M4 9v6h4l5 4V5L8 9Z" fill="currentColor" />
           <path
@@ -73,13 +67,11 @@ const DOTS = 14;
           />
         </svg>
         <span class="visually-hidden">Read aloud</span>
-      </BButton>
-      <BButton v-if="!sure" variant="bare" class="plain" @click="counting ? ask() : $emit('leave')">
-        Leave
-      </BButton>
+      </DeskButton>
+      <DeskButton v-if="!sure" class="plain" @click="counting ? ask() : $emit('leave')">Leave</DeskButton>
       <span v-else class="sure" role="alertdialog" aria-label="Leave?">
-        <BButton variant="bare" class="plain" @click="$emit('leave')">Yes, leave</BButton>
-        <BButton ref="stay" variant="bare" class="plain" @click="sure = false">Stay</BButton>
+        <DeskButton class="plain" @click="$emit('leave')">Yes, leave</DeskButton>
+        <DeskButton ref="stay" class="plain" @click="sure = false">Stay</DeskButton>
       </span>
     </span>
   </header>

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed, ref } from "vue";
 import type { DeskTurn } from "@/api/client";
+import DeskButton from "./DeskButton.vue";
 import { rovingFocus } from "./rovingFocus";
 
 /** The answer in digits, on a pad with the class's own sign. */
@@ -35,18 +36,12 @@ defineExpose({ type });
       {{ text }}
     </p>
     <div v-if="!over" ref="root" class="pad d-grid gap-2" @keydown="rovingFocus($event, root)">
-      <BButton v-for="key in keys" :key="key" variant="bare" class="key fs-160" @click="add(key)">
+      <DeskButton v-for="key in keys" :key="key" class="key fs-160" @click="add(key)">
         {{ key }}
-      </BButton>
-      <BButton
-        variant="bare"
-        class="key fs-160"
-        :disabled="!text"
-        aria-label="Undo the last one"
-        @click="takeBack"
-      >
+      </DeskButton>
+      <DeskButton class="key fs-160" :disabled="!text" aria-label="Undo the last one" @click="takeBack">
         ⌫
-      </BButton>
+      </DeskButton>
     </div>
   </div>
 </template>

@@ -1,6 +1,6 @@
 <script setup lang="ts">
-import { BButton } from "bootstrap-vue-next/components/BButton";
 import type { Hand } from "@/dial/useLooseHands";
+import DeskButton from "./DeskButton.vue";
 
 /** Buttons that turn the hands, for fingers that cannot drag: each hand a lot or a little, on or back. */
 defineEmits<{ turn: [hand: Hand, degrees: number] }>();
@@ -22,16 +22,15 @@ const WAYS = [
   <div class="hand-buttons d-grid gap-1" role="group" aria-label="Turn the hands">
     <div v-for="row in ROWS" :key="row.hand" class="d-flex align-items-center gap-1">
       <span class="name tone-quiet" aria-hidden="true">{{ row.name }}</span>
-      <BButton
+      <DeskButton
         v-for="one in WAYS"
         :key="one.sign"
-        variant="bare"
         class="key fs-130"
         :aria-label="`${row.name} ${one.way > 0 ? 'on' : 'back'} ${one.lot ? row.words[0] : row.words[1]}`"
         @click="$emit('turn', row.hand, one.way * (one.lot ? row.lot : row.little))"
       >
         {{ one.sign }}
-      </BButton>
+      </DeskButton>
     </div>
   </div>
 </template>

@@ -1,5 +1,4 @@
 <script setup lang="ts">
-import { BButton } from "bootstrap-vue-next/components/BButton";
 import { useTimeout } from "@vueuse/core";
 import { computed, nextTick, onMounted, ref, watch } from "vue";
 import type { Told } from "@/api/client";
@@ -9,6 +8,7 @@ import DialLights from "@/dial/DialLights.vue";
 import type { Loose } from "@/dial/useLooseHands";
 import { useMoving } from "@/dial/useMoving";
 import type { useVoice } from "@/voice/useVoice";
+import DeskButton from "./DeskButton.vue";
 
 /** The reading in steps, one sentence after the other, each lit up on the dial. */
 const props = defineProps<{
@@ -30,7 +30,7 @@ const PUT_RIGHT = 1200;
 const at = ref(0);
 const { ready } = useTimeout(SEEN, { controls: true });
 const hands = useMoving(() => (ready.value || !props.from ? props.help : props.from), undefined, PUT_RIGHT);
-const forward = ref<InstanceType<typeof BButton>>();
+const forward = ref<InstanceType<typeof DeskButton>>();
 const step = computed(() => props.help.steps[at.value]);
 const lights = computed(() => step.value?.lights ?? []);
 const lit = computed(() => lights.value.filter((light) => light.kind === "hand").map((light) => light.hand));
@@ -78,9 +78,9 @@ onMounted(() => {
         </li>
       </ol>
     </section>
-    <BButton ref="forward" variant="bare" class="go justify-self-end" @click="go">
+    <DeskButton ref="forward" class="go justify-self-end" @click="go">
       {{ last ? (first ? "Your turn" : "Keep going") : "Next step" }}
-    </BButton>
+    </DeskButton>
   </main>
 </template>
 

@@ -4,6 +4,7 @@ import { Refused, type Child } from "@/api/client";
 import PictureMark from "@/pictures/PictureMark.vue";
 import { PICTURES } from "@/pictures/pictures";
 import { knock, takeSeat, type Door } from "./ask";
+import DeskButton from "./DeskButton.vue";
 
 /** The way in: the class code, the child's own name, and three pictures in their order. */
 const emit = defineEmits<{ joined: [] }>();
@@ -112,7 +113,7 @@ onMounted(() => (code.value ? void enterKept() : field.value?.focus()));
           :state="errorMessage ? false : null"
           aria-describedby="join-errorMessage"
         />
-        <BButton variant="bare" type="submit" class="go" :disabled="busy || !code.trim()">Go</BButton>
+        <DeskButton type="submit" class="go" :disabled="busy || !code.trim()">Go</DeskButton>
       </form>
       <p id="join-errorMessage" role="alert" class="errorMessage my-04 tone-misread fw-bold text-center">
         {{ errorMessage }}
@@ -126,10 +127,10 @@ onMounted(() => (code.value ? void enterKept() : field.value?.focus()));
       </h1>
       <ul class="names d-grid gap-06 mb-075 p-0 list-none">
         <li v-for="one in door.children" :key="one.id">
-          <BButton variant="bare" class="key w-100 text-anywhere" @click="pick(one)">{{ one.name }}</BButton>
+          <DeskButton class="key w-100 text-anywhere" @click="pick(one)">{{ one.name }}</DeskButton>
         </li>
       </ul>
-      <BButton variant="bare" class="plain" @click="back">Change code</BButton>
+      <DeskButton class="plain" @click="back">Change code</DeskButton>
     </template>
 
     <template v-else>
@@ -143,10 +144,9 @@ onMounted(() => (code.value ? void enterKept() : field.value?.focus()));
       </p>
       <p role="alert" class="errorMessage my-04 tone-misread fw-bold text-center">{{ errorMessage }}</p>
       <div class="pictures d-grid gap-06" :class="{ busy }">
-        <BButton
+        <DeskButton
           v-for="picture in door.pictures"
           :key="picture"
-          variant="bare"
           class="key square p-06"
           :disabled="busy"
           :aria-disabled="chosen.includes(picture)"
@@ -154,18 +154,13 @@ onMounted(() => (code.value ? void enterKept() : field.value?.focus()));
           @click="press(picture)"
         >
           <PictureMark :id="picture" />
-        </BButton>
+        </DeskButton>
       </div>
       <p class="ways d-flex gap-3 mt-06 mb-0">
-        <BButton variant="bare" class="plain" @click="back">Not {{ child.name }}</BButton>
-        <BButton
-          variant="bare"
-          class="plain"
-          :disabled="!chosen.length"
-          @click="chosen = chosen.slice(0, -1)"
-        >
+        <DeskButton class="plain" @click="back">Not {{ child.name }}</DeskButton>
+        <DeskButton class="plain" :disabled="!chosen.length" @click="chosen = chosen.slice(0, -1)">
           Undo
-        </BButton>
+        </DeskButton>
       </p>
     </template>
   </main>

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed, ref, watch } from "vue";
 import type { DeskTurn } from "@/api/client";
+import DeskButton from "./DeskButton.vue";
 import { rovingFocus } from "./rovingFocus";
 import WordStrips from "./WordStrips.vue";
 
@@ -40,9 +41,9 @@ defineExpose({
       class="causes d-grid gap-07 align-self-center"
       @keydown="rovingFocus($event, root)"
     >
-      <BButton v-for="one in options" :key="one.id" variant="bare" class="key" @click="cause = one.id">
+      <DeskButton v-for="one in options" :key="one.id" class="key" @click="cause = one.id">
         {{ one.name }}
-      </BButton>
+      </DeskButton>
     </div>
     <template v-else>
       <p class="d-flex align-items-center justify-content-center gap-2 m-0">
@@ -50,7 +51,7 @@ defineExpose({
           <strong>{{ named }}.</strong>
           And what time is it?
         </span>
-        <BButton v-if="!over" variant="bare" class="plain" @click="cause = ''">Change</BButton>
+        <DeskButton v-if="!over" class="plain" @click="cause = ''">Change</DeskButton>
       </p>
       <WordStrips ref="strips" v-model="words" :turn="turn" :over="over" />
     </template>

@@ -4,6 +4,7 @@ import { Refused } from "@/api/client";
 import DialFace from "@/dial/DialFace.vue";
 import { ownDials, type OwnDial } from "./ask";
 import type { useVoice } from "@/voice/useVoice";
+import DeskButton from "./DeskButton.vue";
 
 /** The clocks that the child can read now, the hardest first. */
 const props = defineProps<{ voice: ReturnType<typeof useVoice> }>();
@@ -28,7 +29,7 @@ onMounted(async () => {
       <h1 class="m-0 fs-150">
         {{ dials?.length ? `The clocks I can read: ${dials.length}` : "The clocks I can read" }}
       </h1>
-      <BButton variant="bare" class="key" @click="$emit('back')">Back</BButton>
+      <DeskButton class="key" @click="$emit('back')">Back</DeskButton>
     </header>
     <p v-if="errorMessage" role="alert">{{ errorMessage }}</p>
     <p v-else-if="dials && !dials.length">Every clock you read right will appear here.</p>

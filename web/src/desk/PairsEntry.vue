@@ -2,6 +2,7 @@
 import { computed, ref } from "vue";
 import type { DeskTurn } from "@/api/client";
 import DialFace from "@/dial/DialFace.vue";
+import DeskButton from "./DeskButton.vue";
 
 /** Clocks and cards that belong together: press one, then the other. */
 defineProps<{ turn: DeskTurn; over: boolean }>();
@@ -41,8 +42,7 @@ function pressCard(text: string): void {
   <div class="pairs-entry d-grid gap-3 min-h-0 justify-self-center">
     <ul class="clocks m-0">
       <li v-for="(item, at) in turn.items" :key="item.id" class="min-h-0">
-        <BButton
-          variant="bare"
+        <DeskButton
           class="key position-relative w-100 h-100 p-2"
           :class="{ chosen: clock === at, joined: texts[at] }"
           :aria-pressed="clock === at"
@@ -54,13 +54,12 @@ function pressCard(text: string): void {
           <span class="badge position-absolute rounded-05 on-shade fs-110 text-center" aria-hidden="true">
             {{ LETTERS[at] }}
           </span>
-        </BButton>
+        </DeskButton>
       </li>
     </ul>
     <ul class="cards m-0">
       <li v-for="text in turn.cards" :key="text" class="min-h-0">
-        <BButton
-          variant="bare"
+        <DeskButton
           class="key position-relative w-100 h-100 p-2 fw-bold"
           :class="{ chosen: card === text, joined: letterOf.get(text) }"
           :aria-pressed="card === text"
@@ -75,7 +74,7 @@ function pressCard(text: string): void {
             <span class="visually-hidden">with clock</span>
             {{ letterOf.get(text) }}
           </span>
-        </BButton>
+        </DeskButton>
       </li>
     </ul>
   </div>

@@ -2,6 +2,7 @@
 import { nextTick, onMounted, ref } from "vue";
 import type { DeskState } from "@/api/client";
 import type { useVoice } from "@/voice/useVoice";
+import DeskButton from "./DeskButton.vue";
 
 /** What went well, and one thing to watch for. */
 const props = defineProps<{
@@ -25,13 +26,9 @@ onMounted(() => {
     <p v-if="end" class="well mt-4 mb-3 fs-150 lh-140 tone-right fw-bold">{{ end.well }}</p>
     <p v-if="end?.watch" class="watch mb-4 fs-130 lh-140">{{ end.watch }}</p>
     <div class="ways d-flex flex-wrap justify-content-center gap-08">
-      <BButton v-if="open && kind === 'practice'" variant="bare" class="go" @click="$emit('again')">
-        Do more
-      </BButton>
-      <BButton variant="bare" class="key" @click="$emit('own')">The clocks I can read</BButton>
-      <BButton v-if="!open || kind !== 'practice'" variant="bare" class="key" @click="$emit('leave')">
-        Leave
-      </BButton>
+      <DeskButton v-if="open && kind === 'practice'" class="go" @click="$emit('again')">Do more</DeskButton>
+      <DeskButton class="key" @click="$emit('own')">The clocks I can read</DeskButton>
+      <DeskButton v-if="!open || kind !== 'practice'" class="key" @click="$emit('leave')">Leave</DeskButton>
     </div>
   </main>
 </template>

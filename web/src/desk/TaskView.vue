@@ -1,11 +1,11 @@
 <script setup lang="ts">
-import { BButton } from "bootstrap-vue-next/components/BButton";
 import { useEventListener, useTimeout } from "@vueuse/core";
 import { computed, nextTick, onMounted, ref, watch, type Component } from "vue";
 import type { DeskTurn, Told } from "@/api/client";
 import { handsIn } from "@/dial/useLooseHands";
 import ChoicePad from "./ChoicePad.vue";
 import ClockChoice from "./ClockChoice.vue";
+import DeskButton from "./DeskButton.vue";
 import DigitPad from "./DigitPad.vue";
 import HelpSteps from "./HelpSteps.vue";
 import LooksAt from "./LooksAt.vue";
@@ -47,7 +47,7 @@ const showing = ref(Boolean(props.turn.example) && !props.told && !props.kept);
 const half = props.turn.tried ? null : (props.turn.items[0]?.half ?? null);
 const begun = half?.digits ?? "";
 const texts = ref<string[]>(props.turn.items.map(() => begun));
-const forward = ref<InstanceType<typeof BButton>>();
+const forward = ref<InstanceType<typeof DeskButton>>();
 const heading = ref<HTMLElement>();
 const entry = ref<{ type?: (event: KeyboardEvent) => boolean }>();
 const over = computed(() => props.kept || Boolean(props.told?.done));
@@ -191,29 +191,21 @@ function begin(): void {
       </p>
     </section>
     <footer class="foot d-flex align-items-center justify-content-end gap-3 justify-self-center">
-      <BButton
-        v-if="over"
-        ref="forward"
-        variant="bare"
-        class="go"
-        :disabled="!calm"
-        @click="once(() => emit('next'))"
-      >
+      <DeskButton v-if="over" ref="forward" class="go" :disabled="!calm" @click="once(() => emit('next'))">
         Next
-      </BButton>
+      </DeskButton>
       <template v-else>
-        <BButton
+        <DeskButton
           v-if="canShow && !turn.tried"
-          variant="bare"
           class="show-me"
           :disabled="busy || !calm"
           @click="once(() => emit('show'))"
         >
           Show me
-        </BButton>
-        <BButton variant="bare" class="go" :disabled="!ready || busy || !calm" @click="send">
+        </DeskButton>
+        <DeskButton class="go" :disabled="!ready || busy || !calm" @click="send">
           {{ busy ? "…" : turn.tried ? "Try again" : "Done" }}
-        </BButton>
+        </DeskButton>
       </template>
     </footer>
   </main>

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed, nextTick, ref, watch } from "vue";
 import type { DeskTurn } from "@/api/client";
+import DeskButton from "./DeskButton.vue";
 import { rovingFocus } from "./rovingFocus";
 
 /**
@@ -111,10 +112,9 @@ defineExpose({ type });
       aria-live="polite"
     >
       <span class="visually-hidden">Your answer: {{ said }}</span>
-      <BButton
+      <DeskButton
         v-for="part in order"
         :key="part"
-        variant="bare"
         class="place d-grid px-04 py-0 text-center"
         :class="{ open: part === at && !over, filled: chosen[part].length }"
         :aria-pressed="part === at"
@@ -125,7 +125,7 @@ defineExpose({ type });
         <span class="word">{{ chosen[part].join(" ") || "\u00a0" }}</span>
         {{ " " }}
         <span class="label tone-quiet fs-85 lh-120">{{ labelOf(part) }}</span>
-      </BButton>
+      </DeskButton>
     </p>
     <div
       v-if="!over && strip"
@@ -134,25 +134,23 @@ defineExpose({ type });
       @keydown="rovingFocus($event, root)"
     >
       <div class="choices d-flex flex-wrap justify-content-center" role="group" :aria-label="strip.label">
-        <BButton
+        <DeskButton
           v-for="word in strip.words"
           :key="word"
-          variant="bare"
           :class="{ in: chosen[at].includes(word) }"
           @click="take(word)"
         >
           {{ word }}
-        </BButton>
+        </DeskButton>
       </div>
-      <BButton
-        variant="bare"
+      <DeskButton
         class="back min-h-finger"
         :disabled="!said"
         aria-label="Undo the last word"
         @click="takeBack"
       >
         ⌫
-      </BButton>
+      </DeskButton>
     </div>
   </div>
 </template>
