@@ -34,6 +34,22 @@ RSpec.describe "The rooms" do
     end
   end
 
+  # Of core, wherever it is named: in comments too, and in programs that no other spec runs.
+  it "names only what there is" do
+    root = File.expand_path("../..", __dir__)
+    files = Dir[*%w[server bench demo spec bin].map { |folder| File.join(root, folder, "**/*.{rb,ru}") }].grep_v(%r{/vendor/})
+    named = files.flat_map { |file| File.read(file).scan(/(?<!PDF::)\bCore((?:::[A-Z]\w*)+)/).flatten.uniq }.uniq
+    expect(named.length).to be > 100
+    expect(named.reject { |name| there?(name) }).to eq([])
+  end
+
+  def there?(name)
+    name.delete_prefix("::").split("::").reduce(Vantick::Core) { |within, part| within.const_get(part, false) }
+    true
+  rescue NameError
+    false
+  end
+
   # From the foot up: each uses those before it alone.
   describe "of core" do
     core = File.expand_path("../../core/lib/vantick/core", __dir__)

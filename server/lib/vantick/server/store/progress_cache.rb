@@ -95,7 +95,7 @@ module Vantick
         end
         private_class_method :known
 
-        # @return [Hash{Integer => Array<Core::Teaching::TeacherJudgements>}] by child
+        # @return [Hash{Integer => Array<Core::Teaching::TeacherJudgement>}] by child
         def self.judgements(store, children)
           store.teacher_judgements.of(children.map(&:id)).transform_values do |some|
             some.map do |one|
