@@ -91,12 +91,13 @@ module Vantick
 
     def plan(lesson)
       settled = { **lesson.slice(:step, :minutes, :earlier), seed: TABLE[:seed] }
-      plan = Core::Teaching::LessonPlan.new(settled, Core::Wording::Conventions.default).settled
+      settings = Core::Teaching::LessonSettings.of(settled)
+      plan = Core::Teaching::LessonPlan.new(settings, Core::Wording::Conventions.default).settings
       days_ago = lesson[:days_ago]
       row = @store.lessons.add(class_id: @class[:id], day: at(days_ago)[0, 10], plan:, made_at: at(days_ago + 1))
       return unless lesson[:left_out]
 
-      @store.lessons.change(row[:id], left_out: plan[:kept].fetch(:alone).last(lesson[:left_out]), given_at: at(days_ago))
+      @store.lessons.change(row[:id], left_out: plan.kept.fetch(:alone).last(lesson[:left_out]), given_at: at(days_ago))
     end
 
     def give(plan)

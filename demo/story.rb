@@ -100,9 +100,9 @@ module Vantick
       end
 
       def keep(date, settled)
-        plan = Core::Teaching::LessonPlan.new(settled, @conventions).settled
+        plan = Core::Teaching::LessonPlan.new(Core::Teaching::LessonSettings.of(settled), @conventions).settings
         row = @store.lessons.add(class_id: @class.id, day: date.iso8601, plan:, made_at: moment(date - 1))
-        @store.lessons.change(row.id, left_out: plan[:kept].fetch(:alone).last(settled[:seed] % 3), given_at: moment(date))
+        @store.lessons.change(row.id, left_out: plan.kept.fetch(:alone).last(settled[:seed] % 3), given_at: moment(date))
       end
 
       # Of a whole dial in words and in digits in turn.

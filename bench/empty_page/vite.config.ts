@@ -5,5 +5,5 @@ export default defineConfig({
   root: new URL(".", import.meta.url).pathname,
   base: "./",
   plugins: [vue()],
-  build: { target: "es2022" },
+  build: { target: "es2022", rollupOptions: { input: ["index.html", "same_packages.html"] } },
 });

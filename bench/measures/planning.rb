@@ -19,8 +19,14 @@ module Bench
     end
 
     def recap_items(step, earlier, seed)
-      stages = Teaching::Lesson.new(step:, task: WORDS, minutes: 40, earlier:, seed:).stages.first(2)
+      stages = lesson(step:, seed:, earlier:).stages.first(2)
       stages.flat_map(&:items).select(&:time)
+    end
+
+    # Of forty minutes, on the words of a dial.
+    def lesson(step:, seed:, **context)
+      Teaching::Lesson.new(step:, task: WORDS, seed:, frame: Teaching::LessonFrame.new(minutes: 40),
+                           context: Teaching::LessonContext.new(**context))
     end
 
     def group_fits(seed)
@@ -56,8 +62,8 @@ module Bench
       steps = Curriculum::Step.with_times.select(&:whole?)
       again = steps.flat_map do |step|
         exits = (0..Sizes[:exits]).reduce([]) do |so_far, more|
-          lesson = Teaching::Lesson.new(step:, task: WORDS, minutes: 40, seed: seed + more, exit_avoid: so_far.last(2).flatten)
-          [*so_far, lesson.stages.last.items.filter_map(&:time)]
+          made = lesson(step:, seed: seed + more, exit_avoid: so_far.last(2).flatten)
+          [*so_far, made.stages.last.items.filter_map(&:time)]
         end
         exits.each_cons(2).flat_map { |before, now| now.map { |time| before.include?(time) } }
       end

@@ -19,6 +19,14 @@ module CoreHelpers
 
   def mark(task_id, shown, text) = Vantick::Core::Marking::Marker.mark(task: task(task_id), time: time(shown), text:)
 
+  # A lesson of some minutes; what else there is stands in its frame or its context.
+  def lesson_of(step:, task:, minutes:, seed: 0, **more)
+    teaching = Vantick::Core::Teaching
+    known = more.slice(*teaching::LessonContext.members)
+    teaching::Lesson.new(step:, task:, seed:, frame: teaching::LessonFrame.new(minutes:, **more.except(*known.keys)),
+                         context: teaching::LessonContext.new(**known))
+  end
+
   def all_times = Vantick::Core::Dial::DialTime.all
 end
 

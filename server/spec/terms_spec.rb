@@ -288,7 +288,7 @@ RSpec.describe Vantick::Server::Plan::Terms do
     body = set.body
     planned = coming(body).find { |lesson| lesson["recap"].any? && lesson["step"] }
     post("/api/classes/#{school_class['id']}/lessons", { day: planned["day"], step: planned["step"], minutes: planned["minutes"], seed: 1 })
-    expect(store.lessons.all(school_class["id"], limit: 1).first.plan[:earlier]).to eq(planned["recap"])
+    expect(store.lessons.all(school_class["id"], limit: 1).first.plan.earlier).to eq(planned["recap"])
     expect(lessons(get(address).body).find { |lesson| lesson["day"] == planned["day"] }["lesson_id"]).to be_an(Integer)
   end
 end

@@ -23,7 +23,7 @@ RSpec.describe Vantick::Core::Teaching::ContrastingPair do
 
   describe "in a lesson" do
     def shown(id, seed, minutes: 45)
-      lesson = Vantick::Core::Teaching::Lesson.new(step: step(id), task: task(:dial_to_words), minutes:, seed:)
+      lesson = lesson_of(step: step(id), task: task(:dial_to_words), minutes:, seed:)
       lesson.stages.find { |stage| stage.id == :show }.items.filter_map(&:time)
     end
 
@@ -42,7 +42,7 @@ RSpec.describe Vantick::Core::Teaching::ContrastingPair do
     (Vantick::Core::Curriculum::Step.with_times.select(&:whole?) - [Vantick::Core::Curriculum::Step.find(:oclock)]).each do |one|
       it "is not given away by a warm-up or a review on #{one.id}, which are full" do
         [20, 45, 75].each do |minutes|
-          lesson = Vantick::Core::Teaching::Lesson.new(step: one, task: task(:dial_to_words), minutes:, seed: minutes)
+          lesson = lesson_of(step: one, task: task(:dial_to_words), minutes:, seed: minutes)
           early = lesson.stages.select { |stage| %i[warm_up recap].include?(stage.id) }
           kinds = early.flat_map do |stage|
             stage.items.filter_map do |item|

@@ -38,7 +38,7 @@ RSpec.describe Vantick::Core::Teaching::CountingRound do
     expect(kinds.slice(:fives_facts, :fives_past, :fives, :minutes).values.uniq).to eq([:counting_round])
     %i[half_past fives_past].each do |id|
       step = Vantick::Core::Curriculum::Step.find(id)
-      lesson = Vantick::Core::Teaching::Lesson.new(step:, task: Vantick::Core::Teaching::LessonPlan.tasks(step).first, minutes: 40)
+      lesson = lesson_of(step:, task: Vantick::Core::Teaching::LessonPlan.tasks(step).first, minutes: 40)
       expect(lesson.stages.first.items.first.kind).to eq(kinds.fetch(id))
     end
   end

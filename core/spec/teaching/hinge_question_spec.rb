@@ -2,7 +2,7 @@
 
 RSpec.describe Vantick::Core::Teaching::HingeQuestion do
   def questions(step, task, minutes: 45, seed: 3)
-    described_class.of(Vantick::Core::Teaching::Lesson.new(step:, task:, minutes:, seed:), step)
+    described_class.of(lesson_of(step:, task:, minutes:, seed:), step)
   end
 
   Vantick::Core::Curriculum::Step.with_times.each do |one|

@@ -4,7 +4,7 @@
 RSpec.describe Vantick::Core::Teaching::Lesson do
   let(:core) { Vantick::Core }
 
-  def made(state) = described_class.new(step: step(state[:step]), task: task(:dial_to_words), **state.except(:step))
+  def made(state) = lesson_of(step: step(state[:step]), task: task(:dial_to_words), **state.except(:step))
 
   def progress(lesson) = lesson.stages.to_h { |stage| [stage.id, stage.items.filter_map(&:time)] }
 

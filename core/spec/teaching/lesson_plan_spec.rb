@@ -5,16 +5,19 @@ RSpec.describe Vantick::Core::Teaching::LessonPlan do
   let(:core) { Vantick::Core }
   let(:usual) { core::Wording::Conventions.default }
 
-  def plan(day: [], **settled) = Vantick::Core::Teaching::LessonPlan.new({ minutes: 40, seed: 3, **settled }, usual, day)
+  def plan(day: [], **settled)
+    settings = Vantick::Core::Teaching::LessonSettings.of(minutes: 40, seed: 3, **settled)
+    Vantick::Core::Teaching::LessonPlan.new(settings, usual, day)
+  end
 
-  def times(plan) = plan.settled[:kept]
+  def times(plan) = plan.settings.kept
 
   it "settles every time of every step's lesson, and makes the same lesson of what it settled" do
     core::Curriculum::Step.with_times.each do |one|
       next if described_class.tasks(one).empty?
 
       made = plan(step: one.id)
-      again = described_class.new(made.settled, usual)
+      again = described_class.new(made.settings, usual)
       expect(times(again)).to eq(times(made)), one.id.to_s
       expect(times(made).values.flatten).to all(match(/\A\d{1,2}:\d\d\z/))
     end
@@ -39,7 +42,7 @@ RSpec.describe Vantick::Core::Teaching::LessonPlan do
 
   it "forgets the pins of parts that a shorter lesson does not have" do
     found = plan(step: "fives", minutes: 5, kept: { show: ["9:20"] }, pinned: { show: ["9:20"], together: [] })
-    expect(found.settled[:pinned]).to eq({ show: [], together: [] })
+    expect(found.settings.pinned).to eq({ show: [], together: [] })
     expect(plan(step: "fives", minutes: 5, kept: { show: [nil] }).lesson.stages.length).to eq(2)
   end
 
@@ -48,22 +51,22 @@ RSpec.describe Vantick::Core::Teaching::LessonPlan do
     of = ->(conventions) { conventions.to_h.values_at(:counting, :past_word) }
     expect(of[own.conventions]).to eq([:landmarks, of[usual].last])
     expect(of[usual].first).not_to eq(:landmarks)
-    expect(own.settled[:method].keys).to match_array(described_class::METHOD)
+    expect(own.settings.teaching_method.keys).to match_array(described_class::METHOD)
   end
 
   it "keeps a pin with its time, and drops it where the time has gone" do
     made = plan(step: "fives")
     first = times(made)[:show].first
-    pinned = described_class.new({ **made.settled, pinned: { show: [first] } }, usual)
-    expect(pinned.settled[:pinned]).to eq(show: [first])
-    gone = described_class.new({ **pinned.settled, kept: { show: [] }, swapped: [first] }, usual)
-    expect(gone.settled[:pinned][:show]).to eq([])
+    pinned = described_class.new(made.settings.with(pinned: { show: [first] }), usual)
+    expect(pinned.settings.pinned).to eq(show: [first])
+    gone = described_class.new(pinned.settings.with(kept: { show: [] }, swapped: [first]), usual)
+    expect(gone.settings.pinned[:show]).to eq([])
   end
 
   it "says that there is no other time where a swap finds none" do
     made = plan(step: "fives")
     swapped = times(made)[:exit].each_with_index.map { |time, at| at.zero? ? nil : time }
-    found = described_class.new({ **made.settled, kept: { **times(made), exit: swapped }, swapped: [times(made)[:exit].first] }, usual)
+    found = described_class.new(made.settings.with(kept: { **times(made), exit: swapped }, swapped: [times(made)[:exit].first]), usual)
     expect(times(found)[:exit].first).not_to eq(times(made)[:exit].first)
     expect(times(found)[:exit].drop(1)).to eq(times(made)[:exit].drop(1))
   end
@@ -72,16 +75,16 @@ RSpec.describe Vantick::Core::Teaching::LessonPlan do
     it "lets pinned times stand where they stood, and chooses all others anew" do
       made = plan(step: "fives")
       pins = { together: [times(made)[:together][2]] }
-      copy = described_class.of({ **made.settled, pinned: pins }, 9, usual, [])
+      copy = described_class.of(made.settings.with(pinned: pins), 9, usual, [])
       expect(times(copy)[:together][2]).to eq(pins[:together].first)
       expect(times(copy).values.flatten & times(made).values.flatten).to eq(pins[:together])
     end
 
     it "takes the same times again where the step has no others" do
       made = plan(step: "oclock")
-      copy = described_class.of(made.settled, 9, usual, [])
+      copy = described_class.of(made.settings, 9, usual, [])
       expect(copy.lesson.stages.sum(&:missing)).to be <= made.lesson.stages.sum(&:missing)
-      expect(copy.settled[:swapped]).to eq([])
+      expect(copy.settings.swapped).to eq([])
     end
   end
 end

@@ -2,7 +2,7 @@
 
 RSpec.describe Vantick::Core::Teaching::Lesson do
   def lesson(step_id, minutes, **more)
-    described_class.new(step: step(step_id), task: task(:dial_to_words), minutes:, **more)
+    lesson_of(step: step(step_id), task: task(:dial_to_words), minutes:, **more)
   end
 
   # Items from each time to the same one again.
@@ -24,13 +24,13 @@ RSpec.describe Vantick::Core::Teaching::Lesson do
   it "takes the times of the class's own day first where halves of the day are new" do
     day = Vantick::Core::Wording::DayPlace.times([{ time: "10:15", what: "break" }, { time: "12:45", what: "lunch" },
                                                   { time: "16:00", what: "ferry" }])
-    plan = described_class.new(step: step(:day_halves), task: task(:day_half), minutes: 40, day_times: day)
+    plan = lesson_of(step: step(:day_halves), task: task(:day_half), minutes: 40, day_times: day)
     expect(plan.stages[2].items.filter_map(&:time).first(day.length)).to match_array(day)
   end
 
   Vantick::Core::Curriculum::Step.with_times.product([20, 33, 40, 75]).each do |one, minutes|
     it "fills #{minutes} minutes of #{one.id}: no time twice too early, the sum of the stages is the length" do
-      plan = described_class.new(step: one, task: one.tasks.last, minutes:, seed: minutes)
+      plan = lesson_of(step: one, task: one.tasks.last, minutes:, seed: minutes)
       expect(plan.stages.map(&:id)).to eq(%i[warm_up recap show together alone exit])
       expect(plan.stages.sum(&:minutes)).to eq(minutes)
       expect(apart(plan)).to be_empty.or(all(be >= (one.pool.length > 12 ? 10 : 5))), plan.times.join(" ")
@@ -48,7 +48,7 @@ RSpec.describe Vantick::Core::Teaching::Lesson do
       hardest = Vantick::Core::Curriculum::Step.hardest
       unlike = Vantick::Core::Teaching::LessonPlan.tasks(one).uniq { |task| [one.pool_for(task), hardest.tasks.include?(task)] }
       unlike.product(Vantick::Core::Curriculum::Step.with_times - [one]).each do |task, earlier|
-        plan = described_class.new(step: one, task:, minutes: 20, earlier: [earlier])
+        plan = lesson_of(step: one, task:, minutes: 20, earlier: [earlier])
         asked = plan.stages.flat_map(&:items).select(&:time)
         unseen = asked.reject { |item| item.task.seen?(item.time) && item.task.times.include?(item.time) }
         expect(unseen).to eq([]), "#{task.id} after #{earlier.id}"
@@ -106,7 +106,7 @@ RSpec.describe Vantick::Core::Teaching::Lesson do
   end
 
   it "asks halves of the day of its own times, and dials of the times that go before" do
-    plan = described_class.new(step: step(:day_halves), task: task(:day_half), minutes: 40)
+    plan = lesson_of(step: step(:day_halves), task: task(:day_half), minutes: 40)
     asked = plan.stages.to_h { |stage| [stage.id, stage.items.filter_map(&:task).map(&:id).uniq] }
     expect(asked).to include(exit: [:day_half], show: [:day_half], recap: [:dial_to_words])
   end
@@ -146,7 +146,7 @@ RSpec.describe Vantick::Core::Teaching::Lesson do
 
   it "has two kinds of doing at least, and one in which children move" do
     Vantick::Core::Curriculum::Step.with_times.product((0..11).to_a).each do |one, seed|
-      stages = described_class.new(step: one, task: one.tasks.last, minutes: 40, seed:).stages
+      stages = lesson_of(step: one, task: one.tasks.last, minutes: 40, seed:).stages
       ways = stages.map(&:activity).uniq
       expect([ways.length, ways.count { |id| Vantick::Core::Teaching::Activities.find(id)[:moves] }]).to match([be >= 4, be >= 1])
       expect(stages.map { |stage| stage.choices.include?(stage.activity) }).to all(be(true))
@@ -158,7 +158,7 @@ RSpec.describe Vantick::Core::Teaching::Lesson do
     expect(seated.stages.map(&:activity)).to eq(%i[chorus partner talked_through find_mistake written_alone written_alone])
     expect(lesson(:fives, 40, activities: { warm_up: :chorus, recap: :partner }).stages[3].activity).to eq(:set_clocks)
     expect { lesson(:fives, 40, activities: { exit: :walk }) }.to raise_error(Vantick::Core::UnknownName, /walk/)
-    expect(described_class.new(step: step(:day_halves), task: task(:day_half), minutes: 40).stages.flat_map(&:choices))
+    expect(lesson_of(step: step(:day_halves), task: task(:day_half), minutes: 40).stages.flat_map(&:choices))
       .not_to include(:set_clocks, :act_hands, :matched_pair)
   end
 
@@ -241,7 +241,7 @@ RSpec.describe Vantick::Core::Teaching::Lesson do
   end
 
   it "says of each stage what it is for, in a few words, another for each" do
-    stages = described_class.new(step: step(:quarters), task: task(:dial_to_words), minutes: 45).stages
+    stages = lesson_of(step: step(:quarters), task: task(:dial_to_words), minutes: 45).stages
     expect(stages.map(&:aim).uniq.length).to eq(stages.length)
     expect(stages.map { |stage| stage.aim.split.length }).to all(be_between(2, 6))
     expect(stages.map(&:aim)).to all(satisfy { |aim| aim.length <= 24 })

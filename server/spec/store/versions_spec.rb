@@ -51,7 +51,7 @@ RSpec.describe Vantick::Server::Store::SchoolFile do
       expect(old.answers.of_class(1).map { |answer| answer.slice(:time, :answer, :verdict, :step) })
         .to eq([{ time: "3:30", answer: "half past 3", verdict: "right", step: "quarters" },
                 { time: "7:45", answer: "qt7", verdict: "misread", step: "quarters" }])
-      expect(old.lessons.taught(1).map { |lesson| lesson.plan[:step] }).to eq(version >= 3 ? ["quarters"] : [])
+      expect(old.lessons.taught(1).map { |lesson| lesson.plan.step }).to eq(version >= 3 ? ["quarters"] : [])
       expect(old.teachers.find("MARIT")[:login]).to eq("Marit") if version >= 7
       expect(Dir.children(File.join(File.dirname(path), "copies"))).to eq(["before-upgrade-from-#{version}.sqlite3"])
     ensure

@@ -96,7 +96,7 @@ module Vantick
         events.on_booted do
           ready
           # What the first teacher would wait for.
-          Thread.new { Show::Facts::CATALOGUE.for(Core::Wording::Conventions.default) }
+          Thread.new { Show::Facts.prepare }
         end
         log_writer = Puma::LogWriter.new(File.open(File::NULL, "w"), $stderr)
         Puma::Launcher.new(configuration(app), log_writer:, events:).run

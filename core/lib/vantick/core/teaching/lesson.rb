@@ -38,32 +38,21 @@ module Vantick
 
         # @param step [Curriculum::Step]
         # @param task [Task] one of the step's
-        # @param minutes [Integer] one of {LENGTHS}
-        # @param earlier [Array<Curriculum::Step>] steps that are fading or not secure, for warm-up and recap; what the step
-        #   rests on where left out
-        # @param pacing [Pacing]
+        # @param frame [LessonFrame]
         # @param seed [Integer]
-        # @param avoid [Array<DialTime, DayTime>] times not to choose
-        # @param stage_minutes [Hash{Symbol => Integer}] minutes of each stage where they are not the usual ones
-        # @param kept [Hash{Symbol => Array<DialTime, DayTime, nil>}] by stage, times that stand where they stand;
-        #   nil is a place to choose for
-        # @param exit_avoid [Array<DialTime, DayTime>] times of the last exits on the step
-        # @param day_times [Array<DayTime>] of the class's own day, which come before others
-        # @param pinned [Hash{Symbol => Array<DialTime, DayTime>}] by stage, those of the kept ones that have to stay
-        # @param activities [Hash{Symbol => Symbol}] by stage, ways to work that a teacher chose
+        # @param context [LessonContext]
         # @raise [InvalidCount] where the minutes are not a lesson's, or do not fill it
         # @raise [TimeTwice] where a time of the exit is kept twice, or one that is pinned comes again too early
-        def initialize(step:, task:, minutes:, earlier: [], pacing: Pacing.new, seed: 0, avoid: [], stage_minutes: {}, kept: {},
-                       exit_avoid: [], day_times: [], pinned: {}, activities: {})
-          @pacing = pacing
-          @avoid = avoid
+        def initialize(step:, task:, frame:, seed: 0, context: LessonContext.new)
+          @pacing = context.pacing
+          @avoid = context.avoid
           @round = CountingRound.kind(step)
-          lengths = StageMinutes.of(minutes, stage_minutes)
-          @kept = kept.slice(*lengths.keys)
-          @activities = Activities.new(stages: lengths.keys, task:, seed:, plain: StageMinutes.plain?(minutes), chosen: activities)
+          lengths = StageMinutes.of(frame.minutes, frame.stage_minutes)
+          @kept = frame.kept.slice(*lengths.keys)
+          @activities = activities(frame, lengths, task, seed)
           @kinds = LessonFilling.new(lengths, task:, activities: @activities, pacing:, standing: @kept.transform_values(&:length)).kinds
-          @slots = slots(step.pool_for(task).length, pinned)
-          @supply = LessonTimes.new(step:, task:, earlier:, seed:, used: avoid | @kept.values.flatten.compact, exit_avoid:, day_times:)
+          @slots = slots(step.pool_for(task).length, frame.pinned)
+          @supply = LessonTimes.new(step:, task:, seed:, used: @avoid | @kept.values.flatten.compact, context:)
           @stages = stages_of(lengths).freeze
           freeze
         end
@@ -75,6 +64,12 @@ module Vantick
         def times = stages.flat_map { |stage| stage.items.filter_map(&:time) }
 
         private
+
+        attr_reader :pacing
+
+        def activities(frame, lengths, task, seed)
+          Activities.new(stages: lengths.keys, task:, seed:, plain: StageMinutes.plain?(frame.minutes), chosen: frame.activities)
+        end
 
         # What is kept, in every place there is.
         def slots(pool, pinned)
@@ -129,7 +124,7 @@ module Vantick
         def items(kinds, times)
           left = times.dup
           kinds.filter_map do |kind|
-            seconds = @pacing.seconds(kind)
+            seconds = pacing.seconds(kind)
             next Item.new(kind: kind == :counting_round ? @round : kind, seconds:).freeze if Pacing.timeless?(kind)
 
             time = left.shift or next

@@ -3,7 +3,7 @@
 module Vantick
   module Core
     module Teaching
-      # What a teacher settled about a lesson, as plain data, and the lesson that core makes of it.
+      # What is settled about a lesson, and the lesson that core makes of it.
       class LessonPlan
         # What a lesson can put before a whole class.
         SEEN = %i[dial hour_hand minute_hand time_of_day].freeze
@@ -25,8 +25,8 @@ module Vantick
           task&.part && tasks(step).length > 1 ? "#{name}, #{task.part}" : name
         end
 
-        # @return [Hash] the plan, with every time that stands in it
-        attr_reader :settled
+        # @return [LessonSettings] the plan, with every time that stands in it
+        attr_reader :settings
         # @return [Lesson]
         attr_reader :lesson
         # @return [Curriculum::Step]
@@ -36,18 +36,18 @@ module Vantick
         # @return [Conventions] the class's, with the lesson's method
         attr_reader :conventions
 
-        # @param settled [Hash{Symbol => Object}]
+        # @param settings [LessonSettings]
         # @param conventions [Conventions] the class's
-        # @raise [Error]
         # @param day [Array<Hash>] the class's own
-        def initialize(settled, conventions, day = [])
+        # @raise [Error]
+        def initialize(settings, conventions, day = [])
           @day = day
-          @step = Curriculum::Step.find(settled[:step])
-          @task = known_task(settled[:task])
-          @conventions = conventions.with(**settled.fetch(:method, {}).slice(*METHOD))
-          @lesson = build(settled)
-          check_swap(settled)
-          @settled = { opening: 0, swapped: [], carried: [], stage_minutes: {}, activities: {}, **settled, **computed(settled) }
+          @step = Curriculum::Step.find(settings.step)
+          @task = known_task(settings.task)
+          @conventions = conventions.with(**settings.teaching_method.slice(*METHOD))
+          @lesson = build(settings)
+          check_swap(settings)
+          @settings = settings.with(task: task.id, kept: texts, pinned: pinned(settings), method: @conventions.to_h.slice(*METHOD))
         end
 
         # @param stage [Symbol]
@@ -60,10 +60,6 @@ module Vantick
 
         private
 
-        def computed(settled)
-          { task: task.id, kept: texts, pinned: pinned(settled), method: @conventions.to_h.slice(*METHOD) }
-        end
-
         def known_task(id)
           known = LessonPlan.tasks(step)
           return known.find { |task| task.id == :dial_to_words } || known.first if id.nil?
@@ -72,19 +68,24 @@ module Vantick
             raise(UnknownName.new("task for #{step.name.downcase}", id, known.map(&:id), field: :task))
         end
 
-        def build(settled)
-          Lesson.new(step:, task:, minutes: settled[:minutes], seed: settled[:seed], stage_minutes: settled.fetch(:stage_minutes, {}),
-                     pacing: Pacing.new({}, settled.fetch(:pace, {}).transform_keys(&:to_sym)),
-                     earlier: settled.fetch(:earlier, []).map { |id| Curriculum::Step.find(id) },
-                     avoid: settled.fetch(:swapped, []).flat_map { |text| both_kinds(text) }, kept: kept_parts(settled),
-                     exit_avoid: settled.fetch(:exit_avoid, []).map { |text| kind_of_time(:exit).parse(text) },
-                     day_times: Wording::DayPlace.times(@day), pinned: parsed(settled.fetch(:pinned, {})),
-                     activities: settled.fetch(:activities, {}))
+        def build(settings) = Lesson.new(step:, task:, seed: settings.seed, frame: frame(settings), context: context(settings))
+
+        def frame(settings)
+          LessonFrame.new(**settings.to_h.slice(:minutes, :stage_minutes, :activities), kept: parsed(settings.kept),
+                          pinned: parsed(settings.pinned))
+        end
+
+        def context(settings)
+          LessonContext.new(pacing: Pacing.new({}, settings.pace.transform_keys(&:to_sym)),
+                            earlier: settings.earlier.map { |id| Curriculum::Step.find(id) },
+                            avoid: settings.swapped.flat_map { |text| both_kinds(text) },
+                            exit_avoid: settings.exit_avoid.map { |text| kind_of_time(:exit).parse(text) },
+                            day_times: Wording::DayPlace.times(@day))
         end
 
         # One place left open is a time to be swapped: it needs another.
-        def check_swap(settled)
-          open_places = settled.fetch(:kept, {}).select { |_, times| times.include?(nil) }
+        def check_swap(settings)
+          open_places = settings.kept.select { |_, times| times.include?(nil) }
           return unless open_places.values.sum { |times| times.count(nil) } == 1
 
           stage, times = open_places.first
@@ -96,8 +97,6 @@ module Vantick
 
         def both_kinds(text) = [Dial::DialTime.parse(text), *(Dial::DayTime.parse(text) if task.asks == :day)]
 
-        def kept_parts(settled) = parsed(settled.fetch(:kept, {}))
-
         def parsed(stages)
           stages.to_h { |stage, times| [stage, times.map { |text| text && kind_of_time(stage).parse(text) }] }
         end
@@ -105,10 +104,10 @@ module Vantick
         def texts = lesson.stages.to_h { |stage| [stage.id, stage.items.filter_map(&:time).map(&:to_s)] }
 
         # A pin goes with its time.
-        def pinned(settled)
-          progress = texts
-          settled.fetch(:pinned, {}).to_h do |stage, times|
-            [stage, times.map { |text| kind_of_time(stage).parse(text).to_s } & progress.fetch(stage, [])]
+        def pinned(settings)
+          there = texts
+          settings.pinned.to_h do |stage, times|
+            [stage, times.map { |text| kind_of_time(stage).parse(text).to_s } & there.fetch(stage, [])]
           end
         end
       end

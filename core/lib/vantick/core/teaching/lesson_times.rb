@@ -7,24 +7,22 @@ module Vantick
       class LessonTimes
         # @param step [Curriculum::Step]
         # @param task [Task] one of the step's
-        # @param earlier [Array<Curriculum::Step>] what is to be gone over
         # @param seed [Integer]
         # @param used [Array<DialTime, DayTime>] times not to give
-        # @param day_times [Array<DayTime>] of the class's own day
-        # @param exit_avoid [Array<DialTime, DayTime>] times of the last exits, not to give again in this one
-        def initialize(step:, task:, earlier:, seed:, used:, exit_avoid: [], day_times: [])
+        # @param context [LessonContext]
+        def initialize(step:, task:, seed:, used:, context: LessonContext.new)
           @step = step
           @task = task
           @earlier_task = Curriculum::Step.hardest.tasks.include?(task) ? task : Tasks::Task.find(:dial_to_words)
           @own = step.pool_for(task)
           @below = pools(step.foundations)
-          @gone_over = earlier.select { |one| one.tasks.include?(@earlier_task) }
-          @earlier = earlier.empty? ? @below : pools(@gone_over)
-          @parts = parts_of(earlier)
+          @gone_over = context.earlier.select { |one| one.tasks.include?(@earlier_task) }
+          @earlier = context.earlier.empty? ? @below : pools(@gone_over)
+          @parts = parts_of(context.earlier)
           @seed = seed
           @used = used.dup
-          @exit_avoid = exit_avoid
-          @day_times = day_times
+          @exit_avoid = context.exit_avoid
+          @day_times = context.day_times
         end
 
         # @return [Array<DialTime, DayTime>] all times of the step

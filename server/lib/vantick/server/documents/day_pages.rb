@@ -58,7 +58,7 @@ module Vantick
           say(format(TEXT[:need], things: needs.join("; "))) if needs.any?
           adjusted.each { |name, one| set_for(name, one) }
           say(format(TEXT[:board], words: texts[:words].join(", ")))
-          say(format(TEXT[:begin], text: texts[:openings][plan.settled[:opening] % texts[:openings].length]))
+          say(format(TEXT[:begin], text: texts[:openings][plan.settings.opening % texts[:openings].length]))
           hinges = Core::Teaching::HingeQuestion.of(plan.lesson, plan.step).to_h { |question| [question.before, question] }
           plan.lesson.stages.each { |stage| stage(stage, plan, hinges[stage.id]) }
           say(TEXT[:collect]) if plan.lesson.exit.any?

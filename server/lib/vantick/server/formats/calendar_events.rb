@@ -28,7 +28,7 @@ module Vantick
         # @return [Array<Icalendar::Event>]
         def of_lessons(lessons, off: ->(_day) { false })
           lessons.map do |lesson|
-            summary = "#{name(lesson.plan[:step])}, #{lesson.plan[:minutes]} minutes"
+            summary = "#{name(lesson.plan.step)}, #{lesson.plan.minutes} minutes"
             event("lesson-#{lesson.id}@#{@school}.vantick", lesson.day, lesson.changed_at, lesson.version, summary).tap do |made|
               made.url = "#{@address}/plan/#{lesson.id}"
               made.status = CANCELLED if off.call(lesson.day)

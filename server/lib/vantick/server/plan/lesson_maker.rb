@@ -16,20 +16,20 @@ module Vantick
         end
 
         # @param day [String]
-        # @param step [String]
+        # @param settings [Core::Teaching::LessonSettings] what a teacher settles: step, minutes, seed, and what else there is
         # @param child_ids [Array<Integer>, nil] for whom it is, where it is not for all
-        # @param settled [Hash{Symbol => Object}] minutes, seed, and what else a teacher settles
         # @return [Array(Store::Rows::Lesson, Core::Teaching::LessonPlan)]
         # @raise [Core::Error]
-        def make(day:, step:, child_ids: nil, **settled)
-          task = planned_lesson(day, step)&.fetch(:task, nil) || task_in_turn(step)
-          plan = planned({ task:, **settled, step:, **kept_lesson(day, step) })
-          [@store.lessons.add(class_id: @class.id, day:, plan: plan.settled, made_at: @now, child_ids:), plan]
+        def make(day, settings, child_ids: nil)
+          step = settings.step
+          task = settings.task || planned_lesson(day, step)&.fetch(:task, nil) || task_in_turn(step)
+          plan = planned(settings.with(task:, **kept_lesson(day, step)))
+          [@store.lessons.add(class_id: @class.id, day:, plan: plan.settings, made_at: @now, child_ids:), plan]
         end
 
-        # @param settled [Hash{Symbol => Object}]
+        # @param settings [Core::Teaching::LessonSettings]
         # @return [Core::Teaching::LessonPlan]
-        def planned(settled) = Core::Teaching::LessonPlan.new(settled, @class.wording, @class[:day])
+        def planned(settings) = Core::Teaching::LessonPlan.new(settings, @class.wording, @class.day)
 
         # @param step [String]
         # @return [String, nil] what a lesson on it is to ask: words and digits take turns, first what the class knows less of
@@ -38,7 +38,7 @@ module Vantick
           turns = Core::Term::TaskTurns.new(first: progress.order.notation)
           tasks = Array.new(2) { turns.next(Core::Curriculum::Step.find(step), expected) }
           last = @store.lessons.all(@class.id, limit: 1, step:).first
-          (tasks.find { |task| task.to_s != last&.plan&.fetch(:task).to_s } || tasks.first)&.to_s
+          (tasks.find { |task| task.to_s != last&.plan&.task.to_s } || tasks.first)&.to_s
         end
 
         # @return [Array<Symbol>] steps below whose review is due or that are not secure in this class

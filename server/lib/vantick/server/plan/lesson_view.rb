@@ -11,13 +11,13 @@ module Vantick
         class << self
           # @param row [Hash] as kept
           # @return [Hash] what a list shows of it
-          def summary(row) = { **row.slice(:id, :class_id, :child_ids, :day, :given_at), **row.plan.slice(:step, :task, :minutes) }
+          def summary(row) = { **row.slice(:id, :class_id, :child_ids, :day, :given_at), **row.plan.to_h.slice(:step, :task, :minutes) }
 
           # @param row [Hash] as kept
           # @param plan [Core::Teaching::LessonPlan]
           # @return [Hash]
           def lesson(row, plan)
-            { **row.slice(*ROW), **plan.settled.slice(*SETTLED), stages: plan.lesson.stages.map { |stage| stage(stage, plan) },
+            { **row.slice(*ROW), **plan.settings.to_h.slice(*SETTLED), stages: plan.lesson.stages.map { |stage| stage(stage, plan) },
               method_lines: Core::Reading::MethodCard.lines(plan.step, plan.conventions), exit_choice: exit_choice(plan),
               hinges: Core::Teaching::HingeQuestion.of(plan.lesson, plan.step).map { |question| hinge(question, plan.conventions) },
               needs: needs(plan.lesson) }
@@ -47,7 +47,7 @@ module Vantick
             text = item.time.to_s
             { **about, time: text, dial: item.time.dial_time.to_s, sees: item.task.sees, task: item.task.id, prompt: prompt(item, plan),
               answer: item.task.write(item.task.right_answer(item.time), plan.conventions), from_step: from_step(item, plan),
-              pinned: plan.settled[:pinned].fetch(stage.id, []).include?(text) }
+              pinned: plan.settings.pinned.fetch(stage.id, []).include?(text) }
           end
 
           # What is said of a time of the day before its half is asked for.

@@ -16,8 +16,7 @@ module Vantick
         end
 
         def plan_lesson
-          settled = { **body.except(:child_ids), child_ids: of_class(body.child_ids) }
-          lesson, plan = maker(params.class_id).make(**settled)
+          lesson, plan = maker(params.class_id).make(body.day, settings(body), child_ids: of_class(body.child_ids))
           LessonView.lesson(lesson, plan)
         end
 
@@ -27,8 +26,8 @@ module Vantick
 
         def change_lesson
           row = store.lessons.find(params.lesson_id)
-          plan = planned({ **body.except(:day, :version), **staying(row) }, row.class_id)
-          changed = { day: body.day, plan: plan.settled, changed_at: now }
+          plan = planned(settings({ **body, **staying(row) }), row.class_id)
+          changed = { day: body.day, plan: plan.settings.to_h, changed_at: now }
           LessonView.lesson(store.lessons.change(row.id, version: body.version, **changed), plan)
         end
 
@@ -64,16 +63,16 @@ module Vantick
 
         # What a change of a lesson leaves as it is: its pace, what the last one left, and at another step what comes before that.
         def staying(row)
-          earlier = row.plan[:step].to_s == body.step ? row.plan[:earlier] : earlier(row.class_id, body.step)
-          { earlier:, **row.plan.slice(:pace), carried: row.plan.fetch(:carried, []),
-            exit_avoid: store.checks.last_times(row.class_id, body.step) }
+          plan = row.plan
+          earlier = plan.step.to_s == body.step ? plan.earlier : earlier(row.class_id, body.step)
+          { earlier:, pace: plan.pace, carried: plan.carried, exit_avoid: store.checks.last_times(row.class_id, body.step) }
         end
 
         # @return [Array(Store::Rows::Lesson, Core::Teaching::LessonPlan)]
         def copied(row)
           plan = Core::Teaching::LessonCopy.of(row.plan, body.seed, conventions(row.class_id), day_of(row.class_id))
           about = { class_id: row.class_id, child_ids: row.child_ids, copied_from: row.id }
-          [store.lessons.add(**about, day: body.day, plan: plan.settled, made_at: now), plan]
+          [store.lessons.add(**about, day: body.day, plan: plan.settings, made_at: now), plan]
         end
 
         # @return [Array<Integer>, nil] the children it is for; nothing for the whole class
@@ -86,7 +85,9 @@ module Vantick
 
         def maker(class_id) = (@makers ||= {})[class_id] ||= LessonMaker.new(store, class_id, now:)
 
-        def planned(settled, class_id) = maker(class_id).planned(settled)
+        def planned(settings, class_id) = maker(class_id).planned(settings)
+
+        def settings(plain) = Core::Teaching::LessonSettings.of(plain)
 
         def earlier(class_id, step_id) = maker(class_id).earlier(step_id)
 

@@ -49,7 +49,7 @@ module Vantick
         def given_since?(day) = lessons.any? { |one| one.given_at && one.day >= day }
 
         def of_lesson(row, how)
-          Found.new(how:, day: row.day, step: row.plan[:step].to_s, task: row.plan[:task]&.to_s, minutes: row.plan[:minutes],
+          Found.new(how:, day: row.day, step: row.plan.step.to_s, task: row.plan.task&.to_s, minutes: row.plan.minutes,
                     lesson_id: row.id, recap: [])
         end
 

@@ -19,6 +19,9 @@ module Vantick
         CATALOGUE = Tables.new { |conventions| JSON.generate(Catalogue.all(conventions)) }
         TOO_MANY = "Too many settings at once. Wait a minute, then try again."
 
+        # Makes ahead what every page begins with.
+        def self.prepare = [DIAL, CATALOGUE].each { |tables| tables.for(Core::Wording::Conventions.default) }
+
         def read_dial_facts = unchanging(DIAL)
         def read_day_facts = unchanging(DAY)
         def read_catalogue = unchanging(CATALOGUE)

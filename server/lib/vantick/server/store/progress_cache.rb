@@ -122,7 +122,7 @@ module Vantick
         # Those that were given, and on other days those that were planned in the term: a lesson that nobody called off was held.
         # @return [Array<Core::Teaching::SchemeOfWork::GivenLesson>] oldest first
         def self.lessons(store, class_id)
-          given = whole(store.lessons.taught(class_id)).map { |row| given_lesson(row.plan[:step], SchoolDay.jd(row.given_at)) }
+          given = whole(store.lessons.taught(class_id)).map { |row| given_lesson(row.plan.step, SchoolDay.jd(row.given_at)) }
           days = given.map(&:day)
           (given + held(store, class_id).reject { |lesson| days.include?(lesson.day) }).sort_by.with_index { |lesson, at| [lesson.day, at] }
         end
@@ -135,7 +135,7 @@ module Vantick
         private_class_method :held
 
         # Nobody learns a step in five minutes.
-        def self.whole(lessons) = lessons.reject { |row| Core::Teaching::StageMinutes.plain?(row.plan[:minutes]) }
+        def self.whole(lessons) = lessons.reject { |row| Core::Teaching::StageMinutes.plain?(row.plan.minutes) }
 
         def self.given_lesson(step, day) = Core::Teaching::SchemeOfWork::GivenLesson.new(step: Core::Curriculum::Step.find(step), day:)
         private_class_method :whole, :given_lesson

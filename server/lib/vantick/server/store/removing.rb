@@ -17,7 +17,7 @@ module Vantick
 
           # @return [Rows::TrashItem]
           def lesson(store, lesson, now)
-            store.removed.put(:lesson, lesson, { step: lesson.plan[:step], at: lesson.day, answers: 0 }, now)
+            store.removed.put(:lesson, lesson, { step: lesson.plan.step, at: lesson.day, answers: 0 }, now)
           end
 
           # A desk whose times are its own takes them and their answers with it; where it was opened for a check, those stay.

@@ -22,7 +22,7 @@ module Vantick
         def make_lesson_stack
           row = store.lessons.find(params.lesson_id)
           maker = StackMaker.new(store, store.classes.find(row.class_id), now:)
-          { stack_id: maker.of_lesson(row, seed: row.plan[:seed]).id }
+          { stack_id: maker.of_lesson(row, seed: row.plan.seed).id }
         end
 
         private

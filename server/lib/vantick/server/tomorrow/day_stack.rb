@@ -41,8 +41,8 @@ module Vantick
         def lesson = @lesson ||= @store.lessons.find(@stack.lesson_id)
 
         def name
-          step = Core::Curriculum::Step.find(lesson.plan[:step])
-          Core::Teaching::LessonPlan.title(step, Core::Tasks::Task.find(lesson.plan[:task]), @class.wording)
+          step = Core::Curriculum::Step.find(lesson.plan.step)
+          Core::Teaching::LessonPlan.title(step, Core::Tasks::Task.find(lesson.plan.task), @class.wording)
         end
 
         # Without what was removed since.
@@ -72,7 +72,7 @@ module Vantick
           plan = Plan::LessonMaker.new(@store, @class.id, now: @stack.made_at).planned(lesson.plan)
           size = Core::Wording::English.paper(@class.wording)
           own = Documents::DayPages.new(paper: size).lesson(title, plan, adjusted:).pages
-          about = format(Documents::DayPages::TEXT[:about], class: @class.name, minutes: lesson.plan[:minutes])
+          about = format(Documents::DayPages::TEXT[:about], class: @class.name, minutes: lesson.plan.minutes)
           cover = Documents::DayPages.new(paper: size).cover(title, about, entries(sides, stacks, own.length))
           cover.pages + own
         end

@@ -49,7 +49,8 @@ module Vantick
         def maker = @maker ||= Plan::LessonMaker.new(@store, @class.id, now: @now)
 
         def lesson(found, seed)
-          return maker.make(day: found.day, step: found.step, minutes: found.minutes, seed:) unless found.lesson_id
+          settings = Core::Teaching::LessonSettings.of(step: found.step, minutes: found.minutes, seed:)
+          return maker.make(found.day, settings) unless found.lesson_id
 
           row = @store.lessons.find(found.lesson_id)
           [row, maker.planned(row.plan)]
@@ -57,7 +58,7 @@ module Vantick
 
         # Practice of what is gone over first; of the lesson's step where nothing is.
         def starter(plan, seed)
-          step = plan.settled[:earlier].to_a.map { |id| Core::Curriculum::Step.find(id) }.find { |one| kind(one) } || plan.step
+          step = plan.settings.earlier.map { |id| Core::Curriculum::Step.find(id) }.find { |one| kind(one) } || plan.step
           sheet("starter", step, seed, versions: "one", names: false, count: STARTER, child_ids: nil)
         end
 

@@ -6,13 +6,19 @@ module Vantick
       module Rows
         # A lesson that was planned, and what was left out where it was given.
         class Lesson < Row
-          json :plan, :left_out, :child_ids, :seconds
+          json :left_out, :child_ids, :seconds
+
+          def self.of(row, **beside)
+            plan = row[:plan]
+            plan = Core::Teaching::LessonSettings.of(JSON.parse(plan, symbolize_names: true, freeze: true)) if plan.is_a?(String)
+            super({ **row, plan: }, **beside)
+          end
 
           attribute :id, Types::Number
           attribute :class_id, Types::Number
           attribute :check_id, Types::Number.optional
           attribute :day, Types::Text
-          attribute :plan, Types::Hash
+          attribute :plan, Types.Instance(Core::Teaching::LessonSettings)
           attribute :left_out, Types::Array
           attribute :given_at, Types::Text.optional
           attribute :made_at, Types::Text
