@@ -21,7 +21,6 @@ import ClassTabs from "./ClassTabs.vue";
 import { moment, plusDays, today } from "@/words";
 
 /** Groups for tomorrow: each with why, what to do and its times. Any child can be moved by hand. */
-const MINUTES = 30;
 const router = useRouter();
 const facts = useFacts();
 const classes = useClasses();
@@ -75,12 +74,12 @@ const reset = (): Promise<boolean> =>
 const print = (): void => window.print();
 
 async function lesson(group: Group): Promise<void> {
-  if (!classes.current || !group.step) return;
+  if (!classes.current || !facts.catalogue || !group.step) return;
   const classId = classes.current.id;
   const body = {
     day: plusDays(today(), 1),
     step: group.step,
-    minutes: MINUTES,
+    minutes: facts.catalogue.limits.group_minutes,
     seed: newSeed(),
     child_ids: group.child_ids,
   };

@@ -22,7 +22,6 @@ import { titleOfDesk } from "./wording";
 import { clock, dayWords, moment } from "@/words";
 
 /** Opens the desks: to find where each child is, for free practice, a stage of a lesson, or its exit; for the class or some of it. */
-const MOST_IN_GROUP = 6;
 const route = useRoute();
 const router = useRouter();
 const facts = useFacts();
@@ -53,7 +52,7 @@ const { data: desks, errorMessage } = useApiQuery(listDesks, ofClass, { select: 
 const { data: lessons } = useApiQuery(listLessons, ofClass, { select: (found) => found.lessons });
 const { data: groups } = useApiQuery(
   readGroups,
-  () => classes.current && [classes.current.id, { most: MOST_IN_GROUP }],
+  () => classes.current && [classes.current.id, { most: facts.catalogue?.limits.groups }],
   { select: (found) => found.groups },
 );
 watch(lessons, (found) => (lessonId.value ??= found?.[0]?.id), { immediate: true });

@@ -5,7 +5,6 @@ import { DialFace } from "@/dial";
 import { useClasses } from "@/school";
 import { WhoWasAway } from "@/shared";
 import { counted, today } from "@/words";
-import { NEW } from "./useRun";
 
 /** The end of a lesson: what was not reached goes into the next review. */
 const props = defineProps<{
@@ -29,7 +28,7 @@ const chosen = ref(new Set(props.notReached));
 /** Each clock once, where it comes first: whoever marks it marks the clock and not the place. */
 const listed = new Set<string | null | undefined>();
 const stages = props.lesson.stages
-  .filter((stage) => NEW.includes(stage.id))
+  .filter((stage) => stage.fresh)
   .map((stage) => ({
     ...stage,
     items: stage.items.filter((one) => !listed.has(one.time) && listed.add(one.time)),

@@ -44,10 +44,6 @@ interface Place {
   reached: string[];
 }
 
-const PAPER = ["alone", "exit"];
-/** Stages whose times are worth going over when they were not reached. */
-export const NEW = ["show", "together", "alone"];
-
 /** A lesson that was left open over lunch has no longer item than this. */
 const AN_HOUR = 3600;
 
@@ -59,7 +55,7 @@ export function useRun(id: string, lesson: () => Lesson | null): Running {
   const itemAt = toRef(place.value, "itemAt");
   const stages = computed(() => lesson()?.stages ?? []);
   const stage = computed(() => stages.value[stageAt.value]);
-  const together = computed(() => PAPER.includes(stage.value?.id ?? ""));
+  const together = computed(() => stage.value?.on_paper ?? false);
   /** The clock that all are asked first is shown first, on boards: one look tells whether to go on. */
   const asked = (own: LessonItem[]): RunItem[] => {
     const hinge = lesson()?.hinges.find((one) => one.before === stage.value?.id);
@@ -132,7 +128,7 @@ export function useRun(id: string, lesson: () => Lesson | null): Running {
   );
   const notReached = computed(() =>
     stages.value
-      .filter((one) => NEW.includes(one.id))
+      .filter((one) => one.fresh)
       .flatMap((one) =>
         one.items.flatMap((it) =>
           it.time && !place.value.reached.includes(`${one.id} ${it.time}`) ? it.time : [],

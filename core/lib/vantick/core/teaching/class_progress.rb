@@ -121,7 +121,7 @@ module Vantick
         def review_due(step) = by_child.select { |_, one| one.review_due.include?(step) }.keys
 
         # Days that are told of as lately.
-        LATELY = 7
+        LATELY = TeachingNumbers.of(:newly_secure_days)
 
         # @param key [Object] of a child
         # @return [Array<Curriculum::Step>] secure by now, and not yet {LATELY} days ago

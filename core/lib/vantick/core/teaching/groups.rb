@@ -7,9 +7,9 @@ module Vantick
       # largest needs keep a group of their own; beside them one group, of any size, of those who only go on and need no leading.
       # A teacher can move any child by hand.
       class Groups
-        # How many a teacher can lead, and how many work in one (judgement).
-        MOST_GROUPS = 4
-        MOST_CHILDREN = 8
+        # How many a teacher can lead, and how many work in one.
+        MOST_GROUPS = TeachingNumbers.of(:group_count)
+        MOST_CHILDREN = TeachingNumbers.of(:group_children)
         # A group is named for a misreading that so large a part of it has.
         NAMED_FROM = 0.5
         # Times that show what a group works on.

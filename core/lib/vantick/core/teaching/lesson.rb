@@ -8,8 +8,8 @@ module Vantick
       class Lesson
         # Minutes (judgement): from five minutes a day to a double lesson.
         LENGTHS = (5..75)
-        # Minutes of a lesson of which nobody has said how long it is (judgement).
-        USUAL = 40
+        # Minutes of a lesson of which nobody has said how long it is.
+        USUAL = TeachingNumbers.of(:lesson_minutes)
         # In the order in which they choose their times: the exit first, so that it tells most; then what is
         # new, then what is gone over again.
         CHOSEN = %i[exit show together alone recap warm_up].freeze

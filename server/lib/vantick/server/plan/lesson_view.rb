@@ -26,7 +26,9 @@ module Vantick
           private
 
           def stage(stage, plan)
-            { **stage.to_h.slice(:id, :name, :aim, :minutes, :missing, :activity, :choices), spare_seconds: stage.spare_seconds.round,
+            kind = Core::Teaching::StageMinutes::STAGES.fetch(stage.id)
+            { **stage.to_h.slice(:id, :name, :aim, :minutes, :missing, :activity, :choices), fresh: kind.fetch(:fresh, false),
+              on_paper: kind.fetch(:on_paper, false), spare_seconds: stage.spare_seconds.round,
               left_out: stage.left_out.map(&:to_s), items: stage.items.map { |item| item(item, stage, plan) } }
           end
 

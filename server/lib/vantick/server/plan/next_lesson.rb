@@ -7,7 +7,7 @@ module Vantick
       # page for tomorrow and what is printed for it ask here, so that they cannot disagree.
       class NextLesson
         # Days for which a lesson that was planned and not given is offered again.
-        WEEK = 7
+        OFFERED_AGAIN = Core::Teaching::TeachingNumbers.of(:offered_again_days)
         # Lessons that are looked through.
         LOOKED = 30
         # @!attribute how [Symbol] `:made`, `:late` (its day is over), `:planned` in the term, or `:proposed`
@@ -43,7 +43,7 @@ module Vantick
           return of_lesson(coming.last, :made) if coming.any?
 
           missed = over.first
-          of_lesson(missed, :late) if missed && missed.day >= (@today - WEEK).iso8601 && !given_since?(missed.day)
+          of_lesson(missed, :late) if missed && missed.day >= (@today - OFFERED_AGAIN).iso8601 && !given_since?(missed.day)
         end
 
         def given_since?(day) = lessons.any? { |one| one.given_at && one.day >= day }

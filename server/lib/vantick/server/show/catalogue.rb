@@ -48,11 +48,16 @@ module Vantick
               kinds: Core::Teaching::Pacing::KINDS.values.map { |kind| lesson_kind(kind) },
               lengths: { least: Core::Teaching::Lesson::LENGTHS.min, most: Core::Teaching::Lesson::LENGTHS.max,
                          usual: Core::Teaching::Lesson::USUAL },
-              limits: { least_stage_minutes: Core::Teaching::StageMinutes::LEAST, groups: Core::Teaching::Groups::MOST_GROUPS },
+              limits: limits,
               counting: counting_round, often_off: Core::Term::Days::OFTEN_OFF,
               desk_stages: Core::Teaching::StageMinutes.at_desks.map do |id|
                 Core::Teaching::StageMinutes::STAGES.fetch(id).slice(:id, :name)
               end }
+          end
+
+          def limits
+            { least_stage_minutes: Core::Teaching::StageMinutes::LEAST, groups: Core::Teaching::Groups::MOST_GROUPS,
+              group_minutes: Core::Teaching::TeachingNumbers.of(:group_minutes) }
           end
 
           def counting_round

@@ -5,8 +5,8 @@ module Vantick
     module Tomorrow
       # Puts together what is printed for a lesson's day: a starter for all, a sheet for each child of each group, slips for the exit.
       class StackMaker
-        # Exercises of a starter: what is done while the class comes in (judgement).
-        STARTER = 6
+        # Exercises of a starter.
+        STARTER = Core::Teaching::TeachingNumbers.of(:starter_exercises)
 
         # @param store [Store::Database]
         # @param school_class [Store::Rows::SchoolClass]

@@ -1,0 +1,26 @@
+# frozen_string_literal: true
+
+module Vantick
+  module Core
+    module Teaching
+      # Numbers of a teaching week, from data/teaching.yml.
+      module TeachingNumbers
+        ROWS = Facts::DataFile.load("teaching").each do |name, row|
+          missing = %i[value unit reason].find { |key| row[key].nil? }
+          raise InvalidData, "teaching.yml: #{name} has no #{missing}" if missing
+        end
+        private_constant :ROWS
+
+        # @param name [Symbol] such as `:group_minutes`
+        # @return [Integer] in the unit that data/teaching.yml names
+        # @raise [UnknownName]
+        # @example
+        #   TeachingNumbers.of(:group_minutes) # 30
+        def self.of(name)
+          row = ROWS[name] || raise(UnknownName.new("number", name, ROWS.keys))
+          row[:value]
+        end
+      end
+    end
+  end
+end
