@@ -83,7 +83,7 @@ module Bench
       JS
     end
 
-    measure(:home_first_load, "time until Home says something, on a new server, over an empty page of the same packages", "<= 1.5") do |_seed|
+    measure(:home_first_load, "time until Home says something, over an empty page of the same packages", "<= 1.5") do |_seed|
       home_first_load
     end
   end

@@ -86,7 +86,8 @@ RSpec.describe "Adjustments for one child" do
     it "is no matter of whoever gives the lesson: it stands on no page for them" do
       adjustments = Vantick::Core::Teaching::Adjustments
       step = Vantick::Core::Curriculum::Step.find(:quarters)
-      plan = Vantick::Core::Teaching::LessonPlan.new(Vantick::Core::Teaching::LessonSettings.of(step: :quarters, minutes: 45, seed: 1), Vantick::Core::Wording::Conventions.default)
+      settings = Vantick::Core::Teaching::LessonSettings.of(step: :quarters, minutes: 45, seed: 1)
+      plan = Vantick::Core::Teaching::LessonPlan.new(settings, Vantick::Core::Wording::Conventions.default)
       set = { "Anneke" => adjustments.new(home: "pl"), "Bram" => adjustments.new(home: "de", larger: true) }
       pages = Vantick::Server::Documents::DayPages.new.lesson(step.name, plan, adjusted: set).pages
       told = pages.flat_map { |page| page.marks.grep(Vantick::Server::Documents::Page::Text) }.map(&:text).join(" ")

@@ -44,15 +44,14 @@ module Vantick
         # @raise [InvalidCount] where the minutes are not a lesson's, or do not fill it
         # @raise [TimeTwice] where a time of the exit is kept twice, or one that is pinned comes again too early
         def initialize(step:, task:, frame:, seed: 0, context: LessonContext.new)
-          @pacing = context.pacing
-          @avoid = context.avoid
+          @context = context
           @round = CountingRound.kind(step)
           lengths = StageMinutes.of(frame.minutes, frame.stage_minutes)
           @kept = frame.kept.slice(*lengths.keys)
           @activities = activities(frame, lengths, task, seed)
           @kinds = LessonFilling.new(lengths, task:, activities: @activities, pacing:, standing: @kept.transform_values(&:length)).kinds
           @slots = slots(step.pool_for(task).length, frame.pinned)
-          @supply = LessonTimes.new(step:, task:, seed:, used: @avoid | @kept.values.flatten.compact, context:)
+          @supply = LessonTimes.new(step:, task:, seed:, used: avoid | @kept.values.flatten.compact, context:)
           @stages = stages_of(lengths).freeze
           freeze
         end
@@ -65,7 +64,9 @@ module Vantick
 
         private
 
-        attr_reader :pacing
+        def pacing = @context.pacing
+
+        def avoid = @context.avoid
 
         def activities(frame, lengths, task, seed)
           Activities.new(stages: lengths.keys, task:, seed:, plain: StageMinutes.plain?(frame.minutes), chosen: frame.activities)
@@ -74,7 +75,7 @@ module Vantick
         # What is kept, in every place there is.
         def slots(pool, pinned)
           kept = places.to_h { |id, count| [id, Array.new(count) { |at| kept_times(id)[at] }] }
-          LessonRepeats.settled(kept, pool - kept.fetch(LessonShares::EXIT, []).compact.length - @avoid.length, pinned)
+          LessonRepeats.settled(kept, pool - kept.fetch(LessonShares::EXIT, []).compact.length - avoid.length, pinned)
         end
 
         def places = @places ||= @kinds.transform_values { |kinds| kinds.count { |kind| !Pacing.timeless?(kind) } }
@@ -89,7 +90,7 @@ module Vantick
         def repeated(found)
           return found unless found.values.any? { |times| times.include?(nil) }
 
-          LessonRepeats.new(found, own: @supply.own, unknown: @supply.unknown, barred: @avoid).filled
+          LessonRepeats.new(found, own: @supply.own, unknown: @supply.unknown, barred: avoid).filled
         end
 
         # In the order in which they choose.

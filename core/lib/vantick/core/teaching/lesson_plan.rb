@@ -72,7 +72,7 @@ module Vantick
 
         def frame(settings)
           LessonFrame.new(**settings.to_h.slice(:minutes, :stage_minutes, :activities), kept: parsed(settings.kept),
-                          pinned: parsed(settings.pinned))
+                                                                                        pinned: parsed(settings.pinned))
         end
 
         def context(settings)

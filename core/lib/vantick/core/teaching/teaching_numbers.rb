@@ -5,11 +5,12 @@ module Vantick
     module Teaching
       # Numbers of a teaching week, from data/teaching.yml.
       module TeachingNumbers
+        PARTS = %i[value unit reason].freeze
         ROWS = Facts::DataFile.load("teaching").each do |name, row|
-          missing = %i[value unit reason].find { |key| row[key].nil? }
+          missing = PARTS.find { |key| row[key].nil? }
           raise InvalidData, "teaching.yml: #{name} has no #{missing}" if missing
         end
-        private_constant :ROWS
+        private_constant :PARTS, :ROWS
 
         # @param name [Symbol] such as `:group_minutes`
         # @return [Integer] in the unit that data/teaching.yml names

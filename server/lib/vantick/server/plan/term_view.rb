@@ -51,7 +51,7 @@ module Vantick
 
           def lesson(lesson, made, given, today)
             held = given.fetch(lesson[:day], []).first
-            { task: nil, **lesson, settled: lesson[:settled], over: lesson[:day] < today, given: held && held.plan.step,
+            { task: nil, **lesson, settled: lesson[:settled], over: lesson[:day] < today, given: held&.plan&.step,
               lesson_id: (held || made.fetch(lesson[:day], []).first)&.id }
           end
         end

@@ -40,7 +40,7 @@ module Vantick
         def add(class_id:, day:, plan:, made_at:, copied_from: nil, child_ids: nil)
           child_ids &&= JSON.generate(child_ids)
           find(@db[:lessons].insert(class_id:, day:, plan: JSON.generate(plan.to_h), made_at:, changed_at: made_at, copied_from:,
-                              child_ids:))
+                                    child_ids:))
         end
 
         # What a page has settled is changed by a new plan alone: a check made of its exit is no other version of it.
