@@ -6,20 +6,17 @@ module Vantick
       # Every place in which something of a child is kept. A copy of everything and an erasure both go through this one list, so that
       # what is erased is what can be asked for.
       module ChildPlaces
-        OF_ANSWERS = ->(table, db, ids) { db[table].where(answer_id: db[:answers].where(child_id: ids).select(:id)) }
-        PIECES = lambda do |db, ids|
-          own_pages = db[:scan_pages].where(child_id: ids).select(:id)
-          db[:scan_pieces].where(Sequel.|({ child_id: ids }, { scan_page_id: own_pages }))
-        end
-        OWN = ->(table, db, ids) { db[table].where(child_id: ids) }.curry
+        OWN = ->(table, db, ids) { Ownership.rows(db, table, :children, ids) }.curry
+        # On pages of the child's, and by the child's hand on any other.
+        PIECES = ->(db, ids) { OWN[:scan_pieces, db, ids].or(child_id: ids) }
 
         # The farthest from the child first.
         ALL = [
           Places::Rows.new("pieces of handwriting", { scan_pieces: %i[child_id scan_page_id], scan_pages: %i[child_id] },
                            %i[id item_id kind seen guesses settled_at], &PIECES),
           Places::Rows.new("pages of paper", { scan_pages: %i[child_id] }, %i[id number state check_id page], &OWN[:scan_pages]),
-          Places::Rows.new("second tries", { tries: %i[answer_id] }, %i[answer_id answered_at answer verdict], &OF_ANSWERS.curry[:tries]),
-          Places::Rows.new("rulings", { overrules: %i[answer_id] }, %i[answer_id verdict ruled_at], &OF_ANSWERS.curry[:overrules]),
+          Places::Rows.new("second tries", { tries: %i[answer_id] }, %i[answer_id answered_at answer verdict], &OWN[:tries]),
+          Places::Rows.new("rulings", { overrules: %i[answer_id] }, %i[answer_id verdict ruled_at], &OWN[:overrules]),
           Places::Rows.new("tasks on devices", { turns: %i[child_id] }, %i[asked_at done_at step task reason tries], &OWN[:turns]),
           Places::Rows.new("sign-ins on devices", { seats: %i[child_id] }, %i[desk_id joined_at step round round_began_at], &OWN[:seats]),
           Places::Rows.new("answers", { answers: %i[child_id] }, %i[id item_id answered_at answer verdict corrects_id], &OWN[:answers]),

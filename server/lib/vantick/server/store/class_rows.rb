@@ -15,27 +15,22 @@ module Vantick
           def delete(database, id) = rows.call(database, id).delete
         end
 
-        OF_DESKS = ->(table) { ->(db, id) { db[table].where(desk_id: db[:desks].where(class_id: id).select(:id)) } }
-        OF_TERMS = ->(table) { ->(db, id) { db[table].where(term_id: db[:terms].where(class_id: id).select(:id)) } }
-        OF_CHECKS = ->(table) { ->(db, id) { db[table].where(check_id: db[:checks].where(class_id: id).select(:id)) } }
-        OWN = ->(table) { ->(db, id) { db[table].where(class_id: id) } }
-        UNANSWERED = lambda do |db, id|
-          db[:items].where(check_id: db[:checks].where(class_id: id).select(:id)).exclude(id: db[:answers].select(:item_id))
+        OWN = lambda do |table, &but|
+          Place.new(Ownership.columns(table, :classes), lambda do |db, id|
+            rows = Ownership.rows(db, table, :classes, [id])
+            but ? but.call(rows, db) : rows
+          end)
         end
+        private_constant :OWN
 
         ALL = [
-          *(0..2).map { |at| Place.new({ scans: %i[class_id] }, ->(db, id) { Scans.rows(db, db[:scans].where(class_id: id))[at] }) },
-          *%i[removed lists_taken shares calendar_addresses access_tokens].map { |table| Place.new({ table => %i[class_id] }, OWN[table]) },
-          *%i[forecasts term_plans].map { |table| Place.new({ table => %i[term_id], terms: %i[class_id] }, OF_TERMS[table]) },
-          Place.new({ terms: %i[class_id] }, OWN[:terms]),
-          *%i[kept_groups stacks].map { |table| Place.new({ table => %i[class_id] }, OWN[table]) },
+          *%i[scan_pieces scan_pages scans removed lists_taken shares calendar_addresses access_tokens forecasts term_plans terms
+              kept_groups stacks].map(&OWN),
           # Erasures of its children go on to their end.
-          Place.new({ jobs: %i[class_id kind] }, ->(db, id) { db[:jobs].where(class_id: id).exclude(kind: "erasure") }),
-          *%i[turns seats].map { |table| Place.new({ table => %i[desk_id], desks: %i[class_id] }, OF_DESKS[table]) },
-          *%i[boards desks lessons].map { |table| Place.new({ table => %i[class_id] }, OWN[table]) },
-          Place.new({ answer_imports: %i[check_id], checks: %i[class_id] }, OF_CHECKS[:answer_imports]),
-          Place.new({ items: %i[check_id] }, UNANSWERED),
-          Place.new({ checks: %i[class_id] }, ->(db, id) { db[:checks].where(class_id: id).exclude(id: db[:items].select(:check_id)) }),
+          OWN.call(:jobs) { |jobs, _| jobs.exclude(kind: "erasure") },
+          *%i[turns seats boards desks lessons answer_imports].map(&OWN),
+          OWN.call(:items) { |items, db| items.exclude(id: db[:answers].select(:item_id)) },
+          OWN.call(:checks) { |checks, db| checks.exclude(id: db[:items].select(:check_id)) },
           Place.new({ classes: %i[id] }, ->(db, id) { db[:classes].where(id:).exclude(id: db[:checks].select(:class_id)) })
         ].freeze
         UNNAMED = { name: "-", school: "", day: "[]", account_id: nil }.freeze

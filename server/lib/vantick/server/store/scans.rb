@@ -153,8 +153,7 @@ module Vantick
 
         # @return [Array<Sequel::Dataset>] what belongs to files, the farthest first
         def self.rows(database, scans)
-          pages = database[:scan_pages].where(scan_id: scans.select(:id))
-          [database[:scan_pieces].where(scan_page_id: pages.select(:id)), pages, scans]
+          [*%i[scan_pieces scan_pages].map { |table| Ownership.rows(database, table, :scans, scans) }, scans]
         end
 
         private

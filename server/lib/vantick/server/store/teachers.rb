@@ -14,30 +14,15 @@ module Vantick
                   "item_id" => "clock", "to_class_id" => "class", "removed_id" => "deleted item", "account_id" => "account",
                   "scan_id" => "file", "scan_page_id" => "page", "piece_id" => "piece of paper",
                   "stack_id" => "stack" }.freeze
-        # Where the class stands that something belongs to, by the parameter that names it.
-        CLASS_OF = {
-          "class_id" => ->(db, id) { db[:classes].where(id:).select_map(:id) },
-          "to_class_id" => ->(db, id) { db[:classes].where(id:).select_map(:id) },
-          "scan_id" => ->(db, id) { db[:scans].where(id:).select_map(:class_id) },
-          "scan_page_id" => lambda do |db, id|
-            db[:scan_pages].join(:scans, id: :scan_id).where(Sequel[:scan_pages][:id] => id).select_map(:class_id)
-          end,
-          "piece_id" => lambda do |db, id|
-            db[:scan_pieces].join(:scan_pages, id: :scan_page_id).join(:scans, id: :scan_id)
-                            .where(Sequel[:scan_pieces][:id] => id).select_map(:class_id)
-          end,
-          "stack_id" => ->(db, id) { db[:stacks].where(id:).select_map(:class_id) },
-          "check_id" => ->(db, id) { db[:checks].where(id:).select_map(:class_id) },
-          "lesson_id" => ->(db, id) { db[:lessons].where(id:).select_map(:class_id) },
-          "removed_id" => ->(db, id) { db[:removed].where(id:).select_map(:class_id) },
-          "desk_id" => ->(db, id) { db[:desks].where(id:).select_map(:class_id) },
-          "code" => ->(db, codes) { db[:checks].where(code: codes.map { |code| Codes.tidy(code) }).select_map(:class_id) },
-          "child_id" => ->(db, id) { db[:children].where(id:).select_map(:class_id) },
-          "other_id" => ->(db, id) { db[:children].where(id:).select_map(:class_id) },
-          "child_ids" => ->(db, id) { db[:children].where(id:).select_map(:class_id) },
-          "item_id" => ->(db, id) { db[:items].join(:checks, id: :check_id).where(Sequel[:items][:id] => id).select_map(:class_id) },
-          "answer_id" => ->(db, uuid) { db[:answers].join(:children, id: :child_id).where(uuid:).select_map(:class_id) }
+        # The tables of what parameters name.
+        TABLES = {
+          "class_id" => :classes, "to_class_id" => :classes, "child_id" => :children, "other_id" => :children, "child_ids" => :children,
+          "check_id" => :checks, "code" => :checks, "item_id" => :items, "answer_id" => :answers, "lesson_id" => :lessons,
+          "desk_id" => :desks, "stack_id" => :stacks, "removed_id" => :removed, "scan_id" => :scans, "scan_page_id" => :scan_pages,
+          "piece_id" => :scan_pieces
         }.freeze
+        # The columns by which they name it, where that is not its id.
+        KEYS = { "code" => :code, "answer_id" => :uuid }.freeze
 
         def initialize(database)
           @db = database
@@ -90,7 +75,7 @@ module Vantick
         # @return [Symbol] the least that the account may do in any of these classes, one of {Shares::RIGHTS}
         # @raise [Missing] naming the first of them that is not the account's
         def check_owned(account_id, named)
-          rights = named.slice(*CLASS_OF.keys).map do |name, value|
+          rights = named.slice(*TABLES.keys).map do |name, value|
             values = Array(value)
             right(account_id, name, values) || raise_missing(account_id, name, values)
           end
@@ -101,15 +86,22 @@ module Vantick
         # @param named [Hash{String => Object}] what a request names, one thing or a list
         # @raise [Missing] naming the first of them that is in another class
         def check_class(class_id, named)
-          named.slice(*CLASS_OF.keys).each do |name, value|
-            other = Array(value).find { |one| CLASS_OF.fetch(name).call(@db, [one]) != [class_id] }
+          named.slice(*TABLES.keys).each do |name, value|
+            other = Array(value).find { |one| classes(name, [one]) != [class_id] }
             raise Missing.new(KINDS.fetch(name), other.to_s[0, 40], field: name) if other
           end
         end
 
+        # @return [Array<Integer>] for each thing that is there, its class
+        def classes(name, values)
+          values = values.map { |code| Codes.tidy(code) } if name == "code"
+          Ownership.classes(@db, TABLES.fetch(name), KEYS.fetch(name, :id), values)
+        end
+        private :classes
+
         # @return [Symbol, nil] where each of them is there, in a class that this account has
         def right(account_id, name, values)
-          classes = CLASS_OF.fetch(name).call(@db, values)
+          classes = classes(name, values)
           return if classes.length != values.uniq.length
 
           rights = Shares.new(@db).rights(account_id, classes)

@@ -8,25 +8,11 @@ module Vantick
       class Trash
         # Days for which they can be brought back.
         DAYS = 30
-        # The tables that hold a thing, itself first; each with how its rows are found.
+        # The tables that hold a thing, itself first.
         TREES = {
-          check: {
-            checks: ->(db, id) { db[:checks].where(id:) },
-            items: ->(db, id) { db[:items].where(check_id: id) },
-            answer_imports: ->(db, id) { db[:answer_imports].where(check_id: id) },
-            desks: ->(db, id) { db[:desks].where(check_id: id) },
-            answers: ->(db, id) { db[:answers].where(item_id: db[:items].where(check_id: id).select(:id)) },
-            overrules: ->(db, id) { db[:overrules].where(answer_id: TREES[:check][:answers].call(db, id).select(:id)) },
-            tries: ->(db, id) { db[:tries].where(answer_id: TREES[:check][:answers].call(db, id).select(:id)) },
-            seats: ->(db, id) { db[:seats].where(desk_id: db[:desks].where(check_id: id).select(:id)) },
-            turns: ->(db, id) { db[:turns].where(desk_id: db[:desks].where(check_id: id).select(:id)) }
-          },
-          lesson: { lessons: ->(db, id) { db[:lessons].where(id:) } },
-          desk: {
-            desks: ->(db, id) { db[:desks].where(id:) },
-            seats: ->(db, id) { db[:seats].where(desk_id: id) },
-            turns: ->(db, id) { db[:turns].where(desk_id: id) }
-          }
+          check: %i[checks items answer_imports desks answers overrules tries seats turns],
+          lesson: %i[lessons],
+          desk: %i[desks seats turns]
         }.freeze
         # What points at a thing from outside of it, and is pointed there again.
         POINTERS = {
@@ -101,10 +87,15 @@ module Vantick
 
         # @return [Hash{Symbol => Array<Hash>}] its rows, which are in no table any more
         def taken(kind, id)
-          tree = TREES.fetch(kind)
-          found = tree.transform_values { |rows| rows.call(@db, id).order(:id).all }
-          tree.to_a.reverse_each { |_, rows| rows.call(@db, id).delete }
+          rows = rows(kind, id)
+          found = rows.transform_values { |some| some.order(:id).all }
+          rows.values.reverse_each(&:delete)
           found
+        end
+
+        def rows(kind, id)
+          own, *others = TREES.fetch(kind)
+          { own => @db[own].where(id:), **others.to_h { |table| [table, Ownership.rows(@db, table, own, [id])] } }
         end
 
         def point_again(pointing, id)
