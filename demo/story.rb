@@ -64,9 +64,13 @@ module Vantick
 
       def week(number) = @first + (number * WEEK)
 
-      def holidays = TABLE[:holidays].map { |one| { from: week(one[:week]), to: week(one[:week] + one[:weeks]) - 1, name: one[:name] } }
+      def holidays
+        TABLE[:holidays].map do |holiday|
+          { from: week(holiday[:week]), to: week(holiday[:week] + holiday[:weeks]) - 1, name: holiday[:name] }
+        end
+      end
 
-      def off = holidays.map { |one| one[:from].jd..one[:to].jd }
+      def off = holidays.map { |holiday| holiday[:from].jd..holiday[:to].jd }
 
       def slots
         @slots ||= days.reject { |slot| Story.ill?(slot.day - @first.jd) }

@@ -30,7 +30,7 @@ module Vantick
 
       def settings(holidays)
         last = (@today + (Story::TABLE[:ahead] * Story::WEEK)).iso8601
-        days_off = holidays.map { |one| { **one, from: one[:from].iso8601, to: one[:to].iso8601 } } + often_off
+        days_off = holidays.map { |holiday| { **holiday, from: holiday[:from].iso8601, to: holiday[:to].iso8601 } } + often_off
         { first_day: @first.iso8601, last_day: last, weekdays: Story::TABLE[:weekdays], days_off:, aim: Story::TABLE[:aim], aim_day: last }
       end
 

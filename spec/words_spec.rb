@@ -18,9 +18,9 @@ RSpec.describe "The words of Vantick" do
   def pattern(phrase) = /(?<![\p{L}-])#{Regexp.escape(phrase).gsub('\ ', '\s+')}(?![\p{L}-])/i
 
   # Names of what is in code are no words to read.
-  said = Texts.all.to_h { |one| [one, one.text.gsub(/`[^`]*`|\{\{.*?\}\}|\$\{.*?\}|%<?\{?\w+\}?>?/, " ")] }
+  said = Texts.all.to_h { |text| [text, text.text.gsub(/`[^`]*`|\{\{.*?\}\}|\$\{.*?\}|%<?\{?\w+\}?>?/, " ")] }
 
-  define_method(:using) { |texts, phrase| pattern(phrase).then { |use| texts.select { |one| said[one].match?(use) }.map(&:to_s) } }
+  define_method(:using) { |texts, phrase| pattern(phrase).then { |use| texts.select { |text| said[text].match?(use) }.map(&:to_s) } }
 
   def words(sentence) = sentence.scan(/[\p{L}\d%][\p{L}\d'’%{}_-]*/).length
 
@@ -32,7 +32,7 @@ RSpec.describe "The words of Vantick" do
   end
 
   it "are read from everywhere: pages, tables, the server, the contract and the docs" do
-    places = Texts.all.map { |one| one.place[%r{\A[\w.]+(/\w+)?}] }.tally
+    places = Texts.all.map { |text| text.place[%r{\A[\w.]+(/\w+)?}] }.tally
     %w[web/src core/data core/lib server/lib server/openapi README.md docs/tour cli/lib].each do |place|
       expect(places.keys.grep(/\A#{place}/)).not_to be_empty, place
     end

@@ -46,13 +46,13 @@ module Bench
 
       def knows?(kind, day)
         part = ALONE.fetch(kind, kind)
-        has?(part, :say, day) && has?(part, :write, day) && misreadings.none? { |one| hinders?(one, part) }
+        has?(part, :say, day) && has?(part, :write, day) && misreadings.none? { |misreading| hinders?(misreading, part) }
       end
 
       def lesson(kinds, day)
         parts = kinds.flat_map { |kind| TAUGHT.fetch(kind, [kind]) }.uniq
         parts.each { |part| taught(part, day, @learns * (parts.length**-0.5)) }
-        misreadings.reject! { |one| parts.any? { |part| hinders?(one, part) } && @random.rand < 0.3 }
+        misreadings.reject! { |misreading| parts.any? { |part| hinders?(misreading, part) } && @random.rand < 0.3 }
       end
 
       def practice(kind, day)
@@ -62,7 +62,7 @@ module Bench
       def answer(kind, time, task, day, _place = 0)
         return other(time, task) if @random.rand < @wild
 
-        wrong = misreadings.map { |one| predicted(one, time, task) }.find(&:any?)
+        wrong = misreadings.map { |misreading| predicted(misreading, time, task) }.find(&:any?)
         return wrong.sample(random: @random) if wrong && @random.rand < 0.8
         return task.right_answer(time) if has?(ALONE.fetch(kind, kind), WAYS[task.notation], day) ? @random.rand > 0.05 : lucky?(task)
 

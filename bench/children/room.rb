@@ -86,7 +86,7 @@ module Bench
       end
 
       def by_habit(time, task)
-        found = misreadings.flat_map { |one| Vantick::Core::Reading::Predictions.of(task).at(time).fetch(one, []) }.first
+        found = misreadings.flat_map { |misreading| Vantick::Core::Reading::Predictions.of(task).at(time).fetch(misreading, []) }.first
         found if found && @lot.rand < 0.75
       end
 

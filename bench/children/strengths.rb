@@ -48,7 +48,7 @@ module Bench
       def knows?(kind, day)
         both = %i[dial_to_words dial_to_digital].map { |id| Vantick::Core::Tasks::Task.find(id) }
         both = [Vantick::Core::Curriculum::Step.find(kind).tasks.first] if %i[hour_hand fives_facts day_halves].include?(kind)
-        misreadings.none? { |one| reach(one, kind) } && both.all? { |task| chance(kind, task, day) >= 0.8 }
+        misreadings.none? { |misreading| reach(misreading, kind) } && both.all? { |task| chance(kind, task, day) >= 0.8 }
       end
 
       def lesson(kinds, day)
@@ -56,13 +56,13 @@ module Bench
           gain(kind, day, @own_pace * 1.5 / (kinds.length**0.5))
           SPREADS.fetch(kind, []).each { |other| gain(other, day, @own_pace * 0.35 / (kinds.length**0.5)) }
         end
-        misreadings.clear if kinds.any? { |kind| misreadings.any? { |one| reach(one, kind) } } && @rng.rand < 0.3
+        misreadings.clear if kinds.any? { |kind| misreadings.any? { |misreading| reach(misreading, kind) } } && @rng.rand < 0.3
       end
 
       def practice(kind, day) = gain(kind, day, @own_pace * 0.08)
 
       def answer(kind, time, task, day, _place = 0)
-        foreseen = misreadings.flat_map { |one| Vantick::Core::Reading::Predictions.of(task).at(time).fetch(one, []) }
+        foreseen = misreadings.flat_map { |misreading| Vantick::Core::Reading::Predictions.of(task).at(time).fetch(misreading, []) }
         return foreseen.sample(random: @rng) if foreseen.any? && @rng.rand < 0.65
         return task.right_answer(time) if @rng.rand < chance(kind, task, day)
 

@@ -16,9 +16,9 @@ module Bench
     end
 
     def shares(reads)
-      alone = reads.count { |one| one.sure && one.right }.fdiv(reads.length)
+      alone = reads.count { |read| read.sure && read.right }.fdiv(reads.length)
       ways = reads.group_by(&:way).to_h { |way, some| [way.to_s, some.count { |one| one.sure && one.right }.fdiv(some.length)] }
-      [alone, { **ways, "sure and wrong" => reads.count { |one| one.sure && !one.right }.fdiv(reads.length) }]
+      [alone, { **ways, "sure and wrong" => reads.count { |read| read.sure && !read.right }.fdiv(reads.length) }]
     end
 
     # Those that were crossed out and ticked elsewhere are asked, and counted there.
@@ -56,7 +56,7 @@ module Bench
 
     measure(:other_wrong, "of all these fields the share that is sure and wrong", "<= 0.005") do |seed|
       found = KINDS.to_h { |kind| [kind.to_s, FIELDS.flat_map { |what| all(what, seed, kind) }] }
-      wrong = found.transform_values { |reads| reads.count { |one| one.sure && !one.right }.fdiv(reads.length) }
+      wrong = found.transform_values { |reads| reads.count { |read| read.sure && !read.right }.fdiv(reads.length) }
       changed = found.values.flatten.select { |one| one.way == :changed }
       asked = changed.empty? ? 1.0 : changed.count { |one| !one.sure }.fdiv(changed.length)
       Taken.new(wrong.values.max, { **wrong, "crossed out and ticked elsewhere: asked" => asked })

@@ -160,7 +160,7 @@ module Bench
     # By hand a number and Enter for each dial; of those to look at a number alone.
     measure(:teacher_keys, "keys for a class of 26 by 6 drawn dials, over typing all of it by hand", "<= 0.1") do |seed|
       dials = drawn_dials(seed).first(156)
-      looked_at = dials.count { |one| !one.sure }
+      looked_at = dials.count { |dial| !dial.sure }
       Taken.new(looked_at.fdiv(dials.length * 2), { "to look at" => looked_at.to_f })
     end
   end

@@ -42,7 +42,7 @@ module Bench
     def over_best_fixed(seed, **what)
       own = by_family(of_makes(seed, UNIT_PLAN, **what))
       others = FIXED_UNITS.values.map { |steps| by_family(of_makes(seed, fixed(steps), **what)) }
-      own.to_h { |family, known| [family.to_s, known / others.map { |one| one[family] }.max] }
+      own.to_h { |family, known| [family.to_s, known / others.map { |other| other[family] }.max] }
     end
 
     # Over the mean of the three: as a teacher who takes one of them.

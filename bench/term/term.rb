@@ -129,7 +129,7 @@ module Bench
       return [] if @recap == :none
       return recap_of_all(step) if @recap == :all
 
-      other = kinds(step.foundations.select { |one| one.pool.any? })
+      other = kinds(step.foundations.select { |foundation| foundation.pool.any? })
       aimed = kinds(Core::Teaching::Recap.steps(expected, step, before: @lessons.map(&:step).uniq))
       pool = other.empty? ? aimed : other
       return [] if pool.empty?
@@ -142,7 +142,7 @@ module Bench
       times.empty? ? [] : Array.new(RECAP) { Core::Curriculum::Difficulty.minute_class(times.sample(random: @random)) }
     end
 
-    def kinds(steps) = steps.flat_map { |one| Core::Curriculum::KnowledgeComponents.of_step(one) }.uniq
+    def kinds(steps) = steps.flat_map { |step| Core::Curriculum::KnowledgeComponents.of_step(step) }.uniq
 
     # Ten tasks at a child's own step.
     def desks

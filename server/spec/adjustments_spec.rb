@@ -58,7 +58,7 @@ RSpec.describe "Adjustments for one child" do
     expect(items.values.map(&:length)).to eq([4, 8, 8])
     expect(items.fetch(child["id"]).map { |item| [item.helped, item.larger] }.uniq).to eq([[1, 1]])
     expect(items.fetch(other["id"]).map { |item| [item.helped, item.larger] }.uniq).to eq([[nil, nil]])
-    widths = printed(id).then { |file| file.pages.map { |page| file.outlines(page).filter_map { |one| one.circle&.last }.max } }
+    widths = printed(id).then { |file| file.pages.map { |page| file.outlines(page).filter_map { |outline| outline.circle&.last }.max } }
     expect(widths[0] / widths[2]).to be_within(0.02).of(1.3)
   end
 
@@ -126,7 +126,7 @@ RSpec.describe "Adjustments for one child" do
       step = Vantick::Core::Curriculum::Step.with_times.reverse.find { |one| kind.tasks_for(one).any? } or next
       sheet_id, = made_for_each(kind: kind.id.to_s, step: step.id.to_s, count: nil)
       file = printed(sheet_id)
-      places = file.pages.flat_map { |page| file.outlines(page).flat_map { |one| one.places.flatten } }
+      places = file.pages.flat_map { |page| file.outlines(page).flat_map { |outline| outline.places.flatten } }
       expect(places.minmax).to all(be_between(0, 842)), kind.id.to_s
     end
   end

@@ -30,11 +30,11 @@ RSpec.describe "What is said of the children of a class" do
     ladder = get("#{address}/ladder").body
     records = school_class["children"].map { |child| record(child) }
     rows = ladder["children"].to_h { |row| [row["child_id"], row] }
-    records.each do |one|
-      row = rows.fetch(one["child"]["id"])
-      expect(one["steps"].to_h { |step| [step["id"], step["state"]] }).to eq(row["states"])
-      expect(one["steps"].select { |step| step["review_due"] }.map { |step| step["id"] }).to eq(row["review_due"])
-      expect(one.values_at("next_step", "stumbles")).to eq(row.values_at("next_step", "stumbles"))
+    records.each do |record|
+      row = rows.fetch(record["child"]["id"])
+      expect(record["steps"].to_h { |step| [step["id"], step["state"]] }).to eq(row["states"])
+      expect(record["steps"].select { |step| step["review_due"] }.map { |step| step["id"] }).to eq(row["review_due"])
+      expect(record.values_at("next_step", "stumbles")).to eq(row.values_at("next_step", "stumbles"))
     end
     ladder["steps"].each do |step|
       states = rows.values.map { |row| row["states"].fetch(step["id"]) }
@@ -47,7 +47,7 @@ RSpec.describe "What is said of the children of a class" do
     last.each { |id, count| expect(count).to eq(ladder["steps"].find { |step| step["id"] == id }["secure"]) }
     expect(last.keys).to include(*ladder["steps"].select { |step| step["secure"].positive? }.map { |step| step["id"] })
     get("#{address}/groups").body["groups"].each do |group|
-      likely = records.select { |one| group["child_ids"].include?(one["child"]["id"]) }.flat_map { |one| one["likely"] }
+      likely = records.select { |record| group["child_ids"].include?(record["child"]["id"]) }.flat_map { |record| record["likely"] }
       expect(group["misreadings"] - likely).to eq([])
     end
   end

@@ -27,7 +27,7 @@ RSpec.describe "Boards of a whole class" do
     expect(said.body).to include("misreading" => "to_with_passed_hour", "time" => match(/:45\z/))
     expect(show(right: "most").body).to include("say" => "Most have it. Go on.", "time" => nil)
     boards = get("/api/lessons/#{lesson['id']}/boards").body["boards"]
-    expect(boards.map { |one| one["amounts"].map { |amount| amount.values_at("answer", "right", "amount") } })
+    expect(boards.map { |board| board["amounts"].map { |amount| amount.values_at("answer", "right", "amount") } })
       .to eq([[["quarter to eight", true, "a few"], ["quarter to seven", false, "most"]], [["quarter to eight", true, "most"]]])
     delete("/api/lessons/#{lesson['id']}")
     expect(store.db[:boards].select_map(:lesson_id)).to eq([nil, nil])

@@ -40,7 +40,7 @@ RSpec.describe "A child at a desk" do
     seats = [seat, seated(other["id"], child)]
     away = post("/api/desks/#{desk['id']}/children/#{child['id']}/leaving", {})
     expect(away.body).to eq("left" => true)
-    expect(seats.map { |one| as(one) { get("/api/desk/state").status } }).to eq([401, 200])
+    expect(seats.map { |seat| as(seat) { get("/api/desk/state").status } }).to eq([401, 200])
     post("/api/classes/#{school_class['id']}/children/#{child['id']}/keys", {})
     expect(as(seats.last) { get("/api/desk/state") }).to be_refused(401)
     nobody = school_class["children"].last
@@ -282,7 +282,7 @@ RSpec.describe "A child at a desk" do
         times << store.db[:items].where(id: turn["items"].map { |item| item["id"] }).order(:id).select_map(:time)
       end
       expect(entries.uniq).to include("words", "hands", "digits", "pairs")
-      expect(times.each_cons(2).select { |one, next_one| one == next_one }).to be_empty
+      expect(times.each_cons(2).select { |time, next_one| time == next_one }).to be_empty
     end
 
     it "keeps why each task came" do

@@ -65,7 +65,9 @@ RSpec.describe Vantick::Server::Documents::Sheet do
   end
 
   # Its words take the most room on a key.
-  def longest_mistake = core::Reading::Misreading.all.max_by { |one| one.texts_in(core::Wording::Conventions.default)[:does].length }
+  def longest_mistake
+    core::Reading::Misreading.all.max_by { |misreading| misreading.texts_in(core::Wording::Conventions.default)[:does].length }
+  end
 
   # The outermost places of a mark; letters are as wide as the typeface has them.
   def edges(mark)
@@ -108,7 +110,7 @@ RSpec.describe Vantick::Server::Documents::Sheet do
     describe "#{kind.name.downcase} on #{paper}" do
       # Of the easiest and the hardest step, with every task and look.
       let(:drawn) do
-        steps = core::Curriculum::Step.with_times.select { |one| kind.tasks.empty? || kind.tasks_for(one).any? }
+        steps = core::Curriculum::Step.with_times.select { |step| kind.tasks.empty? || kind.tasks_for(step).any? }
         steps.values_at(0, -1).uniq.product(looks).flat_map do |step, look|
           (kind.tasks.empty? ? [nil] : kind.tasks_for(step)).map do |task|
             [[step.id, task&.id, look], sheet(kind, step, task, paper, look, both: look.empty?)]

@@ -26,9 +26,9 @@ RSpec.describe "Every door of the API, with junk" do
   def asked(parameters, things, random)
     return Junk::QUERIES.sample(random:) if random.rand < 0.2
 
-    names = parameters.map { |one| resolved(one) }.select { |one| one["in"] == "query" }
-    values = names.map { |one| [sample(resolved(one["schema"]), things), *Junk::TEXTS, *Junk::WHOLES].sample(random:) }
-    URI.encode_www_form(names.map { |one| one["name"] }.zip(values))
+    names = parameters.map { |parameter| resolved(parameter) }.select { |one| one["in"] == "query" }
+    values = names.map { |name| [sample(resolved(name["schema"]), things), *Junk::TEXTS, *Junk::WHOLES].sample(random:) }
+    URI.encode_www_form(names.map { |name| name["name"] }.zip(values))
   end
 
   # One request, with something wrong in one or two of its parts.

@@ -56,7 +56,7 @@ RSpec.describe Vantick::Server::Sheets::Sheets do
     key = texts("#{address}/material.pdf?kind=bingo&#{query}&sides=one").last.gsub(/\s+/, " ")
     calls = get("#{address}/calls?kind=bingo&#{query}").body["calls"]
     expect(key).to include("Set 48213, 12 clocks", "use the hour that has passed after")
-    expect(key.scan(/\d+\. (\d+:\d\d)/).flatten.sort).to eq(calls.map { |one| one["digits"] }.sort)
+    expect(key.scan(/\d+\. (\d+:\d\d)/).flatten.sort).to eq(calls.map { |call| call["digits"] }.sort)
     expect(get("#{address}/calls?kind=read&step=fives").status).to eq(422)
   end
 

@@ -54,8 +54,8 @@ RSpec.describe Vantick::Server::Documents::AnswerTables do
     it "come in with #{what}" do
       bram = check["children"].last["id"]
       answers = take(table).body["answers"].sort_by { |one| check["items"].index { |item| item["id"] == one["item_id"] } }
-      expect(answers.map { |one| one["child_id"] }).to eq([bram] * 3)
-      expect(answers.map { |one| one["answer"].delete_prefix("0") }).to eq(%w[7:45 7:46 7:47])
+      expect(answers.map { |answer| answer["child_id"] }).to eq([bram] * 3)
+      expect(answers.map { |answer| answer["answer"].delete_prefix("0") }).to eq(%w[7:45 7:46 7:47])
     end
   end
 
@@ -69,7 +69,7 @@ RSpec.describe Vantick::Server::Documents::AnswerTables do
     put("/api/classes/#{of['id']}/conventions", { conventions: { separator: "point" } })
     check = make_check(of, count: 2)
     answers = post("/api/checks/#{check['id']}/tables", { table: "D’Arcy;8.3;8.05" }).body["answers"]
-    expect(answers.map { |one| one["answer"] }).to eq(["8.30", "8.05"])
+    expect(answers.map { |answer| answer["answer"] }).to eq(["8.30", "8.05"])
   end
 
   {

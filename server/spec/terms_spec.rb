@@ -193,8 +193,8 @@ RSpec.describe Vantick::Server::Plan::Terms do
     expect(worked("#{address}/forecast").body["before"]).to eq(told["aim"])
     set(last_day: (monday + 41).iso8601, aim: "minutes", aim_day: (monday + 41).iso8601)
     suggestions = worked("#{address}/suggestions").body["suggestions"]
-    expect(suggestions.map { |one| one["id"] }).to include("desks")
-    expect(suggestions.map { |one| one["more"] }).to all(be_positive)
+    expect(suggestions.map { |suggestion| suggestion["id"] }).to include("desks")
+    expect(suggestions.map { |suggestion| suggestion["more"] }).to all(be_positive)
   end
 
   # So many answers to a check on half past, from the first children of the class.

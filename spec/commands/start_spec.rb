@@ -55,7 +55,7 @@ RSpec.describe "The server" do
     while turn
       answers = turn["items"].map { |item| { id: SecureRandom.uuid, item_id: item["id"], answer: "Anneke's own words" } }
       turn = post("/api/desk/answers", { turn_id: turn["id"], answers: }, cookie:).first["turn"]
-      answers.each { |one| acknowledged << one[:id] }
+      answers.each { |answer| acknowledged << answer[:id] }
     end
   rescue SystemCallError, EOFError, JSON::ParserError
     nil

@@ -169,7 +169,7 @@ RSpec.describe "The children's desk" do
     mend_network
     visit "/join"
     expect(page).to have_css("header .visually-hidden", text: "2 of 10 done", visible: :all)
-    eventually { expect(answers.map { |one| one[:answer] }).to match(["five", /\Ahour=181 minute=6\z/]) }
+    eventually { expect(answers.map { |answer| answer[:answer] }).to match(["five", /\Ahour=181 minute=6\z/]) }
     expect(store.db[:tries].select_map(:answer)).to eq(["ten"])
     expect(page).to have_css("h1.ask")
     expect(store.db[:turns].exclude(done_at: nil).count).to eq(2)
@@ -183,7 +183,7 @@ RSpec.describe "The children's desk" do
     expect(page).to have_text("Saved. We'll check it when we're connected.")
     mend_network
     expect(page).to have_css(".news", text: "Connected again: 1 answer is in.")
-    expect(answers.map { |one| one[:answer] }).to eq(["five"])
+    expect(answers.map { |answer| answer[:answer] }).to eq(["five"])
   end
 
   it "is used with keys alone, from the code to the last clock" do
@@ -204,7 +204,7 @@ RSpec.describe "The children's desk" do
     expect(page).to have_button("Next")
     press(:enter)
     expect(page).to have_css("h1", text: "All done!")
-    expect(answers.map { |one| one[:verdict] }).to eq(%w[right right])
+    expect(answers.map { |answer| answer[:verdict] }).to eq(%w[right right])
   end
 
   def press(*keys) = browser.action.send_keys(*keys).perform

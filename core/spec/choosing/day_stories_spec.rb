@@ -27,7 +27,7 @@ RSpec.describe Vantick::Core::Choosing::DayStories do
   { oclock: 30, half_past: 30, quarters: 15, fives: 5, minutes: 5 }.each do |id, least|
     it "asks no less than #{least} minutes on #{id}" do
       minutes = stories(day, id, 100).filter_map { |story| story.text[/(\d+) minutes (?:later|before)/, 1]&.to_i }
-      expect([minutes.min, minutes.map { |one| one % least }.uniq]).to eq([least, [0]])
+      expect([minutes.min, minutes.map { |minute| minute % least }.uniq]).to eq([least, [0]])
     end
   end
 

@@ -1,10 +1,10 @@
 # frozen_string_literal: true
 
 RSpec.describe Vantick::Core::Choosing::Levels do
-  Vantick::Core::Curriculum::Step.with_times.each do |one|
-    it "shares the times of #{one.id} out among three levels, easier before harder" do
-      pools = described_class.pools(one, one.tasks.first)
-      expect(pools.flatten).to match_array(one.pool_for(one.tasks.first))
+  Vantick::Core::Curriculum::Step.with_times.each do |step|
+    it "shares the times of #{step.id} out among three levels, easier before harder" do
+      pools = described_class.pools(step, step.tasks.first)
+      expect(pools.flatten).to match_array(step.pool_for(step.tasks.first))
       hardest = pools.map { |pool| pool.map { |shown| Vantick::Core::Curriculum::Difficulty.of(shown) }.minmax }
       expect(hardest.each_cons(2).map { |easier, harder| easier.last <= harder.first }).to all(be(true))
     end

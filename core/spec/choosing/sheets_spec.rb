@@ -17,8 +17,8 @@ RSpec.describe Vantick::Core::Choosing::SheetChoice do
   # Every kind with every task and step that it can ask.
   def self.askable
     core = Vantick::Core
-    core::Choosing::SheetKind.all.flat_map do |one|
-      core::Curriculum::Step.with_times.flat_map { |on| one.tasks_for(on).map { |with| [one, on, with] } }
+    core::Choosing::SheetKind.all.flat_map do |sheet_kind|
+      core::Curriculum::Step.with_times.flat_map { |on| sheet_kind.tasks_for(on).map { |with| [sheet_kind, on, with] } }
     end
   end
 
@@ -97,7 +97,8 @@ RSpec.describe Vantick::Core::Choosing::SheetChoice do
 
   it "asks noon and midnight where they are offered as answers" do
     [4, 12].each do |count|
-      halves = choice(:facts, :day_halves, :day_half, count).versions([reader, reader], 3).map { |one| one.map { |item| item.time.half } }
+      versions = choice(:facts, :day_halves, :day_half, count).versions([reader, reader], 3)
+      halves = versions.map { |version| version.map { |item| item.time.half } }
       expect(halves).to all(include(:noon, :midnight))
       expect(halves.map(&:length)).to eq([count, count])
     end

@@ -13,7 +13,7 @@ RSpec.describe Vantick::Core::Curriculum::Step do
   end
 
   it "stands on steps that come before it alone" do
-    steps.each_with_index { |one, at| expect(one.builds_on - steps.first(at)).to be_empty, one.id.to_s }
+    steps.each_with_index { |step, at| expect(step.builds_on - steps.first(at)).to be_empty, step.id.to_s }
     broken = [{ id: "fives", builds_on: ["hours"] }]
     expect { described_class.send(:climb, broken) }.to raise_error(Vantick::Core::InvalidData, /fives builds on hours/)
   end

@@ -62,11 +62,11 @@ RSpec.describe Vantick::Core::Desk::Beginning do
   end
 
   it "has done words that the step's strips have, for all times that are asked" do
-    steps.select { |one| one.tasks.any? { |task| task.id == :dial_to_words } }.each do |one|
-      strips = core::Desk::Strips.for(one).to_h { |strip| [strip.part, strip.words] }
-      one.pool.each do |time|
+    steps.select { |step| step.tasks.any? { |task| task.id == :dial_to_words } }.each do |step|
+      strips = core::Desk::Strips.for(step).to_h { |strip| [strip.part, strip.words] }
+      step.pool.each do |time|
         words = described_class.half(core::Tasks::Task.find(:dial_to_words), time).words
-        expect(words[:count] - strips.fetch(:count, [])).to eq([]), "#{one.id} #{time}"
+        expect(words[:count] - strips.fetch(:count, [])).to eq([]), "#{step.id} #{time}"
         expect(strips[:side]).to include(*words[:side])
       end
     end

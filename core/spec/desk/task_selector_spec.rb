@@ -166,8 +166,8 @@ RSpec.describe Vantick::Core::Desk::TaskSelector do
     quarters = step(:quarters)
     words = task(:dial_to_words)
     telling = Vantick::Core::Choosing::Discrimination.for(quarters, words)
-    shares = { Vantick::Core::Judging::State::SECURE => 0.5, **telling.misreadings.to_h do |one|
-      [Vantick::Core::Judging::State.new(:misreading, [one]), 0.05]
+    shares = { Vantick::Core::Judging::State::SECURE => 0.5, **telling.misreadings.to_h do |misreading|
+      [Vantick::Core::Judging::State.new(:misreading, [misreading]), 0.05]
     end }
     fall = ->(time) { Vantick::Core::Judging::ItemSelection.expected_fall(shares, time, words) }
     asked = (1..40).map { |seed| described_class.for(Vantick::Core::Desk::Learner.new(step: quarters), seed:).times.first }

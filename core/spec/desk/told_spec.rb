@@ -9,30 +9,30 @@ RSpec.describe Vantick::Core::Desk::Feedback do
 
   def marked(task, time, text, **more) = Vantick::Core::Marking::Marker.mark(task:, time:, text:, **more)
 
-  tasks.each do |one|
-    it "says one short sentence of every answer to #{one.name.downcase} that a misreading leads to, and never the answer" do
-      one.times.each_slice(7).map(&:first).each do |at|
-        core::Reading::Misreading.for(one).flat_map { |misreading| misreading.wrong_answers(at, one) }.each do |wrong|
-          found = marked(one, at, one.write(wrong))
+  tasks.each do |task|
+    it "says one short sentence of every answer to #{task.name.downcase} that a misreading leads to, and never the answer" do
+      task.times.each_slice(7).map(&:first).each do |at|
+        core::Reading::Misreading.for(task).flat_map { |misreading| misreading.wrong_answers(at, task) }.each do |wrong|
+          found = marked(task, at, task.write(wrong))
           next if found.right?
 
           sentence = described_class.of(found)
           expect(sentence).to match(/\A"?[A-Z].+[.?]\z/)
           expect(sentence.length).to be <= 110
-          expect(sentence).not_to include(described_class.answer(one, at)) unless short.include?(one.notation)
+          expect(sentence).not_to include(described_class.answer(task, at)) unless short.include?(task.notation)
         end
       end
     end
 
-    it "says yes to a right answer to #{one.name.downcase}, and shows steps that end in it, at all its times" do
-      one.times.each do |at|
-        answer = described_class.answer(one, at)
-        expect(described_class.of(marked(one, at, one.write(one.right_answer(at))))).to eq("Yes: #{answer}.".sub("..", "."))
-        steps = core::Desk::Help.steps(one, at)
+    it "says yes to a right answer to #{task.name.downcase}, and shows steps that end in it, at all its times" do
+      task.times.each do |at|
+        answer = described_class.answer(task, at)
+        expect(described_class.of(marked(task, at, task.write(task.right_answer(at))))).to eq("Yes: #{answer}.".sub("..", "."))
+        steps = core::Desk::Help.steps(task, at)
         on_dial = at.is_a?(core::Dial::DayTime) ? at.dial_time : at
-        form = one.notation == :digits ? answer : core::Wording::Phrase.usual(on_dial)
+        form = task.notation == :digits ? answer : core::Wording::Phrase.usual(on_dial)
         expect(steps.last.sentence).to include(answer).or include(form)
-        expect(steps.last.sentence).to include(answer) if one.notation == :digits
+        expect(steps.last.sentence).to include(answer) if task.notation == :digits
         expect(steps.length).to be_between(1, 6)
       end
     end
@@ -86,19 +86,19 @@ RSpec.describe Vantick::Core::Desk::Feedback do
 
   it "speaks of a dial only where one is shown" do
     of_a_dial = /\bhand\b|dial|(?<!')clock|(left|right) half|mark|\b12\b/
-    core::Tasks::Task.all.reject(&:dial?).each do |one|
-      told = core::Reading::Misreading.for(one).map { |misreading| misreading.child(one) }
-      told << described_class.of(marked(one, time("7:45"), one.notation == :digits ? "3:21" : "twelve past three"))
+    core::Tasks::Task.all.reject(&:dial?).each do |task|
+      told = core::Reading::Misreading.for(task).map { |misreading| misreading.child(task) }
+      told << described_class.of(marked(task, time("7:45"), task.notation == :digits ? "3:21" : "twelve past three"))
       expect(told.grep(of_a_dial)).to eq([])
     end
   end
 
   it "calls what somebody else did by a sentence of a child's own, none twice, and none of it a teacher's" do
-    they = core::Reading::Misreading.all.map { |one| one.texts[:they] }
+    they = core::Reading::Misreading.all.map { |misreading| misreading.texts[:they] }
     expect(they.uniq).to eq(they)
     expect(they).to all(match(/\AThey .{8,60}\.\z/))
-    expect((they + core::Reading::Misreading.all.map do |one|
-      one.texts[:child]
+    expect((they + core::Reading::Misreading.all.map do |misreading|
+      misreading.texts[:child]
     end).grep(/numeral|hour hand|minute hand|tick|anticlockwise/)).to eq([])
   end
 end

@@ -25,14 +25,14 @@ RSpec.describe "the data files" do
   end
 
   it "speak to the child in one short sentence or two" do
-    core::Reading::Misreading.all.each { |one| expect(one.texts[:child].length).to be <= 90 }
+    core::Reading::Misreading.all.each { |misreading| expect(misreading.texts[:child].length).to be <= 90 }
   end
 
   it "let every step rest on steps before it, and speak of its words and questions" do
-    core::Curriculum::Step.all.each_with_index do |one, place|
-      expect(one.builds_on.map { |lower| core::Curriculum::Step.all.index(lower) }).to be_empty.or(all(be < place))
-      expect([one.words, one.questions, one.standards].map(&:length)).to all(be_positive)
-      expect(one.questions).to all(match(/\A[^?.]*([.?] [^?.]*)*\?( .*\.)?\z/))
+    core::Curriculum::Step.all.each_with_index do |step, place|
+      expect(step.builds_on.map { |lower| core::Curriculum::Step.all.index(lower) }).to be_empty.or(all(be < place))
+      expect([step.words, step.questions, step.standards].map(&:length)).to all(be_positive)
+      expect(step.questions).to all(match(/\A[^?.]*([.?] [^?.]*)*\?( .*\.)?\z/))
     end
     expect(core::Curriculum::Step.find(:fives).builds_on.map(&:id)).to eq(%i[quarters fives_past fives_to])
     expect(core::Curriculum::Step.find(:quarters).misreadings(task(:dial_to_words)).map(&:id)).not_to include(:stops_at_five)
@@ -40,7 +40,7 @@ RSpec.describe "the data files" do
 
   it "let no step of an earlier standard need one of a later standard" do
     year = ->(one) { one.standards.grep(/CCSS/).first[/\d/].to_i }
-    core::Curriculum::Step.all.each { |one| expect(one.builds_on.map(&year)).to be_empty.or(all(be <= year[one])) }
+    core::Curriculum::Step.all.each { |step| expect(step.builds_on.map(&year)).to be_empty.or(all(be <= year[step])) }
   end
 
   # Australian Curriculum version 9, AC9M2M04 (hour, half hour, quarter hour) and AC9M3M04 (to the nearest minute); from memory.
@@ -59,6 +59,6 @@ RSpec.describe "the data files" do
     expect(pool[:fives]).to eq((0..55).step(5).to_a)
     expect(pool[:minutes]).to eq((0..59).to_a)
     expect(pool[:fives_past] & pool[:fives_to]).to eq([])
-    expect(core::Curriculum::Step.with_times.map { |one| one.pool.length % 12 }).to all(eq(0))
+    expect(core::Curriculum::Step.with_times.map { |step| step.pool.length % 12 }).to all(eq(0))
   end
 end

@@ -23,7 +23,7 @@ RSpec.describe Vantick::Core::Knowing::Belief do
         totals[key] += whole * part
       end
     end
-    totals.transform_values { |one| one / totals[:all] }
+    totals.transform_values { |total| total / totals[:all] }
   end
 
   def sets
@@ -38,7 +38,7 @@ RSpec.describe Vantick::Core::Knowing::Belief do
   # How likely that answer is: by a mistake that shows, or else by what is known.
   def answer(marked, item, known, slip)
     shows = item.mistakes.to_h { |at| [at, knowing::Mistakes.begin[at] * knowing::TABLE[:mistakes][:shows]] }
-    none = shows.values.reduce(1.0) { |left, one| left * (1 - one) }
+    none = shows.values.reduce(1.0) { |left, show| left * (1 - show) }
     hits = knowing::Mistakes.places(marked.misreadings) & shows.keys
     (none * plain(marked, item, known, slip)) + hits.sum { |at| shows[at] * item.each_of(at) }
   end

@@ -65,7 +65,7 @@ RSpec.describe Vantick::Core::Knowing::Diagnosis do
 
   it "takes an answer that names what no longer leads to it for one that nothing explains" do
     hands_swapped = Vantick::Core::Reading::Misreading.find(:hands_swapped)
-    impossible = Vantick::Core::Dial::DialTime.all.find { |one| hands_swapped.wrong_answers(one, task("dial_to_words")).empty? }
+    impossible = Vantick::Core::Dial::DialTime.all.find { |dial_time| hands_swapped.wrong_answers(dial_time, task("dial_to_words")).empty? }
     old = Vantick::Core::Marking::MarkedAnswer.new(task: task("dial_to_words"), time: impossible, verdict: :misread,
                                                    misreadings: [:hands_swapped])
     found = described_class.new([old, mark("dial_to_words", "7:45", "qt8")])

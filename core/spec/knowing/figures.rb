@@ -119,7 +119,7 @@ module Figures
 
   # Children with one mistake or two, which show in some of their answers, and what is told of these.
   def with_mistakes
-    all = CORE::Reading::Misreading.all.select { |one| one.shows_in?(task(:dial_to_words)) }
+    all = CORE::Reading::Misreading.all.select { |misreading| misreading.shows_in?(task(:dial_to_words)) }
     (0...36).map do |seed|
       random = Random.new(seed)
       own = seed % 3 == 2 ? all.select(&:seldom?).sample(1, random:) : all.sample(1 + (seed % 2), random:)

@@ -34,7 +34,7 @@ RSpec.describe Vantick::Core::Simulation::SimulatedChild do
 
   it "answers every task, with its misreading and without" do
     (Vantick::Core::Tasks::Task.all - [task(:spot_mistake)]).each do |task|
-      shown = task.times.find { |one| Vantick::Core::Reading::Misreading.for(task).any? { |wrong| wrong.chance?(one, task) } }
+      shown = task.times.find { |time| Vantick::Core::Reading::Misreading.for(task).any? { |wrong| wrong.chance?(time, task) } }
       planted = Vantick::Core::Reading::Misreading.for(task).find { |wrong| wrong.chance?(shown, task) }
       { right: [], misread: [planted] }.each do |verdict, misreadings|
         text = described_class.new(misreadings:).answer(shown, task)

@@ -10,7 +10,9 @@ RSpec.describe Vantick::Core::Teaching::Boards do
 
   # Judgement: what a teacher sees at one look.
   it "has its numbers from the table" do
-    expect(described_class::AMOUNTS.transform_values { |one| one[:share] }).to eq(none: 0.0, few: 0.15, some: 0.4, most: 0.75, all: 1.0)
+    expect(described_class::AMOUNTS.transform_values do |amount|
+      amount[:share]
+    end).to eq(none: 0.0, few: 0.15, some: 0.4, most: 0.75, all: 1.0)
     expect(described_class::TABLE.slice(:go_on, :stands_out)).to eq(go_on: 0.75, stands_out: 0.4)
   end
 

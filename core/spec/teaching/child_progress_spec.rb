@@ -100,7 +100,7 @@ RSpec.describe Vantick::Core::Teaching::ChildProgress do
     20.times do
       given = Array.new(30) { |at| asked(:fives, in_fives.sample(random:), random.rand < 0.7 ? :right : "ten past two", at / 10) }
       found = progress(given)
-      open = Vantick::Core::Curriculum::Step.with_times.reject { |one| found.shown?(one) || !one.leads_on? }
+      open = Vantick::Core::Curriculum::Step.with_times.reject { |step| found.shown?(step) || !step.leads_on? }
       worth = open.to_h { |one| [one, found.expected.next_up(one)] }
       expect(found.next_step).to eq(open.find { |one| worth[one] >= 0.7 * worth.values.max })
     end

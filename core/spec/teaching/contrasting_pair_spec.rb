@@ -39,17 +39,17 @@ RSpec.describe Vantick::Core::Teaching::ContrastingPair do
     end
 
     # What a class has not been shown yet is nothing to begin with.
-    (Vantick::Core::Curriculum::Step.with_times.select(&:whole?) - [Vantick::Core::Curriculum::Step.find(:oclock)]).each do |one|
-      it "is not given away by a warm-up or a review on #{one.id}, which are full" do
+    (Vantick::Core::Curriculum::Step.with_times.select(&:whole?) - [Vantick::Core::Curriculum::Step.find(:oclock)]).each do |step|
+      it "is not given away by a warm-up or a review on #{step.id}, which are full" do
         [20, 45, 75].each do |minutes|
-          lesson = lesson_of(step: one, task: task(:dial_to_words), minutes:, seed: minutes)
+          lesson = lesson_of(step: step, task: task(:dial_to_words), minutes:, seed: minutes)
           early = lesson.stages.select { |stage| %i[warm_up recap].include?(stage.id) }
           kinds = early.flat_map do |stage|
             stage.items.filter_map do |item|
               item.time && Vantick::Core::Curriculum::KnowledgeComponents.of(item.task, item.time)
             end
           end
-          expect(kinds).not_to include(one.id)
+          expect(kinds).not_to include(step.id)
           expect(early.map(&:missing)).to eq([0, 0])
         end
       end

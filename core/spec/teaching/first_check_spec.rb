@@ -59,7 +59,7 @@ RSpec.describe Vantick::Core::Teaching::ClassProgress do
       asked.map { |one| one.dup.tap { |other| other.marked = mark(:dial_to_words, one.marked.time.to_s, "scribble") } }
     end
     progress = described_class.new(unread, today: 0)
-    expect(progress.by_child.values.map { |one| one.states.fetch(step(:quarters)) }.uniq).to eq([:learning])
+    expect(progress.by_child.values.map { |child| child.states.fetch(step(:quarters)) }.uniq).to eq([:learning])
     expect(progress.by_child.values.flat_map(&:stumbles)).to eq([])
   end
 

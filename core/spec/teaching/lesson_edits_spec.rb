@@ -57,7 +57,7 @@ RSpec.describe Vantick::Core::Teaching::Lesson do
         expect(lesson.stages.map(&:spare_seconds)).to all(be >= 0)
         state.fetch(:kept, {}).each do |stage, times|
           found = progress(lesson).fetch(stage)
-          times.first(found.length).each_with_index { |one, at| expect(found[at]).to eq(one) if one && stays?(state[:kept], stage, at) }
+          times.first(found.length).each_with_index { |time, at| expect(found[at]).to eq(time) if time && stays?(state[:kept], stage, at) }
         end
         state = state.except(:avoid)
       end

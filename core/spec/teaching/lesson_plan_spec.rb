@@ -13,12 +13,12 @@ RSpec.describe Vantick::Core::Teaching::LessonPlan do
   def times(plan) = plan.settings.kept
 
   it "settles every time of every step's lesson, and makes the same lesson of what it settled" do
-    core::Curriculum::Step.with_times.each do |one|
-      next if described_class.tasks(one).empty?
+    core::Curriculum::Step.with_times.each do |step|
+      next if described_class.tasks(step).empty?
 
-      made = plan(step: one.id)
+      made = plan(step: step.id)
       again = described_class.new(made.settings, usual)
-      expect(times(again)).to eq(times(made)), one.id.to_s
+      expect(times(again)).to eq(times(made)), step.id.to_s
       expect(times(made).values.flatten).to all(match(/\A\d{1,2}:\d\d\z/))
     end
   end

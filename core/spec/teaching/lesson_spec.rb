@@ -43,12 +43,12 @@ RSpec.describe Vantick::Core::Teaching::Lesson do
   end
 
   # Tasks that see one hand are asked at fewer times than a step has; a recap may be of any step.
-  Vantick::Core::Curriculum::Step.with_times.each do |one|
-    it "goes over any step before a lesson on #{one.id}, with any task of it, and asks nothing that cannot be seen" do
+  Vantick::Core::Curriculum::Step.with_times.each do |step|
+    it "goes over any step before a lesson on #{step.id}, with any task of it, and asks nothing that cannot be seen" do
       hardest = Vantick::Core::Curriculum::Step.hardest
-      unlike = Vantick::Core::Teaching::LessonPlan.tasks(one).uniq { |task| [one.pool_for(task), hardest.tasks.include?(task)] }
-      unlike.product(Vantick::Core::Curriculum::Step.with_times - [one]).each do |task, earlier|
-        plan = lesson_of(step: one, task:, minutes: 20, earlier: [earlier])
+      unlike = Vantick::Core::Teaching::LessonPlan.tasks(step).uniq { |task| [step.pool_for(task), hardest.tasks.include?(task)] }
+      unlike.product(Vantick::Core::Curriculum::Step.with_times - [step]).each do |task, earlier|
+        plan = lesson_of(step: step, task:, minutes: 20, earlier: [earlier])
         asked = plan.stages.flat_map(&:items).select(&:time)
         unseen = asked.reject { |item| item.task.seen?(item.time) && item.task.times.include?(item.time) }
         expect(unseen).to eq([]), "#{task.id} after #{earlier.id}"

@@ -30,7 +30,7 @@ RSpec.describe Vantick::Core::Term::Arrangement do
   it "keeps every lesson there is" do
     free = [1, 2, 4, 5]
     free.product(free).each do |day, to|
-      %i[move swap].each { |kind| expect(steps(settled(kind, day:, to:)).values).to match_array(lessons.map { |one| one.step&.id }) }
+      %i[move swap].each { |kind| expect(steps(settled(kind, day:, to:)).values).to match_array(lessons.map { |lesson| lesson.step&.id }) }
     end
   end
 

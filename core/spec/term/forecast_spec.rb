@@ -124,8 +124,10 @@ RSpec.describe Vantick::Core::Term::Forecast do
     plain = projection.forecast(projection.plan).aim
     interventions = projection.interventions
     expect(interventions.map(&:id)).to include(:more_lessons, :desks)
-    expect(interventions.map { |one| -one.outcome.likely }).to eq(interventions.map { |one| -one.outcome.likely }.sort)
-    more = interventions.find { |one| one.id == :more_lessons }
+    expect(interventions.map { |intervention| -intervention.outcome.likely }).to eq(interventions.map { |intervention|
+      -intervention.outcome.likely
+    }.sort)
+    more = interventions.find { |intervention| intervention.id == :more_lessons }
     expect(more.weekday).to eq(:tuesday)
     expect(more.outcome.likely).to be > plain.likely
   end

@@ -23,7 +23,7 @@ RSpec.describe Vantick::Core::Term::Planner do
   it "teaches nothing above the aim before all that the aim rests on had its lessons" do
     ladder = core::Aim.new(:quarters).ladder
     steps = projection(aim: :quarters, weeks: 16).plan.filter_map(&:step)
-    above = steps.index { |one| !ladder.include?(one) }
+    above = steps.index { |step| !ladder.include?(step) }
     expect(ladder - [step(:quarters)] - steps.first(above)).to eq([])
     expect(above).to be > ladder.length
   end
@@ -81,7 +81,7 @@ RSpec.describe Vantick::Core::Term::Planner do
 
   it "has words and digits take turns on a step, first what the class knows less of" do
     tasks = projection.plan.select(&:taught?).group_by(&:step).transform_values { |lessons| lessons.map(&:task) }
-    whole = tasks.select { |one, _| one.whole? }
+    whole = tasks.select { |task, _| task.whole? }
     expect(whole.values.flatten.uniq).to match_array(%i[dial_to_words dial_to_digital])
     expect(whole.values.flat_map { |all| all.each_cons(2).to_a }).to all(satisfy { |one, other| one != other })
     spoken = { 1 => [-9, -5, -2].flat_map { |day| day_of(:quarters, monday + day, count: 12) } }

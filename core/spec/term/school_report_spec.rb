@@ -51,7 +51,7 @@ RSpec.describe Vantick::Core::Term::SchoolReport do
 
   it "counts the children of each class who have all of a standard's steps, from the day on which anybody answered" do
     counts = report.classes(standard, [5, 30])
-    met = klass.by_child.values.count { |one| (Vantick::Core::Term::Aim.new(standard).ladder - one.secure_on(30)).empty? }
+    met = klass.by_child.values.count { |child| (Vantick::Core::Term::Aim.new(standard).ladder - child.secure_on(30)).empty? }
     expect([met, counts]).to eq([8, { curlew: [nil, count(8, 12)], small: [nil, count(0, 1)] }])
   end
 

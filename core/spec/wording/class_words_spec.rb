@@ -9,8 +9,8 @@ RSpec.describe Vantick::Core::Wording::ClassWords do
   other = Regexp.union(counted, /"(?:past|to)"/i)
 
   it "says no misreading in other words than the class's" do
-    said = core::Reading::Misreading.all.flat_map do |one|
-      one.texts_in(american).values_at(:name, :does, :move, :home, :child, :they, :unseen)
+    said = core::Reading::Misreading.all.flat_map do |misreading|
+      misreading.texts_in(american).values_at(:name, :does, :move, :home, :child, :they, :unseen)
     end.compact
     expect(said.grep(other)).to eq([])
     sides = core::Reading::Misreading.find(:sides_swapped).texts_in(american)
@@ -38,7 +38,9 @@ RSpec.describe Vantick::Core::Wording::ClassWords do
   end
 
   it "says the usual words where nothing else was settled, and leaves no place open" do
-    all = core::Reading::Misreading.all.flat_map { |one| one.texts.values.flatten } + core::Curriculum::Step.all.flat_map do |step|
+    all = core::Reading::Misreading.all.flat_map do |misreading|
+      misreading.texts.values.flatten
+    end + core::Curriculum::Step.all.flat_map do |step|
       [step.name, *step.questions]
     end
     expect(all.grep(/%/)).to eq([])

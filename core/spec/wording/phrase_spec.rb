@@ -17,10 +17,10 @@ RSpec.describe Vantick::Core::Wording::Phrase do
     said = Vantick::Core::Wording::Conventions::TABLE.flat_map { |id, choices| choices.map { |choice| { id => choice } } }
     said.each do |choice|
       conventions = Vantick::Core::Wording::Conventions.new(**choice)
-      all_times.each do |one|
-        phrase = described_class.usual(one, conventions).tr("-", " ")
+      all_times.each do |time|
+        phrase = described_class.usual(time, conventions).tr("-", " ")
         found = phrase.split(/\b(?:past|after|to|of|till|before|o'clock|minutes?|quarter|half|gone)\b/).map(&:strip) - [""]
-        expect(found - words.keys).to eq([]), "#{choice} #{one}: #{phrase}"
+        expect(found - words.keys).to eq([]), "#{choice} #{time}: #{phrase}"
       end
     end
   end

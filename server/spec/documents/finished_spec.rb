@@ -28,7 +28,7 @@ RSpec.describe Vantick::Server::Documents::PdfWriter do
   def kinds = Vantick::Core::Choosing::SheetKind.all
 
   # A step that a kind is for, the last there is.
-  def step_for(kind) = Vantick::Core::Curriculum::Step.with_times.reverse.find { |one| kind.tasks.empty? || kind.tasks_for(one).any? }.id
+  def step_for(kind) = Vantick::Core::Curriculum::Step.with_times.reverse.find { |step| kind.tasks.empty? || kind.tasks_for(step).any? }.id
 
   describe "a class's sheets" do
     let(:names) { Array.new(30) { |at| "Child #{at + 1}" } }

@@ -12,7 +12,7 @@ RSpec.describe Vantick::Server::Pages::Found do
     white = { background: [246] }
     ways = { straight: sheet, turned: sheet.similarity(angle: 4, **white), upside_down: sheet.rot180, small: sheet.resize(0.8),
              aslant: sheet.affine([1, 0.03, -0.02, 1], **white), dark: (sheet * 0.5) + 20, blurred: sheet.gaussblur(0.8) }
-    expect(ways.transform_values { |one| names(one.cast("uchar")) }).to eq(ways.transform_values { ["K7RDX/26/2"] })
+    expect(ways.transform_values { |way| names(way.cast("uchar")) }).to eq(ways.transform_values { ["K7RDX/26/2"] })
   end
 
   # The sheet where a camera sees its corners, drawn by libvips.
@@ -47,7 +47,7 @@ RSpec.describe Vantick::Server::Pages::Found do
 
   it "are told from each other in one picture, from the top" do
     sheets = printed(page({ code: "K7RDX", child: "3", page: 1 }), page({ code: "M4NQT", child: "4", page: 1 }))
-    two = sheets.map { |one| one.resize(0.7) }
+    two = sheets.map { |sheet| sheet.resize(0.7) }
     expect(names(two[0].join(two[1], :vertical))).to eq(["K7RDX/3/1", "M4NQT/4/1"])
   end
 

@@ -21,8 +21,8 @@ RSpec.describe Vantick::Server::Store::SchoolFile do
     Sequel::IntegerMigrator.new(raw, migrations, target: version).run
     expect(schema(raw)).to eq(digest)
     raw.run("PRAGMA foreign_keys = OFF")
-    known[:rows].select { |one| one[:since] <= version }.each do |one|
-      raw[one[:table].to_sym].insert(one[:row].slice(*raw[one[:table].to_sym].columns))
+    known[:rows].select { |row| row[:since] <= version }.each do |row|
+      raw[row[:table].to_sym].insert(row[:row].slice(*raw[row[:table].to_sym].columns))
     end
     raw.disconnect
     path

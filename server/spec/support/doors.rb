@@ -124,7 +124,7 @@ module Doors
   end
 
   def query(parameters, things)
-    asked = parameters.map { |one| resolved(one) }.select { |one| one["in"] == "query" && one["required"] }
+    asked = parameters.map { |parameter| resolved(parameter) }.select { |one| one["in"] == "query" && one["required"] }
     URI.encode_www_form(asked.to_h { |one| [one["name"], sample(resolved(one["schema"]), things)] })
   end
 

@@ -29,14 +29,14 @@ class QtiPlayer
   private
 
   def run(condition)
-    branch = condition.elements.find { |one| one.name == "qti-response-else" || true?(one.elements.first) } or return
+    branch = condition.elements.find { |element| element.name == "qti-response-else" || true?(element.elements.first) } or return
     branch.xpath("qti-set-outcome-value").each { |set| @outcomes[set["identifier"]] = value(set.elements.first) }
   end
 
   def true?(node)
-    return node.elements.any? { |one| true?(one) } if node.name == "qti-or"
+    return node.elements.any? { |element| true?(element) } if node.name == "qti-or"
 
-    COMPARED.fetch(node.name).call(*node.elements.map { |one| value(one) })
+    COMPARED.fetch(node.name).call(*node.elements.map { |element| value(element) })
   end
 
   def value(node)

@@ -66,7 +66,7 @@ module Vantick
 
         def order(times, random)
           tries = Array.new(NUMBERS[:orders]) { times.shuffle(random:) }
-          cards.empty? ? tries.first : tries.min_by { |one| waiting(one) }
+          cards.empty? ? tries.first : tries.min_by { |try| waiting(try) }
         end
 
         # How an order is worse than another: a line that comes too early, then how long others wait after it.

@@ -41,8 +41,8 @@ module Vantick
         # predicts the right answer; so does a misreading where it does not show.
         def answers(time)
           bits = Hash.new { |known, answer| known[answer] = 1 << known.length }
-          @readings.map do |one|
-            (one ? one.predicted(time, @task) : [@task.right_answer(time)]).reduce(0) { |set, answer| set | bits[answer] }
+          @readings.map do |reading|
+            (reading ? reading.predicted(time, @task) : [@task.right_answer(time)]).reduce(0) { |set, answer| set | bits[answer] }
           end
         end
       end

@@ -42,13 +42,13 @@ module Vantick
           def parts_below(step)
             return [] unless step.whole?
 
-            step.foundations.reject { |one| one.whole? || one.pool.empty? }.map(&:id)
+            step.foundations.reject { |foundation| foundation.whole? || foundation.pool.empty? }.map(&:id)
           end
 
           def minute_classes(step) = step.pool.map { |time| Curriculum::Difficulty.minute_class(time) }.uniq
 
           def step_of(kind)
-            holding = Step.with_times.select { |one| of_step(one).include?(kind) }
+            holding = Step.with_times.select { |step| of_step(step).include?(kind) }
             holding.find { |one| of_step(one).one? } || holding.first
           end
 

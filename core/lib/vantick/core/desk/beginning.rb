@@ -42,7 +42,7 @@ module Vantick
           #   Beginning.example(step, task, Dial::DialTime.parse("7:45"), Random.new(1)) # such as 3:45
           def example(step, task, time, random)
             others = step.pool_for(task).reject { |one| one.hidden_hand? || one == time }
-            alike = others.select { |one| one.minute == time.minute }
+            alike = others.select { |other| other.minute == time.minute }
             (alike.empty? ? others : alike).sample(random:)
           end
 

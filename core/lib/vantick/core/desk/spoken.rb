@@ -60,7 +60,7 @@ module Vantick
           def variants
             few = Dial::DialTime.all.select { |time| time.hour_passed == 4 || (time.minute % 20).zero? }
             others = Wording::Conventions::TABLE.flat_map { |id, choices| choices.drop(1).map { |choice| { id => choice } } }
-            [[Wording::Conventions.default, Dial::DialTime.all], *others.map { |one| [Wording::Conventions.new(**one), few] }]
+            [[Wording::Conventions.default, Dial::DialTime.all], *others.map { |other| [Wording::Conventions.new(**other), few] }]
           end
 
           def fixed = @fixed ||= [*leaves(DeskTask::WORDS.except(:pictures, :climbs)), *TABLE[:page]].freeze
@@ -75,9 +75,9 @@ module Vantick
           end
 
           def mistakes(conventions)
-            Reading::Misreading.all.flat_map do |one|
-              tasks = Tasks::Task.all.select { |task| task.shows?(one.id) }
-              [*tasks.map { |task| one.child(task, conventions) }, one.texts_in(conventions)[:they]]
+            Reading::Misreading.all.flat_map do |misreading|
+              tasks = Tasks::Task.all.select { |task| task.shows?(misreading.id) }
+              [*tasks.map { |task| misreading.child(task, conventions) }, misreading.texts_in(conventions)[:they]]
             end.uniq
           end
 

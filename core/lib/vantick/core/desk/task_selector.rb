@@ -104,7 +104,7 @@ module Vantick
         def easier
           step = @learner.easier_than(@step) or return
           ways = @learner.ways(step)
-          task = following(ways.select { |one| EASIER.include?(one.task.id) }.then { |easy| easy.empty? ? ways : easy })
+          task = following(ways.select { |way| EASIER.include?(way.task.id) }.then { |easy| easy.empty? ? ways : easy })
           times = fresh(shown(step.pool_for(task)))
           Turn.new(step:, task:, times: [easy(times)], reason: :known) if times.any?
         end
@@ -122,7 +122,7 @@ module Vantick
 
         # Those whose one time is all there is to choose.
         def single?(task) = !%i[match spot_mistake].include?(task.id)
-        def single = @learner.ways(@step).select { |one| single?(one.task) }
+        def single = @learner.ways(@step).select { |way| single?(way.task) }
 
         # A known time of a step below stays with the step that is practised: it is not this that it tells of.
         def holding(task, time)

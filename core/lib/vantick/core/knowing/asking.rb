@@ -26,7 +26,10 @@ module Vantick
         class << self
           # @param kind [Symbol]
           # @return [Array<Symbol>] the ways in which it can be asked
-          def ways_of(kind) = (@ways ||= Curriculum::KnowledgeComponents.all.to_h { |one| [one, found_ways(one)] }.freeze).fetch(kind)
+          def ways_of(kind)
+            @ways ||= Curriculum::KnowledgeComponents.all.to_h { |component| [component, found_ways(component)] }.freeze
+            @ways.fetch(kind)
+          end
 
           # @param kind [Symbol]
           # @param ways [Array<Symbol>]

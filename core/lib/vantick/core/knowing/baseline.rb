@@ -114,7 +114,7 @@ module Vantick
         def next_question(random, but: [])
           return if over?
 
-          open = Baseline.all.shuffle(random:).filter_map { |one| question(*one, random, but:) }
+          open = Baseline.all.shuffle(random:).filter_map { |pair| question(*pair, random, but:) }
           hopeful = open.select { |one| belief.chance_of_right(one.task, one.time, @day) >= hope }
           (hopeful.empty? ? open : hopeful).max_by { |one| bits(one) }
         end
@@ -132,7 +132,7 @@ module Vantick
         # @param random [Random]
         # @return [Array<Question>]
         def ahead(count, but:, random:)
-          open = Baseline.all.shuffle(random:).filter_map { |one| question(*one, random, but:) }
+          open = Baseline.all.shuffle(random:).filter_map { |pair| question(*pair, random, but:) }
           open.sort_by { |one| -bits(one) }.uniq(&:step).first(count)
         end
 

@@ -99,7 +99,8 @@ module Vantick
 
         def told_from(bound, hits, second: bound)
           last = answers.last(ROW[:among])
-          found = Mistakes.all.select { |one| probability(one) >= second }.sort_by.with_index { |one, at| [-probability(one), at] }
+          found = Mistakes.all.select { |mistake| probability(mistake) >= second }
+          found = found.sort_by.with_index { |mistake, at| [-probability(mistake), at] }
           found.each_with_object([]) do |one, told|
             break told if told.length == ROW[:most] || (told.empty? && probability(one) < bound)
 
@@ -116,11 +117,11 @@ module Vantick
         end
 
         def worked_out(belief, known)
-          all = Mistakes.all.to_h { |one| [one, belief.mistake(one, @today)] }
+          all = Mistakes.all.to_h { |mistake| [mistake, belief.mistake(mistake, @today)] }
           chances = all.select { |_, chance| chance >= Judging::ItemSelection::SEEN_FROM }
           odds = chances.transform_values { |chance| chance / (1 - chance) }
-          singles = odds.transform_keys { |one| Judging::State.new(:misreading, [one]) }
-          strong = odds.select { |one, _| chances[one] >= ROW[:paired] }
+          singles = odds.transform_keys { |mistake| Judging::State.new(:misreading, [mistake]) }
+          strong = odds.select { |mistake, _| chances[mistake] >= ROW[:paired] }
           pairs = strong.to_a.combination(2).to_h { |(one, a), (two, b)| [Judging::State.new(:misreading, [one, two]), a * b] }
           normalised({ Judging::State::SECURE => known, Judging::State::UNSURE => 1 - known, **singles, **pairs })
         end

@@ -58,7 +58,7 @@ module Vantick
         # @param step [Step]
         # @return [Float] 0..1, that it is not known though the steps it rests on are
         def next_up(step)
-          below = step.foundations.select { |one| one.pool.any? }
+          below = step.foundations.select { |foundation| foundation.pool.any? }
           (1 - of_step(step)) * (below.map { |one| of_step(one) }.min || 1.0)
         end
 

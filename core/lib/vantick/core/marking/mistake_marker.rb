@@ -40,8 +40,8 @@ module Vantick
 
           def named(part, conventions)
             plain = part.strip.downcase
-            Reading::Misreading.all.find do |one|
-              [one.id.to_s, *names(one), *names(one, conventions)].map(&:downcase).include?(plain)
+            Reading::Misreading.all.find do |misreading|
+              [misreading.id.to_s, *names(misreading), *names(misreading, conventions)].map(&:downcase).include?(plain)
             end
           end
 

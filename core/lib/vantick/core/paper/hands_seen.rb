@@ -92,10 +92,10 @@ module Vantick
         # Where one hand lies along the other there is nothing between them: the end of the short one tells of it.
         def told_apart(strokes)
           long = strokes.first
-          return strokes unless long && strokes.all? { |one| apart(one.degrees, long.degrees) <= TOGETHER }
+          return strokes unless long && strokes.all? { |stroke| apart(stroke.degrees, long.degrees) <= TOGETHER }
 
           short = HandsTogether.new(@picture, long).short
-          short ? [long, short] : strokes.map { |one| Stroke.new(**one.to_h, whole: false).freeze }
+          short ? [long, short] : strokes.map { |stroke| Stroke.new(**stroke.to_h, whole: false).freeze }
         end
 
         def build
@@ -108,11 +108,11 @@ module Vantick
           *others, short = strokes
           return strokes unless strokes.length == 3 && short.reach < BEGINNING && apart(*others.map(&:degrees)) > TOGETHER
 
-          others.any? { |one| apart(one.degrees, short.degrees) < BESIDE } ? others : strokes
+          others.any? { |other| apart(other.degrees, short.degrees) < BESIDE } ? others : strokes
         end
 
         def hands_of(strokes)
-          strokes.each_with_object([]) { |one, kept| kept << one if kept.none? { |other| one_hand?(one, other) } }
+          strokes.each_with_object([]) { |stroke, kept| kept << stroke if kept.none? { |other| one_hand?(stroke, other) } }
         end
 
         def one_hand?((one, branch), (other, before)) = same?(one, other) || grown_from?(branch, before)

@@ -78,7 +78,7 @@ module Vantick
         # Nothing is known of digits that were not seen yet.
         def factor(bytes, digit)
           forms = @forms[digit] or return 1.0
-          Math.exp((NEAR - (FAR * 10 * forms.map { |one| OwnDigits.apart(one, bytes) }.min)).clamp(-MOST, MOST))
+          Math.exp((NEAR - (FAR * 10 * forms.map { |form| OwnDigits.apart(form, bytes) }.min)).clamp(-MOST, MOST))
         end
       end
     end

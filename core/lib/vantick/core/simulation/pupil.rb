@@ -69,7 +69,7 @@ module Vantick
 
         # @param kind [Symbol]
         # @return [Boolean] whether a misreading lies in the way
-        def hindered?(kind) = @misreadings.any? { |one| Pupil.hinders(one).include?(kind) }
+        def hindered?(kind) = @misreadings.any? { |misreading| Pupil.hinders(misreading).include?(kind) }
 
         # How much of what a kind rests on is there.
         # @param kind [Symbol]
@@ -109,7 +109,7 @@ module Vantick
         # @return what it answers, as the task has it
         def answer(time, task, day)
           there = recall(Curriculum::KnowledgeComponents.of(task, time), day)
-          wrong = @misreadings.map { |one| Reading::Predictions.of(task).wrong_answers(one, time) }.find(&:any?)
+          wrong = @misreadings.map { |misreading| Reading::Predictions.of(task).wrong_answers(misreading, time) }.find(&:any?)
           return wrong.sample(random: @random) if wrong && @random.rand < CONSISTENCY
           return task.right_answer(time) if @random.rand < (there * 0.95) + ((1 - there) * 0.2)
 
@@ -144,7 +144,9 @@ module Vantick
           end
         end
 
-        def unlearn(kind, chance) = @misreadings.reject! { |one| Pupil.hinders(one).include?(kind) && @random.rand < chance * @unlearns }
+        def unlearn(kind, chance)
+          @misreadings.reject! { |misreading| Pupil.hinders(misreading).include?(kind) && @random.rand < chance * @unlearns }
+        end
 
         # Some other time, of a make of its own where the child has one.
         def near(time, task)

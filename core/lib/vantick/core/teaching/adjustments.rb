@@ -7,7 +7,7 @@ module Vantick
       class Adjustments
         TABLE = Facts::DataFile.load("adjustments")
         KINDS = TABLE[:kinds].to_h { |kind| [kind[:id].to_sym, kind] }.freeze
-        NOTATIONS = TABLE[:notations].to_h { |one| [one[:id].to_sym, one] }.freeze
+        NOTATIONS = TABLE[:notations].to_h { |notation| [notation[:id].to_sym, notation] }.freeze
 
         # @return [Symbol] one of {NOTATIONS}' keys: in which form this child is asked for times
         attr_reader :notation

@@ -6,7 +6,7 @@ module Vantick
       # One clock for all, answered on boards that go up together: which answers to wait for, and what to do next by how many show each.
       class Boards
         TABLE = Facts::DataFile.load("boards")
-        AMOUNTS = TABLE[:amounts].to_h { |one| [one[:id].to_sym, one] }.freeze
+        AMOUNTS = TABLE[:amounts].to_h { |amount| [amount[:id].to_sym, amount] }.freeze
         # What an amount is said of beside the misreadings: the right answer, and any answer that is not waited for.
         RIGHT = :right
         OTHER = :other

@@ -38,12 +38,12 @@ module Vantick
           end
 
           def secure(progress, day)
-            secure = progress.by_child.values.flat_map { |one| one.secure_on(day) }.tally
+            secure = progress.by_child.values.flat_map { |child| child.secure_on(day) }.tally
             met = progress.asked.values.flatten.select { |one| one.day <= day }.map(&:step).uniq | secure.keys
             (Curriculum::Step.with_times & met).to_h { |step| [step, secure.fetch(step, 0)] }
           end
 
-          def review_due(progress, day) = progress.by_child.values.flat_map { |one| one.review_due_on(day) }.tally
+          def review_due(progress, day) = progress.by_child.values.flat_map { |child| child.review_due_on(day) }.tally
 
           def misreadings(now)
             evidence = Judging::ClassEvidence.new(now.transform_values { |asked| asked.map(&:marked) })

@@ -132,7 +132,7 @@ module Vantick
 
         # @param step [Curriculum::Step]
         # @return [Integer, nil] the last day on which anybody answered on it
-        def last_day(step) = by_child.values.filter_map { |one| one.last_day(step) }.max
+        def last_day(step) = by_child.values.filter_map { |child| child.last_day(step) }.max
 
         # @return [Hash{Object => Knowing::Expected}] by child: one rule for what is next for the class, for its term and for its groups
         def expected = @expected ||= by_child.transform_values(&:expected).freeze

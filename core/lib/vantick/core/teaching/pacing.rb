@@ -21,7 +21,8 @@ module Vantick
         # @param kept [Hash{Symbol => Numeric}] seconds that stand, by kind: a lesson that was planned keeps its pace
         def initialize(seen = {}, kept = {})
           @kept = kept.dup.freeze
-          @seen = seen.slice(*SECONDS.keys).to_h { |kind, seconds| [kind, seconds.select { |one| telling?(kind, one) }.freeze] }.freeze
+          timed = seen.slice(*SECONDS.keys)
+          @seen = timed.to_h { |kind, seconds| [kind, seconds.select { |second| telling?(kind, second) }.freeze] }.freeze
           freeze
         end
 

@@ -68,7 +68,9 @@ module Vantick
           return on(not_begun.first, today) if few_left?
 
           following = forward
-          step = candidates(following).max_by.with_index { |one, at| [worth(one) * (one == following ? ROW[:forward] : 1), -at] }
+          step = candidates(following).max_by.with_index do |candidate, at|
+            [worth(candidate) * (candidate == following ? ROW[:forward] : 1), -at]
+          end
           return Next.new(step: nil, reason: :done, children: [], lesson: 0) if step.nil? || (following.nil? && known?)
 
           on(step, today)

@@ -36,7 +36,7 @@ module Vantick
 
           private
 
-          def shape(minutes) = SHAPES.reverse.find { |one| one[:from] <= minutes }
+          def shape(minutes) = SHAPES.reverse.find { |shape| shape[:from] <= minutes }
 
           # Whole minutes nearest to the shares: what is left over goes to the stages that lost most by rounding.
           def usual(minutes)

@@ -32,14 +32,14 @@ module Vantick
 
         def refuse(text, field) = raise(Error.new(text, field:))
 
-        def lesson(day) = @lessons.find { |one| one.day == day }
+        def lesson(day) = @lessons.find { |lesson| lesson.day == day }
 
         # A lesson as it stands.
         def as_it_stands(lesson, how = lesson.settled)
           Planner::Settled.new(step: lesson.step, kind: (lesson.kind unless lesson.taught?), how:)
         end
 
-        def all = @lessons.to_h { |one| [one.day, as_it_stands(one)] }
+        def all = @lessons.to_h { |lesson| [lesson.day, as_it_stands(lesson)] }
 
         # What a teacher put so already, the rest being planned anew.
         def by_teacher = all.select { |_, one| one.how }

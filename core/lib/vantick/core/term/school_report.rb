@@ -84,7 +84,7 @@ module Vantick
 
         def answered_by?(progress, day) = progress.asked.values.any? { |asked| asked.first && asked.first.day <= day }
 
-        def met(progress, steps, day) = progress.by_child.values.count { |one| (steps - one.secure_on(day)).empty? }
+        def met(progress, steps, day) = progress.by_child.values.count { |child| (steps - child.secure_on(day)).empty? }
 
         def rounded(count) = Count.new(level: count.level, met: nearest(count.met), of: nearest(count.of)).freeze
 

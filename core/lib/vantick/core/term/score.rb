@@ -24,7 +24,7 @@ module Vantick
 
         # Between two points of the band it goes straight.
         def self.at(points, side, day)
-          before, after = points.each_cons(2).find { |one, other| day.between?(one.day, other.day) } || (points.first(1) * 2)
+          before, after = points.each_cons(2).find { |point, following| day.between?(point.day, following.day) } || (points.first(1) * 2)
           return before[side].to_f if after.day == before.day
 
           before[side] + ((after[side] - before[side]) * (day - before.day) / (after.day - before.day).to_f)

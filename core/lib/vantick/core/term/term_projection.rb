@@ -3,13 +3,13 @@
 module Vantick
   module Core
     module Term
-      # A term's lessons to come, how likely they reach the aim, and what would intervention most.
+      # A term's lessons to come, how likely they reach the aim, and what would help most.
       class TermProjection
-        # Lessons at desks, for what would intervention: so many a week (ten minutes twice).
+        # Lessons at desks, for what would help: so many a week (ten minutes twice).
         DESK_DAYS = 2
         WEEK = 7
 
-        # What would intervention.
+        # What would help.
         # @!attribute id [Symbol] `:more_lessons`, `:desks`, `:order` or `:without`
         # @!attribute step [Curriculum::Step, nil] to leave out, or to begin with
         # @!attribute weekday [Symbol, nil] of the lesson more
@@ -59,7 +59,7 @@ module Vantick
 
         # @yieldparam done [Integer] how many were worked out: each takes a forecast of its own
         # @yieldparam all [Integer] of so many
-        # @return [Array<Intervention>] what would intervention, the most first; nothing that makes no difference
+        # @return [Array<Intervention>] what would help, the most first; nothing that makes no difference
         def interventions
           ways = [-> { more_lessons }, -> { at_desks }, -> { other_order }, *spare.map { |step| -> { left_out(step) } }]
           found = ways.each.with_index(1).filter_map do |way, done|

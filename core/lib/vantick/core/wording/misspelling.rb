@@ -9,7 +9,7 @@ module Vantick
         TABLE = Facts::DataFile.load("misspelling").freeze
         VOWELS = "aeiou"
         SOUNDS = TABLE[:sounds].flat_map { |pair, cost| [[pair.to_s, cost], [pair.to_s.reverse, cost]] }.to_h.freeze
-        KEYS = TABLE[:rows].flat_map { |row| row.chars.each_cons(2).flat_map { |one, other| [one + other, other + one] } }.to_set.freeze
+        KEYS = TABLE[:rows].flat_map { |row| row.chars.each_cons(2).flat_map { |char, other| [char + other, other + char] } }.to_set.freeze
         # Letters of which several make one sound, and what is not heard.
         HEARD = [[/qu/, "kw"], [/ck|c(?![eiyh])/, "k"], [/c(?=[eiy])/, "s"], [/ph/, "f"], [/wh/, "w"], [/igh|eigh/, "A"], [/gh/, ""],
                  [/th/, "T"], [/x/, "ks"], [/e\z/, ""], [/(?<=[aeiouA])r(?![aeiou])/, ""], [/(.)\1+/, '\1'], [/[aeiouy]+/, "A"],

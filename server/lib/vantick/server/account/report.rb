@@ -31,7 +31,7 @@ module Vantick
         def total(standard) = report.total(standard, days).map { |count| count&.to_h if classes.length > 1 }
 
         # Of the school's country; all where it has none of its own.
-        def standards = @standards ||= Core::Term::Aim.standards.select { |one| one.start_with?(country[:standards]) }
+        def standards = @standards ||= Core::Term::Aim.standards.select { |standard| standard.start_with?(country[:standards]) }
 
         def country = @country ||= store.school.country
 

@@ -38,7 +38,7 @@ module Vantick
         def countries(first)
           english = Core::Wording::English
           here = store.school.country
-          { countries: first ? english::COUNTRIES.values.map { |one| one.slice(:id, :name) } : [],
+          { countries: first ? english::COUNTRIES.values.map { |country| country.slice(:id, :name) } : [],
             country: { **here.slice(:week, :standards), locale: english.locale(english.conventions_of(here[:id])) } }
         end
 

@@ -44,7 +44,7 @@ module Vantick
 
         # What was asked then, as one check.
         def build(school_class, child_id, answers)
-          items = answers.map { |one| { **one.item, child_id: } }
+          items = answers.map { |answer| { **answer.item, child_id: } }
           last = answers.last
           store.checks.add(class_id: school_class.id, **last.item.slice(:step, :task), items:, made_at: last.at)
         end

@@ -29,7 +29,7 @@ module Vantick
         # @return [Hash, nil] the account whose class it is: `id` and `name`
         def owner
           id = store.shares.owner(school_class.id)
-          store.school.accounts.find { |one| one[:id] == id }
+          store.school.accounts.find { |account| account[:id] == id }
         end
 
         def answers

@@ -60,7 +60,7 @@ module Vantick
         def account(part)
           return part.account_id if part.account_id
 
-          named = store.school.accounts.find { |one| part.listed.about.to_s.match?(/\b#{Regexp.escape(one[:name])}\b/i) }
+          named = store.school.accounts.find { |account| part.listed.about.to_s.match?(/\b#{Regexp.escape(account[:name])}\b/i) }
           named ? named[:id] : teacher
         end
 

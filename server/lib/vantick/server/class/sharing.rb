@@ -31,7 +31,7 @@ module Vantick
         private
 
         def check_colleague
-          return if colleagues.any? { |one| one[:id] == body.account_id }
+          return if colleagues.any? { |colleague| colleague[:id] == body.account_id }
 
           unfit("Choose a colleague who has an account here.", :account_id)
         end
@@ -39,7 +39,7 @@ module Vantick
         # All others of the school but whose it is.
         def colleagues
           owner = store.shares.owner(params.class_id)
-          store.school.accounts.map { |one| one.slice(:id, :name) }.reject { |one| one[:id] == owner }
+          store.school.accounts.map { |account| account.slice(:id, :name) }.reject { |one| one[:id] == owner }
         end
 
         def shares = { shares: store.shares.of_class(params.class_id), colleagues: }

@@ -17,7 +17,7 @@ module Vantick
           @turns = turns
           @conventions = conventions
           @home = home
-          return if answers.map { |one| one[:item_id] }.sort == turn.item_ids.sort
+          return if answers.map { |answer| answer[:item_id] }.sort == turn.item_ids.sort
 
           raise Core::Error.new("These answers belong to another task.", field: :answers)
         end
@@ -25,8 +25,8 @@ module Vantick
         # @return [Boolean] whether the same was sent before
         # @raise [Store::Answers::IdTaken] for an id of another answer
         def before?
-          known = @turns.known(@answers.map { |one| one[:id] })
-          other = @answers.any? { |one| known.key?(one[:id]) && known[one[:id]] != one.values_at(:item_id, :answer) }
+          known = @turns.known(@answers.map { |answer| answer[:id] })
+          other = @answers.any? { |answer| known.key?(answer[:id]) && known[answer[:id]] != answer.values_at(:item_id, :answer) }
           raise Store::Answers::IdTaken if other
 
           known.any?
@@ -34,7 +34,7 @@ module Vantick
 
         # @return [Array<Core::Marking::MarkedAnswer>] one for each item of the task
         def marked
-          texts = @answers.to_h { |one| [one[:item_id], one[:answer]] }
+          texts = @answers.to_h { |answer| [answer[:item_id], answer[:answer]] }
           @turn.items.map do |item|
             task = Core::Tasks::Task.find(item.task)
             Core::Marking::Marker.mark(task:, time: task.parse_time(item.time), text: texts.fetch(item.id), said: item.said,
@@ -45,7 +45,7 @@ module Vantick
         # @param child_id [Integer]
         # @return [Array<Hash>] as they are stored, in the order of the items
         def rows(child_id)
-          rows = @answers.to_h { |one| [one[:item_id], { uuid: one[:id], **one.slice(:item_id, :answer), child_id: }] }
+          rows = @answers.to_h { |answer| [answer[:item_id], { uuid: answer[:id], **answer.slice(:item_id, :answer), child_id: }] }
           @turn.items.map { |item| rows.fetch(item.id) }
         end
       end

@@ -37,7 +37,7 @@ module Vantick
 
         def submit_answers
           presence.saw(seat, time, doing: true)
-          given = body.answers.map { |one| { **one, answer: plain(one.answer) } }
+          given = body.answers.map { |answer| { **answer, answer: plain(answer.answer) } }
           taken = asked_at.take(body.turn_id, given, late: body.late)
           { **view.taken(taken), **view.going_on(device_session.prepare, held: body.held) }
         end
@@ -112,7 +112,7 @@ module Vantick
         end
 
         def child_at(desk)
-          found = store.classes.children(desk.class_id).find { |one| one.id == body.child_id }
+          found = store.classes.children(desk.class_id).find { |child| child.id == body.child_id }
           return found if found && (desk.child_ids.nil? || desk.child_ids.include?(found.id))
 
           unfit("Your name is not on this list. Ask your teacher.", :child_id)

@@ -29,7 +29,8 @@ module Vantick
         def versions
           longest = sheet.versions.map(&:items).max_by(&:length)
           asked = longest.map { |item| plain(item) }
-          return sheet.versions unless sheet.versions.all? { |one| one.items.map { |item| plain(item) } == asked.first(one.items.length) }
+          alike = sheet.versions.all? { |version| version.items.map { |item| plain(item) } == asked.first(version.items.length) }
+          return sheet.versions unless alike
 
           [Version.new(name: "", items: longest)]
         end

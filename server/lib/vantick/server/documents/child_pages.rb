@@ -69,7 +69,7 @@ module Vantick
           row([answer[:answered_at].to_s[0, 10], step, answer[:time], answer[:answer], verdict(answer)])
           return if answer[:tries].empty?
 
-          row(["", "", "", format(TEXT[:second], answers: answer[:tries].map { |one| one[:answer] }.join("; ")), ""])
+          row(["", "", "", format(TEXT[:second], answers: answer[:tries].map { |try| try[:answer] }.join("; ")), ""])
         end
 
         def verdict(answer)

@@ -100,23 +100,23 @@ module Vantick
         end
 
         def users
-          members.map do |one|
-            row(one.id, enabledUser: "true", username: one.id, givenName: one.name, familyName: NO_FAMILY,
+          members.map do |member|
+            row(member.id, enabledUser: "true", username: member.id, givenName: member.name, familyName: NO_FAMILY,
                         primaryOrgSourcedId: org[:sourcedId])
           end
         end
 
         def roles
-          members.map do |one|
-            row(id(:role, one.number), userSourcedId: one.id, roleType: TABLE[:words][:primary], role: one.role,
+          members.map do |member|
+            row(id(:role, member.number), userSourcedId: member.id, roleType: TABLE[:words][:primary], role: member.role,
                                        orgSourcedId: org[:sourcedId])
           end
         end
 
         def enrollments
-          members.map do |one|
-            row(id(:enrollment, one.number), classSourcedId: klass[:sourcedId], schoolSourcedId: org[:sourcedId], userSourcedId: one.id,
-                                             role: one.role, primary: (one.role == TABLE[:words][:teacher]).to_s)
+          members.map do |member|
+            row(id(:enrollment, member.number), classSourcedId: klass[:sourcedId], schoolSourcedId: org[:sourcedId],
+                userSourcedId: member.id, role: member.role, primary: (member.role == TABLE[:words][:teacher]).to_s)
           end
         end
 

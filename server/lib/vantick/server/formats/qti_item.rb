@@ -109,7 +109,7 @@ module Vantick
 
         def choosing(xml)
           xml.public_send(:"qti-choice-interaction", "response-identifier": "RESPONSE", "max-choices": "1", shuffle: "false") do
-            choices.each { |one| xml.public_send(:"qti-simple-choice", one, identifier: value(one)) }
+            choices.each { |choice| xml.public_send(:"qti-simple-choice", choice, identifier: value(choice)) }
           end
         end
 

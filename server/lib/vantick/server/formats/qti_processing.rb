@@ -33,7 +33,7 @@ module Vantick
             score(xml, "0")
           end
           mapped(xml, right)
-          @scoring.misreadings.each { |one| mistake(xml, one) }
+          @scoring.misreadings.each { |misreading| mistake(xml, misreading) }
           xml.public_send(:"qti-response-else") { outcomes(xml, "0", other) }
         end
 

@@ -57,8 +57,8 @@ module Vantick
           table = table(text, said)
           return ListedClass.new(nil, nil, table.children, nil, table.summary) if table.table?
 
-          list = Core::Wording::NameList.new(rows(lines, SIGNS.find { |one| lines.include?(one) } || ","), commas: said[:commas]&.to_sym)
-          ListedClass.new(nil, nil, list.children.map { |one| Listed.new(nil, one.given, one.family) }, list.commas)
+          list = Core::Wording::NameList.new(rows(lines, SIGNS.find { |sign| lines.include?(sign) } || ","), commas: said[:commas]&.to_sym)
+          ListedClass.new(nil, nil, list.children.map { |child| Listed.new(nil, child.given, child.family) }, list.commas)
         end
 
         def self.table(text, said)

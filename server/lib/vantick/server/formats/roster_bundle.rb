@@ -49,7 +49,8 @@ module Vantick
         # Where the school, teacher, grade and period are known they tell one class from another.
         def about(row)
           teachers = enrolled("teacher").select { |one| one["classsourcedid"] == row["sourcedid"] }
-          names = teachers.filter_map { |one| users[one["usersourcedid"]] }.map { |one| one.values_at("givenname", "familyname").join(" ") }
+          people = teachers.filter_map { |teacher| users[teacher["usersourcedid"]] }
+          names = people.map { |person| person.values_at("givenname", "familyname").join(" ") }
           grade, period = %w[grades periods].map { |name| row[name].to_s }
           [schools[row["schoolsourcedid"]], *names, ("grade #{grade}" unless grade.empty?), ("period #{period}" unless period.empty?)]
             .compact.reject(&:empty?).join(", ")

@@ -86,7 +86,7 @@ module Vantick
 
         def proxy?(text)
           address = self.class.parsed(text)&.native
-          !address.nil? && @proxies.any? { |one| one.include?(address) }
+          !address.nil? && @proxies.any? { |proxy| proxy.include?(address) }
         rescue IPAddr::Error
           false
         end

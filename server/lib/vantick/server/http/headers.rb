@@ -37,7 +37,7 @@ module Vantick
           return {} unless env["HTTPS"] == "on" && headers["set-cookie"]
 
           cookies = Array(headers["set-cookie"]).flat_map { |one| one.split("\n") }
-          { "set-cookie" => cookies.map { |one| one.match?(/;\s*secure/i) ? one : "#{one}; secure" } }
+          { "set-cookie" => cookies.map { |cookie| cookie.match?(/;\s*secure/i) ? cookie : "#{cookie}; secure" } }
         end
       end
     end

@@ -6,7 +6,7 @@ module Vantick
       # An operation of the contract: where it is, what comes in and with which status and type it is answered.
       class Operation
         # @return [Array<Operation>] all of the contract
-        def self.all = @all ||= Contract.definition.operations.map { |one| new(one) }.freeze
+        def self.all = @all ||= Contract.definition.operations.map { |operation| new(operation) }.freeze
 
         # @return [Symbol] its name in Ruby
         attr_reader :name

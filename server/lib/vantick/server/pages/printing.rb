@@ -96,7 +96,7 @@ module Vantick
           shared = by_child[nil]
           return spare(shared) if only == :spare
 
-          letters = Views::CheckView.letters(check).to_h { |one| one.values_at(:child_id, :letter) }
+          letters = Views::CheckView.letters(check).to_h { |letter| letter.values_at(:child_id, :letter) }
           found = whose(only, own: shared.nil?).map do |id, name|
             version(id, name, by_child[id] || shared || [], letter: letters[id])
           end

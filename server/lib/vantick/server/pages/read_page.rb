@@ -133,7 +133,7 @@ module Vantick
         def whose(child, check)
           return child.to_i.nonzero? if child.match?(/\A\d+\z/)
 
-          Views::CheckView.letters(check).find { |one| one[:letter] == child }&.fetch(:child_id)
+          Views::CheckView.letters(check).find { |letter| letter[:letter] == child }&.fetch(:child_id)
         end
 
         # The pages that the child had; drawn once for all who had the same.

@@ -17,7 +17,7 @@ module Vantick
 
         def keep_boards
           about, task, time = day_from(body)
-          amounts = body.amounts.to_h { |one| [one.answer.to_sym, one.amount.to_sym] }
+          amounts = body.amounts.to_h { |amount| [amount.answer.to_sym, amount.amount.to_sym] }
           advice = about.advice(amounts, store.classes.conventions(params.class_id))
           keep(task, time, amounts)
           { say: advice.say, misreading: advice.misreading&.id, time: advice.time&.to_s, dial: advice.time&.dial_time&.to_s }

@@ -20,7 +20,7 @@ module Vantick
           private
 
           def step(step, progress)
-            stumbling = progress.by_child.values.count { |one| one.stumbles.include?(step) }
+            stumbling = progress.by_child.values.count { |child| child.stumbles.include?(step) }
             mistake = progress.mistaken_on(step)
             { id: step.id, **progress.counts(step), stumbling:,
               mistake: mistake&.id, mistaken: mistake ? progress.likely(mistake).length : 0,

@@ -39,14 +39,14 @@ module Vantick
         def lessons = @lessons ||= @store.lessons.all(@class.id, limit: LOOKED)
 
         def saved
-          coming, over = lessons.reject(&:given_at).partition { |one| one.day >= today }
+          coming, over = lessons.reject(&:given_at).partition { |lesson| lesson.day >= today }
           return of_lesson(coming.last, :made) if coming.any?
 
           missed = over.first
           of_lesson(missed, :late) if missed && missed.day >= (@today - OFFERED_AGAIN).iso8601 && !given_since?(missed.day)
         end
 
-        def given_since?(day) = lessons.any? { |one| one.given_at && one.day >= day }
+        def given_since?(day) = lessons.any? { |lesson| lesson.given_at && lesson.day >= day }
 
         def of_lesson(row, how)
           Found.new(how:, day: row.day, step: row.plan.step.to_s, task: row.plan.task&.to_s, minutes: row.plan.minutes,

@@ -115,7 +115,7 @@ module Vantick
         def same_day?(plan) = plan.cause == "answers" && Store::SchoolDay.jd(plan.made_at) == @today
 
         def keep(cause, lessons, change, **how)
-          @store.terms.add(term.id, made_at: @now, cause:, change:, lessons: lessons.map { |one| written(one) }, known_of:,
+          @store.terms.add(term.id, made_at: @now, cause:, change:, lessons: lessons.map { |lesson| written(lesson) }, known_of:,
                                     settings: term.to_h.slice(*Store::Terms::SETTINGS), **how)
         end
 

@@ -72,7 +72,7 @@ module Vantick
         def mistakes
           return [] unless @kind.game?
 
-          @known.misreadings.select { |one| @step.shows?(one) }.first(MOST)
+          @known.misreadings.select { |misreading| @step.shows?(misreading) }.first(MOST)
         end
 
         # @return [Array<String>] names that the typeface has no letters for
@@ -130,7 +130,7 @@ module Vantick
         end
 
         def each(choice)
-          level_of = levels.to_h { |one| [one[:child_id], one[:level]] }
+          level_of = levels.to_h { |level| [level[:child_id], level[:level]] }
           ids = @printing.children.first(@few || @printing.children.length).map(&:id)
           readers = ids.map { |id| reader(id, level_of[id]) }
           ids.zip(choice.versions(readers, @settings[:seed])).to_h
@@ -145,7 +145,7 @@ module Vantick
 
         def one_a_level(choice)
           by_level = choice.by_level(@settings[:seed], avoid: lately(nil))
-          levels.to_h { |one| [one[:child_id], by_level[one[:level] - 1]] }
+          levels.to_h { |level| [level[:child_id], by_level[level[:level] - 1]] }
         end
 
         # What a child, or the whole class, had lately of what is asked here.

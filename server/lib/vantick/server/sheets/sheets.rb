@@ -79,7 +79,7 @@ module Vantick
         end
 
         # Kinds for which the class's own mistakes count.
-        def own?(kind) = kind == "spot" || Core::Choosing::SheetKind.all.any? { |one| one.id.to_s == kind && one.game? }
+        def own?(kind) = kind == "spot" || Core::Choosing::SheetKind.all.any? { |known| known.id.to_s == kind && known.game? }
 
         # Children's own sheets take up what each may be losing.
         def review_due(school_class, settings)

@@ -34,7 +34,7 @@ module Vantick
           def adjustments
             table = Core::Teaching::Adjustments
             { kinds: table::KINDS.values, notations: table::NOTATIONS.values,
-              languages: Core::Wording::HomeLanguage.all.map { |one| language(one) } }
+              languages: Core::Wording::HomeLanguage.all.map { |home_language| language(home_language) } }
           end
 
           def language(one)
@@ -44,7 +44,7 @@ module Vantick
 
           # What lessons are made of.
           def lessons
-            { amounts: Core::Teaching::Boards::AMOUNTS.values.map { |one| one.slice(:id, :name) },
+            { amounts: Core::Teaching::Boards::AMOUNTS.values.map { |amount| amount.slice(:id, :name) },
               kinds: Core::Teaching::Pacing::KINDS.values.map { |kind| lesson_kind(kind) },
               lengths: { least: Core::Teaching::Lesson::LENGTHS.min, most: Core::Teaching::Lesson::LENGTHS.max,
                          usual: Core::Teaching::Lesson::USUAL },
@@ -61,7 +61,7 @@ module Vantick
           end
 
           def counting_round
-            Core::Teaching::CountingRound.all.map { |one| { **one, hops: one[:hops].map(&:to_h) } }
+            Core::Teaching::CountingRound.all.map { |round| { **round, hops: round[:hops].map(&:to_h) } }
           end
 
           # What is done in a lesson; a way to work has its words.

@@ -22,7 +22,7 @@ module Vantick
         # @return [Hash]
         def to_h
           { **@child.slice(:name, :joined_at, :left_at, :source_id), class: @class[:name], school: @class[:school], answers:,
-            kept: ChildPlaces.copy(@db, @id), pictures: pictures.map { |one| one.except(:bytes) } }
+            kept: ChildPlaces.copy(@db, @id), pictures: pictures.map { |picture| picture.except(:bytes) } }
         end
 
         # The answers that stand, oldest first, with the teacher's ruling and what was tried second.
@@ -56,7 +56,7 @@ module Vantick
         def answer(row, ruling, tries)
           { **row.except(:id).compact, helped: row[:helped] == 1 || nil, misreadings: row[:misreadings].split,
             ruling: ruling&.slice(:verdict, :ruled_at),
-            tries: tries.map { |one| one.slice(:answered_at, :answer, :verdict, :read_as) } }.compact
+            tries: tries.map { |try| try.slice(:answered_at, :answer, :verdict, :read_as) } }.compact
         end
 
         def pieces

@@ -47,7 +47,7 @@ module Vantick
           end
 
           # @return [Hash{Symbol => Array<Symbol>}] tables and columns by which rows of a table are found
-          def columns(table, owner) = path(table, owner).to_h { |from, column| [from, [column]] }
+          def columns(table, owner) = path(table, owner).to_h.transform_values { |column| [column] }
 
           private
 

@@ -90,7 +90,7 @@ module Vantick
         end
 
         def about(part)
-          groups = sheets.select { |one| one[:kind] == "group" }
+          groups = sheets.select { |sheet| sheet[:kind] == "group" }
           { title: part[:sheet].title, count: @class.children.length, number: groups.index(part).to_i + 1, names: part[:names].join(", ") }
         end
       end
