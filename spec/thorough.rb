@@ -9,6 +9,9 @@ module Thorough
 
   # @return [Object] the first in the night, else the second
   def of(everything, some) = on? ? everything : some
+
+  # @return [Array] all of them in the night, else so many, drawn by the seed of the run
+  def some(all, count) = on? ? all : all.sample(count, random: Random.new(RSpec.configuration.seed))
 end
 
 # What takes minutes and is looked at in the night alone.

@@ -47,16 +47,15 @@ RSpec.describe "Paper that is read" do
     expect(current(check).length).to eq(found["scan"]["alone"])
   end
 
-  {
-    %w[read dial_to_digital quarters] => "right", %w[slips dial_to_digital fives] => "right", %w[facts day_half day_halves] => "right",
-    %w[rewrite words_to_digital quarters] => "right", %w[facts numeral_to_minutes fives_facts] => "right"
-  }.each do |(kind, task, step), verdict|
+  kinds = [%w[read dial_to_digital quarters], %w[slips dial_to_digital fives], %w[facts day_half day_halves],
+           %w[rewrite words_to_digital quarters], %w[facts numeral_to_minutes fives_facts]]
+  Thorough.some(kinds, 2).each do |kind, task, step|
     it "is read from #{kind}, #{task}: what is sure is marked, and nothing is marked wrongly" do
       check = check_of(make(kind:, task:, step:, count: 5, versions: kind == "read" ? "each" : "one"))
       found = read(Vantick::Copier.pdf(ids.first(3).flat_map { |id| paper(check, id) }))
       expect(found["scan"]).to include("answers" => 15, "done" => 3)
       expect(found["scan"]["alone"]).to be >= 8
-      expect(current(check).map(&:verdict).uniq).to eq([verdict])
+      expect(current(check).map(&:verdict).uniq).to eq(["right"])
     end
   end
 

@@ -31,7 +31,7 @@ RSpec.describe "Every view can be used by everyone", :demo do
   # Where in the bar a page is, by how its address begins.
   places = { "/plan" => "Plan", "/show" => "Show", "/sheets" => "Sheets", "/check" => "Check" }
 
-  # Some to an example, so that the browser is begun anew less often.
+  # Some to an example, so that the browser is begun anew less often; in the night all of them.
   { "of the class" => %w[/ /class /results/3 /class/child/5 /class/child/5/parents /class/groups /class/weeks /class/register /class/new],
     "of a lesson" => %w[/plan /plan/term /plan/2 /plan/2/run /plan/2/boards /plan/step/hands],
     "in front of the class" => %w[/show?times=7:45,8:23&lens=halves,hour_gap,minute_numbers /show?lens=day,sweep,quarters,hand_lines
@@ -41,7 +41,7 @@ RSpec.describe "Every view can be used by everyone", :demo do
     "of the school" => %w[/school /school/list /class/child/21/support] }.each do |name, addresses|
     it "the pages #{name} are clean, and right at every width" do
       complaints # of an example before
-      addresses.each do |address|
+      Thorough.some(addresses, 3).each do |address|
         visit address
         expect(page).to have_css("h1")
         expect(page).to have_no_text(waiting)
@@ -58,8 +58,9 @@ RSpec.describe "Every view can be used by everyone", :demo do
   it "the pages fit in American English, too" do
     longest = { english: :american, past_word: :after, to_word: :before, separator: :point, fifteens: :plain }
     store.classes.change(1, conventions: Vantick::Core::Wording::Conventions.new(**longest).to_h)
-    %w[/ /plan /plan/term /plan/2 /results/3 /class/child/5 /class/groups /check/3 /settings
-       /sheets?kind=read /show?times=7:45&lens=halves,hour_gap,minute_numbers].each do |address|
+    all = %w[/ /plan /plan/term /plan/2 /results/3 /class/child/5 /class/groups /check/3 /settings
+             /sheets?kind=read /show?times=7:45&lens=halves,hour_gap,minute_numbers]
+    Thorough.some(all, 4).each do |address|
       visit address
       expect(page).to have_css("h1", visible: :all)
       expect(page).to have_no_text(waiting)

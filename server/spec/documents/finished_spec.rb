@@ -75,7 +75,7 @@ RSpec.describe Vantick::Server::Documents::PdfWriter do
 
   %w[a4 letter].each do |paper|
     it "has nothing on #{paper} that is too small for a child, no line that a copier loses, and dials to draw on of 40 mm" do
-      kinds.each do |kind|
+      Thorough.some(kinds, 8).each do |kind|
         step = step_for(kind)
         printed = kind.answered? ? file(kind: kind.id, step:, paper:) : material_file(kind.id, step, paper:)
         numerals, words = printed.pages.flat_map(&:runs).partition { |run| run.text.match?(/\A(\d{1,2}|[IVX]+)\z/) }
@@ -108,7 +108,7 @@ RSpec.describe Vantick::Server::Documents::PdfWriter do
   end
 
   it "has no words over each other, on sheets, their answers and material of every kind" do
-    kinds.each do |kind|
+    Thorough.some(kinds, 8).each do |kind|
       step = step_for(kind)
       printed = kind.answered? ? file(part: "all", kind: kind.id, step:) : material_file(kind.id, step)
       expect(printed.words.flat_map { |page| over_each_other(page).map { |pair| pair.map(&:first) } }).to eq([]), kind.name

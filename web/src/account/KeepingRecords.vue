@@ -16,7 +16,10 @@ const { data, errorMessage } = useApiQuery(readRetention, () => []);
 const { busy, wrong, elsewhere, run } = useApiMutation();
 const years = computed(() => [
   { value: null as number | null, text: "no limit" },
-  ...(data.value?.choices ?? []).map((one) => ({ value: one as number | null, text: counted(one, "year") })),
+  ...(data.value?.choices ?? []).map((choice) => ({
+    value: choice as number | null,
+    text: counted(choice, "year"),
+  })),
 ]);
 const how = ref<RetentionHow | null>(null);
 const present = ref("");

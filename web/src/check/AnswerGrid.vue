@@ -41,7 +41,10 @@ const leads = computed(
 /** Pieces of paper that were read, by place. */
 const { data: pieces } = useApiQuery(listPieces, () => [props.check.id]);
 const pieceAt = computed(
-  () => new Map<string, Piece>(pieces.value?.pieces.map((one) => [placeOf(one.child_id, one.item_id), one])),
+  () =>
+    new Map<string, Piece>(
+      pieces.value?.pieces.map((piece) => [placeOf(piece.child_id, piece.item_id), piece]),
+    ),
 );
 
 watch(

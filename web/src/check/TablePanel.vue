@@ -68,16 +68,16 @@ const remove = (id: number): Promise<boolean> =>
       </BButton>
     </div>
     <ul v-if="imports?.length && classes.current?.right !== 'teaching'" class="list-unstyled mt-3 mb-0">
-      <li v-for="one in imports" :key="one.id" class="d-flex align-items-center gap-2 mb-1">
+      <li v-for="batch in imports" :key="batch.id" class="d-flex align-items-center gap-2 mb-1">
         <span>
-          {{ moment(one.imported_at) }}, {{ clock(one.imported_at) }}:
-          {{ counted(one.answers, "answer") }} added
+          {{ moment(batch.imported_at) }}, {{ clock(batch.imported_at) }}:
+          {{ counted(batch.answers, "answer") }} added
         </span>
         <SureButton
-          v-if="one.answers"
+          v-if="batch.answers"
           title="Take these answers out?"
           does="Take out"
-          :act="() => remove(one.id)"
+          :act="() => remove(batch.id)"
           :busy="busy"
           size="sm"
           variant="outline-danger"

@@ -27,19 +27,25 @@ const found = computed(() => data.value?.find((one) => one.child_id === props.ch
 const chosen = shallowRef<Adjustments | null>(null);
 const set = computed(() => chosen.value ?? found.value?.set ?? NONE);
 const now = computed(() => {
-  const home = languages.value.find((one) => one.value && one.value === set.value.home);
+  const home = languages.value.find((language) => language.value && language.value === set.value.home);
   const names = [...(found.value?.names ?? []), ...(home ? [`${home.text} at home`] : [])];
   return names.length ? `${names.join(", ")}.` : "None.";
 });
 const open = ref(false);
 const kinds = computed(() => facts.catalogue?.adjustments.kinds ?? []);
 const notations = computed(() =>
-  (facts.catalogue?.adjustments.notations ?? []).map((one) => ({ value: one.id, text: one.name })),
+  (facts.catalogue?.adjustments.notations ?? []).map((notation) => ({
+    value: notation.id,
+    text: notation.name,
+  })),
 );
 
 const languages = computed(() => [
   { value: "", text: "English" },
-  ...(facts.catalogue?.adjustments.languages ?? []).map((one) => ({ value: one.id, text: one.name })),
+  ...(facts.catalogue?.adjustments.languages ?? []).map((language) => ({
+    value: language.id,
+    text: language.name,
+  })),
 ]);
 
 /** What is chosen stands at once, and is saved one after the other: nobody has to wait between two presses. */

@@ -103,9 +103,9 @@ function go(id: unknown): void {
         >
           <p class="eyebrow">Also</p>
           <ul class="also p-0 m-0 list-unstyled">
-            <li v-for="one in others" :key="one.misreading">
-              <strong>{{ seem(one.child_ids.length, facts.misreading(one.misreading).does) }}:</strong>
-              {{ one.child_ids.map((id) => names.get(id)).join(", ") }}
+            <li v-for="other in others" :key="other.misreading">
+              <strong>{{ seem(other.child_ids.length, facts.misreading(other.misreading).does) }}:</strong>
+              {{ other.child_ids.map((id) => names.get(id)).join(", ") }}
             </li>
             <li v-if="empty.length">
               <strong>Blank:</strong>

@@ -82,7 +82,7 @@ const print = (): void => window.print();
         </section>
         <section class="mb-4 break-avoid" aria-labelledby="helps-head">
           <h2 id="helps-head">What helps</h2>
-          <p v-for="one in helps" :key="one.id">{{ one.home }}</p>
+          <p v-for="help in helps" :key="help.id">{{ help.home }}</p>
           <p>
             Keep a clock with hands where everyone can see it. Ask now and then: What time is it? How long
             until we leave? Mistakes are part of learning.
@@ -93,11 +93,11 @@ const print = (): void => window.print();
         <h2 id="home-head">{{ language.title }}</h2>
         <p>{{ language.intro }}</p>
         <ul class="list-unstyled dials d-grid gap-3 text-center">
-          <li v-for="one in language.times" :key="one.time">
-            <DialFace :facts="facts.of(one.time)" />
-            <strong lang="en">{{ facts.of(one.time).usual }}</strong>
+          <li v-for="line in language.times" :key="line.time">
+            <DialFace :facts="facts.of(line.time)" />
+            <strong lang="en">{{ facts.of(line.time).usual }}</strong>
             <br />
-            {{ one.words }}
+            {{ line.words }}
           </li>
         </ul>
         <p v-if="language.half">{{ language.half }}</p>

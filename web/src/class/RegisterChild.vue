@@ -81,8 +81,13 @@ const file = (ending: string): string =>
           <span class="visually-hidden">Rename {{ child.name }}</span>
         </BButton>
         <BDropdown v-if="others.length" text="Move to" variant="link" size="sm" :disabled="busy">
-          <BDropdownItemButton v-for="one in others" :key="one.id" role="menuitem" @click="move(one.id)">
-            {{ one.name }}
+          <BDropdownItemButton
+            v-for="other in others"
+            :key="other.id"
+            role="menuitem"
+            @click="move(other.id)"
+          >
+            {{ other.name }}
           </BDropdownItemButton>
         </BDropdown>
         <BButton variant="link" size="sm" title="Has left" :disabled="busy" @click="leave(true)">

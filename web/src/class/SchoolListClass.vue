@@ -22,8 +22,8 @@ const options = computed(() => [
   { value: null as number | null, text: NEW },
   ...props.here.map((one) => ({ value: one.id as number | null, text: one.name })),
 ]);
-const teachers = computed(() => props.accounts.map((one) => ({ value: one.id, text: one.name })));
-const teacher = computed(() => props.accounts.find((one) => one.id === props.one.account_id)?.name);
+const teachers = computed(() => props.accounts.map((account) => ({ value: account.id, text: account.name })));
+const teacher = computed(() => props.accounts.find((account) => account.id === props.one.account_id)?.name);
 const known = computed<Record<number, number | null>>(() =>
   Object.fromEntries(props.same.map((pair) => [pair.at, pair.child_id])),
 );

@@ -22,7 +22,7 @@ import SchoolListClass from "./SchoolListClass.vue";
 type Said = NonNullable<SchoolRosterSent["classes"]>[number];
 const classes = useClasses();
 const { data: lists, errorMessage } = useApiQuery(listSchoolRosters, () => []);
-const last = computed(() => lists.value?.lists.find((one) => one.last));
+const last = computed(() => lists.value?.lists.find((list) => list.last));
 const file = ref<File | null>(null);
 const names = ref<SchoolRosterSent["names"]>("first");
 const gone = ref<SchoolRosterSent["gone"]>("stay");

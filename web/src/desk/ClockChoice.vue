@@ -21,16 +21,16 @@ const LETTERS = ["A", "B", "C", "D"];
     @keydown="rovingFocus($event, root)"
   >
     <DeskButton
-      v-for="(one, at) in clocks"
-      :key="one.answer"
+      v-for="(clock, at) in clocks"
+      :key="clock.answer"
       class="key min-h-0 min-w-0 p-2 d-flex align-items-center justify-content-center"
-      :class="{ chosen: texts[0] === one.answer }"
-      :aria-pressed="texts[0] === one.answer"
+      :class="{ chosen: texts[0] === clock.answer }"
+      :aria-pressed="texts[0] === clock.answer"
       :disabled="over"
-      @click="texts = [one.answer]"
+      @click="texts = [clock.answer]"
     >
-      <span class="visually-hidden">Clock {{ LETTERS[at] }}: {{ spokenHands(one) }}</span>
-      <DialFace :facts="one" :margin="3" />
+      <span class="visually-hidden">Clock {{ LETTERS[at] }}: {{ spokenHands(clock) }}</span>
+      <DialFace :facts="clock" :margin="3" />
     </DeskButton>
   </div>
 </template>

@@ -13,7 +13,7 @@ const words = ref<string[]>([""]);
 const strips = ref<InstanceType<typeof WordStrips>>();
 const root = ref<HTMLElement>();
 const options = computed(() => props.turn.items[0]?.options ?? []);
-const named = computed(() => options.value.find((one) => one.id === cause.value)?.name);
+const named = computed(() => options.value.find((option) => option.id === cause.value)?.name);
 
 watch([cause, words], () => {
   const said = words.value[0];
@@ -41,8 +41,8 @@ defineExpose({
       class="causes d-grid gap-07 align-self-center"
       @keydown="rovingFocus($event, root)"
     >
-      <DeskButton v-for="one in options" :key="one.id" class="key" @click="cause = one.id">
-        {{ one.name }}
+      <DeskButton v-for="option in options" :key="option.id" class="key" @click="cause = option.id">
+        {{ option.name }}
       </DeskButton>
     </div>
     <template v-else>

@@ -67,10 +67,10 @@ function once(act: () => void): void {
 }
 /** Nothing is left to do but to go on. */
 const goForward = (): void => void nextTick(() => (forward.value?.$el as HTMLElement | undefined)?.focus());
-const rightAll = computed(() => props.told?.results.every((one) => one.right) ?? false);
+const rightAll = computed(() => props.told?.results.every((result) => result.right) ?? false);
 const tone = computed(() => {
   if (props.kept) return "kept";
-  if (!props.told || props.told.results.some((one) => one.right === null)) return "untold";
+  if (!props.told || props.told.results.some((result) => result.right === null)) return "untold";
   return rightAll.value ? "right" : "again";
 });
 const sentence = computed(() => {
@@ -128,7 +128,7 @@ function ask(): void {
   const item = props.turn.items.length === 1 ? props.turn.items[0] : undefined;
   const said = item?.said ? `Somebody said: ${item.said}.` : "";
   const offered =
-    props.turn.entry === "choice" ? props.turn.cards : (item?.options.map((one) => one.name) ?? []);
+    props.turn.entry === "choice" ? props.turn.cards : (item?.options.map((option) => option.name) ?? []);
   const choices = offered.map((one) => `${one}.`);
   props.voice.say(said, half ? FINISH : "", props.turn.ask, item?.shown ?? "", ...choices);
 }

@@ -62,9 +62,9 @@ const told = (one: LiveChild["answers"][number]): string => {
       <!-- From the right: where there is no room for all, the oldest are out of sight. -->
       <span class="marks d-flex flex-row-reverse flex-wrap overflow-hidden gap-1 fs-85">
         <VerdictMark
-          v-for="one in [...child.answers].reverse()"
-          :key="one.item_id"
-          :verdict="verdict(one.verdict)"
+          v-for="answer in [...child.answers].reverse()"
+          :key="answer.item_id"
+          :verdict="verdict(answer.verdict)"
         />
       </span>
       <span class="where text-nowrap text-end fs-95" :class="{ quiet: presence }">
@@ -105,18 +105,18 @@ const told = (one: LiveChild["answers"][number]): string => {
       <p v-else-if="!child.answers.length" class="quiet">No answers yet.</p>
       <ul v-else class="d-grid gap-03 m-0 p-0 list-none fs-95">
         <li
-          v-for="one in [...child.answers].reverse()"
-          :key="one.item_id"
+          v-for="answer in [...child.answers].reverse()"
+          :key="answer.item_id"
           class="d-grid align-items-center gap-2"
         >
-          <span class="dial"><DialFace :facts="facts.of(one.time)" detail="small" /></span>
-          <span>{{ one.time }}</span>
-          <span v-if="one.hands" class="dial set">
-            <DialFace :facts="one.hands" detail="small" label="as set" />
+          <span class="dial"><DialFace :facts="facts.of(answer.time)" detail="small" /></span>
+          <span>{{ answer.time }}</span>
+          <span v-if="answer.hands" class="dial set">
+            <DialFace :facts="answer.hands" detail="small" label="as set" />
           </span>
-          <span v-else class="said text-anywhere">{{ one.read_as || one.answer }}</span>
-          <VerdictMark :verdict="verdict(one.verdict)" quiet />
-          <span class="quiet">{{ told(one) }}</span>
+          <span v-else class="said text-anywhere">{{ answer.read_as || answer.answer }}</span>
+          <VerdictMark :verdict="verdict(answer.verdict)" quiet />
+          <span class="quiet">{{ told(answer) }}</span>
         </li>
       </ul>
     </div>

@@ -25,7 +25,8 @@ const only = computed(
 );
 const keys = computed(() => all.value?.filter((key) => !only.value || key.child_id === only.value));
 const nameOf = (id: number): string => classes.current?.children.find((child) => child.id === id)?.name ?? "";
-const spoken = (pictures: string[]): string => pictures.map((one) => PICTURES[one]?.name ?? one).join(", ");
+const spoken = (pictures: string[]): string =>
+  pictures.map((picture) => PICTURES[picture]?.name ?? picture).join(", ");
 
 const renew = (childId: number): Promise<boolean> =>
   run(async () => {

@@ -61,7 +61,7 @@ watch([lessonId, lessons], () => {
   const some =
     kind.value === "practice" || kind.value === "baseline"
       ? null
-      : lessons.value?.find((one) => one.id === lessonId.value)?.child_ids;
+      : lessons.value?.find((lesson) => lesson.id === lessonId.value)?.child_ids;
   if (some && !chosen.value) chosen.value = [...some];
 });
 const open = computed(() => desks.value?.filter((desk) => desk.open) ?? []);
@@ -198,8 +198,8 @@ const begin = (): Promise<boolean> =>
           >
             <label for="lesson">Lesson</label>
             <BFormSelect id="lesson" v-model="lessonId">
-              <option v-for="one in lessons" :key="one.id" :value="one.id">
-                {{ facts.rung(one.step).name }}, {{ dayWords(one.day) }}
+              <option v-for="lesson in lessons" :key="lesson.id" :value="lesson.id">
+                {{ facts.rung(lesson.step).name }}, {{ dayWords(lesson.day) }}
               </option>
             </BFormSelect>
             <template v-if="kind === 'stage'">

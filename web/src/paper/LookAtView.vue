@@ -72,10 +72,10 @@ const guesses = computed<Guess[]>(() => {
     words: handsIn(answer) ? "as drawn" : answer,
     hands: handsIn(answer),
   }));
-  const drawn = (item.value?.drawings ?? []).map((one) => ({
-    answer: one.answer,
-    words: one.name,
-    hands: one,
+  const drawn = (item.value?.drawings ?? []).map((drawing) => ({
+    answer: drawing.answer,
+    words: drawing.name,
+    hands: drawing,
   }));
   return [...seen, ...drawn].slice(0, 9);
 });

@@ -39,7 +39,7 @@ const again = (): Promise<boolean> =>
   run(async () => {
     const found = await readPageAgain(props.page.id, {});
     same.value = found.others.some(
-      (one) => one.number === props.page.number && one.words === props.page.words,
+      (other) => other.number === props.page.number && other.words === props.page.words,
     );
     if (!same.value) emit("named");
   });

@@ -12,7 +12,7 @@ const classes = useClasses();
 const LOOK = 700;
 const { data, errorMessage, reload } = useApiQuery(listScans, () => classes.current && [classes.current.id], {
   every: (found) =>
-    found?.scans.some((one) => ["coming", "waiting", "reading"].includes(one.state)) ? LOOK : false,
+    found?.scans.some((scan) => ["coming", "waiting", "reading"].includes(scan.state)) ? LOOK : false,
 });
 const { busy, errorMessage: refused, run } = useApiMutation();
 /** The file on its way, and how much of it has arrived. */

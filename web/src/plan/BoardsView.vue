@@ -23,7 +23,7 @@ const clocks = computed<Clock[]>(() => [
   ...(extra.value ? [extra.value] : []),
   ...(lesson.value ? clocksToAsk(lesson.value) : []),
 ]);
-const asked = computed(() => clocks.value.find((one) => one.time === chosen.value));
+const asked = computed(() => clocks.value.find((clock) => clock.time === chosen.value));
 
 function askNext(dial: string): void {
   if (asked.value) extra.value = { ...asked.value, time: dial, dial };

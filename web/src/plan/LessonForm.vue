@@ -12,7 +12,7 @@ const facts = useFacts();
 const steps = computed(() => facts.catalogue?.ladder.filter((rung) => rung.tasks.length > 0) ?? []);
 const tasks = computed(() => facts.rung(props.lesson.step).tasks);
 const methods = computed(() =>
-  METHOD.flatMap((id) => facts.catalogue?.conventions.find((one) => one.id === id) ?? []),
+  METHOD.flatMap((id) => facts.catalogue?.conventions.find((convention) => convention.id === id) ?? []),
 );
 const wrong = (field: string): string => (props.refused?.field === field ? props.refused.message : "");
 

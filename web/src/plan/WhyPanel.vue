@@ -69,14 +69,16 @@ const say = (known: boolean | null): Promise<boolean> =>
           </RouterLink>
           <span class="d-flex flex-wrap gap-2">
             <span
-              v-for="(one, at) in child.answers"
+              v-for="(answer, at) in child.answers"
               :key="at"
               class="d-inline-flex align-items-center gap-1"
-              :title="`${moment(one.at)}: ${one.said}`"
+              :title="`${moment(answer.at)}: ${answer.said}`"
             >
-              <DialFace class="clock" :facts="facts.of(one.time)" detail="small" />
-              <VerdictMark :verdict="one.right ? 'right' : one.verdict" quiet />
-              <span v-if="!one.right" class="fs-85">{{ one.said || VERDICTS[one.verdict].word }}</span>
+              <DialFace class="clock" :facts="facts.of(answer.time)" detail="small" />
+              <VerdictMark :verdict="answer.right ? 'right' : answer.verdict" quiet />
+              <span v-if="!answer.right" class="fs-85">
+                {{ answer.said || VERDICTS[answer.verdict].word }}
+              </span>
             </span>
           </span>
         </li>

@@ -9,7 +9,7 @@ export interface Clock {
 
 /** Clocks of a lesson that a whole class can be asked, each once: those that are asked at its hinges first. */
 export function clocksToAsk(lesson: Lesson): Clock[] {
-  const first = lesson.hinges.map((one) => one.time);
+  const first = lesson.hinges.map((hinge) => hinge.time);
   const own = lesson.stages
     .filter((stage) => stage.id !== "exit")
     .flatMap((stage) => stage.items)

@@ -53,24 +53,24 @@ async function keep(id: string, choice: string): Promise<void> {
     <div v-if="classes.current" class="abreast abreast-two d-grid row-gap-20 column-gap-5">
       <form @submit.prevent>
         <fieldset
-          v-for="one in facts.catalogue?.conventions"
-          :key="one.id"
+          v-for="convention in facts.catalogue?.conventions"
+          :key="convention.id"
           class="d-grid border-bottom px-0 pt-06 pb-07 cols-1-auto"
         >
-          <legend class="fw-bold m-0">{{ one.name }}</legend>
-          <p class="why m-0 quiet col-all fs-95">{{ one.why }}</p>
+          <legend class="fw-bold m-0">{{ convention.name }}</legend>
+          <p class="why m-0 quiet col-all fs-95">{{ convention.why }}</p>
           <div class="choices d-flex flex-wrap gap-2 mt-2 col-all">
             <div
-              v-for="choice in one.choices"
+              v-for="choice in convention.choices"
               :key="choice.id"
               class="pill"
-              :class="{ on: current[one.id] === choice.id }"
+              :class="{ on: current[convention.id] === choice.id }"
             >
               <BFormRadio
-                :name="one.id"
-                :model-value="current[one.id]"
+                :name="convention.id"
+                :model-value="current[convention.id]"
                 :value="choice.id"
-                @update:model-value="choose(one.id, choice.id)"
+                @update:model-value="choose(convention.id, choice.id)"
               >
                 {{ choice.name }}
               </BFormRadio>

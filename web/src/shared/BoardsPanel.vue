@@ -83,14 +83,14 @@ const next = (): Promise<boolean> =>
         </span>
         <span class="amounts d-flex" role="group" :aria-label="row.text">
           <BButton
-            v-for="one in choices"
-            :key="one.id"
+            v-for="choice in choices"
+            :key="choice.id"
             variant="bare"
             class="amount"
-            :aria-pressed="amounts[row.id] === one.id"
-            @click="count(row.id, one.id)"
+            :aria-pressed="amounts[row.id] === choice.id"
+            @click="count(row.id, choice.id)"
           >
-            {{ one.name }}
+            {{ choice.name }}
           </BButton>
         </span>
       </li>

@@ -9,7 +9,7 @@ const facts = useFacts();
 const chances = computed(() =>
   Object.entries(props.choice.chances).map(([id, count]) => ({ id, count, name: facts.misreading(id).name })),
 );
-const untold = computed(() => chances.value.filter((one) => one.count === 0));
+const untold = computed(() => chances.value.filter((chance) => chance.count === 0));
 /** "These clocks show every common mistake but one." */
 const summary = computed(() => {
   const who = props.choice.times.length === 1 ? "This clock shows" : "These clocks show";
@@ -38,13 +38,13 @@ const clocks = computed(() => props.choice.times.length);
         </BTr>
       </BThead>
       <BTbody>
-        <BTr v-for="one in chances" :key="one.id" :class="{ none: one.count === 0 }">
-          <BTh scope="row">{{ one.name }}</BTh>
+        <BTr v-for="chance in chances" :key="chance.id" :class="{ none: chance.count === 0 }">
+          <BTh scope="row">{{ chance.name }}</BTh>
           <BTd>
             <span class="pips d-inline-flex gap-1 me-2" aria-hidden="true">
-              <i v-for="at in clocks" :key="at" :class="{ on: at <= one.count }"></i>
+              <i v-for="at in clocks" :key="at" :class="{ on: at <= chance.count }"></i>
             </span>
-            {{ one.count }}
+            {{ chance.count }}
           </BTd>
         </BTr>
       </BTbody>

@@ -25,7 +25,7 @@ const { data: game, errorMessage } = useApiQuery(
   listCalls,
   () => classes.current && asked.value.kind && [classes.current.id, asked.value],
 );
-const kind = computed(() => facts.catalogue?.sheets.find((one) => one.id === asked.value.kind));
+const kind = computed(() => facts.catalogue?.sheets.find((sheet) => sheet.id === asked.value.kind));
 /** How many were called. */
 const called = ref(0);
 const digits = ref(false);

@@ -7,7 +7,7 @@ const props = defineProps<{ refused: Refused | null; preview: SheetPreview | nul
 const form = defineModel<Required<SheetSettings>>({ required: true });
 
 const facts = useFacts();
-const kind = computed(() => facts.catalogue?.sheets.find((one) => one.id === form.value.kind));
+const kind = computed(() => facts.catalogue?.sheets.find((sheet) => sheet.id === form.value.kind));
 const steps = computed(
   () => facts.catalogue?.ladder.filter((rung) => kind.value?.steps.includes(rung.id)) ?? [],
 );
@@ -62,7 +62,7 @@ function setLevel(child_id: number, level: number): void {
 
 /** Another kind has other tasks, another number, and perhaps other steps. */
 function choose(id: string): void {
-  const chosen = facts.catalogue?.sheets.find((one) => one.id === id);
+  const chosen = facts.catalogue?.sheets.find((sheet) => sheet.id === id);
   if (!chosen) return;
   const step = facts.nearestStep(form.value.step, chosen.steps);
   const task = firstTask(chosen.tasks, step);
@@ -84,13 +84,18 @@ function climb(step: string): void {
     <fieldset class="d-grid gap-1">
       <legend class="m-0">Kind</legend>
       <div
-        v-for="one in facts.catalogue?.sheets"
-        :key="one.id"
+        v-for="sheet in facts.catalogue?.sheets"
+        :key="sheet.id"
         class="kind d-flex align-items-center rounded-06 tone-ink fs-100 cursor-pointer"
-        :class="{ on: one.id === form.kind }"
+        :class="{ on: sheet.id === form.kind }"
       >
-        <BFormRadio name="kind" :model-value="form.kind" :value="one.id" @update:model-value="choose(one.id)">
-          {{ one.name }}
+        <BFormRadio
+          name="kind"
+          :model-value="form.kind"
+          :value="sheet.id"
+          @update:model-value="choose(sheet.id)"
+        >
+          {{ sheet.name }}
         </BFormRadio>
       </div>
     </fieldset>

@@ -56,16 +56,16 @@ const form = useSessionStorage<Required<SheetSettings>>(
 );
 /** A game that is printed and called out has its set until another is asked for. */
 const isKeyed = (id: string): boolean =>
-  Boolean(facts.catalogue?.sheets.some((one) => one.id === id && one.keyed));
+  Boolean(facts.catalogue?.sheets.some((sheet) => sheet.id === id && sheet.keyed));
 if (!isKeyed(form.value.kind)) form.value.seed = fresh();
-const asked = route.query.kind && facts.catalogue?.sheets.find((one) => one.id === route.query.kind);
+const asked = route.query.kind && facts.catalogue?.sheets.find((sheet) => sheet.id === route.query.kind);
 if (asked) {
   const step = facts.nearestStep(String(route.query.step ?? form.value.step), asked.steps);
   form.value = {
     ...form.value,
     kind: asked.id,
     step,
-    task: asked.tasks.find((one) => one.steps.includes(step))?.id ?? null,
+    task: asked.tasks.find((task) => task.steps.includes(step))?.id ?? null,
     count: Number(route.query.count) || null,
     seed: Number(route.query.seed) || form.value.seed,
     child_ids: route.query.children ? String(route.query.children).split(",").map(Number) : null,
@@ -88,7 +88,7 @@ const drawn = shallowRef<Blob>();
 const file = useObjectUrl(drawn);
 const answers = ref(false);
 const made = ref<{ check_id: number; code: string } | null>(null);
-const kind = computed(() => facts.catalogue?.sheets.find((one) => one.id === form.value.kind));
+const kind = computed(() => facts.catalogue?.sheets.find((sheet) => sheet.id === form.value.kind));
 const told = computed(() => {
   const children = (some.value ?? classes.current?.children ?? []).length;
   const whose = form.value.versions === "each" ? ` for ${countedChildren(children)}` : "";

@@ -32,7 +32,7 @@ const invites = computed(() => props.drawing?.invites.map((id) => facts.misreadi
       <p class="reason m-0 lh-135">{{ drawing.reason }}</p>
       <div v-if="invites.length" class="invites">
         <p class="eyebrow m-0">Children may</p>
-        <p v-for="one in invites" :key="one.id">{{ one.does }}</p>
+        <p v-for="invite in invites" :key="invite.id">{{ invite.does }}</p>
       </div>
       <BButton v-if="drawing.verdict !== 'well_placed'" variant="primary" @click="$emit('mend')">
         Fix the hour hand

@@ -27,7 +27,7 @@ module Vantick
       def self.of(handlers)
         Class.new(self) do
           Http::Operation.all.each do |operation|
-            handler = handlers.find { |one| one.answers?(operation) } or next
+            handler = handlers.find { |known| known.answers?(operation) } or next
             public_send(operation.verb, operation.route) { answer(operation, handler) }
           end
         end

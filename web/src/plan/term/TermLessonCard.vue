@@ -23,9 +23,11 @@ const focus = computed(() =>
   focusWords(props.lesson, props.lessons, props.lesson.step ? standing(props.lesson.step) : undefined, facts),
 );
 const others = computed(() =>
-  props.lessons.filter((one) => !one.over && one.day !== props.lesson.day && one.kind !== "skipped"),
+  props.lessons.filter(
+    (lesson) => !lesson.over && lesson.day !== props.lesson.day && lesson.kind !== "skipped",
+  ),
 );
-const at = computed(() => others.value.findIndex((one) => one.day > props.lesson.day));
+const at = computed(() => others.value.findIndex((other) => other.day > props.lesson.day));
 const later = computed(() => (at.value < 0 ? undefined : others.value[at.value]));
 const earlier = computed(() => others.value[(at.value < 0 ? others.value.length : at.value) - 1]);
 const steps = computed(() => facts.catalogue?.ladder.filter((one) => one.tasks.length > 0) ?? []);
@@ -138,8 +140,8 @@ const does = (kind: TermChange["kind"], more: Partial<TermChange> = {}): void =>
           <div class="d-flex flex-wrap gap-2">
             <BFormSelect id="move-to" v-model="to">
               <option value="">Choose a day</option>
-              <option v-for="one in others" :key="one.day" :value="one.day">
-                {{ shortDay(one.day) }}: {{ one.step ? facts.rung(one.step).name : kindWords(one) }}
+              <option v-for="other in others" :key="other.day" :value="other.day">
+                {{ shortDay(other.day) }}: {{ other.step ? facts.rung(other.step).name : kindWords(other) }}
               </option>
             </BFormSelect>
             <BButton

@@ -8,7 +8,9 @@ import { shortDay } from "@/words";
 const facts = useFacts();
 const classes = useClasses();
 const { data } = useApiQuery(readTerm, () => classes.current && [classes.current.id]);
-const left = computed(() => data.value?.plan?.lessons.filter((one) => !one.over && one.step).length ?? 0);
+const left = computed(
+  () => data.value?.plan?.lessons.filter((lesson) => !lesson.over && lesson.step).length ?? 0,
+);
 </script>
 
 <template>

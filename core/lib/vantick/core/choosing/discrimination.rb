@@ -75,7 +75,7 @@ module Vantick
 
         private
 
-        def weight(pair) = pair.any? { |one| one&.seldom? } ? SELDOM : 1.0
+        def weight(pair) = pair.any? { |misreading| misreading&.seldom? } ? SELDOM : 1.0
 
         # The kind of a time stands at its index: it is looked up by the thousand.
         def sort_into_kinds(pool)

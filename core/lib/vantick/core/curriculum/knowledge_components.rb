@@ -28,7 +28,7 @@ module Vantick
           # @param kind [Symbol]
           # @return [Array<Symbol>] all that it rests on, and that these rest on
           def beneath(kind)
-            (@beneath ||= {})[kind] ||= below(kind).flat_map { |one| [one, *beneath(one)] }.uniq.freeze
+            (@beneath ||= {})[kind] ||= below(kind).flat_map { |other| [other, *beneath(other)] }.uniq.freeze
           end
 
           # @param kind [Symbol] of whole dials
@@ -54,7 +54,7 @@ module Vantick
 
           def belows
             @belows ||= all.to_h do |kind|
-              [kind, (step_of(kind).builds_on.flat_map { |one| one.pool.empty? ? [] : of_step(one) } - [kind]).uniq.freeze]
+              [kind, (step_of(kind).builds_on.flat_map { |lower| lower.pool.empty? ? [] : of_step(lower) } - [kind]).uniq.freeze]
             end.freeze
           end
         end

@@ -20,13 +20,13 @@ module Vantick
 
         # @param task [Task]
         # @return [DeskTask]
-        def self.for(task) = (@by_task ||= all.to_h { |one| [one.task.id, one] }.freeze).fetch(task.id)
+        def self.for(task) = (@by_task ||= all.to_h { |kind| [kind.task.id, kind] }.freeze).fetch(task.id)
 
         # @param step [Step]
         # @return [Array<DeskTask>] those that the step can be practised with
         def self.of(step)
           @of ||= {}
-          @of[step.id] ||= all.select { |one| one.suits?(step) }.freeze
+          @of[step.id] ||= all.select { |kind| kind.suits?(step) }.freeze
         end
 
         # @param entry [Hash{Symbol => Object}] of desk.yml

@@ -68,7 +68,7 @@ module Vantick
         # @param marked [Array<MarkedAnswer>] the answers of one turn, at first try
         # @return [Learner]
         def after(marked)
-          believed = marked.reduce(belief) { |so_far, one| so_far.with(one) }
+          believed = marked.reduce(belief) { |so_far, answer| so_far.with(answer) }
           with(answers: answers + marked, belief: believed, baseline: baseline&.after(turns.last, marked.first),
                wrong: marked.all?(&:read_right?) ? 0 : @wrong + 1, **climbed(marked))
         end
@@ -84,7 +84,7 @@ module Vantick
         # @return [Array<DeskTask>] ways in which this child is asked on it
         def ways(step)
           fitting = adjustments.fitting(DeskTask.of(step).map(&:task))
-          DeskTask.of(step).select { |one| fitting.include?(one.task) }
+          DeskTask.of(step).select { |kind| fitting.include?(kind.task) }
         end
 
         # @param turn [Turn] that comes next
@@ -128,8 +128,8 @@ module Vantick
         #   the ladder, where it rests on none that can be asked
         def easier_than(step)
           sets = [step.foundations, Curriculum::Step.up_to(step) - [step]]
-          below = sets.map { |steps| steps.select { |one| one.whole? && one.pool.any? } }.find(&:any?).to_a
-          below.reverse.find { |one| read_last?(one) } || below.first
+          below = sets.map { |steps| steps.select { |lower| lower.whole? && lower.pool.any? } }.find(&:any?).to_a
+          below.reverse.find { |lower| read_last?(lower) } || below.first
         end
 
         # @return [Array<Array(Task, DialTime)>] read rightly the last time they were asked: those first that are of a step that the child

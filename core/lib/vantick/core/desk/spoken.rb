@@ -67,8 +67,8 @@ module Vantick
 
           def leaves(value)
             case value
-            when Hash then value.except(:id, :entry, :from, :whole).values.flat_map { |one| leaves(one) }
-            when Array then value.flat_map { |one| leaves(one) }
+            when Hash then value.except(:id, :entry, :from, :whole).values.flat_map { |part| leaves(part) }
+            when Array then value.flat_map { |part| leaves(part) }
             when String then [value]
             else []
             end

@@ -51,7 +51,7 @@ module Vantick
 
           # Smaller numbers first, quarters and halves after them.
           def counts(counted, conventions)
-            said = counted.reject { |one| one.side == :oclock }.flat_map { |one| one.words(conventions).split(/[ -]/) }.uniq
+            said = counted.reject { |phrase| phrase.side == :oclock }.flat_map { |phrase| phrase.words(conventions).split(/[ -]/) }.uniq
             said -= both(conventions)
             numbers = (1..59).map { |number| Wording::NumberWords.standard.spell(number) }
             (numbers & said) + (said - numbers)
@@ -59,8 +59,8 @@ module Vantick
 
           # Both sides always: past is no choice for a child who knows that only to will do.
           def sides(counted, conventions)
-            oclock = counted.any? { |one| one.side == :oclock } ? [Wording::Phrase::WORDS[:oclock]] : []
-            (counted.all? { |one| one.side == :oclock } ? [] : both(conventions)) + oclock
+            oclock = counted.any? { |phrase| phrase.side == :oclock } ? [Wording::Phrase::WORDS[:oclock]] : []
+            (counted.all? { |phrase| phrase.side == :oclock } ? [] : both(conventions)) + oclock
           end
 
           def both(conventions) = %i[past to].map { |side| conventions.word(side) }

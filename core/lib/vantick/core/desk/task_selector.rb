@@ -39,7 +39,7 @@ module Vantick
         # @return [Array<Turn>] no time twice
         def self.ahead(learner, count:, seed:)
           random = Random.new(seed)
-          return learner.baseline.ahead(count, but: learner.times, random:).map { |one| placing(one) } if learner.baseline
+          return learner.baseline.ahead(count, but: learner.times, random:).map { |question| placing(question) } if learner.baseline
 
           (1..count).reduce([[], learner]) do |(turns, so_far), _|
             turn = new(so_far, random).practice
@@ -134,7 +134,7 @@ module Vantick
           against = @learner.belief.likely.first
           return if against.nil? || @learner.turns.last&.reason == :helps
 
-          fitting = single.select { |one| against.shows_in?(one.task) }
+          fitting = single.select { |way| against.shows_in?(way.task) }
           fitting.empty? ? nil : helping_with(following(fitting), against)
         end
 
@@ -156,7 +156,7 @@ module Vantick
 
           times = fresh(shown(pool(task))).sample(COMPARED, random: @random)
           shares = @learner.belief.states.select { |_, share| share >= Judging::ItemSelection::SEEN_FROM }
-          bits, time = times.map { |one| [Judging::ItemSelection.expected_fall(shares, one, task), one] }.max_by(&:first)
+          bits, time = times.map { |candidate| [Judging::ItemSelection.expected_fall(shares, candidate, task), candidate] }.max_by(&:first)
           return practice if bits.nil? || bits < TELLING_BITS
 
           Turn.new(step: @step, task:, times: [time], reason: :tells)

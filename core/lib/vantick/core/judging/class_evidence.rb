@@ -27,7 +27,7 @@ module Vantick
         # @return [Array<Shared>] the commonest first
         def shared
           found = leading.group_by { |_, evidence| evidence.misreading }.map { |misreading, children| share(misreading, children) }
-          found = found.select { |one| one.children.length >= NEWS[:children] }
+          found = found.select { |shared| shared.children.length >= NEWS[:children] }
           found.sort_by.with_index { |share, at| [-share.children.length, -share.hits, at] }
         end
 

@@ -36,9 +36,9 @@ module Vantick
           # @param asked [Array<Curriculum::ItemResponse>] oldest first
           # @return [Hash{Symbol => Share}, nil] on `paper` and on `device`, where they differ much
           def places(asked)
-            last = asked.last(ROW[:looked_at]).select { |one| one.marked.telling? }
+            last = asked.last(ROW[:looked_at]).select { |answer| answer.marked.telling? }
             device, paper = last.partition(&:device).map { |some| share_of(some) }
-            return if [device, paper].any? { |one| one.answers < ROW[:place_answers] }
+            return if [device, paper].any? { |share| share.answers < ROW[:place_answers] }
 
             { paper:, device: } if (device.share - paper.share).abs >= ROW[:place_apart]
           end
@@ -53,7 +53,7 @@ module Vantick
 
           private
 
-          def share_of(some) = Share.new(right: some.count { |one| one.marked.right? }, answers: some.length)
+          def share_of(some) = Share.new(right: some.count { |answer| answer.marked.right? }, answers: some.length)
 
           def left(what, those, others)
             blank = those.count { |marked| marked.verdict == :blank }

@@ -110,7 +110,7 @@ module Vantick
 
         # What those that are told already explain is no evidence of another.
         def shows?(misreading, last, told, hits)
-          left = last.reject { |answer| told.any? { |one| answer.misreadings.include?(one.id) } }
+          left = last.reject { |answer| told.any? { |mistake| answer.misreadings.include?(mistake.id) } }
           needed = misreading.seldom? && hits > 1 ? ROW[:seldom_hits] : hits
           own = left.count { |answer| answer.misreadings.include?(misreading.id) }
           own >= needed && (hits == 1 || own >= ROW[:share] * left.count { |answer| misreading.chance?(answer.time, answer.task) })

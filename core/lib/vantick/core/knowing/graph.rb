@@ -17,12 +17,12 @@ module Vantick
           # @param part [Symbol]
           # @return [Array<Symbol>] all that it rests on, and that these rest on
           def beneath(part)
-            (@beneath ||= {})[part] ||= RESTS_ON.fetch(part).flat_map { |one| [one, *beneath(one)] }.uniq.freeze
+            (@beneath ||= {})[part] ||= RESTS_ON.fetch(part).flat_map { |other| [other, *beneath(other)] }.uniq.freeze
           end
 
           # @param part [Symbol]
           # @return [Array<Symbol>] all that rest on it
-          def above(part) = (@above ||= {})[part] ||= PARTS.select { |one| beneath(one).include?(part) }.freeze
+          def above(part) = (@above ||= {})[part] ||= PARTS.select { |other| beneath(other).include?(part) }.freeze
 
           # @return [Array<Integer>] every place, as bits: the part at index n is bit n
           def places
@@ -47,7 +47,7 @@ module Vantick
           # @return [Array(Array<Integer>, Array<Integer>)] indexes of the places that hold it, and where losing it leads: what rests on it
           #   goes with it
           def steps_down(part)
-            lost = [part, *above(part)].sum { |one| bit(one) }
+            lost = [part, *above(part)].sum { |other| bit(other) }
             (@steps_down ||= {})[part] ||= moves(->(place) { holds?(place, [part]) }) { |place| place & ~lost }
           end
 

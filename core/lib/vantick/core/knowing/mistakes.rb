@@ -17,7 +17,7 @@ module Vantick
 
           # @param misreading [Misreading]
           # @return [Integer] its place
-          def place(misreading) = (@places ||= all.each_with_index.to_h { |one, at| [one.id, at] })[misreading.id]
+          def place(misreading) = (@places ||= all.each_with_index.to_h { |mistake, at| [mistake.id, at] })[misreading.id]
 
           # @param ids [Array<Symbol>]
           # @return [Array<Integer>]
@@ -26,7 +26,7 @@ module Vantick
           # @return [Array<Float>] before any answer
           def begin
             @begin ||= begin
-              weights = all.map { |one| one.seldom? ? ROW[:seldom] : 1.0 }
+              weights = all.map { |mistake| mistake.seldom? ? ROW[:seldom] : 1.0 }
               weights.map { |weight| ROW[:any] * weight / weights.sum }.freeze
             end
           end

@@ -46,7 +46,7 @@ module Vantick
 
         # @param kind [Symbol]
         # @return [Boolean] whether it was taught or asked, or read through harder times
-        def of?(kind) = @met.key?(kind) || Asking.of_kind(kind).any? { |one| right(one) }
+        def of?(kind) = @met.key?(kind) || Asking.of_kind(kind).any? { |way| right(way) }
 
         # @param asking [Asking]
         # @return [Boolean] whether it was asked so, itself or through harder times
@@ -58,7 +58,7 @@ module Vantick
         def ways(kind)
           @ways[kind] ||= begin
             wanted = Asking.wanted(kind, @wanted)
-            asked = wanted.select { |one| asked?(one) }
+            asked = wanted.select { |way| asked?(way) }
             asked.empty? ? wanted : asked
           end
         end

@@ -63,10 +63,10 @@ module Vantick
         # As long as a way that it wants was never asked, it is nearly secure at most: that says nothing against it.
         def of_kind(kind)
           all = Asking.wanted(kind, @wanted)
-          asked = all.select { |one| @asked[one.number] }
-          return all.map { |one| at(one) }.min if asked.empty?
+          asked = all.select { |way| @asked[way.number] }
+          return all.map { |way| at(way) }.min if asked.empty?
 
-          lowest = asked.map { |one| at(one) }.min
+          lowest = asked.map { |way| at(way) }.min
           asked.length < all.length ? [lowest, NEARLY].min : lowest
         end
 

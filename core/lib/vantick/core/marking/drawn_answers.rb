@@ -12,9 +12,9 @@ module Vantick
         # @return [Array<Hash>] the right one first; none that looks like another
         def self.of(task, time, conventions)
           table = Reading::Predictions.of(task)
-          wrong = Reading::Misreading.for(task).flat_map do |one|
-            table.wrong_answers(one, time).map do |hands|
-              [one.texts_in(conventions)[:name], hands]
+          wrong = Reading::Misreading.for(task).flat_map do |misreading|
+            table.wrong_answers(misreading, time).map do |hands|
+              [misreading.texts_in(conventions)[:name], hands]
             end
           end
           shown = [["right", task.right_answer(time)], *wrong].uniq { |_, hands| [hands.hour_degrees.to_f, hands.minute_degrees.to_f] }

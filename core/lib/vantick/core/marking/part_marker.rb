@@ -36,8 +36,9 @@ module Vantick
           end
 
           def wrong(task, time, parts, conventions)
-            found = Reading::Misreading.for(task).select { |one| one.wrong_answers(time, task).intersect?(parts.map(&:value)) }.map(&:id)
-            MarkedAnswer.new(task:, time:, verdict: found.any? ? :misread : :unexplained, misreadings: found,
+            values = parts.map(&:value)
+            found = Reading::Misreading.for(task).select { |misreading| misreading.wrong_answers(time, task).intersect?(values) }
+            MarkedAnswer.new(task:, time:, verdict: found.any? ? :misread : :unexplained, misreadings: found.map(&:id),
                              slips: parts.flat_map(&:slips).uniq, **readings(task, parts, conventions))
           end
 

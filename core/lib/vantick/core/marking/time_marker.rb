@@ -129,7 +129,7 @@ module Vantick
           def predicted?(wrong, answer, task)
             return wrong.include?(answer) if task.tolerance_minutes.zero?
 
-            wrong.any? { |one| task.near?(answer, one) }
+            wrong.any? { |other| task.near?(answer, other) }
           end
 
           def readings(givens, conventions)

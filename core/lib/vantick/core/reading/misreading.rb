@@ -32,7 +32,7 @@ module Vantick
         # @param times [Array<DialTime, DayTime>]
         # @param task [Task] they are asked with
         # @return [Array<Misreading>] those that can show at some of the times
-        def self.showing(times, task) = self.for(task).select { |one| times.any? { |time| one.chance?(time, task) } }
+        def self.showing(times, task) = self.for(task).select { |misreading| times.any? { |time| misreading.chance?(time, task) } }
 
         # Of several causes of one answer, seldom ones stand back behind those that many children have.
         # @param ids [Array<Symbol>]

@@ -52,7 +52,7 @@ module Vantick
         end
 
         def known(stage, id)
-          @choices.fetch(stage).find { |one| one == id.to_sym } ||
+          @choices.fetch(stage).find { |choice| choice == id.to_sym } ||
             raise(UnknownName.new("way to work here", id, @choices.fetch(stage), field: :activities))
         end
 

@@ -51,7 +51,7 @@ module Vantick
         private
 
         def shares(amounts)
-          known = [RIGHT, OTHER, *wrong.map { |one| one.misreading.id }]
+          known = [RIGHT, OTHER, *wrong.map { |answer| answer.misreading.id }]
           amounts.to_h do |id, amount|
             raise UnknownName.new("answer", id, known, field: :amounts) unless known.include?(id)
 

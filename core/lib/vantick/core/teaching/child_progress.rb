@@ -152,7 +152,7 @@ module Vantick
         end
 
         # Days on which something was followed, up to that one.
-        def last_before(day) = @followed.secure_by_day.keys.select { |one| one <= day }.max
+        def last_before(day) = @followed.secure_by_day.keys.select { |earlier| earlier <= day }.max
 
         # @yieldparam asking [Knowing::Asking]
         # @yieldreturn [Float] 0..1, how fresh it is

@@ -32,14 +32,14 @@ module Vantick
           private
 
           def week(progress, day)
-            now = progress.asked.transform_values { |asked| asked.select { |one| one.day <= day && one.day > day - WEEK } }
+            now = progress.asked.transform_values { |asked| asked.select { |answer| answer.day <= day && answer.day > day - WEEK } }
             Week.new(day:, secure: secure(progress, day), review_due: review_due(progress, day), misreadings: misreadings(now),
                      answers: now.values.sum(&:length)).freeze
           end
 
           def secure(progress, day)
             secure = progress.by_child.values.flat_map { |child| child.secure_on(day) }.tally
-            met = progress.asked.values.flatten.select { |one| one.day <= day }.map(&:step).uniq | secure.keys
+            met = progress.asked.values.flatten.select { |answer| answer.day <= day }.map(&:step).uniq | secure.keys
             (Curriculum::Step.with_times & met).to_h { |step| [step, secure.fetch(step, 0)] }
           end
 

@@ -86,7 +86,7 @@ module Vantick
         # @return [Misreading, nil] the one that most of the class are likely to have and that can show on the step
         def misreading_on(step)
           likely = by_child.values.flat_map { |progress| progress.diagnosis.likely }
-          shown = likely.select { |one| step.shows?(one) }
+          shown = likely.select { |misreading| step.shows?(misreading) }
           shown.tally.max_by { |_, count| count }&.first
         end
 
@@ -118,7 +118,7 @@ module Vantick
 
         # @param step [Curriculum::Step]
         # @return [Array] keys of the children whose review of it is due
-        def review_due(step) = by_child.select { |_, one| one.review_due.include?(step) }.keys
+        def review_due(step) = by_child.select { |_, child| child.review_due.include?(step) }.keys
 
         # Days that are told of as lately.
         LATELY = TeachingNumbers.of(:newly_secure_days)

@@ -34,15 +34,15 @@ module Vantick
           own = ContrastingPair.newest(step, pool).then { |newest| newest.empty? ? pool : newest }
           stages = lesson.stages.select { |stage| BEFORE.include?(stage.id) }
           stages.each_with_object([]) do |stage, found|
-            found.concat([for_stage(stage, own, step, found.flat_map { |one| one.wrong.map(&:misreading) })].compact)
+            found.concat([for_stage(stage, own, step, found.flat_map { |question| question.wrong.map(&:misreading) })].compact)
           end
         end
 
         # The clock of the stage at which the most misreadings part company that were not waited for before.
         def self.for_stage(stage, own, step, waited)
           items = stage.items.select { |item| item.time && own.include?(item.time) }
-          found = items.map { |item| new(stage.id, item.time, item.task, step, waited) }.reject { |one| one.wrong.empty? }
-          found.max_by.with_index { |one, at| [one.wrong.count { |wrong| !waited.include?(wrong.misreading) }, -at] }
+          found = items.map { |item| new(stage.id, item.time, item.task, step, waited) }.reject { |question| question.wrong.empty? }
+          found.max_by.with_index { |question, at| [question.wrong.count { |wrong| !waited.include?(wrong.misreading) }, -at] }
         end
         private_class_method :for_stage
 

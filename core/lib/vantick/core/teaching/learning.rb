@@ -71,16 +71,16 @@ module Vantick
           end
 
           def following(lesson, lessons)
-            lessons.find { |one| one.step == lesson.step && one.day > lesson.day }&.day || Float::INFINITY
+            lessons.find { |later| later.step == lesson.step && later.day > lesson.day }&.day || Float::INFINITY
           end
 
           # The answers of the first day after the lesson that has some.
           def came_of(given, from, until_day, known, ready)
-            after = given.select { |one| one.day >= from && one.day < until_day && one.marked.telling? }
-            first = after.select { |one| one.day == after.first.day }
+            after = given.select { |answer| answer.day >= from && answer.day < until_day && answer.marked.telling? }
+            first = after.select { |answer| answer.day == after.first.day }
             return if first.empty?
 
-            rights = first.map { |one| one.marked.right? }
+            rights = first.map { |answer| answer.marked.right? }
             Came.new(before: known, ready:, known: chance_of(rights, CAME[:known]), not_known: chance_of(rights, CAME[:not_known]))
           end
 

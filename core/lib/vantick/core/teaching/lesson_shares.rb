@@ -65,7 +65,7 @@ module Vantick
           whole = wanted.values.sum
           return wanted if whole <= count
 
-          exact = wanted.transform_values { |one| one * count / whole.to_r }
+          exact = wanted.transform_values { |share| share * count / whole.to_r }
           given = exact.transform_values(&:floor)
           more = exact.keys.sort_by.with_index { |id, place| [given[id] - exact[id], place] }.first(count - given.values.sum)
           given.to_h { |id, one| [id, one + (more.include?(id) ? 1 : 0)] }

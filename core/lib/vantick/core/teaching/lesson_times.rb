@@ -16,7 +16,7 @@ module Vantick
           @earlier_task = Curriculum::Step.hardest.tasks.include?(task) ? task : Tasks::Task.find(:dial_to_words)
           @own = step.pool_for(task)
           @below = pools(step.foundations)
-          @gone_over = context.earlier.select { |one| one.tasks.include?(@earlier_task) }
+          @gone_over = context.earlier.select { |lower| lower.tasks.include?(@earlier_task) }
           @earlier = context.earlier.empty? ? @below : pools(@gone_over)
           @parts = parts_of(context.earlier)
           @seed = seed
@@ -140,8 +140,8 @@ module Vantick
         def neighbours
           @neighbours ||= begin
             below = if Curriculum::KnowledgeComponents.of_step(@step).one? && @step.whole?
-                      @step.builds_on.select(&:whole?).select do |one|
-                        one.pool.any?
+                      @step.builds_on.select(&:whole?).select do |lower|
+                        lower.pool.any?
                       end
                     else
                       []

@@ -13,9 +13,10 @@ module Vantick
           # @param before [Array<Curriculum::Step>] those that were met
           # @return [Array<Curriculum::Step>] at most {ROW}'s number, those first that most children are shaky on; parts of none of them
           def steps(by_child, step, before:)
-            shaky = (before - [step]).select { |one| shaky?(by_child, one) }
-            ranked = shaky.sort_by { |one| [-worth(by_child, one), Curriculum::Step.all.index(one)] }
-            ranked.reduce([]) { |chosen, one| chosen.any? { |other| related?(one, other) } ? chosen : [*chosen, one] }.first(ROW[:steps])
+            shaky = (before - [step]).select { |lower| shaky?(by_child, lower) }
+            ranked = shaky.sort_by { |lower| [-worth(by_child, lower), Curriculum::Step.all.index(lower)] }
+            apart = ranked.reduce([]) { |chosen, lower| chosen.any? { |other| related?(lower, other) } ? chosen : [*chosen, lower] }
+            apart.first(ROW[:steps])
           end
 
           private

@@ -42,7 +42,7 @@ module Vantick
         # By day the step on which most answered, where that is enough of the class.
         def self.answered(by_child)
           given = by_child.values.flat_map do |asked|
-            asked.reject(&:baseline).map { |one| GivenLesson.new(step: one.step, day: one.day) }.uniq
+            asked.reject(&:baseline).map { |answer| GivenLesson.new(step: answer.step, day: answer.day) }.uniq
           end
           counts = given.tally
           enough = counts.select { |_, count| count >= ROW[:met_share] * by_child.length }
@@ -81,14 +81,14 @@ module Vantick
 
         # @param step [Curriculum::Step]
         # @return [Float] how many children times kinds of times a lesson on it is expected to give
-        def worth(step) = (@worth ||= {})[step] ||= @by_child.values.sum { |one| one.gain(step) }
+        def worth(step) = (@worth ||= {})[step] ||= @by_child.values.sum { |child| child.gain(step) }
 
         # @return [Curriculum::Step, nil] the first step above those that were taught or that most know
         def onward = forward
 
         # @param step [Curriculum::Step]
         # @return [Float] 0..1, the share of the children expected to know it
-        def expected(step) = (@expected ||= {})[step] ||= @by_child.values.sum { |one| one.of_step(step) } / [@by_child.length, 1].max
+        def expected(step) = (@expected ||= {})[step] ||= @by_child.values.sum { |child| child.of_step(step) } / [@by_child.length, 1].max
 
         private
 
@@ -130,9 +130,9 @@ module Vantick
         def back_or_again(step) = step == @lessons.last.step ? :again : :back
 
         # Whether the step before it was left out, since most know it.
-        def first(step) = ladder[0...ladder.index(step)].last(1).any? { |one| !@counts.key?(one) } ? :passed : :new
+        def first(step) = ladder[0...ladder.index(step)].last(1).any? { |lower| !@counts.key?(lower) } ? :passed : :new
 
-        def unsure(step) = @by_child.select { |_, one| one.of_step(step) < ROW[:unsure] }.keys
+        def unsure(step) = @by_child.select { |_, child| child.of_step(step) < ROW[:unsure] }.keys
       end
     end
   end

@@ -17,7 +17,7 @@ module Vantick
         def self.of(progress, kinds)
           steps = kinds.map { |kind| Start.step_of(kind) }
           strengths = kinds.map { |kind| progress.expected.half(kind) }
-          hindered = steps.map { |step| progress.diagnosis.likely.any? { |one| step.shows?(one) } }
+          hindered = steps.map { |step| progress.diagnosis.likely.any? { |misreading| step.shows?(misreading) } }
           new(known: kinds.map { |kind| progress.expected.known(kind) }, strengths:, hindered:).freeze
         end
 

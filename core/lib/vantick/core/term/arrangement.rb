@@ -42,15 +42,15 @@ module Vantick
         def all = @lessons.to_h { |lesson| [lesson.day, as_it_stands(lesson)] }
 
         # What a teacher put so already, the rest being planned anew.
-        def by_teacher = all.select { |_, one| one.how }
+        def by_teacher = all.select { |_, lesson| lesson.how }
 
         # Those between move up by one; what is pinned or skipped stays where it is.
         def move(day, to, _step)
           refuse("Nothing is planned for that day.", :day) if lesson(day).kind == :skipped
           refuse("The lesson on that day is #{lesson(to).settled}. Choose another day, or unpin it first.", :to) if fast?(to)
 
-          free = @days.reject { |one| fast?(one) && one != day }
-          contents = (free - [day]).map { |one| as_it_stands(lesson(one)) }
+          free = @days.reject { |free_day| fast?(free_day) && free_day != day }
+          contents = (free - [day]).map { |free_day| as_it_stands(lesson(free_day)) }
           contents.insert(free.index(to), as_it_stands(lesson(day), :moved))
           { **all, **free.zip(contents).to_h }
         end
@@ -69,7 +69,7 @@ module Vantick
 
         # All that is left of the week from Monday on.
         def skip_week(day, _to, _step)
-          week = @days.select { |one| one / Days::WEEK.length == day / Days::WEEK.length }
+          week = @days.select { |other| other / Days::WEEK.length == day / Days::WEEK.length }
           { **by_teacher, **week.to_h { |one| [one, Planner::Settled.new(kind: :skipped, how: :skipped)] } }
         end
 

@@ -25,7 +25,7 @@ module Vantick
           # @return [Change, nil] the one that comes first; nothing where all steps stand where they stood
           def between(old, new, progress)
             days = new.map(&:day)
-            before, after = [old.select { |one| days.include?(one.day) }, new].map { |plan| plan.map(&:step) }
+            before, after = [old.select { |lesson| days.include?(lesson.day) }, new].map { |plan| plan.map(&:step) }
             at = after.each_index.find { |index| before[index] != after[index] } or return
             counts = [before, after].map { |steps| steps.compact.tally }
             build(told_step(before[at], after[at], counts), counts, progress)

@@ -68,7 +68,7 @@ module Vantick
 
         # @param step [Curriculum::Step]
         # @return [Float] how many children times kinds of times a lesson on it gives today
-        def gain(step) = @at_first.values.sum { |one| one.gain(step) }
+        def gain(step) = @at_first.values.sum { |child| child.gain(step) }
 
         private
 
@@ -76,7 +76,7 @@ module Vantick
           @meanwhile << (known(@expected, @aim.kinds) + (known(@expected, Curriculum::KnowledgeComponents.all - @aim.kinds) / ROW[:beyond]))
         end
 
-        def known(by_child, kinds) = by_child.values.sum { |one| kinds.sum { |kind| one.known(kind) } }
+        def known(by_child, kinds) = by_child.values.sum { |child| kinds.sum { |kind| child.known(kind) } }
 
         def coming = @slots.select { |slot| slot.day >= @from }
 
@@ -105,7 +105,7 @@ module Vantick
 
         def empty(slot, kind, how) = Planned.new(**slot.to_h, kind:, recap: [], check: false, settled: how)
 
-        def onward(day, **given) = @expected = @expected.transform_values { |one| one.onward(day, **given) }
+        def onward(day, **given) = @expected = @expected.transform_values { |child| child.onward(day, **given) }
 
         def taught(slot, settled)
           looking = long_ago?(slot.day)
@@ -158,7 +158,7 @@ module Vantick
         end
 
         def check?(step, looking)
-          share = @expected.empty? ? 0 : @expected.values.sum { |one| one.of_step(step) } / @expected.length
+          share = @expected.empty? ? 0 : @expected.values.sum { |child| child.of_step(step) } / @expected.length
           due = looking || (@unchecked >= ROW[:check_apart] - 1 && share.between?(ROW[:check_from], ROW[:check_to]))
           @unchecked = due ? 0 : @unchecked + 1
           due

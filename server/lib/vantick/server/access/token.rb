@@ -21,7 +21,7 @@ module Vantick
 
         # @param operation [#[]] of the contract
         # @return [Array<String>] scopes that it is open to
-        def self.scopes(operation) = operation["security"].to_a.filter_map { |one| one["token"] }.flatten
+        def self.scopes(operation) = operation["security"].to_a.filter_map { |scheme| scheme["token"] }.flatten
 
         # @param store [Store::Database]
         # @param token [String]

@@ -41,16 +41,16 @@ module Vantick
 
         # By name: in no other order.
         def classes
-          @classes ||= store.classes.all.reject { |one| one.archived || one.children.empty? }.sort_by { |one| [one.name, one.id] }
+          @classes ||= store.classes.all.reject { |row| row.archived || row.children.empty? }.sort_by { |row| [row.name, row.id] }
         end
 
         def report
-          @report ||= Rules.new(classes.to_h { |one| [one.id, Store::ProgressCache.of_year(one, store, today:)] }, today:)
+          @report ||= Rules.new(classes.to_h { |row| [row.id, Store::ProgressCache.of_year(row, store, today:)] }, today:)
         end
 
         def rows(standard)
           counts = report.classes(standard, days)
-          classes.map { |one| { **one.slice(:id, :name, :school), counts: counts[one.id].map { |count| count&.to_h } } }
+          classes.map { |row| { **row.slice(:id, :name, :school), counts: counts[row.id].map { |count| count&.to_h } } }
         end
 
         # Who was far below some weeks ago, for how many of them something was made since, and how many are not far below any more.
@@ -62,9 +62,9 @@ module Vantick
         end
 
         # @return [Hash{Integer => Array<Integer>}] by class the children who were far below it then
-        def before = @before ||= classes.to_h { |one| [one.id, Store::ProgressCache.of_day(one, store, since).far_below] }
+        def before = @before ||= classes.to_h { |row| [row.id, Store::ProgressCache.of_day(row, store, since).far_below] }
 
-        def now_below = @now_below ||= classes.flat_map { |one| Store::ProgressCache.of(one, store, today:).far_below }
+        def now_below = @now_below ||= classes.flat_map { |row| Store::ProgressCache.of(row, store, today:).far_below }
 
         def since = Rules.since(today)
 
@@ -72,7 +72,7 @@ module Vantick
 
         def helped = before.flat_map { |class_id, ids| ids & made_for(class_id).values.flatten }
 
-        def all_children = classes.sum { |one| one.children.length }
+        def all_children = classes.sum { |row| row.children.length }
 
         def made_for(class_id)
           @made_for ||= {}

@@ -43,7 +43,7 @@ module Vantick
         end
 
         def check_heir(account, to)
-          classes = store.school.accounts.find { |one| one[:id] == account }[:classes]
+          classes = store.school.accounts.find { |teacher| teacher[:id] == account }[:classes]
           return if classes.zero? && to.nil?
           return if to && to != account && store.school.account?(to)
 

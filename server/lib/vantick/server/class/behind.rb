@@ -38,7 +38,7 @@ module Vantick
         end
 
         def child(child, step, answers, said)
-          word = said.find { |one| one[:step] == step.id.to_s }
+          word = said.find { |judgement| judgement[:step] == step.id.to_s }
           about = answers.select { |answer| about?(Core::Curriculum::Step.find(answer.step), step) }
           { child_id: child.id, name: child.name, answers: about.last(SHOWN).map { |answer| answer(answer) },
             said: word&.slice(:known, :said_at) }

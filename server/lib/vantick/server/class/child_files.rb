@@ -39,7 +39,7 @@ module Vantick
           return if file.answers.empty?
 
           check = build(school_class, child_id, file.answers)
-          check.items.zip(file.answers).each { |item, one| keep(item, one, child_id, school_class.wording) }
+          check.items.zip(file.answers).each { |item, answer| keep(item, answer, child_id, school_class.wording) }
         end
 
         # What was asked then, as one check.

@@ -49,7 +49,7 @@ module Vantick
 
         def read_adjustments
           found = store.register.adjustments(store.classes.find(params.class_id).id)
-          { children: found.map { |id, one| adjusted(id, one) } }
+          { children: found.map { |id, adjustments| adjusted(id, adjustments) } }
         end
 
         def adjust_child

@@ -58,12 +58,12 @@ module Vantick
           # At the hardest step of the answers behind it.
           def helping(misreading, behind)
             steps = behind.map { |answer| Core::Curriculum::Step.find(answer.step) }
-            step = steps.max_by { |one| Core::Curriculum::Step.all.index(one) } || Core::Curriculum::Step.with_times.first
+            step = steps.max_by { |lower| Core::Curriculum::Step.all.index(lower) } || Core::Curriculum::Step.with_times.first
             Core::Teaching::HelpingClocks.of(misreading, step).map(&:to_s)
           end
 
           def checks(answers, marked)
-            given = answers.zip(marked).reject { |_, one| one.verdict == :blank }
+            given = answers.zip(marked).reject { |_, mark| mark.verdict == :blank }
             given.group_by { |answer, _| answer.check_id }.values.map do |pairs|
               { day: Store::SchoolDay.date(pairs.first.first.answered_at), answered: pairs.length, right: pairs.count do |_, one|
                 one.right?

@@ -11,7 +11,7 @@ module Vantick
         def list_classes
           shared = store.shares.of_account(teacher)
           own = { of: nil, right: :owning, until: nil }
-          classes = store.classes.all(of: teacher).map { |one| { **one.to_h, **shared.fetch(one.id, own) } }
+          classes = store.classes.all(of: teacher).map { |school_class| { **school_class.to_h, **shared.fetch(school_class.id, own) } }
           { classes: }
         end
 

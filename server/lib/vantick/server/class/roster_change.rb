@@ -118,7 +118,7 @@ module Vantick
         def sure
           by_id = @present.to_h { |child| [child[:source_id], child] }
           by_number = @present.to_h { |child| [child[:id], child] }
-          found = @listed.each_with_index.to_h { |one, at| [at, by_id[one.source_id] || by_number[@own_ids[one.source_id]]] }
+          found = @listed.each_with_index.to_h { |listed, at| [at, by_id[listed.source_id] || by_number[@own_ids[listed.source_id]]] }
           found = found.compact.select { |at, _| @listed[at].source_id }
           @returning, known = found.partition { |_, child| child[:left_at] }.map(&:to_h)
           known

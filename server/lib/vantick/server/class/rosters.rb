@@ -47,7 +47,7 @@ module Vantick
         end
 
         def change
-          same = body.same.to_h { |one| [one.at, one.child_id] }
+          same = body.same.to_h { |pair| [pair.at, pair.child_id] }
           RosterChange.new(store.register.everybody(params.class_id), listed, own_ids, same:, gone: body.gone)
         end
 
@@ -57,14 +57,15 @@ module Vantick
           unfit("Choose the column of first names.", :file) if children.empty?
           names = Formats::ListedNames.of(children, body.names).map { |name| tidy(name) }
           check_names(names, :file)
-          children.zip(names).map { |one, name| RosterChange::Listed.new(one.source_id, name, one.given, one.family) }
+          children.zip(names).map { |child, name| RosterChange::Listed.new(child.source_id, name, child.given, child.family) }
         end
 
         def chosen
           classes = file_read
           return classes.first if classes.length == 1
 
-          classes.find { |one| one.source_id == body.of } || unfit("This file has #{classes.length} classes. Choose one.", :of)
+          classes.find { |listed_class| listed_class.source_id == body.of } ||
+            unfit("This file has #{classes.length} classes. Choose one.", :of)
         end
 
         # Before anything is worked out with so many names.

@@ -17,7 +17,7 @@ module Vantick
           @classes = classes
           @present = present
           @own_ids = own_ids
-          @archived = classes.select { |one| one[:archived] }.map { |one| one[:id] }
+          @archived = classes.select { |school_class| school_class[:archived] }.map { |school_class| school_class[:id] }
           @class_of = present.flat_map { |id, children| children.map { |child| [child[:id], id] } }.to_h
           @by_source = present.values.flatten.group_by { |child| child[:source_id] }
         end
@@ -28,15 +28,18 @@ module Vantick
         # @return [Array<Part>]
         def parts(listed, said, gone)
           @said = said
-          @targets = listed.to_h { |one, _| [one.source_id, target(one)] }
+          @targets = listed.to_h { |entry, _| [entry.source_id, target(entry)] }
           placed = placed(listed)
           @moving = movers(placed)
-          listed.map { |one, _| part(one, placed.fetch(one.source_id, []), gone) }
+          listed.map { |entry, _| part(entry, placed.fetch(entry.source_id, []), gone) }
         end
 
         # @param parts [Array<Part>]
         # @return [Array<Hash>] classes here that the list does not have
-        def untouched(parts) = @classes.reject { |one| one[:archived] || parts.any? { |part| part.class_id == one[:id] } }
+        def untouched(parts)
+          met = parts.map(&:class_id)
+          @classes.reject { |school_class| school_class[:archived] || met.include?(school_class[:id]) }
+        end
 
         private
 
@@ -59,8 +62,8 @@ module Vantick
         # @return [Hash{String => Array<RosterChange::Listed>}] by class of the list
         def placed(listed)
           @twice = Hash.new { |all, id| all[id] = [] }
-          places = listed.flat_map { |one, children| children.map { |child| [child, one] } }.group_by { |child, _| child.source_id }
-          listed.to_h { |one, children| [one.source_id, children.select { |child| here?(child, one, places) }] }
+          places = listed.flat_map { |entry, children| children.map { |child| [child, entry] } }.group_by { |child, _| child.source_id }
+          listed.to_h { |entry, children| [entry.source_id, children.select { |child| here?(child, entry, places) }] }
         end
 
         def here?(child, one, places)
@@ -74,8 +77,8 @@ module Vantick
         end
 
         def counted_in(child, all)
-          now = known(child).map { |one| @class_of[one[:id]] }
-          all.find { |one| now.include?(@targets[one.source_id]) } || all.first
+          now = known(child).map { |record| @class_of[record[:id]] }
+          all.find { |entry| now.include?(@targets[entry.source_id]) } || all.first
         end
 
         # The children of this school that a child of the list is for certain: one as a rule. Last year's class may still have a row of a
@@ -84,8 +87,8 @@ module Vantick
           return [] if child.source_id.nil?
 
           own = @own_ids[child.source_id]
-          found = @by_source.fetch(child.source_id, []) + (own ? @present.values.flatten.select { |one| one[:id] == own } : [])
-          found.sort_by.with_index { |one, at| [one[:left_at] ? 1 : 0, archived?(one) ? 1 : 0, at] }
+          found = @by_source.fetch(child.source_id, []) + (own ? @present.values.flatten.select { |record| record[:id] == own } : [])
+          found.sort_by.with_index { |record, at| [record[:left_at] ? 1 : 0, archived?(record) ? 1 : 0, at] }
         end
 
         def archived?(child) = @archived.include?(@class_of[child[:id]])
@@ -94,7 +97,7 @@ module Vantick
         def movers(placed)
           placed.to_h do |source_id, children|
             found = children.map { |child| known(child) }
-            elsewhere = found.reject { |all| all.any? { |one| @class_of[one[:id]] == @targets[source_id] } }
+            elsewhere = found.reject { |all| all.any? { |record| @class_of[record[:id]] == @targets[source_id] } }
             [source_id, elsewhere.filter_map(&:first)]
           end
         end

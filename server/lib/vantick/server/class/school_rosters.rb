@@ -40,7 +40,7 @@ module Vantick
           keepers_only
           found = parts
           { classes: found.map { |part| part_json(part) }, untouched: names(roster.untouched(found)), accounts: store.school.accounts,
-            here: names(classes.reject { |one| one[:archived] }) }
+            here: names(classes.reject { |school_class| school_class[:archived] }) }
         end
 
         def part_json(part)
@@ -50,11 +50,11 @@ module Vantick
             **part.change.summary, doubts: Doubts.of(store, part.change) }
         end
 
-        def names(classes) = classes.map { |one| one.slice(:id, :name, :account_id) }
+        def names(classes) = classes.map { |school_class| school_class.slice(:id, :name, :account_id) }
 
         def classes = @classes ||= store.school_rosters.classes
 
-        def owner(class_id) = classes.find { |one| one[:id] == class_id }[:account_id]
+        def owner(class_id) = classes.find { |school_class| school_class[:id] == class_id }[:account_id]
 
         # The teacher whom the list names, where somebody here is called so; else whoever keeps the school.
         def account(part)
@@ -65,10 +65,12 @@ module Vantick
         end
 
         def present
-          @present ||= classes.to_h { |one| [one[:id], store.register.everybody(one[:id])] }
+          @present ||= classes.to_h { |school_class| [school_class[:id], store.register.everybody(school_class[:id])] }
         end
 
-        def class_name_of(child) = classes.find { |one| present[one[:id]].any? { |other| other[:id] == child[:id] } }[:name]
+        def class_name_of(child)
+          classes.find { |school_class| present[school_class[:id]].any? { |other| other[:id] == child[:id] } }[:name]
+        end
 
         def roster
           @roster ||= begin
@@ -78,8 +80,8 @@ module Vantick
         end
 
         def parts
-          said = body.classes.to_h { |one| [one.of, chosen(one)] }
-          wanted = listed.reject { |one, _| said.dig(one.source_id, :left_out) }
+          said = body.classes.to_h { |choice| [choice.of, chosen(choice)] }
+          wanted = listed.reject { |entry, _| said.dig(entry.source_id, :left_out) }
           unfit("Choose at least one class.", :classes) if wanted.empty?
           roster.parts(wanted, said, body.gone).tap { |found| check_targets(found) }
         end
@@ -91,9 +93,9 @@ module Vantick
 
         # Of each class of the list its children, under the names that are kept.
         def listed
-          found = file_read.reject { |one| one.source_id.nil? }
+          found = file_read.reject { |entry| entry.source_id.nil? }
           unfit(NO_CLASSES, :file) if found.empty?
-          found.map { |one| [one, named(one)] }
+          found.map { |entry| [entry, named(entry)] }
         end
 
         # @return [Array<RosterChange::Listed>]
@@ -119,8 +121,9 @@ module Vantick
         def check_targets(found)
           ids = found.filter_map(&:class_id)
           twice = ids.tally.find { |_, many| many > 1 }&.first
-          unfit("Two classes of the list can't both be #{classes.find { |one| one[:id] == twice }[:name]}.", :classes) if twice
-          unknown = ids - classes.map { |one| one[:id] }
+          names = classes.to_h { |school_class| school_class.values_at(:id, :name) }
+          unfit("Two classes of the list can't both be #{names[twice]}.", :classes) if twice
+          unknown = ids - names.keys
           raise Store::Missing.new("class", unknown.first) if unknown.any?
         end
 

@@ -39,7 +39,7 @@ module Vantick
         # All others of the school but whose it is.
         def colleagues
           owner = store.shares.owner(params.class_id)
-          store.school.accounts.map { |account| account.slice(:id, :name) }.reject { |one| one[:id] == owner }
+          store.school.accounts.map { |account| account.slice(:id, :name) }.reject { |teacher| teacher[:id] == owner }
         end
 
         def shares = { shares: store.shares.of_class(params.class_id), colleagues: }

@@ -175,7 +175,7 @@ module Vantick
         def keep(turn, given, marked, done)
           kept = given.rows(seat.child_id)
           @turns.tried(turn, done:, at:)
-          turn.tries.zero? ? add_first(kept, marked) : kept.zip(marked) { |row, one| @turns.add_try(row, one, answered_at: at) }
+          turn.tries.zero? ? add_first(kept, marked) : kept.zip(marked) { |row, mark| @turns.add_try(row, mark, answered_at: at) }
         end
 
         # What was open before the answer came, brought up to it.
@@ -185,8 +185,8 @@ module Vantick
 
         # An item of an exit may have been answered on paper before.
         def add_first(rows, marked)
-          rows.zip(marked) do |row, one|
-            fixed? ? @store.answers.add(row, one, answered_at: at) : @store.answers.add_first(row, one, answered_at: at)
+          rows.zip(marked) do |row, mark|
+            fixed? ? @store.answers.add(row, mark, answered_at: at) : @store.answers.add_first(row, mark, answered_at: at)
           end
         end
 

@@ -62,7 +62,7 @@ module Vantick
           look
           conventions = device_session.conventions
           answers = store.answers.of_child(seat.child_id).map { |answer| Store::MarkedAnswers.from_row(answer, conventions) }
-          dials = Core::Desk::Readable.of(answers).map { |one| dial_json(one) }
+          dials = Core::Desk::Readable.of(answers).map { |dial| dial_json(dial) }
           { dials: }
         end
 

@@ -65,7 +65,7 @@ module Vantick
                   when :find then offered(item, time)
                   else []
                   end
-          found.map { |one| { hour_hand_degrees: one.hour_degrees, minute_hand_degrees: one.minute_degrees, answer: one.to_s } }
+          found.map { |hands| { hour_hand_degrees: hands.hour_degrees, minute_hand_degrees: hands.minute_degrees, answer: hands.to_s } }
         end
 
         def offered(item, time) = Core::Desk::Variants.offered(@task, time, **question_fields(item))

@@ -35,7 +35,7 @@ module Vantick
           [Version.new(name: "", items: longest)]
         end
 
-        def plain(item) = item.dup.tap { |one| one.helped = nil }
+        def plain(item) = item.dup.tap { |copy| copy.helped = nil }
 
         def begin_page
           page = new_page

@@ -56,7 +56,7 @@ module Vantick
           texts = plan.step.texts_in(plan.conventions)
           needs = plan.lesson.stages.flat_map { |stage| Core::Teaching::Activities.needs(stage.activity) }.uniq
           say(format(TEXT[:need], things: needs.join("; "))) if needs.any?
-          adjusted.each { |name, one| set_for(name, one) }
+          adjusted.each { |name, adjustments| set_for(name, adjustments) }
           say(format(TEXT[:board], words: texts[:words].join(", ")))
           say(format(TEXT[:begin], text: texts[:openings][plan.settings.opening % texts[:openings].length]))
           hinges = Core::Teaching::HingeQuestion.of(plan.lesson, plan.step).to_h { |question| [question.before, question] }

@@ -66,7 +66,7 @@ module Vantick
 
         def class_column
           names = @head ? plain(@rows[@head].first) : []
-          CLASSES.lazy.filter_map { |one| names.index(one) }.first
+          CLASSES.lazy.filter_map { |name| names.index(name) }.first
         end
 
         # @return [Array(Array<Roster::Listed>, Array<String>)] the children, and which lines are left out and why
@@ -82,7 +82,7 @@ module Vantick
         def width = @rows.map { |cells, _| cells.length }.max.to_i
 
         def by_name(names)
-          first = ->(called) { called.lazy.filter_map { |one| names.index(one) }.first }
+          first = ->(called) { called.lazy.filter_map { |name| names.index(name) }.first }
           { given: first[PREFERRED + GIVEN] || first[FULL], family: first[FAMILY], id: first[IDS] }
         end
 
@@ -131,7 +131,7 @@ module Vantick
           return [@columns[:given]].compact unless @head && !@said && cells[@columns[:given]].to_s.empty?
 
           names = plain(@rows[@head].first)
-          [@columns[:given], *(GIVEN + FULL).filter_map { |one| names.index(one) }].uniq
+          [@columns[:given], *(GIVEN + FULL).filter_map { |name| names.index(name) }].uniq
         end
 
         # Most of the names are two.

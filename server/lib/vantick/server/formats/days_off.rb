@@ -37,7 +37,7 @@ module Vantick
             @moved = moved(all)
             progress = all.reject { |event| cancelled?(event) }
             found, unread = progress.each_with_object([[], []]) { |event, both| sorted(event, wanted, *both) }
-            { days: found.uniq.sort_by { |one| [one[:from], one[:to]] }, unread: few(unread) }
+            { days: found.uniq.sort_by { |days| [days[:from], days[:to]] }, unread: few(unread) }
           end
 
           private
@@ -69,7 +69,7 @@ module Vantick
 
           # What lasts hours is one line.
           def few(unread)
-            parts, others = unread.partition { |one| one[:why] == PART }
+            parts, others = unread.partition { |event| event[:why] == PART }
             return unread if parts.length <= TABLE[:most_named]
 
             [*others, { name: "#{parts.length} events", why: PARTS }]
@@ -171,7 +171,7 @@ module Vantick
             schedule = IceCube::Schedule.new(noon(first))
             event.rrule.each { |rule| schedule.add_recurrence_rule(IceCube::Rule.from_ical(day_rule(rule.value_ical))) }
             found = schedule.occurrences_between(noon(wanted.begin - LONGEST_SPAN), noon(wanted.end)).first(MOST)
-            found.map { |one| one.to_time.utc.to_date } | event.rdate.flatten.map(&:to_date)
+            found.map { |occurrence| occurrence.to_time.utc.to_date } | event.rdate.flatten.map(&:to_date)
           end
 
           def noon(date) = Time.utc(date.year, date.month, date.day, 12)

@@ -15,7 +15,7 @@ module Vantick
           # @return [Array<String>] in the same order
           def of(listed, how)
             letters = { "first" => 0, "initial" => 1, "full" => MOST }.fetch(how)
-            names = listed.map { |one| named(one, letters) }
+            names = listed.map { |child| named(child, letters) }
             alike = names.each_index.group_by { |at| folded(names[at]) }.values.reject(&:one?)
             alike.each { |twins| apart(listed, twins, letters).each { |at, name| names[at] = name } }
             names

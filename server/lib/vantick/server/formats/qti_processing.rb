@@ -21,7 +21,7 @@ module Vantick
         def write(xml)
           right, other = @scoring.beside
           xml.public_send(:"qti-response-processing") { xml.public_send(:"qti-response-condition") { branches(xml, right, other) } }
-          [right, *@scoring.misreadings, other].each { |one| sentence(xml, one) }
+          [right, *@scoring.misreadings, other].each { |choice| sentence(xml, choice) }
         end
 
         private

@@ -44,7 +44,7 @@ module Vantick
         # @return [Array<Told>] of each mistake's answers what a child is told, none of them right and none twice
         def misreadings
           @misreadings ||= begin
-            alike = wrong.uniq.reject { |one| right?(one) }.group_by { |one| [mark(one).causes.first, sentence(one)] }
+            alike = wrong.uniq.reject { |answer| right?(answer) }.group_by { |answer| [mark(answer).causes.first, sentence(answer)] }
             alike.each_with_index.map { |((mistake, words), answers), at| Told.new("#{mistake || OTHER}-#{at + 1}", words, answers) }
           end
         end

@@ -31,7 +31,7 @@ module Vantick
           bundle = RosterBundle.new(Bundle.read(bytes), said[:today]) if Bundle.zip?(bytes)
           classes = bundle ? bundle.classes : tables(Bundle.text(bytes), said)
           # A table is shown even so: another column may have the names.
-          if classes.sum { |one| one.children.length }.zero? && classes.none?(&:table)
+          if classes.sum { |listed_class| listed_class.children.length }.zero? && classes.none?(&:table)
             raise Core::Error.new("This file has no children.", field: :file)
           end
 

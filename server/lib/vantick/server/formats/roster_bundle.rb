@@ -34,7 +34,7 @@ module Vantick
 
             Roster::ListedClass.new(row["sourcedid"], row["title"].to_s, members, nil, nil, about(row), left_out)
           end
-          found.sort_by { |one| [one.title, one.about] }
+          found.sort_by { |listed_class| [listed_class.title, listed_class.about] }
         end
 
         private
@@ -48,7 +48,7 @@ module Vantick
 
         # Where the school, teacher, grade and period are known they tell one class from another.
         def about(row)
-          teachers = enrolled("teacher").select { |one| one["classsourcedid"] == row["sourcedid"] }
+          teachers = enrolled("teacher").select { |enrolment| enrolment["classsourcedid"] == row["sourcedid"] }
           people = teachers.filter_map { |teacher| users[teacher["usersourcedid"]] }
           names = people.map { |person| person.values_at("givenname", "familyname").join(" ") }
           grade, period = %w[grades periods].map { |name| row[name].to_s }

@@ -22,7 +22,7 @@ module Vantick
           # @return [Array<IPAddr>]
           # @raise [ArgumentError] where one of them is no address
           def proxies(text)
-            text.to_s.split(/[\s,]+/).reject(&:empty?).map { |one| IPAddr.new(one) }.freeze
+            text.to_s.split(/[\s,]+/).reject(&:empty?).map { |proxy| IPAddr.new(proxy) }.freeze
           rescue IPAddr::Error
             raise ArgumentError, "VANTICK_PROXY needs addresses, such as 192.168.1.5. #{text.inspect} isn't one."
           end
@@ -62,7 +62,7 @@ module Vantick
             return false unless address
 
             address = address.native
-            address.loopback? || Socket.ip_address_list.any? { |one| one.ip_address.split("%").first == address.to_s }
+            address.loopback? || Socket.ip_address_list.any? { |own| own.ip_address.split("%").first == address.to_s }
           end
         end
 

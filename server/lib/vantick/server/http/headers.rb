@@ -36,7 +36,7 @@ module Vantick
         def secured(env, headers)
           return {} unless env["HTTPS"] == "on" && headers["set-cookie"]
 
-          cookies = Array(headers["set-cookie"]).flat_map { |one| one.split("\n") }
+          cookies = Array(headers["set-cookie"]).flat_map { |line| line.split("\n") }
           { "set-cookie" => cookies.map { |cookie| cookie.match?(/;\s*secure/i) ? cookie : "#{cookie}; secure" } }
         end
       end

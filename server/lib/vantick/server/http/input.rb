@@ -67,8 +67,8 @@ module Vantick
         def plain(value)
           case value
           when Input then value.to_h
-          when Hash then value.transform_values { |one| plain(one) }
-          when Array then value.map { |one| plain(one) }
+          when Hash then value.transform_values { |inner| plain(inner) }
+          when Array then value.map { |inner| plain(inner) }
           else value
           end
         end

@@ -22,7 +22,7 @@ module Vantick
           @verb = described.method
           @route = described.path.gsub(/\{(\w+)\}/, ':\1')
           named = [*described.path_parameters, *described.query_parameters]
-          @params = Input.of("properties" => named.to_h { |one| one.values_at("name", "schema") })
+          @params = Input.of("properties" => named.to_h { |parameter| parameter.values_at("name", "schema") })
           @body = Input.of(described["requestBody"]&.dig("content", "application/json", "schema") || {})
         end
 

@@ -100,8 +100,8 @@ module Vantick
         # The same thing where nothing is to be done. `12.0` is the whole number 12.
         def tidied(value)
           case value
-          when Hash then same_or(value, value.to_h { |key, one| [text(key), tidied(one)] })
-          when Array then same_or(value, value.map { |one| tidied(one) })
+          when Hash then same_or(value, value.to_h { |key, inner| [text(key), tidied(inner)] })
+          when Array then same_or(value, value.map { |inner| tidied(inner) })
           when String then text(value)
           when Numeric then number(value)
           else value

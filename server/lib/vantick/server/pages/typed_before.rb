@@ -32,9 +32,9 @@ module Vantick
         # @return [Hash{Integer => Store::Rows::Answer}] by item; what was read alone from paper was typed by nobody
         def typed(page)
           child_id = page[:pieces].first[:child_id]
-          current = @store.answers.current([page[:check_id]]).fetch(page[:check_id], []).select { |one| one.child_id == child_id }
+          current = @store.answers.current([page[:check_id]]).fetch(page[:check_id], []).select { |answer| answer.child_id == child_id }
           alone = @store.pieces.alone(current.map(&:id))
-          current.reject { |one| alone.include?(one.id) }.to_h { |one| [one.item_id, one] }
+          current.reject { |answer| alone.include?(answer.id) }.to_h { |answer| [answer.item_id, answer] }
         end
 
         def beside(piece, before, item)

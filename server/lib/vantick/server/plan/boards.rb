@@ -11,7 +11,7 @@ module Vantick
         def wait_for_boards
           wording = store.classes.conventions(params.class_id)
           about, task, time = day_from(params)
-          wrong = about.wrong.map { |one| { misreading: one.misreading.id, answer: task.write(one.answer, wording) } }
+          wrong = about.wrong.map { |foreseen| { misreading: foreseen.misreading.id, answer: task.write(foreseen.answer, wording) } }
           { answer: task.write(task.right_answer(time), wording), wrong: }
         end
 
@@ -76,7 +76,7 @@ module Vantick
         def written(row, task, time, wording)
           wrong = Core::Teaching::Boards.new(Core::Curriculum::Step.find(row[:step]), task, time).wrong
           { right: task.write(task.right_answer(time), wording),
-            **wrong.to_h { |one| [one.misreading.id, task.write(one.answer, wording)] } }
+            **wrong.to_h { |foreseen| [foreseen.misreading.id, task.write(foreseen.answer, wording)] } }
         end
       end
     end

@@ -42,7 +42,7 @@ module Vantick
 
         def held = @held ||= @store.terms.of_class(@class.id)
 
-        def before(plan) = @store.terms.plans(plan.term_id, PLANS).reject { |one| one.id == plan.id }
+        def before(plan) = @store.terms.plans(plan.term_id, PLANS).reject { |earlier| earlier.id == plan.id }
 
         def off?(day) = held.to_h.fetch(:days_off, []).any? { |off| day.between?(off[:from], off[:to]) }
       end

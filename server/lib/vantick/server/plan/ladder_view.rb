@@ -10,10 +10,10 @@ module Vantick
           def ladder(progress)
             { steps: Core::Curriculum::Step.with_times.map { |step| step(step, progress) }, next: following(progress),
               baseline: { why: progress.offered.why, child_ids: progress.offered.children },
-              children: progress.by_child.map do |id, one|
-                { child_id: id, next_step: progress.next_for(id)&.id, stumbles: one.stumbles.map(&:id),
+              children: progress.by_child.map do |id, child|
+                { child_id: id, next_step: progress.next_for(id)&.id, stumbles: child.stumbles.map(&:id),
                   newly_secure: progress.newly_secure(id).map(&:id),
-                  review_due: one.review_due.map(&:id), states: one.states.transform_keys(&:id) }
+                  review_due: child.review_due.map(&:id), states: child.states.transform_keys(&:id) }
               end }
           end
 
@@ -35,7 +35,7 @@ module Vantick
             { step: step&.id, reason: found.reason, child_ids: found.children, lesson: found.lesson, days: found.days,
               not_yet: step ? progress.counts(step)[:not_yet] : 0, misreading: misreading&.id,
               misread: misreading ? progress.likely(misreading) : [],
-              stumbling: step ? progress.by_child.select { |_, one| one.stumbles.include?(step) }.keys : [] }
+              stumbling: step ? progress.by_child.select { |_, child| child.stumbles.include?(step) }.keys : [] }
           end
         end
       end

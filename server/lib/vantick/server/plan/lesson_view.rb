@@ -36,7 +36,7 @@ module Vantick
             task = question.task
             { before: question.before, time: question.time.to_s, dial: question.time.dial_time.to_s, sees: task.sees,
               answer: task.write(task.right_answer(question.time), conventions),
-              wrong: question.wrong.map { |one| { answer: task.write(one.answer, conventions), misreading: one.misreading.id } } }
+              wrong: question.wrong.map { |wrong| { answer: task.write(wrong.answer, conventions), misreading: wrong.misreading.id } } }
           end
 
           # What is to be laid out before, each thing once.

@@ -47,7 +47,7 @@ module Vantick
         # @return [Store::Rows::TermPlan]
         def change(kind, day:, to: nil, step: nil)
           past, coming = parted(lessons(current), @today)
-          day, to = [day, to].map { |one| one && Date.iso8601(one).jd }
+          day, to = [day, to].map { |date| date && Date.iso8601(date).jd }
           return fell_out(past, coming, day) if kind == "skip" && day < @today
 
           arranged = Term::Arrangement.new(coming).settled(kind.to_sym, day:, to:, step: step && Core::Curriculum::Step.find(step))
@@ -176,7 +176,7 @@ module Vantick
           # @return [Hash] as core takes it
           def days(term)
             first, last = term.values_at(:first_day, :last_day).map { |text| jd(text) }
-            off = term[:days_off].map { |one| jd(one[:from])..jd(one[:to]) }
+            off = term[:days_off].map { |days| jd(days[:from])..jd(days[:to]) }
             { first:, last:, weekdays: term[:weekdays].transform_keys(&:to_sym), off: }
           end
 

@@ -46,7 +46,7 @@ module Vantick
             given = lessons.select(&:given_at).group_by { |one| Store::SchoolDay.date(one.given_at) }
             { **plan.slice(:id, :made_at, :cause), change: plan.change && { **CHANGE, **plan.change },
               can_put_back: !planning.before.nil?, today:,
-              lessons: plan.lessons.map { |one| lesson(one, made, given, today) } }
+              lessons: plan.lessons.map { |planned| lesson(planned, made, given, today) } }
           end
 
           def lesson(lesson, made, given, today)

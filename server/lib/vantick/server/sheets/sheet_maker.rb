@@ -45,7 +45,7 @@ module Vantick
         def levels
           return [] unless own_levels?
 
-          set = @settings[:level_of].to_h { |one| one.transform_keys(&:to_s).values_at("child_id", "level") }
+          set = @settings[:level_of].to_h { |row| row.transform_keys(&:to_s).values_at("child_id", "level") }
           @printing.children.map do |child|
             { child_id: child.id, name: child.name, level: set[child.id] || @known.levels.fetch(child.id, 1) }
           end

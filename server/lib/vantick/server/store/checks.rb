@@ -90,7 +90,7 @@ module Vantick
         # @return [Rows::Check] the check made
         def add(class_id:, step:, task:, made_at:, times: [], items: times.map { |time| { time: } }, sheet: {}, code: nil)
           @db.transaction do
-            code ||= Codes.of_sheet { |one| @db[:checks].where(code: one).any? }
+            code ||= Codes.of_sheet { |candidate| @db[:checks].where(code: candidate).any? }
             id = @db[:checks].insert(class_id:, step:, task:, made_at:, code:, sheet: JSON.generate(sheet))
             rows = items.each_with_index.map { |item, position| { **EMPTY, **item, check_id: id, position: } }
             @db[:items].multi_insert(rows)
@@ -101,7 +101,7 @@ module Vantick
         # Two children have worked on each other's sheets: each gets the clocks that the other was given.
         # @raise [Core::Error] where one of them has answers already, or has no clocks of their own
         def swap(id, child_id, other_id)
-          own = [child_id, other_id].map { |one| @db[:items].where(check_id: id, child_id: one).select_map(:id) }
+          own = [child_id, other_id].map { |child| @db[:items].where(check_id: id, child_id: child).select_map(:id) }
           raise Core::Error.new("This child has no sheet in this check.", field: :child_id) if own.any?(&:empty?)
           if @db[:answers].where(item_id: own.flatten).any?
             raise Core::Error.new("Answers are already entered for these sheets. Clear them first.", field: :other_id)
@@ -119,7 +119,7 @@ module Vantick
           desks = @db[:desks].where(check_id: ids).order(:id).select(:check_id, :id, :kind).as_hash(:check_id)
           items = @db[:items].where(check_id: ids).order(:position).select(:check_id, :id, :time, *EMPTY.keys).to_hash_groups(:check_id)
           rows.map do |row|
-            asked = items.fetch(row[:id], []).map { |one| item(one, row) }
+            asked = items.fetch(row[:id], []).map { |asked_item| item(asked_item, row) }
             Rows::Check.of(row, desk: desks[row[:id]]&.slice(:id, :kind)&.freeze, items: asked.freeze)
           end
         end

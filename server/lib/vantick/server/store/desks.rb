@@ -43,7 +43,7 @@ module Vantick
         # @param now [Time]
         # @return [Rows::Desk] the desk, with its class code
         def open(desk, now)
-          code = Codes.fresh(CODE_LETTERS) { |one| @db[:desks].where(code: one).any? }
+          code = Codes.fresh(CODE_LETTERS) { |candidate| @db[:desks].where(code: candidate).any? }
           child_ids = desk[:child_ids] && JSON.generate(desk[:child_ids])
           find(@db[:desks].insert(**desk, child_ids:, code:, opened_at: now.iso8601, expires_at: (now + (OPEN_HOURS * 3600)).iso8601))
         end

@@ -127,7 +127,7 @@ module Vantick
         def rename(classes, ids, scans)
           names = @db[:children].where(id: ids).select_map(:name).map { |name| folded(name) }
           @db[:scans].where(class_id: classes).select_map(%i[id name]).each do |id, name|
-            next unless scans.include?(id) || names.any? { |one| folded(name).include?(one) }
+            next unless scans.include?(id) || names.any? { |child_name| folded(name).include?(child_name) }
 
             @db[:scans].where(id:).update(name: "#{FILE_NAME}#{File.extname(name)[/\A\.\w{1,4}\z/]}")
           end

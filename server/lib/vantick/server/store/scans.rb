@@ -125,7 +125,7 @@ module Vantick
           @db.transaction do
             @db[:scan_pieces].where(scan_page_id: page.id).delete
             @db[:scan_pages].where(id: page.id).delete
-            pages.each { |one| add_page(page.scan_id, one) }
+            pages.each { |added| add_page(page.scan_id, added) }
             yield
           end
         end

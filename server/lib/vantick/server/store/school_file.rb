@@ -20,8 +20,8 @@ module Vantick
           # @param path [String]
           def prepare(path)
             FileUtils.mkdir_p(File.dirname(path), mode: 0o700)
-            BESIDE.map { |ending| "#{path}#{ending}" }.select { |one| File.file?(one) && File.owned?(one) }
-                  .each { |one| File.chmod(OWN_ALONE, one) }
+            BESIDE.map { |ending| "#{path}#{ending}" }.select { |file| File.file?(file) && File.owned?(file) }
+                  .each { |file| File.chmod(OWN_ALONE, file) }
             # SQLite gives the files beside it the same mode. Never opened again here: closing it would end SQLite's own locks.
             File.open(path, File::CREAT | File::EXCL | File::WRONLY, OWN_ALONE).close unless File.exist?(path)
           end

@@ -14,7 +14,7 @@ module Vantick
         # @param classes [Array<Rows::SchoolClass>] where it is looked
         def initialize(database, classes)
           @db = database
-          @classes = classes.to_h { |one| [one.id, one.name] }
+          @classes = classes.to_h { |school_class| [school_class.id, school_class.name] }
         end
 
         # @param text [String] words in any order, or their beginnings
@@ -33,7 +33,7 @@ module Vantick
         # Each word begins one of the row's.
         def fits?(row, words)
           own = folded(result_text(row)).split(/[^[:alnum:]]+/)
-          words.all? { |word| own.any? { |one| one.start_with?(word) } }
+          words.all? { |word| own.any? { |word_of_name| word_of_name.start_with?(word) } }
         end
 
         def result_text(row)

@@ -48,7 +48,7 @@ module Vantick
           # @return [Array<Hash>]
           def check_json(check, answers, conventions)
             items = check.items.to_h { |item| [item.id, item] }
-            answers.map { |one| answer(one, conventions, items.fetch(one.item_id)) }
+            answers.map { |given| answer(given, conventions, items.fetch(given.item_id)) }
           end
 
           # @return [Array<Hash>] what can be named as the cause of a mistake, in a child's words; none where there is no mistake
@@ -58,7 +58,7 @@ module Vantick
             mistake = Core::Reading::Misreading.find(item.misreading)
             step = Core::Curriculum::Step.find(item.step)
             offered = Core::Choosing::Mistakes.options(step, mistake, Core::Dial::DialTime.parse(item.time), at)
-            offered.map { |one| { id: one.id, name: one.texts_in(conventions)[:they] } }
+            offered.map { |misreading| { id: misreading.id, name: misreading.texts_in(conventions)[:they] } }
           end
 
           # @param item [Hash] that was answered, with `task` and `time`
@@ -145,21 +145,21 @@ module Vantick
           def alike(check, by_child)
             return [] if check.desk || check.items.any?(&:child_id)
 
-            same = Core::Knowing::Beside.same(by_child.transform_values { |marked| marked.to_h { |one| [one.time, one] } })
+            same = Core::Knowing::Beside.same(by_child.transform_values { |marked| marked.to_h { |answer| [answer.time, answer] } })
             same.map { |child_ids, clocks| { child_ids:, clocks: } }
           end
 
           def child_findings(child, marked, evidence)
-            { child_id: child.id, name: child.name, slip: slip(marked), answered: marked.count { |one| one.verdict != :blank },
+            { child_id: child.id, name: child.name, slip: slip(marked), answered: marked.count { |answer| answer.verdict != :blank },
               right: marked.count(&:right?),
-              unreadable: marked.count { |one| one.verdict == :unreadable }, evidence: evidence.map { |piece| piece(piece) } }
+              unreadable: marked.count { |answer| answer.verdict == :unreadable }, evidence: evidence.map { |piece| piece(piece) } }
           end
 
           # A slip that was handed in empty is not one that nobody handed in.
           def slip(marked)
             return "none" if marked.empty?
 
-            marked.all? { |one| one.verdict == :blank } ? "empty" : "answered"
+            marked.all? { |answer| answer.verdict == :blank } ? "empty" : "answered"
           end
 
           def piece(evidence)
