@@ -39,7 +39,7 @@ RSpec.describe "A child's device" do
     expect(done[:path]).to eq("/api/desk/answers")
     expect(done[:body]).to include(turn_id: 1, held: [2, 3])
     expect(done[:body][:answers]).to match([{ id: /\A\h{8}-\h{4}-4\h{3}-[89ab]\h{3}-\h{12}\z/, item_id: 10, answer: "five" }])
-    expect(done[:told]).to include(phase: "told", busy: false)
+    expect(done[:told]).to include(phase: "answered", busy: false)
     expect(done[:then]).to include(phase: "asking", turn: 2, waiting: [])
   end
 
@@ -58,9 +58,9 @@ RSpec.describe "A child's device" do
       return { kept, same: again.body.answers[0].id === first.body.answers[0].id, late: [first.body.late ?? null, again.body.late],
         order: [again.body.turn_id, second.body.turn_id], then: at() };
     JS
-    expect(done[:kept]).to include(phase: "told", away: true, waiting: [1], stored: [1])
+    expect(done[:kept]).to include(phase: "answered", away: true, waiting: [1], stored: [1])
     expect(done).to include(same: true, late: [nil, true], order: [1, 2])
-    expect(done[:then]).to include(waiting: [], stored: [], away: false, phase: "told")
+    expect(done[:then]).to include(waiting: [], stored: [], away: false, phase: "answered")
   end
 
   it "takes up what it kept after the page was opened anew, each answer once" do
@@ -100,7 +100,7 @@ RSpec.describe "A child's device" do
   it "keeps what a filter or a broken server refuses: that may pass" do
     [["busy", 503], ["a filter's page", 403], ["slow down", 429]].each do |what, status|
       done = at_desk("await open(); await answer((one) => one.answer(problem(#{status}), #{status})); return at()")
-      expect(done).to include(phase: "told", waiting: [1]), what
+      expect(done).to include(phase: "answered", waiting: [1]), what
     end
   end
 

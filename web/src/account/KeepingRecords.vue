@@ -23,13 +23,13 @@ const years = computed(() => [
 ]);
 const how = ref<RetentionHow | null>(null);
 const present = ref("");
-const told = ref("");
+const message = ref("");
 const failed = computed(() => elsewhere("present_password"));
 const many = computed(() => data.value?.due.children ?? 0);
 
 const set = (chosen: number | null): Promise<boolean> =>
   run(async () => {
-    told.value = "";
+    message.value = "";
     await setRetention({ years: chosen });
   });
 
@@ -44,7 +44,7 @@ async function act(): Promise<void> {
   const done = await run(() => applyRetention({ how: what, present_password: present.value }));
   if (!done) return;
   how.value = null;
-  told.value = what === "erase" ? "Records erased. Copies are next." : "Names erased. Copies are next.";
+  message.value = what === "erase" ? "Records erased. Copies are next." : "Names erased. Copies are next.";
 }
 </script>
 
@@ -74,7 +74,7 @@ async function act(): Promise<void> {
         <BButton variant="outline-primary" @click="open('nameless')">Erase names only…</BButton>
       </div>
     </template>
-    <p v-if="told" class="quiet mt-2 mb-0" role="status">{{ told }}</p>
+    <p v-if="message" class="quiet mt-2 mb-0" role="status">{{ message }}</p>
     <BModal
       :model-value="how !== null"
       :title="

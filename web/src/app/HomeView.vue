@@ -15,11 +15,11 @@ const facts = useFacts();
 const classes = useClasses();
 const { data, errorMessage } = useApiQuery(
   together("news", async (classId: number) => {
-    const [{ checks }, told] = await Promise.all([
+    const [{ checks }, answered] = await Promise.all([
       listChecks(classId, { limit: LAST }),
       listChecks(classId, { limit: 1, answered: true }),
     ]);
-    const last = told.checks[0];
+    const last = answered.checks[0];
     return { checks, last, findings: last ? await readFindings(last.id) : null };
   }),
   () => classes.current && [classes.current.id],

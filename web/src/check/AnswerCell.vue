@@ -38,7 +38,7 @@ const text = computed(() => {
   return drawn?.name ?? (judged.value?.read_short || typed);
 });
 const tone = computed(() => (wrong.value ? "misread" : judged.value && VERDICTS[judged.value.verdict].tone));
-const told = computed(() => wrong.value ?? (judged.value && verdictWords(judged.value)));
+const verdictText = computed(() => wrong.value ?? (judged.value && verdictWords(judged.value)));
 
 async function hold(): Promise<void> {
   held.value = true;
@@ -96,9 +96,9 @@ function press(event: KeyboardEvent): void {
       class="w-100 text-ellipsis"
       :value="text"
       :aria-label="label"
-      :aria-description="told"
+      :aria-description="verdictText"
       :aria-invalid="wrong ? true : undefined"
-      :title="wrong ?? (judged && !held ? `${judged.answer}: ${judged.read_as}, ${told}` : undefined)"
+      :title="wrong ?? (judged && !held ? `${judged.answer}: ${judged.read_as}, ${verdictText}` : undefined)"
       :data-verdict="judged?.verdict"
       autocomplete="off"
       autocapitalize="off"

@@ -15,16 +15,16 @@ const classes = useClasses();
 const table = ref("");
 const file = useTemplateRef("file");
 const { busy, errorMessage, run } = useApiMutation();
-const told = ref("");
+const message = ref("");
 const { data: imports } = useApiQuery(listImports, () => [props.check.id], {
   select: (found) => found.imports,
 });
 
 const change = (does: () => Promise<Check>, words: string): Promise<boolean> =>
   run(async () => {
-    told.value = "";
+    message.value = "";
     const check = await does();
-    told.value = words;
+    message.value = words;
     emit("taken", check);
   });
 
@@ -52,7 +52,7 @@ const remove = (id: number): Promise<boolean> =>
     />
     <p v-if="errorMessage" id="table-wrong" class="field-error" role="alert">{{ errorMessage }}</p>
     <AnswersFile ref="file" :check-id="check.id" @read="(rows) => (table = rows)" />
-    <p v-if="told" class="quiet" role="status">{{ told }}</p>
+    <p v-if="message" class="quiet" role="status">{{ message }}</p>
     <div class="d-flex flex-wrap gap-2 mt-2">
       <BButton variant="primary" :disabled="busy || !table.trim()" @click="take">Add answers</BButton>
       <BButton

@@ -8,7 +8,7 @@ defineProps<{ findings: Findings }>();
 
 const facts = useFacts();
 
-function told({ answered, right, unreadable }: Findings["children"][number]): string {
+function countWords({ answered, right, unreadable }: Findings["children"][number]): string {
   if (answered === 0) return "";
   if (answered === right) return "all right";
   const mistakes = answered - right - unreadable;
@@ -60,7 +60,7 @@ function told({ answered, right, unreadable }: Findings["children"][number]): st
           </BTd>
         </template>
         <BTd v-else colspan="2" class="quiet">
-          {{ told(child) }}
+          {{ countWords(child) }}
         </BTd>
       </BTr>
     </BTbody>

@@ -14,13 +14,13 @@ const facts = useFacts();
 const classes = useClasses();
 const { data, errorMessage } = useApiQuery(
   together("results", async (classId: number, named: number) => {
-    const { checks: told } = await listChecks(classId, { limit: 100, answered: true });
-    const id = named || told[0]?.id;
+    const { checks: answered } = await listChecks(classId, { limit: 100, answered: true });
+    const id = named || answered[0]?.id;
     // One that lies further back is reached from the list of checks, and has its place here too.
-    const further = id && !told.some((one) => one.id === id);
+    const further = id && !answered.some((one) => one.id === id);
     const checks = further
-      ? [...told, ...(await listChecks(classId, { limit: 1, before: id + 1 })).checks]
-      : told;
+      ? [...answered, ...(await listChecks(classId, { limit: 1, before: id + 1 })).checks]
+      : answered;
     return { checks, id, findings: id ? await readFindings(id) : null };
   }),
   () => classes.current && [classes.current.id, Number(route.params.id)],

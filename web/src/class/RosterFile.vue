@@ -36,7 +36,7 @@ const {
 const { busy, wrong, elsewhere, run } = list;
 const gone = ref<Roster["gone"]>("stay");
 const change = shallowRef<RosterChange | null>(null);
-const told = ref("");
+const message = ref("");
 /** What the teacher said of who is who, by place on the list: a child of the class, or nobody of it. */
 const same = ref<Record<number, number | null>>({});
 const body = computed(() => ({
@@ -58,7 +58,7 @@ const nothing = computed(
 const taken = ref(0);
 /** What would become of the class with the list as it is read now. */
 async function begin(): Promise<void> {
-  told.value = "";
+  message.value = "";
   change.value = null;
   same.value = {};
   if (listed.value.length) await preview();
@@ -82,7 +82,7 @@ async function take(): Promise<void> {
   change.value = null;
   same.value = {};
   clear();
-  told.value = "List added.";
+  message.value = "List added.";
 }
 </script>
 
@@ -158,9 +158,9 @@ async function take(): Promise<void> {
       <RosterLists
         :key="taken"
         :class-id="schoolClass.id"
-        @returned="(back: SchoolClass) => ((told = ''), emit('taken', back))"
+        @returned="(back: SchoolClass) => ((message = ''), emit('taken', back))"
       />
-      <p v-if="told" class="quiet m-0" role="status">{{ told }}</p>
+      <p v-if="message" class="quiet m-0" role="status">{{ message }}</p>
     </form>
     <ChildFile :class-id="schoolClass.id" @taken="(found: SchoolClass) => emit('taken', found)" />
     <h2 class="mt-4">For other programs</h2>

@@ -32,7 +32,7 @@ const change = shallowRef<SchoolRosterChange | null>(null);
 const said = ref<Record<string, Said>>({});
 /** A class that is left out stays in sight, so that it can be taken after all. */
 const leftOut = shallowRef<SchoolRoster[]>([]);
-const told = ref("");
+const message = ref("");
 const { busy, wrong, elsewhere, run } = useApiMutation();
 
 const body = computed<SchoolRosterSent>(() => ({
@@ -45,7 +45,7 @@ const some = computed(() => change.value?.classes.some((one) => one.gone.length)
 
 const look = (): Promise<boolean> =>
   run(async () => {
-    told.value = "";
+    message.value = "";
     change.value = source.value && (await previewSchoolRoster(body.value));
   });
 
@@ -91,14 +91,14 @@ const take = (): Promise<boolean> =>
     await importSchoolRoster(body.value);
     forget();
     file.value = null;
-    told.value = "List added.";
+    message.value = "List added.";
     await classes.load();
   });
 
 const back = (id: number): Promise<boolean> =>
   run(async () => {
     await returnSchoolRoster(id);
-    told.value = "List undone.";
+    message.value = "List undone.";
     await classes.load();
   });
 </script>
@@ -162,7 +162,7 @@ const back = (id: number): Promise<boolean> =>
           </template>
         </SureButton>
       </p>
-      <p v-if="told" class="quiet m-0" role="status">{{ told }}</p>
+      <p v-if="message" class="quiet m-0" role="status">{{ message }}</p>
       <p v-if="elsewhere('file', 'names')" class="field-error m-0" role="alert">
         {{ elsewhere("file", "names") }}
       </p>

@@ -62,11 +62,11 @@ async function leaveFor(): Promise<void> {
     <JoinDesk v-if="here.phase === 'joining'" @joined="open" />
     <OwnDials v-else-if="own" :voice="voice" @back="own = false" />
     <TaskView
-      v-else-if="here.turn && (here.phase === 'asking' || here.phase === 'told')"
+      v-else-if="here.turn && (here.phase === 'asking' || here.phase === 'answered')"
       :key="here.turn.id"
       :turn="here.turn"
-      :told="here.told"
-      :kept="here.phase === 'told' && !here.told"
+      :feedback="here.feedback"
+      :kept="here.phase === 'answered' && !here.feedback"
       :busy="here.busy"
       :voice="voice"
       :can-show="here.state?.kind === 'practice' && !here.away"

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { useTimeout } from "@vueuse/core";
 import { computed, nextTick, onMounted, ref, watch } from "vue";
-import type { Told } from "@/api/client";
+import type { AnswerFeedback } from "@/api/client";
 import DialFace from "@/dial/DialFace.vue";
 import DialLenses from "@/dial/DialLenses.vue";
 import DialLights from "@/dial/DialLights.vue";
@@ -12,7 +12,7 @@ import DeskButton from "./DeskButton.vue";
 
 /** The reading in steps, one sentence after the other, each lit up on the dial. */
 const props = defineProps<{
-  help: NonNullable<Told["help"]>;
+  help: NonNullable<AnswerFeedback["help"]>;
   sign: string;
   voice: ReturnType<typeof useVoice>;
   /** Hands that the child set: they are put right before its eyes. */

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { useEventListener, useTimeout } from "@vueuse/core";
 import { computed, nextTick, onMounted, ref, watch, type Component } from "vue";
-import type { DeskTurn, Told } from "@/api/client";
+import type { AnswerFeedback, DeskTurn } from "@/api/client";
 import { handsIn } from "@/dial/useLooseHands";
 import ChoicePad from "./ChoicePad.vue";
 import ClockChoice from "./ClockChoice.vue";
@@ -18,7 +18,7 @@ import type { useVoice } from "@/voice/useVoice";
 /** One task: what is looked at, the way of answering, and what was made of it. */
 const props = defineProps<{
   turn: DeskTurn;
-  told: Told | null;
+  feedback: AnswerFeedback | null;
   /** The answer is kept on the device; nothing can be said of it yet. */
   kept: boolean;
   busy: boolean;
@@ -43,15 +43,15 @@ const ENTRIES: Readonly<Record<DeskTurn["entry"], Component>> = {
 };
 
 /** Where the step is new, another clock is shown first, and then the task is half done. */
-const showing = ref(Boolean(props.turn.example) && !props.told && !props.kept);
+const showing = ref(Boolean(props.turn.example) && !props.feedback && !props.kept);
 const half = props.turn.tried ? null : (props.turn.items[0]?.half ?? null);
 const begun = half?.digits ?? "";
 const texts = ref<string[]>(props.turn.items.map(() => begun));
 const forward = ref<InstanceType<typeof DeskButton>>();
 const heading = ref<HTMLElement>();
 const entry = ref<{ type?: (event: KeyboardEvent) => boolean }>();
-const over = computed(() => props.kept || Boolean(props.told?.done));
-const help = computed(() => (props.told?.done ? props.told.help : null));
+const over = computed(() => props.kept || Boolean(props.feedback?.done));
+const help = computed(() => (props.feedback?.done ? props.feedback.help : null));
 /** What was sent last: the same again is no second try. */
 const sent = ref("");
 const changed = computed(() => JSON.stringify(texts.value) !== sent.value);
@@ -67,15 +67,15 @@ function once(act: () => void): void {
 }
 /** Nothing is left to do but to go on. */
 const goForward = (): void => void nextTick(() => (forward.value?.$el as HTMLElement | undefined)?.focus());
-const rightAll = computed(() => props.told?.results.every((result) => result.right) ?? false);
+const rightAll = computed(() => props.feedback?.results.every((result) => result.right) ?? false);
 const tone = computed(() => {
   if (props.kept) return "kept";
-  if (!props.told || props.told.results.some((result) => result.right === null)) return "untold";
+  if (!props.feedback || props.feedback.results.some((result) => result.right === null)) return "untold";
   return rightAll.value ? "right" : "again";
 });
 const sentence = computed(() => {
   if (props.kept) return "Saved. We'll check it when we're connected.";
-  return help.value ? "" : (props.told?.sentence ?? "");
+  return help.value ? "" : (props.feedback?.sentence ?? "");
 });
 
 function send(): void {
@@ -98,9 +98,10 @@ function press(event: KeyboardEvent): void {
 
 /** A second try begins anew, but hands stay where they were. */
 watch(
-  () => props.told,
-  (told) => {
-    if (told && !told.done && props.turn.entry !== "hands") texts.value = props.turn.items.map(() => "");
+  () => props.feedback,
+  (feedback) => {
+    if (feedback && !feedback.done && props.turn.entry !== "hands")
+      texts.value = props.turn.items.map(() => "");
     if (sentence.value) props.voice.say(sentence.value);
     if (over.value) goForward();
   },
@@ -158,7 +159,7 @@ function begin(): void {
   />
   <main v-else class="task flex-1 min-h-0 d-grid row-gap-2 column-gap-125" :class="turn.entry">
     <h1 ref="heading" class="ask m-0 text-center" tabindex="-1">
-      <span v-if="half && !turn.tried && !told" class="finish tone-quiet">{{ FINISH }}</span>
+      <span v-if="half && !turn.tried && !feedback" class="finish tone-quiet">{{ FINISH }}</span>
       {{ turn.ask }}
     </h1>
     <LooksAt v-if="turn.entry !== 'pairs'" class="looks" :turn="turn" />

@@ -5,7 +5,7 @@ import {
   type DeskState,
   type DeskTurn,
   type GivenAnswer,
-  type Told,
+  type AnswerFeedback,
 } from "@/api/client";
 
 /** What a desk asks of the server, by name. */
@@ -48,7 +48,7 @@ export const readSeat = (): Promise<{ seated: boolean; why: string | null }> =>
 export const readState = (): Promise<DeskState> =>
   asked(api.GET("/api/desk/state", { signal: AbortSignal.timeout(PATIENCE) }));
 
-export const sendAnswers = (body: Sending, held: readonly DeskTurn[]): Promise<Told> =>
+export const sendAnswers = (body: Sending, held: readonly DeskTurn[]): Promise<AnswerFeedback> =>
   asked(
     api.POST("/api/desk/answers", {
       body: { ...body, held: held.map((turn) => turn.id) },
@@ -57,7 +57,7 @@ export const sendAnswers = (body: Sending, held: readonly DeskTurn[]): Promise<T
   );
 
 /** Asks to be shown a task instead of answering it. */
-export const askToBeShown = (turn_id: number, held: readonly DeskTurn[]): Promise<Told> =>
+export const askToBeShown = (turn_id: number, held: readonly DeskTurn[]): Promise<AnswerFeedback> =>
   asked(
     api.POST("/api/desk/hints", {
       body: { turn_id, held: held.map((turn) => turn.id) },

@@ -1,11 +1,11 @@
-import type { DeskState, DeskTurn, Told } from "@/api/client";
+import type { AnswerFeedback, DeskState, DeskTurn } from "@/api/client";
 import type { Sending } from "./ask";
 
 /**
- * Where a child is: `opening` the page, `joining`, `asking` a task, `told` of an answer (or that it was kept),
+ * Where a child is: `opening` the page, `joining`, `asking` a task, `answered` it (told of it, or that it was kept),
  * `waiting` for the network with nothing left to do, `ended`.
  */
-export type Phase = "opening" | "joining" | "asking" | "told" | "waiting" | "ended";
+export type Phase = "opening" | "joining" | "asking" | "answered" | "waiting" | "ended";
 
 /** What the server says of the round, the desk and the end. */
 export type Going = Pick<DeskState, "open" | "round" | "turn" | "ahead" | "ahead_ids" | "end">;
@@ -17,7 +17,7 @@ export interface Here {
   state: DeskState | null;
   turn: DeskTurn | null;
   /** What was made of the last answer; nothing where it is kept on the device. */
-  told: Told | null;
+  feedback: AnswerFeedback | null;
   going: Going | null;
   /** Tasks held for the time without a network. */
   ahead: readonly DeskTurn[];
@@ -36,7 +36,7 @@ export type Happened =
   | { what: "opened"; state: DeskState; waiting: readonly Sending[] }
   | { what: "taken up" }
   | { what: "sending" }
-  | { what: "marked"; told: Told }
+  | { what: "marked"; feedback: AnswerFeedback }
   | { what: "kept"; sending: Sending }
   | { what: "put by"; sending: Sending }
   | { what: "sent"; sending: Sending; going: Going }
@@ -54,7 +54,7 @@ export const START: Here = Object.freeze({
   phase: "opening",
   state: null,
   turn: null,
-  told: null,
+  feedback: null,
   going: null,
   ahead: [],
   waiting: [],
@@ -81,7 +81,7 @@ function arrived(here: Here, going: Going): Here {
 const show = (here: Here, turn: DeskTurn): Here => ({
   ...here,
   turn,
-  told: null,
+  feedback: null,
   ahead: here.ahead.filter((one) => one.id !== turn.id),
   phase: "asking",
 });
@@ -116,17 +116,17 @@ const STEPS: {
   opened: (here, { state, waiting }) => arrived({ ...here, state, waiting, away: false }, state),
   "taken up": (here) => onward({ ...here, turn: null }),
   sending: (here) => ({ ...here, busy: true, news: "" }),
-  marked: (here, { told }) => ({
-    ...arrived({ ...here, turn: told.done ? here.turn : triedOnce(here.turn) }, told),
+  marked: (here, { feedback }) => ({
+    ...arrived({ ...here, turn: feedback.done ? here.turn : triedOnce(here.turn) }, feedback),
     away: false,
-    told,
-    phase: told.done ? "told" : "asking",
+    feedback,
+    phase: feedback.done ? "answered" : "asking",
   }),
   kept: (here, { sending }) => ({
     ...here,
     waiting: [...here.waiting, { ...sending, late: true }],
-    told: null,
-    phase: "told",
+    feedback: null,
+    phase: "answered",
   }),
   "put by": (here, { sending }) => ({ ...here, waiting: [...here.waiting, { ...sending, late: true }] }),
   sent: (here, { sending, going }) => arrived(without(here, sending), going),

@@ -166,7 +166,7 @@ export function useDesk(): DeskHere {
     happen({ what: "sending" });
     try {
       await flush();
-      happen({ what: "marked", told: await sendAnswers(sending, here.value.ahead) });
+      happen({ what: "marked", feedback: await sendAnswers(sending, here.value.ahead) });
     } catch (error) {
       await notSent(sending, error);
     } finally {
@@ -180,7 +180,7 @@ export function useDesk(): DeskHere {
     happen({ what: "sending" });
     try {
       await flush();
-      happen({ what: "marked", told: await askToBeShown(turn.id, here.value.ahead) });
+      happen({ what: "marked", feedback: await askToBeShown(turn.id, here.value.ahead) });
     } catch (error) {
       showError(error);
       if (here.value.away) happen({ what: "known", news: "No connection right now. Try it by yourself." });

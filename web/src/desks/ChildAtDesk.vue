@@ -30,7 +30,7 @@ const notes = computed(() => {
   ];
 });
 const verdict = (one: string): Answer["verdict"] => one as Answer["verdict"];
-const told = (one: LiveChild["answers"][number]): string => {
+const answerWords = (one: LiveChild["answers"][number]): string => {
   const names = one.misreadings.map((id) => facts.misreading(id).name).join(" or ");
   const second = one.second ? `; second try ${VERDICTS[verdict(one.second)].word}` : "";
   return `${VERDICTS[verdict(one.verdict)].word}${names ? `: ${names}` : ""}${second}`;
@@ -116,7 +116,7 @@ const told = (one: LiveChild["answers"][number]): string => {
           </span>
           <span v-else class="said text-anywhere">{{ answer.read_as || answer.answer }}</span>
           <VerdictMark :verdict="verdict(answer.verdict)" quiet />
-          <span class="quiet">{{ told(answer) }}</span>
+          <span class="quiet">{{ answerWords(answer) }}</span>
         </li>
       </ul>
     </div>

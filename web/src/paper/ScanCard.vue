@@ -28,7 +28,7 @@ const alike = computed(() => groups.value.filter(([, pages]) => pages.length > M
 const few = computed(() =>
   groups.value.filter(([, pages]) => pages.length <= MANY).flatMap(([, pages]) => pages),
 );
-const told = computed(() => {
+const status = computed(() => {
   const { state, done } = props.scan;
   if (state === "waiting") return "Waiting…";
   return state === "coming" ? "Receiving…" : `Reading page ${done} of ${pages.value}…`;
@@ -66,7 +66,7 @@ const change = (what: () => Promise<unknown>): Promise<boolean> =>
       </div>
       <template v-if="running">
         <BProgress class="bar" :value="scan.done" :max="pages" aria-label="Pages read" />
-        <span role="status">{{ told }}</span>
+        <span role="status">{{ status }}</span>
         <BButton size="sm" variant="outline-primary" @click="change(() => stopScan(scan.id, {}))">
           Stop
         </BButton>

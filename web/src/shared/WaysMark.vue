@@ -17,7 +17,7 @@ const places = computed(() =>
         word,
         asked,
         height: HEIGHTS[state] ?? 0,
-        told: asked ? stateOf(state).word : NOT_ASKED,
+        said: asked ? stateOf(state).word : NOT_ASKED,
       };
     }),
 );
@@ -25,7 +25,7 @@ const places = computed(() =>
 
 <template>
   <span v-if="places.length" class="ways d-inline-flex gap-1" role="img" :aria-label="waysInWords(ways)">
-    <span v-for="place in places" :key="place.id" class="way" :title="`${place.word}: ${place.told}`">
+    <span v-for="place in places" :key="place.id" class="way" :title="`${place.word}: ${place.said}`">
       <span class="column" :class="{ unasked: !place.asked }" aria-hidden="true">
         <span
           v-for="level in 3"

@@ -89,7 +89,7 @@ const file = useObjectUrl(drawn);
 const answers = ref(false);
 const made = ref<{ check_id: number; code: string } | null>(null);
 const kind = computed(() => facts.catalogue?.sheets.find((sheet) => sheet.id === form.value.kind));
-const told = computed(() => {
+const progressWords = computed(() => {
   const children = (some.value ?? classes.current?.children ?? []).length;
   const whose = form.value.versions === "each" ? ` for ${countedChildren(children)}` : "";
   return part.value === "choosing" ? `1 of 2: choosing times${whose}…` : `2 of 2: making the pages${whose}…`;
@@ -226,8 +226,13 @@ async function draw(): Promise<void> {
           </template>
         </div>
         <p v-if="part" class="part d-flex align-items-center gap-08" role="status">
-          <BProgress class="bar" :value="part === 'choosing' ? 0.5 : 1.5" :max="2" :aria-label="told" />
-          {{ told }}
+          <BProgress
+            class="bar"
+            :value="part === 'choosing' ? 0.5 : 1.5"
+            :max="2"
+            :aria-label="progressWords"
+          />
+          {{ progressWords }}
         </p>
         <div class="d-flex flex-wrap gap-2 mb-3 justify-content-end">
           <PrintHow

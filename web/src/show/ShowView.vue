@@ -80,8 +80,8 @@ const otherWays = computed(() => [...shown.value.words.slice(1), ...shown.value.
 const lights = computed(() => {
   if (hands.value) return [];
   const sweep = lenses.has("sweep") ? shown.value.steps.filter((one) => one.part === "minutes") : [];
-  const told = open.value ? undefined : shown.value.steps[uncovered.value - 1];
-  return [...sweep.flatMap((one) => one.lights.filter((light) => light.counts)), ...(told?.lights ?? [])];
+  const step = open.value ? undefined : shown.value.steps[uncovered.value - 1];
+  return [...sweep.flatMap((one) => one.lights.filter((light) => light.counts)), ...(step?.lights ?? [])];
 });
 const two = computed(() => lenses.has("two_dials") || joining.value);
 

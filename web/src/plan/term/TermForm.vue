@@ -68,13 +68,13 @@ async function read(): Promise<void> {
   if (!file.value) return;
   const chosen = file.value;
   await reading.run(async () => {
-    const told = await readCalendarFile(props.classId, chosen, first.value, last.value);
-    days.value = told.days.filter(
+    const calendar = await readCalendarFile(props.classId, chosen, first.value, last.value);
+    days.value = calendar.days.filter(
       (day) => !off.value.some((one) => one.from === day.from && one.to === day.to),
     );
-    unread.value = told.unread;
-    found.value = told.days.length
-      ? `${counted(told.days.length, "entry", "entries")} found in ${chosen.name}.`
+    unread.value = calendar.unread;
+    found.value = calendar.days.length
+      ? `${counted(calendar.days.length, "entry", "entries")} found in ${chosen.name}.`
       : `No whole days in this term found in ${chosen.name}.`;
   });
 }

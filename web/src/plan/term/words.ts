@@ -105,10 +105,10 @@ export function reachWords(forecast: Forecast, facts: Facts): string {
 /** "On Mon 2 Nov the forecast for today was 8 to 13. It is 10." */
 export function scoreWords(score: Forecast["score"]): string {
   if (!score) return "";
-  const told = `On ${dayWords(score.told_on)} the forecast for today was ${score.low} to ${score.high}.`;
+  const before = `On ${dayWords(score.told_on)} the forecast for today was ${score.low} to ${score.high}.`;
   return score.held
-    ? `${told} It is ${score.came}.`
-    : `${told} It is ${score.came}, so the range is wider now.`;
+    ? `${before} It is ${score.came}.`
+    : `${before} It is ${score.came}, so the range is wider now.`;
 }
 
 /** Who is behind a change of the plan; nothing where it is nobody. */

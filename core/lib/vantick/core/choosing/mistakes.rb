@@ -82,8 +82,8 @@ module Vantick
           def mistakes(misreading, time, task)
             others = Reading::Misreading.for(task).reject(&:seldom?) - [misreading]
             table = Reading::Predictions.of(task)
-            said = table.wrong_answers(misreading, time) - others.flat_map { |other| table.wrong_answers(other, time) }
-            said.map { |saying| Mistake.new(time:, said: saying, misreading:).freeze }
+            wrong = table.wrong_answers(misreading, time) - others.flat_map { |other| table.wrong_answers(other, time) }
+            wrong.map { |saying| Mistake.new(time:, said: saying, misreading:).freeze }
           end
 
           # From the kind whose turn it is, or the next that has one left.

@@ -20,8 +20,8 @@ module Vantick
           def of(marked, conventions = Wording::Conventions.default)
             return if marked.read_right? || !NOTATIONS.include?(marked.task.notation) || marked.causes.intersect?(WHOLE)
 
-            said = Wording::AnswerReader.read(marked.read_as, conventions).first&.saying or return
-            hour, minutes = parts(said, marked)
+            reading = Wording::AnswerReader.read(marked.read_as, conventions).first&.saying or return
+            hour, minutes = parts(reading, marked)
             return if hour == minutes
 
             hour ? :hour : :minutes

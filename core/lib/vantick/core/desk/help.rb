@@ -39,15 +39,15 @@ module Vantick
           # Digits know no "to": all minutes are counted from the 12.
           def digits(task, time, conventions)
             hour = Reading::TalkThrough.steps(time, conventions).select { |step| step.part == :hour }
-            said = Feedback.say(WORDS[:digits], Feedback.answer(task, time, conventions))
+            sentence = Feedback.say(WORDS[:digits], Feedback.answer(task, time, conventions))
             both = [{ kind: :hand, hand: :hour }, { kind: :hand, hand: :minute }]
-            [*hour, *Reading::MinuteTalk.past(time, conventions), Reading::TalkStep.new(:say, said, *both)]
+            [*hour, *Reading::MinuteTalk.past(time, conventions), Reading::TalkStep.new(:say, sentence, *both)]
           end
 
           def part(task, time, conventions)
             steps = Reading::TalkThrough.steps(time, conventions).select { |step| PARTS.fetch(task.notation).include?(step.part) }
-            said = Feedback.say(WORDS[:part], Feedback.answer(task, time, conventions))
-            [*steps, Reading::TalkStep.new(:say, said, *steps.last.lights)]
+            sentence = Feedback.say(WORDS[:part], Feedback.answer(task, time, conventions))
+            [*steps, Reading::TalkStep.new(:say, sentence, *steps.last.lights)]
           end
 
           def day_half(time, conventions)
@@ -55,8 +55,8 @@ module Vantick
             return [answer(task, time, conventions)] if Wording::DayFacts::NAMED.include?(time.half)
 
             place = WORDS[time.half == :am ? :before : :after]
-            said = time.dial_time.digital(conventions.sign)
-            [line(WORDS[:day_half], time: said, place:), answer(task, time, conventions)]
+            digits = time.dial_time.digital(conventions.sign)
+            [line(WORDS[:day_half], time: digits, place:), answer(task, time, conventions)]
           end
 
           # From the numeral in the place of the hour to the one under the long hand.

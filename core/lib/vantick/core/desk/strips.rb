@@ -51,10 +51,10 @@ module Vantick
 
           # Smaller numbers first, quarters and halves after them.
           def counts(counted, conventions)
-            said = counted.reject { |phrase| phrase.side == :oclock }.flat_map { |phrase| phrase.words(conventions).split(/[ -]/) }.uniq
-            said -= both(conventions)
+            words = counted.reject { |phrase| phrase.side == :oclock }.flat_map { |phrase| phrase.words(conventions).split(/[ -]/) }.uniq
+            words -= both(conventions)
             numbers = (1..59).map { |number| Wording::NumberWords.standard.spell(number) }
-            (numbers & said) + (said - numbers)
+            (numbers & words) + (words - numbers)
           end
 
           # Both sides always: past is no choice for a child who knows that only to will do.

@@ -23,9 +23,9 @@ module Vantick
           @today = today || days.compact.last || 0
           dated = answers.zip(days).map { |answer, day| [answer, day || @today] }
           @belief = belief || followed(dated)
-          told = dated.select { |answer, _| answer.telling? }.last(ROW[:looked_at])
-          @answers = told.map(&:first).freeze
-          @days = told.map(&:last).freeze
+          telling = dated.select { |answer, _| answer.telling? }.last(ROW[:looked_at])
+          @answers = telling.map(&:first).freeze
+          @days = telling.map(&:last).freeze
         end
 
         # @param marked [MarkedAnswer]

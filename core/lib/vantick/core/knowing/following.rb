@@ -48,10 +48,10 @@ module Vantick
         def judged(step, known, day)
           kinds = Curriculum::KnowledgeComponents.of_step(step)
           ways = kinds.flat_map { |kind| Asking.wanted(kind).map(&:way) }.uniq
-          said = Weighed.new(Mistakes::NO_ACTING, *SAID.values_at(*(known ? %i[known unknown] : %i[unknown known])))
-          weigh_said(kinds.flat_map { |kind| Asking.parts_of(kind, ways) }.uniq, said, known, day)
-          believe_said(kinds, ways, said, known)
-          @mistakes.denied(kinds, said) if known
+          judged = Weighed.new(Mistakes::NO_ACTING, *SAID.values_at(*(known ? %i[known unknown] : %i[unknown known])))
+          weigh_said(kinds.flat_map { |kind| Asking.parts_of(kind, ways) }.uniq, judged, known, day)
+          believe_said(kinds, ways, judged, known)
+          @mistakes.denied(kinds, judged) if known
         end
 
         # @param kinds [Array<Symbol>] gone over on a day: some of what was lost comes back

@@ -82,9 +82,9 @@ module Vantick
 
           # Digits in the order in which they were heard can lie beyond every clock: "25:05" for twenty-five past five.
           def spoken_order(task, time, text)
-            said = Wording::SpokenTime.usual(time)
+            spoken = Wording::SpokenTime.usual(time)
             found = ORDER.match(Wording::AnswerReader.tidy(text))
-            return unless found && found.captures.map(&:to_i) == [said.count, said.hour]
+            return unless found && found.captures.map(&:to_i) == [spoken.count, spoken.hour]
             return unless Reading::Misreading.find(ORDER_ID).shows_in?(task)
 
             MarkedAnswer.new(task:, time:, verdict: :misread, misreadings: [ORDER_ID], read_as: text.strip, read_short: text.strip)

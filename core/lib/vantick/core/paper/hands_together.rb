@@ -38,9 +38,9 @@ module Vantick
         def short
           rows = (0..(@reach * @radius).floor).to_h { |row| [row, runs(row)] }
           line = long_line(rows) or return
-          told = (first_row..last_row).to_h { |row| [row, beside(rows[row], line, row)] }
-          ending = ending(told) or return
-          degrees = @degrees + aside(rows, told, ending)
+          darkness = (first_row..last_row).to_h { |row| [row, beside(rows[row], line, row)] }
+          ending = ending(darkness) or return
+          degrees = @degrees + aside(rows, darkness, ending)
           HandsSeen::Stroke.new(degrees: degrees % 360, reach: ending / @radius, whole: true).freeze
         end
 

@@ -21,8 +21,8 @@ module Vantick
         def self.length(minutes)
           hours, rest = minutes.divmod(HOUR)
           parts = [[hours, TEXTS[hours == 1 ? :hour : :hours]], [rest, TEXTS[rest == 1 ? :minute : :minutes]]]
-          said = parts.reject { |number, _| number.zero? }.map { |number, name| "#{number} #{name}" }
-          said.empty? ? "0 #{TEXTS[:minutes]}" : said.join(" ")
+          counted = parts.reject { |number, _| number.zero? }.map { |number, name| "#{number} #{name}" }
+          counted.empty? ? "0 #{TEXTS[:minutes]}" : counted.join(" ")
         end
 
         # @return [Symbol] `:one`, `:other`, or `:same`

@@ -59,8 +59,8 @@ module Vantick
 
         # What was heard: a count, a side and the hour named with it.
         def hearing(draft)
-          said = Wording::SpokenTime.usual(draft.time)
-          draft.with(fives: said.count, side: said.side, hour: said.hour)
+          spoken = Wording::SpokenTime.usual(draft.time)
+          draft.with(fives: spoken.count, side: spoken.side, hour: spoken.hour)
         end
 
         # "Quarter to eight" is a quarter of an hour taken from eight.

@@ -18,8 +18,8 @@ module Vantick
 
           # The minutes taken for ten times as many, as it is usually said.
           def usual(draft)
-            said = Wording::SpokenTime.usual(Dial::DialTime.at(draft.time.hour, draft.time.minute * 10))
-            draft.with(minute: said.count, side: said.side, hour: said.hour)
+            spoken = Wording::SpokenTime.usual(Dial::DialTime.at(draft.time.hour, draft.time.minute * 10))
+            draft.with(minute: spoken.count, side: spoken.side, hour: spoken.hour)
           end
 
           def past(draft) = draft.with(minute: draft.time.minute * 10)

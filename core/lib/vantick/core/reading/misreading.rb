@@ -71,8 +71,8 @@ module Vantick
         # @param conventions [Conventions]
         # @return [String] one sentence to a child who has it: of the dial only where the task shows one
         def child(task, conventions = Wording::Conventions.default)
-          said = texts_in(conventions)
-          (said[UNSEEN] unless task.dial?) || said[:child]
+          texts = texts_in(conventions)
+          (texts[UNSEEN] unless task.dial?) || texts[:child]
         end
 
         # @param conventions [Conventions]

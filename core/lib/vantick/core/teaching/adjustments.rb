@@ -37,8 +37,8 @@ module Vantick
 
         # @return [Array<String>] what is set, for whoever gives a lesson; what a family speaks is not theirs to know
         def names
-          said = KINDS.keys.select { |id| on?(id) }.map { |id| KINDS.fetch(id)[:name] }
-          notation == :both ? said : [*said, NOTATIONS.fetch(notation)[:name]]
+          names = KINDS.keys.select { |id| on?(id) }.map { |id| KINDS.fetch(id)[:name] }
+          notation == :both ? names : [*names, NOTATIONS.fetch(notation)[:name]]
         end
 
         # @param usual [Integer]

@@ -23,8 +23,8 @@ module Vantick
         # A place that begins with a capital begins a name or a sentence.
         def self.word(place, conventions)
           name = place.downcase.to_sym
-          said = English::WORDS.key?(name) ? English.word(name, conventions) : conventions.word(name)
-          place == place.capitalize ? said.capitalize : said
+          word = English::WORDS.key?(name) ? English.word(name, conventions) : conventions.word(name)
+          place == place.capitalize ? word.capitalize : word
         end
         private_class_method :word
       end

@@ -37,8 +37,8 @@ module Vantick
             form, half = ENDINGS.find { |ending, _| bare.match?(/[\s\d]#{Regexp.escape(ending)}\z/) }
             return unless form
 
-            said = plain.sub(/\s*#{form.chars.map { |letter| Regexp.escape(letter) }.join('\.?')}\.?\z/, "").strip
-            time = time_of(said, conventions)
+            time_words = plain.sub(/\s*#{form.chars.map { |letter| Regexp.escape(letter) }.join('\.?')}\.?\z/, "").strip
+            time = time_of(time_words, conventions)
             time && Dial::DayTime.of(time)[later?(half, time) ? 1 : 0]
           end
 

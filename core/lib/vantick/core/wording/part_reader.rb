@@ -55,11 +55,11 @@ module Vantick
 
           # Alone, or after the time itself.
           def day_half(plain)
-            said = plain.sub(AT, "").delete(".").squeeze(" ")
-            half = DAY_HALVES[said]
+            words = plain.sub(AT, "").delete(".").squeeze(" ")
+            half = DAY_HALVES[words]
             return [part(half, [])] if half
 
-            near = said.length < 4 ? nil : heard_half(said) || nearest_half(said)
+            near = words.length < 4 ? nil : heard_half(words) || nearest_half(words)
             near ? [Part.new(value: near, slips: [:spelling]).freeze] : []
           end
 

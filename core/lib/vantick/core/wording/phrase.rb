@@ -19,8 +19,8 @@ module Vantick
           # @param conventions [Conventions]
           # @return [Array<String>] every way of saying it, the usual way first, none twice
           def all(time, conventions = Conventions.default)
-            said = [SpokenTime.usual(time), SpokenTime.past(time)]
-            (said.flat_map { |saying| forms(saying, conventions) } + spoken_digits(time) + names(time)).uniq
+            ways = [SpokenTime.usual(time), SpokenTime.past(time)]
+            (ways.flat_map { |saying| forms(saying, conventions) } + spoken_digits(time) + names(time)).uniq
           end
 
           # @param time [DialTime]
@@ -40,8 +40,8 @@ module Vantick
           # @return [Array<String>] what grown-ups at home are likely to say instead, a few: their words for the side, the digits read out
           #   and, where it is written so often, the plain number
           def at_home(time, conventions = Conventions.default)
-            said = elsewhere(time, conventions).first(AT_HOME - 1) + spoken_digits(time)
-            (said + all(time, conventions).drop(1)).uniq.first(AT_HOME)
+            ways = elsewhere(time, conventions).first(AT_HOME - 1) + spoken_digits(time)
+            (ways + all(time, conventions).drop(1)).uniq.first(AT_HOME)
           end
 
           # @param saying [SpokenTime]

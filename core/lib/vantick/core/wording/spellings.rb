@@ -51,8 +51,8 @@ module Vantick
           def counted(counted, conventions)
             return OCLOCK + number(0) if counted.side == :oclock
 
-            said = counts(counted).product(sides(counted, conventions)).map { |words| words.join(" ") }
-            counted.side == :past ? said + counts(counted) : said
+            spoken = counts(counted).product(sides(counted, conventions)).map { |words| words.join(" ") }
+            counted.side == :past ? spoken + counts(counted) : spoken
           end
 
           def sides(said, conventions) = conventions ? [conventions.word(said.side)] : SIDES.fetch(said.side)

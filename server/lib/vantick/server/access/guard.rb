@@ -91,8 +91,8 @@ module Vantick
           store = env.fetch(Access::WithStore::KEY)
           class_id = named(request)["class_id"] || of_check(store, named(request)["check_id"])
           answer = @app.call(env)
-          told = named(request)
-          store.journal.add(event, account_id: account, class_id:, to_account_id: told["account_id"]) if answer.first < 300
+          names = named(request)
+          store.journal.add(event, account_id: account, class_id:, to_account_id: names["account_id"]) if answer.first < 300
           answer
         end
 

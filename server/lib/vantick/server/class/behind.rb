@@ -33,8 +33,8 @@ module Vantick
           step = Core::Curriculum::Step.find(step_id)
           mine = children(wanted)
           answers = store.answers.of_class(school_class.id).group_by(&:child_id)
-          said = store.teacher_judgements.of(mine.map(&:id))
-          { step: step.id, children: mine.map { |child| child(child, step, answers.fetch(child.id, []), said.fetch(child.id, [])) } }
+          judgements = store.teacher_judgements.of(mine.map(&:id))
+          { step: step.id, children: mine.map { |child| child(child, step, answers.fetch(child.id, []), judgements.fetch(child.id, [])) } }
         end
 
         def child(child, step, answers, said)

@@ -42,8 +42,8 @@ module Vantick
         private
 
         def file_read
-          said = { **body.slice(:commas, :columns), skipped: body.skipped, today: Clock.now.iso8601[0, 10] }
-          Formats::Foreign.roster(file_sent, said)
+          settings = { **body.slice(:commas, :columns), skipped: body.skipped, today: Clock.now.iso8601[0, 10] }
+          Formats::Foreign.roster(file_sent, settings)
         end
 
         def change

@@ -80,10 +80,10 @@ module Vantick
         end
 
         def parts
-          said = body.classes.to_h { |choice| [choice.of, chosen(choice)] }
-          wanted = listed.reject { |entry, _| said.dig(entry.source_id, :left_out) }
+          choices = body.classes.to_h { |choice| [choice.of, chosen(choice)] }
+          wanted = listed.reject { |entry, _| choices.dig(entry.source_id, :left_out) }
           unfit("Choose at least one class.", :classes) if wanted.empty?
-          roster.parts(wanted, said, body.gone).tap { |found| check_targets(found) }
+          roster.parts(wanted, choices, body.gone).tap { |found| check_targets(found) }
         end
 
         def chosen(one)

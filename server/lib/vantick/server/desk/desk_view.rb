@@ -52,8 +52,8 @@ module Vantick
         def round(over) = { number: @session.seat.round, done: @session.done, of: @session.length, over: }
 
         def end_of
-          said = Core::Desk::Round.end_of(@session.marks, @conventions)
-          { well: said.well, watch: @session.feedback? ? said.watch : nil }
+          sentence = Core::Desk::Round.end_of(@session.marks, @conventions)
+          { well: sentence.well, watch: @session.feedback? ? sentence.watch : nil }
         end
 
         def results(taken)

@@ -43,8 +43,8 @@ module Vantick
 
         # How it is said at home, and where half is another hour there.
         def spoken(page, top, language)
-          said = language.times.map { |time, words| "#{digits(time)} #{words}" }.join("  ·  ")
-          below = page.paragraph(said, MARGIN, top + 8, page.inner, size: 11, bold: true)
+          line = language.times.map { |time, words| "#{digits(time)} #{words}" }.join("  ·  ")
+          below = page.paragraph(line, MARGIN, top + 8, page.inner, size: 11, bold: true)
           below = page.paragraph(language.half, MARGIN, below, page.inner, size: 11) if language.half
           page.paragraph(TEXT[:unchecked], MARGIN, below, page.inner, size: Letters::LEAST)
         end

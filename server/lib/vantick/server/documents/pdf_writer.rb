@@ -88,8 +88,8 @@ module Vantick
         end
 
         def steps(steps)
-          said = steps.map { |kind, *places| [*places.each_slice(2).map { |one| place(one) }, OPERATORS.fetch(kind)].join(" ") }
-          say(said.join("\n"))
+          drawn = steps.map { |kind, *places| [*places.each_slice(2).map { |one| place(one) }, OPERATORS.fetch(kind)].join(" ") }
+          say(drawn.join("\n"))
         end
 
         # Dials are thousands of lines: they are written as what a page is made of, without asking the library for each.

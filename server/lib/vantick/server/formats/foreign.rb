@@ -44,11 +44,11 @@ module Vantick
           private
 
           def ask(kind, field, bytes, *more)
-            told = Outside::LockedRoom.open(:lists) do |room|
+            output = Outside::LockedRoom.open(:lists) do |room|
               room.start_ruby(PROGRAM, kind, room.keep("file", bytes), *more)
               room.read
             end
-            answer(told, field)
+            answer(output, field)
           rescue Outside::LockedRoom::TooMuch
             raise Core::Error.new(WORDS, field:)
           end

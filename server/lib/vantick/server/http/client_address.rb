@@ -73,12 +73,12 @@ module Vantick
         end
 
         def call(env)
-          said = HEADERS.select { |name| env.key?(name) }
-          return @app.call(env) if said.empty?
+          named = HEADERS.select { |name| env.key?(name) }
+          return @app.call(env) if named.empty?
 
           env[FORWARDED] = true
           forward(env) if proxy?(env["REMOTE_ADDR"])
-          said.each { |name| env.delete(name) }
+          named.each { |name| env.delete(name) }
           @app.call(env)
         end
 

@@ -23,8 +23,8 @@ module Vantick
         # @return [Hash]
         def to_h
           title = TITLES.fetch(@status, TITLES.fetch(400))
-          told = { type: "about:blank", title:, status: @status, detail: @detail, field: @field&.to_s }
-          @nearest ? { **told, nearest: @nearest } : told
+          problem = { type: "about:blank", title:, status: @status, detail: @detail, field: @field&.to_s }
+          @nearest ? { **problem, nearest: @nearest } : problem
         end
 
         # @return [Array] a Rack response

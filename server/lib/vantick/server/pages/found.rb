@@ -81,14 +81,14 @@ module Vantick
 
           # @return [Array<Array(String, String)>] the set of each picture that has a code, and what it says
           def to_json_fields(sets)
-            said = Outside::LockedRoom.open(:codes) do |room|
+            output = Outside::LockedRoom.open(:codes) do |room|
               files = sets.each_with_index.flat_map do |pictures, set|
                 pictures.each_with_index.map { |picture, at| room.keep("#{set}-#{at}.png", GreyPng.write(picture)) }
               end
               room.start("zbarimg", "--quiet", "--xml", "--nodbus", *QR_ALONE, *files)
               room.read
             end
-            said.split("<source ").filter_map { |source| source.match(CODED)&.captures }
+            output.split("<source ").filter_map { |source| source.match(CODED)&.captures }
           rescue Outside::LockedRoom::TooMuch
             []
           end

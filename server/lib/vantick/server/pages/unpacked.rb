@@ -63,10 +63,10 @@ module Vantick
           pages = 0
           last = from - 1
           while (line = room.gets)
-            told = parse_line(line)
-            pages = told[:pages] || pages
-            last = told[:number] || last
-            yield pages, (page(told, room.folder) if told[:number])
+            message = parse_line(line)
+            pages = message[:pages] || pages
+            last = message[:number] || last
+            yield pages, (page(message, room.folder) if message[:number])
           end
           raise Unreadable, "failed" if pages.zero?
 
@@ -74,10 +74,10 @@ module Vantick
         end
 
         def parse_line(line)
-          told = JSON.parse(line, symbolize_names: true)
-          raise Unreadable, told[:trouble] if told[:trouble] && !told[:number]
+          message = JSON.parse(line, symbolize_names: true)
+          raise Unreadable, message[:trouble] if message[:trouble] && !message[:number]
 
-          told
+          message
         end
 
         def after_fall(last, pages)

@@ -70,8 +70,8 @@ module Vantick
         # What is told of a term; of a day the last stays.
         # @param points [Array<Hash>]
         def foretold(term, points, day:)
-          told = { aim: term.aim, aim_day: term.aim_day, points: JSON.generate(points) }
-          @db[:forecasts].insert_conflict(target: %i[term_id day], update: told).insert(term_id: term.id, day:, **told)
+          forecast = { aim: term.aim, aim_day: term.aim_day, points: JSON.generate(points) }
+          @db[:forecasts].insert_conflict(target: %i[term_id day], update: forecast).insert(term_id: term.id, day:, **forecast)
         end
 
         # @return [Hash{String => Array<Hash>}] by day, what was told of the same goal and its day

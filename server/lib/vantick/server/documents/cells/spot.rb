@@ -26,9 +26,9 @@ module Vantick
           end
 
           def statement(item, place)
-            said = format(Layout::WORDS[:said], words: item.said.words(sheet.conventions))
+            words = format(Layout::WORDS[:said], words: item.said.words(sheet.conventions))
             left = place.x + 28 + (2 * reach)
-            place.page.paragraph(said, left, place.y + reach - 20, place.right - left, size: 12)
+            place.page.paragraph(words, left, place.y + reach - 20, place.right - left, size: 12)
           end
 
           def causes(item, place, ink)
