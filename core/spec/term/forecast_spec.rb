@@ -17,6 +17,23 @@ RSpec.describe Vantick::Core::Term::Forecast do
 
   def lesson(day) = core::Planned.new(day:, minutes: 45, kind: :new, step: step(:oclock), recap: [], check: false)
 
+  # Each week that has lessons is drawn for once: a full timetable makes no illness.
+  it "lets a week fall out as often with five lessons as with one" do
+    counting = Class.new(Random) do
+      attr_accessor :drawn
+
+      def rand(*) = (self.drawn = drawn.to_i + 1) && super
+    end
+    draws = [[7], [7, 8, 9, 10, 11], [7, 14]].map do |days|
+      random = counting.new(1)
+      run = core::SimulationRun.new(random, Vantick::Core::Teaching::Learning.guessed, 0.0)
+      before = random.drawn
+      run.counts([], days.map { |day| Struct.new(:day, :taught).new(day, []) }, [], 1)
+      random.drawn - before
+    end
+    expect(draws).to eq([1, 1, 2])
+  end
+
   # One kind of times and nothing forgotten: how many of 30 children know it is binomial (a closed form). Compared are mean and deviation of
   # 2,000 runs, within four standard errors.
   it "is binomial where nothing is learned or forgotten" do

@@ -20,6 +20,16 @@ RSpec.describe Vantick::Core::Term::Planner do
     expect(core::Days.lessons(**days(off: [monday..(monday + 400)]))).to eq([])
   end
 
+  # What is known of the aim is counted on its day, with the lessons before it.
+  it "finds a plan worth more whose lessons come before the aim's day" do
+    worth = [monday + 1, monday + 80].map do |aim_day|
+      expected = progress((1..4).to_h { |key| [key, day_of(:oclock, monday - 3)] }, today: monday).expected
+      slots = core::Days.lessons(**days(weeks: 11))
+      described_class.new(expected:, lessons: [], slots:, from: monday, aim: core::Aim.new(:minutes), aim_day:).worth
+    end
+    expect(worth.last).to be > worth.first * 1.1
+  end
+
   it "teaches nothing above the aim before all that the aim rests on had its lessons" do
     ladder = core::Aim.new(:quarters).ladder
     steps = projection(aim: :quarters, weeks: 16).plan.filter_map(&:step)

@@ -58,8 +58,6 @@ module Vantick
 
         # What takes no time in this class is left out.
         def choose_for(row, part)
-          return [] if @plain && part == :last
-
           row.fetch(part, []).map(&:to_sym).select { |kind| @pacing.seconds(kind).positive? && !(@plain && Pacing.timeless?(kind)) }
         end
 
