@@ -63,6 +63,12 @@ RSpec.describe Vantick::Core::Teaching::LessonPlan do
     expect(gone.settings.pinned[:show]).to eq([])
   end
 
+  it "asks other times at the end than the last exits did" do
+    last = times(plan(step: "fives"))[:exit]
+    again = times(plan(step: "fives", exit_avoid: last))[:exit]
+    expect([again & last, again.length]).to eq([[], last.length])
+  end
+
   it "says that there is no other time where a swap finds none" do
     made = plan(step: "fives")
     swapped = times(made)[:exit].each_with_index.map { |time, at| at.zero? ? nil : time }
