@@ -24,7 +24,7 @@ const utilities: typeof unused = {
     root.source?.input.file?.endsWith("theme.scss") ? unused.OnceExit?.(root, helpers) : undefined,
 };
 
-export default defineConfig(({ mode }) => ({
+export default defineConfig(({ mode, command }) => ({
   plugins: [
     vue(),
     icons(),
@@ -32,7 +32,8 @@ export default defineConfig(({ mode }) => ({
   ],
   resolve: { alias: { "@": "/src" } },
   css: {
-    postcss: { plugins: [utilities] },
+    // While pages are changed they may name others at any time.
+    postcss: { plugins: command === "build" ? [utilities] : [] },
     preprocessorOptions: {
       scss: {
         quietDeps: true,
