@@ -75,8 +75,8 @@ module Bench
 
     def told_at(term)
       learning = Vantick::Core::Teaching::Learning.of(term.answers, term.lessons, term.progress_by_pupil.transform_values(&:before))
-      Vantick::Core::Term::Forecast.new(starts(term), lessons: term.planner.plan, aim: term.aim, today: term.day, aim_day: term.aim_day,
-                                                      learning:).result
+      how = Vantick::Core::Term::Assumptions.new(learning:)
+      Vantick::Core::Term::Forecast.new(starts(term), lessons: term.planner.plan, goal: term.goal, today: term.day, how:).result
     end
 
     def forecasts(seed)
@@ -149,16 +149,22 @@ module Bench
       term.run { |so_far| break if so_far.lessons.length == Sizes[:forecast_lesson] }
       slots = Vantick::Core::Term::Days.lessons(first: term.day, last: term.day + 300, weekdays: YEAR[:weekdays]).first(YEAR[:lessons])
       planner = lambda do
-        Vantick::Core::Term::Planner.new(expected: term.expected, lessons: term.lessons, slots:, from: term.day, aim: term.aim,
-                                         aim_day: slots.last.day).plan
+        past = Vantick::Core::Term::Past.new(from: term.day, lessons: term.lessons)
+        Vantick::Core::Term::Planner.new(expected: term.expected, slots:, goal: goal_of(term, slots), past:).plan
       end
-      [term, planner, slots.last.day]
+      [term, planner, goal_of(term, slots)]
+    end
+
+    def goal_of(term, slots) = Vantick::Core::Term::Goal.new(aim: term.aim, day: slots.last.day)
+
+    def forecast_of(term, plan, goal)
+      Vantick::Core::Term::Forecast.new(starts(term), lessons: plan, goal:, today: term.day)
     end
 
     measure(:plan_time, "seconds to plan a year and forecast it, over 300 bare runs of the same simulation", "at most 2") do |seed|
-      term, planner, aim_day = year_ahead(seed)
+      term, planner, goal = year_ahead(seed)
       plan = planner.call
-      forecast = Vantick::Core::Term::Forecast.new(starts(term), lessons: plan, aim: term.aim, today: term.day, aim_day:)
+      forecast = forecast_of(term, plan, goal)
       bare = quickest(2) { forecast.counts }
       planned = quickest(2) { planner.call }
       whole = quickest(2) { forecast.result }

@@ -28,14 +28,17 @@ module Bench
 
     def aim_day = slots.last.day
 
+    def goal = Core::Term::Goal.new(aim:, day: aim_day)
+
     # @return [Integer] lessons that fell out so far
     def fallen = slots.count { |slot| slot.day < day } - lessons.length
 
     # @param from [Integer] the first day to plan
     # @param upto [Integer] the last
     def planner(from: day, upto: aim_day, settled: {})
-      Core::Term::Planner.new(expected:, lessons:, slots: slots.select { |slot| slot.day <= upto }, from:, aim:, aim_day:, settled:,
-                              lost: fallen)
+      past = Core::Term::Past.new(from:, lessons:, lost: fallen)
+      Core::Term::Planner.new(expected:, slots: slots.select { |slot| slot.day <= upto }, goal:, past:,
+                              choices: Core::Term::Choices.new(settled:))
     end
 
     # The plan as a class has it: it stands, and is changed where answers ask for that.

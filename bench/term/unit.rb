@@ -59,7 +59,8 @@ module Bench
       now = expected
       old = @plan.to_a.select { |lesson| lesson.day >= day }
       planner = lambda do |settled|
-        Core::Term::Planner.new(expected: now, lessons:, slots:, from: day, aim:, aim_day:, settled:, unchecked: 3)
+        Core::Term::Planner.new(expected: now, slots:, goal: Core::Term::Goal.new(aim:, day: aim_day),
+                                past: Core::Term::Past.new(from: day, lessons:, unchecked: 3), choices: Core::Term::Choices.new(settled:))
       end
       @plan = Core::Term::Steady.new(old, planner, {}).plan
       @plan.first.step || Core::Teaching::SchemeOfWork.new(now, lessons).next_step.step || aim.step

@@ -20,8 +20,9 @@ RSpec.describe Vantick::Core::Teaching::Order do
   it "is the order of what is suggested, and of a plan" do
     progress = core::Teaching::ClassProgress.new((1..5).to_h { |key| [key, []] }, today: 1, order: order[first_step: :oclock_first])
     expect(progress.next_step.step.id).to eq(:oclock)
-    plan = core::Term::TermProjection.new(progress, today: 1, from: 1, aim: core::Term::Aim.new(:half_past), aim_day: 8,
-                                             days: { first: 1, last: 8, weekdays: core::Term::Days::WEEK.to_h { |day| [day, 40] } }).plan
+    goal = core::Term::Goal.new(aim: core::Term::Aim.new(:half_past), day: 8)
+    days = { first: 1, last: 8, weekdays: core::Term::Days::WEEK.to_h { |day| [day, 40] } }
+    plan = core::Term::TermProjection.new(progress, days:, goal:, past: core::Term::Past.new(from: 1)).plan
     expect(plan.first(2).map { |lesson| lesson.step.id }).to eq(%i[oclock hour_hand])
   end
 

@@ -12,7 +12,8 @@ RSpec.describe Vantick::Core::Term::Forecast do
   end
 
   def forecast(starts, lessons: [], learning: Vantick::Core::Teaching::Learning.guessed, aim_day: 50, **more)
-    described_class.new(starts, lessons:, aim:, today: 1, aim_day:, learning:, away: 0, **more)
+    how = core::Assumptions.new(learning:, away: 0, **more)
+    described_class.new(starts, lessons:, goal: core::Goal.new(aim:, day: aim_day), today: 1, how:)
   end
 
   def lesson(day) = core::Planned.new(day:, minutes: 45, kind: :new, step: step(:oclock), recap: [], check: false)
@@ -133,17 +134,15 @@ RSpec.describe Vantick::Core::Term::Forecast do
     end
   end
 
-  it "offers what would one, the most first" do
+  it "offers what would help, the most first" do
     monday = TermHelpers::MONDAY
     class_progress = progress((1..26).to_h { |key| [key, []] }, today: monday, lessons: [given(:hour_hand, 1)])
-    projection = core::TermProjection.new(class_progress, today: monday, from: monday, days: days(weeks: 6), aim: core::Aim.new(:minutes),
-                                                aim_day: monday + 41)
+    projection = core::TermProjection.new(class_progress, days: days(weeks: 6), goal: goal(:minutes, monday + 41), past: past(monday))
     plain = projection.forecast(projection.plan).aim
     interventions = projection.interventions
     expect(interventions.map(&:id)).to include(:more_lessons, :desks)
-    expect(interventions.map { |intervention| -intervention.outcome.likely }).to eq(interventions.map { |intervention|
-      -intervention.outcome.likely
-    }.sort)
+    likely = interventions.map { |intervention| intervention.outcome.likely }
+    expect(likely).to eq(likely.sort.reverse)
     more = interventions.find { |intervention| intervention.id == :more_lessons }
     expect(more.weekday).to eq(:tuesday)
     expect(more.outcome.likely).to be > plain.likely

@@ -24,6 +24,10 @@ module TermHelpers
 
   def progress(by_child, today:, lessons: []) = Vantick::Core::Teaching::ClassProgress.new(by_child, today:, lessons:)
 
+  def goal(aim, day) = Vantick::Core::Term::Goal.new(aim: Vantick::Core::Term::Aim.new(aim), day:)
+
+  def past(from, **more) = Vantick::Core::Term::Past.new(from:, **more)
+
   # A term of so many weeks from a Monday (4 January 2027), three lessons a week.
   MONDAY = 2_461_410
 

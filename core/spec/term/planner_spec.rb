@@ -8,8 +8,8 @@ RSpec.describe Vantick::Core::Term::Planner do
 
   def projection(by_child = (1..26).to_h { |key| [key, []] }, lessons: [], today: monday, aim: :fives, aim_day: monday + 60, **more)
     class_progress = progress(by_child, today:, lessons:)
-    core::TermProjection.new(class_progress, today:, from: today, days: days(**more.slice(:weeks, :off)), aim: core::Aim.new(aim), aim_day:,
-                                      **more.except(:weeks, :off))
+    core::TermProjection.new(class_progress, days: days(**more.slice(:weeks, :off)), goal: goal(aim, aim_day),
+                                             past: past(today, **more.slice(:lost, :unchecked)), **more.slice(:settled))
   end
 
   it "has lessons on the days of the week that have one, and none on days off" do
@@ -25,7 +25,7 @@ RSpec.describe Vantick::Core::Term::Planner do
     worth = [monday + 1, monday + 80].map do |aim_day|
       expected = progress((1..4).to_h { |key| [key, day_of(:oclock, monday - 3)] }, today: monday).expected
       slots = core::Days.lessons(**days(weeks: 11))
-      described_class.new(expected:, lessons: [], slots:, from: monday, aim: core::Aim.new(:minutes), aim_day:).worth
+      described_class.new(expected:, slots:, goal: goal(:minutes, aim_day), past: past(monday)).worth
     end
     expect(worth.last).to be > worth.first * 1.1
   end
@@ -86,7 +86,7 @@ RSpec.describe Vantick::Core::Term::Planner do
     expect([first[0], first[1], first[2]].each_cons(2)).to all(satisfy { |later, earlier| later > earlier })
     past = [true, false, false].map { |check| core::Planned.new(day: 1, step: step(:fives), kind: :new, recap: [], check:) }
     short = core::Planned.new(day: 2, step: step(:fives), kind: :short, recap: [], check: false)
-    expect([past, past + [short], []].map { |lessons| described_class.unchecked(lessons) }).to eq([2, 2, 3])
+    expect([past, past + [short], []].map { |lessons| core::Past.of(lessons, from: monday).unchecked }).to eq([2, 2, 3])
   end
 
   it "has words and digits take turns on a step, first what the class knows less of" do
@@ -102,8 +102,8 @@ RSpec.describe Vantick::Core::Term::Planner do
   it "takes the step that a teacher pinned to a short lesson" do
     days = { first: monday, last: monday + 20, weekdays: { monday: 45, tuesday: 5 }, off: [] }
     settled = { monday + 1 => described_class::Settled.new(step: step(:quarters), how: :pinned) }
-    plan = core::TermProjection.new(progress({ 1 => [] }, today: monday), today: monday, from: monday, days:, aim: core::Aim.new(:fives),
-                                                                   aim_day: monday + 20, settled:).plan
+    class_progress = progress({ 1 => [] }, today: monday)
+    plan = core::TermProjection.new(class_progress, days:, goal: goal(:fives, monday + 20), past: past(monday), settled:).plan
     expect(plan[1]).to have_attributes(step: step(:quarters), kind: :short, settled: :pinned)
   end
 
@@ -111,7 +111,7 @@ RSpec.describe Vantick::Core::Term::Planner do
     class_progress = progress((1..26).to_h { |key| [key, []] }, today: monday)
     planned = lambda do |weekdays|
       days = { first: monday, last: monday + 41, weekdays:, off: [] }
-      core::TermProjection.new(class_progress, today: monday, from: monday, days:, aim: core::Aim.new(:fives), aim_day: monday + 41)
+      core::TermProjection.new(class_progress, days:, goal: goal(:fives, monday + 41), past: past(monday))
     end
     daily = planned.call(monday: 45, tuesday: 5, thursday: 10, friday: 45)
     short, whole = daily.plan.select(&:taught?).partition { |lesson| lesson.minutes < 15 }

@@ -25,7 +25,7 @@ module Vantick
         BAD_DAY = TABLE[:bad_day].freeze
 
         # @param answers [Array<ItemResponse>] at first try, oldest first
-        # @param lessons [Array<Course::GivenLesson>] that the child was there for
+        # @param lessons [Array<#day, #step>] that the child was there for
         # @param said [Array<TeacherJudgement>]
         # @param wanted [Array<Symbol>] ways that a step wants in this class
         def initialize(answers, lessons: [], said: [], wanted: States::WANTED)

@@ -25,7 +25,7 @@ module Vantick
 
         # @param answers [Array<Curriculum::ItemResponse>] oldest first
         # @param today [Integer] in the same count of days
-        # @param lessons [Array<Course::GivenLesson>] that the child was there for, oldest first
+        # @param lessons [Array<SchemeOfWork::GivenLesson>] that the child was there for, oldest first
         # @param said [Array<TeacherJudgement>] what a teacher says of the child
         # @param wanted [Array<Symbol>] ways that a step wants in this class
         def initialize(answers, today:, lessons: [], said: [], wanted: Knowing::States::WANTED)

@@ -14,14 +14,16 @@ module Vantick
         attr_reader :by_child
         # @return [Hash{Object => Array<Curriculum::ItemResponse>}] by child, oldest first
         attr_reader :asked
-        # @return [Array<Course::GivenLesson>] lessons there were, oldest first
+        # @return [Array<SchemeOfWork::GivenLesson>] lessons there were, oldest first
         attr_reader :lessons
         # @return [Order] in which this class goes up
         attr_reader :order
+        # @return [Integer] the day that it is true of
+        attr_reader :today
 
         # @param by_child [Hash{Object => Array<Curriculum::ItemResponse>}] oldest first; a key is any name for a child
         # @param today [Integer] in the same count of days
-        # @param lessons [Array<Course::GivenLesson>] that are known to have been given
+        # @param lessons [Array<SchemeOfWork::GivenLesson>] that are known to have been given
         # @param said [Hash{Object => Array<TeacherJudgement>}] by child, what a teacher says it knows, or does not yet
         # @param presence [Presence] who was away, and who came later
         # @param wanted [Array<Symbol>] ways that a step wants in this class
@@ -69,7 +71,7 @@ module Vantick
         # @return [Array<Curriculum::Step>] those that some child met
         def met = Curriculum::Step.with_times.select { |step| counts(step)[:not_yet] < by_child.length }
 
-        # @return [Course::Next]
+        # @return [SchemeOfWork::Next]
         def next_step = course.next_step(today: @today)
 
         # @param key [Object] of a child

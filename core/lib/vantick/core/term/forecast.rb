@@ -24,26 +24,17 @@ module Vantick
 
         # @param starts [Array<Teaching::Start>] a child each
         # @param lessons [Array<Planned>]
-        # @param aim [Aim]
+        # @param goal [Goal]
         # @param today [Integer]
-        # @param aim_day [Integer]
-        # @param learning [Teaching::Learning]
-        # @param away [Float] 0..1, how often a child of this class is away
-        # @param desks [Array<Integer>] days on which each child has ten minutes at a desk
-        # @param runs [Integer]
-        # @param seed [Integer]
-        def initialize(starts, lessons:, aim:, today:, aim_day:, learning: Teaching::Learning.guessed, away: ROW[:away], desks: [],
-                       runs: ROW[:runs], seed: 1)
+        # @param how [Assumptions]
+        def initialize(starts, lessons:, goal:, today:, how: Assumptions.new)
           @starts = starts
-          @kinds = aim.kinds
-          @shares = aim.shares.map { |kind, share| [@kinds.index(kind), share] }
-          @learning = learning
-          @away = away
+          @kinds = goal.aim.kinds
+          @shares = goal.aim.shares.map { |kind, share| [@kinds.index(kind), share] }
           @today = today
-          @runs = runs
-          @seed = seed
-          @points = points(lessons, aim_day)
-          @events = events(lessons.select(&:taught?), desks, aim_day)
+          @how = how
+          @points = points(lessons, goal.day)
+          @events = events(lessons.select(&:taught?), goal.day)
         end
 
         # @return [Result]
@@ -54,8 +45,8 @@ module Vantick
 
         # @return [Array<Array<Integer>>] for each run, how many children know the aim each time it is looked
         def counts
-          random = Random.new(@seed)
-          Array.new(@runs) { SimulationRun.new(random, @learning, @away).counts(@starts, @events, @shares, @today) }
+          random = Random.new(@how.seed)
+          Array.new(@how.runs) { SimulationRun.new(random, @how.learning, @how.away).counts(@starts, @events, @shares, @today) }
         end
 
         private
@@ -67,9 +58,9 @@ module Vantick
           [*days.each_slice(apart).map(&:first), [aim_day, @today].max].uniq
         end
 
-        def events(lessons, desks, aim_day)
+        def events(lessons, aim_day)
           given = lessons.select { |lesson| lesson.day <= aim_day }.map { |lesson| lesson_event(lesson) }
-          sittings = desks.select { |day| day <= aim_day }.map { |day| Event.new(day:, order: 1, taught: [], recap: [], desk: order) }
+          sittings = @how.desks.select { |day| day <= aim_day }.map { |day| Event.new(day:, order: 1, taught: [], recap: [], desk: order) }
           looks = @points.map { |day| Event.new(day:, order: 2) }
           (given + sittings + looks).sort_by { |event| [event.day, event.order] }
         end

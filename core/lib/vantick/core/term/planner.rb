@@ -14,41 +14,22 @@ module Vantick
         Settled = Struct.new(:step, :kind, :how, keyword_init: true)
 
         # @param expected [Hash{Object => Knowing::Expected}] by child
-        # @param lessons [Array<Teaching::SchemeOfWork::GivenLesson>] there were, oldest first
         # @param slots [Array<Days::Slot>] of the whole term
-        # @param from [Integer] the first day to plan; earlier slots are over
-        # @param aim [Aim]
-        # @param aim_day [Integer]
-        # @param settled [Hash{Integer => Settled}] by day
-        # @param lost [Integer] lessons that were planned and not given
-        # @param without [Array<Curriculum::Step>] steps to leave out
-        # @param unchecked [Integer] lessons since the last check
-        # @param order [Teaching::Order] the class's
-        def initialize(expected:, lessons:, slots:, from:, aim:, aim_day:, settled: {}, lost: 0, without: [], unchecked: ROW[:check_apart],
-                       order: Teaching::Order.usual)
+        # @param goal [Goal]
+        # @param past [Past]
+        # @param choices [Choices]
+        def initialize(expected:, slots:, goal:, past:, choices: Choices.new)
           @expected = @at_first = expected
           @meanwhile = []
-          @lessons = lessons.dup
           @slots = slots
-          @from = from
-          @aim = aim
-          @aim_day = aim_day
-          @settled = settled
-          @open = open_days(lost + settled.count { |day, one| day >= from && one.kind == :skipped })
-          @unchecked = unchecked
-          @tasks = TaskTurns.new(first: order.notation)
-          @ladders = [aim.ladder, Curriculum::Step.with_times].map { |steps| order.of(steps - without) }
-        end
-
-        # @param past [Array<Planned>] lessons that are over
-        # @return [Integer] how many of them fell out
-        def self.lost(past) = past.count { |lesson| lesson.kind == :skipped }
-
-        # @param past [Array<Planned>] lessons that are over
-        # @return [Integer] lessons since the last check
-        def self.unchecked(past)
-          taught = past.select { |lesson| lesson.taught? && lesson.kind != :short }
-          taught.any?(&:check) ? taught.reverse.take_while { |lesson| !lesson.check }.length : ROW[:check_apart]
+          @from = past.from
+          @lessons = past.lessons.dup
+          @unchecked = past.unchecked
+          @goal = goal
+          @settled = choices.settled
+          @open = open_days(past.lost + @settled.count { |day, one| day >= @from && one.kind == :skipped })
+          @tasks = TaskTurns.new(first: choices.order.notation)
+          @ladders = [aim.ladder, Curriculum::Step.with_times].map { |steps| choices.order.of(steps - choices.without) }
         end
 
         # @return [Array<Planned>] one for each slot from the first day to plan
@@ -61,8 +42,8 @@ module Vantick
           plan
           return 0.0 if @expected.empty?
 
-          above = Curriculum::KnowledgeComponents.all - @aim.kinds
-          at_end = known(@on_the_day || @expected, @aim.kinds) + (known(@expected, above) / ROW[:beyond])
+          above = Curriculum::KnowledgeComponents.all - aim.kinds
+          at_end = known(@on_the_day || @expected, aim.kinds) + (known(@expected, above) / ROW[:beyond])
           (at_end + (@meanwhile.sum / [@meanwhile.length, 1].max)) / (2 * @expected.length)
         end
 
@@ -72,8 +53,10 @@ module Vantick
 
         private
 
+        def aim = @goal.aim
+
         def known_meanwhile
-          @meanwhile << (known(@expected, @aim.kinds) + (known(@expected, Curriculum::KnowledgeComponents.all - @aim.kinds) / ROW[:beyond]))
+          @meanwhile << (known(@expected, aim.kinds) + (known(@expected, Curriculum::KnowledgeComponents.all - aim.kinds) / ROW[:beyond]))
         end
 
         def known(by_child, kinds) = by_child.values.sum { |child| kinds.sum { |kind| child.known(kind) } }
@@ -84,7 +67,7 @@ module Vantick
         def open_days(lost) = @slots.last([(@slots.length / ROW[:empty_every]) - lost, 0].max).map(&:day)
 
         def planned(slot)
-          @on_the_day ||= onward(@aim_day) if slot.day > @aim_day && @aim_day >= @from
+          @on_the_day ||= onward(@goal.day) if slot.day > @goal.day && @goal.day >= @from
           settled = @settled[slot.day]
           return empty(slot, settled.kind, settled.how) if settled && settled.step.nil?
           return empty(slot, :open, nil) if settled.nil? && @open.include?(slot.day)
@@ -95,7 +78,7 @@ module Vantick
 
         # A few minutes keep what was learned; nobody learns a step in them.
         def short(slot, settled)
-          step = settled&.step || course(slot.day).next_step.step || @aim.step
+          step = settled&.step || course(slot.day).next_step.step || aim.step
           recap = Teaching::Recap.steps(@expected, step, before:)
           onward(slot.day, recap:)
           known_meanwhile
@@ -130,12 +113,12 @@ module Vantick
           course = course(day)
           shaky = looking ? Teaching::Recap.steps(@expected, nil, before:).first : nil
           step = shaky || course.next_step.step
-          step ? [step, kind_of(step)] : [Teaching::Recap.steps(@expected, nil, before:).first || @aim.step, :recap]
+          step ? [step, kind_of(step)] : [Teaching::Recap.steps(@expected, nil, before:).first || aim.step, :recap]
         end
 
         def course(day)
           all = Teaching::SchemeOfWork.new(@expected, @lessons, ladder: @ladders.last)
-          return all if day > @aim_day
+          return all if day > @goal.day
 
           own = Teaching::SchemeOfWork.new(@expected, @lessons, ladder: @ladders.first, left: left(day))
           return own unless own.gone_through?
@@ -146,7 +129,7 @@ module Vantick
         end
 
         # Lessons from this day to the aim's.
-        def left(day) = @slots.count { |slot| slot.day.between?(day, @aim_day) && !@open.include?(slot.day) }
+        def left(day) = @slots.count { |slot| slot.day.between?(day, @goal.day) && !@open.include?(slot.day) }
 
         def kind_of(step) = @lessons.any? { |lesson| lesson.step == step } ? :again : :new
 

@@ -19,24 +19,16 @@ module Vantick
         FORECAST = NUMBERS[:forecast]
 
         # @param progress [Teaching::ClassProgress]
-        # @param today [Integer]
-        # @param from [Integer] the first day to plan
         # @param days [Hash] what {Days.lessons} takes
-        # @param aim [Aim]
-        # @param aim_day [Integer]
+        # @param goal [Goal]
+        # @param past [Past] its lessons are the class's
         # @param settled [Hash{Integer => Planner::Settled}]
-        # @param lost [Integer]
-        # @param unchecked [Integer] lessons since the last check
-        def initialize(progress, today:, from:, days:, aim:, aim_day:, settled: {}, lost: 0, unchecked: Planner::ROW[:check_apart])
+        def initialize(progress, days:, goal:, past:, settled: {})
           @progress = progress
-          @today = today
-          @from = from
           @days = days
-          @aim = aim
-          @aim_day = aim_day
+          @goal = goal
+          @past = past.after(progress.lessons)
           @settled = settled
-          @lost = lost
-          @unchecked = unchecked
         end
 
         # @param without [Array<Curriculum::Step>]
@@ -52,9 +44,9 @@ module Vantick
         # @param desks [Array<Integer>] days on which children practise on devices
         # @param aim [Aim]
         # @return [Forecast::Result]
-        def forecast(lessons, desks: [], aim: @aim)
-          Forecast.new(@progress.starts(aim.kinds), lessons:, aim:, today: @today, aim_day: @aim_day,
-                                                      learning: @progress.learning, away: @progress.away, desks:).result
+        def forecast(lessons, desks: [], aim: @goal.aim)
+          how = Assumptions.new(learning: @progress.learning, away: @progress.away, desks:)
+          Forecast.new(@progress.starts(aim.kinds), lessons:, goal: Goal.new(aim:, day: @goal.day), today: @progress.today, how:).result
         end
 
         # @yieldparam done [Integer] how many were worked out: each takes a forecast of its own
@@ -81,7 +73,7 @@ module Vantick
         def within_reach(lessons, forecast)
           return if forecast.aim.likely >= FORECAST[:half] * forecast.children
 
-          below = (@aim.ladder - [@aim.step]).reverse.select(&:whole?)
+          below = (@goal.aim.ladder - [@goal.aim.step]).reverse.select(&:whole?)
           below.lazy.map { |step| [step, forecast(lessons, aim: Aim.new(step.id)).aim] }
                .find { |_, point| point.likely >= FORECAST[:most] * forecast.children }
         end
@@ -95,8 +87,8 @@ module Vantick
         end
 
         def planner(without: [], days: @days, settled: @settled, order: @progress.order)
-          Planner.new(expected: @progress.expected, lessons: @progress.lessons, slots: Days.lessons(**days), from: @from, aim: @aim,
-                      aim_day: @aim_day, settled:, lost: @lost, without:, unchecked: @unchecked, order:)
+          Planner.new(expected: @progress.expected, slots: Days.lessons(**days), goal: @goal, past: @past,
+                      choices: Choices.new(settled:, without:, order:))
         end
 
         # On the first weekday that has none, as long as the others.
@@ -108,14 +100,14 @@ module Vantick
         end
 
         def at_desks
-          sittings = (@from..@aim_day).select { |day| ((day - @from) % WEEK) < DESK_DAYS }
+          sittings = (@past.from..@goal.day).select { |day| ((day - @past.from) % WEEK) < DESK_DAYS }
           Intervention.new(id: :desks, outcome: forecast(plan, desks: sittings).aim)
         end
 
         # Where both orders are still to come.
         def other_order
           order = @progress.order.other
-          first = order.of(@aim.ladder).first
+          first = order.of(@goal.aim.ladder).first
           return if first == plan.find(&:taught?)&.step || !plan.filter_map(&:step).include?(first)
 
           Intervention.new(id: :order, step: first, outcome: forecast(planner(order:).plan).aim)
@@ -123,9 +115,9 @@ module Vantick
 
         # Steps that the aim does not ask for itself, as far as lessons are planned for them.
         def spare
-          asked = @aim.shares.keys
+          asked = @goal.aim.shares.keys
           planned = plan.filter_map(&:step).uniq
-          planned.select { |step| step != @aim.step && !Curriculum::KnowledgeComponents.of_step(step).intersect?(asked) }
+          planned.select { |step| step != @goal.aim.step && !Curriculum::KnowledgeComponents.of_step(step).intersect?(asked) }
         end
 
         def left_out(step) = Intervention.new(id: :without, step:, outcome: forecast(plan(without: [step])).aim)

@@ -150,9 +150,8 @@ module Vantick
         end
 
         def projection(from, past, settled)
-          Term::TermProjection.new(progress, today: @today, from:, days: TermPlanning.days(term.to_hash), aim: Term::Aim.new(term.aim),
-                                      aim_day: Date.iso8601(term.aim_day).jd, settled:, lost: Term::Planner.lost(past),
-                                      unchecked: Term::Planner.unchecked(past))
+          goal = Term::Goal.new(aim: Term::Aim.new(term.aim), day: Date.iso8601(term.aim_day).jd)
+          Term::TermProjection.new(progress, days: TermPlanning.days(term.to_hash), goal:, past: Term::Past.of(past, from:), settled:)
         end
 
         def foretold(plan)
