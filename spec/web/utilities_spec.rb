@@ -16,4 +16,11 @@ RSpec.describe "The sheets of styles" do
     expect(at_desk).to include("key", "w-100")
     expect((at_desk & laid_out(built("css", "index"))) - laid_out(built("css", "desk"), "{,")).to eq([])
   end
+
+  # Some names are put together as a page runs, and stand nowhere as a whole.
+  it "have what pages name or put together, and none of what nobody names" do
+    there = laid_out(built("css", "index"))
+    expect(there).to include("d-grid", "text-nowrap", "gap-06", "tone-minute", "tone-ink")
+    expect(built("css", "index")).not_to include("float-xxl-end", "order-md-3")
+  end
 end
