@@ -44,7 +44,7 @@ module Vantick
     def pictures_of(child) = keys.find { |key| key["child_id"] == child["id"] }["pictures"]
 
     # @return [Hash] by name
-    def child(name) = @class["children"].find { |one| one["name"] == name }
+    def child(name) = @class["children"].find { |child| child["name"] == name }
 
     private
 

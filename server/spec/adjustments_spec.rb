@@ -78,7 +78,7 @@ RSpec.describe "Adjustments for one child" do
       adjust(other, home: "es")
       verdicts = [child, other].map { |one| answer(check, one, item, next_hour).body["verdict"] }
       expect(verdicts).to eq(%w[right_other_words misread])
-      listed = get("#{path}/adjustments").body["children"].map { |one| [one["names"], one["set"]["home"]] }
+      listed = get("#{path}/adjustments").body["children"].map { |child| [child["names"], child["set"]["home"]] }
       expect(listed).to eq([[[], "pl"], [[], "es"]])
       expect(put("#{path}/children/#{child['id']}/adjustments", { **nothing, home: "xx" })).to be_refused(422).at("home")
     end

@@ -3,7 +3,7 @@
 RSpec.describe Vantick::Server::Check::Answers do
   let(:check) { make_check(make_class) }
   let(:child) { check["children"].first }
-  let(:item) { check["items"].find { |one| one["time"].end_with?(":45") } }
+  let(:item) { check["items"].find { |item| item["time"].end_with?(":45") } }
   let(:right) { item["right"] }
 
   def kept = get("/api/checks/#{check['id']}").body["answers"]

@@ -45,8 +45,8 @@ RSpec.describe Vantick::Server::Check::Checks do
     answer(get("/api/checks/#{made[1]}").body, school_class["children"].first, get("/api/checks/#{made[1]}").body["items"].first, "7:45")
     list = lambda { |query|
       get("/api/classes/#{school_class['id']}/checks?#{query}").body.then do |body|
-        [body["checks"].map do |one|
-          one["id"]
+        [body["checks"].map do |check|
+          check["id"]
         end, body["more"]]
       end
     }

@@ -37,7 +37,7 @@ RSpec.describe Vantick::Server::Classes::ChildFiles do
     answered
     store.db[:items].where(id: store.db[:items].min(:id)).update(helped: 1)
     before = JSON.parse(file)
-    expect(before["answers"].count { |one| one["helped"] }).to eq(1)
+    expect(before["answers"].count { |answer| answer["helped"] }).to eq(1)
     expect(JSONSchemer.schema(Vantick::Server::Formats::ChildFile::SCHEMA).validate(before).to_a).to eq([])
     taken = post(path, sent(file)).body
     bo = taken["children"].last
@@ -45,8 +45,8 @@ RSpec.describe Vantick::Server::Classes::ChildFiles do
     after = JSON.parse(file(other["id"], bo))
     expect(after["answers"]).to match_array(before["answers"])
     record = ->(id, child) { get("/api/classes/#{id}/children/#{child['id']}/record").body }
-    expect(record[other["id"], bo]["answers"].map { |one| one["verdict"] })
-      .to match_array(record[school_class["id"], school_class["children"].first]["answers"].map { |one| one["verdict"] })
+    expect(record[other["id"], bo]["answers"].map { |answer| answer["verdict"] })
+      .to match_array(record[school_class["id"], school_class["children"].first]["answers"].map { |answer| answer["verdict"] })
   end
 
   it "takes mistakes that were to be found, and what was said beside a clock" do
@@ -55,10 +55,10 @@ RSpec.describe Vantick::Server::Classes::ChildFiles do
     check = get("/api/checks/#{made.body['check_id']}").body
     right = check["items"].map { |item| item["right"] }
     check["items"].zip(right).each { |item, text| answer(check, school_class["children"].first, item, text) }
-    verdicts = JSON.parse(file)["answers"].map { |one| one["verdict"] }
+    verdicts = JSON.parse(file)["answers"].map { |answer| answer["verdict"] }
     taken = JSON.parse(file(other["id"], post(path, sent(file)).body["children"].last))
     expect(verdicts).not_to be_empty
-    expect(taken["answers"].map { |one| one["verdict"] }).to match_array(verdicts)
+    expect(taken["answers"].map { |answer| answer["verdict"] }).to match_array(verdicts)
   end
 
   it "takes the answers that stand alone, with the teacher's rulings, what was tried second, and the school's own id" do
@@ -78,16 +78,16 @@ RSpec.describe Vantick::Server::Classes::ChildFiles do
     2.times do
       taken = post(path, sent(file)).body["children"].last
       copy = JSON.parse(file(other["id"], taken))
-      expect(copy["answers"].map { |one| one["answer"] }).to eq(["x", "ten past one"])
-      expect(copy["answers"].map do |one|
-        one["tries"].map do |tried|
+      expect(copy["answers"].map { |answer| answer["answer"] }).to eq(["x", "ten past one"])
+      expect(copy["answers"].map do |answer|
+        answer["tries"].map do |tried|
           tried.values_at("answer", "verdict")
         end
       end).to eq([[], [[second["right"], "right"]]])
       expect(copy["answers"].first["ruling"]).to include("verdict" => "right")
       expect(copy["source_id"]).to eq("pupil-7")
       record = get("/api/classes/#{other['id']}/children/#{taken['id']}/record").body
-      expect(record["answers"].map { |one| one["verdict"] }).to include("right")
+      expect(record["answers"].map { |answer| answer["verdict"] }).to include("right")
       store.db[:children].where(id: taken["id"]).update(name: "Bo #{taken['id']}", source_id: nil)
     end
   end

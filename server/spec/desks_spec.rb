@@ -13,7 +13,7 @@ RSpec.describe "A teacher's desks" do
     expect(desk["address"]).to end_with("/join")
     expect(desk["qr"]).to match(/\A[Mhvz\d. -]+\z/i)
     newer = opened(kind: "practice").body
-    expect(get("/api/classes/#{school_class['id']}/desks").body["desks"].map { |one| one["id"] }).to eq([newer["id"], desk["id"]])
+    expect(get("/api/classes/#{school_class['id']}/desks").body["desks"].map { |desk| desk["id"] }).to eq([newer["id"], desk["id"]])
   end
 
   it "say that other devices cannot reach an address of this machine alone" do
@@ -48,9 +48,9 @@ RSpec.describe "A teacher's desks" do
       check["items"].each { |item| answer(check, bram, item, item["right"]) }
     end
     allow(Time).to receive(:now).and_call_original
-    steps = school_class["children"].first(2).map do |one|
-      seated(own["id"], one)
-      get("/api/desks/#{own['id']}").body["children"].find { |row| row["child_id"] == one["id"] }["step"]
+    steps = school_class["children"].first(2).map do |child|
+      seated(own["id"], child)
+      get("/api/desks/#{own['id']}").body["children"].find { |row| row["child_id"] == child["id"] }["step"]
     end
     expect(steps).to eq(%w[hour_hand quarter_past])
   end
@@ -83,7 +83,7 @@ RSpec.describe "A teacher's desks" do
       expect(check["answers"].length).to eq(check["items"].length)
       typed = post("/api/checks/#{check['id']}/answers", { id: SecureRandom.uuid, item_id: check["items"].first["id"],
                                                            child_id: school_class["children"].last["id"], answer: "quarter to one" }).body
-      at_desk = check["answers"].find { |one| one["item_id"] == check["items"].first["id"] }
+      at_desk = check["answers"].find { |answer| answer["item_id"] == check["items"].first["id"] }
       expect(typed.slice("verdict", "read_as", "misreadings")).to eq(at_desk.slice("verdict", "read_as", "misreadings"))
     end
 
@@ -132,7 +132,7 @@ RSpec.describe "A teacher's desks" do
         send_answers(turn, ["quarter to one"], who: seated(at["id"], child)) if turn
         shown = get("/api/desks/#{at['id']}")
         expect(shown.status).to eq(200)
-        expect(shown.body["children"].map { |one| one["given"] }).to eq([shown.body["children"].first["given"], 0, 1])
+        expect(shown.body["children"].map { |child| child["given"] }).to eq([shown.body["children"].first["given"], 0, 1])
         seated(at["id"], other)
         expect(get("/api/desks/#{at['id']}").status).to eq(200)
       end

@@ -110,7 +110,7 @@ picture: "page of #{child['name']}" }
     school_class, child, = furnish
     copy = get("/api/classes/#{school_class['id']}/children/#{child['id']}/file.json").body
     expect(copy["kept"].keys).to match_array(places::ALL.map(&:name))
-    expect(copy["answers"].map { |one| one.values_at("answer", "ruling", "tries") })
+    expect(copy["answers"].map { |answer| answer.values_at("answer", "ruling", "tries") })
       .to match([["#{name} wrote that", include("verdict" => "right"), [include("answer" => "#{name} tried again")]]])
     expect(copy["pictures"].length).to eq(2)
     other = places.copy(store.db, school_class["children"].last["id"])

@@ -20,7 +20,7 @@ RSpec.describe Vantick::Server::Show::Facts do
 
   it "gives steps, tasks, misreadings and lenses with their wording" do
     catalogue = get("/api/catalogue").body
-    expect(catalogue["misreadings"].map { |one| one["id"] }).to include("to_with_passed_hour")
+    expect(catalogue["misreadings"].map { |misreading| misreading["id"] }).to include("to_with_passed_hour")
     expect(catalogue["steps"].find { |step| step["id"] == "quarters" }).to eq("id" => "quarters", "name" => "Quarters", "times" => 48)
     expect(schema_errors("/api/catalogue")).to be_nil
   end

@@ -18,7 +18,7 @@ RSpec.describe Vantick::Server::Store::KeptGroups do
     proposed = groups
     expect(proposed["kept_at"]).to be_nil
     keep(ids.first(1), ids.drop(1))
-    expect(groups["groups"].map { |one| one["child_ids"] }).to eq([ids.first(1), ids.drop(1)])
+    expect(groups["groups"].map { |group| group["child_ids"] }).to eq([ids.first(1), ids.drop(1)])
     expect(Time.iso8601(groups["kept_at"])).to be_within(60).of(Time.now)
     expect(delete("#{path}/groups").body).to eq(proposed)
     expect(groups).to eq(proposed)
@@ -28,7 +28,7 @@ RSpec.describe Vantick::Server::Store::KeptGroups do
     keep(ids.first(1), ids.drop(1))
     post("#{path}/children/#{ids.first}/absence", { left: true })
     post("#{path}/children", { names: ["Per"] })
-    expect(groups["groups"].map { |one| one["child_ids"].length }).to eq([4])
+    expect(groups["groups"].map { |group| group["child_ids"].length }).to eq([4])
   end
 
   it "have each child of the class once, and nobody else" do

@@ -33,7 +33,7 @@ RSpec.describe Vantick::Server::Check::Imports do
 
   def take(table) = post("#{path}/tables", { table: })
 
-  def answers = get(path).body["answers"].to_h { |one| [[one["child_id"], one["item_id"]], one["answer"]] }
+  def answers = get(path).body["answers"].to_h { |answer| [[answer["child_id"], answer["item_id"]], answer["answer"]] }
 
   def of(child, number) = [school_class["children"][child]["id"], check["items"][number - 1]["id"]]
 
@@ -44,7 +44,7 @@ RSpec.describe Vantick::Server::Check::Imports do
     expect(answers).to be_empty
     take(found["table"])
     expect(answers).to eq(of(0, 1) => times[0], of(0, 2) => "6:35", of(1, 3) => times[2])
-    verdicts = get(path).body["answers"].map { |one| one["verdict"] }
+    verdicts = get(path).body["answers"].map { |answer| answer["verdict"] }
     expect(verdicts.count("right")).to eq(2)
   end
 

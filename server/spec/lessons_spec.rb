@@ -134,7 +134,7 @@ RSpec.describe Vantick::Server::Plan::Lessons do
     ways = lesson["stages"].map { |stage| kinds.fetch(stage["activity"]) }
     expect(ways.map { |way| way["say"] }).to all(match(/\w+\./))
     expect(ways.flat_map { |way| way["needs"] }.uniq).to match_array(lesson["needs"])
-    expect(lesson["hinges"].map { |one| [one["before"], one["wrong"].length] }).to eq([["together", 3], ["alone", 3]])
+    expect(lesson["hinges"].map { |hinge| [hinge["before"], hinge["wrong"].length] }).to eq([["together", 3], ["alone", 3]])
     other = (stage_of(lesson, "together")["choices"] - [stage_of(lesson, "together")["activity"]]).first
     changed = change(lesson, activities: { together: other }).body
     expect([stage_of(changed, "together")["activity"], changed["activities"]]).to eq([other, { "together" => other }])
@@ -165,7 +165,7 @@ RSpec.describe Vantick::Server::Plan::Lessons do
 
   it "is found by its step and the month of its day" do
     first, second = [%w[quarters 2026-03-31], %w[half_past 2026-04-01]].map { |step, day| plan(step:, day:).body["id"] }
-    list = ->(query) { get("/api/classes/#{school_class['id']}/lessons?#{query}").body["lessons"].map { |one| one["id"] } }
+    list = ->(query) { get("/api/classes/#{school_class['id']}/lessons?#{query}").body["lessons"].map { |lesson| lesson["id"] } }
     expect([list[""], list["step=quarters"], list["month=2026-04"], list["step=quarters&month=2026-04"]])
       .to eq([[second, first], [first], [second], []])
   end

@@ -24,7 +24,7 @@ RSpec.describe Vantick::Server::Classes::Records do
     expect(bram).to include("verdict" => "likely", "likely" => ["to_with_passed_hour"])
     piece = bram["evidence"].first
     expect(piece).to include("misreading" => "to_with_passed_hour", "hits" => 2, "chances" => 2)
-    behind = bram["answers"].select { |one| piece["behind"].include?(one["id"]) }
+    behind = bram["answers"].select { |answer| piece["behind"].include?(answer["id"]) }
     expect(behind.map { |one| one["time"] }).to all(end_with(":45"))
     expect(bram["next_best"]).to include("task" => "dial_to_words", "step" => "quarters")
     # Clocks that help are of the step at which the mistakes were made.

@@ -149,7 +149,7 @@ RSpec.describe Vantick::Server::Classes::SchoolRosters do
     File.write(File.join(watched, "notes.pdf"), "x")
     expect(get("/api/school/rosters").body["files"]).to eq([])
     stub_const("ENV", ENV.to_h.merge("VANTICK_ROSTERS" => watched))
-    expect(get("/api/school/rosters").body["files"].map { |one| one["name"] }).to eq(["night.zip"])
+    expect(get("/api/school/rosters").body["files"].map { |file| file["name"] }).to eq(["night.zip"])
     ask = ->(from) { post("/api/school/roster-previews", { from:, names: "first", gone: "stay" }) }
     expect(ask.call("night.zip").body["classes"].length).to eq(3)
     ["link.csv", "../secret.csv", "none.zip", "notes.pdf"].each do |name|

@@ -95,7 +95,7 @@ input: JSON.generate(present_password: password))
   end
 
   describe "the school" do
-    def accounts = get("/api/school").body["accounts"].map { |one| one.values_at("name", "classes") }
+    def accounts = get("/api/school").body["accounts"].map { |account| account.values_at("name", "classes") }
 
     it "lists accounts to whoever made it, and to nobody else" do
       school_class
@@ -115,7 +115,7 @@ input: JSON.generate(present_password: password))
       removal = "/api/accounts/#{joris_id}/removal"
       expect(post(removal, { classes_to: nil, **own })).to be_refused(422).at("classes_to")
       expect(post(removal, { classes_to: joris_id, **own })).to be_refused(422).at("classes_to")
-      expect(post(removal, { classes_to: id_of("Marit"), **own }).body["accounts"].map { |one| one["name"] }).to eq(["Marit"])
+      expect(post(removal, { classes_to: id_of("Marit"), **own }).body["accounts"].map { |account| account["name"] }).to eq(["Marit"])
       expect(as(joris) { get("/api/classes").status }).to eq(401)
       expect(classes.map(&:first)).to eq(%w[Curlew Curlew])
       expect(store.db.fetch("PRAGMA foreign_key_check").all).to eq([])

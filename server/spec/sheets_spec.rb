@@ -68,7 +68,7 @@ RSpec.describe Vantick::Server::Sheets::Sheets do
       shown = cards.flat_map { |page| file.dials(page).map { |dial| dial.time.to_s } }
       asked = file.texts[..-2].flat_map { |text| text.scan(/\b\d{1,2}:\d\d\b/) }
       expect([shown.length, shown.sort]).to eq([12, asked.sort])
-      calls = get("#{address}/calls?kind=#{kind}&step=quarters&seed=3&count=12").body["calls"].map { |one| one["time"] }
+      calls = get("#{address}/calls?kind=#{kind}&step=quarters&seed=3&count=12").body["calls"].map { |call| call["time"] }
       expect(shown).to eq(calls)
     end
   end
@@ -118,7 +118,7 @@ RSpec.describe Vantick::Server::Sheets::Sheets do
       quick = school_class["children"].first
       check["items"].each { |item| answer(check, quick, item, item["right"]) }
       shown = preview(kind: "levels", step: "oclock").body
-      expect(shown["levels"].map { |one| one["level"] }.tally).to eq(1 => 29, 2 => 1)
+      expect(shown["levels"].map { |level| level["level"] }.tally).to eq(1 => 29, 2 => 1)
       made = make(kind: "levels", step: "oclock", level_of: [{ child_id: school_class["children"].last["id"], level: 3 }])
       file = pdf("/api/checks/#{made['check_id']}/sheet.pdf?part=sheets&sides=one")
       expect(file.pages.map(&:text).join).not_to match(/level/i)
@@ -142,7 +142,7 @@ RSpec.describe Vantick::Server::Sheets::Sheets do
       sheet = get("/api/checks/#{made['check_id']}").body
       own = sheet["items"].select { |item| item["child_id"] == slow["id"] }
       own.each { |item| answer(sheet, slow, item, item["right"]) }
-      states = get("/api/children/#{slow['id']}/record").body["steps"].to_h { |one| one.values_at("step", "state") }
+      states = get("/api/children/#{slow['id']}/record").body["steps"].to_h { |step| step.values_at("step", "state") }
       expect(states["half_past"]).not_to eq("secure")
     end
 
@@ -278,7 +278,7 @@ RSpec.describe Vantick::Server::Sheets::Sheets do
     times = ->(check, child) { check["items"].select { |item| item["child_id"] == child }.map { |item| item["time"] } }
     before = get(path).body
     after = put("#{path}/letters", { child_id: anneke, other_id: bram }).body
-    expect(after["letters"].to_h { |one| one.values_at("child_id", "letter") }).to include(anneke => "B", bram => "A")
+    expect(after["letters"].to_h { |letter| letter.values_at("child_id", "letter") }).to include(anneke => "B", bram => "A")
     expect(times.call(after, anneke)).to eq(times.call(before, bram))
     answer(after, { "id" => bram }, after["items"].find { |item| item["child_id"] == bram }, "7:45")
     expect(put("#{path}/letters", { child_id: anneke, other_id: bram })).to be_refused(422).at("other_id").saying(/already entered/)

@@ -43,7 +43,7 @@ RSpec.describe Vantick::Server::Classes::Supports do
     steps = now["weeks"].map { |week| week["step"] }.uniq
     expect(now["after"]).to include("day" => "2026-11-16", "steps" => have_attributes(length: steps.length))
     expect(now["after"]["right"]).to be_positive
-    states = %w[before after].map { |time| now[time]["steps"].find { |one| one["step"] == "oclock" } }
+    states = %w[before after].map { |time| now[time]["steps"].find { |step| step["step"] == "oclock" } }
     expect(states.map { |state| state && state["state"] }).to eq(%w[learning secure])
     Vantick::Server::Clock.set(Time.utc(2027, 1, 20, 10))
     expect(get(path).body["after"]["day"]).to eq("2026-11-27")

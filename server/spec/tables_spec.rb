@@ -35,7 +35,7 @@ RSpec.describe Vantick::Server::Documents::AnswerTables do
   it "find children without regard to case and accents" do
     check = make_check(make_class(["Zoë", "Åsa Ö"]), count: 2)
     taken = post("/api/checks/#{check['id']}/tables", { table: "zoe,qt8\nASA O,7:45" })
-    expect(taken.body["answers"].map { |one| one["child_id"] }).to eq(check["children"].map { |child| child["id"] })
+    expect(taken.body["answers"].map { |answer| answer["child_id"] }).to eq(check["children"].map { |child| child["id"] })
   end
 
   it "come in with semicolons and quotation marks" do
@@ -53,7 +53,7 @@ RSpec.describe Vantick::Server::Documents::AnswerTables do
   }.each do |what, table|
     it "come in with #{what}" do
       bram = check["children"].last["id"]
-      answers = take(table).body["answers"].sort_by { |one| check["items"].index { |item| item["id"] == one["item_id"] } }
+      answers = take(table).body["answers"].sort_by { |answer| check["items"].index { |item| item["id"] == answer["item_id"] } }
       expect(answers.map { |answer| answer["child_id"] }).to eq([bram] * 3)
       expect(answers.map { |answer| answer["answer"].delete_prefix("0") }).to eq(%w[7:45 7:46 7:47])
     end

@@ -133,7 +133,7 @@ RSpec.describe Vantick::Server::Tomorrow::Day do
     expect(groups.map { |part| part["title"] }).to eq(["Half past", "O'clock"])
     sheets = groups.map { |part| get("/api/checks/#{part['check_id']}").body["items"].map { |item| item["child_id"] }.uniq }
     expect(sheets).to eq([ids.first(3), ids.drop(3)])
-    counts = get("#{path}/checks").body["checks"].to_h { |one| one.values_at("id", "children") }
+    counts = get("#{path}/checks").body["checks"].to_h { |check| check.values_at("id", "children") }
     expect(groups.map { |part| counts.fetch(part["check_id"]) }).to eq([3, 23])
     findings = get("/api/checks/#{groups.first['check_id']}/findings").body["children"]
     expect(findings.map { |child| child["child_id"] }).to eq(ids.first(3))

@@ -87,7 +87,7 @@ RSpec.describe Vantick::Server::Store::Trash do
     post("#{path}/children/#{bo['id']}/erasure", { name: "Bo" })
     expect(store.db[:removed].get(:rows)).not_to include("qt8")
     post("/api/removed/#{gone['id']}/return", {})
-    expect(get("/api/checks/#{check['id']}").body["answers"].map { |one| one["answer"] }).to eq(["half past nine"])
+    expect(get("/api/checks/#{check['id']}").body["answers"].map { |answer| answer["answer"] }).to eq(["half past nine"])
   end
 
   it "goes with its class, and by itself after thirty days" do

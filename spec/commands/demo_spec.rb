@@ -57,7 +57,7 @@ RSpec.describe "bin/demo" do
   # What stands in the cell that `answer` writes to.
   def current
     check = ask("/api/checks/#{last}")
-    check["answers"].find { |one| one["child_id"] == 26 && one["item_id"] == check["items"][0]["id"] }["answer"]
+    check["answers"].find { |answer| answer["child_id"] == 26 && answer["item_id"] == check["items"][0]["id"] }["answer"]
   end
 
   def fresh_beside
