@@ -4,6 +4,7 @@ import { createPinia } from "pinia";
 import { createApp, defineComponent, nextTick, ref, shallowRef } from "vue";
 import * as api from "@/api";
 import { useTypedAnswers } from "@/check/useTypedAnswers";
+import { useAdjustments } from "@/class/useAdjustments";
 import * as machine from "@/desk/machine";
 import * as outbox from "@/desk/outbox";
 import { useDesk } from "@/desk/useDesk";
@@ -64,6 +65,7 @@ const lab = {
   leave,
   vue: { nextTick, ref, shallowRef },
   api,
+  useAdjustments,
   useTypedAnswers,
   machine,
   outbox,

@@ -1,35 +1,20 @@
 <script setup lang="ts">
-import { computed, ref, shallowRef } from "vue";
-import { adjustChild, readAdjustments, useApiQuery, useApiMutation, useFacts, type Adjustments } from "@/api";
+import { computed, ref } from "vue";
+import { useFacts, type Adjustments } from "@/api";
+import { useAdjustments } from "./useAdjustments";
 
 /** What is set for one child at devices and on paper. It is kept at once, and no other child sees it. */
 const props = defineProps<{ classId: number; child: { id: number; name: string } }>();
 
 const facts = useFacts();
-const { data, errorMessage, reload } = useApiQuery(readAdjustments, () => [props.classId], {
-  select: (found) => found.children,
-});
-const { errorMessage: refused, run } = useApiMutation();
-const NONE: Adjustments = {
-  voice: false,
-  larger: false,
-  fewer: false,
-  help: false,
-  unhurried: false,
-  buttons: false,
-  left_handed: false,
-  calm: false,
-  notation: "both",
-  home: null,
-};
-const found = computed(() => data.value?.find((one) => one.child_id === props.child.id));
-/** What was chosen and is not saved yet. */
-const chosen = shallowRef<Adjustments | null>(null);
-const set = computed(() => chosen.value ?? found.value?.set ?? NONE);
+const { known, set, names, errorMessage, refused, keep } = useAdjustments(
+  () => props.classId,
+  () => props.child.id,
+);
 const now = computed(() => {
   const home = languages.value.find((language) => language.value && language.value === set.value.home);
-  const names = [...(found.value?.names ?? []), ...(home ? [`${home.text} at home`] : [])];
-  return names.length ? `${names.join(", ")}.` : "None.";
+  const all = [...names.value, ...(home ? [`${home.text} at home`] : [])];
+  return all.length ? `${all.join(", ")}.` : "None.";
 });
 const open = ref(false);
 const kinds = computed(() => facts.catalogue?.adjustments.kinds ?? []);
@@ -47,27 +32,10 @@ const languages = computed(() => [
     text: language.name,
   })),
 ]);
-
-/** What is chosen stands at once, and is saved one after the other: nobody has to wait between two presses. */
-let saving = false;
-async function keep(change: Partial<Adjustments>): Promise<void> {
-  chosen.value = { ...set.value, ...change };
-  if (saving) return;
-  saving = true;
-  await run(async () => {
-    for (let sent: Adjustments | null = null; chosen.value && sent !== chosen.value;) {
-      sent = chosen.value;
-      await adjustChild(props.classId, props.child.id, sent);
-    }
-    await reload();
-  });
-  saving = false;
-  chosen.value = null;
-}
 </script>
 
 <template>
-  <BCard v-if="data">
+  <BCard v-if="known">
     <h2 class="eyebrow">Adjustments</h2>
     <p class="mb-2">{{ now }}</p>
     <p v-if="refused" role="alert" class="field-error">{{ refused }}</p>
