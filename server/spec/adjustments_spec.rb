@@ -141,7 +141,7 @@ RSpec.describe "Adjustments for one child" do
     adjust(larger: true, fewer: true)
     lesson = post("#{path}/lessons", { day: Date.today.iso8601, step: "fives", minutes: 45, seed: 3 }).body
     stack = post("/api/lessons/#{lesson['id']}/stack", {}).body["stack_id"]
-    text = PDF::Reader.new(StringIO.new(plain("/api/stacks/#{stack}/stack.pdf").body)).pages.map(&:text).join(" ").gsub(/\s+/, " ")
+    text = Printed.new(plain("/api/stacks/#{stack}/stack.pdf").body).texts.join(" ")
     expect(text).to include("For Anneke: Larger; Fewer tasks.")
   end
 

@@ -1,6 +1,6 @@
 # frozen_string_literal: true
 
-require "pdf-reader"
+require_relative "support/printed"
 
 # Groups that a teacher put together, and what is made for one of them.
 RSpec.describe Vantick::Server::Store::KeptGroups do
@@ -53,7 +53,7 @@ RSpec.describe Vantick::Server::Store::KeptGroups do
     made = post("#{path}/sheets", { kind: "slips", step: "quarters", versions: "each", child_ids: ids.first(2) }).body
     items = get("/api/checks/#{made['check_id']}").body["items"]
     expect(items.map { |item| item["child_id"] }.uniq).to eq(ids.first(2))
-    text = PDF::Reader.new(StringIO.new(plain("/api/checks/#{made['check_id']}/sheet.pdf?part=sheets").body)).pages.map(&:text).join
+    text = Printed.new(plain("/api/checks/#{made['check_id']}/sheet.pdf?part=sheets").body).texts.join
     expect(%w[Bo Ida Tom Una].select { |name| text.include?(name) }).to eq(%w[Bo Ida])
   end
 end

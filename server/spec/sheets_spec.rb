@@ -1,7 +1,5 @@
 # frozen_string_literal: true
 
-require "pdf-reader"
-require "stringio"
 require_relative "support/printed"
 
 RSpec.describe Vantick::Server::Sheets::Sheets do
@@ -12,9 +10,9 @@ RSpec.describe Vantick::Server::Sheets::Sheets do
 
   def make(**settings) = post("#{address}/sheets", { kind: "read", step: "quarters", **settings }).body
 
-  def pdf(path) = PDF::Reader.new(StringIO.new(plain(path).body))
+  def pdf(path) = Printed.new(plain(path).body)
 
-  def texts(path) = pdf(path).pages.map(&:text)
+  def texts(path) = pdf(path).layouts
 
   # Every kind on a step that it is for, as a preview and as a file.
   Vantick::Core::Choosing::SheetKind.all.each do |kind|
@@ -45,9 +43,9 @@ RSpec.describe Vantick::Server::Sheets::Sheets do
   it "leaves the back white of all that is cut out, on both sides of the paper" do
     cut.each do |kind|
       file = pdf("#{address}/material.pdf?kind=#{kind.id}&step=fives&seed=5&count=12&sides=both")
-      fronts, backs = file.pages.partition.with_index { |_, at| at.even? }
-      expect(backs.map(&:text).uniq).to eq([""]), kind.id.to_s
-      expect(fronts.map(&:text)).not_to include("")
+      fronts, backs = file.layouts.partition.with_index { |_, at| at.even? }
+      expect(backs.uniq).to eq([""]), kind.id.to_s
+      expect(fronts).not_to include("")
     end
   end
 
@@ -88,7 +86,7 @@ RSpec.describe Vantick::Server::Sheets::Sheets do
     let(:school_class) { make_class(Array.new(30) { |number| "Child #{number + 1}" }) }
     let(:alone) { make_class(["Child 1"]) }
 
-    # @return [Array(PDF::Reader, Hash)] the file, and the check where there is one
+    # @return [Array(Printed, Hash)] the file, and the check where there is one
     def printed(of, kind, step)
       made = post("/api/classes/#{of['id']}/sheets", { kind: kind.id, step: }).body if kind.answered?
       material = "/api/classes/#{of['id']}/material.pdf?kind=#{kind.id}&step=#{step}"
@@ -103,13 +101,13 @@ RSpec.describe Vantick::Server::Sheets::Sheets do
         expect(check["items"].map { |item| item["child_id"] }).to eq([nil] * kind.count) if check
         slips = kind.id == :slips
         several = { slips: 3, bingo: 2 }.fetch(kind.id, 1)
-        expect(bends(file.page(1))).to eq(bends(single.page(1)) * several), kind.id.to_s
+        expect(bends(file.pages.first)).to eq(bends(single.pages.first) * several), kind.id.to_s
         # A card of bingo for each, two to a page with a white back, and the key.
         next expect([file, single].map(&:page_count)).to eq([31, 3]) if kind.id == :bingo
         next expect(file.page_count).to eq(single.page_count) unless slips
 
-        expect(file.pages.map { |page| page.text.scan(/Child \d/).length }).to eq([3] * 10)
-        expect(file.pages.map { |page| page.text.scan(check["code"]).length }).to eq([3] * 10)
+        expect(file.texts.map { |text| text.scan(/Child \d/).length }).to eq([3] * 10)
+        expect(file.texts.map { |text| text.scan(check["code"]).length }).to eq([3] * 10)
       end
     end
 
@@ -121,11 +119,11 @@ RSpec.describe Vantick::Server::Sheets::Sheets do
       expect(shown["levels"].map { |level| level["level"] }.tally).to eq(1 => 29, 2 => 1)
       made = make(kind: "levels", step: "oclock", level_of: [{ child_id: school_class["children"].last["id"], level: 3 }])
       file = pdf("/api/checks/#{made['check_id']}/sheet.pdf?part=sheets&sides=one")
-      expect(file.pages.map(&:text).join).not_to match(/level/i)
+      expect(file.texts.join).not_to match(/level/i)
       levels = store.checks.find(made["check_id"]).items.group_by(&:child_id).transform_values { |items| items.map(&:level).uniq }
       expect(levels.values).to eq([[2], *[[1]] * 28, [3]])
-      answers = pdf("/api/checks/#{made['check_id']}/sheet.pdf?part=answers").pages.map(&:text).join
-      problem = file.pages.last.text[/^\s*(\d)\. +\S/, 1]
+      answers = pdf("/api/checks/#{made['check_id']}/sheet.pdf?part=answers").layouts.join
+      problem = file.layouts.last[/^\s*(\d)\. +\S/, 1]
       expect(answers).to match(/^\s*#{problem}\. .+in half an hour/)
     end
 
@@ -170,7 +168,7 @@ RSpec.describe Vantick::Server::Sheets::Sheets do
   it "begins each child and the answers on paper of their own, and says how many sheets of paper it takes" do
     made = make(kind: "draw", versions: "each")
     file = pdf("/api/checks/#{made['check_id']}/sheet.pdf?sides=both")
-    expect(file.pages.map { |page| page.text[/Answers|Anneke|Bram|Celyn/] }).to eq(["Anneke", nil, "Bram", nil, "Celyn", nil, "Answers"])
+    expect(file.texts.map { |text| text[/Answers|Anneke|Bram|Celyn/] }).to eq(["Anneke", nil, "Bram", nil, "Celyn", nil, "Answers"])
     paper = preview(kind: "draw", versions: "each").body["paper"]
     expect(paper.find { |one| one["part"] == "all" && one["sides"] == "both" }["sheets"]).to eq(4)
     expect(paper.find { |one| one["part"] == "sheets" && one["sides"] == "one" }["sheets"]).to eq(3)

@@ -1,6 +1,6 @@
 # frozen_string_literal: true
 
-require "pdf/reader"
+require_relative "support/printed"
 
 # Next lesson's day: one thing that Home, Plan and Groups look at, and one stack of paper for it.
 RSpec.describe Vantick::Server::Tomorrow::Day do
@@ -13,8 +13,7 @@ RSpec.describe Vantick::Server::Tomorrow::Day do
   def stack = post("#{path}/stacks", { seed: 5 })
 
   def texts(sides)
-    file = plain("/api/stacks/#{tomorrow['stack']['id']}/stack.pdf?sides=#{sides}").body
-    PDF::Reader.new(StringIO.new(file)).pages.map(&:text)
+    Printed.new(plain("/api/stacks/#{tomorrow['stack']['id']}/stack.pdf?sides=#{sides}").body).layouts
   end
 
   it "has a lesson and groups for a class that nothing is known of, and for one that knows all" do
@@ -103,7 +102,7 @@ RSpec.describe Vantick::Server::Tomorrow::Day do
       expect(items.length).to eq(26)
       expect(items.flatten.map(&:helped).uniq).to eq([1])
       expect(post("/api/lessons/#{lesson['id']}/stack", {}).body).to eq(answered.body)
-      text = PDF::Reader.new(StringIO.new(plain("/api/stacks/#{answered.body['stack_id']}/stack.pdf?sides=one").body)).pages.map(&:text)
+      text = Printed.new(plain("/api/stacks/#{answered.body['stack_id']}/stack.pdf?sides=one").body).layouts
       expect(text.first).to include("Alone: Fives past")
       expect(text[1]).to include("Count round in fives.").and include("Hand out the sheets.")
       expect(text[1]).not_to match(/(\d+:\d\d): \1/)

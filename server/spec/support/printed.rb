@@ -66,7 +66,13 @@ class Printed
 
   def pages = @pdf.pages
 
-  def texts = pages.map { |page| page.text.gsub(/\s+/, " ") }
+  def page_count = @pdf.page_count
+
+  # What is written on each page, with one space between words.
+  def texts = layouts.map { |text| text.gsub(/\s+/, " ") }
+
+  # The same with its lines, where they lie.
+  def layouts = @layouts ||= poppler("-layout").split("\f", -1).first(page_count)
 
   def outlines(page)
     @outlines ||= {}
@@ -97,12 +103,14 @@ class Printed
 
   # @return [Array<Array<Array>>] for each page
   def words
-    told, = Open3.capture2("pdftotext", "-bbox", "-", "-", stdin_data: @bytes, binmode: true, err: File::NULL)
-    told = told.force_encoding(Encoding::UTF_8).split("<page ").drop(1)
-    told.map { |page| page.scan(WORD).map { |*box, word| [word, *box.map(&:to_f)] } }
+    poppler("-bbox").split("<page ").drop(1).map { |page| page.scan(WORD).map { |*box, word| [word, *box.map(&:to_f)] } }
   end
 
   private
+
+  def poppler(option)
+    Open3.capture2("pdftotext", option, "-", "-", stdin_data: @bytes, binmode: true, err: File::NULL).first.force_encoding(Encoding::UTF_8)
+  end
 
   def pin?(outline) = outline.circle && PIN.cover?(outline.circle.last)
 
