@@ -5,56 +5,42 @@ module Vantick
     module Desk
       # What is known of a child while tasks come one after the other: what they were asked at first try, and what their
       # answers make probable.
+      #
+      # @!attribute step [Curriculum::Step] the one that is practised
+      # @!attribute ceiling [Curriculum::Step, nil] the highest that the child may go on to; nothing where the teacher chose the step
+      # @!attribute answers [Array<MarkedAnswer>] first tries of earlier days and of today, oldest first
+      # @!attribute belief [Knowing::Diagnosis] what the answers say of the child
+      # @!attribute turns [Array<Turn>] of this sitting, oldest first
+      # @!attribute running [Array<Task>] right one after the other by now
+      # @!attribute wrong [Integer] tasks that went wrong one after the other by now
+      # @!attribute day_times [Array<DayTime>] of the class's own day
+      # @!attribute review_due [Array<Curriculum::Step>] that the child was secure on and may be losing
+      # @!attribute states [Hash{Step => Symbol}] of the child, where they are known
+      # @!attribute adjustments [Teaching::Adjustments] that a teacher set for the child
+      # @!attribute baseline [Knowing::Baseline, nil] where the child's place is looked for, in the place of practice
+      Learner = Struct.new(:step, :ceiling, :answers, :belief, :turns, :running, :wrong, :day_times, :review_due, :states, :adjustments,
+                           :baseline, keyword_init: true)
+
+      # See above.
       class Learner
         # First tries that are kept at hand (judgement: what is older is chosen again as if it were new).
         KEPT = 60
 
-        # @return [Step] the one that is practised
-        attr_reader :step
-        # @return [Knowing::Diagnosis]
-        attr_reader :belief
-        # @return [Array<MarkedAnswer>] first tries, oldest first
-        attr_reader :answers
-        # @return [Array<Turn>] of this sitting, oldest first
-        attr_reader :turns
-        # @return [Array<DayTime>] of the class's own day
-        attr_reader :day_times
-        # @return [Array<Curriculum::Step>] that the child was secure on and may be losing
-        attr_reader :review_due
-        # @return [Teaching::Adjustments] that a teacher set for the child
-        attr_reader :adjustments
-        # @return [Knowing::Baseline, nil] where the child's place is looked for, in the place of practice
-        attr_reader :baseline
-
         CLIMBS = DeskTask::WORDS[:climbs]
 
-        # @param step [Step]
-        # @param answers [Array<MarkedAnswer>] first tries of earlier days and of today, oldest first
-        # @param ceiling [Step, nil] the highest that the child may go on to; nothing where the teacher chose the step
-        # @param running [Array<Task>] right one after the other by now
-        # @param wrong [Integer] tasks that went wrong one after the other by now
-        # @param states [Hash{Step => Symbol}] of the child, where they are known
-        # @param adjustments [Teaching::Adjustments]
-        # @param belief [Knowing::Diagnosis] what the answers say of the child
-        # @param turns [Array<Turn>] of this round, oldest first
-        # @param day_times [Array<DayTime>] asked in this round
-        # @param review_due [Array<Curriculum::Step>] that the child was secure on and may be losing
-        # @param baseline [Knowing::Baseline, nil] where the child's place is looked for
-        def initialize(step:, answers: [], belief: Knowing::Diagnosis.new(answers), turns: [],
-                       day_times: [], review_due: [], baseline: nil, ceiling: nil, running: [], wrong: nil, states: {},
-                       adjustments: Teaching::Adjustments.none)
-          @step = step
-          @ceiling = ceiling
-          @running = running.freeze
-          @states = states
-          @adjustments = adjustments
-          @answers = answers.last(KEPT).freeze
-          @belief = belief
-          @turns = turns.last(KEPT).freeze
-          @wrong = wrong || [@turns.length, @answers.reverse.take_while { |marked| !marked.read_right? }.length].min
-          @day_times = day_times
-          @review_due = review_due
-          @baseline = baseline
+        USUAL = { running: [].freeze, day_times: [].freeze, review_due: [].freeze, states: {}.freeze,
+                  adjustments: Teaching::Adjustments.none }.freeze
+        private_constant :USUAL
+
+        # @param step [Curriculum::Step]
+        # @param answers [Array<MarkedAnswer>] oldest first
+        # @param turns [Array<Turn>] oldest first
+        # @param more [Hash{Symbol => Object}] other parts by name; what is left out follows from answers and turns
+        # @raise [ArgumentError] where there is no such part
+        def initialize(step:, answers: [], turns: [], **more)
+          super(step:, answers: answers.last(KEPT).freeze, turns: turns.last(KEPT).freeze, **USUAL, **more)
+          self.belief ||= Knowing::Diagnosis.new(answers)
+          self.wrong ||= [self.turns.length, self.answers.reverse.take_while { |marked| !marked.read_right? }.length].min
           freeze
         end
 
@@ -70,7 +56,7 @@ module Vantick
         def after(marked)
           believed = marked.reduce(belief) { |so_far, answer| so_far.with(answer) }
           with(answers: answers + marked, belief: believed, baseline: baseline&.after(turns.last, marked.first),
-               wrong: marked.all?(&:read_right?) ? 0 : @wrong + 1, **climbed(marked))
+               wrong: marked.all?(&:read_right?) ? 0 : wrong + 1, **climbed(marked))
         end
 
         # @return [Learner] once the last task was shown instead of answered
@@ -92,16 +78,16 @@ module Vantick
         def helped?(turn)
           return false if Choosing::Support.of(turn.step, turn.task).empty?
           return true if adjustments.on?(:help)
-          return false if @states.empty? || turn.step != step
+          return false if states.empty? || turn.step != step
 
-          Choosing::Support.at_desk?(Choosing::Levels.of_state(@states.fetch(step)), @running.length)
+          Choosing::Support.at_desk?(Choosing::Levels.of_state(states.fetch(step)), running.length)
         end
 
         # @param turn [Turn] that comes next
         # @return [Boolean] whether the step begins with it: the child was never asked on it, and was asked before at all (what a child
         #   knows who is asked for the first time is to be found out). What only takes steps together is no beginning
         def begins?(turn)
-          new = @states[step] == :not_yet && answers.any? && turns.none? { |one| one.step == step }
+          new = states[step] == :not_yet && answers.any? && turns.none? { |one| one.step == step }
           new && turn.step == step && !step.together? && Beginning.fits?(turn.task)
         end
 
@@ -111,10 +97,10 @@ module Vantick
         LOST = 3
 
         # @return [Boolean] whether the last one was wrong, or could not be read
-        def wrong? = @wrong.positive?
+        def wrong? = wrong.positive?
 
         # @return [Boolean] whether the last ones were
-        def stuck? = @wrong >= (belief.likely.empty? ? STUCK : LOST)
+        def stuck? = wrong >= (belief.likely.empty? ? STUCK : LOST)
 
         # @param step [Step]
         # @return [Boolean] whether the last whole dial at one of its times was read rightly
@@ -142,27 +128,24 @@ module Vantick
 
         private
 
-        def with(**changed)
-          Learner.new(step:, answers:, belief:, turns:, day_times:, review_due:, baseline:, adjustments:, ceiling: @ceiling,
-                      running: @running, wrong: @wrong, states: @states, **changed)
-        end
+        def with(**changes) = Learner.new(**to_h, **changes)
 
         # What was asked for a change says nothing of the step.
         def climbed(marked)
           turn = turns.last
           return {} if turn.nil? || turn.step != step
 
-          running = marked.all?(&:read_right?) ? [*@running, turn.task] : []
-          above = above_this if @ceiling && enough?(running)
-          above ? { step: above, running: [] } : { running: }
+          right = marked.all?(&:read_right?) ? [*running, turn.task] : []
+          above = above_this if ceiling && enough?(right)
+          above ? { step: above, running: [] } : { running: right }
         end
 
         # A step that is asked in one way alone needs no second one.
-        def enough?(running)
-          running.length >= CLIMBS[:right] && running.uniq.length >= [CLIMBS[:kinds], ways(step).length].min
+        def enough?(right)
+          right.length >= CLIMBS[:right] && right.uniq.length >= [CLIMBS[:kinds], ways(step).length].min
         end
 
-        def above_this = (Curriculum::Step.up_to(@ceiling) - Curriculum::Step.up_to(step)).first
+        def above_this = (Curriculum::Step.up_to(ceiling) - Curriculum::Step.up_to(step)).first
 
         def review_due?(task, time)
           home = Curriculum::Step.home(task)

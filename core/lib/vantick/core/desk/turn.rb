@@ -4,58 +4,35 @@ module Vantick
   module Core
     module Desk
       # One thing that a child is asked on a device, and why it was chosen.
+      #
+      # @!attribute step [Curriculum::Step]
+      # @!attribute task [Tasks::Task]
+      # @!attribute times [Array<DialTime, DayTime>] one, or as many as there are pairs to match
+      # @!attribute reason [Symbol] one of {REASONS}
+      # @!attribute against [Misreading, nil] what it helps against
+      # @!attribute said [SpokenTime, nil] what somebody said, where a mistake is to be spotted
+      # @!attribute mistake [Misreading, nil] what went wrong there
+      # @!attribute helped [Boolean] whether its clock has help on it, see {Choosing::Support}
+      # @!attribute example [DialTime, nil] what is shown first, where the step is new to the child
+      # @!attribute variant [Symbol, nil] in which other way it is asked, one of {Variants::ALL}
+      Turn = Struct.new(:step, :task, :times, :reason, :against, :said, :mistake, :helped, :example, :variant, keyword_init: true)
+
+      # See above.
       class Turn
         # Why a turn comes: its answer tells most, it helps against what is likely misread, it is known and comes for a change,
         # it is practised, or the teacher gave it.
         REASONS = %i[tells helps known practises given].freeze
 
-        # @return [Step]
-        attr_reader :step
-        # @return [Task]
-        attr_reader :task
-        # @return [Array<DialTime, DayTime>] one, or as many as there are pairs to match
-        attr_reader :times
-        # @return [Symbol] one of {REASONS}
-        attr_reader :reason
-        # @return [Misreading, nil] what it helps against
-        attr_reader :against
-        # @return [SpokenTime, nil] what somebody said, where a mistake is to be spotted
-        attr_reader :said
-        # @return [Misreading, nil] what went wrong there
-        attr_reader :mistake
-
-        # @return [Boolean] whether its clock has help on it, see {Choosing::Support}
-        attr_reader :helped
-
-        # @return [DialTime, nil] what is shown first, where the step is new to the child
-        attr_reader :example
-
-        # @return [Symbol, nil] in which other way it is asked, one of {Variants::ALL}
-        attr_reader :variant
-
         # @param step [Curriculum::Step]
         # @param task [Tasks::Task]
         # @param times [Array<DialTime, DayTime>]
         # @param reason [Symbol] one of {REASONS}
-        # @param against [Misreading, nil] what it helps against
-        # @param said [SpokenTime, nil] what somebody said, where a mistake is to be spotted
-        # @param mistake [Misreading, nil] what went wrong there
-        # @param helped [Boolean] whether its clock has help on it
-        # @param example [DialTime, nil] what is shown first
-        # @param variant [Symbol, nil] one of {Variants::ALL}
-        def initialize(step:, task:, times:, reason:, against: nil, said: nil, mistake: nil, helped: false, example: nil, variant: nil)
+        # @param more [Hash{Symbol => Object}] other parts by name
+        # @raise [ArgumentError] where there is no such reason or part
+        def initialize(step:, task:, times:, reason:, **more)
           raise ArgumentError, "no reason: #{reason}" unless REASONS.include?(reason)
 
-          @step = step
-          @task = task
-          @times = times.dup.freeze
-          @reason = reason
-          @against = against
-          @said = said
-          @mistake = mistake
-          @helped = helped
-          @example = example
-          @variant = variant
+          super(step:, task:, times: times.dup.freeze, reason:, helped: false, **more)
           freeze
         end
 
@@ -75,7 +52,7 @@ module Vantick
 
         private
 
-        def with(**more) = Turn.new(step:, task:, times:, reason:, against:, said:, mistake:, **more)
+        def with(**changes) = Turn.new(**to_h, **changes)
       end
     end
   end

@@ -4,6 +4,20 @@ module Vantick
   module Core
     module Marking
       # An answer with what was made of it.
+      #
+      # @!attribute task [Tasks::Task]
+      # @!attribute time [DialTime, DayTime] what was shown
+      # @!attribute verdict [Symbol] one of {VERDICTS}
+      # @!attribute misreadings [Array<Symbol>] ids of all misreadings that predict exactly this answer
+      # @!attribute read_as [String] what the answer was taken for; empty where it could not be read
+      # @!attribute read_short [String] the same for narrow places
+      # @!attribute slips [Array<Symbol>] writing slips, some of {ParsedAnswer::SLIPS}
+      # @!attribute accepted [Boolean] whether the class takes it for right
+      # @!attribute offset_degrees [Float, nil] how far the hour hand is off, where the hands were set in the right gap
+      MarkedAnswer = Struct.new(:task, :time, :verdict, :misreadings, :read_as, :read_short, :slips, :accepted, :offset_degrees,
+                                keyword_init: true)
+
+      # See above.
       class MarkedAnswer
         VERDICTS = %i[right right_other_words right_writing_slip right_gap right_time_only near misread unexplained
                       unreadable blank].freeze
@@ -12,23 +26,6 @@ module Vantick
         READ_RIGHT = [*RIGHT, :right_time_only].freeze
         # Verdicts that say nothing of how the child reads.
         SILENT = %i[blank unreadable].freeze
-
-        # @return [Tasks::Task]
-        attr_reader :task
-        # @return [DialTime, DayTime] what was shown
-        attr_reader :time
-        # @return [Symbol] one of {VERDICTS}
-        attr_reader :verdict
-        # @return [Array<Symbol>] ids of all misreadings that predict exactly this answer
-        attr_reader :misreadings
-        # @return [String] what the answer was taken for; empty where it could not be read
-        attr_reader :read_as
-        # @return [String] the same for narrow places
-        attr_reader :read_short
-        # @return [Float, nil] how far the hour hand is off, where the hands were set in the right gap
-        attr_reader :offset_degrees
-        # @return [Array<Symbol>] writing slips, some of {ParsedAnswer::SLIPS}
-        attr_reader :slips
 
         # @param text [String] one that could not be read, or is none
         # @param task [Tasks::Task]
@@ -45,40 +42,30 @@ module Vantick
         # @param time [DialTime, DayTime] that was asked
         # @param verdict [Symbol] one of {VERDICTS}
         # @param misreadings [Array<Symbol>] that explain it
-        # @param read_as [String] what was read; empty where nothing was
-        # @param read_short [String] the same as it is written
         # @param slips [Array<Symbol>] some of {ParsedAnswer::SLIPS}
-        # @param accepted [Boolean] whether the class takes it for right
-        # @param offset_degrees [Float, nil] how far the hour hand is off
-        def initialize(task:, time:, verdict:, misreadings: [], read_as: "", read_short: "", slips: [], accepted: true, offset_degrees: nil)
+        # @param more [Hash{Symbol => Object}] other parts by name
+        # @raise [ArgumentError] where there is no such verdict or part
+        def initialize(task:, time:, verdict:, misreadings: [], slips: [], **more)
           raise ArgumentError, "no verdict: #{verdict}" unless VERDICTS.include?(verdict)
 
-          @task = task
-          @time = time
-          @verdict = verdict
-          @misreadings = misreadings.dup.freeze
-          @read_as = read_as
-          @read_short = read_short
-          @slips = slips.dup.freeze
-          @accepted = accepted
-          @offset_degrees = offset_degrees
+          super(task:, time:, verdict:, misreadings: misreadings.dup.freeze, slips: slips.dup.freeze,
+                read_as: "", read_short: "", accepted: true, **more)
           freeze
         end
 
         # @return [MarkedAnswer] the same of an answer that is not spelled as it should be
         def misspelt
-          MarkedAnswer.new(task:, time:, verdict: verdict == :right ? :right_writing_slip : verdict, misreadings:, read_as:, read_short:,
-                           slips: slips | [:spelling], accepted: @accepted, offset_degrees:)
+          MarkedAnswer.new(**to_h, verdict: verdict == :right ? :right_writing_slip : verdict, slips: slips | [:spelling])
         end
 
         # @return [Array<Symbol>] those of its misreadings that are told of it
         def causes = Reading::Misreading.likeliest(misreadings)
 
         # @return [Boolean] whether it is right and accepted: a class can ask for its own words alone
-        def right? = RIGHT.include?(verdict) && @accepted
+        def right? = RIGHT.include?(verdict) && accepted
 
         # @return [Symbol] the verdict as a class hears it: `:not_accepted` where it was right in other words than the class wants
-        def verdict_for_class = RIGHT.include?(verdict) && !@accepted ? :not_accepted : verdict
+        def verdict_for_class = RIGHT.include?(verdict) && !accepted ? :not_accepted : verdict
 
         # @return [Boolean] whether the time was read rightly, in whatever words
         def read_right? = READ_RIGHT.include?(verdict)
