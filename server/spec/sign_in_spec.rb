@@ -9,10 +9,17 @@ RSpec.describe Vantick::Server::Access::SignIn do
 
   it "tells who is here, and whether there is an account at all" do
     expect(session(cookie)).to eq("signed_in" => true, "name" => "Marit", "keeper" => true, "first_start" => false, "demo" => nil,
-                                  "time_zone" => nil, "first_day" => [], "countries" => [],
+                                  "time_zone" => nil, "first_day" => [], "classes" => [], "countries" => [],
                                   "country" => { "week" => "monday", "standards" => "", "locale" => "en-GB" })
     expect(session("")).to include("signed_in" => false, "name" => nil, "keeper" => false, "first_start" => false)
     expect(session(signed_in("Wietske"))).to include("signed_in" => true, "keeper" => false)
+  end
+
+  it "has the classes of whoever is here, as the list of classes has them, and none for others" do
+    make_class(%w[Anneke])
+    own = session(cookie)["classes"]
+    expect(own).to eq(get("/api/classes").body["classes"]).and match([include("name" => "Curlew", "right" => "owning")])
+    expect([session(""), session(signed_in("Wietske"))].map { |seen| seen["classes"] }).to eq([[], []])
   end
 
   it "keeps passwords in argon2, and cookies from scripts and other sites" do

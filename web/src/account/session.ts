@@ -20,6 +20,7 @@ export const useSession = defineStore("session", () => {
   /** What can be chosen at the first start. */
   const countries = ref<Session["countries"]>([]);
 
+  /** Who is here, and their classes. */
   async function load(): Promise<Session> {
     const found = await readSession();
     known.value = true;

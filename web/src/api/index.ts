@@ -2,7 +2,7 @@ export * from "./client";
 export * from "./operations";
 export { newId, newSeed } from "./ids";
 export { useFacts, type Choices } from "./facts";
-export { queries, together, useApiQuery, wordsOf, type ApiQuery } from "./useApiQuery";
+export { askAhead, queries, together, useApiQuery, wordsOf, type ApiQuery } from "./useApiQuery";
 export { useApiMutation, type ApiMutation } from "./useApiMutation";
 export * from "./paper";
 export * from "./school";

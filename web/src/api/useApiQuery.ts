@@ -58,6 +58,8 @@ interface How<T, S> {
   meanwhile?: boolean;
   /** For what is built upon, or worked through: nothing older than this page is shown, and it is asked once. */
   fresh?: boolean;
+  /** What was asked before the page was there is taken for it, see `askAhead`. */
+  ahead?: boolean;
   /** A part of what the server said, in place of all. */
   select?: (data: T) => S;
 }
@@ -71,6 +73,15 @@ export const together = <A extends unknown[], T>(
   load: (...args: A) => Promise<T>,
 ): Asking<A, T> => Object.assign(load, { id });
 
+/** So old may be what was asked ahead of a page: the words of a class take no longer to come. */
+const AHEAD_MS = 2000;
+
+/** Asks what a page that is about to come will ask first; whether it can be said, the page says. */
+export function askAhead<A extends unknown[], T>(load: Asking<A, T>, args: A): void {
+  const queryFn = () => load(...args);
+  void queries.prefetchQuery({ queryKey: [load.id, ...args], queryFn, retry: false });
+}
+
 /**
  * What a page asks of the server, by an operation and by what it depends on; nothing is asked while that is missing.
  * What was asked lately is shown at once, and anew as soon as it comes; after a change that this page makes, all is asked again.
@@ -79,7 +90,7 @@ export const together = <A extends unknown[], T>(
 export function useApiQuery<A extends [] | unknown[], T, S = T>(
   load: Asking<A, T>,
   args: () => Readonly<NoInfer<A>> | null | undefined | 0 | "" | false,
-  { every, fresh, meanwhile, select }: How<T, S> = {},
+  { every, fresh, meanwhile, ahead, select }: How<T, S> = {},
 ): ApiQuery<S> {
   const now = computed(() => args() || null);
   const { data, error, refetch } = useQuery<T, Error, S>({
@@ -89,6 +100,7 @@ export function useApiQuery<A extends [] | unknown[], T, S = T>(
     refetchInterval: every ? (query) => every(query.state.data as T | undefined) : false,
     ...(select ? { select } : {}),
     ...(fresh ? { gcTime: 0, meta: { fresh } } : {}),
+    ...(ahead ? { staleTime: AHEAD_MS } : {}),
     ...(meanwhile ? { placeholderData: keepPreviousData } : {}),
     shallow: true,
   });

@@ -1,10 +1,11 @@
 <script setup lang="ts">
 import { defineAsyncComponent, ref, watch } from "vue";
 import { useRouter } from "vue-router";
-import { onSignedOut, useFacts, wordsOf } from "@/api";
+import { askAhead, onSignedOut, useFacts, wordsOf } from "@/api";
 import { useSession } from "@/account";
 import { useKeptFocus, useOverlay } from "@/route";
 import { useClasses } from "@/school";
+import { readNews } from "./news";
 import { useUnreached } from "./unreached";
 
 // Whoever is signed in needs the one, a stranger the other; neither waits for both.
@@ -27,18 +28,25 @@ async function start(): Promise<void> {
   // On its way while the session is asked for.
   void bar().catch(() => undefined);
   try {
-    if (!(await session.load()).signed_in) {
+    const here = await session.load();
+    if (!here.signed_in) {
       state.value = "stranger";
       return;
     }
-    await classes.load();
+    classes.take(here.classes);
     await settleClass();
+    askForHome();
     await facts.speak(classes.current?.conventions ?? {});
     state.value = "ready";
   } catch (error) {
     if (session.signedIn) errorMessage.value = wordsOf(error);
     state.value = session.signedIn || !session.known ? "failed" : "stranger";
   }
+}
+
+/** What Home tells is on its way while the words of the class are. */
+function askForHome(): void {
+  if (router.currentRoute.value.name === "home" && classes.current) askAhead(readNews, [classes.current.id]);
 }
 
 /** The class that the address names, or names it there. */

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from "vue";
-import { listChecks, readFindings, together, useFacts, useApiQuery } from "@/api";
+import { useFacts, useApiQuery } from "@/api";
 import { CheckCard } from "@/check";
 import { DialFace } from "@/dial";
 import { HomeLadder, WhereAreThey } from "@/plan";
@@ -8,22 +8,14 @@ import { counted, moment } from "@/words";
 import { NO_ANSWERS, seem } from "@/shared";
 import { useClasses } from "@/school";
 import FirstDays from "./FirstDays.vue";
+import { readNews } from "./news";
 
 /** Where a teaching day begins: what the last check says, and what to do next. */
-const LAST = 1;
 const facts = useFacts();
 const classes = useClasses();
-const { data, errorMessage } = useApiQuery(
-  together("news", async (classId: number) => {
-    const [{ checks }, answered] = await Promise.all([
-      listChecks(classId, { limit: LAST }),
-      listChecks(classId, { limit: 1, answered: true }),
-    ]);
-    const last = answered.checks[0];
-    return { checks, last, findings: last ? await readFindings(last.id) : null };
-  }),
-  () => classes.current && [classes.current.id],
-);
+const { data, errorMessage } = useApiQuery(readNews, () => classes.current && [classes.current.id], {
+  ahead: true,
+});
 const checks = computed(() => data.value?.checks);
 const last = computed(() => data.value?.last);
 const findings = computed(() => data.value?.findings);

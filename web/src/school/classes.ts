@@ -11,7 +11,11 @@ export const useClasses = defineStore("classes", () => {
   const current = computed(() => all.value.find((one) => one.id === chosen.value) ?? all.value[0] ?? null);
 
   async function load(): Promise<void> {
-    all.value = (await listClasses()).classes;
+    take((await listClasses()).classes);
+  }
+
+  function take(classes: OwnClass[]): void {
+    all.value = classes;
   }
 
   function choose(id: number): void {
@@ -35,5 +39,5 @@ export const useClasses = defineStore("classes", () => {
   /** Those that a teacher works with; the others were put away. */
   const open = computed(() => all.value.filter((one) => !one.archived));
 
-  return { all, open, current, load, choose, make, renew };
+  return { all, open, current, load, take, choose, make, renew };
 });

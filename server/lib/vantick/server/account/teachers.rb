@@ -7,13 +7,13 @@ module Vantick
       class Teachers < Handler
         ELSEWHERE = "Create the first account on the computer that runs Vantick, at the address it printed there."
         THERE = "There is already an account. Sign in."
+        # What a stranger sees of anybody.
+        NOTHING = { name: nil, first_day: [].freeze, classes: [].freeze }.freeze
 
         def read_session
           first = store.teachers.none?
-          name = teacher && store.teachers.login(teacher)
-          { signed_in: !teacher.nil?, name:, keeper: keeper?,
-            first_start: first, demo: DemoSignIn.shown, time_zone: Store::SchoolDay.zone,
-            first_day: teacher ? store.teachers.first_day(teacher) : [], **countries(first) }
+          { signed_in: !teacher.nil?, keeper: keeper?, **(teacher ? own : NOTHING),
+            first_start: first, demo: DemoSignIn.shown, time_zone: Store::SchoolDay.zone, **countries(first) }
         end
 
         # What was looked at on one device is done on all.
@@ -34,6 +34,12 @@ module Vantick
         end
 
         private
+
+        # With the classes, which every page asks for first.
+        def own
+          { name: store.teachers.login(teacher), first_day: store.teachers.first_day(teacher),
+            classes: Views::ClassesOfTeacher.of(store, teacher) }
+        end
 
         def countries(first)
           english = Core::Wording::English

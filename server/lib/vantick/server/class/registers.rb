@@ -7,13 +7,7 @@ module Vantick
       class Registers < Handler
         include Names
 
-        # Those of the teacher, and those that colleagues share with them or have lent them.
-        def list_classes
-          shared = store.shares.of_account(teacher)
-          own = { of: nil, right: :owning, until: nil }
-          classes = store.classes.all(of: teacher).map { |school_class| { **school_class.to_h, **shared.fetch(school_class.id, own) } }
-          { classes: }
-        end
+        def list_classes = { classes: Views::ClassesOfTeacher.of(store, teacher) }
 
         def make_class
           names = body.children.map { |name| tidy(name) }

@@ -33,8 +33,9 @@ module Vantick
         def chosen(open, seed)
           ahead, now = open.partition { |turn| turn.ahead == 1 }
           next_one = now.empty? ? Core::Desk::TaskSelector.for(@knowledge.learner, seed:, beside: times(ahead)) : nil
-          asked = [*now, *ahead].map { |turn| Knowledge.turn(turn) }.push(*next_one)
-          [*next_one].map { |turn| [turn, false] } + more(asked, AHEAD - ahead.length, seed + 1).map { |turn| [turn, true] }
+          first = [next_one].compact
+          asked = [*now, *ahead].map { |turn| Knowledge.turn(turn) } + first
+          first.map { |turn| [turn, false] } + more(asked, AHEAD - ahead.length, seed + 1).map { |turn| [turn, true] }
         end
 
         # @param open [Array<Hash>]
