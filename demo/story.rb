@@ -57,9 +57,9 @@ module Vantick
       end
 
       def pupil(child)
-        begins = TABLE[:misreadings].select { |_, names| names.include?(child[:name]) }.keys
-        Core::Simulation::Pupil.new(:usual, Random.new(TABLE[:seed] + child[:id]), rates: 0.25..0.5, half: 14..40, misreadings: begins,
-                                                                                   unlearns: TABLE[:unlearns])
+        misreadings = TABLE[:misreadings].select { |_, names| names.include?(child[:name]) }.keys
+        traits = Core::Simulation::Traits.new(rates: 0.25..0.5, half: 14..40, misreadings:, unlearns: TABLE[:unlearns])
+        Core::Simulation::Pupil.new(:usual, Random.new(TABLE[:seed] + child[:id]), traits)
       end
 
       def week(number) = @first + (number * WEEK)

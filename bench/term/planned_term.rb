@@ -15,7 +15,8 @@ module Bench
     # @param lost [Boolean] whether two weeks fall out that nobody foresaw
     # @param steps [Array<Core::Curriculum::Step>, nil] lessons to give, where they are those of another term
     def initialize(kind, seed, teacher, lost:, recap: :chosen, aim: :fives, steps: nil)
-      super(kind, seed, steps ? ->(term) { steps[term.lessons.length] } : teacher, recap:, make: { rates: RATES.fetch(kind), **PUPIL })
+      traits = Core::Simulation::Traits.new(rates: RATES.fetch(kind), **PUPIL)
+      super(kind, seed, steps ? ->(term) { steps[term.lessons.length] } : teacher, recap:, traits:)
       @lost = lost
       @aim = Core::Term::Aim.new(aim)
       @ever = {}

@@ -34,10 +34,10 @@ module Bench
     # @param teacher [#call] what chooses the step of a lesson, from the term so far
     # @param desks [Boolean]
     # @param recap [Symbol] `:chosen`, or `:all` that a step rests on
-    # @param make [Hash] what else its pupils are made with
-    def initialize(kind, seed, teacher, desks: false, recap: :chosen, make: {})
+    # @param traits [Core::Simulation::Traits] of its pupils
+    def initialize(kind, seed, teacher, desks: false, recap: :chosen, traits: Core::Simulation::Traits.new)
       @random = Random.new(seed)
-      @pupils = Array.new(CHILDREN) { Pupil.new(kind, Random.new(@random.rand(2**31)), **make) }
+      @pupils = Array.new(CHILDREN) { Pupil.new(kind, Random.new(@random.rand(2**31)), traits) }
       @answers = @pupils.to_h { |pupil| [pupil, []] }
       @lessons = []
       @weeks = []

@@ -5,7 +5,7 @@ RSpec.describe Vantick::Core::Simulation::Pupil do
   let(:half_past) { step(:half_past) }
   let(:words) { task(:dial_to_words) }
 
-  def pupil(seed = 1, kind: :usual, **how) = described_class.new(kind, Random.new(seed), **how)
+  def pupil(seed = 1, kind: :usual, **how) = described_class.new(kind, Random.new(seed), Vantick::Core::Simulation::Traits.new(**how))
 
   # @return [Float] the share of many of whom it is so
   def share(count = 400, **how) = (1..count).count { |seed| yield pupil(seed, **how) } / count.to_f

@@ -24,23 +24,17 @@ module Vantick
 
         # @param kind [Symbol] of class, one of {CLASSES}
         # @param random [Random]
-        # @param rates [Range, nil] of the chance to learn, where not the class's
-        # @param half [Range] of half-lives, in days; with a power of time they only give its pace
-        # @param longest [Float] half-life, however often it is practised
-        # @param misreadings [Array<Symbol>, nil] those it begins with; by lot where left out
-        # @param unlearns [Float] how readily it gives one up in a lesson, where 1 is usual
-        # @param power [Float] 0..1, how many forget by a power of time
-        def initialize(kind, random, rates: nil, half: 8..30, longest: 150.0, power: 0.4, misreadings: nil, unlearns: 1.0)
+        # @param traits [Traits]
+        def initialize(kind, random, traits = Traits.new)
           @random = random
+          @traits = traits
           own, known = CLASSES.fetch(kind)
-          @rate = random.rand(rates || own)
-          @power = random.rand < power
-          @half = random.rand(half).to_f
-          @longest = longest
+          @rate = random.rand(traits.rates || own)
+          @power = random.rand < traits.power
+          @half = random.rand(traits.half).to_f
           @learned = {}
           BELOW.each_key.with_index { |one, at| learn(one, 0) if random.rand < known * (1.4 - (at * 0.12)) }
-          @misreadings = (misreadings || by_lot).map { |id| Reading::Misreading.find(id) }
-          @unlearns = unlearns
+          @misreadings = (traits.misreadings || by_lot).map { |id| Reading::Misreading.find(id) }
           @own = random.rand(1..4) if random.rand < 0.15
         end
 
@@ -139,13 +133,13 @@ module Vantick
 
         def practise(kind, day, chance, growth)
           half, = @learned[kind]
-          if half && @random.rand < recall(kind, day) then learn(kind, day, [half * growth, @longest].min)
+          if half && @random.rand < recall(kind, day) then learn(kind, day, [half * growth, @traits.longest].min)
           elsif @random.rand < (half ? chance * 1.4 : chance) then learn(kind, day, half || @half)
           end
         end
 
         def unlearn(kind, chance)
-          @misreadings.reject! { |misreading| Pupil.hinders(misreading).include?(kind) && @random.rand < chance * @unlearns }
+          @misreadings.reject! { |misreading| Pupil.hinders(misreading).include?(kind) && @random.rand < chance * @traits.unlearns }
         end
 
         # Some other time, of a make of its own where the child has one.

@@ -11,9 +11,9 @@ module Vantick
         MOST_GROUPS = TeachingNumbers.of(:group_count)
         MOST_CHILDREN = TeachingNumbers.of(:group_children)
         # A group is named for a misreading that so large a part of it has.
-        NAMED_FROM = 0.5
+        NAMED_FROM = TeachingNumbers.of(:group_named_from)
         # Times that show what a group works on.
-        TIMES = 3
+        TIMES = TeachingNumbers.of(:group_times)
 
         # What is known of a child.
         # @!attribute key [Object] any name for the child

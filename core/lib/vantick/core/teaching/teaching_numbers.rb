@@ -13,7 +13,7 @@ module Vantick
         private_constant :PARTS, :ROWS
 
         # @param name [Symbol] such as `:group_minutes`
-        # @return [Integer] in the unit that data/teaching.yml names
+        # @return [Integer, Float] in the unit that data/teaching.yml names
         # @raise [UnknownName]
         # @example
         #   TeachingNumbers.of(:group_minutes) # 30

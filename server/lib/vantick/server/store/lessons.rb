@@ -61,8 +61,8 @@ module Vantick
         # @return [Array<Rows::Lesson>] those that were given, oldest first
         def taught(class_id) = @db[:lessons].where(class_id:).exclude(given_at: nil).order(:given_at, :id).map { |row| read(row) }
 
-        # Lessons back from which the pace of a class is taken (judgement: half a term).
-        PACED = 18
+        # Lessons back from which the pace of a class is taken.
+        PACED = Core::Teaching::TeachingNumbers.of(:paced_lessons)
 
         # @return [Core::Teaching::Pacing] as things took in the lessons that were given last
         def pacing(class_id)
