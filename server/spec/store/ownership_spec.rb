@@ -31,6 +31,17 @@ RSpec.describe Vantick::Server::Store::Ownership do
     expect(described_class.columns(:items, :classes)).to eq(items: [:check_id], checks: [:class_id])
   end
 
+  # A page that no name is read on yet has no child, and is the class's all the same.
+  it "finds the class of a page and of a clock that are no child's" do
+    db[:classes].insert(id: 7, name: "Curlew", made_at: "2026-12-01T08:00:00Z")
+    db[:checks].insert(id: 5, class_id: 7, step: "fives", task: "dial_to_words", code: "AAAA", made_at: "2026-12-01T08:00:00Z")
+    db[:items].insert(id: 3, check_id: 5, position: 0, time: "7:45")
+    db[:scans].insert(id: 2, class_id: 7, name: "stack.pdf", bytes: 1, state: "read", made_at: "2026-12-01T08:00:00Z")
+    db[:scan_pages].insert(id: 4, scan_id: 2, number: 1, state: "unnamed")
+    expect(%i[items scan_pages].map { |table| described_class.rows(db, table, :classes, [7]).count }).to eq([1, 1])
+    expect(described_class.classes(db, :scan_pages, :id, [4])).to eq([7])
+  end
+
   it "says so where rows can be nobody's" do
     expect { described_class.rows(db, :forecasts, :children, [1]) }.to raise_error(ArgumentError, /forecasts belong to none of children/)
   end
