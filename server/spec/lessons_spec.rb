@@ -31,6 +31,11 @@ RSpec.describe Vantick::Server::Plan::Lessons do
     expect(get("#{address}/lessons").body["lessons"].first).to include("id" => lesson["id"], "step" => "fives_to", "minutes" => 40)
   end
 
+  it "say which stages have clocks of their own, and which of them lie on paper" do
+    of = ->(what) { plan.body["stages"].select { |stage| stage[what] }.map { |stage| stage["id"] } }
+    expect({ fresh: of["fresh"], on_paper: of["on_paper"] }).to eq(fresh: %w[show together alone], on_paper: %w[alone exit])
+  end
+
   it "keep their times when the length changes, and say what no longer fits" do
     lesson = plan.body
     shorter = change(lesson, minutes: 25).body
