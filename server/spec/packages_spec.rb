@@ -53,7 +53,8 @@ RSpec.describe Vantick::Server::Check::Packages do
   end
 
   # What a program that knows no clocks says with the package is what a desk here says.
-  Vantick::Core::Tasks::Task.all.select { |task| Vantick::Server::Formats::QtiItem.fits?(task) && task.notation != :hands }.each do |task|
+  played = Vantick::Core::Tasks::Task.all.select { |task| Vantick::Server::Formats::QtiItem.fits?(task) && task.notation != :hands }
+  Thorough.some(played, 5).each do |task|
     it "scores and tells as Vantick would, played by another program: #{task.id}" do
       conventions = Vantick::Core::Wording::Conventions.default
       task.times.each_slice(97).map(&:first).each do |time|

@@ -38,7 +38,7 @@ RSpec.describe Vantick::Server::Store::SchoolFile do
     expect(known[:schemas].keys.map { |key| key.to_s.to_i }).to eq([*1...described_class.newest])
   end
 
-  known[:schemas].each do |key, digest|
+  Thorough.some(known[:schemas].to_a, 12).each do |key, digest|
     version = key.to_s.to_i
 
     it "opens one of version #{version}, with all that was in it, after a copy" do
