@@ -59,7 +59,7 @@ RSpec.describe Vantick::Server::Store::Database do
     expect(answer.body).to include("title" => "Something went wrong", "field" => nil)
     expect(answer.body.to_s).not_to match(/secret|RuntimeError/)
     # The place within Vantick, and no folder of the machine.
-    expect(log.string).to match(%r{\AVantick: RuntimeError at GET /api/classes, in vantick/server/class/registers\.rb:\d+})
+    expect(log.string).to match(%r{\AVantick: RuntimeError at GET /api/classes, in vantick/server/views/\w+\.rb:\d+})
     expect(log.string).not_to include("secret")
   end
 end
