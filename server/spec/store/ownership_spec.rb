@@ -1,7 +1,7 @@
 # frozen_string_literal: true
 
 RSpec.describe Vantick::Server::Store::Ownership do
-  let(:db) { Vantick::Server::Store::Database.open(":memory:").db }
+  let(:db) { store.db }
 
   # The schema itself is asked: a pointer to a class, a child, a check and so on makes an owner.
   it "has each pointer of the school's file that says whose something is" do
