@@ -18,51 +18,67 @@ module Vantick
         NIGHT_TO = 6
         NIGHT_SHARE = 0.2
 
-        # @param step [Step]
-        # @param task [Task]
-        # @param count [Integer] how many times, 1..{MOST} and no more than the step has
-        # @param seed [Integer]
-        # @param avoid [Array<DialTime>] times rather not used, such as yesterday's
-        # @param twelve [Boolean] whether one of many times lies in the hour of twelve
-        # @return [Choice]
-        # @raise [InvalidCount]
-        def self.choose(step:, task:, count:, seed: 0, avoid: [], twelve: true)
-          from(step.pool_for(task), name: step.name, telling: Discrimination.for(step, task), task:, count:, seed:, avoid:, twelve:)
-        end
+        class << self
+          # @param step [Step]
+          # @param task [Task]
+          # @param count [Integer] how many times, 1..{MOST} and no more than the step has
+          # @param seed [Integer]
+          # @param avoid [Array<DialTime>] times rather not used, such as yesterday's
+          # @return [Choice]
+          # @raise [InvalidCount]
+          def choose(step:, task:, count:, seed: 0, avoid: []) = from(TimePool.of_step(step, task), count:, seed:, avoid:)
 
-        # The same from any pool of times.
-        # @param pool [Array<DialTime>]
-        # @param name [String] what the pool is called, for those who ask too much of it
-        # @param thorough [Boolean] whether exchanges are tried; without, times come at once and tell a little less
-        # @param task [Task]
-        # @param count [Integer] how many times, 1..{MOST} and no more than the pool has
-        # @param seed [Integer]
-        # @param avoid [Array<DialTime>] times rather not used
-        # @param telling [Discrimination] what the times of the pool can tell
-        # @param twelve [Boolean] see {.choose}
-        # @return [Choice]
-        # @raise [InvalidCount]
-        def self.from(pool, name:, task:, count:, seed: 0, avoid: [], telling: Discrimination.new(pool, task), thorough: true, twelve: true)
-          most = [MOST, pool.length].min
-          unless count.is_a?(Integer) && (1..most).cover?(count)
-            nearest = count.is_a?(Integer) ? count.clamp(1, most) : most
-            raise InvalidCount.new("Choose 1 to #{most} clocks for #{name.downcase}, not #{count.inspect}.", nearest:)
+          # The same from any pool of times.
+          # @param pool [TimePool]
+          # @param count [Integer] how many times, 1..{MOST} and no more than the pool has
+          # @param seed [Integer]
+          # @param avoid [Array<DialTime>] times rather not used
+          # @param twelve [Boolean] whether one of many times lies in the hour of twelve
+          # @return [Choice]
+          # @raise [InvalidCount]
+          def from(pool, count:, seed: 0, avoid: [], twelve: true)
+            Choice.new(pool.discrimination, chooser(pool, count, seed, avoid, twelve).times)
           end
 
-          chooser = new(telling, Balance.new(Chooser.by_day(pool, count, seed), count, avoid, twelve:), count, Random.new(seed))
-          Choice.new(telling, thorough ? chooser.times : chooser.quick_times)
-        end
+          # The same without exchanges: times come at once and tell a little less.
+          # @param pool [TimePool]
+          # @param count [Integer] as for {.from}
+          # @param seed [Integer]
+          # @param avoid [Array<DialTime>] times rather not used
+          # @param twelve [Boolean] as for {.from}
+          # @return [Choice]
+          # @raise [InvalidCount]
+          def quickly(pool, count:, seed: 0, avoid: [], twelve: true)
+            Choice.new(pool.discrimination, chooser(pool, count, seed, avoid, twelve).quick_times)
+          end
 
-        # Of the times of a day, few lie at night, when nobody is up to tell them.
-        # @param pool [Array<DialTime, DayTime>]
-        # @param count [Integer] how many of them are wanted
-        # @param seed [Integer]
-        # @return [Array<DialTime, DayTime>]
-        def self.by_day(pool, count, seed)
-          night = pool.select { |time| time.is_a?(Dial::DayTime) && time.hour.between?(0, NIGHT_TO - 1) }
-          return pool if night.empty? || night.length == pool.length || pool.length - night.length < count
+          # Of the times of a day, few lie at night, when nobody is up to tell them.
+          # @param times [Array<DialTime, DayTime>]
+          # @param count [Integer] how many of them are wanted
+          # @param seed [Integer]
+          # @return [Array<DialTime, DayTime>]
+          def by_day(times, count, seed)
+            night = times.select { |time| time.is_a?(Dial::DayTime) && time.hour.between?(0, NIGHT_TO - 1) }
+            return times if night.empty? || night.length == times.length || times.length - night.length < count
 
-          pool - night + night.sample((count * NIGHT_SHARE).floor, random: Random.new(seed))
+            times - night + night.sample((count * NIGHT_SHARE).floor, random: Random.new(seed))
+          end
+
+          private
+
+          def chooser(pool, count, seed, avoid, twelve)
+            enough(pool, count)
+            balance = Balance.new(by_day(pool.times, count, seed), count, avoid, twelve:)
+            new(pool.discrimination, balance, count, Random.new(seed))
+          end
+
+          def enough(pool, count)
+            most = [MOST, pool.times.length].min
+            return if count.is_a?(Integer) && (1..most).cover?(count)
+
+            nearest = count.is_a?(Integer) ? count.clamp(1, most) : most
+            raise InvalidCount.new("Choose 1 to #{most} clocks for #{pool.name.downcase}, not #{count.inspect}.", nearest:)
+          end
         end
 
         # @param telling [Discrimination] which pairs each time keeps apart

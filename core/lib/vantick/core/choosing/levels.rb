@@ -24,7 +24,7 @@ module Vantick
           # @return [Array<Choice>] three, easiest first, no time in two of them
           # @raise [InvalidCount]
           def choose(step:, task:, count:, seed: 0, avoid: [])
-            pools(step, task).map { |pool| Chooser.from(pool, name: step.name, task:, count:, seed:, avoid:) }
+            pools(step, task).map { |times| Chooser.from(TimePool.new(times, step.name, task), count:, seed:, avoid:) }
           end
 
           # @param step [Step]

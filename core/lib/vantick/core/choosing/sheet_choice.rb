@@ -154,9 +154,7 @@ module Vantick
         end
 
         def chosen(seed, avoid, thorough:)
-          pool = @step.pool_for(@task)
-          telling = Discrimination.for(@step, @task)
-          choice = Chooser.from(pool, name: @step.name, task: @task, count: @count, seed:, avoid:, telling:, thorough:)
+          choice = Chooser.public_send(thorough ? :from : :quickly, TimePool.of_step(@step, @task), count: @count, seed:, avoid:)
           choice.times.map { |time| item(time) }
         end
 

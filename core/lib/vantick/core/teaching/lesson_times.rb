@@ -87,8 +87,8 @@ module Vantick
           count = [wanted, pool.length, Choosing::Chooser::MOST].min
           return [] unless count.positive?
 
-          task, telling = question_source(pool)
-          chosen = Choosing::Chooser.from(pool, name: @step.name, task:, count:, seed: @seed, telling:, thorough:, twelve:).times
+          pool = Choosing::TimePool.new(pool, @step.name, *question_source(pool))
+          chosen = Choosing::Chooser.public_send(thorough ? :from : :quickly, pool, count:, seed: @seed, twelve:).times
           @used.concat(chosen)
           chosen
         end
