@@ -21,6 +21,13 @@ RSpec.describe Vantick::Core::Wording::Conventions do
 
   def say(text, names) = Vantick::Core::Wording::Phrase.usual(time(text), described_class.parse(names))
 
+  it "are other conventions where they are those of a child, and stay so when one is changed" do
+    polish = described_class.default.of_child(home: Vantick::Core::Wording::HomeLanguage.find(:pl))
+    expect(polish).not_to eq(described_class.default)
+    expect(polish.of_child).to eq(described_class.default)
+    expect(polish.with(other_words: :other_words_not_accepted)).to have_attributes(home: polish.home, other_words: :other_words_not_accepted)
+  end
+
   it "changes the words" do
     expect(say("7:45", "of")).to eq("quarter of eight")
     expect(say("7:45", "till,plain")).to eq("fifteen till eight")

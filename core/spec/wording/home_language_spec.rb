@@ -26,8 +26,16 @@ RSpec.describe Vantick::Core::Wording::HomeLanguage do
     it "takes #{text} for #{time} in #{task} as #{verdict} where #{home || 'English'} is spoken at home" do
       language = home && described_class.find(home)
       asked = { task: core::Tasks::Task.find(task), time: core::Dial::DialTime.parse(time) }
-      expect(core::Marking::Marker.mark(**asked, text:, home: language).verdict).to eq(verdict)
+      conventions = Vantick::Core::Wording::Conventions.default.of_child(home: language)
+      expect(core::Marking::Marker.mark(**asked, text:, conventions:).verdict).to eq(verdict)
     end
+  end
+
+  it "makes no mistake right that is to be spotted" do
+    conventions = core::Wording::Conventions.default.of_child(home: described_class.find(:pl))
+    asked = { task: task(:spot_mistake), time: time("7:30"), said: "half past eight", conventions: }
+    mark = ->(text) { core::Marking::Marker.mark(**asked, text:).verdict }
+    expect(["next_hour_early; half past seven", "next_hour_early; half past eight"].map(&mark)).to eq(%i[right misread])
   end
 
   it "is met at devices with both ways of saying it" do

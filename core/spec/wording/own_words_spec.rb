@@ -18,8 +18,9 @@ RSpec.describe Vantick::Core::Wording::OwnWords do
 
   it "is looked at in words alone, where an answer cannot be read, and counts as a slip of spelling" do
     own = described_class.from([["ten past fine", "ten past five"]])
+    conventions = core::Wording::Conventions.default.of_child(own: -> { own })
     mark = lambda do |text, time, task = :dial_to_words|
-      core::Marking::Marker.mark(task: core::Tasks::Task.find(task), time: core::Dial::DialTime.parse(time), text:, own: -> { own })
+      core::Marking::Marker.mark(task: core::Tasks::Task.find(task), time: core::Dial::DialTime.parse(time), text:, conventions:)
     end
     expect(mark["ten past fine", "5:10"]).to have_attributes(verdict: :right_writing_slip, slips: [:spelling], read_as: "ten past five")
     expect(mark["ten past fine", "9:10"].verdict).to eq(:unexplained)

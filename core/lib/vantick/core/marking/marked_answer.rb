@@ -41,15 +41,13 @@ module Vantick
         # @param task [Tasks::Task]
         # @param time [DialTime, DayTime] that was asked
         # @param verdict [Symbol] one of {VERDICTS}
-        # @param misreadings [Array<Symbol>] that explain it
-        # @param slips [Array<Symbol>] some of {ParsedAnswer::SLIPS}
-        # @param more [Hash{Symbol => Object}] other parts by name
+        # @param more [Hash{Symbol => Object}] other parts by name; what is left out is empty, and an answer is accepted
         # @raise [ArgumentError] where there is no such verdict or part
-        def initialize(task:, time:, verdict:, misreadings: [], slips: [], **more)
+        def initialize(task:, time:, verdict:, **more)
           raise ArgumentError, "no verdict: #{verdict}" unless VERDICTS.include?(verdict)
 
-          super(task:, time:, verdict:, misreadings: misreadings.dup.freeze, slips: slips.dup.freeze,
-                read_as: "", read_short: "", accepted: true, **more)
+          lists = %i[misreadings slips].to_h { |name| [name, more.fetch(name, []).dup.freeze] }
+          super(task:, time:, verdict:, read_as: "", read_short: "", accepted: true, **more, **lists)
           freeze
         end
 

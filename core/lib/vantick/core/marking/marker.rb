@@ -8,26 +8,24 @@ module Vantick
         # @param task [Tasks::Task]
         # @param time [DialTime, DayTime] what was shown
         # @param text [String] the answer exactly as given
-        # @param conventions [Conventions]
+        # @param conventions [Conventions] the class's, or those of one child of it, see {Wording::Conventions#of_child}
         # @param said [String, nil] what someone said the dial shows, where a mistake is to be spotted
-        # @param home [Wording::HomeLanguage, nil] what the child speaks at home: half past with the hour that comes is no mistake, where it
-        #   has that
-        # @param own [Proc, nil] gives the {Wording::OwnWords} of the child, where the answer cannot be read without them
         # @return [MarkedAnswer]
         # @raise [AnswerTooLong, InvalidSaid]
-        def self.mark(task:, time:, text:, conventions: Wording::Conventions.default, said: nil, home: nil, own: nil)
-          marked = judged(task:, time:, text:, conventions:, said:, home:)
-          known = own.call.read(text) if own && marked.verdict == :unreadable && task.notation == :words
-          known ? judged(task:, time:, text: known, conventions:, said:, home:).misspelt : marked
+        def self.mark(task:, time:, text:, conventions: Wording::Conventions.default, said: nil)
+          marked = judged(task:, time:, text:, conventions:, said:)
+          known = conventions.own&.call&.read(text) if marked.verdict == :unreadable && task.notation == :words
+          known ? judged(task:, time:, text: known, conventions:, said:).misspelt : marked
         end
 
-        def self.judged(task:, time:, text:, conventions:, said:, home:)
+        def self.judged(task:, time:, text:, conventions:, said:)
           return MarkedAnswer.unread(task, time, text) if task.tolerance_minutes.zero? && Wording::AnswerReader.not_yet?(text)
 
           case task.notation
-          when :mistake then MistakeMarker.mark(task:, time:, text:, conventions:, said:)
+          # What someone said is a mistake, whatever the child speaks at home.
+          when :mistake then MistakeMarker.mark(task:, time:, text:, conventions: conventions.of_child, said:)
           when :hands then HandsMarker.mark(task:, time:, text:)
-          when :digits, :words then TimeMarker.mark(task:, time:, text:, conventions:, home:)
+          when :digits, :words then TimeMarker.mark(task:, time:, text:, conventions:)
           else PartMarker.mark(task:, time:, text:, conventions:)
           end
         end

@@ -13,15 +13,14 @@ module Vantick
           # @param time [DialTime] what was shown
           # @param text [String] the answer exactly as given
           # @param conventions [Conventions]
-          # @param home [Wording::HomeLanguage, nil]
           # @return [MarkedAnswer]
           # @raise [AnswerTooLong]
-          def mark(task:, time:, text:, conventions:, home: nil)
+          def mark(task:, time:, text:, conventions:)
             givens = givens(task, time, text, conventions)
             return beyond(task, time, text) || MarkedAnswer.unread(task, time, text) if givens.empty?
             return MarkedAnswer.unread(task, time, text) if nought_left_out?(givens, time)
 
-            right = right_one(givens, task, time, home)
+            right = right_one(givens, task, time, conventions.home)
             return wrong(task, time, cleanest(givens), conventions) unless right
 
             copy?(task, right) ? copied(task, time, right, conventions) : right(task, time, right, conventions)

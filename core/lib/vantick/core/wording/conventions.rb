@@ -36,13 +36,22 @@ module Vantick
           end
         end
 
+        # @return [HomeLanguage, nil] of the child, where they are those of one child
+        attr_reader :home
+        # @return [Proc, nil] gives the {OwnWords} of that child
+        attr_reader :own
+
+        # @param home [HomeLanguage, nil] see {#of_child}
+        # @param own [Proc, nil] see {#of_child}
         # @param choices [Hash{Symbol => Symbol, String}] by convention; what is left out is the default
         # @raise [UnknownName] by the convention or choice that there is not
-        def initialize(**choices)
+        def initialize(home: nil, own: nil, **choices)
           unknown = choices.keys.find { |id| !TABLE.key?(id.to_sym) }
           raise UnknownName.new("convention", unknown, TABLE.keys, field: :conventions) if unknown
 
           @choices = TABLE.to_h { |id, known| [id, chosen(id, choices[id], known)] }.freeze
+          @home = home
+          @own = own
           freeze
         end
 
@@ -60,15 +69,26 @@ module Vantick
         # @param choices [Hash{Symbol => Symbol, String}]
         # @return [Conventions] these changed, all others as they are
         # @raise [UnknownName]
-        def with(**choices) = Conventions.new(**to_h, **choices.transform_keys(&:to_sym))
+        def with(**choices) = Conventions.new(home:, own:, **to_h, **choices.transform_keys(&:to_sym))
+
+        # @param home [HomeLanguage, nil] what the child speaks at home: half past with the hour that comes is no mistake, where it has that
+        # @param own [Proc, nil] gives the {OwnWords} of the child; it is asked where an answer cannot be read without them
+        # @return [Conventions] the same, as answers of one child are marked with them
+        # @example
+        #   Conventions.default.of_child(home: HomeLanguage.find(:pl)).home.name # "Polish"
+        def of_child(home: nil, own: nil) = Conventions.new(home:, own:, **to_h)
 
         # @return [Hash{Symbol => Symbol}]
         def to_h = @choices
 
-        def ==(other) = other.is_a?(Conventions) && to_h == other.to_h
+        def ==(other) = other.is_a?(Conventions) && parts == other.parts
         alias eql? ==
 
-        def hash = [Conventions, to_h].hash
+        def hash = [Conventions, *parts].hash
+
+        protected
+
+        def parts = [to_h, home, own]
 
         private
 

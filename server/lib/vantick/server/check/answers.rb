@@ -58,7 +58,8 @@ module Vantick
         end
 
         def mark(item, row, conventions, home)
-          Store::MarkedAnswers.typed(item, row[:answer], conventions, home:, own: -> { store.own_words.of(row[:child_id]) })
+          own = -> { store.own_words.of(row[:child_id]) }
+          Store::MarkedAnswers.typed(item, row[:answer], conventions.of_child(home:, own:))
         end
 
         def item_of(check)

@@ -92,7 +92,7 @@ module Vantick
         # @raise [Store::Missing, Core::Error]
         def take(turn_id, given, late:)
           turn = open.find { |one| one.id == turn_id } || @turns.find(seat, turn_id)
-          given = Submission.new(turn, given, turns: @turns, conventions:, home: adjustments.home)
+          given = Submission.new(turn, given, turns: @turns, conventions: conventions.of_child(home: adjustments.home))
           return again(turn, given) if turn.tries.positive? && given.before?
           raise Store::Turns::Answered if turn.done_at
 

@@ -8,15 +8,13 @@ module Vantick
         # @param turn [Store::Rows::Turn]
         # @param answers [Array<Hash>] each with `id`, `item_id` and `answer`
         # @param turns [Store::Turns]
-        # @param conventions [Core::Wording::Conventions]
+        # @param conventions [Core::Wording::Conventions] of the child
         # @raise [Core::Error] where they belong to another task
-        # @param home [Core::Wording::HomeLanguage, nil] of the child
-        def initialize(turn, answers, turns:, conventions:, home: nil)
+        def initialize(turn, answers, turns:, conventions:)
           @turn = turn
           @answers = answers
           @turns = turns
           @conventions = conventions
-          @home = home
           return if answers.map { |answer| answer[:item_id] }.sort == turn.item_ids.sort
 
           raise Core::Error.new("These answers belong to another task.", field: :answers)
@@ -38,7 +36,7 @@ module Vantick
           @turn.items.map do |item|
             task = Core::Tasks::Task.find(item.task)
             Core::Marking::Marker.mark(task:, time: task.parse_time(item.time), text: texts.fetch(item.id), said: item.said,
-                                       conventions: @conventions, home: @home)
+                                       conventions: @conventions)
           end
         end
 

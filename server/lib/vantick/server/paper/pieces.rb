@@ -57,8 +57,8 @@ module Vantick
         def marked(check, piece, text)
           item = check.items.find { |one| one.id == piece.item_id }
           home = store.register.adjustments_of(piece.child_id).home
-          conventions = store.classes.conventions(check.class_id)
-          Store::MarkedAnswers.typed(item, text, conventions, home:, own: -> { store.own_words.of(piece.child_id) })
+          conventions = store.classes.conventions(check.class_id).of_child(home:, own: -> { store.own_words.of(piece.child_id) })
+          Store::MarkedAnswers.typed(item, text, conventions)
         end
 
         def piece_json(piece)

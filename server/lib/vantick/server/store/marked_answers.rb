@@ -20,21 +20,19 @@ module Vantick
 
         # @param item [Rows::Item]
         # @param text [String] as it was typed
-        # @param conventions [Core::Wording::Conventions]
-        # @param home [Core::Wording::HomeLanguage, nil] of the child
-        # @param own [Proc, nil] gives the {Core::Wording::OwnWords} of the child, where the answer cannot be read without them
+        # @param conventions [Core::Wording::Conventions] of the class or of one child
         # @return [Core::Marking::MarkedAnswer]
         # @raise [Core::AnswerTooLong]
-        def self.judged(item, text, conventions, home: nil, own: nil)
+        def self.judged(item, text, conventions)
           task = Core::Tasks::Task.find(item.task)
-          Core::Marking::Marker.mark(task:, time: task.parse_time(item.time), text:, said: item.said, conventions:, home:, own:)
+          Core::Marking::Marker.mark(task:, time: task.parse_time(item.time), text:, said: item.said, conventions:)
         end
 
         # What a teacher types: of a drawing it is a picture's number, which the page sends as angles, or a sign for none or unclear.
         # @return [Core::Marking::MarkedAnswer] as {judged}
         # @raise [Core::Error] for letters in the place of a drawing, which nobody could have drawn
-        def self.typed(item, text, conventions, home: nil, own: nil)
-          marked = judged(item, text, conventions, home:, own:)
+        def self.typed(item, text, conventions)
+          marked = judged(item, text, conventions)
           return marked unless marked.verdict == :unreadable && marked.task.notation == :hands && text.strip != UNCLEAR
 
           raise Core::Error.new(DRAWN, field: :answer)
