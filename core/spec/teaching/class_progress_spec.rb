@@ -18,7 +18,7 @@ RSpec.describe Vantick::Core::Teaching::ClassProgress do
 
   def progress(*children)
     answered = children.each.with_index(1).to_h { |answers, id| [id, asked(answers)] }
-    described_class.new(answered, today: 0, lessons: [])
+    described_class.new(answered, today: 0)
   end
 
   it "tells what a child has become secure on in a week" do

@@ -18,7 +18,8 @@ RSpec.describe Vantick::Core::Teaching::Order do
   end
 
   it "is the order of what is suggested, and of a plan" do
-    progress = core::Teaching::ClassProgress.new((1..5).to_h { |key| [key, []] }, today: 1, order: order[first_step: :oclock_first])
+    conventions = core::Wording::Conventions.new(first_step: :oclock_first)
+    progress = core::Teaching::ClassProgress.new((1..5).to_h { |key| [key, []] }, today: 1, conventions:)
     expect(progress.next_step.step.id).to eq(:oclock)
     goal = core::Term::Goal.new(aim: core::Term::Aim.new(:half_past), day: 8)
     days = { first: 1, last: 8, weekdays: core::Term::Days::WEEK.to_h { |day| [day, 40] } }

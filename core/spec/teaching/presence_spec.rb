@@ -44,9 +44,9 @@ RSpec.describe Vantick::Core::Teaching::Presence do
   describe "for a class" do
     let(:lesson) { Vantick::Core::Teaching::SchemeOfWork::GivenLesson.new(step: Vantick::Core::Curriculum::Step.find(:fives_past), day: 7) }
 
-    def state(key, **said)
-      presence = described_class.new(asked, **said)
-      found = Vantick::Core::Teaching::ClassProgress.new(asked, today: 9, lessons: [lesson], presence:)
+    def state(key, **presence)
+      record = Vantick::Core::Teaching::ClassRecord.new(lessons: [lesson], **presence)
+      found = Vantick::Core::Teaching::ClassProgress.new(asked, today: 9, record:)
       found.by_child.fetch(key).states.fetch(lesson.step)
     end
 

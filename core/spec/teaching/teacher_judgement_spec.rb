@@ -8,7 +8,8 @@ RSpec.describe Vantick::Core::Teaching::TeacherJudgement do
   def class_of(asked: {}, said: {}, today: 10)
     names = %i[ana bo cem]
     answers = names.to_h { |name| [name, asked.fetch(name, [])] }
-    Vantick::Core::Teaching::ClassProgress.new(answers, today:, said: names.to_h { |name| [name, said.fetch(name, [])] })
+    record = Vantick::Core::Teaching::ClassRecord.new(judgements: said)
+    Vantick::Core::Teaching::ClassProgress.new(answers, today:, record:)
   end
 
   def say(step, known, day: 10) = [described_class.new(step:, known:, day:)]

@@ -22,7 +22,9 @@ module TermHelpers
 
   def given(id, day) = Vantick::Core::Teaching::SchemeOfWork::GivenLesson.new(step: step(id), day:)
 
-  def progress(by_child, today:, lessons: []) = Vantick::Core::Teaching::ClassProgress.new(by_child, today:, lessons:)
+  def progress(by_child, today:, lessons: [])
+    Vantick::Core::Teaching::ClassProgress.new(by_child, today:, record: Vantick::Core::Teaching::ClassRecord.new(lessons:))
+  end
 
   def goal(aim, day) = Vantick::Core::Term::Goal.new(aim: Vantick::Core::Term::Aim.new(aim), day:)
 

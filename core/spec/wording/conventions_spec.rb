@@ -25,7 +25,8 @@ RSpec.describe Vantick::Core::Wording::Conventions do
     polish = described_class.default.of_child(home: Vantick::Core::Wording::HomeLanguage.find(:pl))
     expect(polish).not_to eq(described_class.default)
     expect(polish.of_child).to eq(described_class.default)
-    expect(polish.with(other_words: :other_words_not_accepted)).to have_attributes(home: polish.home, other_words: :other_words_not_accepted)
+    expect(polish.with(other_words: :other_words_not_accepted)).to have_attributes(home: polish.home,
+                                                                                   other_words: :other_words_not_accepted)
   end
 
   it "changes the words" do

@@ -14,6 +14,12 @@ module Vantick
         CHOICES = TABLE[:wanted].transform_values { |ways| ways.map(&:to_sym).freeze }.freeze
         WANTED = CHOICES.values.first
 
+        # @param conventions [Wording::Conventions] of a class
+        # @return [Array<Symbol>] ways that a step wants in it
+        # @example
+        #   States.wanted(Wording::Conventions.default) # [:say, :write]
+        def self.wanted(conventions) = CHOICES.fetch(conventions.secure_means)
+
         # @param wanted [Array<Symbol>] ways that a step wants in this class
         def initialize(wanted = WANTED)
           @wanted = wanted

@@ -23,20 +23,16 @@ module Vantick
 
         # @param by_child [Hash{Object => Array<Curriculum::ItemResponse>}] oldest first; a key is any name for a child
         # @param today [Integer] in the same count of days
-        # @param lessons [Array<SchemeOfWork::GivenLesson>] that are known to have been given
-        # @param said [Hash{Object => Array<TeacherJudgement>}] by child, what a teacher says it knows, or does not yet
-        # @param presence [Presence] who was away, and who came later
-        # @param wanted [Array<Symbol>] ways that a step wants in this class
-        # @param order [Order] in which this class goes up
-        def initialize(by_child, today:, lessons: [], said: {}, presence: Presence.new(by_child), wanted: Knowing::States::WANTED,
-                       order: Order.usual)
-          @order = order
+        # @param record [ClassRecord] what is known beside the answers
+        # @param conventions [Wording::Conventions] of the class: in which order it goes up, and what secure means in it
+        def initialize(by_child, today:, record: ClassRecord.new, conventions: Wording::Conventions.default)
+          @order = Order.new(conventions)
           @today = today
           @asked = by_child
-          @said = said
-          @presence = presence
-          @wanted = wanted
-          @lessons = SchemeOfWork.lessons(by_child, lessons).freeze
+          @judgements = record.judgements
+          @presence = Presence.new(by_child, away: record.away, since: record.since)
+          @wanted = Knowing::States.wanted(conventions)
+          @lessons = SchemeOfWork.lessons(by_child, record.lessons).freeze
           @by_child = by_child.to_h { |key, asked| [key, progress(key, asked)] }.freeze
         end
 
@@ -148,7 +144,7 @@ module Vantick
         def away = @presence.away
 
         # @return [Offered] whether it should be found out where children are, and of whom
-        def offered = @offered ||= Offered.of(@asked, @said, @today)
+        def offered = @offered ||= Offered.of(@asked, @judgements, @today)
 
         # @param kinds [Array<Symbol>]
         # @return [Array<Teaching::Start>] where a forecast begins
@@ -158,7 +154,7 @@ module Vantick
 
         def progress(key, asked)
           there = lessons.select { |lesson| @presence.there?(key, lesson.day) }
-          ChildProgress.new(asked, today: @today, lessons: there, said: @said.fetch(key, []), wanted: @wanted)
+          ChildProgress.new(asked, today: @today, lessons: there, said: @judgements.fetch(key, []), wanted: @wanted)
         end
 
         def course = @course ||= SchemeOfWork.new(expected, lessons, ladder: order.of(Curriculum::Step.with_times))

@@ -57,7 +57,7 @@ module Vantick
           answers = @store.answers.of_child(@seat.child_id)
           asked = answers.map { |answer| Store::ProgressCache.item_response(answer, conventions) }
           turns = @store.turns.of_round(@seat).reject { |turn| turn.done_at.nil? }.map { |turn| Knowledge.turn(turn) }
-          own = Core::Teaching::ChildProgress.new(asked, today: Store::SchoolDay.today, wanted: Store::ProgressCache.wanted(conventions))
+          own = Core::Teaching::ChildProgress.new(asked, today: Store::SchoolDay.today, wanted: Core::Knowing::States.wanted(conventions))
           Core::Desk::Learner.new(step: step(turns), answers: asked.map(&:marked), belief: own.diagnosis, turns:, ceiling:,
                                   states: own.states, day_times: Core::Wording::DayPlace.times(school_class.day),
                                   review_due: own.review_due, baseline: baseline(answers, asked, school_class))

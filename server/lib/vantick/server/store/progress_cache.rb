@@ -10,6 +10,15 @@ module Vantick
         KEPT = ResultCache.new
         YEARS = ResultCache.new
         DAYS = ResultCache.new
+
+        # @!attribute record [Core::Teaching::ClassRecord]
+        # @!attribute checks [Hash{Integer => Hash}] by check how it was answered, see {Checks#ways}
+        Known = Struct.new(:record, :checks) do
+          # @param day [Integer] a Julian day
+          # @return [Known] without lessons after it
+          def until(day) = Known.new(record.until(day), checks)
+        end
+
         # @param school_class [Rows::SchoolClass]
         # @param store [Store::Database]
         # @param today [Integer] the Julian day of today
@@ -62,8 +71,7 @@ module Vantick
         # @return [Core::Teaching::ClassProgress]
         def self.of_day(school_class, store, day)
           answers = store.answers.of_class(school_class.id, limit: nil).select { |answer| SchoolDay.jd(answer.answered_at) <= day }
-          known = known(store, school_class)
-          known = { **known, lessons: known[:lessons].select { |lesson| lesson.day <= day } }
+          known = known(store, school_class).until(day)
           made_of = [answers, known, day, school_class.slice(:children, :conventions)]
           DAYS.of([store.object_id, school_class.id], made_of) { build(school_class, answers, day, known) }
         end
@@ -73,8 +81,7 @@ module Vantick
         # @return [Core::Teaching::ClassProgress]
         def self.of_answers(child, school_class, store, answers, today:)
           alone = school_class.with(children: [Rows::ChildName.of(child)].freeze)
-          known = known(store, alone)
-          build(alone, answers, today, { **known, lessons: known[:lessons].select { |lesson| lesson.day <= today } })
+          build(alone, answers, today, known(store, alone).until(today))
         end
 
         # What is believed of a child but for its answers to one check.
@@ -86,12 +93,13 @@ module Vantick
         end
 
         # What is known beside the answers.
-        # @return [Hash] `lessons`, `said`, `away` and `since` by child, and by check how it was answered
+        # @return [Known]
         def self.known(store, school_class)
           ids = school_class.children.map(&:id)
           since = store.register.joined_later(school_class.id).slice(*ids).transform_values { |at| SchoolDay.jd(at) }
-          { lessons: lessons(store, school_class.id), said: judgements(store, school_class.children), away: store.away.of(ids), since:,
-            checks: store.checks.ways(ids) }
+          record = Core::Teaching::ClassRecord.new(lessons: lessons(store, school_class.id), since:, away: store.away.of(ids),
+                                                   judgements: judgements(store, school_class.children))
+          Known.new(record, store.checks.ways(ids))
         end
         private_class_method :known
 
@@ -110,12 +118,9 @@ module Vantick
           conventions = school_class.wording
           by_child = answers.group_by(&:child_id)
           answered = school_class.children.to_h do |child|
-            [child.id, by_child.fetch(child.id, []).map { |answer| item_response(answer, conventions, known[:checks]) }]
+            [child.id, by_child.fetch(child.id, []).map { |answer| item_response(answer, conventions, known.checks) }]
           end
-          presence = Core::Teaching::Presence.new(answered, **known.slice(:away, :since))
-          Core::Teaching::ClassProgress.new(answered, today:, presence:, wanted: ProgressCache.wanted(conventions),
-                                                              order: Core::Teaching::Order.new(conventions),
-                                                      **known.slice(:lessons, :said))
+          Core::Teaching::ClassProgress.new(answered, today:, record: known.record, conventions:)
         end
         private_class_method :build
 
@@ -139,10 +144,6 @@ module Vantick
 
         def self.given_lesson(step, day) = Core::Teaching::SchemeOfWork::GivenLesson.new(step: Core::Curriculum::Step.find(step), day:)
         private_class_method :whole, :given_lesson
-
-        # @param conventions [Core::Wording::Conventions]
-        # @return [Array<Symbol>] ways of asking that a step wants in this class
-        def self.wanted(conventions) = Core::Knowing::States::CHOICES.fetch(conventions.secure_means)
 
         # @param checks [Hash{Integer => Hash}] see {Checks#ways}
         # @return [Core::Curriculum::ItemResponse]
