@@ -85,7 +85,7 @@ module Vantick
     def at(days_ago) = (@now - (days_ago * DAY)).utc.iso8601
 
     def make_class(made_at)
-      @class = @store.classes.add(name: TABLE[:name], school: TABLE[:school], names: TABLE[:children], made_at:, made_up: true)
+      @class = @store.classes.add(name: TABLE[:name], school: TABLE[:school], names: TABLE[:children], made_at:, made_up: 1)
       @store.classes.change(@class[:id], day: Core::Wording::DayFacts.day(TABLE[:day]))
     end
 

@@ -116,7 +116,7 @@ module Vantick
         count = [CHECKED, step.pool_for(task).length].min
         times = Core::Choosing::Chooser.choose(step:, task:, count:, seed: date.jd).times.map(&:to_s)
         made = @store.checks.add(class_id: @class.id, step: step.id.to_s, task: task.id.to_s, times:, made_at: moment(date))
-        rows = here.flat_map { |child, pupil| answers(made, task, child, pupil, date, **odd) }
+        rows = here.flat_map { |child, pupil| answers(made, task, [child, pupil], date, **odd) }
         @store.answers.add_all(rows, answered_at: moment(date))
         made
       end
@@ -128,7 +128,7 @@ module Vantick
         @store.desks.close(desk.id, (at + (20 * 60)).iso8601)
       end
 
-      def answers(check, task, child, pupil, date, scrawls: {})
+      def answers(check, task, (child, pupil), date, scrawls: {})
         check[:items].each.with_index(1).map do |item, number|
           time = task.parse_time(item[:time])
           text = written(child, number, task.write(pupil.answer(time, task, date.jd - @first.jd)), scrawls)

@@ -30,15 +30,15 @@ module Bench
     end
 
     def planned_makes(seed)
-      KINDS.product((1..Sizes[:planned_seeds]).map do |more|
-        (seed * 100) + more
-      end).map { |kind, one| [kind, one, one.even?] }
+      seeds = (1..Sizes[:planned_seeds]).map { |more| (seed * 100) + more }
+      KINDS.product(seeds).map { |kind, one| [kind, one, one.even?] }
     end
 
     # The same lessons once more, with another recap.
     def with_recap(seed, teacher, recap)
       planned_terms(seed, teacher).map do |make, term|
-        PlannedTerm.new(make[0], make[1], nil, lost: make[2], recap:, steps: term.lessons.map(&:step)).run
+        steps = term.lessons.map(&:step)
+        PlannedTerm.new(make[0], make[1], ->(other) { steps[other.lessons.length] }, lost: make[2], recap:).run
       end
     end
 

@@ -9,16 +9,15 @@ module Bench
     RATES = { behind: 0.2..0.35, usual: 0.25..0.5, ahead: 0.4..0.7, uneven: 0.2..0.7 }.freeze
     KNOWN = Core::Term::NUMBERS[:knows]
     LOST = (15..28)
+    AIM = :fives
 
     attr_reader :aim, :ever
 
     # @param lost [Boolean] whether two weeks fall out that nobody foresaw
-    # @param steps [Array<Core::Curriculum::Step>, nil] lessons to give, where they are those of another term
-    def initialize(kind, seed, teacher, lost:, recap: :chosen, aim: :fives, steps: nil)
-      traits = Core::Simulation::Traits.new(rates: RATES.fetch(kind), **PUPIL)
-      super(kind, seed, steps ? ->(term) { steps[term.lessons.length] } : teacher, recap:, traits:)
+    def initialize(kind, seed, teacher, lost:, recap: :chosen)
+      super(kind, seed, teacher, recap:)
       @lost = lost
-      @aim = Core::Term::Aim.new(aim)
+      @aim = Core::Term::Aim.new(AIM)
       @ever = {}
     end
 
@@ -71,6 +70,8 @@ module Bench
     def kept(after = 0) = @ever.keys.count { |pupil, step| pupil.knows?(step, day + after) } / [@ever.length, 1].max.to_f
 
     private
+
+    def traits(kind) = Core::Simulation::Traits.new(rates: RATES.fetch(kind), **PUPIL)
 
     def give(step)
       super

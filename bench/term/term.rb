@@ -34,10 +34,9 @@ module Bench
     # @param teacher [#call] what chooses the step of a lesson, from the term so far
     # @param desks [Boolean]
     # @param recap [Symbol] `:chosen`, or `:all` that a step rests on
-    # @param traits [Core::Simulation::Traits] of its pupils
-    def initialize(kind, seed, teacher, desks: false, recap: :chosen, traits: Core::Simulation::Traits.new)
+    def initialize(kind, seed, teacher, desks: false, recap: :chosen)
       @random = Random.new(seed)
-      @pupils = Array.new(CHILDREN) { Pupil.new(kind, Random.new(@random.rand(2**31)), traits) }
+      @pupils = Array.new(CHILDREN) { Pupil.new(kind, Random.new(@random.rand(2**31)), traits(kind)) }
       @answers = @pupils.to_h { |pupil| [pupil, []] }
       @lessons = []
       @weeks = []
@@ -86,6 +85,9 @@ module Bench
     end
 
     private
+
+    # @return [Core::Simulation::Traits] of its pupils
+    def traits(_kind) = Core::Simulation::Traits.new
 
     # Who did not answer on the day of a lesson was away.
     def there_for(asked)

@@ -14,19 +14,17 @@ module Bench
 
     attr_reader :lessons, :answers, :day, :children, :aim, :count
 
-    # @param family [Symbol] one of {Children::FAMILIES}
-    # @param kind [Symbol] one of {Children::CLASSES}
+    # @param make [Array(Symbol, Symbol)] of its children: one of {Children::FAMILIES}, and one of {Children::CLASSES}
     # @param teacher [#call] what chooses the step of a lesson, from the unit so far
     # @param aim [Symbol] the step that is to be known
     # @param count [Integer] lessons
-    # @param aim_after [Integer] lessons to the aim's day
-    def initialize(family, kind, seed, teacher, aim: :fives, count: LESSONS, aim_after: count)
+    def initialize(make, seed, teacher, aim: :fives, count: LESSONS)
+      family, kind = make
       @random = Random.new(seed)
       @children = Children::FAMILIES.fetch(family).of(kind, seed, Sizes[:term_children])
       @teacher = teacher
       @aim = Core::Term::Aim.new(aim)
       @count = count
-      @aim_after = aim_after
       @answers = @children.to_h { |child| [child, []] }
       @lessons = []
     end
@@ -35,7 +33,7 @@ module Bench
       @slots ||= Array.new(count) { |at| Core::Term::Days::Slot.new(day: Children::History.day(at), minutes: 45) }
     end
 
-    def aim_day = slots[@aim_after - 1].day
+    def aim_day = slots.last.day
 
     # @yield [Unit] before each lesson
     # @return [Unit] when it is over

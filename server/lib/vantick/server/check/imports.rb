@@ -41,9 +41,9 @@ module Vantick
         # By name, by the id that a child came with, and by the one that goes out with this school's lists.
         def children
           ids = store.register.source_ids(school_class.id)
-          roster = Formats::OneRoster.new(store.school.sign, school_class, ids, now)
+          own_ids = Formats::OwnIds.new(store.school.sign)
           named = school_class.children.flat_map do |child|
-            names = [child.name, ids[child.id], roster.id(:child, child.id)]
+            names = [child.name, ids[child.id], own_ids.of(:child, child.id)]
             folded(names.compact).map { |name| [name, child] }
           end
           named.group_by(&:first).transform_values { |pairs| pairs.map(&:last) }

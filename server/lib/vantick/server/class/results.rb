@@ -8,9 +8,10 @@ module Vantick
         COLUMNS = %i[answered_at child check_id step task time answer verdict half read_as misreadings].freeze
 
         def export_one_roster
-          roster = Formats::OneRoster.new(store.school.sign, school_class, store.register.source_ids(school_class.id), now,
+          own_ids = Formats::OwnIds.new(store.school.sign)
+          roster = Formats::OneRoster.new(own_ids, school_class, store.register.source_ids(school_class.id),
                                           class_id: store.classes.source_id(school_class.id), teacher: owner)
-          file(roster.bundle(checks), "oneroster.zip")
+          file(roster.bundle(checks, now), "oneroster.zip")
         end
 
         def export_answers

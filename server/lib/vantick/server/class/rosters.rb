@@ -76,8 +76,8 @@ module Vantick
 
         # Ids that went out with this school's own lists.
         def own_ids
-          roster = Formats::OneRoster.new(store.school.sign, nil, {}, now)
-          store.register.everybody(params.class_id).to_h { |child| [roster.id(:child, child[:id]), child[:id]] }
+          ids = Formats::OwnIds.new(store.school.sign)
+          store.register.everybody(params.class_id).to_h { |child| [ids.of(:child, child[:id]), child[:id]] }
         end
 
         def take(found)

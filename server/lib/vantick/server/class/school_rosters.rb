@@ -74,8 +74,8 @@ module Vantick
 
         def roster
           @roster ||= begin
-            ids = Formats::OneRoster.new(store.school.sign, nil, {}, now)
-            SchoolRoster.new(classes, present, present.values.flatten.to_h { |child| [ids.id(:child, child[:id]), child[:id]] })
+            ids = Formats::OwnIds.new(store.school.sign)
+            SchoolRoster.new(classes, present, present.values.flatten.to_h { |child| [ids.of(:child, child[:id]), child[:id]] })
           end
         end
 

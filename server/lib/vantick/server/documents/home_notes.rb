@@ -82,13 +82,13 @@ module Vantick
             Dial.new(page, [middle, top + DIAL], DIAL, hands: Cells::Read::HANDS.fetch(task.sees, "both")).draw(time.hands)
             y += (2 * DIAL) + 14
           end
-          y = centered(page, time_in_words(time), middle, y + 4, width, size: 12, bold: true)
+          y = centered(page, time_in_words(time), [middle, y + 4, width], size: 12, bold: true)
           return y unless sheet.step.whole? && at_home
 
-          centered(page, Core::Wording::Phrase.at_home(time, sheet.conventions).join(", "), middle, y, width, size: Letters::LEAST)
+          centered(page, Core::Wording::Phrase.at_home(time, sheet.conventions).join(", "), [middle, y, width], size: Letters::LEAST)
         end
 
-        def centered(page, words, middle, y, width, size:, bold: false)
+        def centered(page, words, (middle, y, width), size:, bold: false)
           lines = Letters.of(bold).lines(words, width, size)
           lines.each_with_index { |line, at| page.text(line, middle, y + (at * size * 1.3), size:, bold:, align: :center) }
           y + (lines.length * size * 1.3)

@@ -21,6 +21,10 @@ module Vantick
         Circle = Struct.new(:center, :radius, :fill, :stroke, :width)
         Path = Struct.new(:steps, :fill, :stroke, :width)
         Text = Struct.new(:text, :x, :y, :points, :bold, :align, :color, :degrees)
+        # How words look: in points, and turned by degrees clockwise about their place where `align` is `:center`.
+        Look = Struct.new(:points, :bold, :align, :color, :degrees) do
+          def initialize(size: 12, bold: false, align: :left, color: INK, degrees: 0) = super(size, bold, align, color, degrees)
+        end
         # @!attribute kind [Symbol] `:hands`, `:digit`, `:tick` or `:words`
         # @!attribute item [Integer] which of the sheet's exercises, from 0
         # @!attribute part [Integer, String, nil] which digit of an answer, what a tick means
@@ -60,10 +64,8 @@ module Vantick
         def path(steps, fill: nil, stroke: nil, width: 1) = marks << Path.new(steps, fill, stroke, width)
 
         # @param y [Float] where the letters stand
-        # @param degrees [Numeric] turned by, clockwise about the place; only where `align` is `:center`
-        def text(text, x, y, size: 12, bold: false, align: :left, color: INK, degrees: 0)
-          marks << Text.new(text.to_s, x, y, size, bold, align, color, degrees)
-        end
+        # @param look [Hash] parts of a {Look}
+        def text(text, x, y, **look) = marks << Text.new(text.to_s, x, y, *Look.new(**look))
 
         def box(x, y, width, height, dash: nil)
           corners = [[x, y], [x + width, y], [x + width, y + height], [x, y + height], [x, y]]
@@ -76,11 +78,13 @@ module Vantick
         end
 
         # Words in lines no longer than a width.
+        # @param look [Hash] parts of a {Look}
         # @return [Float] how far below the last line the next may stand
-        def paragraph(words, x, y, width, size: 12, bold: false)
-          lines = Letters.of(bold).lines(words, width, size)
-          lines.each_with_index { |line, at| text(line, x, y + (at * size * 1.35), size:, bold:) }
-          y + (lines.length * size * 1.35)
+        def paragraph(words, x, y, width, **look)
+          points, bold = Look.new(**look).to_a
+          lines = Letters.of(bold).lines(words, width, points)
+          lines.each_with_index { |line, at| text(line, x, y + (at * points * 1.35), **look) }
+          y + (lines.length * points * 1.35)
         end
       end
     end

@@ -18,38 +18,37 @@ module Vantick
         # Whoever is in the class: the number of each, its id, its name, and what it is there.
         Member = Struct.new(:number, :id, :name, :role)
 
-        # @param school [String] what tells this school's ids from another's
+        # @param own_ids [OwnIds]
         # @param school_class [Store::Rows::SchoolClass]
         # @param ids [Hash{Integer => String}] by child, the id it came with
-        # @param at [String] a moment
         # @param class_id [String, nil] the id that the class came with
         # @param teacher [Hash, nil] `id` and `name` of the account whose class it is
-        def initialize(school, school_class, ids, at, class_id: nil, teacher: nil)
-          @school = school
+        def initialize(own_ids, school_class, ids, class_id: nil, teacher: nil)
+          @own_ids = own_ids
           @class = school_class
           @ids = ids
-          @at = at
           @class_id = class_id
           @teacher = teacher
         end
 
         # @param results [Array<Hash>] of each check its `id`, `title`, `made_at`, and `scores` from 0 to 1 by child
+        # @param at [String] a moment
         # @return [String] a zip
-        def bundle(results)
+        def bundle(results, at)
           @results = results
+          @at = at
           files = { academicSessions: sessions, orgs: [org], courses: [course], classes: [klass], users:, roles:, enrollments:,
                     categories: [category], scoreScales: [scale], lineItems: line_items, results: scores }
           named = { manifest: manifest(files.keys), **files }
           Bundle.write(named.to_h { |name, rows| ["#{name}.csv", csv(name, rows)] })
         end
 
-        # @return [String] the id of one of this school's things
-        def id(kind, number) = "vantick-#{@school}-#{kind}-#{number}"
-
-        # @return [String] the id that a child came with, or one of this school's
-        def child_id(child) = @ids[child.id] || id(:child, child.id)
-
         private
+
+        def id(kind, number) = @own_ids.of(kind, number)
+
+        # The one that a child came with, or one of this school's.
+        def child_id(child) = @ids[child.id] || id(:child, child.id)
 
         def csv(name, rows)
           columns = TABLE[:files].fetch(name).map(&:to_sym)

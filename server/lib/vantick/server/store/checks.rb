@@ -23,20 +23,23 @@ module Vantick
         end
 
         # Desks for practice that nobody came to are no checks.
-        # @param before [Integer, nil] only those made before this one
-        # @param step [String, nil] only those on it
-        # @param month [String, nil] such as "2026-03", only those made in it
         # @param answered [Boolean] only those with an answer
+        # @param only [Hash] `step`, those on it; `month` such as "2026-03", those made in it; `before`, those made before this check
         # @return [Array<Rows::Check>] newest first
-        def all(class_id, limit:, before: nil, step: nil, month: nil, answered: false)
-          found = @db[:checks].where(class_id:, **{ step: }.compact)
-          found = found.where(Sequel.like(:made_at, "#{month}-%")) if month
-          found = found.where { id < before } if before
+        def all(class_id, limit:, answered: false, **only)
+          found = some(class_id, **only)
           given = @db[:answers].join(:items, id: :item_id).where(check_id: Sequel[:checks][:id]).exists
           practice = @db[:desks].where(check_id: Sequel[:checks][:id], kind: OWN_TASKS).exists
           found = answered ? found.where(given) : found.where(Sequel.|(given, Sequel.~(practice)))
           described(found.reverse(:id).limit(limit).all)
         end
+
+        def some(class_id, before: nil, step: nil, month: nil)
+          found = @db[:checks].where(class_id:, **{ step: }.compact)
+          found = found.where(Sequel.like(:made_at, "#{month}-%")) if month
+          before ? found.where { id < before } : found
+        end
+        private :some
 
         # @return [Integer] the class that an item was made for
         def class_of_item(item_id) = @db[:items].join(:checks, id: :check_id).where(Sequel[:items][:id] => item_id).get(:class_id)
@@ -85,13 +88,12 @@ module Vantick
 
         # @param times [Array<String>] in order, the same for all
         # @param items [Array<Hash>] in order, each with its `time`, where there is more to say of them
-        # @param sheet [Hash] how the sheet looks
-        # @param code [String, nil] its code, where it is printed already
+        # @param about [Hash] `step` and `task`; `sheet`, how the sheet looks; `code`, where it is printed already
         # @return [Rows::Check] the check made
-        def add(class_id:, step:, task:, made_at:, times: [], items: times.map { |time| { time: } }, sheet: {}, code: nil)
+        def add(class_id:, made_at:, times: [], items: times.map { |time| { time: } }, **about)
           @db.transaction do
-            code ||= Codes.of_sheet { |candidate| @db[:checks].where(code: candidate).any? }
-            id = @db[:checks].insert(class_id:, step:, task:, made_at:, code:, sheet: JSON.generate(sheet))
+            about[:code] ||= Codes.of_sheet { |candidate| @db[:checks].where(code: candidate).any? }
+            id = @db[:checks].insert(class_id:, made_at:, **about, sheet: JSON.generate(about.fetch(:sheet, {})))
             rows = items.each_with_index.map { |item, position| { **EMPTY, **item, check_id: id, position: } }
             @db[:items].multi_insert(rows)
             find(id)

@@ -46,12 +46,13 @@ module Vantick
         def children(class_id) = present.where(class_id:).order(:position).map { |row| Rows::Child.of(row) }
 
         # @param names [Array<String>] first names or aliases
-        # @param account_id [Integer, nil] whose it is; nothing for whoever comes first
+        # @param more [Hash] `account_id`, whose it is (without one it is for whoever comes first), `conventions` as plain data, and
+        #   `made_up`, 1 where nobody is in it
         # @return [Rows::SchoolClass] the class made
-        def add(name:, school:, names:, made_at:, made_up: false, account_id: nil, conventions: {})
+        def add(name:, school:, names:, made_at:, **more)
           @db.transaction do
-            id = @db[:classes].insert(name:, school:, made_up: made_up ? 1 : 0, made_at:, account_id:,
-                                      conventions: JSON.generate(conventions))
+            more = { **more, conventions: JSON.generate(more.fetch(:conventions, {})) }
+            id = @db[:classes].insert(name:, school:, made_at:, **more)
             rows = names.each_with_index.map { |child, position| { class_id: id, name: child, position: } }
             @db[:children].multi_insert(rows)
             find(id)

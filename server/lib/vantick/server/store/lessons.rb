@@ -36,11 +36,11 @@ module Vantick
         end
 
         # @param plan [Core::Teaching::LessonSettings]
+        # @param more [Hash] `child_ids`, for whom it is, and `copied_from`, the lesson that it is a copy of
         # @return [Rows::Lesson] the lesson made
-        def add(class_id:, day:, plan:, made_at:, copied_from: nil, child_ids: nil)
-          child_ids &&= JSON.generate(child_ids)
-          find(@db[:lessons].insert(class_id:, day:, plan: JSON.generate(plan.to_h), made_at:, changed_at: made_at, copied_from:,
-                                    child_ids:))
+        def add(class_id:, day:, plan:, made_at:, **more)
+          more = { **more, child_ids: more[:child_ids] && JSON.generate(more[:child_ids]) }
+          find(@db[:lessons].insert(class_id:, day:, plan: JSON.generate(plan.to_h), made_at:, changed_at: made_at, **more))
         end
 
         # What a page has settled is changed by a new plan alone: a check made of its exit is no other version of it.

@@ -66,7 +66,11 @@ module Vantick
           end
 
           # What is asked in words or digits, in one size on all pages.
-          def prompt(item, place, width, below, usual: 15, bold: true)
+          # @param width [Float] that there is for it
+          # @param below [Float] how far below the upper edge of the cell it stands
+          # @param look [Hash] `size` where there is room enough, and `bold`
+          def prompt(item, place, width, below, **look)
+            usual, bold = { size: 15, bold: true, **look }.values_at(:size, :bold)
             size = Letters.of(bold).fitting(all_asked, width, usual * @scale)
             place.page.text(sheet.question(item), place.x + NUMBER, place.y + below, size:, bold:)
           end

@@ -21,7 +21,7 @@ module Vantick
 
           def exercise(item, place, ink)
             used = boxes ? Ink.digits_width(2) : ticks_width
-            prompt(item, place, place.width - NUMBER - used - 8, boxes ? 20 : 11, usual: 12, bold: false)
+            prompt(item, place, place.width - NUMBER - used - 8, boxes ? 20 : 11, size: 12, bold: false)
             return ink.digits(place.at, place.right - (used / 2), place.y, many: 2) if boxes
 
             ink.ticks(place.at, place.right - used, place.y + 11, halves)
