@@ -29,6 +29,50 @@ RSpec.describe "What the pages are made of" do
     expect(done).to eq({ waits: nil, atOnce: 1, renewed: [2, 2], afterChange: nil, then: 3, errorMessage: "" })
   end
 
+  it "takes what was asked ahead of a page for its own, once, and asks as always where a page wants no such thing" do
+    done = lab(<<~JS)
+      const settle = () => new Promise((resolve) => setTimeout(resolve, 30));
+      const ask = (how) => used(() => lab.api.useApiQuery(lab.api.readLadder, () => [1], how));
+      lab.api.askAhead(lab.api.readLadder, [1]);
+      (await next()).answer({ steps: [1] });
+      await settle();
+      const ahead = ask({ ahead: true });
+      const once = [ahead.data.value.steps[0], await quiet()];
+      const other = ask();
+      (await next()).answer({ steps: [2] });
+      await settle();
+      return { once, then: [other.data.value.steps[0], ahead.data.value.steps[0]] };
+    JS
+    expect(done).to eq({ once: [1, true], then: [2, 2] })
+  end
+
+  it "asks anew for what was asked ahead and refused, and for what was asked ahead of a change" do
+    done = lab(<<~JS)
+      const settle = () => new Promise((resolve) => setTimeout(resolve, 30));
+      const ask = () => used(() => lab.api.useApiQuery(lab.api.readLadder, () => [1], { ahead: true }));
+      lab.api.askAhead(lab.api.readLadder, [1]);
+      (await next()).answer({}, 500);
+      await settle();
+      const nobodyTries = await quiet(700);
+      const page = ask();
+      (await next()).answer({ steps: [1] });
+      await settle();
+      lab.leave();
+      lab.api.askAhead(lab.api.readLadder, [2]);
+      (await next()).answer({ steps: [2] });
+      await settle();
+      const changing = lab.api.removeLesson(3);
+      (await next()).answer({});
+      await changing;
+      const after = used(() => lab.api.useApiQuery(lab.api.readLadder, () => [2], { ahead: true }));
+      const older = after.data.value;
+      (await next()).answer({ steps: [3] });
+      await settle();
+      return { nobodyTries, page: page.data.value?.steps[0] ?? null, older, now: after.data.value.steps[0] };
+    JS
+    expect(done).to eq({ nobodyTries: true, page: 1, older: nil, now: 3 })
+  end
+
   it "takes a preview for no change: what was asked lately is there at once, and after a change that was refused too" do
     done = lab(<<~JS)
       const ask = () => used(() => lab.api.useApiQuery(lab.api.readLadder, () => [1]));
