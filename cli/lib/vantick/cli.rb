@@ -46,7 +46,7 @@ module Vantick
     # All commands, or what one of them does, with an example.
     def self.help(arguments)
       name = (arguments - ["help", *MORE]).first
-      about = HELP[name] or return ["Usage:", *HELP.values.flat_map { |one| one["usage"] }.map { |line| "  #{line}" }, "",
+      about = HELP[name] or return ["Usage:", *HELP.values.flat_map { |command| command["usage"] }.map { |line| "  #{line}" }, "",
                                     "vantick help COMMAND says more, with an example. vantick --version says which Vantick this is."]
       [about["does"], "", "Usage:", *about["usage"].map { |line| "  #{line}" }, "", "Example:", "  #{about['example']}"]
     end

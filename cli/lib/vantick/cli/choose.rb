@@ -23,7 +23,7 @@ module Vantick
 
       def mistakes(wanted)
         chosen = Core::Choosing::Mistakes.choose(**wanted.slice(:step, :count, :seed))
-        line(mistakes: chosen.map { |one| { time: one.time.digital, said: one.said.words, misreading: one.misreading.id } })
+        line(mistakes: chosen.map { |mistake| { time: mistake.time.digital, said: mistake.said.words, misreading: mistake.misreading.id } })
       end
 
       def describe(choice)

@@ -43,9 +43,9 @@ module Vantick
       def misreadings(diagnosis, marked)
         telling = marked.select(&:telling?)
         hit = telling.flat_map(&:misreadings).uniq
-        found = Core::Reading::Misreading.all.map { |one| [diagnosis.probability(one), one] }
-        found.select { |share, one| hit.include?(one.id) || share >= TOLD_FROM }
-             .map { |share, one| [share, Core::Judging::Evidence.new(one, telling)] }
+        found = Core::Reading::Misreading.all.map { |misreading| [diagnosis.probability(misreading), misreading] }
+        found.select { |share, misreading| hit.include?(misreading.id) || share >= TOLD_FROM }
+             .map { |share, misreading| [share, Core::Judging::Evidence.new(misreading, telling)] }
              .sort_by.with_index { |(share, evidence), at| [-share.round(3), *evidence.rank, at] }
              .map { |share, evidence| piece(share, evidence) }
       end
@@ -57,7 +57,7 @@ module Vantick
 
       def next_best(diagnosis, marked)
         task = marked.last.task
-        times = marked.select { |one| one.task.asks == task.asks }.map(&:time).uniq
+        times = marked.select { |answer| answer.task.asks == task.asks }.map(&:time).uniq
         left = (Core::Curriculum::Step.holding(times, task)&.pool_for(task) || task.times) - times
         time = Core::Judging::ItemSelection.time(diagnosis, task, left)
         time && { task: task.id, time: time.digital }

@@ -145,7 +145,7 @@ module Vantick
 
       # One of a network at home or in a school before all others.
       def own_address
-        all = Socket.ip_address_list.select { |one| one.ipv4? && !one.ipv4_loopback? }
+        all = Socket.ip_address_list.select { |address| address.ipv4? && !address.ipv4_loopback? }
         (all.find(&:ipv4_private?) || all.first)&.ip_address
       end
     end

@@ -55,7 +55,7 @@ module Vantick
         def other(made)
           TRIES.times do
             card = yield
-            return card if made.none? { |one| one.sort == card.sort }
+            return card if made.none? { |earlier| earlier.sort == card.sort }
           end
           nil
         end

@@ -67,7 +67,7 @@ module Vantick
 
         # Half hours and hours first of all; quarters and fives as the step has them.
         def lengths
-          unit = [@step.pool.map(&:minute).reject(&:zero?).reduce(30) { |one, minute| one.gcd(minute) }, 5].max
+          unit = [@step.pool.map(&:minute).reject(&:zero?).reduce(30) { |divisor, minute| divisor.gcd(minute) }, 5].max
           NUMBERS[:lengths].select { |minutes| (minutes % unit).zero? }
         end
 

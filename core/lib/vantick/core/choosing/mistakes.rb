@@ -59,7 +59,7 @@ module Vantick
             # A class may share mistakes of drawing alone, which nobody can say.
             own = known & misreadings
             known = own if own.any?
-            known.map { |one| of_step(step, one, task) }.reject(&:empty?)
+            known.map { |misreading| of_step(step, misreading, task) }.reject(&:empty?)
           end
 
           # Worked out once.
@@ -90,7 +90,7 @@ module Vantick
           def following(kinds, chosen, avoid)
             times = chosen.map(&:time)
             kind = kinds.find { |found| found.any? { |mistake| !times.include?(mistake.time) } } || return
-            by_welcome = kind.reject { |one| times.include?(one.time) }.group_by { |one| unwelcome(one.time, times, avoid) }
+            by_welcome = kind.reject { |mistake| times.include?(mistake.time) }.group_by { |mistake| unwelcome(mistake.time, times, avoid) }
             by_welcome.min_by(&:first).last.first
           end
 

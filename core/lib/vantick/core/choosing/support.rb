@@ -63,7 +63,7 @@ module Vantick
 
           private
 
-          def changed(item, look) = item.dup.tap { |one| look.each { |name, on| one[name] = on } }.freeze
+          def changed(item, look) = item.dup.tap { |copy| look.each { |name, on| copy[name] = on } }.freeze
 
           def number(what, level)
             TABLE.fetch(what)[level] || raise(InvalidCount.new("A level is 1 to #{Levels::COUNT}.", nearest: level.to_i.clamp(1, 3)))

@@ -49,7 +49,7 @@ module Vantick
 
           def step_of(kind)
             holding = Step.with_times.select { |step| of_step(step).include?(kind) }
-            holding.find { |one| of_step(one).one? } || holding.first
+            holding.find { |step| of_step(step).one? } || holding.first
           end
 
           def belows

@@ -68,7 +68,7 @@ module Vantick
         # @param task [Task]
         # @return [Step, nil] the one at which it is learned, where it asks for a part of reading alone
         def self.home(task)
-          @homes ||= with_times.reject(&:whole?).flat_map { |step| step.tasks.map { |one| [one.id, step] } }.to_h.freeze
+          @homes ||= with_times.reject(&:whole?).flat_map { |step| step.tasks.map { |own| [own.id, step] } }.to_h.freeze
           @homes[task.id]
         end
 
@@ -175,7 +175,7 @@ module Vantick
         # @return [Array<Misreading>] those that its times can show; looked up by the thousand, so kept
         # @raise [UnknownName] where the task is not for this step
         def misreadings(task)
-          Step.showing[[id, task.id]] ||= (pool_for(task) && SHOWING.dig(id, task.id).map { |one| Reading::Misreading.find(one) }).freeze
+          Step.showing[[id, task.id]] ||= (pool_for(task) && SHOWING.dig(id, task.id).map { |name| Reading::Misreading.find(name) }).freeze
         end
 
         # @param misreading [Misreading]

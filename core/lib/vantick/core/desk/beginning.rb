@@ -41,7 +41,7 @@ module Vantick
           # @example
           #   Beginning.example(step, task, Dial::DialTime.parse("7:45"), Random.new(1)) # such as 3:45
           def example(step, task, time, random)
-            others = step.pool_for(task).reject { |one| one.hidden_hand? || one == time }
+            others = step.pool_for(task).reject { |shown| shown.hidden_hand? || shown == time }
             alike = others.select { |other| other.minute == time.minute }
             (alike.empty? ? others : alike).sample(random:)
           end

@@ -87,7 +87,7 @@ module Vantick
         # @return [Boolean] whether the step begins with it: the child was never asked on it, and was asked before at all (what a child
         #   knows who is asked for the first time is to be found out). What only takes steps together is no beginning
         def begins?(turn)
-          new = states[step] == :not_yet && answers.any? && turns.none? { |one| one.step == step }
+          new = states[step] == :not_yet && answers.any? && turns.none? { |past| past.step == step }
           new && turn.step == step && !step.together? && Beginning.fits?(turn.task)
         end
 

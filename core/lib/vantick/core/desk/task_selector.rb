@@ -186,7 +186,7 @@ module Vantick
         def mistake(task, reason)
           own = @learner.belief.likely & @step.misreadings(Tasks::Task.find(:dial_to_words))
           choice = Choosing::Mistakes.choose(step: @step, count: 2, seed: @random.rand(2**31), misreadings: own)
-          found = choice.find { |one| !recent.include?(one.time) }
+          found = choice.find { |mistake| !recent.include?(mistake.time) }
           return of_task(Tasks::Task.find(:dial_to_words), reason) { |times| unmet(times) } unless found
 
           Turn.new(step: @step, task:, times: [found.time], reason:, said: found.said, mistake: found.misreading)

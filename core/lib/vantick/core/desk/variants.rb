@@ -87,7 +87,7 @@ module Vantick
 
           # Those that differ from the right one and from each other; clocks so much that a child can see it at a glance.
           def apart(all, right)
-            all.reduce([right]) { |kept, one| kept.all? { |other| far?(one, other) } ? kept + [one] : kept }.drop(1)
+            all.reduce([right]) { |kept, hands| kept.all? { |other| far?(hands, other) } ? kept + [hands] : kept }.drop(1)
           end
 
           def far?(one, other)

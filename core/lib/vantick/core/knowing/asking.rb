@@ -52,7 +52,7 @@ module Vantick
           # @param kind [Symbol]
           # @param way [Symbol]
           # @return [Asking]
-          def of(kind, way) = of_kind(kind).find { |one| one.way == way }
+          def of(kind, way) = of_kind(kind).find { |asking| asking.way == way }
 
           # @param kind [Symbol]
           # @param wanted [Array<Symbol>] ways
@@ -62,8 +62,8 @@ module Vantick
               if all.one?
                 all
               else
-                all.select do |one|
-                  wanted.include?(one.way)
+                all.select do |asking|
+                  wanted.include?(asking.way)
                 end
               end
             end.freeze

@@ -40,10 +40,10 @@ module Vantick
           # @return [Array<Question>] as hard, with other times
           def like(page, random, but: [page])
             taken = but.flatten.map(&:time)
-            page.reduce([]) do |so_far, one|
-              times = times_of(one.step, one.task) - so_far.map(&:time)
+            page.reduce([]) do |so_far, question|
+              times = times_of(question.step, question.task) - so_far.map(&:time)
               left = times - taken
-              so_far + [Question.new(step: one.step, task: one.task, time: (left.empty? ? times : left).sample(random:))]
+              so_far + [Question.new(step: question.step, task: question.task, time: (left.empty? ? times : left).sample(random:))]
             end
           end
 
@@ -74,16 +74,16 @@ module Vantick
             drawn = Array.new(ROW[:drawn]) { new }
             count.times do
               question = most_telling(drawn, count - drawn.first.asked.length, tasks, random)
-              drawn.each { |one| one.guess(question, random) }
+              drawn.each { |guesser| guesser.guess(question, random) }
             end
-            drawn.first.asked.sort_by.with_index { |one, at| [rungs.index(one.step), at] }
+            drawn.first.asked.sort_by.with_index { |question, at| [rungs.index(question.step), at] }
           end
 
           def most_telling(drawn, room, tasks, random)
             steps = rungs - drawn.first.asked.map(&:step)
             steps = rungs if steps.length < room
             open = steps.product(tasks).shuffle(random:).filter_map { |step, task| drawn.first.question(step, task, random) }
-            open.max_by { |question| drawn.sum { |one| one.bits(question) } }
+            open.max_by { |question| drawn.sum { |guesser| guesser.bits(question) } }
           end
         end
 
@@ -115,8 +115,8 @@ module Vantick
           return if over?
 
           open = Baseline.all.shuffle(random:).filter_map { |pair| question(*pair, random, but:) }
-          hopeful = open.select { |one| belief.chance_of_right(one.task, one.time, @day) >= hope }
-          (hopeful.empty? ? open : hopeful).max_by { |one| bits(one) }
+          hopeful = open.select { |question| belief.chance_of_right(question.task, question.time, @day) >= hope }
+          (hopeful.empty? ? open : hopeful).max_by { |question| bits(question) }
         end
 
         # @param turn [Desk::Turn] that was asked
@@ -133,7 +133,7 @@ module Vantick
         # @return [Array<Question>]
         def ahead(count, but:, random:)
           open = Baseline.all.shuffle(random:).filter_map { |pair| question(*pair, random, but:) }
-          open.sort_by { |one| -bits(one) }.uniq(&:step).first(count)
+          open.sort_by { |question| -bits(question) }.uniq(&:step).first(count)
         end
 
         # @param question [Question]
@@ -155,7 +155,7 @@ module Vantick
 
         # @param step [Step]
         # @return [Float] 0..1, that it is known in words and in digits, and no mistake is in the way
-        def known(step) = Asking.wanted(step.id).map { |one| belief.met(one) * (1 - belief.hindered(one)) }.min
+        def known(step) = Asking.wanted(step.id).map { |asking| belief.met(asking) * (1 - belief.hindered(asking)) }.min
 
         # @param step [Step] one of {rungs}
         # @param task [Task]

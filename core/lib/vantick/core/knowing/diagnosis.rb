@@ -101,10 +101,10 @@ module Vantick
           last = answers.last(ROW[:among])
           found = Mistakes.all.select { |mistake| probability(mistake) >= second }
           found = found.sort_by.with_index { |mistake, at| [-probability(mistake), at] }
-          found.each_with_object([]) do |one, told|
-            break told if told.length == ROW[:most] || (told.empty? && probability(one) < bound)
+          found.each_with_object([]) do |state, told|
+            break told if told.length == ROW[:most] || (told.empty? && probability(state) < bound)
 
-            told << one if shows?(one, last, told, hits)
+            told << state if shows?(state, last, told, hits)
           end
         end
 

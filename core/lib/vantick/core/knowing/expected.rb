@@ -27,7 +27,7 @@ module Vantick
         def onward(day, step: nil, recap: [])
           later = @belief.dup
           seen = step ? @seen.after(step) : @seen
-          later.gone_over(recap.flat_map { |one| Curriculum::KnowledgeComponents.of_step(one) }.uniq, day)
+          later.gone_over(recap.flat_map { |lower| Curriculum::KnowledgeComponents.of_step(lower) }.uniq, day)
           if step
             later.taught(step, day)
             later.unlearned(step)
@@ -59,7 +59,7 @@ module Vantick
         # @return [Float] 0..1, that it is not known though the steps it rests on are
         def next_up(step)
           below = step.foundations.select { |foundation| foundation.pool.any? }
-          (1 - of_step(step)) * (below.map { |one| of_step(one) }.min || 1.0)
+          (1 - of_step(step)) * (below.map { |lower| of_step(lower) }.min || 1.0)
         end
 
         # @param kind [Symbol]

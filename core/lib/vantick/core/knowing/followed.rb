@@ -62,7 +62,7 @@ module Vantick
           seen.taught(lesson.step)
         end
 
-        def expected_of(kind, day) = Expected.new(belief, seen, day).then { |one| [one.known(kind), one.ready(kind)].freeze }
+        def expected_of(kind, day) = Expected.new(belief, seen, day).then { |expected| [expected.known(kind), expected.ready(kind)].freeze }
 
         # A day on which a child is not itself says nothing of what it knows; two running are no longer such days, nor is one on which it
         # was to be found out where the child is.

@@ -49,7 +49,7 @@ module Vantick
 
           def highest(states)
             %i[secure nearly].each do |state|
-              step = Curriculum::Step.with_times.reverse.find { |one| states[one] == state }
+              step = Curriculum::Step.with_times.reverse.find { |candidate| states[candidate] == state }
               return build(state, step:) if step
             end
             build(:few)

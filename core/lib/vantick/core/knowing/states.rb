@@ -35,9 +35,9 @@ module Vantick
           @levels, @asked = before.map(&:dup)
           Curriculum::KnowledgeComponents.all.each do |kind|
             known = seen.of?(kind)
-            Asking.of_kind(kind).each do |one|
-              @levels[one.number] = known ? level(@levels[one.number].to_i, belief.shown(one), seen, one) : NOT_YET
-              @asked[one.number] = seen.asked?(one)
+            Asking.of_kind(kind).each do |asking|
+              @levels[asking.number] = known ? level(@levels[asking.number].to_i, belief.shown(asking), seen, asking) : NOT_YET
+              @asked[asking.number] = seen.asked?(asking)
             end
           end
           @secure = nil if before != [@levels, @asked]

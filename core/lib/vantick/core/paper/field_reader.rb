@@ -159,9 +159,9 @@ module Vantick
 
         # Hours of a day and minutes of an hour that the boxes may hold, the likeliest first.
         def possible(read)
-          boxes = read.map { |one| one.guesses.empty? ? [nil] : one.guesses }
+          boxes = read.map { |digit| digit.guesses.empty? ? [nil] : digit.guesses }
           found = boxes.first.product(*boxes.drop(1)).select { |digits| time?(digits) }
-          found.sort_by { |digits| -read.zip(digits).map { |one, digit| one.chances.fetch(digit, 1.0) }.reduce(:*) }
+          found.sort_by { |digits| -read.zip(digits).map { |box, digit| box.chances.fetch(digit, 1.0) }.reduce(:*) }
         end
 
         def time?(digits)
@@ -194,7 +194,7 @@ module Vantick
         def guesses(read)
           doubtful = read.each_index.reject { |at| read[at].guesses.empty? }.min_by { |at| read[at].chance } or return []
           read[doubtful].guesses.map do |digit|
-            written(read.each_with_index.map { |one, at| at == doubtful ? digit : one.digit })
+            written(read.each_with_index.map { |box, at| at == doubtful ? digit : box.digit })
           end
         end
       end

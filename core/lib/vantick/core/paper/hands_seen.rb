@@ -101,7 +101,7 @@ module Vantick
         def build
           branches = RINGS.each_with_index.reduce([]) { |so_far, (ring, at)| followed(so_far, arcs(ring), ring, at) }
           strokes = branches.sort_by { |branch| -branch.length }.map { |branch| [stroke(branch), branch] }.select(&:first)
-          two_of(hands_of(strokes).map(&:first).sort_by { |one| -one.reach })
+          two_of(hands_of(strokes).map(&:first).sort_by { |hand| -hand.reach })
         end
 
         def two_of(strokes)

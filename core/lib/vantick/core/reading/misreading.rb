@@ -85,7 +85,7 @@ module Vantick
 
         # @return [Array<DialTime, DayTime>] the three times that show it best
         def best_times
-          task = Tasks::Task.all.find { |one| shows_in?(one) }
+          task = Tasks::Task.all.find { |candidate| shows_in?(candidate) }
           texts[:times].map { |time| task.parse_time(time) }
         end
 
@@ -118,7 +118,8 @@ module Vantick
         # @example
         #   Misreading.find(:to_with_passed_hour).example(Dial::DialTime.parse("7:45")) # "quarter to seven"
         def example(time, tasks: Tasks::Task.all, conventions: Wording::Conventions.default)
-          task = tasks.find { |one| one.asks == :time && WRITTEN.include?(one.notation) && shows_in?(one) && chance?(time, one) }
+          written = tasks.select { |candidate| candidate.asks == :time && WRITTEN.include?(candidate.notation) }
+          task = written.find { |candidate| shows_in?(candidate) && chance?(time, candidate) }
           task&.write(Predictions.of(task).wrong_answers(self, time).first, conventions)
         end
 

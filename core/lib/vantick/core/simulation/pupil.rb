@@ -33,7 +33,7 @@ module Vantick
           @power = random.rand < traits.power
           @half = random.rand(traits.half).to_f
           @learned = {}
-          BELOW.each_key.with_index { |one, at| learn(one, 0) if random.rand < known * (1.4 - (at * 0.12)) }
+          BELOW.each_key.with_index { |step, at| learn(step, 0) if random.rand < known * (1.4 - (at * 0.12)) }
           @misreadings = (traits.misreadings || by_lot).map { |id| Reading::Misreading.find(id) }
           @own = random.rand(1..4) if random.rand < 0.15
         end

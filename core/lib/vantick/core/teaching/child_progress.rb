@@ -42,8 +42,8 @@ module Vantick
         # @return [Hash{Symbol => Symbol}] by way of asking, its state, or `:not_asked`
         def ways(step)
           kinds = Curriculum::KnowledgeComponents.of_step(step)
-          Knowing::Asking.of_kind(kinds.first).to_h do |one|
-            way = one.way
+          Knowing::Asking.of_kind(kinds.first).to_h do |asking|
+            way = asking.way
             asked = kinds.any? { |kind| seen.asked?(Knowing::Asking.of(kind, way)) }
             [way, asked ? @followed.states.of_way(step, way) : :not_asked]
           end

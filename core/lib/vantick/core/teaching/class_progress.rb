@@ -51,8 +51,8 @@ module Vantick
         def reached
           known = by_child.select { |key, _| asked[key].any? }.values
           Curriculum::Step.with_times.select do |step|
-            known.any? && known.count do |one|
-              one.shown?(step)
+            known.any? && known.count do |child|
+              child.shown?(step)
             end >= REPORT[:reached] * known.length
           end
         end
@@ -124,8 +124,8 @@ module Vantick
         # @param key [Object] of a child
         # @return [Array<Curriculum::Step>] secure by now, and not yet {LATELY} days ago
         def newly_secure(key)
-          one = by_child.fetch(key)
-          one.states.select { |_, state| state == :secure }.keys - one.secure_on(@today - LATELY)
+          child = by_child.fetch(key)
+          child.states.select { |_, state| state == :secure }.keys - child.secure_on(@today - LATELY)
         end
 
         # @param step [Curriculum::Step]

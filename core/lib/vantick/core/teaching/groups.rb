@@ -105,7 +105,7 @@ module Vantick
           [same_lens ? 0 : 1, (rung(Groups.step_of(one)) - rung(Groups.step_of(other))).abs]
         end
 
-        def lens(misreading) = Reading::Misreading.all.map { |one| one.texts[:lens] }.uniq.index(misreading.texts[:lens])
+        def lens(misreading) = Reading::Misreading.all.map { |other| other.texts[:lens] }.uniq.index(misreading.texts[:lens])
 
         def rung(step) = step ? Curriculum::Step.all.index(step) : Curriculum::Step.all.length
 

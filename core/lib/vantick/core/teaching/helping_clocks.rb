@@ -20,10 +20,12 @@ module Vantick
 
           private
 
-          def at(misreading, step) = step.shows?(misreading) ? step : Curriculum::Step.with_times.find { |one| one.shows?(misreading) }
+          def at(misreading, step)
+            step.shows?(misreading) ? step : Curriculum::Step.with_times.find { |candidate| candidate.shows?(misreading) }
+          end
 
           def chosen(misreading, step)
-            task = step.tasks.find { |one| step.misreadings(one).include?(misreading) }
+            task = step.tasks.find { |candidate| step.misreadings(candidate).include?(misreading) }
             shown = step.pool_for(task).select { |time| misreading.chance?(time, task) }.map(&:dial_time).uniq
             best = misreading.best_times.map(&:dial_time) & shown
             (best + spread(shown - best)).first(COUNT)

@@ -55,7 +55,7 @@ module Vantick
           @before = before
           @time = time
           @task = task
-          @earlier = step.foundations.flat_map { |below| below.tasks.flat_map { |one| below.misreadings(one) } }.uniq
+          @earlier = step.foundations.flat_map { |below| below.tasks.flat_map { |lower_task| below.misreadings(lower_task) } }.uniq
           @wrong = expected(waited).freeze
           freeze
         end
@@ -65,10 +65,10 @@ module Vantick
         # Each misreading with an answer that no other gives; seldom ones last. What is new goes wrong first (judgement).
         def expected(waited)
           answers = Reading::Predictions.of(task).at(time).transform_keys { |id| Reading::Misreading.find(id) }.transform_values(&:first)
-          order = answers.keys.sort_by.with_index do |one, at|
-            [*[waited.include?(one), one.seldom?, @earlier.include?(one)].map { |last| last ? 1 : 0 }, at]
+          order = answers.keys.sort_by.with_index do |misreading, at|
+            [*[waited.include?(misreading), misreading.seldom?, @earlier.include?(misreading)].map { |last| last ? 1 : 0 }, at]
           end
-          order.uniq { |one| answers[one] }.first(MOST).map { |one| Wrong.new(answers[one], one).freeze }
+          order.uniq { |misreading| answers[misreading] }.first(MOST).map { |misreading| Wrong.new(answers[misreading], misreading).freeze }
         end
       end
     end

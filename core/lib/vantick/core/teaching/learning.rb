@@ -56,7 +56,7 @@ module Vantick
           private
 
           def counted(came, chance)
-            seen = came.map { |one| one.learned(chance) }
+            seen = came.map { |result| result.learned(chance) }
             ones = seen.sum(0.0, &:first)
             first = guessed
             new(ones: first.ones + ones, others: first.others + [seen.sum(0.0, &:last) - ones, 0.0].max).freeze

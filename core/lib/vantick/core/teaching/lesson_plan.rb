@@ -89,7 +89,7 @@ module Vantick
           return unless open_places.values.sum { |times| times.count(nil) } == 1
 
           stage, times = open_places.first
-          found = lesson.stages.find { |one| one.id == stage } or return
+          found = lesson.stages.find { |part| part.id == stage } or return
           return unless found.items.count(&:time) < times.length && found.missing.positive?
 
           raise Error.new("Every other time is already in this lesson. Type one instead.", field: :kept)

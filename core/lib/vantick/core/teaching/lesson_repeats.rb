@@ -71,7 +71,7 @@ module Vantick
         # The time that is furthest from where it comes otherwise; first those that come nowhere yet.
         def take(id, place)
           allowed = LessonShares::EARLIER.include?(id) ? @times - @unknown : @own
-          time = allowed.max_by { |one| distance(one, place) }
+          time = allowed.max_by { |candidate| distance(candidate, place) }
           return if time.nil? || distance(time, place) < LEAST
 
           @at[time] << place

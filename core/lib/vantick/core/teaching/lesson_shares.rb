@@ -68,7 +68,7 @@ module Vantick
           exact = wanted.transform_values { |share| share * count / whole.to_r }
           given = exact.transform_values(&:floor)
           more = exact.keys.sort_by.with_index { |id, place| [given[id] - exact[id], place] }.first(count - given.values.sum)
-          given.to_h { |id, one| [id, one + (more.include?(id) ? 1 : 0)] }
+          given.to_h { |id, share| [id, share + (more.include?(id) ? 1 : 0)] }
         end
 
         # What the exit leaves of the step's own is for showing, trying and working alone alike.

@@ -21,7 +21,7 @@ module Vantick
           serving = Curriculum::Step.with_times.select { |step| step.standards.include?(name.to_s) }
           @step = serving.last || Curriculum::Step.find(name)
           steps = serving.any? ? serving : [@step]
-          @ladder = (Curriculum::Step.with_times & steps.flat_map { |one| [one, *one.foundations] }).freeze
+          @ladder = (Curriculum::Step.with_times & steps.flat_map { |step| [step, *step.foundations] }).freeze
           @shares = Aim.shares_of(steps).freeze
           freeze
         end

@@ -70,7 +70,7 @@ module Vantick
         # All that is left of the week from Monday on.
         def skip_week(day, _to, _step)
           week = @days.select { |other| other / Days::WEEK.length == day / Days::WEEK.length }
-          { **by_teacher, **week.to_h { |one| [one, Planner::Settled.new(kind: :skipped, how: :skipped)] } }
+          { **by_teacher, **week.to_h { |free| [free, Planner::Settled.new(kind: :skipped, how: :skipped)] } }
         end
 
         def hold(day, _to, _step) = by_teacher.except(day)

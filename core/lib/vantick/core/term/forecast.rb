@@ -89,7 +89,7 @@ module Vantick
 
         def order = @order ||= @kinds.map { |kind| [@kinds.index(kind), 1.0, below(kind)] }
 
-        def below(kind) = Curriculum::KnowledgeComponents.below(kind).filter_map { |one| @kinds.index(one) }
+        def below(kind) = Curriculum::KnowledgeComponents.below(kind).filter_map { |lower| @kinds.index(lower) }
 
         # As much to each side as what is assumed of all classes was wrong by.
         def point(day, sorted)

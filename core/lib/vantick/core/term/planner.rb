@@ -27,7 +27,7 @@ module Vantick
           @unchecked = past.unchecked
           @goal = goal
           @settled = choices.settled
-          @open = open_days(past.lost + @settled.count { |day, one| day >= @from && one.kind == :skipped })
+          @open = open_days(past.lost + @settled.count { |day, settled| day >= @from && settled.kind == :skipped })
           @tasks = TaskTurns.new(first: choices.order.notation)
           @ladders = [aim.ladder, Curriculum::Step.with_times].map { |steps| choices.order.of(steps - choices.without) }
         end

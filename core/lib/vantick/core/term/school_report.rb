@@ -36,7 +36,7 @@ module Vantick
         def self.days(country, today)
           ends = TABLE[:terms].fetch(country.to_sym, TABLE[:terms][:other])
           year = Date.jd(today).year
-          all = (year - 1..year).flat_map { |one| ends.map { |month, day| Date.new(one, month, day).jd } }
+          all = (year - 1..year).flat_map { |starting| ends.map { |month, day| Date.new(starting, month, day).jd } }
           [*all.select { |day| day < today }.max(TABLE[:points]).sort, today]
         end
 
@@ -68,7 +68,7 @@ module Vantick
             asked = @progress_by_class.values.select { |progress| answered_by?(progress, day) }
             next if asked.empty?
 
-            rounded(SchoolReport.count(asked.sum { |progress| met(progress, steps, day) }, asked.sum { |one| one.by_child.length }))
+            rounded(SchoolReport.count(asked.sum { |progress| met(progress, steps, day) }, asked.sum { |year| year.by_child.length }))
           end
         end
 

@@ -33,7 +33,7 @@ module Vantick
 
         def notations(step, expected)
           ways = NOTATIONS.keys.partition { |way| way == @first }.flatten
-          first, second = ways.map { |way| expected.sum { |one| one.ways(step).fetch(way, 0) } }
+          first, second = ways.map { |way| expected.sum { |child| child.ways(step).fetch(way, 0) } }
           NOTATIONS.values_at(*(first - second > APART * expected.length ? ways.reverse : ways))
         end
       end

@@ -23,7 +23,7 @@ module Vantick
           def apart(name, taken)
             return name unless taken.include?(folded(name))
 
-            (2..).lazy.map { |number| "#{name[0, MOST - 4]} #{number}" }.find { |one| !taken.include?(folded(one)) }
+            (2..).lazy.map { |number| "#{name[0, MOST - 4]} #{number}" }.find { |candidate| !taken.include?(folded(candidate)) }
           end
         end
       end

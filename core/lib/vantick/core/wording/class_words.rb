@@ -14,8 +14,8 @@ module Vantick
         def self.fill(text, conventions = Conventions.default)
           case text
           when String then text.gsub(PLACES) { word(Regexp.last_match(1), conventions) }.freeze
-          when Array then text.map { |one| fill(one, conventions) }.freeze
-          when Hash then text.transform_values { |one| fill(one, conventions) }.freeze
+          when Array then text.map { |line| fill(line, conventions) }.freeze
+          when Hash then text.transform_values { |line| fill(line, conventions) }.freeze
           else text
           end
         end

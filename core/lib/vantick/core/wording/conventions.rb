@@ -95,7 +95,7 @@ module Vantick
         def chosen(id, choice, known)
           return known.first if choice.nil?
 
-          known.find { |one| one.to_s == choice.to_s } || raise(UnknownName.new(id.to_s, choice, known, field: :conventions))
+          known.find { |candidate| candidate.to_s == choice.to_s } || raise(UnknownName.new(id.to_s, choice, known, field: :conventions))
         end
       end
     end

@@ -17,7 +17,7 @@ module Vantick
           # @param conventions [Conventions]
           # @return [Hash{Symbol => Object}]
           def of(day_time, conventions = Conventions.default)
-            part = PARTS.find { |one| day_time.index >= one[:from] }
+            part = PARTS.find { |candidate| day_time.index >= candidate[:from] }
             dial = day_time.dial_time.digital(conventions.sign)
             { time: day_time.to_s, half: day_time.half, part: part[:id], twelve_hour: twelve_hour(day_time, dial),
               twenty_four_hour: day_time.to_s.sub(":", conventions.sign), typed: typed(day_time, dial, conventions),

@@ -27,7 +27,7 @@ module Vantick
         # @return [HomeLanguage]
         # @raise [UnknownName]
         def self.find(id)
-          all.find { |one| one.id.to_s == id.to_s } || raise(UnknownName.new("language", id, all.map(&:id), field: :home))
+          all.find { |language| language.id.to_s == id.to_s } || raise(UnknownName.new("language", id, all.map(&:id), field: :home))
         end
 
         # @param entry [Hash{Symbol => Object}] of home_languages.yml

@@ -61,7 +61,7 @@ module Vantick
           def counts(said)
             plain = number(said.count)
             minutes = Phrase::WORDS[said.count == 1 ? :minute : :minutes]
-            landmarks(said) + plain + plain.map { |one| "#{one} #{minutes}" }
+            landmarks(said) + plain + plain.map { |words| "#{words} #{minutes}" }
           end
 
           def landmarks(said)

@@ -19,7 +19,7 @@ module Vantick
         def override_verdict
           ruled = store.answers.overrule(params.answer_id, body.verdict, ruled_at: now)
           check = store.checks.find(store.checks.check_of_item(ruled.item_id))
-          item = check.items.find { |one| one.id == ruled.item_id }
+          item = check.items.find { |candidate| candidate.id == ruled.item_id }
           Views::CheckView.answer(ruled, store.classes.conventions(check.class_id), item)
         end
 
@@ -50,10 +50,10 @@ module Vantick
         end
 
         def marked(check, row, conventions, home)
-          item = check.items.find { |one| one.id == row[:item_id] }
+          item = check.items.find { |candidate| candidate.id == row[:item_id] }
           [{ uuid: SecureRandom.uuid, **row }, mark(item, row, conventions, home)]
         rescue Core::Error => e
-          child = store.classes.children(check.class_id).find { |one| one.id == row[:child_id] }
+          child = store.classes.children(check.class_id).find { |candidate| candidate.id == row[:child_id] }
           unfit("#{child.name}, “#{row[:answer][0, 20]}”: #{e.message}", e.field)
         end
 
@@ -63,7 +63,7 @@ module Vantick
         end
 
         def item_of(check)
-          item = check.items.find { |one| one.id == body.item_id } || unfit("This clock isn't in this check.", :item_id)
+          item = check.items.find { |candidate| candidate.id == body.item_id } || unfit("This clock isn't in this check.", :item_id)
           return item if [nil, body.child_id].include?(item.child_id)
 
           unfit("This clock is on another child's sheet.", :item_id)

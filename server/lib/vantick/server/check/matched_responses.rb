@@ -57,7 +57,7 @@ module Vantick
         # By the name that it went out with, or the number at the end of its title.
         def item(name)
           number = name[NUMBER, 1].to_i
-          at = (1..@items.length).find { |one| Formats::Qti.name_of(code, one) == name }
+          at = (1..@items.length).find { |position| Formats::Qti.name_of(code, position) == name }
           at ||= number if number.between?(1, @items.length)
           at && @items[at - 1]
         end

@@ -65,8 +65,8 @@ module Vantick
           def checks(answers, marked)
             given = answers.zip(marked).reject { |_, mark| mark.verdict == :blank }
             given.group_by { |answer, _| answer.check_id }.values.map do |pairs|
-              { day: Store::SchoolDay.date(pairs.first.first.answered_at), answered: pairs.length, right: pairs.count do |_, one|
-                one.right?
+              { day: Store::SchoolDay.date(pairs.first.first.answered_at), answered: pairs.length, right: pairs.count do |_, answer|
+                answer.right?
               end }
             end
           end

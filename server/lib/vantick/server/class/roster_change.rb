@@ -62,10 +62,10 @@ module Vantick
           names = renamed
           taken = (staying + @pairs.values).map { |child| folded(names.fetch(child, child[:name])) }
           new_ones = @listed.each_index.reject { |at| @pairs.key?(at) }.map { |at| @listed[at] }
-          new_ones.map do |one|
-            name = Core::Wording::ChildNames.apart(one.name, taken)
+          new_ones.map do |child|
+            name = Core::Wording::ChildNames.apart(child.name, taken)
             taken << folded(name)
-            [one.source_id, name]
+            [child.source_id, name]
           end
         end
 
@@ -142,7 +142,7 @@ module Vantick
         end
 
         def settle(at, child_id)
-          child = @doubts.fetch(at, []).find { |one| one[:id] == child_id }
+          child = @doubts.fetch(at, []).find { |candidate| candidate[:id] == child_id }
           raise Core::Error.new("#{@listed[at]&.name || 'A child'} on the list can't be that child.", field: :same) unless child
           raise Core::Error.new("#{child[:name]} can't be two children on the list.", field: :same) if @pairs.value?(child)
 

@@ -10,9 +10,9 @@ module Vantick
         def read_roster
           read = file_read
           check_length(read.first) if read.length == 1
-          classes = read.map do |one|
-            { id: one.source_id, **one.to_h.slice(:title, :commas, :table, :about), left_out: one.left_out.to_a,
-              children: Formats::ListedNames.of(one.children, body.names) }
+          classes = read.map do |list|
+            { id: list.source_id, **list.to_h.slice(:title, :commas, :table, :about), left_out: list.left_out.to_a,
+              children: Formats::ListedNames.of(list.children, body.names) }
           end
           { classes: }
         end
@@ -53,7 +53,7 @@ module Vantick
 
         # @return [Array<RosterChange::Listed>]
         def listed
-          children = chosen.tap { |one| check_length(one) }.children
+          children = chosen.tap { |list| check_length(list) }.children
           unfit("Choose the column of first names.", :file) if children.empty?
           names = Formats::ListedNames.of(children, body.names).map { |name| tidy(name) }
           check_names(names, :file)

@@ -44,17 +44,17 @@ module Vantick
         private
 
         # The class that was chosen, or the one with this id, or the only one of this name.
-        def target(one)
-          chosen = @said.fetch(one.source_id, {})
+        def target(listed)
+          chosen = @said.fetch(listed.source_id, {})
           return chosen[:class_id] if chosen.key?(:class_id)
 
           here = @classes.reject { |school_class| school_class[:archived] }
-          known = here.find { |school_class| school_class[:source_id] == one.source_id }
-          (known || of_name(here, one))&.fetch(:id)
+          known = here.find { |school_class| school_class[:source_id] == listed.source_id }
+          (known || of_name(here, listed))&.fetch(:id)
         end
 
-        def of_name(here, one)
-          named = here.select { |school_class| school_class[:source_id].nil? && folded(school_class[:name]) == folded(one.title) }
+        def of_name(here, listed)
+          named = here.select { |school_class| school_class[:source_id].nil? && folded(school_class[:name]) == folded(listed.title) }
           named.first if named.one?
         end
 
@@ -66,13 +66,13 @@ module Vantick
           listed.to_h { |entry, children| [entry.source_id, children.select { |child| here?(child, entry, places) }] }
         end
 
-        def here?(child, one, places)
+        def here?(child, listed, places)
           return true if child.source_id.nil?
 
           first = counted_in(child, places.fetch(child.source_id).map(&:last))
-          return true if first.equal?(one)
+          return true if first.equal?(listed)
 
-          @twice[one.source_id] << "#{child.name} is also in #{first.title}, and is counted there."
+          @twice[listed.source_id] << "#{child.name} is also in #{first.title}, and is counted there."
           false
         end
 
@@ -102,18 +102,18 @@ module Vantick
           end
         end
 
-        def part(one, children, gone)
-          chosen = @said.fetch(one.source_id, {})
-          movers = @moving[one.source_id]
-          change = RosterChange.new(staying(one) + here(movers), children, @own_ids, same: chosen.fetch(:same, {}), gone:)
-          Part.new(listed: one, class_id: @targets[one.source_id], account_id: chosen[:account_id], movers:, change:,
-                   left_out: one.left_out.to_a + @twice[one.source_id])
+        def part(listed, children, gone)
+          chosen = @said.fetch(listed.source_id, {})
+          movers = @moving[listed.source_id]
+          change = RosterChange.new(staying(listed) + here(movers), children, @own_ids, same: chosen.fetch(:same, {}), gone:)
+          Part.new(listed:, class_id: @targets[listed.source_id], account_id: chosen[:account_id], movers:, change:,
+                   left_out: listed.left_out.to_a + @twice[listed.source_id])
         end
 
         # Of the class here those who move nowhere.
-        def staying(one)
+        def staying(listed)
           out = @moving.values.flatten.map { |child| child[:id] }
-          @present.fetch(@targets[one.source_id], []).reject { |child| out.include?(child[:id]) }
+          @present.fetch(@targets[listed.source_id], []).reject { |child| out.include?(child[:id]) }
         end
 
         # Who moves is asked for again, also after having left the class before.

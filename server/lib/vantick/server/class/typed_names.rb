@@ -31,10 +31,10 @@ module Vantick
           names = Formats::ListedNames.of(listed, "first").map { |name| tidy(name) }
           check_signs(names, :text)
           taken = beside.to_set { |name| Core::Wording::ChildNames.folded(name) }
-          listed.zip(names).map do |one, name|
+          listed.zip(names).map do |entry, name|
             name = Core::Wording::ChildNames.apart(name, taken)
             taken << Core::Wording::ChildNames.folded(name)
-            { name:, alike: name == tidy(one.given) ? nil : tidy(one.given) }
+            { name:, alike: name == tidy(entry.given) ? nil : tidy(entry.given) }
           end
         end
       end

@@ -26,7 +26,7 @@ module Vantick
           now, ahead = open.partition { |turn| turn.ahead.zero? }
           ahead = now.drop(1) if @session.fixed?
           { open: @session.seat.open, round: round(over), turn: views(now.first(1)).first,
-            ahead_ids: ahead.map(&:id), ahead: views(ahead.reject { |one| held.include?(one.id) }),
+            ahead_ids: ahead.map(&:id), ahead: views(ahead.reject { |turn| held.include?(turn.id) }),
             end: over || !@session.seat.open ? end_of : nil }
         end
 

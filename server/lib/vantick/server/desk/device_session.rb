@@ -91,7 +91,7 @@ module Vantick
         # @return [SubmissionResult]
         # @raise [Store::Missing, Core::Error]
         def take(turn_id, given, late:)
-          turn = open.find { |one| one.id == turn_id } || @turns.find(seat, turn_id)
+          turn = open.find { |candidate| candidate.id == turn_id } || @turns.find(seat, turn_id)
           given = Submission.new(turn, given, turns: @turns, conventions: conventions.of_child(home: adjustments.home))
           return again(turn, given) if turn.tries.positive? && given.before?
           raise Store::Turns::Answered if turn.done_at
@@ -108,7 +108,7 @@ module Vantick
         def show(turn_id)
           raise Core::Error.new("Do this one by yourself.", field: :turn_id) if fixed? || baseline?
 
-          turn = open.find { |one| one.id == turn_id } || @turns.find(seat, turn_id)
+          turn = open.find { |candidate| candidate.id == turn_id } || @turns.find(seat, turn_id)
           raise Store::Turns::Answered if turn.done_at
 
           @knowledge.shown(turn)
@@ -180,7 +180,7 @@ module Vantick
 
         # What was open before the answer came, brought up to it.
         def left(turn, done)
-          open.filter_map { |one| one.id == turn.id ? (one.with(tries: one.tries + 1) unless done) : one }
+          open.filter_map { |held| held.id == turn.id ? (held.with(tries: held.tries + 1) unless done) : held }
         end
 
         # An item of an exit may have been answered on paper before.

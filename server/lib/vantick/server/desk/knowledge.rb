@@ -87,8 +87,8 @@ module Vantick
           child = @store.classes.child(@seat.child_id)
           belief = Store::ProgressCache.before(child, school_class, @store, @seat.check_id, today:)
           here = answers.zip(asked).select { |answer, _| answer.check_id == @seat.check_id }.map(&:last)
-          here.each_with_object(Core::Knowing::Baseline.new(belief, day: today)) do |one, found|
-            found.answered(Core::Knowing::Baseline::Question.new(step: one.step, **item_response(one.marked)), one.marked)
+          here.each_with_object(Core::Knowing::Baseline.new(belief, day: today)) do |answer, found|
+            found.answered(Core::Knowing::Baseline::Question.new(step: answer.step, **item_response(answer.marked)), answer.marked)
           end
         end
 

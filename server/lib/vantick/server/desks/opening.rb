@@ -91,7 +91,7 @@ module Vantick
         def times(plan, stage)
           stages = Core::Teaching::StageMinutes.at_desks.map(&:to_s)
           unfit("Choose a part: #{stages.join(', ')}.", :stage) unless stages.include?(stage)
-          found = plan.lesson.stages.find { |one| one.id.to_s == stage } or unfit("This lesson doesn't have that part.", :stage)
+          found = plan.lesson.stages.find { |part| part.id.to_s == stage } or unfit("This lesson doesn't have that part.", :stage)
           # Earlier steps are asked with times of the dial alone.
           times = found.items.filter_map(&:time).select { |time| plan.task.times.include?(time) }.uniq
           times.empty? ? unfit("This part has no clocks. Give it more minutes.", :stage) : times.map(&:to_s)

@@ -100,7 +100,7 @@ module Vantick
           return if @pictures.empty?
 
           heading(TEXT[:pictures], 13)
-          @pictures.each { |one| picture(one) }
+          @pictures.each { |drawn| picture(drawn) }
         end
 
         def picture(one)

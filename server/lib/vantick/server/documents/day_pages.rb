@@ -125,8 +125,8 @@ module Vantick
         end
 
         def ask(hinge, conventions)
-          wrong = hinge.wrong.map do |one|
-            format(TEXT[:wrong], answer: hinge.task.write(one.answer, conventions), move: one.misreading.texts_in(conventions)[:move])
+          wrong = hinge.wrong.map do |choice|
+            format(TEXT[:wrong], answer: hinge.task.write(choice.answer, conventions), move: choice.misreading.texts_in(conventions)[:move])
           end
           say(format(TEXT[:ask], time: hinge.time, wrong: wrong.join(" ")))
         end

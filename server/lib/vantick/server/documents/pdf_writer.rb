@@ -88,7 +88,7 @@ module Vantick
         end
 
         def steps(steps)
-          drawn = steps.map { |kind, *places| [*places.each_slice(2).map { |one| place(one) }, OPERATORS.fetch(kind)].join(" ") }
+          drawn = steps.map { |kind, *places| [*places.each_slice(2).map { |point| place(point) }, OPERATORS.fetch(kind)].join(" ") }
           say(drawn.join("\n"))
         end
 

@@ -68,9 +68,9 @@ module Vantick
         end
 
         def tries(answer)
-          answer.fetch("tries", []).map do |one|
-            check_moment(one["answered_at"])
-            one.values_at("answer", "answered_at")
+          answer.fetch("tries", []).map do |try|
+            check_moment(try["answered_at"])
+            try.values_at("answer", "answered_at")
           end
         end
 

@@ -15,9 +15,9 @@ module Vantick
           # @return [Array<Roster::ListedClass>]
           # @raise [Core::Error]
           def roster(bytes, said = {})
-            ask("roster", :file, bytes, JSON.generate(said)).map do |one|
-              Roster::ListedClass.new(*one.values_at(:source_id, :title), one[:children].map { |child| Roster::Listed.new(*child) },
-                                      *one.values_at(:commas, :table, :about, :left_out))
+            ask("roster", :file, bytes, JSON.generate(said)).map do |list|
+              Roster::ListedClass.new(*list.values_at(:source_id, :title), list[:children].map { |child| Roster::Listed.new(*child) },
+                                      *list.values_at(:commas, :table, :about, :left_out))
             end
           end
 

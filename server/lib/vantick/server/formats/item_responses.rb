@@ -63,7 +63,7 @@ module Vantick
           end
 
           def in_report(item, child, place)
-            variable = item.xpath(VARIABLES).find { |one| !OF_PROGRAM.include?(one["identifier"]) } or return
+            variable = item.xpath(VARIABLES).find { |candidate| !OF_PROGRAM.include?(candidate["identifier"]) } or return
             values = variable.xpath(VALUES).map { |value| value.text.strip }
             Response.new(child, item["identifier"].to_s, values.first.to_s, place) if values.length < 2
           end

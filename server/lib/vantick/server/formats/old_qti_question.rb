@@ -29,7 +29,7 @@ module Vantick
 
         # What is written beside a choice may be HTML.
         def choice(value)
-          label = @item.xpath(LABEL).find { |one| one["ident"] == value } or return value
+          label = @item.xpath(LABEL).find { |candidate| candidate["ident"] == value } or return value
           Nokogiri::HTML(label.xpath(TEXT).map(&:text).join(" ")).text.strip
         end
       end

@@ -40,8 +40,8 @@ module Vantick
 
         # Of a choice what is written beside its name, without what is said once it is chosen.
         def choice(value)
-          chosen = @item.xpath(".//*[@identifier]").find { |one| one["identifier"] == value && one.name.match?(CHOICE) } or return value
-          chosen.dup.tap { |one| one.xpath(FEEDBACK).each(&:remove) }.text.strip
+          chosen = @item.xpath(".//*[@identifier]").find { |node| node["identifier"] == value && node.name.match?(CHOICE) } or return value
+          chosen.dup.tap { |copy| copy.xpath(FEEDBACK).each(&:remove) }.text.strip
         end
       end
     end

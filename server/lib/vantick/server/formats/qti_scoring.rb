@@ -25,7 +25,7 @@ module Vantick
         def choices
           return [] if drawn? || @task.whole_time?
 
-          @choices ||= @task.times.map { |time| @task.right_answer(time) }.uniq.first(Qti::MOST_CHOICES + 1).map { |one| write(one) }
+          @choices ||= @task.times.map { |time| @task.right_answer(time) }.uniq.first(Qti::MOST_CHOICES + 1).map { |answer| write(answer) }
           @choices.length > Qti::MOST_CHOICES ? [] : @choices
         end
 

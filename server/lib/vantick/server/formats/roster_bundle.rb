@@ -68,7 +68,7 @@ module Vantick
         # @return [Array(Array<Roster::Listed>, Array<String>)] the children, and who was left out
         def members(enrolments)
           found = enrolments.map { |row| member(row) }
-          children, words = found.partition { |one| one.is_a?(Roster::Listed) }
+          children, words = found.partition { |person| person.is_a?(Roster::Listed) }
           [children.uniq(&:source_id), words.uniq]
         end
 
@@ -102,7 +102,7 @@ module Vantick
         end
 
         def rows(text)
-          sign = SIGNS.max_by { |one| text.each_line.first.to_s.count(one) }
+          sign = SIGNS.max_by { |candidate| text.each_line.first.to_s.count(candidate) }
           head, *rows = CSV.parse(text, col_sep: sign)
           names = head.to_a.map { |cell| cell.to_s.strip.downcase.delete(" ") }
           rows.map { |cells| names.zip(cells.map { |cell| cell&.strip }).to_h }

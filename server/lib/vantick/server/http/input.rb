@@ -39,7 +39,7 @@ module Vantick
 
           # @return [Proc] the kind of what is in a list, or under open names
           def part(schema, key)
-            found = [schema, *joined(schema)].filter_map { |one| one[key] }.find { |one| one.is_a?(Hash) }
+            found = [schema, *joined(schema)].filter_map { |part| part[key] }.find { |part| part.is_a?(Hash) }
             found ? kind(found) : ->(value) { value }
           end
         end

@@ -84,7 +84,7 @@ module Vantick
         end
 
         # Empty only where all lines are.
-        def words(reader, boxes, pieces) = boxes.map { |box| reader.words(pieces.written(box)) }.min_by { |one| one.sure ? 1 : 0 }
+        def words(reader, boxes, pieces) = boxes.map { |box| reader.words(pieces.written(box)) }.min_by { |reading| reading.sure ? 1 : 0 }
 
         def digits(reader, boxes, pieces)
           whole = bounds(boxes, BESIDE)

@@ -100,7 +100,7 @@ module Vantick
           found = whose(only, own: shared.nil?).map do |id, name|
             version(id, name, by_child[id] || shared || [], letter: letters[id])
           end
-          only ? found : found.reject { |one| one.items.empty? }
+          only ? found : found.reject { |version| version.items.empty? }
         end
 
         def spare(shared)
@@ -111,7 +111,7 @@ module Vantick
         def whose(only, own:)
           return names(own:) unless only
 
-          child = @children.find { |one| one.id == only }
+          child = @children.find { |candidate| candidate.id == only }
           raise Core::Error.new("This child isn't in the check's class.", field: :child_id) unless child
 
           [[child.id, child.name]]

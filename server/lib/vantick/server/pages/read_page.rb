@@ -60,7 +60,7 @@ module Vantick
           items = check.items.select { |item| [nil, child_id].include?(item.child_id) }
           own = @store.own_digits.of(child_id)
           pieces = page.read(picture, corners, items, own:).map { |field| piece(field, items[field.at], child_id) }
-          [pieces, pieces.filter_map { |one| answer(one, items) if one[:sure] == 1 }]
+          [pieces, pieces.filter_map { |piece| answer(piece, items) if piece[:sure] == 1 }]
         end
 
         # Of a photograph, what to do about it.
@@ -109,7 +109,7 @@ module Vantick
         end
 
         def of_child(picture, piece, check, known)
-          child = @class.children.find { |one| one.id == known[:child_id] }
+          child = @class.children.find { |candidate| candidate.id == known[:child_id] }
           return gone(known) unless child
 
           return { **known, **refused("twice", format(WORDS["twice"], name: child.name)) } if @store.scans.read?(*known.values)
@@ -162,7 +162,7 @@ module Vantick
 
         # An empty field is answered with a dash, as a teacher would type it.
         def answer(piece, items)
-          item = items.find { |one| one.id == piece[:item_id] }
+          item = items.find { |candidate| candidate.id == piece[:item_id] }
           text = piece[:seen].empty? ? "-" : piece[:seen]
           marked(item, piece[:child_id], text, piece[:answer_uuid])
         end

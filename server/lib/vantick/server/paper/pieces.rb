@@ -55,7 +55,7 @@ module Vantick
         end
 
         def marked(check, piece, text)
-          item = check.items.find { |one| one.id == piece.item_id }
+          item = check.items.find { |candidate| candidate.id == piece.item_id }
           home = store.register.adjustments_of(piece.child_id).home
           conventions = store.classes.conventions(check.class_id).of_child(home:, own: -> { store.own_words.of(piece.child_id) })
           Store::MarkedAnswers.typed(item, text, conventions)

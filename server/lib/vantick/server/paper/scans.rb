@@ -74,7 +74,7 @@ module Vantick
 
         def read_again(page)
           found = Pages::ReadPage.new(store, store.scans.find(page.scan_id).class_id).read(store_page(page))
-          answers = found.flat_map { |one| one.delete(:answers) || [] }
+          answers = found.flat_map { |read| read.delete(:answers) || [] }
           store.scans.replace_page(page, found) { add(answers) }
         end
 
@@ -136,7 +136,7 @@ module Vantick
             file.binmode
             file.write(jpeg)
             file.flush
-            found = Pages::Unpacked.new(file.path, kept: true).enum_for(:each).filter_map { |_, one| one }.first
+            found = Pages::Unpacked.new(file.path, kept: true).enum_for(:each).filter_map { |_, unpacked| unpacked }.first
             return Pages::Unpacked::Page.new(number: page.number, picture: found.picture, jpeg:)
           end
         end

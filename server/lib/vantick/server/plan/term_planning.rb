@@ -123,7 +123,9 @@ module Vantick
         def fell_out(past, coming, day)
           past.find { |lesson| lesson.day == day && lesson.taught? } ||
             raise(Core::Error.new("No lesson was planned for that day.", field: :day))
-          past = past.map { |one| one.day == day ? Term::Planned.new(**one.to_h, kind: :skipped, step: nil, settled: :skipped) : one }
+          past = past.map do |lesson|
+            lesson.day == day ? Term::Planned.new(**lesson.to_h, kind: :skipped, step: nil, settled: :skipped) : lesson
+          end
           # What is known of the class is worked out from the plan that lacks the lesson.
           @store.db.transaction do
             keep("change", past, nil)

@@ -41,9 +41,9 @@ module Vantick
           private
 
           def plan(plan, store, row, today, planning)
-            lessons = store.lessons.all(row.class_id, limit: ClassCalendar::MOST).select { |one| one.child_ids.nil? }
+            lessons = store.lessons.all(row.class_id, limit: ClassCalendar::MOST).select { |lesson| lesson.child_ids.nil? }
             made = lessons.group_by(&:day)
-            given = lessons.select(&:given_at).group_by { |one| Store::SchoolDay.date(one.given_at) }
+            given = lessons.select(&:given_at).group_by { |lesson| Store::SchoolDay.date(lesson.given_at) }
             { **plan.slice(:id, :made_at, :cause), change: plan.change && { **CHANGE, **plan.change },
               can_put_back: !planning.before.nil?, today:,
               lessons: plan.lessons.map { |planned| lesson(planned, made, given, today) } }

@@ -50,7 +50,7 @@ module Vantick
         def keep(conventions, table)
           if @kept.length >= KEPT
             most = @kept.values.map(&:whose).tally.max_by(&:last).first
-            @kept.delete(@kept.find { |_, one| one.whose == most }.first)
+            @kept.delete(@kept.find { |_, table| table.whose == most }.first)
           end
           @kept[conventions] = table
         end

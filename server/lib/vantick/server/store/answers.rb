@@ -108,7 +108,7 @@ module Vantick
           return [] if children.empty?
 
           each = children.map { |child_id| recent(child_id, limit).from_self }
-          with_overrides(each.reduce { |all, one| all.union(one, all: true, from_self: false) }.all)
+          with_overrides(each.reduce { |all, part| all.union(part, all: true, from_self: false) }.all)
         end
 
         # @param child_id [Integer]

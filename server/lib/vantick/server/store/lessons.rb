@@ -67,7 +67,8 @@ module Vantick
         # @return [Core::Teaching::Pacing] as things took in the lessons that were given last
         def pacing(class_id)
           took = taught(class_id).last(PACED).flat_map { |lesson| lesson.seconds.to_a }
-          Core::Teaching::Pacing.new(took.group_by { |one| one[:kind].to_sym }.transform_values { |all| all.map { |one| one[:seconds] } })
+          by_kind = took.group_by { |timing| timing[:kind].to_sym }
+          Core::Teaching::Pacing.new(by_kind.transform_values { |timings| timings.map { |timing| timing[:seconds] } })
         end
 
         # @return [Rows::Lesson, nil] the copy of a lesson for a day

@@ -106,9 +106,9 @@ module Vantick
         # @return [Hash{Integer => Array<Core::Teaching::TeacherJudgement>}] by child
         def self.judgements(store, children)
           store.teacher_judgements.of(children.map(&:id)).transform_values do |some|
-            some.map do |one|
-              step = Core::Curriculum::Step.find(one[:step])
-              Core::Teaching::TeacherJudgement.new(step:, known: one[:known], day: SchoolDay.jd(one[:said_at]))
+            some.map do |judgement|
+              step = Core::Curriculum::Step.find(judgement[:step])
+              Core::Teaching::TeacherJudgement.new(step:, known: judgement[:known], day: SchoolDay.jd(judgement[:said_at]))
             end
           end
         end

@@ -87,7 +87,7 @@ module Vantick
         # @raise [Missing] naming the first of them that is in another class
         def check_class(class_id, named)
           named.slice(*TABLES.keys).each do |name, value|
-            other = Array(value).find { |one| classes(name, [one]) != [class_id] }
+            other = Array(value).find { |id| classes(name, [id]) != [class_id] }
             raise Missing.new(KINDS.fetch(name), other.to_s[0, 40], field: name) if other
           end
         end
@@ -112,7 +112,7 @@ module Vantick
         private :right
 
         def raise_missing(account_id, name, values)
-          other = values.find { |one| !right(account_id, name, [one]) }
+          other = values.find { |id| !right(account_id, name, [id]) }
           raise Missing.new(KINDS.fetch(name), other.to_s[0, 40], field: name)
         end
         private :raise_missing

@@ -120,7 +120,7 @@ module Vantick
         def other_code(table, row)
           return {} unless row[:code] && @db[table].where(code: row[:code]).any?
 
-          { code: (table == :checks ? Codes.method(:of_sheet) : Codes.method(:fresh)).call { |one| @db[table].where(code: one).any? } }
+          { code: (table == :checks ? Codes.method(:of_sheet) : Codes.method(:fresh)).call { |code| @db[table].where(code: code).any? } }
         end
 
         def references(table)

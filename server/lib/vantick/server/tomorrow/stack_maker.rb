@@ -58,7 +58,7 @@ module Vantick
 
         # Practice of what is gone over first; of the lesson's step where nothing is.
         def starter(plan, seed)
-          step = plan.settings.earlier.map { |id| Core::Curriculum::Step.find(id) }.find { |one| kind(one) } || plan.step
+          step = plan.settings.earlier.map { |id| Core::Curriculum::Step.find(id) }.find { |candidate| kind(candidate) } || plan.step
           sheet("starter", step, seed, versions: "one", names: false, count: STARTER, child_ids: nil)
         end
 

@@ -82,7 +82,7 @@ module Vantick
             by_child = marked_by_child(check, school_class, answers)
             evidence = Core::Judging::ClassEvidence.new(by_child)
             { check_id: check.id, alike: alike(check, by_child),
-              shared: evidence.shared.map { |one| shared(one, check, school_class.wording) },
+              shared: evidence.shared.map { |shown| shared(shown, check, school_class.wording) },
               children: children.map do |child|
                 { **child_findings(child, by_child.fetch(child.id), evidence.by_child.fetch(child.id)),
                                         **(why.key?(child.id) ? { slip: why[child.id] } : {}) }

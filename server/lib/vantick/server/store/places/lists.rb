@@ -35,7 +35,7 @@ module Vantick
 
           # @return [Array<Hash>] what is there of a child
           def copy(database, id)
-            rows_of(database, [id]).flat_map { |row, held| @held.of(held, id).map { |one| { **row.slice(*@about), **one } } }
+            rows_of(database, [id]).flat_map { |row, held| @held.of(held, id).map { |entry| { **row.slice(*@about), **entry } } }
           end
 
           # Takes all of these children out.
