@@ -18,7 +18,9 @@ module Vantick
 
         # @return [Array<SheetKind>]
         def self.all
-          @all ||= Facts::DataFile.entries("sheets", required: %i[id name count most aim]).map { |entry| new(entry) }.freeze
+          @all || Facts::Once.make do
+            @all ||= Facts::DataFile.entries("sheets", required: %i[id name count most aim]).map { |entry| new(entry) }.freeze
+          end
         end
 
         # @param id [String, Symbol]

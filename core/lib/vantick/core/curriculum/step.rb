@@ -24,7 +24,11 @@ module Vantick
 
         # @return [Array<Step>] the ladder, in order
         # @raise [InvalidData] where a step builds on one that does not come before it
-        def self.all = @all ||= climb(Facts::DataFile.entries("ladder", required: %i[id name words questions openings standards])).freeze
+        def self.all
+          @all || Facts::Once.make do
+            @all ||= climb(Facts::DataFile.entries("ladder", required: %i[id name words questions openings standards])).freeze
+          end
+        end
 
         def self.climb(entries)
           entries.each_with_object([]) do |entry, ladder|

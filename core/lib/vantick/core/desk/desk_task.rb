@@ -16,7 +16,7 @@ module Vantick
         attr_reader :ask
 
         # @return [Array<DeskTask>] in the order in which they take turns
-        def self.all = @all ||= WORDS[:tasks].map { |entry| new(entry) }.freeze
+        def self.all = @all || Facts::Once.make { @all ||= WORDS[:tasks].map { |entry| new(entry) }.freeze }
 
         # @param task [Task]
         # @return [DeskTask]

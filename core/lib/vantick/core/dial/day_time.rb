@@ -23,7 +23,7 @@ module Vantick
 
         class << self
           # @return [Array<DayTime>] all 1,440, in order
-          def all = @all ||= Array.new(ROUND) { |index| new(index) }.freeze
+          def all = @all || Facts::Once.make { @all ||= Array.new(ROUND) { |index| new(index) }.freeze }
 
           # @param time [DialTime]
           # @return [Array<DayTime>] the two times of the day at which a dial shows it

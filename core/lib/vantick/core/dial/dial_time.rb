@@ -18,7 +18,7 @@ module Vantick
 
         class << self
           # @return [Array<DialTime>] all 720, in order
-          def all = @all ||= Array.new(ROUND) { |index| new(index) }.freeze
+          def all = @all || Facts::Once.make { @all ||= Array.new(ROUND) { |index| new(index) }.freeze }
 
           # @return [Array<DialTime>] those with the minute hand on a numeral, in order
           def fives = @fives ||= all.select { |time| time.ticks.zero? }.freeze

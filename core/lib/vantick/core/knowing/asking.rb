@@ -38,11 +38,7 @@ module Vantick
 
           # @return [Array<Asking>]
           def all
-            @all ||= begin
-              kinds = Curriculum::KnowledgeComponents.all
-              ways = kinds.flat_map { |kind| (Asking.ways_of(kind) & TOLD).map { |way| [kind, way] } }
-              ways.map.with_index { |(kind, way), number| new(kind, way, number) }.freeze
-            end
+            @all || Facts::Once.make { @all ||= numbered.freeze }
           end
 
           # @param kind [Symbol]
@@ -70,6 +66,11 @@ module Vantick
           end
 
           private
+
+          def numbered
+            ways = Curriculum::KnowledgeComponents.all.flat_map { |kind| (ways_of(kind) & TOLD).map { |way| [kind, way] } }
+            ways.map.with_index { |(kind, way), number| new(kind, way, number) }
+          end
 
           def found_ways(kind)
             return DAY if kind == :day_halves

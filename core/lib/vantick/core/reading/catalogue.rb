@@ -10,7 +10,7 @@ module Vantick
         class << self
           # @return [Array<Misreading>] in the order of misreadings.yml
           # @raise [InvalidData] where texts and rules do not name the same misreadings
-          def misreadings = @misreadings ||= build.freeze
+          def misreadings = @misreadings || Facts::Once.make { @misreadings ||= build.freeze }
 
           private
 

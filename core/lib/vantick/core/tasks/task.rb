@@ -43,7 +43,9 @@ module Vantick
 
         # @return [Array<Task>] all tasks
         def self.all
-          @all ||= Facts::DataFile.entries("tasks", required: %i[id name sees notation chain]).map { |entry| new(entry) }.freeze
+          @all || Facts::Once.make do
+            @all ||= Facts::DataFile.entries("tasks", required: %i[id name sees notation chain]).map { |entry| new(entry) }.freeze
+          end
         end
 
         # @return [Array<Task>] those that begin with a dial and end in a time

@@ -20,7 +20,9 @@ module Vantick
         # @return [Array<HomeLanguage>]
         def self.all
           needed = %i[id name own title intro ask times]
-          @all ||= Facts::DataFile.entries("home_languages", required: needed).map { |entry| new(entry) }.freeze
+          @all || Facts::Once.make do
+            @all ||= Facts::DataFile.entries("home_languages", required: needed).map { |entry| new(entry) }.freeze
+          end
         end
 
         # @param id [String, Symbol]
