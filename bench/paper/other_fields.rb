@@ -8,8 +8,11 @@ module Bench
   module OtherFields
     Core = Vantick::Core
     Server = Vantick::Server
+    # What is asked there, as it is stored.
+    Item = Struct.new(:task, :time)
     School = Struct.new(:name, :children, :day, :wording, keyword_init: true)
-    WREN = School.new(name: "Wren", children: [{ id: 1, name: "Bram" }], day: [], wording: Core::Wording::Conventions.default).freeze
+    BRAM = Server::Store::Rows::ChildName.new(id: 1, name: "Bram")
+    WREN = School.new(name: "Wren", children: [BRAM].freeze, day: [], wording: Core::Wording::Conventions.default).freeze
     # A hand that is read so far off is read wrongly, in degrees.
     FAR = 5
     # A field as it was read.
@@ -17,11 +20,11 @@ module Bench
     # @!attribute right [Boolean] whether it was read as it was meant
     Read = Struct.new(:way, :sure, :right, keyword_init: true)
 
-    # @return [Array(Server::Documents::Page, Array<Hash>)] a sheet's first page, and its items
+    # @return [Array(Server::Documents::Page, Array<Item>)] a sheet's first page, and its items
     def sheet(seed, **settings)
       maker = Server::Sheets::SheetMaker.new(WREN, { seed:, own_pages: true, **settings })
       sheet = maker.sheet(made_at: "2026-03-02T08:00:00Z")
-      [sheet.class.new(**sheet.to_h, code: "9MTVC").pages.first, maker.items.map { |item| { **item, task: settings[:task] } }]
+      [sheet.class.new(**sheet.to_h, code: "9MTVC").pages.first, maker.items.map { |item| Item.new(settings[:task], item[:time]).freeze }]
     end
 
     # @yieldparam field [Server::Pages::FieldsSeen::Field]

@@ -25,6 +25,13 @@ RSpec.describe "bin/bench" do
     expect(found.map { |one| one["ratio"] }).to all(be_finite)
   end
 
+  # Those of paper make sheets as the server does: what changes there is seen before the night.
+  it "reads what another hand writes on a sheet" do
+    said, errors, status = run("--smallest", "--json", "other_ticks_plain")
+    expect(status).to be_success, errors
+    expect(said.lines.map { |line| JSON.parse(line)["measure"] }).to eq(["other_ticks_plain"])
+  end
+
   # On a busy machine a server says "not now" at times, and pages ask again.
   it "asks again where a server is busy" do
     said = ["503 Busy", "503 Busy", "200 OK"]

@@ -83,7 +83,8 @@ RSpec.describe "Sheets", :demo do
     before = stories.call
     expect(before).not_to be_empty
     click_button "New stories"
-    expect(page).to have_no_css(".sheet-page text", text: before.first, exact_text: true)
+    # One of the new ones may be an old one.
+    page.document.synchronize { raise Capybara::ExpectationNotMet, "the stories are the old ones" if [[], before].include?(stories.call) }
     click_button "Key"
     expect(page).to have_css(".sheet-page text", text: "These are your class's own times.")
     choose "Our day in order"
