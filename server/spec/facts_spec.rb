@@ -32,6 +32,16 @@ RSpec.describe Vantick::Server::Show::Facts do
     expect(get("/api/dial?conventions=#{'x' * 301}")).to be_refused(400).at("conventions")
   end
 
+  it "sends a table deflated to whoever takes that, and nothing to whoever has it" do
+    as_it_is, deflated = ["", "gzip, br"].map { |encoding| app.get("/api/dial", "HTTP_ACCEPT_ENCODING" => encoding) }
+    expect([as_it_is["content-encoding"], deflated["content-encoding"]]).to eq([nil, "gzip"])
+    expect(deflated["vary"].downcase).to include("accept-encoding")
+    expect(Zlib.gunzip(deflated.body)).to eq(as_it_is.body)
+    expect(app.get("/api/dial", "HTTP_ACCEPT_ENCODING" => "gzip;q=0")["content-encoding"]).to be_nil
+    again = app.get("/api/dial", "HTTP_ACCEPT_ENCODING" => "gzip", "HTTP_IF_NONE_MATCH" => deflated["etag"])
+    expect([again.status, again.body]).to eq([304, ""])
+  end
+
   it "makes no table in other words for a stranger, and not ever new ones for anybody" do
     expect(as("") { get("/api/dial").status }).to eq(200)
     expect(as("") { get("/api/dial?conventions=after") }).to be_refused(401)
@@ -40,8 +50,8 @@ RSpec.describe Vantick::Server::Show::Facts do
     most = Vantick::Server::Show::Tables::NEW_A_MINUTE
     most.times { |number| table.for(number, whose: 1) }
     expect { table.for(most, whose: 1) }.to raise_error(Vantick::Server::Show::Tables::TooMany)
-    expect(table.for(most, whose: 2)).to eq("table #{most}")
-    expect(table.for(most - 1, whose: 1)).to eq("table #{most - 1}")
+    expect(table.for(most, whose: 2).json).to eq("table #{most}")
+    expect(table.for(most - 1, whose: 1).json).to eq("table #{most - 1}")
     expect(number_of_tables(table)).to eq(Vantick::Server::Show::Tables::KEPT)
   end
 

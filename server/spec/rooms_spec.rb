@@ -62,7 +62,7 @@ RSpec.describe "The rooms" do
       "Marking" => %w[Wording Tasks Reading],
       "Curriculum" => %w[Facts Dial Wording Tasks Reading],
       "Judging" => %w[Reading Curriculum],
-      "Knowing" => %w[Dial Tasks Reading Marking Curriculum Judging],
+      "Knowing" => %w[Facts Dial Tasks Reading Marking Curriculum Judging],
       "Choosing" => %w[Facts Dial Wording Tasks Reading Curriculum Knowing],
       "Teaching" => %w[Facts Dial Wording Tasks Reading Curriculum Judging Knowing Choosing],
       "Term" => %w[Facts Curriculum Knowing Teaching],

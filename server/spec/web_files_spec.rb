@@ -19,6 +19,31 @@ RSpec.describe Vantick::Server::Http::WebFiles do
     end
   end
 
+  describe "what a teacher's page asks first" do
+    def named(page) = page["link"].to_s.scan(/<([^>]+)>; rel=preload; as=fetch; crossorigin=anonymous/).flatten
+
+    it "is named with the page, in the words of most classes that are taught, and is there" do
+      expect(named(plain("/"))).to eq([])
+      post("/api/classes", { name: "Dunlin", children: %w[Bo], conventions: {} })
+      most = Array.new(2) { make_class }
+      most.each { |school_class| put("/api/classes/#{school_class['id']}/conventions", { conventions: { to_word: "till" } }) }
+      put_away = Array.new(3) { make_class }
+      put_away.each { |school_class| post("/api/classes/#{school_class['id']}/archive", { archived: true }) }
+      addresses = named(plain("/plan"))
+      expect(addresses.map { |address| address[/[^?]+/] }).to eq(%w[/api/dial /api/catalogue])
+      expect(addresses).to all(include("till"))
+      expect(addresses.map { |address| get(address).status }).to all(eq(200))
+    end
+
+    it "is named to nobody who isn't signed in, on no other page, and not where the school can't be asked" do
+      make_class
+      expect(as("") { named(app.get("/")) }).to eq([])
+      expect(["/join", "/assets/app-1a2b.js", "/api/docs"].flat_map { |path| named(plain(path)) }).to eq([])
+      store.db.rename_table(:classes, :elsewhere)
+      expect([plain("/").status, named(plain("/"))]).to eq([200, []])
+    end
+  end
+
   it "shows the contract to anybody, as it is, and lets the page that shows it write its styles" do
     page = app.get("/api/docs")
     expect([page.status, page.body]).to eq([200, "the contract's page"])

@@ -6,6 +6,7 @@ import { VueQueryPlugin } from "@tanstack/vue-query";
 import { createPinia } from "pinia";
 import { createApp } from "vue";
 import { queries } from "@/api";
-import { App, router } from "@/app";
+import { App, askForPage, router } from "@/app";
 
+askForPage();
 createApp(App).use(createPinia()).use(VueQueryPlugin, { queryClient: queries }).use(router).mount("#app");

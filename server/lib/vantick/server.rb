@@ -67,7 +67,7 @@ module Vantick
                  log: $stderr)
       Rack::Builder.app do
         use Http::ErrorBoundary, log: log, busy: [Store::Busy]
-        Server.front(self, web, proxies)
+        Server.front(self, web, proxies, Show::FirstAsked.new(store))
         Server.gate(self, store)
         use Http::ResponseCheck
         run Api.of(HANDLERS.call)
@@ -75,7 +75,7 @@ module Vantick
     end
 
     # What every request meets, whoever asks.
-    def self.front(builder, web, proxies)
+    def self.front(builder, web, proxies, first_asked)
       builder.instance_exec do
         use Http::PlainHeaders
         use Rack::Deflater, if: ->(_env, _status, headers, _body) { !headers["content-length"].to_i.between?(1, WORTH_DEFLATING) }
@@ -83,7 +83,7 @@ module Vantick
         use Http::ClientAddress, proxies
         use Http::BodyLimit
         use Http::WellFormed
-        use Http::WebFiles, web
+        use Http::WebFiles, web, first_asked
         use Http::ContractFile
         use Http::Throttle.middleware
         use Http::Lanes

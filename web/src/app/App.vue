@@ -6,6 +6,7 @@ import { useSession } from "@/account";
 import { useKeptFocus, useOverlay } from "@/route";
 import { useClasses } from "@/school";
 import { readNews } from "./news";
+import { addressed } from "./router";
 import { useUnreached } from "./unreached";
 
 // Whoever is signed in needs the one, a stranger the other; neither waits for both.
@@ -34,9 +35,11 @@ async function start(): Promise<void> {
       return;
     }
     classes.take(here.classes);
-    await settleClass();
+    chooseClass();
     askForHome();
-    await facts.speak(classes.current?.conventions ?? {});
+    // The words of the class are on their way while the page's script is.
+    await Promise.all([facts.speak(classes.current?.conventions ?? {}), router.isReady()]);
+    await nameClass();
     state.value = "ready";
   } catch (error) {
     if (session.signedIn) errorMessage.value = wordsOf(error);
@@ -46,16 +49,20 @@ async function start(): Promise<void> {
 
 /** What Home tells is on its way while the words of the class are. */
 function askForHome(): void {
-  if (router.currentRoute.value.name === "home" && classes.current) askAhead(readNews, [classes.current.id]);
+  if (addressed().name === "home" && classes.current) askAhead(readNews, [classes.current.id]);
 }
 
-/** The class that the address names, or names it there. */
-async function settleClass(): Promise<void> {
-  await router.isReady();
+/** The class that the address names, if it is a class of this teacher. */
+function chooseClass(): void {
+  const named = Number(addressed().query.class);
+  if (classes.all.some(({ id }) => id === named)) classes.choose(named);
+}
+
+/** Names the class in the address. */
+async function nameClass(): Promise<void> {
   const { query } = router.currentRoute.value;
-  const named = Number(query.class);
-  if (classes.all.some((one) => one.id === named)) classes.choose(named);
-  else if (classes.current) await router.replace({ query: { ...query, class: String(classes.current.id) } });
+  const id = String(classes.current?.id ?? "");
+  if (id && query.class !== id) await router.replace({ query: { ...query, class: id } });
 }
 
 /** A session that has ended is seen at the next request; what was typed stays in the browser. */

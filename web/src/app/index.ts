@@ -1,2 +1,2 @@
 export { default as App } from "./App.vue";
-export { router } from "./router";
+export { askForPage, router } from "./router";

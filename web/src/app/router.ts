@@ -220,3 +220,12 @@ keepSeen(router);
 router.afterEach((to) => {
   document.title = `${String(to.meta.title)} · Vantick`;
 });
+
+/** Where the address leads: known before the page's script is there. */
+export const addressed = () => router.resolve(router.options.history.location);
+
+/** The script of the page is on its way while the frame around it is built; where it cannot be had the router says so. */
+export function askForPage(): void {
+  const views = addressed().matched.flatMap(({ components }) => Object.values(components ?? {}));
+  for (const view of views as (() => Promise<unknown>)[]) void view().catch(() => undefined);
+}

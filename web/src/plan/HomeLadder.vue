@@ -17,7 +17,7 @@ import { counted, dayWords, today } from "@/words";
 const facts = useFacts();
 const classes = useClasses();
 const ofClass = (): [number] | null => classes.current && [classes.current.id];
-const { data: ladder } = useApiQuery(readLadder, ofClass);
+const { data: ladder } = useApiQuery(readLadder, ofClass, { ahead: true });
 const { data: tomorrow, errorMessage: lost } = useApiQuery(readTomorrow, ofClass);
 const lesson = computed(() => tomorrow.value?.next);
 const rungs = computed(() =>

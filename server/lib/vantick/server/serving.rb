@@ -50,8 +50,8 @@ module Vantick
         ENV["VANTICK_ADDRESS"] ||= room if room
         store = Store::Database.open(@path)
         workers = Work::WorkerProcess.start(store)
-        LOADER.eager_load
-        launch(Server.app(store:, proxies:))
+        [Core::LOADER, LOADER].each(&:eager_load)
+        launch(Server.app(store:, proxies:), store)
         workers.stop
         store.close
         @out.puts "Vantick has stopped. Everything is saved."
@@ -91,12 +91,12 @@ module Vantick
                        "Try another, such as: #{again}"
       end
 
-      def launch(app)
+      def launch(app, store)
         events = Puma::Events.new
         events.on_booted do
           ready
           # What the first teacher would wait for.
-          Thread.new { Show::Facts.prepare }
+          Thread.new { Show::FirstAsked.new(store).prepare }
         end
         log_writer = Puma::LogWriter.new(File.open(File::NULL, "w"), $stderr)
         Puma::Launcher.new(configuration(app), log_writer:, events:).run

@@ -10,6 +10,7 @@ module Vantick
       # failures, sessions that end, and all of them at once where the teacher says so.
       module SignIn
         PREFIX = "api/session"
+        COOKIE = "vantick.session"
         ROUTES = %w[login logout password].map { |name| "/#{PREFIX}/#{name}" }.freeze
         # Which account is signed in; nothing where none is.
         TEACHER = "vantick.teacher"
@@ -43,7 +44,7 @@ module Vantick
           def set_up(roda, database, secret)
             roda.plugin :middleware
             roda.plugin :json_parser, content_type_regexp: %r{\Aapplication/json\b}i
-            roda.plugin :sessions, secret:, key: "vantick.session",
+            roda.plugin :sessions, secret:, key: COOKIE,
                                    cookie_options: { httponly: true, same_site: :strict, path: "/" }
             guesses = LoginThrottle.new
             roda.plugin(:rodauth, json: :only) { SignIn.configure(self, database, secret, guesses) }

@@ -12,30 +12,46 @@ module Vantick
         FOREVER = "public, max-age=31536000, immutable"
         # Its address, and the one of before.
         DESK = %w[/join /join/ /desk /desk/].freeze
+        # The first page of the teacher's side.
+        TEACHERS = "/index.html"
         # The contract, to be read by people.
         DOCS = "/api/docs"
 
-        def initialize(app, folder)
+        # @param app [#call]
+        # @param folder [String] of the built front end
+        # @param first_asked [#addresses] of a request for a teacher's page gives what the page asks first: a browser asks it while the
+        #   page's scripts come
+        def initialize(app, folder, first_asked)
           @app = app
           @files = Rack::Files.new(folder)
+          @first_asked = first_asked
         end
 
         def call(env)
           path = env["PATH_INFO"]
           return @app.call(env) if (path.start_with?("/api/") && path != DOCS) || !%w[GET HEAD].include?(env["REQUEST_METHOD"])
 
-          status, headers, body = @files.call({ **env, "PATH_INFO" => file(path) })
-          [status, { **headers, "cache-control" => path.match?(NAMED) ? FOREVER : "no-cache" }, body]
+          file = file(path)
+          status, headers, body = @files.call({ **env, "PATH_INFO" => file })
+          own = { "cache-control" => path.match?(NAMED) ? FOREVER : "no-cache", **ahead(file, env) }
+          [status, { **headers, **own }, body]
         end
 
         private
+
+        def ahead(file, env)
+          return {} unless file == TEACHERS
+
+          links = @first_asked.addresses(env).map { |address| "<#{address}>; rel=preload; as=fetch; crossorigin=anonymous" }
+          links.empty? ? {} : { "link" => links.join(", ") }
+        end
 
         def file(path)
           return path if path.match?(FILES)
 
           return "/docs.html" if path == DOCS
 
-          DESK.include?(path) ? "/desk.html" : "/index.html"
+          DESK.include?(path) ? "/desk.html" : TEACHERS
         end
       end
     end

@@ -1,7 +1,5 @@
 # frozen_string_literal: true
 
-require "digest"
-
 module Vantick
   module Server
     module Show
@@ -18,9 +16,6 @@ module Vantick
         end
         CATALOGUE = Tables.new { |conventions| JSON.generate(Catalogue.all(conventions)) }
         TOO_MANY = "Too many settings at once. Wait a minute, then try again."
-
-        # Makes ahead what every page begins with.
-        def self.prepare = [DIAL, CATALOGUE].each { |tables| tables.for(Core::Wording::Conventions.default) }
 
         def read_dial_facts = unchanging(DIAL)
         def read_day_facts = unchanging(DAY)
@@ -53,9 +48,13 @@ module Vantick
           teacher ? Core::Wording::Conventions.parse(named) : refuse(401, Access::Guard::SIGN_IN, nil)
         end
 
+        def gzip? = Rack::Utils.select_best_encoding(%w[gzip identity], Rack::Request.new(env).accept_encoding) == "gzip"
+
         def unchanging(tables)
-          json = tables.for(conventions, whose: teacher)
-          reply(json, etag: Digest::SHA256.hexdigest(json)[0, 16])
+          table = tables.for(conventions, whose: teacher)
+          return reply(table.json, etag: table.tag) unless gzip?
+
+          reply(table.gzip, etag: table.tag, headers: { "content-encoding" => "gzip", "vary" => "accept-encoding" })
         rescue Tables::TooMany
           refuse(429, TOO_MANY, :conventions)
         end

@@ -1,5 +1,8 @@
 # frozen_string_literal: true
 
+require "digest"
+require "zlib"
+
 module Vantick
   module Server
     module Show
@@ -9,7 +12,14 @@ module Vantick
         # a minute: each costs a third of a second.
         KEPT = 16
         NEW_A_MINUTE = 20
-        Kept = Struct.new(:json, :whose)
+        # A table as it goes out.
+        # @!attribute json [String]
+        # @!attribute gzip [String] the same, deflated once for all who ask
+        # @!attribute tag [String] by which a browser sees that it has it already
+        Table = Struct.new(:json, :gzip, :tag) do
+          def self.of(json) = new(json.freeze, Zlib.gzip(json).freeze, Digest::SHA256.hexdigest(json)[0, 16].freeze).freeze
+        end
+        Kept = Struct.new(:table, :whose)
 
         # Somebody asks for ever new ones.
         class TooMany < StandardError; end
@@ -23,16 +33,16 @@ module Vantick
 
         # @param conventions [Core::Wording::Conventions]
         # @param whose [Integer, nil] the account that asks
-        # @return [String]
+        # @return [Table]
         # @raise [TooMany]
         def for(conventions, whose: nil)
           there = @lock.synchronize { @kept.delete(conventions)&.tap { |found| @kept[conventions] = found } || count(whose) }
-          return there.json if there
+          return there.table if there
 
           # Meanwhile others get theirs.
-          json = @make.call(conventions).freeze
-          @lock.synchronize { keep(conventions, Kept.new(json, whose)) }
-          json
+          table = Table.of(@make.call(conventions))
+          @lock.synchronize { keep(conventions, Kept.new(table, whose)) }
+          table
         end
 
         private
@@ -47,12 +57,12 @@ module Vantick
         end
 
         # Whoever has most makes room: nobody pushes out everybody's.
-        def keep(conventions, table)
+        def keep(conventions, kept)
           if @kept.length >= KEPT
             most = @kept.values.map(&:whose).tally.max_by(&:last).first
-            @kept.delete(@kept.find { |_, table| table.whose == most }.first)
+            @kept.delete(@kept.find { |_, other| other.whose == most }.first)
           end
-          @kept[conventions] = table
+          @kept[conventions] = kept
         end
       end
     end

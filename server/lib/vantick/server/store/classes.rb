@@ -73,6 +73,12 @@ module Vantick
         # @raise [Missing]
         def conventions(id) = plain(id).wording
 
+        # @return [Core::Wording::Conventions, nil] those of most classes that are taught; nothing where there is no class
+        def usual_conventions
+          most, = @db[:classes].where(archived_at: nil).select_map(:conventions).tally.max_by(&:last)
+          most && Core::Wording::Conventions.new(**JSON.parse(most, symbolize_names: true))
+        end
+
         # @param name [String]
         # @param school [String, nil] as it is where left out
         # @return [Rows::SchoolClass]
