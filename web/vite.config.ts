@@ -2,7 +2,9 @@ import purge from "@fullhuman/postcss-purgecss";
 import vue from "@vitejs/plugin-vue";
 import { BootstrapVueNextResolver } from "bootstrap-vue-next/resolvers";
 import Components from "unplugin-vue-components/vite";
+import { fileURLToPath } from "node:url";
 import { defineConfig } from "vite";
+import { chunks, names } from "./chunks";
 import { icons } from "./icons";
 
 /** Pages that are built by themselves, by their mode. */
@@ -50,6 +52,12 @@ export default defineConfig(({ mode, command }) => ({
     // The teacher's pages, then the children's desk and the contract's page beside them (vite build --mode desk, --mode docs): nothing
     // of the one is in the other, not even the parts of a package that only one of them uses.
     emptyOutDir: !(mode in PAGES),
-    rollupOptions: { input: [PAGES[mode] ?? "index.html"] },
+    rollupOptions: {
+      input: [PAGES[mode] ?? "index.html"],
+      output: {
+        ...names,
+        codeSplitting: mode in PAGES || chunks(fileURLToPath(new URL("src/main.ts", import.meta.url))),
+      },
+    },
   },
 }));

@@ -87,6 +87,7 @@ RSpec.describe Vantick::Server::Check::Checks do
     end
     expect(get("/api/checks/99")).to be_refused(404).at("check_id")
     expect(get("/api/checks/99/findings")).to be_refused(404).at("check_id")
+    expect(get("/api/classes/99/news")).to be_refused(404).at("class_id")
     expect(get("/api/checks/seven")).to be_refused(400).at("check_id").saying(/whole number/)
     expect(get("/api/checks/99999999999999999999")).to be_refused(400).at("check_id")
   end
@@ -108,6 +109,20 @@ RSpec.describe Vantick::Server::Check::Checks do
 
     it "has nothing to say before there are answers" do
       expect(get("/api/checks/#{make_check(school_class)['id']}/findings").body).to include("shared" => [])
+    end
+
+    it "are the news of a class with its last check and the last one with answers" do
+      id = school_class["id"]
+      news = -> { get("/api/classes/#{id}/news").body }
+      expect(news.call).to eq("last" => nil, "answered" => nil, "findings" => nil)
+      first = make_check(school_class)
+      expect(news.call).to include("last" => include("id" => first["id"]), "answered" => nil, "findings" => nil)
+      answer(first, first["children"].first, first["items"].first, "3:15")
+      summary = get("/api/classes/#{id}/checks").body["checks"].first
+      findings = get("/api/checks/#{first['id']}/findings").body
+      expect(news.call).to eq("last" => summary, "answered" => summary, "findings" => findings)
+      make_check(school_class)
+      expect(news.call).to include("last" => get("/api/classes/#{id}/checks").body["checks"].first, "answered" => summary)
     end
 
     it "tells an empty slip, none yet, and a child who came later apart" do

@@ -22,22 +22,30 @@ RSpec.describe Vantick::Server::Http::WebFiles do
   describe "what a teacher's page asks first" do
     def named(page) = page["link"].to_s.scan(/<([^>]+)>; rel=preload; as=fetch; crossorigin=anonymous/).flatten
 
-    it "is named with the page, in the words of most classes that are taught, and is there" do
-      expect(named(plain("/"))).to eq([])
-      post("/api/classes", { name: "Dunlin", children: %w[Bo], conventions: {} })
-      most = Array.new(2) { make_class }
-      most.each { |school_class| put("/api/classes/#{school_class['id']}/conventions", { conventions: { to_word: "till" } }) }
-      put_away = Array.new(3) { make_class }
-      put_away.each { |school_class| post("/api/classes/#{school_class['id']}/archive", { archived: true }) }
-      addresses = named(plain("/plan"))
-      expect(addresses.map { |address| address[/[^?]+/] }).to eq(%w[/api/dial /api/catalogue])
-      expect(addresses).to all(include("till"))
+    let!(:classes) { Array.new(3) { make_class["id"] } }
+
+    before do
+      put("/api/classes/#{classes[1]}/conventions", { conventions: { to_word: "till" } })
+      post("/api/classes/#{classes[2]}/archive", { archived: true })
+    end
+
+    it "is named with the page, for the teacher's newest class that is taught, and is there" do
+      addresses = named(plain("/"))
+      expect(addresses.map { |address| address[/[^?]+/] }).to eq(["/api/dial", "/api/catalogue", "/api/classes/#{classes[1]}/news"])
+      expect(addresses.first(2)).to all(include("till"))
       expect(addresses.map { |address| get(address).status }).to all(eq(200))
     end
 
+    it "is that of the class that the address names, where it is one of the teacher's" do
+      words = ["/plan?class=#{classes[0]}", "/plan?class=99", "/plan?class=#{'9' * 30}&class=x"].map { |path| named(plain(path)) }
+      expect(words.map(&:length)).to eq([2, 2, 2])
+      expect(words.map { |addresses| addresses.first.include?("till") }).to eq([false, true, true])
+    end
+
     it "is named to nobody who isn't signed in, on no other page, and not where the school can't be asked" do
-      make_class
-      expect(as("") { named(app.get("/")) }).to eq([])
+      expect(as("") { named(plain("/")) }).to eq([])
+      expect(as("vantick.session=made-up") { named(plain("/")) }).to eq([])
+      expect(as(signed_in("Joris")) { named(plain("/")) }).to eq([])
       expect(["/join", "/assets/app-1a2b.js", "/api/docs"].flat_map { |path| named(plain(path)) }).to eq([])
       store.db.rename_table(:classes, :elsewhere)
       expect([plain("/").status, named(plain("/"))]).to eq([200, []])

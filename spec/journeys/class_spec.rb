@@ -14,6 +14,18 @@ RSpec.describe "A class and what its answers say", :demo do
     expect(page).to have_css("[data-lens='hour_gap']").and have_css("[role='slider'][aria-valuetext^='7:45']")
   end
 
+  it "asks what Home begins with once, together with the page, and has few files of scripts" do
+    visit "/?class=1"
+    expect(page).to have_css("li", text: "5 children seem to use")
+    asked = page.evaluate_script("performance.getEntriesByType('resource').map((one) => new URL(one.name).pathname)")
+    first = %w[/api/session /api/dial /api/catalogue /api/classes/1/news]
+    expect(asked.tally.slice(*first)).to eq(first.to_h { |path| [path, 1] })
+    scripts = asked.each_index.select { |at| asked[at].end_with?(".js") }
+    expect(scripts.length).to be_between(4, 20)
+    # All of it is asked before Home's own script.
+    expect(first.map { |path| asked.index(path) }.max).to be < asked.index { |path| path.include?("/HomeView") }
+  end
+
   it "tells of each child, own hits first, in the order of the register" do
     visit "/results/3"
     names = page.all("tbody th").map(&:text)

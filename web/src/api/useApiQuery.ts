@@ -67,7 +67,7 @@ interface How<T, S> {
 /** An operation of the contract, or several together under a name of their own. */
 type Asking<A extends unknown[], T> = ((...args: A) => Promise<T>) & { readonly id: string };
 
-/** @example const readNews = together("news", async (classId: number) => ({ ... })); */
+/** @example const searchFor = together("search", async (text: string) => ({ ... })); */
 export const together = <A extends unknown[], T>(
   id: string,
   load: (...args: A) => Promise<T>,

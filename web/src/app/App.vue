@@ -1,11 +1,10 @@
 <script setup lang="ts">
 import { defineAsyncComponent, ref, watch } from "vue";
 import { useRouter } from "vue-router";
-import { askAhead, onSignedOut, useFacts, wordsOf } from "@/api";
+import { askAhead, onSignedOut, readNews, useFacts, wordsOf } from "@/api";
 import { useSession } from "@/account";
 import { useKeptFocus, useOverlay } from "@/route";
 import { useClasses } from "@/school";
-import { readNews } from "./news";
 import { addressed } from "./router";
 import { useUnreached } from "./unreached";
 

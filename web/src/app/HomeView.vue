@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from "vue";
-import { useFacts, useApiQuery } from "@/api";
+import { readNews, useFacts, useApiQuery } from "@/api";
 import { CheckCard } from "@/check";
 import { DialFace } from "@/dial";
 import { HomeLadder, WhereAreThey } from "@/plan";
@@ -8,7 +8,6 @@ import { counted, moment } from "@/words";
 import { NO_ANSWERS, seem } from "@/shared";
 import { useClasses } from "@/school";
 import FirstDays from "./FirstDays.vue";
-import { readNews } from "./news";
 
 /** Where a teaching day begins: what the last check says, and what to do next. */
 const facts = useFacts();
@@ -16,8 +15,9 @@ const classes = useClasses();
 const { data, errorMessage } = useApiQuery(readNews, () => classes.current && [classes.current.id], {
   ahead: true,
 });
-const checks = computed(() => data.value?.checks);
-const last = computed(() => data.value?.last);
+/** The last check; none, where there is no other than what children practise. */
+const checks = computed(() => data.value && (data.value.last ? [data.value.last] : []));
+const last = computed(() => data.value?.answered);
 const findings = computed(() => data.value?.findings);
 const away = computed(
   () => findings.value?.children.filter((child) => child.slip === "none").map((child) => child.name) ?? [],

@@ -38,13 +38,24 @@ module Vantick
 
         def read_findings
           check = store.checks.find(params.check_id)
-          answers = current(check)
-          school_class = store.classes.find(check.class_id)
-          why = missing(check, answers, **known_of(school_class.id, school_class.children))
-          Views::CheckView.findings(check, school_class, answers, why)
+          findings(check, store.classes.find(check.class_id))
+        end
+
+        # What Home tells, in one answer.
+        def read_news
+          school_class = store.classes.find(params.class_id)
+          last, answered = [false, true].map { |only| store.checks.all(school_class.id, limit: 1, answered: only).first }
+          told = summaries([last, answered].compact.uniq, school_class.children).to_h { |summary| [summary[:id], summary] }
+          { last: told[last&.id], answered: told[answered&.id], findings: answered && findings(answered, school_class) }
         end
 
         private
+
+        def findings(check, school_class)
+          answers = current(check)
+          why = missing(check, answers, **known_of(school_class.id, school_class.children))
+          Views::CheckView.findings(check, school_class, answers, why)
+        end
 
         def summaries(checks, children)
           current = store.answers.current(checks.map(&:id))

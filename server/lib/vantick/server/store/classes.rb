@@ -14,8 +14,7 @@ module Vantick
         # @param of [Integer, nil] a teacher's account; nothing for everybody's
         # @return [Array<Rows::SchoolClass>] newest first, those that were put away behind them, each with its children
         def all(of: nil)
-          found = @db[:classes].where(of ? Sequel.|({ account_id: of }, { id: Shares.new(@db).of_account(of).keys }) : true)
-          classes = found.order(Sequel.~(archived_at: nil), Sequel.desc(:id)).limit(LIMIT).all
+          classes = listed(of).all
           ids = classes.map { |row| row[:id] }
           children = present.where(class_id: ids).order(:class_id, :position).all.group_by { |row| row[:class_id] }
           classes.map { |row| described(row, children.fetch(row[:id], [])) }
@@ -76,8 +75,12 @@ module Vantick
         # @return [Core::Wording::Conventions, nil] those of most classes that are taught; nothing where there is no class
         def usual_conventions
           most, = @db[:classes].where(archived_at: nil).select_map(:conventions).tally.max_by(&:last)
-          most && Core::Wording::Conventions.new(**JSON.parse(most, symbolize_names: true))
+          most && wording(most)
         end
+
+        # @param account_id [Integer]
+        # @return [Hash{Integer => Core::Wording::Conventions}] by class that a teacher works with, in the order of {#all}
+        def wordings(account_id) = listed(account_id).select_hash(:id, :conventions).transform_values { |kept| wording(kept) }
 
         # @param name [String]
         # @param school [String, nil] as it is where left out
@@ -114,6 +117,15 @@ module Vantick
         end
 
         private
+
+        # Those that are taught, the newest first, and then those that were put away.
+        def listed(account_id)
+          shared = account_id && Shares.new(@db).of_account(account_id).keys
+          found = @db[:classes].where(account_id ? Sequel.|({ account_id: }, { id: shared }) : true)
+          found.order(Sequel.~(archived_at: nil), Sequel.desc(:id)).limit(LIMIT)
+        end
+
+        def wording(kept) = Core::Wording::Conventions.new(**JSON.parse(kept, symbolize_names: true))
 
         def present = @db[:children].where(left_at: nil)
 
