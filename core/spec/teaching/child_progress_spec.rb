@@ -126,7 +126,7 @@ RSpec.describe Vantick::Core::Teaching::ChildProgress do
   describe Vantick::Core::Teaching::ClassProgress do
     def progress(by_child, lessons: [])
       given = lessons.map { |id, day| Vantick::Core::Teaching::SchemeOfWork::GivenLesson.new(step: step(id), day:) }
-      described_class.new(by_child, today: 10, lessons: given)
+      described_class.new(by_child, today: 10, record: Vantick::Core::Teaching::ClassRecord.new(lessons: given))
     end
 
     let(:known) { right(:quarters, quarters, [1, 2]) }
