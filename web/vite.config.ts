@@ -4,7 +4,7 @@ import { BootstrapVueNextResolver } from "bootstrap-vue-next/resolvers";
 import Components from "unplugin-vue-components/vite";
 import { fileURLToPath } from "node:url";
 import { defineConfig } from "vite";
-import { chunks, names } from "./chunks";
+import { chunks, names, noCircles } from "./chunks";
 import { icons } from "./icons";
 
 /** Pages that are built by themselves, by their mode. */
@@ -30,6 +30,7 @@ export default defineConfig(({ mode, command }) => ({
   plugins: [
     vue(),
     icons(),
+    noCircles,
     Components({ dirs: [], resolvers: [later, BootstrapVueNextResolver()], dts: "components.d.ts" }),
   ],
   resolve: { alias: { "@": "/src" } },
