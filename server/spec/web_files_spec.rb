@@ -19,6 +19,12 @@ RSpec.describe Vantick::Server::Http::WebFiles do
     end
   end
 
+  it "sends the first page whole, so that nobody goes by what was named with an older one" do
+    now = { "HTTP_IF_MODIFIED_SINCE" => (Time.now + 60).httpdate }
+    page = app.get("/", now)
+    expect([page.status, page["last-modified"], page["etag"]]).to eq([200, nil, nil])
+  end
+
   describe "what a teacher's page asks first" do
     def named(page) = page["link"].to_s.scan(/<([^>]+)>; rel=preload; as=fetch; crossorigin=anonymous/).flatten
 

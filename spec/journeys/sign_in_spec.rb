@@ -92,6 +92,16 @@ RSpec.describe "Who gets in" do
     expect(page).to have_css("nav a.active", text: "Plan")
   end
 
+  it "lets in who comes back to a page after the session has ended", :demo do
+    visit "/class"
+    expect(page).to have_css("h1", text: "Curlew class")
+    browser.execute_cdp("Network.clearBrowserCookies")
+    visit "/class"
+    fill("Marit", BrowserHelpers::TEACHER[:password])
+    click_button "Sign in"
+    expect(page).to have_css("h1", text: "Curlew class")
+  end
+
   it "gives a child at a desk nothing of the teacher's", :stranger do
     desk = open_desk(school_class[:id])
     join(desk, "Anneke")

@@ -85,6 +85,13 @@ module BrowserHelpers
     School.app = Vantick::Server.app(store: @store)
   end
 
+  # What a page shows where an example failed: a page that stays empty says nothing by itself.
+  def seen_at_the_end
+    "#{page.current_url} shows: #{page.text[0, 300].inspect}"
+  rescue StandardError => e
+    "The page can't be seen: #{e.class}"
+  end
+
   # Signs the teacher in, past the page for it.
   def sign_in
     name, value = teacher_cookie.split("=", 2)
@@ -175,7 +182,10 @@ RSpec.configure do |config|
   end
   # What goes wrong in one example ends with it: the next begins with a browser of its own.
   config.after(type: :feature) do |example|
-    page.quit if example.exception
+    if example.exception
+      warn seen_at_the_end
+      page.quit
+    end
     close_school
     Moment.end
   end

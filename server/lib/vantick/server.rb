@@ -65,6 +65,8 @@ module Vantick
     # @return [#call] the whole application
     def self.app(store:, web: File.expand_path("../web/dist", ROOT), proxies: Http::ClientAddress.proxies(ENV.fetch("VANTICK_PROXY", "")),
                  log: $stderr)
+      # Before threads ask: what is loaded by two at once can wait for each other.
+      [Core::LOADER, LOADER].each(&:eager_load)
       Rack::Builder.app do
         use Http::ErrorBoundary, log: log, busy: [Store::Busy]
         Server.front(self, web, proxies, Show::FirstAsked.new(store))

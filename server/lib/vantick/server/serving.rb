@@ -50,7 +50,6 @@ module Vantick
         ENV["VANTICK_ADDRESS"] ||= room if room
         store = Store::Database.open(@path)
         workers = Work::WorkerProcess.start(store)
-        [Core::LOADER, LOADER].each(&:eager_load)
         launch(Server.app(store:, proxies:), store)
         workers.stop
         store.close

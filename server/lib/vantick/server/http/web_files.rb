@@ -32,16 +32,21 @@ module Vantick
           return @app.call(env) if (path.start_with?("/api/") && path != DOCS) || !%w[GET HEAD].include?(env["REQUEST_METHOD"])
 
           file = file(path)
+          return first_page(env) if file == TEACHERS
+
           status, headers, body = @files.call({ **env, "PATH_INFO" => file })
-          own = { "cache-control" => path.match?(NAMED) ? FOREVER : "no-cache", **ahead(file, env) }
-          [status, { **headers, **own }, body]
+          [status, { **headers, "cache-control" => path.match?(NAMED) ? FOREVER : "no-cache" }, body]
         end
 
         private
 
-        def ahead(file, env)
-          return {} unless file == TEACHERS
+        # It is sent whole each time: a browser that has it would go by what was named with it when somebody was signed in.
+        def first_page(env)
+          status, headers, body = @files.call({ **env.except("HTTP_IF_MODIFIED_SINCE"), "PATH_INFO" => TEACHERS })
+          [status, { **headers.reject { |name, _| name.casecmp?("last-modified") }, "cache-control" => "no-cache", **ahead(env) }, body]
+        end
 
+        def ahead(env)
           links = @first_asked.addresses(env).map { |address| "<#{address}>; rel=preload; as=fetch; crossorigin=anonymous" }
           links.empty? ? {} : { "link" => links.join(", ") }
         end
