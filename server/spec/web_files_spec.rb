@@ -40,6 +40,7 @@ RSpec.describe Vantick::Server::Http::WebFiles do
       expect(addresses.map { |address| address[/[^?]+/] }).to eq(["/api/dial", "/api/catalogue", "/api/classes/#{classes[1]}/news"])
       expect(addresses.first(2)).to all(include("till"))
       expect(addresses.map { |address| get(address).status }).to all(eq(200))
+      expect(plain("/")["cache-control"]).to eq("no-store")
     end
 
     it "is that of the class that the address names, where it is one of the teacher's" do

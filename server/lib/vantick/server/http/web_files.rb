@@ -48,7 +48,8 @@ module Vantick
 
         def ahead(env)
           links = @first_asked.addresses(env).map { |address| "<#{address}>; rel=preload; as=fetch; crossorigin=anonymous" }
-          links.empty? ? {} : { "link" => links.join(", ") }
+          # Nor is it kept for the way back.
+          links.empty? ? {} : { "link" => links.join(", "), "cache-control" => "no-store" }
         end
 
         def file(path)
