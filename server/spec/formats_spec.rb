@@ -54,7 +54,20 @@ RSpec.describe Vantick::Server::Formats do
       "a row that has a number for a name" => ["Name,Age\nBo,7\n26,\n,8\nIda,7\n", [[nil, "Bo", ""], [nil, "Ida", ""]]],
       "two first names" => ["First name,Last name\nAnna Lena,Ash\nMia Sophie,Birk\n",
                             [[nil, "Anna Lena", "Ash"], [nil, "Mia Sophie", "Birk"]]],
-      "a letter for the family name" => ["Mia K.\nMia S.\n", [[nil, "Mia K.", ""], [nil, "Mia S.", ""]]]
+      "a letter for the family name" => ["Mia K.\nMia S.\n", [[nil, "Mia K.", ""], [nil, "Mia S.", ""]]],
+      "both names and nothing between" =>
+        ["Bo Ash\n2. Ida Mae Birk\nTom\n", [[nil, "Bo", "Ash"], [nil, "Ida", "Mae Birk"], [nil, "Tom", ""]]],
+      "two names where few have them" => ["Anna Lena\nBo\nIda\n", [[nil, "Anna Lena", ""], [nil, "Bo", ""], [nil, "Ida", ""]]],
+      "a column named for both names" => ["\"Last, First\",No\n\"Ash, Bo\",1\n", [[nil, "Bo", "Ash"]]],
+      "names of columns in one word" => ["legalLastName,preferredGivenName\nAsh,Bo\n", [[nil, "Bo", "Ash"]]],
+      "whose columns they are" => ["Pupil's Forename(s)|Pupil's Surname\nBo|Ash\n", [[nil, "Bo", "Ash"]]],
+      "a teacher's name beside" => ["Teacher Name,Name of Child\nMarit Roe,Bo Ash\nMarit Roe,Ida Birk\n",
+                                    [[nil, "Bo", "Ash"], [nil, "Ida", "Birk"]]],
+      "capitals" => ["Forename,Surname\nANNA-LENA,O'ASH\nBO,BIRK\nIDA,DEE\n",
+                     [[nil, "Anna-Lena", "O'Ash"], [nil, "Bo", "Birk"], [nil, "Ida", "Dee"]]],
+      "one name in capitals" => ["Mia\nMcKay\nIDA\n", [[nil, "Mia", ""], [nil, "McKay", ""], [nil, "IDA", ""]]],
+      "initials alone" => ["AB\nCD\nEF\n", [[nil, "AB", ""], [nil, "CD", ""], [nil, "EF", ""]]],
+      "notes in brackets" => ["Name\nBo (new in May)\nMia (K)\n", [[nil, "Bo", ""], [nil, "Mia (K)", ""]]]
     }.each do |what, (text, found)|
       it "takes children from a list with #{what}" do
         expect(names(text)).to eq([[nil, found]])
@@ -64,8 +77,24 @@ RSpec.describe Vantick::Server::Formats do
     it "reads tables by the numbers that stand beside their reasons" do
       table = Vantick::Server::Formats::ChildTable
       expect([table::HEAD_WITHIN, table::COLUMNS, table::ROWS, table::MOST, table::LONGEST]).to eq([10, 12, 150, 0.6, 60])
+      tidier = Vantick::Server::Formats::NameTidier
+      expect([tidier::MOST, tidier::FEW]).to eq([0.6, 5])
       expect(Vantick::Server::Formats::DaysOff::TABLE.slice(:begins_by, :ends_from, :before_midnight,
                                                             :most_named).values).to eq([9, 12, 3, 3])
+    end
+
+    it "takes no title above names for a child, and says so" do
+      one = described_class.read("Class 3B, autumn register\nYear 3\n\nBo\nIda\n").first
+      expect(one.children.map(&:given)).to eq(%w[Bo Ida])
+      expect(one.left_out).to eq(["Line 1: “Class 3B, autumn register” is not a name.", "Line 2: “Year 3” is no name."])
+      expect(described_class.read("Group A\nGroup B\n").first.children.map(&:given)).to eq(["Group A", "Group B"])
+    end
+
+    it "takes a few names as they are typed, and of more the first ones" do
+      full = ["Anna Lena", "Bo Ash", "Ida Birk", "Mia Dee", "Tom Fern"]
+      { 4 => full.first(4), 5 => %w[Anna Bo Ida Mia Tom] }.each do |count, given|
+        expect(described_class.plain(full.first(count).join("\n"), { typed: true }).children.map(&:given)).to eq(given)
+      end
     end
 
     it "says of each row why it is left out, and takes the columns and rows that a teacher says" do

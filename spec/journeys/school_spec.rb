@@ -33,7 +33,7 @@ RSpec.describe "A school", :demo do
     click_button "All children of these names are the same"
     within("section[aria-label='Curlew class']") { expect(page).to have_text(/Unchanged\s+3 children/) }
     within("section[aria-label='Plover']") do
-      expect(page).to have_text(/New\s+Theo/).and have_text("Left out: 1 child")
+      expect(page).to have_text(/New\s+Theo/).and have_text("Left out: 1 line")
     end
     before = store.db[:children].order(:id).select_map(%i[id name class_id source_id])
     expect(page).to be_axe_clean

@@ -5,6 +5,7 @@ import { LIMITS, previewRoster, importRoster, useApiMutation, type SchoolClass }
 import { FieldGroup, FileField } from "@/ui";
 import { useClasses } from "@/school";
 import CommasMean from "./CommasMean.vue";
+import LeftOutLines from "./LeftOutLines.vue";
 import NamesShown from "./NamesShown.vue";
 import RosterTable from "./RosterTable.vue";
 import { useListFile } from "./useListFile";
@@ -109,6 +110,7 @@ const make = (): Promise<boolean> =>
       class="mb-3"
       @say="list.sayCommas"
     />
+    <LeftOutLines v-if="chosen" :lines="chosen.left_out" class="mb-3" />
     <p v-if="elsewhere('name', 'school', 'children')" class="field-error" role="alert">
       {{ elsewhere("name", "school", "children") }}
     </p>

@@ -2,9 +2,9 @@
 import { computed, ref, shallowRef } from "vue";
 import { previewRoster, importRoster, type Roster, type RosterChange, type SchoolClass } from "@/api";
 import { FieldGroup, FileField } from "@/ui";
-import { countedChildren } from "@/words";
 import ChildFile from "./ChildFile.vue";
 import CommasMean from "./CommasMean.vue";
+import LeftOutLines from "./LeftOutLines.vue";
 import RosterChanges from "./RosterChanges.vue";
 import RosterDoubts from "./RosterDoubts.vue";
 import RosterLists from "./RosterLists.vue";
@@ -130,12 +130,7 @@ async function take(): Promise<void> {
         />
       </template>
       <RosterDoubts v-if="change" v-model="same" :doubts="change.doubts" @update:model-value="run(preview)" />
-      <details v-if="chosen?.left_out.length" class="mb-3">
-        <summary>Left out: {{ countedChildren(chosen.left_out.length) }}</summary>
-        <ul class="mt-2 mb-0">
-          <li v-for="words in chosen.left_out" :key="words">{{ words }}</li>
-        </ul>
-      </details>
+      <LeftOutLines v-if="chosen" :lines="chosen.left_out" class="mb-3" />
       <div v-if="change" role="status">
         <RosterChanges :change="change" />
         <BFormCheckbox

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed } from "vue";
 import type { SchoolRoster, SchoolRosterChange, SchoolRosterSent } from "@/api";
-import { countedChildren } from "@/words";
+import LeftOutLines from "./LeftOutLines.vue";
 import RosterChanges from "./RosterChanges.vue";
 import RosterDoubts from "./RosterDoubts.vue";
 import { pairs } from "./sameChildren";
@@ -65,12 +65,7 @@ const settle = (found: Record<number, number | null>): void => emit("say", { sam
       <RosterDoubts :model-value="known" :doubts="one.doubts" @update:model-value="settle" />
     </div>
     <RosterChanges :change="one" :moved="one.moved" />
-    <details v-if="one.left_out.length" class="mb-2">
-      <summary>Left out: {{ countedChildren(one.left_out.length) }}</summary>
-      <ul class="mt-2 mb-0">
-        <li v-for="words in one.left_out" :key="words">{{ words }}</li>
-      </ul>
-    </details>
+    <LeftOutLines v-if="one.left_out.length" :lines="one.left_out" class="mb-2" />
     <BButton variant="link" size="sm" class="p-0" @click="emit('say', { left_out: true })">
       Leave this class out
     </BButton>

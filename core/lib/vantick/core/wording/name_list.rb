@@ -15,6 +15,14 @@ module Vantick
         # What stands before a name in a numbered list, and a cell that holds a number alone.
         NUMBERED = /\A(?:\d+\s*[.):]|[-*•–])\s*/
         NUMBER = /\A\d+\z/
+        # What somebody noted beside a name. One or two letters in brackets tell two children apart.
+        NOTE = /\s*\([^()]{3,}\)/
+
+        # @param cell [String, nil]
+        # @return [String] the name in it, without the number before it or a note in brackets
+        # @example
+        #   NameList.bare("2) Mia (new)") # => "Mia"
+        def self.bare(cell) = cell.to_s.strip.sub(NUMBERED, "").gsub(NOTE, "").strip
 
         # @param rows [Array<Array(Array<String, nil>, Integer)>] the cells of each line, and the number of the line
         # @param commas [Symbol, nil] one of {COMMAS}, where somebody said what they mean
@@ -49,8 +57,7 @@ module Vantick
         private
 
         def tidy(cells)
-          first, *others = cells.map { |cell| cell.to_s.strip }
-          [first.to_s.sub(NUMBERED, ""), *others].reject { |cell| cell.empty? || cell.match?(NUMBER) }
+          cells.map { |cell| self.class.bare(cell) }.reject { |cell| cell.empty? || cell.match?(NUMBER) }
         end
 
         # Two names in a line, or a comma within one cell.

@@ -18,7 +18,7 @@ module Vantick
 
         # @param beside [Array<String>] who is in the class already
         def read(beside)
-          list = Formats::Roster.plain(body.text, { commas: body.commas })
+          list = Formats::Roster.plain(body.text, { commas: body.commas, typed: true })
           many = list.children.length
           unfit("A class can have at most #{Children::MOST} children. Here are #{many}.", :text) if many > Children::MOST
           { children: children(list.children, beside), commas: list.commas }

@@ -6,22 +6,17 @@ module Vantick
       # A table of children that another program wrote, or somebody by hand. Its line of names may stand below a title; which columns are
       # names and ids is guessed, shown, and said otherwise by a teacher. A row without a name is left out, never the whole table.
       class ChildTable
-        # What columns are called, in lower letters and without what is no letter, the first choice first (common practice, no source).
-        PREFERRED = %w[preferredname preferredfirstname preferredgivenname knownas calledname callname usualname nickname rufname].freeze
-        GIVEN = %w[givenname firstname first forename vorname legalfirstname legalgivenname legalforename].freeze
-        FULL = %w[name fullname child childname childsname student studentname pupil pupilname learner learnername].freeze
-        FAMILY = %w[familyname lastname last surname nachname legallastname legalfamilyname legalsurname].freeze
-        IDS = %w[sourcedid id identifier studentid pupilid childid learnerid studentnumber pupilnumber].freeze
-        CLASSES = %w[class classname classtitle form formgroup group tutorgroup registrationgroup homeroom section room].freeze
         # The line of names is one of the first; so many of the columns and rows are shown (judgement: all of a class).
         HEAD_WITHIN = 10
         COLUMNS = 12
         ROWS = 150
         # A name: letters, and what stands between them. Longer ones are none (judgement).
-        NAME = /\A[[:alpha:]][[:alpha:]\p{M}'’ .,-]*\z/
+        NAME = /\A[[:alpha:]][[:alpha:]\p{M}'’ .,()-]*\z/
         LONGEST = Core::Wording::NameList::LONGEST
         # This part of the rows makes a column what it is (judgement).
         MOST = 0.6
+        # What has a first name, the first choice first.
+        GIVEN = %i[preferred given full].freeze
         # How a row is left out.
         WHY = { above: "above the table", head: "names of columns", skipped: "struck out", nameless: "no name",
                 long: "too long a name" }.freeze
@@ -32,9 +27,9 @@ module Vantick
         def initialize(rows, columns: nil, skipped: [])
           @rows = rows.map { |cells, line| [cells.map { |cell| cell.to_s.strip }, line] }
           @skipped = skipped
-          @head = @rows.first(HEAD_WITHIN).index { |cells, _| head?(plain(cells)) }
+          @head = @rows.first(HEAD_WITHIN).index { |cells, _| head?(cells) }
           @said = columns
-          @columns = columns || (@head ? by_name(plain(@rows[@head].first)) : by_cells)
+          @columns = columns || (@head ? by_name(@rows[@head].first) : by_cells)
         end
 
         # @return [Boolean] whether this is a table at all, and no list of names
@@ -64,10 +59,7 @@ module Vantick
 
         private
 
-        def class_column
-          names = @head ? plain(@rows[@head].first) : []
-          CLASSES.lazy.filter_map { |name| names.index(name) }.first
-        end
+        def class_column = @head && best(@rows[@head].first, :class)
 
         # @return [Array(Array<Roster::Listed>, Array<String>)] the children, and which lines are left out and why
         def parted(rows)
@@ -75,15 +67,22 @@ module Vantick
           [children.map { |row| row[:child] }, others.map { |row| "Line #{row[:line]}: #{row[:why]}." }]
         end
 
-        def plain(cells) = cells.map { |cell| cell.downcase.gsub(/[^[:alnum:]]/, "") }
-
-        def head?(names) = [*PREFERRED, *GIVEN, *FULL].intersect?(names)
+        def head?(names) = names.any? { |name| GIVEN.include?(ColumnNames.kind(name)) }
 
         def width = @rows.map { |cells, _| cells.length }.max.to_i
 
         def by_name(names)
-          first = ->(called) { called.lazy.filter_map { |name| names.index(name) }.first }
-          { given: first[PREFERRED + GIVEN] || first[FULL], family: first[FAMILY], id: first[IDS] }
+          { given: given_columns(names).first, family: names.index { |name| ColumnNames.kind(name) == :family }, id: best(names, :id) }
+        end
+
+        # The column whose name is the best for it.
+        def best(names, what)
+          names.each_index.select { |at| ColumnNames.place(names[at], what) }.min_by { |at| ColumnNames.place(names[at], what) }
+        end
+
+        def given_columns(names)
+          kinds = names.map { |name| ColumnNames.kind(name) }
+          GIVEN.flat_map { |kind| kinds.each_index.select { |at| kinds[at] == kind } }
         end
 
         # Without names of columns: of two with names the first has family names (common practice, no source). No column is taken for ids by
@@ -117,29 +116,19 @@ module Vantick
           { child: Roster::Listed.new((cells[@columns[:id]].to_s if @columns[:id]), given, family) }
         end
 
-        # Where only one column has names, both may stand in it.
+        # Where only one column has names, both may stand in it; without a comma {NameTidier} tells them apart.
         def names(cells)
-          given = spare(cells).map { |at| cells[at].to_s.sub(Core::Wording::NameList::NUMBERED, "") }.find { |cell| name?(cell) }.to_s
+          given = spare(cells).map { |at| Core::Wording::NameList.bare(cells[at]) }.find { |cell| name?(cell) }.to_s
           return [given, cells[@columns[:family] || width].to_s] if given.empty? || @columns[:family]
-          return given.split(",", 2).map(&:strip).reverse if given.include?(",")
 
-          both? ? given.split(/\s+/, 2).then { |first, last| [first.to_s, last.to_s] } : [given, ""]
+          given.include?(",") ? given.split(",", 2).map(&:strip).reverse : [given, ""]
         end
 
         # A child without a preferred name has the other one.
         def spare(cells)
           return [@columns[:given]].compact unless @head && !@said && cells[@columns[:given]].to_s.empty?
 
-          names = plain(@rows[@head].first)
-          [@columns[:given], *(GIVEN + FULL).filter_map { |name| names.index(name) }].uniq
-        end
-
-        # Most of the names are two.
-        def both?
-          return @both unless @both.nil?
-
-          cells = column(@columns[:given]).drop(@head ? @head + 1 : 0).reject(&:empty?)
-          @both = cells.count { |cell| cell.match?(/\S\s+\S/) } > cells.length * MOST
+          [@columns[:given], *given_columns(@rows[@head].first)].uniq
         end
       end
     end

@@ -13,7 +13,7 @@ module Vantick
         # not certain, or how its table was read ({ChildTable#told}). Of a bundle: what tells it from others, and who was left out.
         ListedClass = Struct.new(:source_id, :title, :children, :commas, :table, :about, :left_out)
         # What parts cells; where several stand in a list without names of columns, the first of these.
-        SIGNS = ["\t", ";", ","].freeze
+        SIGNS = ["\t", ";", "|", ","].freeze
         # How a spreadsheet says what parts cells, in a line of its own.
         SAID = /\Asep=(.)\s*\n/i
         # Before the name of a class that has no id.
@@ -24,7 +24,7 @@ module Vantick
         # @param bytes [String]
         # @param said [Hash] what a teacher said: `commas` of a plain list ({Core::Wording::NameList::COMMAS}), `columns` and `skipped`
         #   lines of a table ({ChildTable}); `classes`, whether a table is parted by its column of classes; and `today`, as
-        #   enrolments end
+        #   enrolments end; `typed`, whether somebody typed the names just now: a few are taken as they are
         # @return [Array<ListedClass>]
         # @raise [Core::Error] naming file and line
         def self.read(bytes, said = {})
@@ -44,7 +44,9 @@ module Vantick
           found = whole.table && said[:classes] && table(text, said).by_class
           return [whole] unless found
 
-          found.map { |title, (children, left_out)| ListedClass.new("#{NAMED}#{title}", title, children, nil, nil, nil, left_out) }
+          found.map do |title, (children, left_out)|
+            ListedClass.new("#{NAMED}#{title}", title, NameTidier.tidy(children), nil, nil, nil, left_out)
+          end
         end
 
         # A table with a line of names over it, or names alone.
@@ -53,12 +55,25 @@ module Vantick
         # @return [ListedClass]
         # @raise [Core::Error] naming the line
         def self.plain(text, said = {})
-          lines = text.gsub(/\r\n?/, "\n")
           table = table(text, said)
-          return ListedClass.new(nil, nil, table.children, nil, table.summary) if table.table?
+          return ListedClass.new(nil, nil, NameTidier.tidy(table.children), nil, table.summary) if table.table?
 
-          list = Core::Wording::NameList.new(rows(lines, SIGNS.find { |sign| lines.include?(sign) } || ","), commas: said[:commas]&.to_sym)
-          ListedClass.new(nil, nil, list.children.map { |child| Listed.new(nil, child.given, child.family) }, list.commas)
+          lines = text.gsub(/\r\n?/, "\n")
+          names_alone(rows(lines, SIGNS.find { |sign| lines.include?(sign) } || ","), said)
+        end
+
+        def self.names_alone(rows, said)
+          titles = titles(rows)
+          list = Core::Wording::NameList.new(rows.drop(titles.length), commas: said[:commas]&.to_sym)
+          children = list.children.map { |child| Listed.new(nil, child.given, child.family) }
+          ListedClass.new(nil, nil, NameTidier.tidy(children, few: said[:typed]), list.commas, nil, nil,
+                          titles.map { |cells, line| "Line #{line}: “#{cells.join(',').strip}” is not a name." })
+        end
+
+        # Where nothing else is on the list, these are names: "Group A", "Group B".
+        def self.titles(rows)
+          found = rows.take_while { |cells, _| cells.any? { |cell| ColumnNames.title?(cell.to_s) } }
+          found.length == rows.length ? [] : found
         end
 
         def self.table(text, said)
@@ -80,7 +95,7 @@ module Vantick
         rescue CSV::MalformedCSVError => e
           raise Core::Error.new("Line #{e.line_number} can't be read. Check its quotation marks.", field: :file)
         end
-        private_class_method :rows, :usual, :table, :tables
+        private_class_method :rows, :usual, :table, :tables, :names_alone, :titles
       end
     end
   end
