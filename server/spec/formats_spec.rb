@@ -185,6 +185,10 @@ RSpec.describe Vantick::Server::Formats do
       expect(found(text)).to eq([%w[7:45 1:15], false, [{ item: "Three", why: "it has no right answer" }]])
     end
 
+    it "reads digits with a stop between, as other programs write them" do
+      expect(found(item("7.45"))).to eq([["7:45"], false, []])
+    end
+
     it "names what has no time for an answer, and refuses what is no question" do
       expect(found(item("blue", title: "Colours")).last).to eq([{ item: "Colours", why: "“blue” is not a time on the clock" }])
       expect(found(item(%w[7:45 8:45], title: "")).last).to eq([{ item: "q", why: "it has 2 right answers" }])

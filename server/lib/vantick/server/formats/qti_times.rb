@@ -14,6 +14,9 @@ module Vantick
         # Which file each question of a test is in, in its order.
         REFS = "//*[local-name()='qti-assessment-item-ref' or local-name()='assessmentItemRef']/@href"
 
+        # Another program's 7.45 is no slip, whatever sign the class uses.
+        ANY_SIGN = %i[separator].freeze
+
         # @param bytes [String] a zip, or one item
         # @return [Found]
         # @raise [Core::Error]
@@ -65,7 +68,7 @@ module Vantick
         def right(values)
           return "it has no right answer" if values.empty?
 
-          read = values.map { |value| Core::Wording::AnswerReader.read(value).find { |given| given.slips.empty? } }
+          read = values.map { |value| Core::Wording::AnswerReader.read(value).find { |given| (given.slips - ANY_SIGN).empty? } }
           return "“#{values.first[0, 40]}” is not a time on the clock" if values.one? && read.first.nil?
           # Several ways to write one time are one answer.
           return read.first if read.all? && read.map(&:time).uniq.one?
