@@ -76,6 +76,14 @@ RSpec.describe Vantick::Server::Formats::DaysOff do
     expect(found).to eq(%w[1997-09-02 1997-09-10 1997-09-23])
   end
 
+  it "takes no days from a file that takes its events back (RFC 5546)" do
+    text = calendar(["DTSTART;VALUE=DATE:19970902", "SUMMARY:Half-term"])
+    { "CANCEL" => 0, "PUBLISH" => 1 }.each do |method, count|
+      file = text.sub(/^BEGIN:VEVENT/, "METHOD:#{method}\r\n\\0")
+      expect(described_class.read(file, from: "1997-01-01", to: "1997-12-31")[:days].length).to eq(count), method
+    end
+  end
+
   it "reads names of lines in small letters, and lines between that are empty" do
     text = calendar(["DTSTART;VALUE=DATE:19970902", "SUMMARY:Half-term"]).gsub(/^[A-Z-]+(?=[;:])/, &:downcase).gsub("VEVENT", "vevent")
     found = described_class.read(text.gsub("\r\n", "\r\n\r\n"), from: "1997-01-01", to: "1997-12-31")

@@ -86,7 +86,7 @@ RSpec.describe Vantick::Server::Formats do
     it "takes no title above names for a child, and says so" do
       one = described_class.read("Class 3B, autumn register\nYear 3\n\nBo\nIda\n").first
       expect(one.children.map(&:given)).to eq(%w[Bo Ida])
-      expect(one.left_out).to eq(["Line 1: “Class 3B, autumn register” is not a name.", "Line 2: “Year 3” is no name."])
+      expect(one.left_out).to eq(["Line 1: “Class 3B, autumn register” is not a name.", "Line 2: “Year 3” is not a name."])
       expect(described_class.read("Group A\nGroup B\n").first.children.map(&:given)).to eq(["Group A", "Group B"])
     end
 

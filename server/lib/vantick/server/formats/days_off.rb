@@ -22,6 +22,7 @@ module Vantick
         CHANGE = 3600
         TABLE = YAML.safe_load_file(File.join(__dir__, "days_off.yml"), symbolize_names: true).freeze
         CANCELLED = "CANCELLED"
+        WITHDRAWN = "CANCEL"
         PART = "It is part of a day, not a whole day."
         PARTS = "They are parts of a day, not whole days."
 
@@ -49,10 +50,13 @@ module Vantick
             calendars = plain.match?(/^BEGIN:VCALENDAR/i) ? Icalendar::Calendar.parse(plain) : []
             raise Core::Error.new("This isn't a calendar file. Choose one that ends in .ics.", field: :content) if calendars.empty?
 
-            calendars.flat_map(&:events)
+            calendars.reject { |calendar| withdrawn?(calendar) }.flat_map(&:events)
           rescue ArgumentError, NoMethodError, Icalendar::Parser::ParseError
             raise Core::Error.new("This calendar file is damaged. Save it again, then choose it again.", field: :content)
           end
+
+          # A file that takes all of its events back (RFC 5546).
+          def withdrawn?(calendar) = calendar.ip_method.to_s.upcase == WITHDRAWN
 
           # Names of lines in whichever letters, and empty lines between them.
           def tidy(text)
