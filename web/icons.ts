@@ -47,7 +47,7 @@ export function icons(): Plugin {
     load(id) {
       if (id !== RESOLVED) return;
       const text = sources(SOURCES).map((file) => readFileSync(file, "utf8"));
-      const names = new Set(text.flatMap((one) => [...one.matchAll(USED)].map((found) => found[1] ?? "")));
+      const names = new Set(text.flatMap((source) => [...source.matchAll(USED)].map((found) => found[1] ?? "")));
       const each = [...names].sort().map((name) => `.bi-${name} { --icon: ${picture(name)}; }`);
       return [LOOK, ...each].join("\n");
     },

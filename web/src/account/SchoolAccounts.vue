@@ -15,14 +15,16 @@ const present = ref("");
 const heir = ref<number | null>(null);
 const heirs = computed(() =>
   props.accounts
-    .filter((one) => one.id !== chosen.value?.account.id)
-    .map((one) => ({ value: one.id, text: one.name })),
+    .filter((account) => account.id !== chosen.value?.account.id)
+    .map((account) => ({ value: account.id, text: account.name })),
 );
 
 function open(account: Account, what: "password" | "removal"): void {
   chosen.value = { account, what };
   password.value = present.value = "";
-  heir.value = account.classes ? (heirs.value.find((one) => one.text === props.own)?.value ?? null) : null;
+  heir.value = account.classes
+    ? (heirs.value.find((choice) => choice.text === props.own)?.value ?? null)
+    : null;
 }
 
 async function act(): Promise<void> {
@@ -52,28 +54,28 @@ async function act(): Promise<void> {
     <h2 id="accounts-head">Accounts of this school</h2>
     <ul class="list-unstyled m-0">
       <li
-        v-for="one in accounts"
-        :key="one.id"
+        v-for="account in accounts"
+        :key="account.id"
         class="d-flex flex-wrap align-items-center justify-content-between gap-2"
       >
         <span>
-          {{ one.name }}
-          <span class="quiet">{{ counted(one.classes, "class", "classes") }}</span>
+          {{ account.name }}
+          <span class="quiet">{{ counted(account.classes, "class", "classes") }}</span>
         </span>
-        <span v-if="one.name !== own">
+        <span v-if="account.name !== own">
           <BButton
             variant="link"
             size="sm"
-            :aria-label="`New password for ${one.name}`"
-            @click="open(one, 'password')"
+            :aria-label="`New password for ${account.name}`"
+            @click="open(account, 'password')"
           >
             New password
           </BButton>
           <BButton
             variant="link"
             size="sm"
-            :aria-label="`Delete the account of ${one.name}`"
-            @click="open(one, 'removal')"
+            :aria-label="`Delete the account of ${account.name}`"
+            @click="open(account, 'removal')"
           >
             Delete
           </BButton>

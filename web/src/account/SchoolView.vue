@@ -11,7 +11,9 @@ const { data: report, errorMessage } = useApiQuery(
   () => [{ standard: standard.value || undefined }],
   { meanwhile: true },
 );
-const standards = computed(() => report.value?.standards.map((one) => ({ value: one, text: one })) ?? []);
+const standards = computed(
+  () => report.value?.standards.map((standard) => ({ value: standard, text: standard })) ?? [],
+);
 const shown = computed({
   get: () => standard.value || (report.value?.standard ?? ""),
   set: (chosen) => (standard.value = chosen),
@@ -61,10 +63,10 @@ function who(count: NonNullable<GroupCount>, rounded: boolean): string {
 
 const headline = computed(() => {
   const found = report.value;
-  const one = found?.classes.length === 1;
-  const last = one ? found?.classes[0]?.counts.at(-1) : found?.total.at(-1);
+  const alone = found?.classes.length === 1;
+  const last = alone ? found?.classes[0]?.counts.at(-1) : found?.total.at(-1);
   if (!last || last.level === "too_few") return "Too few answers yet to say.";
-  return `${who(last, !one)} ${found?.standard}.`;
+  return `${who(last, !alone)} ${found?.standard}.`;
 });
 /** "none" for nobody, else as in the table. */
 const several = (count: GroupCount): string =>
@@ -125,13 +127,13 @@ const print = (): void => window.print();
             </BTr>
           </BThead>
           <BTbody>
-            <BTr v-for="one in report.classes" :key="one.id">
+            <BTr v-for="schoolClass in report.classes" :key="schoolClass.id">
               <BTh>
-                {{ one.name }}
-                <span v-if="one.school" class="quiet fw-normal">{{ one.school }}</span>
+                {{ schoolClass.name }}
+                <span v-if="schoolClass.school" class="quiet fw-normal">{{ schoolClass.school }}</span>
               </BTh>
               <BTd
-                v-for="(count, at) in one.counts"
+                v-for="(count, at) in schoolClass.counts"
                 :key="at"
                 :class="{ quiet: !count || count.level === 'too_few' }"
               >

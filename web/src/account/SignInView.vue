@@ -11,7 +11,9 @@ const session = useSession();
 const name = ref("");
 const password = ref("");
 const country = ref("");
-const countries = computed(() => session.countries.map((one) => ({ value: one.id, text: one.name })));
+const countries = computed(() =>
+  session.countries.map((country) => ({ value: country.id, text: country.name })),
+);
 const { busy, wrong, elsewhere, run } = useApiMutation();
 const first = computed(() => session.firstStart);
 /** Ten past ten: a picture, no time to be read. */

@@ -81,15 +81,15 @@ export const useFacts = defineStore("facts", () => {
   }
 
   function misreading(id: string): MisreadingTexts {
-    return catalogue.value?.misreadings.find((one) => one.id === id) as MisreadingTexts;
+    return catalogue.value?.misreadings.find((misreading) => misreading.id === id) as MisreadingTexts;
   }
 
   /** What a lesson is called: its step, and in words or in digits where it can be either. */
   const lessonTitle = (lesson: { step: string; task?: string | null | undefined }): string =>
-    rung(lesson.step).tasks.find((one) => one.id === lesson.task)?.title ?? rung(lesson.step).name;
+    rung(lesson.step).tasks.find((task) => task.id === lesson.task)?.title ?? rung(lesson.step).name;
 
   function rung(id: string): Rung {
-    return catalogue.value?.ladder.find((one) => one.id === id) as Rung;
+    return catalogue.value?.ladder.find((rung) => rung.id === id) as Rung;
   }
 
   function lensName(id: string): string {
@@ -97,7 +97,7 @@ export const useFacts = defineStore("facts", () => {
   }
 
   const kind = (id: string): Catalogue["kinds"][number] | undefined =>
-    catalogue.value?.kinds.find((one) => one.id === id);
+    catalogue.value?.kinds.find((kind) => kind.id === id);
   const kindName = (id: string): string => kind(id)?.name ?? id;
 
   /** A text with the words of the class's English in their places: "a %{nought} left out". */
@@ -114,9 +114,9 @@ export const useFacts = defineStore("facts", () => {
     if (check.baseline || check.desk?.kind === "baseline") return "Where each child is";
     const step = rung(check.step).name;
     if (check.desk?.kind === "practice") return `Practice on devices: ${step.toLowerCase()}`;
-    const notation = catalogue.value?.tasks.find((one) => one.id === check.task)?.notation;
+    const notation = catalogue.value?.tasks.find((task) => task.id === check.task)?.notation;
     if (notation) return `${step}, in ${notation}`;
-    const task = catalogue.value?.sheets.flatMap((kind) => kind.tasks).find((one) => one.id === check.task);
+    const task = catalogue.value?.sheets.flatMap((kind) => kind.tasks).find((task) => task.id === check.task);
     const name = task?.name ?? check.task;
     // A step that is asked in one way is not named twice.
     if (name === step || rung(check.step).tasks.length === 1) return step;
@@ -134,7 +134,7 @@ export const useFacts = defineStore("facts", () => {
   function nearestStep(step: string, among: readonly string[]): string {
     const steps = catalogue.value?.ladder.map((rung) => rung.id) ?? [];
     const down = steps.slice(0, steps.indexOf(step) + 1).reverse();
-    return down.find((one) => among.includes(one)) ?? among[0] ?? "";
+    return down.find((id) => among.includes(id)) ?? among[0] ?? "";
   }
 
   /** Whether each child was given tasks of their own on a device: there is nothing to print or to type in. */
@@ -146,7 +146,7 @@ export const useFacts = defineStore("facts", () => {
     return (
       !check.own_times &&
       !ownTasks(check) &&
-      Boolean(catalogue.value?.tasks.some((one) => one.id === check.task))
+      Boolean(catalogue.value?.tasks.some((task) => task.id === check.task))
     );
   }
 

@@ -24,7 +24,7 @@ export async function packageSent(file: File): Promise<string> {
   const { unzip, zip } = await import("fflate");
   const bytes = new Uint8Array(await file.arrayBuffer());
   const small = new Promise<Uint8Array>((done, failed) => {
-    unzip(bytes, { filter: (one) => WORDS.test(one.name) }, (wrong, files) => {
+    unzip(bytes, { filter: (file) => WORDS.test(file.name) }, (wrong, files) => {
       if (wrong)
         failed(
           new Refused("file", "The zip file can't be opened. Save it again where it comes from.", 422, true),

@@ -104,14 +104,14 @@ const places = [
           </span>
         </template>
         <BDropdownItemButton
-          v-for="one in classes.all"
-          :key="one.id"
+          v-for="schoolClass in classes.all"
+          :key="schoolClass.id"
           role="menuitem"
-          :active="one.id === classes.current?.id"
-          @click="choose(one.id)"
+          :active="schoolClass.id === classes.current?.id"
+          @click="choose(schoolClass.id)"
         >
-          {{ one.name }}
-          <span v-if="one.archived" class="quiet">archived</span>
+          {{ schoolClass.name }}
+          <span v-if="schoolClass.archived" class="quiet">archived</span>
         </BDropdownItemButton>
         <BDropdownDivider />
         <BDropdownItemButton v-if="classes.current" role="menuitem" @click="looking = true">

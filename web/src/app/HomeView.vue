@@ -26,10 +26,10 @@ const empty = computed(
   () => findings.value?.children.filter((child) => child.slip === "empty").map((child) => child.name) ?? [],
 );
 const news = computed(() =>
-  (findings.value?.shared ?? []).slice(0, 2).map((one) => ({
-    id: one.misreading,
-    times: one.times,
-    text: seem(one.child_ids.length, facts.misreading(one.misreading).does),
+  (findings.value?.shared ?? []).slice(0, 2).map((mistake) => ({
+    id: mistake.misreading,
+    times: mistake.times,
+    text: seem(mistake.child_ids.length, facts.misreading(mistake.misreading).does),
   })),
 );
 /** What is missing, in one line. */
@@ -71,7 +71,7 @@ const clocks = computed(() => {
       <section class="last-check align-self-center" aria-labelledby="last-check-head">
         <h2 id="last-check-head" class="eyebrow">Last check, {{ moment(last.made_at) }}</h2>
         <ul class="news list-none p-0 fs-110">
-          <li v-for="one in news" :key="one.id" class="py-06 border-bottom">{{ one.text }}</li>
+          <li v-for="line in news" :key="line.id" class="py-06 border-bottom">{{ line.text }}</li>
           <li v-if="!news.length" class="py-06 border-bottom">No mistakes with a pattern this time.</li>
           <li v-if="open.length" class="py-06 border-bottom">{{ open.join("; ") }}</li>
         </ul>

@@ -23,24 +23,24 @@ const fresh = computed(() => data.value?.text === asked.value);
 /** Enter that came before the answer to what stands in the field. */
 const entered = ref(false);
 
-function says(one: Found): string {
-  if (one.kind === "child") return one.name ?? "";
-  const step = one.step ?? "";
-  if (one.kind === "lesson") return `Lesson: ${facts.rung(step).name}, ${dayWords(one.at ?? "")}`;
-  const code = one.code ? `, code ${one.code}` : "";
-  return `Check: ${facts.titleOf({ step, task: one.task ?? "" })}, ${moment(one.at ?? "")}${code}`;
+function says(match: Found): string {
+  if (match.kind === "child") return match.name ?? "";
+  const step = match.step ?? "";
+  if (match.kind === "lesson") return `Lesson: ${facts.rung(step).name}, ${dayWords(match.at ?? "")}`;
+  const code = match.code ? `, code ${match.code}` : "";
+  return `Check: ${facts.titleOf({ step, task: match.task ?? "" })}, ${moment(match.at ?? "")}${code}`;
 }
 
-const to = (one: Found): RouteLocationRaw => ({
-  ...(one.kind === "child"
-    ? { name: "child", params: { child: one.id } }
-    : { name: one.kind, params: { id: one.id } }),
-  query: { class: String(one.class_id) },
+const to = (match: Found): RouteLocationRaw => ({
+  ...(match.kind === "child"
+    ? { name: "child", params: { child: match.id } }
+    : { name: match.kind, params: { id: match.id } }),
+  query: { class: String(match.class_id) },
 });
 
-async function go(one: Found | undefined): Promise<void> {
-  if (!one) return;
-  await router.push(to(one));
+async function go(match: Found | undefined): Promise<void> {
+  if (!match) return;
+  await router.push(to(match));
   close();
 }
 
@@ -83,10 +83,10 @@ function close(): void {
     </form>
     <p v-if="errorMessage" class="field-error" role="alert">{{ errorMessage }}</p>
     <ul v-if="found.length" class="list-unstyled mt-3 mb-0" :class="{ fresh }" aria-label="Found">
-      <li v-for="one in found" :key="`${one.kind} ${one.id}`">
-        <RouterLink :to="to(one)" class="d-flex justify-content-between gap-3" @click="close">
-          {{ says(one) }}
-          <span class="quiet text-nowrap">{{ one.class_name }}</span>
+      <li v-for="match in found" :key="`${match.kind} ${match.id}`">
+        <RouterLink :to="to(match)" class="d-flex justify-content-between gap-3" @click="close">
+          {{ says(match) }}
+          <span class="quiet text-nowrap">{{ match.class_name }}</span>
         </RouterLink>
       </li>
     </ul>

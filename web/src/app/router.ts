@@ -211,7 +211,7 @@ export const router = createRouter({
 router.beforeEach((to) => {
   const classes = useClasses();
   const named = Number(to.query.class);
-  if (classes.all.some((one) => one.id === named)) return classes.choose(named);
+  if (classes.all.some((schoolClass) => schoolClass.id === named)) return classes.choose(named);
   if (!classes.current) return;
   return { path: to.path, query: { ...to.query, class: String(classes.current.id) }, hash: to.hash };
 });

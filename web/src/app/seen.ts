@@ -6,7 +6,7 @@ const PAGES = ["settings", "class"] as const;
 
 export function keepSeen(router: Router): void {
   router.afterEach((to) => {
-    const page = PAGES.find((one) => one === to.name);
+    const page = PAGES.find((name) => name === to.name);
     if (page) void useSession().tick(page);
   });
 }

@@ -55,7 +55,9 @@ watch(
 const later = computed(
   () =>
     new Set(
-      props.findings?.children.filter((one) => one.slip === "not_here_then").map((one) => one.child_id),
+      props.findings?.children
+        .filter((child) => child.slip === "not_here_then")
+        .map((child) => child.child_id),
     ),
 );
 /** Who was away that day: a tap on the mark, or a key in the row. */
@@ -83,7 +85,7 @@ function go(from: number, by: number): void {
 /** To a child's first clock that has no answer yet. */
 function jump(child: number): void {
   piling.value = true;
-  const row = props.check.children.findIndex((one) => one.id === child);
+  const row = props.check.children.findIndex((other) => other.id === child);
   const items = itemsOf.value.get(child) ?? [];
   const first = items.findIndex((item) => props.answers.textAt(placeOf(child, item.id)).trim() === "");
   cells()[row * across.value + Math.max(first, 0)]?.focus();

@@ -45,7 +45,7 @@ defineExpose({ done });
     <template v-if="found.left_out.length">
       <p class="mb-1">{{ counted(found.left_out.length, "answer") }} left out:</p>
       <ul class="quiet left-out">
-        <li v-for="one in found.left_out" :key="one.place">{{ one.place }}: {{ one.why }}</li>
+        <li v-for="answer in found.left_out" :key="answer.place">{{ answer.place }}: {{ answer.why }}</li>
       </ul>
     </template>
   </div>

@@ -27,8 +27,8 @@ watch(
     if (touched.value) return;
     const step = ladder.value?.next.step;
     const task = last.value?.checks[0]?.task;
-    if (facts.catalogue?.steps.some((one) => one.id === step)) form.step = step ?? form.step;
-    if (facts.catalogue?.tasks.some((one) => one.id === task)) form.task = task ?? form.task;
+    if (facts.catalogue?.steps.some((known) => known.id === step)) form.step = step ?? form.step;
+    if (facts.catalogue?.tasks.some((known) => known.id === task)) form.task = task ?? form.task;
   },
   { immediate: true },
 );

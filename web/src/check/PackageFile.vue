@@ -66,7 +66,9 @@ const take = (): Promise<boolean> =>
         </figure>
       </div>
       <ul v-if="found.left_out.length" class="quiet">
-        <li v-for="one in found.left_out" :key="one.item">{{ one.item }}: {{ one.why }}</li>
+        <li v-for="question in found.left_out" :key="question.item">
+          {{ question.item }}: {{ question.why }}
+        </li>
       </ul>
       <p v-if="found.times.length > most" class="quiet">
         A check has up to {{ most }} clocks. Tick those you want.

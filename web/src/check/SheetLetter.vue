@@ -7,10 +7,10 @@ const props = defineProps<{ check: Check; child: { id: number; name: string } }>
 const emit = defineEmits<{ swapped: [check: Check] }>();
 
 const { refused, run } = useApiMutation();
-const mine = computed(() => props.check.letters.find((one) => one.child_id === props.child.id)?.letter);
+const mine = computed(() => props.check.letters.find((place) => place.child_id === props.child.id)?.letter);
 
 async function take(letter: string): Promise<void> {
-  const other = props.check.letters.find((one) => one.letter === letter);
+  const other = props.check.letters.find((place) => place.letter === letter);
   if (!other || other.child_id === props.child.id) return;
   await run(async () =>
     emit("swapped", await swapSheets(props.check.id, { child_id: props.child.id, other_id: other.child_id })),
@@ -25,7 +25,7 @@ async function take(letter: string): Promise<void> {
     class="letter"
     :model-value="mine"
     :aria-label="`Sheet of ${child.name}`"
-    :options="check.letters.map((one) => one.letter)"
+    :options="check.letters.map((place) => place.letter)"
     @update:model-value="take(String($event))"
   />
   <span v-if="refused" class="field-error d-block" role="alert">{{ refused.message }}</span>

@@ -78,24 +78,24 @@ const lookSoon = useDebounceFn(reload, 250);
       <BCard v-if="waiting.length">
         <h2 class="eyebrow">Unreadable</h2>
         <ul class="list-unstyled m-0">
-          <li v-for="one in waiting" :key="one.id">
+          <li v-for="answer in waiting" :key="answer.id">
             <BButton
               variant="bare"
               class="py-015 text-decoration-underline"
-              @click="goTo(one.child, one.clock)"
+              @click="goTo(answer.child, answer.clock)"
             >
-              {{ one.child }}, clock {{ one.clock }}
+              {{ answer.child }}, clock {{ answer.clock }}
             </BButton>
-            “{{ one.text }}”
-            <template v-if="one.near.length">
+            “{{ answer.text }}”
+            <template v-if="answer.near.length">
               Did the child mean:
               <BButton
-                v-for="words in one.near"
+                v-for="words in answer.near"
                 :key="words"
                 variant="outline-primary"
                 size="sm"
                 class="m-1"
-                @click="take(one.place, words)"
+                @click="take(answer.place, words)"
               >
                 {{ words }}
               </BButton>

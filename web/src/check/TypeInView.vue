@@ -83,7 +83,7 @@ const practice = computed(() => check.value && facts.ownTasks(check.value));
       </p>
       <TypeIn
         v-else
-        :key="`${check.id} ${check.letters.map((one) => one.letter + one.child_id)}`"
+        :key="`${check.id} ${check.letters.map((place) => place.letter + place.child_id)}`"
         :check="check"
         @swapped="reload"
       />

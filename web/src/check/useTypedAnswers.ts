@@ -45,11 +45,13 @@ export function useTypedAnswers(check: Ref<Check>) {
     { immediate: true },
   );
 
-  const unsent = computed(() => new Set(waiting.value.map((one) => placeOf(one.child_id, one.item_id))));
+  const unsent = computed(
+    () => new Set(waiting.value.map((answer) => placeOf(answer.child_id, answer.item_id))),
+  );
 
   /** What stands in a cell: what is being typed, what waits to be stored, or what is stored. */
   function textAt(place: string): string {
-    const sent = waiting.value.findLast((one) => placeOf(one.child_id, one.item_id) === place);
+    const sent = waiting.value.findLast((answer) => placeOf(answer.child_id, answer.item_id) === place);
     return drafts.value[place] ?? sent?.answer ?? stored.get(place)?.answer ?? "";
   }
 
@@ -127,7 +129,7 @@ export function useTypedAnswers(check: Ref<Check>) {
       drafts.value = { ...drafts.value, [place]: next.answer };
       wrong.set(place, error.message);
     }
-    waiting.value = waiting.value.filter((one) => one.id !== next.id);
+    waiting.value = waiting.value.filter((answer) => answer.id !== next.id);
   }
 
   return {

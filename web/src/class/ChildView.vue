@@ -57,7 +57,7 @@ const next = computed(() => {
   if (!step) return "Has shown every step.";
   const name = facts.rung(step).name;
   if (record.value?.stumbles.includes(step)) return `${name} (more than 1 in 5 wrong).`;
-  const state = record.value?.steps.find((one) => one.id === step)?.state;
+  const state = record.value?.steps.find((known) => known.id === step)?.state;
   return state === "not_yet" ? `${name} (not taught yet).` : `${name} (${stateOf(state).word}).`;
 });
 /** "secure", "nearly, review due". */
@@ -65,7 +65,7 @@ const stateWords = (step: { state: string; review_due: boolean }): string =>
   `${stateOf(step.state).word}${step.review_due ? ", review due" : ""}`;
 const met = computed(() => record.value?.steps.filter((step) => step.state !== "not_yet") ?? []);
 /** Who left gets no plan. */
-const here = computed(() => classes.current?.children.some((one) => one.id === child.value));
+const here = computed(() => classes.current?.children.some((pupil) => pupil.id === child.value));
 const answerOf = (id: number) => record.value?.answers.find((answer) => answer.id === id);
 /** What the child reads now, and what is on the way. */
 const can = computed(() => met.value.filter((step) => step.state === "secure"));
@@ -81,7 +81,7 @@ const lately = computed(() => {
   const [right, answered] = [sum(last.map((check) => check.right)), sum(last.map((check) => check.answered))];
   return `${right} of ${answered} right in the last ${counted(last.length, "check")}.`;
 });
-const sum = (numbers: number[]): number => numbers.reduce((all, one) => all + one, 0);
+const sum = (numbers: number[]): number => numbers.reduce((all, count) => all + count, 0);
 /** Dials behind a misreading that are shown at once; the others are among the answers. */
 const SHOWN = 6;
 /** The answers of one month, or those behind one misreading. */
@@ -93,7 +93,7 @@ const months = computed(() => {
   );
   return [
     { value: "", text: "All months" },
-    ...[...new Set(found)].map((one) => ({ value: one, text: monthWords(one) })),
+    ...[...new Set(found)].map((month) => ({ value: month, text: monthWords(month) })),
   ];
 });
 const misreadings = computed(() => {

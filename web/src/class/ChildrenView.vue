@@ -92,7 +92,7 @@ const newly = computed(() => ladder.value?.children.some((child) => child.newly_
             <BTr v-for="child in part.children" :key="child.child_id" class="child">
               <BTh scope="row">
                 <RouterLink :to="{ name: 'child', params: { child: child.child_id } }">
-                  {{ classes.current.children.find((one) => one.id === child.child_id)?.name }}
+                  {{ classes.current.children.find((other) => other.id === child.child_id)?.name }}
                 </RouterLink>
               </BTh>
               <BTd class="next text-nowrap">

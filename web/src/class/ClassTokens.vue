@@ -50,20 +50,24 @@ const used = (day: string | null): string => (day ? `used ${dayWords(day)}` : "n
       <a href="/api/docs" target="_blank" rel="noopener">How programs ask</a>
     </p>
     <ul v-if="data?.length" class="list-unstyled">
-      <li v-for="one in data" :key="one.id" class="d-flex align-items-center justify-content-between gap-2">
+      <li
+        v-for="entry in data"
+        :key="entry.id"
+        class="d-flex align-items-center justify-content-between gap-2"
+      >
         <span>
-          {{ one.name }}
+          {{ entry.name }}
           <span class="quiet">
-            {{ one.scope === "typing" ? "adds answers" : "reads" }}, {{ used(one.used_on) }}
+            {{ entry.scope === "typing" ? "adds answers" : "reads" }}, {{ used(entry.used_on) }}
           </span>
         </span>
         <SureButton
           variant="link"
           size="sm"
-          :title="`Withdraw the token for ${one.name}?`"
+          :title="`Withdraw the token for ${entry.name}?`"
           does="Withdraw"
           :busy="busy"
-          :act="() => withdraw(one.id)"
+          :act="() => withdraw(entry.id)"
         >
           Withdraw…
           <template #says>The program can no longer get in. You can make a new token for it.</template>

@@ -17,7 +17,7 @@ const { data, errorMessage } = useApiQuery(
     const { checks: answered } = await listChecks(classId, { limit: 100, answered: true });
     const id = named || answered[0]?.id;
     // One that lies further back is reached from the list of checks, and has its place here too.
-    const further = id && !answered.some((one) => one.id === id);
+    const further = id && !answered.some((check) => check.id === id);
     const checks = further
       ? [...answered, ...(await listChecks(classId, { limit: 1, before: id + 1 })).checks]
       : answered;
@@ -28,11 +28,11 @@ const { data, errorMessage } = useApiQuery(
 );
 const checks = computed(() => data.value?.checks);
 const findings = computed(() => data.value?.findings);
-const check = computed(() => checks.value?.find((one) => one.id === data.value?.id));
+const check = computed(() => checks.value?.find((check) => check.id === data.value?.id));
 const options = computed(() =>
-  (checks.value ?? []).map((one) => ({
-    value: one.id,
-    text: `${facts.titleOf(one)} · ${moment(one.made_at)}`,
+  (checks.value ?? []).map((check) => ({
+    value: check.id,
+    text: `${facts.titleOf(check)} · ${moment(check.made_at)}`,
   })),
 );
 const others = computed(() => findings.value?.shared.slice(1) ?? []);

@@ -108,7 +108,9 @@ async function lesson(group: Group): Promise<void> {
           At most
           <BFormInput v-model.number="most" type="number" min="1" max="12" />
           groups
-          <span v-if="groups.some((one) => one.beside)" class="quiet">and the children ready to move on</span>
+          <span v-if="groups.some((group) => group.beside)" class="quiet">
+            and the children ready to move on
+          </span>
         </label>
       </div>
     </div>

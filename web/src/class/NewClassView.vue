@@ -28,10 +28,10 @@ const { file, of, options, several, chosen } = list;
 
 /** Names from a file stand in the form, where they can be looked at and changed. */
 function put(): void {
-  const one = chosen.value;
-  if (!one) return;
-  form.value.names = one.children.join("\n");
-  if (one.title && !form.value.name) form.value.name = one.title.slice(0, 60);
+  const listed = chosen.value;
+  if (!listed) return;
+  form.value.names = listed.children.join("\n");
+  if (listed.title && !form.value.name) form.value.name = listed.title.slice(0, 60);
 }
 
 /** The ids on the list stay with the children, so that the next list knows them; nothing else may change by it. */

@@ -26,7 +26,7 @@ const nearly = of("nearly");
 const learning = computed(() => {
   const next = record.value?.next_step;
   const met = record.value?.steps.some((step) => step.id === next && step.state !== "not_yet");
-  return next && met && !can.value.some((one) => one.id === next) ? facts.rung(next) : undefined;
+  return next && met && !can.value.some((step) => step.id === next) ? facts.rung(next) : undefined;
 });
 const helps = computed(() => (record.value?.likely ?? []).map((id) => facts.misreading(id)));
 const { data: adjusted } = useApiQuery(readAdjustments, () => classes.current && [classes.current.id], {
@@ -34,8 +34,8 @@ const { data: adjusted } = useApiQuery(readAdjustments, () => classes.current &&
 });
 /** What the family speaks, where a teacher has set it. */
 const language = computed(() => {
-  const home = adjusted.value?.find((one) => one.child_id === child.value)?.set.home;
-  return facts.catalogue?.adjustments.languages.find((one) => one.id === home);
+  const home = adjusted.value?.find((adjusted) => adjusted.child_id === child.value)?.set.home;
+  return facts.catalogue?.adjustments.languages.find((language) => language.id === home);
 });
 const print = (): void => window.print();
 </script>
@@ -73,7 +73,7 @@ const print = (): void => window.print();
               <DialFace :facts="facts.of(rung.example ?? '10:10')" />
               {{ rung.name }}
             </li>
-            <li v-if="learning && !nearly.some((one) => one.id === learning?.id)">
+            <li v-if="learning && !nearly.some((step) => step.id === learning?.id)">
               <DialFace :facts="facts.of(learning.example ?? '10:10')" />
               {{ learning.name }}
             </li>

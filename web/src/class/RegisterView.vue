@@ -45,7 +45,7 @@ const { read, commas, errorMessage, shown } = useNamesRead(
   () => names.value,
   () => classes.current?.id ?? null,
 );
-const others = computed(() => classes.open.filter((one) => one.id !== classes.current?.id));
+const others = computed(() => classes.open.filter((schoolClass) => schoolClass.id !== classes.current?.id));
 
 async function changed(schoolClass: SchoolClass | null): Promise<void> {
   if (schoolClass) classes.renew(schoolClass);

@@ -23,19 +23,19 @@ defineProps<{
     </template>
     <template v-if="moved?.length">
       <dt>Moving in</dt>
-      <dd>{{ moved.map((one) => `${one.name} from ${one.from}`).join(", ") }}</dd>
+      <dd>{{ moved.map((child) => `${child.name} from ${child.from}`).join(", ") }}</dd>
     </template>
     <template v-if="change.renamed.length">
       <dt>Renamed</dt>
-      <dd>{{ change.renamed.map((one) => `${one.from} → ${one.to}`).join(", ") }}</dd>
+      <dd>{{ change.renamed.map((child) => `${child.from} → ${child.to}`).join(", ") }}</dd>
     </template>
     <template v-if="change.back.length">
       <dt>Returning</dt>
-      <dd>{{ change.back.map((one) => one.name).join(", ") }}</dd>
+      <dd>{{ change.back.map((child) => child.name).join(", ") }}</dd>
     </template>
     <template v-if="change.gone.length">
       <dt>Not on the list</dt>
-      <dd>{{ change.gone.map((one) => one.name).join(", ") }}</dd>
+      <dd>{{ change.gone.map((child) => child.name).join(", ") }}</dd>
     </template>
     <dt>Unchanged</dt>
     <dd>{{ countedChildren(change.same - (moved?.length ?? 0)) }}</dd>

@@ -8,7 +8,7 @@ const props = defineProps<{ classId: number }>();
 const emit = defineEmits<{ returned: [schoolClass: SchoolClass] }>();
 
 const { data } = useApiQuery(listRosters, () => [props.classId], { select: (found) => found.lists });
-const last = computed(() => data.value?.find((one) => one.last));
+const last = computed(() => data.value?.find((list) => list.last));
 const { busy, errorMessage, run } = useApiMutation();
 
 const back = (id: number): Promise<boolean> =>

@@ -41,7 +41,7 @@ const body = computed<SchoolRosterSent>(() => ({
   gone: gone.value,
   classes: Object.values(said.value),
 }));
-const some = computed(() => change.value?.classes.some((one) => one.gone.length) ?? false);
+const some = computed(() => change.value?.classes.some((listed) => listed.gone.length) ?? false);
 
 const look = (): Promise<boolean> =>
   run(async () => {
@@ -72,17 +72,21 @@ function offered(name: string): void {
   void look();
 }
 
-function say(one: SchoolRoster, more: Partial<Said>): void {
-  said.value = { ...said.value, [one.id]: { ...said.value[one.id], of: one.id, ...more } };
-  if (more.left_out) leftOut.value = [...leftOut.value, one];
-  if (more.left_out === false) leftOut.value = leftOut.value.filter((other) => other.id !== one.id);
+function say(listed: SchoolRoster, more: Partial<Said>): void {
+  said.value = { ...said.value, [listed.id]: { ...said.value[listed.id], of: listed.id, ...more } };
+  if (more.left_out) leftOut.value = [...leftOut.value, listed];
+  if (more.left_out === false) leftOut.value = leftOut.value.filter((other) => other.id !== listed.id);
   void look();
 }
 
 /** In every class each with the child that fits best. */
 function allSame(): void {
-  for (const one of change.value?.classes ?? [])
-    said.value[one.id] = { ...said.value[one.id], of: one.id, same: pairs(firstOfEach(one.doubts)) };
+  for (const listed of change.value?.classes ?? [])
+    said.value[listed.id] = {
+      ...said.value[listed.id],
+      of: listed.id,
+      same: pairs(firstOfEach(listed.doubts)),
+    };
   void look();
 }
 
@@ -133,10 +137,10 @@ const back = (id: number): Promise<boolean> =>
       <section v-if="lists.files.length" aria-labelledby="watched-head">
         <h2 id="watched-head" class="eyebrow">From the watched folder</h2>
         <ul class="list-unstyled m-0">
-          <li v-for="one in lists.files" :key="one.name" class="d-flex align-items-center gap-2">
-            {{ one.name }}
-            <span class="quiet">{{ moment(one.at) }}, {{ clock(one.at) }}</span>
-            <BButton variant="outline-primary" size="sm" :disabled="busy" @click="offered(one.name)">
+          <li v-for="ready in lists.files" :key="ready.name" class="d-flex align-items-center gap-2">
+            {{ ready.name }}
+            <span class="quiet">{{ moment(ready.at) }}, {{ clock(ready.at) }}</span>
+            <BButton variant="outline-primary" size="sm" :disabled="busy" @click="offered(ready.name)">
               Show changes
             </BButton>
           </li>
@@ -176,30 +180,31 @@ const back = (id: number): Promise<boolean> =>
         >
           Mark children not on the list as left
         </BFormCheckbox>
-        <p v-if="change.classes.some((one) => one.doubts.length)" class="m-0">
+        <p v-if="change.classes.some((listed) => listed.doubts.length)" class="m-0">
           <BButton variant="outline-primary" :disabled="busy" @click="allSame">
             All children of these names are the same
           </BButton>
         </p>
         <div class="classes d-grid gap-3">
           <SchoolListClass
-            v-for="one in change.classes"
-            :key="one.id"
-            :one="one"
+            v-for="listed in change.classes"
+            :key="listed.id"
+            :listed="listed"
             :here="change.here"
             :accounts="change.accounts"
-            :same="said[one.id]?.same ?? []"
-            @say="(more) => say(one, more)"
+            :same="said[listed.id]?.same ?? []"
+            @say="(more) => say(listed, more)"
           />
         </div>
         <ul v-if="leftOut.length" class="list-unstyled m-0">
-          <li v-for="one in leftOut" :key="one.id">
-            <span class="quiet">{{ one.title }} is left out.</span>
-            <BButton variant="link" size="sm" @click="say(one, { left_out: false })">Take it too</BButton>
+          <li v-for="listed in leftOut" :key="listed.id">
+            <span class="quiet">{{ listed.title }} is left out.</span>
+            <BButton variant="link" size="sm" @click="say(listed, { left_out: false })">Take it too</BButton>
           </li>
         </ul>
         <p v-if="change.untouched.length" class="quiet m-0">
-          Not on the list, and unchanged: {{ change.untouched.map((one) => one.name).join(", ") }}.
+          Not on the list, and unchanged:
+          {{ change.untouched.map((schoolClass) => schoolClass.name).join(", ") }}.
         </p>
         <div>
           <BButton type="submit" variant="primary" :disabled="busy || !change.classes.length">

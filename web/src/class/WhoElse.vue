@@ -24,10 +24,13 @@ const colleague = ref<number | null>(null);
 const how = ref<"share" | "lend">("share");
 const until = ref(plusDays(today(), WEEK));
 const colleagues = computed(() =>
-  (data.value?.colleagues ?? []).map((one) => ({ value: one.id as number | null, text: one.name })),
+  (data.value?.colleagues ?? []).map((colleague) => ({
+    value: colleague.id as number | null,
+    text: colleague.name,
+  })),
 );
 const options = computed(() => [{ value: null, text: "Choose…" }, ...colleagues.value]);
-const named = computed(() => colleagues.value.find((one) => one.value === colleague.value)?.text ?? "");
+const named = computed(() => colleagues.value.find((choice) => choice.value === colleague.value)?.text ?? "");
 
 const share = (): Promise<boolean> =>
   run(async () => {
@@ -56,20 +59,20 @@ const give = (): Promise<boolean> =>
     <h2 class="mb-06">Who else teaches this class</h2>
     <ul v-if="data.shares.length" class="list-unstyled">
       <li
-        v-for="one in data.shares"
-        :key="one.account_id"
+        v-for="other in data.shares"
+        :key="other.account_id"
         class="d-flex align-items-center justify-content-between gap-2"
       >
         <span>
-          {{ one.name }}
-          <span class="quiet">{{ one.until ? `lent until ${dayWords(one.until)}` : "shared" }}</span>
+          {{ other.name }}
+          <span class="quiet">{{ other.until ? `lent until ${dayWords(other.until)}` : "shared" }}</span>
         </span>
         <BButton
           variant="link"
           size="sm"
           :disabled="busy"
-          :aria-label="`End access for ${one.name}`"
-          @click="end(one.account_id)"
+          :aria-label="`End access for ${other.name}`"
+          @click="end(other.account_id)"
         >
           End access
         </BButton>

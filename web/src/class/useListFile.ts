@@ -51,13 +51,15 @@ export function useListFile(seen: () => void | Promise<void>): ListFile {
   const mutation = useApiMutation();
   const several = computed(() => listed.value.length > 1);
   const chosen = computed(() =>
-    several.value ? listed.value.find((one) => one.id === of.value) : listed.value[0],
+    several.value ? listed.value.find((schoolClass) => schoolClass.id === of.value) : listed.value[0],
   );
   const options = computed(() => [
     { value: null, text: "Choose a class…" },
-    ...listed.value.map((one) => ({
-      value: one.id,
-      text: [one.title, one.about, countedChildren(one.children.length)].filter(Boolean).join(", "),
+    ...listed.value.map((schoolClass) => ({
+      value: schoolClass.id,
+      text: [schoolClass.title, schoolClass.about, countedChildren(schoolClass.children.length)]
+        .filter(Boolean)
+        .join(", "),
     })),
   ]);
   const reading = computed(() => ({
@@ -83,7 +85,7 @@ export function useListFile(seen: () => void | Promise<void>): ListFile {
     await mutation.run(async () => {
       sent.value = await fileSent(now);
       listed.value = (await readRoster(reading.value)).classes;
-      if (!listed.value.some((one) => one.id === of.value)) of.value = null;
+      if (!listed.value.some((schoolClass) => schoolClass.id === of.value)) of.value = null;
       await seen();
     });
   }
@@ -106,7 +108,7 @@ export function useListFile(seen: () => void | Promise<void>): ListFile {
   }
   function strike(line: number): void {
     const struck = skipped.value.includes(line);
-    skipped.value = struck ? skipped.value.filter((one) => one !== line) : [...skipped.value, line];
+    skipped.value = struck ? skipped.value.filter((number) => number !== line) : [...skipped.value, line];
     void look();
   }
   return {

@@ -23,13 +23,13 @@ const WAYS = [
     <div v-for="row in ROWS" :key="row.hand" class="d-flex align-items-center gap-1">
       <span class="name tone-quiet" aria-hidden="true">{{ row.name }}</span>
       <DeskButton
-        v-for="one in WAYS"
-        :key="one.sign"
+        v-for="button in WAYS"
+        :key="button.sign"
         class="key fs-130"
-        :aria-label="`${row.name} ${one.way > 0 ? 'on' : 'back'} ${one.lot ? row.words[0] : row.words[1]}`"
-        @click="$emit('turn', row.hand, one.way * (one.lot ? row.lot : row.little))"
+        :aria-label="`${row.name} ${button.way > 0 ? 'on' : 'back'} ${button.lot ? row.words[0] : row.words[1]}`"
+        @click="$emit('turn', row.hand, button.way * (button.lot ? row.lot : row.little))"
       >
-        {{ one.sign }}
+        {{ button.sign }}
       </DeskButton>
     </div>
   </div>

@@ -69,17 +69,17 @@ onMounted(() => {
       <h1 class="mb-2 fs-130 tone-quiet">{{ first ? FIRST : "Step by step" }}</h1>
       <ol class="d-grid gap-2 m-0 p-0 list-none lh-130" aria-live="polite">
         <li
-          v-for="(one, place) in help.steps.slice(0, at + 1)"
+          v-for="(line, place) in help.steps.slice(0, at + 1)"
           :key="place"
           class="tone-quiet"
           :class="{ now: place === at }"
         >
-          {{ one.sentence }}
+          {{ line.sentence }}
         </li>
       </ol>
     </section>
     <DeskButton ref="forward" class="go justify-self-end" @click="go">
-      {{ last ? (first ? "Your turn" : "Keep going") : "Next step" }}
+      {{ last ? (first ? "Your turn" : "Keep going") : "Next line" }}
     </DeskButton>
   </main>
 </template>

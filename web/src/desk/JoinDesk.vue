@@ -53,8 +53,8 @@ async function enterKept(): Promise<void> {
   errorMessage.value = "";
 }
 
-function pick(one: Child): void {
-  child.value = one;
+function pick(picked: Child): void {
+  child.value = picked;
   chosen.value = [];
   errorMessage.value = "";
   void nextTick(() => heading.value?.focus());
@@ -126,8 +126,8 @@ onMounted(() => (code.value ? void enterKept() : field.value?.focus()));
         {{ door.class_name }}: who are you?
       </h1>
       <ul class="names d-grid gap-06 mb-075 p-0 list-none">
-        <li v-for="one in door.children" :key="one.id">
-          <DeskButton class="key w-100 text-anywhere" @click="pick(one)">{{ one.name }}</DeskButton>
+        <li v-for="pupil in door.children" :key="pupil.id">
+          <DeskButton class="key w-100 text-anywhere" @click="pick(pupil)">{{ pupil.name }}</DeskButton>
         </li>
       </ul>
       <DeskButton class="plain" @click="back">Change code</DeskButton>

@@ -118,7 +118,7 @@ const SPOKEN: readonly DeskTurn["entry"][] = [
   "pairs",
 ];
 watch(texts, (now, before) => {
-  const text = now.find((one, at) => one && one !== before[at]);
+  const text = now.find((words, at) => words && words !== before[at]);
   if (text && SPOKEN.includes(props.turn.entry)) props.voice.say(text);
 });
 watch(calm, (now) => now && over.value && goForward());
@@ -130,7 +130,7 @@ function ask(): void {
   const said = item?.said ? `Somebody said: ${item.said}.` : "";
   const offered =
     props.turn.entry === "choice" ? props.turn.cards : (item?.options.map((option) => option.name) ?? []);
-  const choices = offered.map((one) => `${one}.`);
+  const choices = offered.map((words) => `${words}.`);
   props.voice.say(said, half ? FINISH : "", props.turn.ask, item?.shown ?? "", ...choices);
 }
 onMounted(() => !showing.value && ask());

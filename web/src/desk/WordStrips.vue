@@ -17,11 +17,11 @@ const half = props.turn.tried ? null : (props.turn.items[0]?.half?.words ?? null
 const chosen = ref<Record<Part, string[]>>({ count: half?.count ?? [], side: half?.side ?? [], hour: [] });
 const parts = computed(() => props.turn.strips.map((strip) => strip.part));
 const at = ref<Part>(half ? "hour" : (props.turn.strips[0]?.part ?? "count"));
-const strip = computed(() => props.turn.strips.find((one) => one.part === at.value));
+const strip = computed(() => props.turn.strips.find((strip) => strip.part === at.value));
 /** What core says of words: said behind the hour, followed by another number, following one. */
-const afterHour = computed(() => props.turn.strips.flatMap((one) => one.after_hour));
-const tens = computed(() => props.turn.strips.flatMap((one) => one.tens));
-const units = computed(() => props.turn.strips.flatMap((one) => one.units));
+const afterHour = computed(() => props.turn.strips.flatMap((strip) => strip.after_hour));
+const tens = computed(() => props.turn.strips.flatMap((strip) => strip.tens));
+const units = computed(() => props.turn.strips.flatMap((strip) => strip.units));
 const whole = computed(() => afterHour.value.includes(chosen.value.side[0] ?? ""));
 const order = computed<Part[]>(() =>
   (whole.value ? (["hour", "side"] as Part[]) : parts.value).filter((part) => parts.value.includes(part)),
@@ -63,7 +63,7 @@ function open(part: Part): void {
 
 /** The last word that was put in is taken out, and its strip lies open again. */
 function takeBack(): void {
-  const part = [...order.value].reverse().find((one) => chosen.value[one].length);
+  const part = [...order.value].reverse().find((name) => chosen.value[name].length);
   if (!part) return;
   chosen.value = { ...chosen.value, [part]: chosen.value[part].slice(0, -1) };
   open(part);
@@ -99,7 +99,7 @@ watch(texts, ([text]) => {
   chosen.value = { count: [], side: [], hour: [] };
   open(parts.value[0] ?? "count");
 });
-const labelOf = (part: Part): string => props.turn.strips.find((one) => one.part === part)?.label ?? part;
+const labelOf = (part: Part): string => props.turn.strips.find((strip) => strip.part === part)?.label ?? part;
 
 defineExpose({ type });
 </script>

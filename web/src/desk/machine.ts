@@ -70,8 +70,8 @@ export const answersOf = (count: number): string => (count === 1 ? "1 answer" : 
 
 /** What the server says comes next; a task that is done here and on its way is not asked again. */
 function arrived(here: Here, going: Going): Here {
-  const sent = new Set(here.waiting.map((one) => one.turn_id));
-  const held = new Map([...here.ahead, ...going.ahead].map((one) => [one.id, one]));
+  const sent = new Set(here.waiting.map((answer) => answer.turn_id));
+  const held = new Map([...here.ahead, ...going.ahead].map((turn) => [turn.id, turn]));
   const ahead = going.ahead_ids
     .filter((id) => id !== here.turn?.id && !sent.has(id))
     .flatMap((id) => held.get(id) ?? []);
@@ -82,14 +82,14 @@ const show = (here: Here, turn: DeskTurn): Here => ({
   ...here,
   turn,
   feedback: null,
-  ahead: here.ahead.filter((one) => one.id !== turn.id),
+  ahead: here.ahead.filter((other) => other.id !== turn.id),
   phase: "asking",
 });
 
 /** To the next task, to the end, or to waiting for the network. */
 function onward(here: Here): Here {
   const { going, ahead } = here;
-  const sent = here.waiting.map((one) => one.turn_id);
+  const sent = here.waiting.map((answer) => answer.turn_id);
   if (!sent.length && going?.end) return { ...here, turn: null, phase: "ended" };
   if (going?.turn && !sent.includes(going.turn.id) && going.turn.id !== here.turn?.id)
     return show(here, going.turn);
@@ -102,7 +102,7 @@ const triedOnce = (turn: DeskTurn | null): DeskTurn | null => turn && { ...turn,
 
 const without = (here: Here, sending: Sending): Here => ({
   ...here,
-  waiting: here.waiting.filter((one) => one !== sending),
+  waiting: here.waiting.filter((answer) => answer !== sending),
 });
 
 /** A closed desk is seen while a task is asked; what is told of an answer is read first. */

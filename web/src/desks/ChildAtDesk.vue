@@ -29,11 +29,11 @@ const notes = computed(() => {
     ...(lost ? [lost === 1 ? "1 answer could not be saved" : `${lost} answers could not be saved`] : []),
   ];
 });
-const verdict = (one: string): Answer["verdict"] => one as Answer["verdict"];
-const answerWords = (one: LiveChild["answers"][number]): string => {
-  const names = one.misreadings.map((id) => facts.misreading(id).name).join(" or ");
-  const second = one.second ? `; second try ${VERDICTS[verdict(one.second)].word}` : "";
-  return `${VERDICTS[verdict(one.verdict)].word}${names ? `: ${names}` : ""}${second}`;
+const verdict = (answer: string): Answer["verdict"] => answer as Answer["verdict"];
+const answerWords = (answer: LiveChild["answers"][number]): string => {
+  const names = answer.misreadings.map((id) => facts.misreading(id).name).join(" or ");
+  const second = answer.second ? `; second try ${VERDICTS[verdict(answer.second)].word}` : "";
+  return `${VERDICTS[verdict(answer.verdict)].word}${names ? `: ${names}` : ""}${second}`;
 };
 </script>
 

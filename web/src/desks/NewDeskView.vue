@@ -68,7 +68,7 @@ const open = computed(() => desks.value?.filter((desk) => desk.open) ?? []);
 const stages = computed(() => facts.catalogue?.desk_stages ?? []);
 const children = computed(() => classes.current?.children ?? []);
 /** Steps with times of their own. */
-const steps = computed(() => facts.catalogue?.ladder.filter((one) => one.example) ?? []);
+const steps = computed(() => facts.catalogue?.ladder.filter((rung) => rung.example) ?? []);
 
 const form = computed<DeskForm>(() => {
   const child_ids = chosen.value;
@@ -163,7 +163,7 @@ const begin = (): Promise<boolean> =>
             <label for="step">Step</label>
             <BFormSelect id="step" v-model="step">
               <option value="">Each child's own step</option>
-              <option v-for="one in steps" :key="one.id" :value="one.id">{{ one.name }}</option>
+              <option v-for="rung in steps" :key="rung.id" :value="rung.id">{{ rung.name }}</option>
             </BFormSelect>
           </div>
           <div
@@ -205,7 +205,9 @@ const begin = (): Promise<boolean> =>
             <template v-if="kind === 'stage'">
               <label for="stage">Part</label>
               <BFormSelect id="stage" v-model="stage">
-                <option v-for="one in stages" :key="one.id" :value="one.id">{{ one.name }}</option>
+                <option v-for="deskStage in stages" :key="deskStage.id" :value="deskStage.id">
+                  {{ deskStage.name }}
+                </option>
               </BFormSelect>
             </template>
           </div>

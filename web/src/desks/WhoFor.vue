@@ -11,7 +11,7 @@ const nameOf = (id: number): string => props.children.find((child) => child.id =
 
 function toggle(id: number): void {
   const before = chosen.value ?? [];
-  chosen.value = before.includes(id) ? before.filter((one) => one !== id) : [...before, id];
+  chosen.value = before.includes(id) ? before.filter((other) => other !== id) : [...before, id];
 }
 
 /** All, one of the groups, or children one by one. */

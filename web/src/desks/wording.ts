@@ -7,7 +7,7 @@ export function titleOfDesk(desk: Desk, facts: Facts): string {
   if (desk.kind === "practice") return `Free practice${desk.step ? `: ${facts.rung(desk.step).name}` : ""}`;
   if (desk.kind === "baseline") return "Where each child is";
   if (desk.kind === "exit") return "Exit check";
-  const stage = facts.catalogue?.desk_stages.find((one) => one.id === desk.stage)?.name ?? desk.stage;
+  const stage = facts.catalogue?.desk_stages.find((stage) => stage.id === desk.stage)?.name ?? desk.stage;
   return `Part of the lesson: ${stage}`;
 }
 

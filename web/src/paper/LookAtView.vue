@@ -32,7 +32,7 @@ useOwnClass(() => check.value?.class_id);
 
 /** Fewer are looked at one by one at once (judgement). */
 const FEW = 4;
-const readSome = computed(() => (all.value ?? []).filter((one) => one.seen && one.kind !== "cause"));
+const readSome = computed(() => (all.value ?? []).filter((piece) => piece.seen && piece.kind !== "cause"));
 /** Whether all that was read was looked at side by side. */
 const glanced = ref(false);
 const side = computed(() => !glanced.value && readSome.value.length >= FEW);
@@ -54,8 +54,8 @@ const piece = computed<Piece | undefined>(() => pieces.value?.[at.value]);
 /** How many of the next ones are seen beforehand. */
 const AHEAD = 3;
 const after = computed(() => (pieces.value ?? []).slice(at.value + 1, at.value + 1 + AHEAD));
-const item = computed(() => check.value?.items.find((one) => one.id === piece.value?.item_id));
-const child = computed(() => check.value?.children.find((one) => one.id === piece.value?.child_id));
+const item = computed(() => check.value?.items.find((item) => item.id === piece.value?.item_id));
+const child = computed(() => check.value?.children.find((child) => child.id === piece.value?.child_id));
 const left = computed(() => (pieces.value?.length ?? 0) - settled.value.size);
 
 interface Guess {
@@ -160,10 +160,10 @@ onKeyStroke("Escape", () => at.value > 0 && (at.value -= 1));
           <p class="eyebrow">Next</p>
           <div class="d-flex flex-wrap gap-2">
             <img
-              v-for="one in after"
-              :key="one.id"
+              v-for="sure in after"
+              :key="sure.id"
               class="after object-fit-contain on-card"
-              :src="`/api/pieces/${one.id}/picture`"
+              :src="`/api/pieces/${sure.id}/picture`"
               alt=""
             />
           </div>
@@ -193,7 +193,7 @@ onKeyStroke("Escape", () => at.value > 0 && (at.value -= 1));
         <BFormGroup v-if="piece.kind === 'cause'" label="What went wrong, says the child">
           <BFormRadioGroup
             v-model="cause"
-            :options="item.options.map((one) => ({ value: one.id, text: one.name }))"
+            :options="item.options.map((option) => ({ value: option.id, text: option.name }))"
             stacked
           />
         </BFormGroup>

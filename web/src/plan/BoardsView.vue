@@ -55,29 +55,29 @@ function askNext(dial: string): void {
         />
         <p class="quiet mb-2">{{ asked ? "Another clock" : "Which clock is on the wall?" }}</p>
         <ul class="clocks list-unstyled d-flex flex-wrap gap-2 p-0">
-          <li v-for="one in clocks" :key="one.time">
+          <li v-for="clock in clocks" :key="clock.time">
             <BButton
               variant="bare"
               class="clock"
-              :aria-pressed="chosen === one.time"
-              @click="chosen = one.time"
+              :aria-pressed="chosen === clock.time"
+              @click="chosen = clock.time"
             >
               <DialFace
                 class="small-dial"
-                :facts="facts.of(one.dial)"
-                :hands="handsOf(one.sees)"
+                :facts="facts.of(clock.dial)"
+                :hands="handsOf(clock.sees)"
                 detail="small"
               />
-              {{ one.time }}
+              {{ clock.time }}
             </BButton>
           </li>
         </ul>
       </template>
       <template v-if="shown?.length">
         <h2 class="eyebrow mt-4">What the class showed</h2>
-        <p v-for="one in shown" :key="one.id" class="mb-1">
-          <b>{{ one.time }}:</b>
-          {{ one.amounts.map((part) => `${part.answer}: ${part.amount}`).join(", ") || "nothing" }}.
+        <p v-for="board in shown" :key="board.id" class="mb-1">
+          <b>{{ board.time }}:</b>
+          {{ board.amounts.map((part) => `${part.answer}: ${part.amount}`).join(", ") || "nothing" }}.
         </p>
       </template>
     </template>

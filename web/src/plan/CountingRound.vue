@@ -7,7 +7,7 @@ import { TurnedDial } from "@/dial";
 const props = defineProps<{ kind: string }>();
 
 const facts = useFacts();
-const round = computed(() => facts.catalogue?.counting.find((one) => one.kind === props.kind));
+const round = computed(() => facts.catalogue?.counting.find((round) => round.kind === props.kind));
 const hops = computed(() => round.value?.hops ?? []);
 const made = ref(0);
 const hop = computed(() => hops.value[made.value]);

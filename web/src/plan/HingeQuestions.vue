@@ -12,17 +12,17 @@ const stageName = (id: string): string =>
 </script>
 
 <template>
-  <section v-for="one in lesson.hinges" :key="one.before">
-    <p class="eyebrow">Ask all, before they work {{ stageName(one.before) }}</p>
+  <section v-for="hinge in lesson.hinges" :key="hinge.before">
+    <p class="eyebrow">Ask all, before they work {{ stageName(hinge.before) }}</p>
     <div class="hinge d-grid gap-07">
-      <DialFace class="dial" :facts="facts.of(one.dial)" :hands="handsOf(one.sees)" />
+      <DialFace class="dial" :facts="facts.of(hinge.dial)" :hands="handsOf(hinge.sees)" />
       <div>
         <p>
           What time is it?
-          <b>{{ one.answer }}</b>
+          <b>{{ hinge.answer }}</b>
         </p>
         <dl class="m-0">
-          <template v-for="wrong in one.wrong" :key="wrong.misreading">
+          <template v-for="wrong in hinge.wrong" :key="wrong.misreading">
             <dt>
               {{ wrong.answer }}
               <span class="quiet fw-normal">({{ facts.misreading(wrong.misreading).name }})</span>

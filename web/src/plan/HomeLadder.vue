@@ -33,7 +33,7 @@ const go = (at: "lesson" | "run"): Promise<boolean> =>
   run(async () => {
     if (lesson.value && classes.current) await openNext(classes.current.id, lesson.value, at);
   });
-const standing = (step: string) => ladder.value?.steps.find((one) => one.id === step);
+const standing = (step: string) => ladder.value?.steps.find((rung) => rung.id === step);
 const { rung: proposed, reason: why, names } = useNext(() => ladder.value);
 const proposal = computed(() => !lesson.value || lesson.value.how === "proposed");
 const rung = computed(() => (lesson.value ? facts.rung(lesson.value.step) : proposed.value));
@@ -83,11 +83,11 @@ const heading = computed(() => {
   </BCard>
   <section v-if="ladder" class="home-ladder mt-4" aria-label="The ladder">
     <ol class="list-unstyled d-grid gap-2 m-0 p-0">
-      <li v-for="one in rungs" :key="one.id" :class="{ next: one.id === next?.step }">
+      <li v-for="entry in rungs" :key="entry.id" :class="{ next: entry.id === next?.step }">
         <RouterLink :to="{ name: 'plan' }">
-          <StepDial class="mb-1" :step="one.id" />
-          <StateBar :step="one.standing" />
-          <span class="name d-block mt-1 lh-115">{{ one.name }}</span>
+          <StepDial class="mb-1" :step="entry.id" />
+          <StateBar :step="entry.standing" />
+          <span class="name d-block mt-1 lh-115">{{ entry.name }}</span>
         </RouterLink>
       </li>
     </ol>

@@ -71,7 +71,7 @@ function minutes(event: Event): void {
         @change="later(() => step(($event.target as HTMLSelectElement).value))"
         @blur="now"
       >
-        <option v-for="one in steps" :key="one.id" :value="one.id">{{ one.name }}</option>
+        <option v-for="rung in steps" :key="rung.id" :value="rung.id">{{ rung.name }}</option>
       </BFormSelect>
     </label>
     <label>
@@ -81,7 +81,7 @@ function minutes(event: Event): void {
         @change="later(() => task(($event.target as HTMLSelectElement).value))"
         @blur="now"
       >
-        <option v-for="one in tasks" :key="one.id" :value="one.id">{{ one.name }}</option>
+        <option v-for="way in tasks" :key="way.id" :value="way.id">{{ way.name }}</option>
       </BFormSelect>
     </label>
     <label class="short">

@@ -21,7 +21,7 @@ const { data: set } = useApiQuery(readAdjustments, () => [props.lesson.class_id]
 /** What is set for single children, by name: who gives the lesson has to know. */
 const adjusted = computed(() =>
   props.children.flatMap((child) => {
-    const found = set.value?.find((one) => one.child_id === child.id);
+    const found = set.value?.find((paper) => paper.child_id === child.id);
     return found?.names.length ? `${child.name}: ${found.names.join("; ")}.` : [];
   }),
 );
@@ -29,7 +29,7 @@ const clocks = (stage: LessonStage): LessonStage["items"] => stage.items.filter(
 const others = (stage: LessonStage): string =>
   [...new Set(stage.items.filter((item) => !item.time).map((item) => facts.kindName(item.kind)))].join(". ");
 const hinge = (stage: LessonStage): Lesson["hinges"][number] | undefined =>
-  props.lesson.hinges.find((one) => one.before === stage.id);
+  props.lesson.hinges.find((hinge) => hinge.before === stage.id);
 /** From so many clocks on they are drawn smaller: the lesson stays on one page. */
 const MANY = 40;
 const all = computed(() => props.lesson.stages.flatMap(clocks).length);

@@ -31,7 +31,7 @@ watch(
 );
 
 const stage = computed(
-  () => lesson.value?.stages.find((one) => one.id === selected.value) ?? lesson.value?.stages[0],
+  () => lesson.value?.stages.find((stage) => stage.id === selected.value) ?? lesson.value?.stages[0],
 );
 const classes = useClasses();
 /** The children of a group, where it is not for the whole class. */
@@ -39,12 +39,13 @@ const whose = computed(() =>
   (classes.current?.children ?? []).filter((child) => lesson.value?.child_ids?.includes(child.id)),
 );
 /** What no longer fits, by stage. */
-const leftOut = computed(() => lesson.value?.stages.filter((one) => one.left_out.length > 0) ?? []);
+const leftOut = computed(() => lesson.value?.stages.filter((stage) => stage.left_out.length > 0) ?? []);
 const elsewhere = computed(() =>
   refused.value && !["minutes", "time"].includes(refused.value.field ?? "") ? refused.value.message : "",
 );
 const all = computed(
-  () => lesson.value?.stages.flatMap((one) => one.items.flatMap((item) => item.dial ?? [])).join(",") ?? "",
+  () =>
+    lesson.value?.stages.flatMap((stage) => stage.items.flatMap((item) => item.dial ?? [])).join(",") ?? "",
 );
 
 function again(): void {
@@ -124,7 +125,7 @@ useUndoKey(undo);
       </p>
       <BAlert v-if="leftOut.length" model-value variant="warning" class="left-out">
         Doesn't fit any more:
-        <span v-for="one in leftOut" :key="one.id">{{ one.name }} {{ one.left_out.join(", ") }}.</span>
+        <span v-for="part in leftOut" :key="part.id">{{ part.name }} {{ part.left_out.join(", ") }}.</span>
         <BButton v-if="canUndo" variant="link" @click="undo">Undo</BButton>
       </BAlert>
       <p v-if="lesson.carried.length" class="quiet">

@@ -31,7 +31,7 @@ const stages = props.lesson.stages
   .filter((stage) => stage.fresh)
   .map((stage) => ({
     ...stage,
-    items: stage.items.filter((one) => !listed.has(one.time) && listed.add(one.time)),
+    items: stage.items.filter((item) => !listed.has(item.time) && listed.add(item.time)),
   }))
   .filter((stage) => stage.items.some((item) => item.time && item.dial));
 

@@ -16,7 +16,7 @@ const facts = useFacts();
 const rung = computed(() => facts.rung(props.lesson.step));
 const uncovered = ref(0);
 const counting = ref<InstanceType<typeof CountingRound>>();
-const counts = computed(() => facts.catalogue?.counting.some((one) => one.kind === props.item.kind));
+const counts = computed(() => facts.catalogue?.counting.some((round) => round.kind === props.item.kind));
 
 const dial = computed(() => (props.item.dial ? facts.of(props.item.dial) : undefined));
 /** Where the dial stands: the item's time until somebody turns it; the reading beside it follows. */

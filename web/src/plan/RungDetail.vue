@@ -12,14 +12,14 @@ defineEmits<{ plan: []; select: [step: string] }>();
 const facts = useFacts();
 const classes = useClasses();
 const rung = computed(() => facts.rung(props.step));
-const standing = computed(() => props.ladder.steps.find((one) => one.id === props.step));
+const standing = computed(() => props.ladder.steps.find((rung) => rung.id === props.step));
 /** Children for whom this step is next: some stumble here, others are ready to begin. */
 const nextHere = computed(() => {
   const here = props.ladder.children.filter((child) => child.next_step === props.step);
   const names = (stumbling: boolean): string =>
     here
       .filter((child) => child.stumbles.includes(props.step) === stumbling)
-      .flatMap((child) => classes.current?.children.find((one) => one.id === child.child_id)?.name ?? [])
+      .flatMap((child) => classes.current?.children.find((pupil) => pupil.id === child.child_id)?.name ?? [])
       .join(", ");
   return { stumbling: names(true), ready: names(false) };
 });

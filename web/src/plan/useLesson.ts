@@ -120,14 +120,14 @@ export function useLesson(): Settling {
   /** A typed time stays: it is pinned. */
   function put(spot: Spot, time: string): Promise<boolean> {
     const pinned = { ...lesson.value?.pinned };
-    pinned[spot.stage] = [...(pinned[spot.stage] ?? []).filter((one) => one !== timeAt(spot)), time];
+    pinned[spot.stage] = [...(pinned[spot.stage] ?? []).filter((pin) => pin !== timeAt(spot)), time];
     return settle({ kept: placed(spot, time), pinned });
   }
 
   function pin(spot: Spot): Promise<boolean> {
     const time = timeAt(spot);
     const pins = lesson.value?.pinned[spot.stage] ?? [];
-    const changed = pins.includes(time) ? pins.filter((one) => one !== time) : [...pins, time];
+    const changed = pins.includes(time) ? pins.filter((pin) => pin !== time) : [...pins, time];
     return settle({ pinned: { ...lesson.value?.pinned, [spot.stage]: changed } });
   }
 

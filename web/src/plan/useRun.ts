@@ -58,10 +58,10 @@ export function useRun(id: string, lesson: () => Lesson | null): Running {
   const together = computed(() => stage.value?.on_paper ?? false);
   /** The clock that all are asked first is shown first, on boards: one look tells whether to go on. */
   const asked = (own: LessonItem[]): RunItem[] => {
-    const hinge = lesson()?.hinges.find((one) => one.before === stage.value?.id);
-    const first = own.find((one) => one.time && one.time === hinge?.time);
+    const hinge = lesson()?.hinges.find((hinge) => hinge.before === stage.value?.id);
+    const first = own.find((item) => item.time && item.time === hinge?.time);
     return first && !together.value
-      ? [{ ...first, kind: "show_boards" }, ...own.filter((one) => one !== first)]
+      ? [{ ...first, kind: "show_boards" }, ...own.filter((item) => item !== first)]
       : own;
   };
   const items = computed<RunItem[]>(() => {
@@ -73,12 +73,12 @@ export function useRun(id: string, lesson: () => Lesson | null): Running {
   useIntervalFn(() => {
     const next = [...place.value.seconds];
     next[stageAt.value] = (next[stageAt.value] ?? 0) + 1;
-    place.value.seconds = Array.from(next, (one) => one ?? 0);
+    place.value.seconds = Array.from(next, (seconds) => seconds ?? 0);
     place.value.now += 1;
   }, 1000);
 
   function mark(): void {
-    const seen = (together.value ? items.value : [item.value]).flatMap((one) => one?.time ?? []);
+    const seen = (together.value ? items.value : [item.value]).flatMap((item) => item?.time ?? []);
     const now = seen.map((time) => `${stage.value?.id} ${time}`);
     place.value.reached = [...new Set([...place.value.reached, ...now])];
   }
@@ -124,14 +124,14 @@ export function useRun(id: string, lesson: () => Lesson | null): Running {
   }
 
   const used = computed(() =>
-    stages.value.map((one, at) => (place.value.seconds[at] ?? 0) / (one.minutes * 60)),
+    stages.value.map((stage, at) => (place.value.seconds[at] ?? 0) / (stage.minutes * 60)),
   );
   const notReached = computed(() =>
     stages.value
-      .filter((one) => one.fresh)
-      .flatMap((one) =>
-        one.items.flatMap((it) =>
-          it.time && !place.value.reached.includes(`${one.id} ${it.time}`) ? it.time : [],
+      .filter((stage) => stage.fresh)
+      .flatMap((stage) =>
+        stage.items.flatMap((it) =>
+          it.time && !place.value.reached.includes(`${stage.id} ${it.time}`) ? it.time : [],
         ),
       ),
   );

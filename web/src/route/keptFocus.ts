@@ -39,7 +39,7 @@ function hold(element: HTMLElement): Held {
     around.push({
       box,
       at: there.indexOf(element),
-      nth: there.filter((one) => nameOf(one) === name).indexOf(element),
+      nth: there.filter((other) => nameOf(other) === name).indexOf(element),
     });
     if (box.id === "main") break;
   }
@@ -49,9 +49,9 @@ function hold(element: HTMLElement): Held {
 /** What stands for it now: itself, another of its name, or what is at its place. */
 function heir({ element, name, around }: Held): HTMLElement | undefined {
   if (can(element)) return element;
-  const left = around.filter((one) => one.box.isConnected);
+  const left = around.filter((place) => place.box.isConnected);
   for (const { box, nth } of left) {
-    const same = within(box).filter((one) => nameOf(one) === name);
+    const same = within(box).filter((other) => nameOf(other) === name);
     if (same.length) return same[Math.min(Math.max(nth, 0), same.length - 1)];
   }
   for (const { box, at } of left) {

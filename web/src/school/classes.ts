@@ -8,7 +8,9 @@ export const useClasses = defineStore("classes", () => {
   const all = ref<OwnClass[]>([]);
   const last = useLocalStorage<number>("vantick.class", 0);
   const chosen = ref(last.value);
-  const current = computed(() => all.value.find((one) => one.id === chosen.value) ?? all.value[0] ?? null);
+  const current = computed(
+    () => all.value.find((schoolClass) => schoolClass.id === chosen.value) ?? all.value[0] ?? null,
+  );
 
   async function load(): Promise<void> {
     take((await listClasses()).classes);
@@ -33,11 +35,13 @@ export const useClasses = defineStore("classes", () => {
 
   /** Puts a class in the place of what was known of it. */
   function renew(changed: SchoolClass): void {
-    all.value = all.value.map((one) => (one.id === changed.id ? { ...one, ...changed } : one));
+    all.value = all.value.map((schoolClass) =>
+      schoolClass.id === changed.id ? { ...schoolClass, ...changed } : schoolClass,
+    );
   }
 
   /** Those that a teacher works with; the others were put away. */
-  const open = computed(() => all.value.filter((one) => !one.archived));
+  const open = computed(() => all.value.filter((schoolClass) => !schoolClass.archived));
 
   return { all, open, current, load, take, choose, make, renew };
 });

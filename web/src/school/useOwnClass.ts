@@ -10,7 +10,8 @@ export function useOwnClass(classId: () => number | null | undefined): void {
   watch(
     classId,
     (id) => {
-      if (!id || id === classes.current?.id || !classes.all.some((one) => one.id === id)) return;
+      if (!id || id === classes.current?.id || !classes.all.some((schoolClass) => schoolClass.id === id))
+        return;
       void router.replace({ query: { ...route.query, class: String(id) } });
     },
     { immediate: true },

@@ -25,14 +25,14 @@ const shown = computed(() => facts.of(time.value));
     </ol>
     <div class="dial-choices d-flex gap-2" role="group" aria-label="Another example">
       <BButton
-        v-for="one in EXAMPLES"
-        :key="one"
+        v-for="example in EXAMPLES"
+        :key="example"
         variant="bare"
-        :aria-pressed="one === time"
-        :aria-label="facts.of(one).digital"
-        @click="time = one"
+        :aria-pressed="example === time"
+        :aria-label="facts.of(example).digital"
+        @click="time = example"
       >
-        <DialFace :facts="facts.of(one)" detail="small" />
+        <DialFace :facts="facts.of(example)" detail="small" />
       </BButton>
     </div>
   </BCard>

@@ -37,16 +37,16 @@ const rows = computed(() =>
   awaited.value
     ? [
         { id: "right", text: awaited.value.answer, why: "" },
-        ...awaited.value.wrong.map((one) => ({
-          id: one.misreading,
-          text: one.answer,
-          why: facts.misreading(one.misreading).name,
+        ...awaited.value.wrong.map((wrongAnswer) => ({
+          id: wrongAnswer.misreading,
+          text: wrongAnswer.answer,
+          why: facts.misreading(wrongAnswer.misreading).name,
         })),
         { id: "other", text: "something else", why: "" },
       ]
     : [],
 );
-const choices = computed(() => (facts.catalogue?.amounts ?? []).filter((one) => one.id !== "none"));
+const choices = computed(() => (facts.catalogue?.amounts ?? []).filter((amount) => amount.id !== "none"));
 
 function count(answer: string, amount: string): void {
   const { [answer]: before, ...others } = amounts.value;

@@ -13,7 +13,7 @@ const step = ref("");
 const last = ref("");
 const steps = computed(() => [
   { value: "", text: "Choose a step" },
-  ...(facts.catalogue?.steps ?? []).map((one) => ({ value: one.id, text: one.name })),
+  ...(facts.catalogue?.steps ?? []).map((step) => ({ value: step.id, text: step.name })),
 ]);
 
 const say = (of: string, known: boolean | null): Promise<boolean> =>

@@ -13,7 +13,8 @@ const SIDES = { both: "on both sides", one: "on one side" };
 /** What has no answers is printed with its key, where it has one. */
 const part = computed(() => (props.answered ? how.value.part : props.keyed ? "all" : "sheets"));
 const needed = computed(
-  () => props.paper.find((one) => one.sides === how.value.sides && one.part === part.value)?.sheets ?? 0,
+  () =>
+    props.paper.find((choice) => choice.sides === how.value.sides && choice.part === part.value)?.sheets ?? 0,
 );
 </script>
 

@@ -12,9 +12,9 @@ const just = useJustRemoved();
 const { data } = useApiQuery(listRemoved, () => [props.classId], {
   select: (found) => found.removed,
 });
-const removed = computed(() => (data.value ?? []).filter((one) => props.kinds.includes(one.kind)));
-const now = computed(() => removed.value.find((one) => one.id === just.value?.id));
-const earlier = computed(() => removed.value.filter((one) => one.id !== just.value?.id));
+const removed = computed(() => (data.value ?? []).filter((removal) => props.kinds.includes(removal.kind)));
+const now = computed(() => removed.value.find((removal) => removal.id === just.value?.id));
+const earlier = computed(() => removed.value.filter((removal) => removal.id !== just.value?.id));
 const { busy, errorMessage, run } = useApiMutation();
 
 /** "Quarter hours, in words, of Wed 25 Nov, with 30 answers". */
@@ -27,11 +27,11 @@ function says({ kind, about }: Removed): string {
   return `${facts.titleOf({ step: about.step ?? "", task: about.task ?? "" })}, ${at}${answers}`;
 }
 
-const back = async (one: Removed): Promise<boolean> =>
+const back = async (removal: Removed): Promise<boolean> =>
   !busy.value &&
   run(async () => {
-    await restoreRemoved(one.id);
-    if (just.value?.id === one.id) just.value = null;
+    await restoreRemoved(removal.id);
+    if (just.value?.id === removal.id) just.value = null;
   });
 </script>
 
@@ -50,10 +50,14 @@ const back = async (one: Removed): Promise<boolean> =>
   <details v-if="earlier.length">
     <summary class="quiet">Deleted lately: {{ earlier.length }}</summary>
     <ul class="list-unstyled">
-      <li v-for="one in earlier" :key="one.id">
-        {{ says(one) }}
-        <span class="quiet">deleted {{ moment(one.removed_at) }}; you can restore it for thirty days</span>
-        <BButton variant="link" :aria-label="`Restore ${says(one)}`" @click="back(one)">Restore</BButton>
+      <li v-for="removal in earlier" :key="removal.id">
+        {{ says(removal) }}
+        <span class="quiet">
+          deleted {{ moment(removal.removed_at) }}; you can restore it for thirty days
+        </span>
+        <BButton variant="link" :aria-label="`Restore ${says(removal)}`" @click="back(removal)">
+          Restore
+        </BButton>
       </li>
     </ul>
   </details>

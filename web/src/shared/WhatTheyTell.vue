@@ -28,7 +28,9 @@ const clocks = computed(() => props.choice.times.length);
     <p :class="{ 'mb-0': !full }">
       <strong>{{ summary }}</strong>
       {{ " " }}
-      <template v-if="untold.length">Not shown: {{ untold.map((one) => one.name).join("; ") }}.</template>
+      <template v-if="untold.length">
+        Not shown: {{ untold.map((misreading) => misreading.name).join("; ") }}.
+      </template>
     </p>
     <BTableSimple v-if="full">
       <BThead>

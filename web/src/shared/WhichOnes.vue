@@ -11,13 +11,13 @@ const YEAR = 12;
 const facts = useFacts();
 const steps = computed(() => [
   { value: "", text: "All steps" },
-  ...(facts.catalogue?.ladder ?? []).map((one) => ({ value: one.id, text: one.name })),
+  ...(facts.catalogue?.ladder ?? []).map((rung) => ({ value: rung.id, text: rung.name })),
 ]);
 const months = [
   { value: "", text: "All months" },
   ...Array.from({ length: YEAR }, (_, back) => {
-    const one = plusMonths(today().slice(0, 7), -back);
-    return { value: one, text: monthWords(one) };
+    const month = plusMonths(today().slice(0, 7), -back);
+    return { value: month, text: monthWords(month) };
   }),
 ];
 </script>

@@ -39,7 +39,7 @@ const before = computed(() => calls.value.slice(0, Math.max(called.value - 1, 0)
 const over = computed(() => called.value >= calls.value.length);
 const next = (): unknown => !over.value && (called.value += 1);
 const back = (): unknown => called.value > 0 && (called.value -= 1);
-watch(now, (one) => one && voice.say(one.words));
+watch(now, (clock) => clock && voice.say(clock.words));
 onKeyStroke([" ", "ArrowRight"], (event) => {
   if (event.target instanceof HTMLElement && event.target.closest("a, button, input, select")) return;
   event.preventDefault();
@@ -90,8 +90,8 @@ onKeyStroke("ArrowLeft", back);
       <template v-if="before.length">
         <h2 class="eyebrow mt-4">Called before</h2>
         <ul class="list-unstyled d-flex flex-wrap gap-2 fs-120">
-          <li v-for="one in before" :key="one.time" class="told rounded-07 px-2">
-            {{ digits ? one.digits : one.words }}
+          <li v-for="clock in before" :key="clock.time" class="told rounded-07 px-2">
+            {{ digits ? clock.digits : clock.words }}
           </li>
         </ul>
       </template>

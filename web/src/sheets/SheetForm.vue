@@ -23,7 +23,7 @@ const HELP = [
 const MINUTES = { none: "none", round: "0 to 55 round", both_sides: "down both sides" };
 
 /** What the step can be asked with. */
-const tasks = computed(() => kind.value?.tasks.filter((one) => one.steps.includes(form.value.step)) ?? []);
+const tasks = computed(() => kind.value?.tasks.filter((task) => task.steps.includes(form.value.step)) ?? []);
 
 /** As many as were asked for; otherwise the usual number, which the server knows. */
 const count = computed({
@@ -56,7 +56,7 @@ const set = computed({
 });
 
 function setLevel(child_id: number, level: number): void {
-  const others = form.value.level_of.filter((one) => one.child_id !== child_id);
+  const others = form.value.level_of.filter((level) => level.child_id !== child_id);
   form.value = { ...form.value, level_of: [...others, { child_id, level }] };
 }
 
@@ -70,10 +70,10 @@ function choose(id: string): void {
 }
 
 const firstTask = (from: readonly { id: string; steps: string[] }[], step: string): string | null =>
-  from.find((one) => one.steps.includes(step))?.id ?? null;
+  from.find((task) => task.steps.includes(step))?.id ?? null;
 
 function climb(step: string): void {
-  const now = kind.value?.tasks.find((one) => one.id === form.value.task);
+  const now = kind.value?.tasks.find((task) => task.id === form.value.task);
   const task = now?.steps.includes(step) ? now.id : firstTask(kind.value?.tasks ?? [], step);
   form.value = { ...form.value, step, task, count: null };
 }
@@ -102,13 +102,13 @@ function climb(step: string): void {
     <label v-if="steps.length > 1">
       Step
       <BFormSelect size="sm" :model-value="form.step" @update:model-value="climb(String($event))">
-        <option v-for="one in steps" :key="one.id" :value="one.id">{{ one.name }}</option>
+        <option v-for="step in steps" :key="step.id" :value="step.id">{{ step.name }}</option>
       </BFormSelect>
     </label>
     <label v-if="tasks.length > 1">
       Task
       <BFormSelect v-model="form.task" size="sm">
-        <option v-for="one in tasks" :key="one.id" :value="one.id">{{ one.name }}</option>
+        <option v-for="task in tasks" :key="task.id" :value="task.id">{{ task.name }}</option>
       </BFormSelect>
     </label>
     <div v-if="kind?.tasks.length || kind?.keyed" class="two d-grid gap-2">
@@ -178,14 +178,14 @@ function climb(step: string): void {
       </BFormCheckbox>
       <details v-if="levels.length">
         <summary>Choose each child's level of help</summary>
-        <label v-for="one in levels" :key="one.child_id" class="level d-flex gap-2 align-items-center">
-          <span class="me-auto text-truncate">{{ one.name }}</span>
+        <label v-for="child in levels" :key="child.child_id" class="level d-flex gap-2 align-items-center">
+          <span class="me-auto text-truncate">{{ child.name }}</span>
           <BFormSelect
             size="sm"
             class="w-auto"
-            :model-value="one.level"
+            :model-value="child.level"
             :options="HELP"
-            @update:model-value="setLevel(one.child_id, Number($event))"
+            @update:model-value="setLevel(child.child_id, Number($event))"
           />
         </label>
       </details>

@@ -21,7 +21,7 @@ const settled = refDebounced(shown, 150);
 const { data: between, errorMessage } = useApiQuery(
   compareTimes,
   () => {
-    const [one, other] = settled.value.map((one) => one.time);
+    const [one, other] = settled.value.map((clock) => clock.time);
     return one && other ? [{ one, other, conventions: Object.values(facts.choices).join(",") }] : null;
   },
   { meanwhile: true },
@@ -34,7 +34,7 @@ const next = (): unknown =>
   (uncovered.value = uncovered.value < lines.value.length ? uncovered.value + 1 : 0);
 
 const step = ref("fives");
-const steps = computed(() => facts.catalogue?.steps.filter((one) => one.id !== "hour_hand") ?? []);
+const steps = computed(() => facts.catalogue?.steps.filter((step) => step.id !== "hour_hand") ?? []);
 const { errorMessage: refused, run } = useApiMutation();
 const newPair = (): unknown =>
   run(async () => {
@@ -60,7 +60,7 @@ useEventListener("keydown", (event: KeyboardEvent) => {
       <h1>Compare two clocks</h1>
       <div class="actions d-flex flex-wrap gap-2 align-items-center">
         <BFormSelect v-model="step" size="sm" class="w-auto" aria-label="Step">
-          <option v-for="one in steps" :key="one.id" :value="one.id">{{ one.name }}</option>
+          <option v-for="choice in steps" :key="choice.id" :value="choice.id">{{ choice.name }}</option>
         </BFormSelect>
         <BButton variant="outline-primary" @click="newPair">
           New pair
@@ -71,14 +71,14 @@ useEventListener("keydown", (event: KeyboardEvent) => {
     </div>
     <p v-if="errorMessage || refused" role="alert" class="field-error">{{ errorMessage || refused }}</p>
     <div class="two d-grid">
-      <section v-for="(one, at) in shown" :key="at" :aria-label="at ? 'Right clock' : 'Left clock'">
+      <section v-for="(clock, at) in shown" :key="at" :aria-label="at ? 'Right clock' : 'Left clock'">
         <div class="dial-room d-flex justify-content-center">
           <TurnedDial
             :model-value="places[at] ?? 0"
             @update:model-value="places = places.map((place, where) => (where === at ? $event : place))"
           />
         </div>
-        <UnrolledHour :facts="one" />
+        <UnrolledHour :facts="clock" />
       </section>
       <ReadingSteps
         class="told"

@@ -47,13 +47,13 @@ function laid(event: DayEvent): Mark {
 const marks = computed(() => {
   const all = props.events.map(laid).sort((one, other) => one.place - other.place);
   const outwards = [
-    ...all.filter((one) => !late(one.place)).reverse(),
-    ...all.filter((one) => late(one.place)),
+    ...all.filter((mark) => !late(mark.place)).reverse(),
+    ...all.filter((mark) => late(mark.place)),
   ];
   const found: (Mark & { line: number })[] = [];
   for (const mark of outwards) {
-    const met = found.filter((one) => one.from < mark.to && one.to > mark.from);
-    found.push({ ...mark, line: Math.max(-1, ...met.map((one) => one.line)) + 1 });
+    const met = found.filter((placed) => placed.from < mark.to && placed.to > mark.from);
+    found.push({ ...mark, line: Math.max(-1, ...met.map((placed) => placed.line)) + 1 });
   }
   return found.sort((one, other) => one.place - other.place);
 });

@@ -43,8 +43,14 @@ const end = (): unknown => (set.value = { minutes: 0, began: 0 });
     <template v-else>
       <p class="m-0">How many minutes?</p>
       <div class="d-flex flex-wrap gap-1">
-        <BButton v-for="one in LENGTHS" :key="one" variant="outline-primary" size="sm" @click="begin(one)">
-          {{ one }}
+        <BButton
+          v-for="length in LENGTHS"
+          :key="length"
+          variant="outline-primary"
+          size="sm"
+          @click="begin(length)"
+        >
+          {{ length }}
         </BButton>
       </div>
     </template>

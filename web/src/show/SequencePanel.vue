@@ -23,7 +23,7 @@ const facts = useFacts();
 const typed = ref("");
 const { errorMessage: refused, run } = useApiMutation();
 const step = ref("");
-const steps = computed(() => facts.catalogue?.steps.filter((one) => one.id !== "hour_hand") ?? []);
+const steps = computed(() => facts.catalogue?.steps.filter((step) => step.id !== "hour_hand") ?? []);
 
 function enter(): void {
   if (props.add(typed.value)) typed.value = "";
@@ -111,7 +111,7 @@ async function choose(): Promise<void> {
     </p>
     <BFormSelect v-model="step" size="sm" aria-label="Choose clocks for a step" @change="choose">
       <option value="">Choose {{ COUNT }} for…</option>
-      <option v-for="one in steps" :key="one.id" :value="one.id">{{ one.name }}</option>
+      <option v-for="choice in steps" :key="choice.id" :value="choice.id">{{ choice.name }}</option>
     </BFormSelect>
   </section>
 </template>

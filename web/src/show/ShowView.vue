@@ -79,9 +79,9 @@ const otherWays = computed(() => [...shown.value.words.slice(1), ...shown.value.
 /** The dial lights up what the last step uncovered speaks of; the sweep lens what is counted. */
 const lights = computed(() => {
   if (hands.value) return [];
-  const sweep = lenses.has("sweep") ? shown.value.steps.filter((one) => one.part === "minutes") : [];
+  const sweep = lenses.has("sweep") ? shown.value.steps.filter((step) => step.part === "minutes") : [];
   const step = open.value ? undefined : shown.value.steps[uncovered.value - 1];
-  return [...sweep.flatMap((one) => one.lights.filter((light) => light.counts)), ...(step?.lights ?? [])];
+  return [...sweep.flatMap((step) => step.lights.filter((light) => light.counts)), ...(step?.lights ?? [])];
 });
 const two = computed(() => lenses.has("two_dials") || joining.value);
 

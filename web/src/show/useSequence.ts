@@ -30,8 +30,8 @@ export function useSequence(start: string[], shown: () => string): Sequence {
   function add(text: string): boolean {
     const typed = text
       .split(/[,;\s]+/)
-      .map((one) => one.replace(".", ":").replace(/^0(?=\d:)/, ""))
-      .filter((one) => one !== "");
+      .map((text) => text.replace(".", ":").replace(/^0(?=\d:)/, ""))
+      .filter((text) => text !== "");
     const none = typed.find((time) => facts.placeOf(time) === undefined);
     errorMessage.value = none
       ? `${none} is not a time on the clock. Type it like 7:45, with hours from 1 to 12.`

@@ -30,7 +30,7 @@ const last = ref(props.term?.last_day ?? plusDays(nextMonday, WEEKS * 7 - 3));
 const minutes = ref<Record<string, number>>({
   ...(props.term?.weekdays ?? { monday: USUAL, wednesday: USUAL, friday: USUAL }),
 });
-const off = ref<DaysOff[]>(props.term?.days_off.map((one) => ({ ...one })) ?? []);
+const off = ref<DaysOff[]>(props.term?.days_off.map((days) => ({ ...days })) ?? []);
 const deleteOff = useOftenOff(first, last, off);
 const aim = ref(props.term?.aim ?? "fives");
 const aimDay = ref(props.term?.aim_day ?? last.value);
@@ -45,7 +45,7 @@ const reading = useApiMutation();
 
 function lessonOn(day: string, is: boolean): void {
   if (is) minutes.value[day] = USUAL;
-  else minutes.value = Object.fromEntries(Object.entries(minutes.value).filter(([one]) => one !== day));
+  else minutes.value = Object.fromEntries(Object.entries(minutes.value).filter(([kept]) => kept !== day));
 }
 
 /** This week, or the first one of a term that has not begun. */
@@ -56,11 +56,11 @@ function addOff(): void {
 }
 
 /** The last day follows the first: as many days as before. */
-function startOff(one: DaysOff, from: string): void {
-  const length = Math.round((Date.parse(one.to) - Date.parse(one.from)) / 86_400_000);
-  one.from = from;
-  if (from && length >= 0) one.to = plusDays(from, length);
-  else if (from) one.to = from;
+function startOff(days: DaysOff, from: string): void {
+  const length = Math.round((Date.parse(days.to) - Date.parse(days.from)) / 86_400_000);
+  days.from = from;
+  if (from && length >= 0) days.to = plusDays(from, length);
+  else if (from) days.to = from;
 }
 
 /** What is in the file is shown first; what is there already is not shown again. */
@@ -70,7 +70,7 @@ async function read(): Promise<void> {
   await reading.run(async () => {
     const calendar = await readCalendarFile(props.classId, chosen, first.value, last.value);
     days.value = calendar.days.filter(
-      (day) => !off.value.some((one) => one.from === day.from && one.to === day.to),
+      (day) => !off.value.some((known) => known.from === day.from && known.to === day.to),
     );
     unread.value = calendar.unread;
     found.value = calendar.days.length
@@ -160,7 +160,7 @@ function set(): Promise<boolean> {
         <BFormSelect id="aim" v-model="aim">
           <optgroup label="A step">
             <option
-              v-for="rung in facts.catalogue?.ladder.filter((one) => one.example)"
+              v-for="rung in facts.catalogue?.ladder.filter((rung) => rung.example)"
               :key="rung.id"
               :value="rung.id"
             >
@@ -180,16 +180,16 @@ function set(): Promise<boolean> {
       <legend>Days off</legend>
       <p v-if="wrong('days_off')" role="alert" class="field-error">{{ wrong("days_off") }}</p>
       <ul v-if="off.length" class="off list-unstyled d-grid gap-2 p-0">
-        <li v-for="(one, at) in off" :key="at" class="d-flex flex-wrap gap-2 align-items-center">
+        <li v-for="(span, at) in off" :key="at" class="d-flex flex-wrap gap-2 align-items-center">
           <BFormInput
-            :model-value="one.from"
+            :model-value="span.from"
             type="date"
             :aria-label="`Days off ${at + 1}, from`"
-            @update:model-value="startOff(one, String($event))"
+            @update:model-value="startOff(span, String($event))"
           />
-          <BFormInput v-model="one.to" type="date" :aria-label="`Days off ${at + 1}, to`" />
+          <BFormInput v-model="span.to" type="date" :aria-label="`Days off ${at + 1}, to`" />
           <BFormInput
-            v-model="one.name"
+            v-model="span.name"
             class="name"
             :maxlength="LIMITS.DaysOffName"
             placeholder="Holidays"
@@ -198,8 +198,8 @@ function set(): Promise<boolean> {
           <BButton
             variant="link"
             size="sm"
-            :aria-label="`Delete days off ${one.name || dayWords(one.from)}`"
-            @click="deleteOff(one)"
+            :aria-label="`Delete days off ${span.name || dayWords(span.from)}`"
+            @click="deleteOff(span)"
           >
             Delete
           </BButton>
@@ -219,8 +219,8 @@ function set(): Promise<boolean> {
       <DaysFound v-if="days.length" ref="list" :days="days" @take="take" @leave="leave" />
       <p v-if="found" role="status" class="quiet mb-0">{{ found }}</p>
       <ul v-if="unread.length" class="quiet">
-        <li v-for="one in unread" :key="one.name">
-          Not added: {{ one.name || "an entry without a name" }}. {{ one.why }}
+        <li v-for="event in unread" :key="event.name">
+          Not added: {{ event.name || "an entry without a name" }}. {{ event.why }}
         </li>
       </ul>
     </fieldset>

@@ -40,7 +40,7 @@ const cells = computed<Cell[]>(() => {
     { key: `week ${monday}`, week: `Week ${number}` },
     ...columns.value.map((column) => {
       const day = plusDays(monday, column);
-      return { key: day, lesson: props.lessons.find((one) => one.day === day) };
+      return { key: day, lesson: props.lessons.find((lesson) => lesson.day === day) };
     }),
   ]);
 });

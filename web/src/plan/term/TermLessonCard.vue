@@ -17,7 +17,7 @@ const emit = defineEmits<{ change: [change: TermChange]; open: [] }>();
 
 const facts = useFacts();
 const rung = computed(() => (props.lesson.step ? facts.rung(props.lesson.step) : null));
-const standing = (step: string) => props.ladder?.steps.find((one) => one.id === step);
+const standing = (step: string) => props.ladder?.steps.find((rung) => rung.id === step);
 const which = computed(() => whichLesson(props.lessons, standing).get(props.lesson.day));
 const focus = computed(() =>
   focusWords(props.lesson, props.lessons, props.lesson.step ? standing(props.lesson.step) : undefined, facts),
@@ -30,7 +30,7 @@ const others = computed(() =>
 const at = computed(() => others.value.findIndex((other) => other.day > props.lesson.day));
 const later = computed(() => (at.value < 0 ? undefined : others.value[at.value]));
 const earlier = computed(() => others.value[(at.value < 0 ? others.value.length : at.value) - 1]);
-const steps = computed(() => facts.catalogue?.ladder.filter((one) => one.tasks.length > 0) ?? []);
+const steps = computed(() => facts.catalogue?.ladder.filter((rung) => rung.tasks.length > 0) ?? []);
 const to = ref("");
 const step = ref("");
 watch(
@@ -56,7 +56,7 @@ const does = (kind: TermChange["kind"], more: Partial<TermChange> = {}): void =>
     <template v-if="lesson.recap.length">
       <p class="quiet mb-1">Starts by reviewing</p>
       <ul class="recap ps-12">
-        <li v-for="one in lesson.recap" :key="one">{{ recapWords(one, standing(one), facts) }}</li>
+        <li v-for="id in lesson.recap" :key="id">{{ recapWords(id, standing(id), facts) }}</li>
       </ul>
     </template>
     <p v-if="lesson.kind === 'baseline'" class="mb-2">
@@ -166,7 +166,7 @@ const does = (kind: TermChange["kind"], more: Partial<TermChange> = {}): void =>
           <div class="d-flex flex-wrap gap-2">
             <BFormSelect id="set-step" v-model="step">
               <option value="">Another step</option>
-              <option v-for="one in steps" :key="one.id" :value="one.id">{{ one.name }}</option>
+              <option v-for="choice in steps" :key="choice.id" :value="choice.id">{{ choice.name }}</option>
             </BFormSelect>
             <BButton
               variant="outline-primary"

@@ -52,20 +52,21 @@ const { data: forecast, errorMessage: unforeseen } = useApiQuery(
 
 const setting = ref(false);
 const selected = ref("");
-const lesson = computed(() => plan.value?.lessons.find((one) => one.day === selected.value));
+const lesson = computed(() => plan.value?.lessons.find((lesson) => lesson.day === selected.value));
 /** The lesson that was asked for, or today's, or the next one. */
 watch(plan, (now) => {
-  if (!now || now.lessons.some((one) => one.day === selected.value)) return;
-  const asked = now.lessons.find((one) => one.day === route.query.day);
-  selected.value = (asked ?? now.lessons.find((one) => !one.over) ?? now.lessons.at(-1))?.day ?? "";
+  if (!now || now.lessons.some((lesson) => lesson.day === selected.value)) return;
+  const asked = now.lessons.find((lesson) => lesson.day === route.query.day);
+  selected.value = (asked ?? now.lessons.find((lesson) => !lesson.over) ?? now.lessons.at(-1))?.day ?? "";
 });
 /** The first lesson that is still to come this week. */
 const thisWeek = computed(() =>
   plan.value?.lessons.find(
-    (one) => !one.over && one.step && mondayOf(one.day) === mondayOf(plan.value?.today ?? one.day),
+    (lesson) =>
+      !lesson.over && lesson.step && mondayOf(lesson.day) === mondayOf(plan.value?.today ?? lesson.day),
   ),
 );
-const left = computed(() => plan.value?.lessons.filter((one) => !one.over && one.step).length ?? 0);
+const left = computed(() => plan.value?.lessons.filter((lesson) => !lesson.over && lesson.step).length ?? 0);
 const { busy, errorMessage: refused, run } = useApiMutation();
 
 /** Whether the plan that is shown was put back just now. */

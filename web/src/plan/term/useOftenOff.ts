@@ -27,7 +27,7 @@ export function useOftenOff(
     [first, last, () => facts.catalogue],
     () => {
       const fresh = inTerm().filter(
-        ({ from }) => !deleted.has(from) && !off.value.some((one) => one.from <= from && one.to >= from),
+        ({ from }) => !deleted.has(from) && !off.value.some((days) => days.from <= from && days.to >= from),
       );
       if (fresh.length)
         off.value = [...off.value, ...fresh].sort((one, other) => one.from.localeCompare(other.from));
@@ -35,8 +35,8 @@ export function useOftenOff(
     { immediate: true },
   );
 
-  return (one) => {
-    deleted.add(one.from);
-    off.value = off.value.filter((other) => other !== one);
+  return (days) => {
+    deleted.add(days.from);
+    off.value = off.value.filter((other) => other !== days);
   };
 }

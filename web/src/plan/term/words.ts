@@ -50,7 +50,9 @@ export function whichLesson(
 
 /** The lesson on the same step before this one. */
 function lastOn(lesson: TermLesson, lessons: readonly TermLesson[]): TermLesson | undefined {
-  return lessons.findLast((one) => one.day < lesson.day && (one.given ?? one.step) === lesson.step);
+  return lessons.findLast(
+    (earlier) => earlier.day < lesson.day && (earlier.given ?? earlier.step) === lesson.step,
+  );
 }
 
 /** "8 of 26 likely mix up the hour hand and the minute hand." */
@@ -114,12 +116,12 @@ export function scoreWords(score: Forecast["score"]): string {
 /** Who is behind a change of the plan; nothing where it is nobody. */
 function why(change: Change, facts: Facts): string {
   if (!change.children) return "";
-  const one = change.children === 1;
+  const alone = change.children === 1;
   const who = countedChildren(change.children);
   if (change.code === "fewer" || change.code === "dropped")
-    return `${who} ${one ? "knows" : "know"} this by now`;
+    return `${who} ${alone ? "knows" : "know"} this by now`;
   const some = change.misreading ? `, and some ${facts.misreading(change.misreading).does}` : "";
-  return `${who} ${one ? "doesn't" : "don't"} know this yet${some}`;
+  return `${who} ${alone ? "doesn't" : "don't"} know this yet${some}`;
 }
 
 /** What a teacher changed; nothing where it was not a teacher. */
