@@ -155,7 +155,7 @@ module Figures
   def said
     [true, false].map do |known|
       one = CORE::Teaching::TeacherJudgement.new(step: step(:half_past), known:, day: 1)
-      CORE::Teaching::ChildProgress.new([], today: 2, said: [one]).expected.of_step(step(:half_past))
+      CORE::Teaching::ChildProgress.new([], today: 2, judgements: [one]).expected.of_step(step(:half_past))
     end
   end
 

@@ -29,11 +29,11 @@ module Vantick
 
           private
 
-          def parts(said, marked)
-            return [said.time.hour == marked.time.hour, said.time.minute == marked.time.minute] if marked.task.notation == :digits
+          def parts(reading, marked)
+            return [reading.time.hour == marked.time.hour, reading.time.minute == marked.time.minute] if marked.task.notation == :digits
 
             right = Wording::SpokenTime.usual(marked.time)
-            [said.hour == right.hour, [said.count, said.side] == [right.count, right.side]]
+            [reading.hour == right.hour, [reading.count, reading.side] == [right.count, right.side]]
           end
         end
       end

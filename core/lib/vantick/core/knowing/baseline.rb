@@ -58,12 +58,12 @@ module Vantick
 
           # The same is thought of again and again.
           # @param question [Question]
-          # @param said [DialTime] what a child says
+          # @param reading [DialTime] what a child says
           # @return [MarkedAnswer]
-          def marked(question, said)
+          def marked(question, reading)
             kept = ((@marked ||= {})[question.task] ||= {})[question.time] ||= {}
-            kept[said] ||= Marking::Marker.mark(task: question.task, time: question.time,
-                                                text: question.task.write(question.task.right_answer(said)))
+            kept[reading] ||= Marking::Marker.mark(task: question.task, time: question.time,
+                                                   text: question.task.write(question.task.right_answer(reading)))
           end
 
           private
@@ -196,7 +196,7 @@ module Vantick
 
         def away(question) = Dial::DialTime.from_index(question.time.index + AWAY)
 
-        def after_one(question, said) = dup.tap { |later| later.answered(question, Baseline.marked(question, said)) }
+        def after_one(question, reading) = dup.tap { |later| later.answered(question, Baseline.marked(question, reading)) }
 
         # After two wrong ones comes something that is likely right.
         def hope = ROW[@right.last(2) == [false, false] ? :after_wrong : :hope]

@@ -49,10 +49,10 @@ module Vantick
         end
 
         # @return [Array<Misreading>] the likely ones, the most probable first: one, and a second that has evidence of its own
-        def likely = @likely ||= told_from(LIKELY, ROW[:hits]).freeze
+        def likely = @likely ||= likely_from(LIKELY, ROW[:hits]).freeze
 
         # @return [Array<Misreading>] the likely ones, and those that are possible
-        def possible = @possible ||= (likely | told_from(POSSIBLE, 1, second: SECOND)).first(ROW[:most]).freeze
+        def possible = @possible ||= (likely | likely_from(POSSIBLE, 1, second: SECOND)).first(ROW[:most]).freeze
 
         # What it looks like where there is not enough to say so.
         # @return [Symbol, nil] `:secure`, `:unsure` or `:misreading`, whichever is the most probable; nothing without answers
@@ -97,20 +97,20 @@ module Vantick
           shown.reduce(1.0) { |free, place| free * (1 - probability(Mistakes.all[place])) }
         end
 
-        def told_from(bound, hits, second: bound)
+        def likely_from(bound, hits, second: bound)
           last = answers.last(ROW[:among])
           found = Mistakes.all.select { |mistake| probability(mistake) >= second }
           found = found.sort_by.with_index { |mistake, at| [-probability(mistake), at] }
-          found.each_with_object([]) do |state, told|
-            break told if told.length == ROW[:most] || (told.empty? && probability(state) < bound)
+          found.each_with_object([]) do |state, named|
+            break named if named.length == ROW[:most] || (named.empty? && probability(state) < bound)
 
-            told << state if shows?(state, last, told, hits)
+            named << state if shows?(state, last, named, hits)
           end
         end
 
         # What those that are told already explain is no evidence of another.
-        def shows?(misreading, last, told, hits)
-          left = last.reject { |answer| told.any? { |mistake| answer.misreadings.include?(mistake.id) } }
+        def shows?(misreading, last, named, hits)
+          left = last.reject { |answer| named.any? { |mistake| answer.misreadings.include?(mistake.id) } }
           needed = misreading.seldom? && hits > 1 ? ROW[:seldom_hits] : hits
           own = left.count { |answer| answer.misreadings.include?(misreading.id) }
           own >= needed && (hits == 1 || own >= ROW[:share] * left.count { |answer| misreading.chance?(answer.time, answer.task) })

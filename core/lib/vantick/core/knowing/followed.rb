@@ -26,16 +26,16 @@ module Vantick
 
         # @param answers [Array<ItemResponse>] at first try, oldest first
         # @param lessons [Array<#day, #step>] that the child was there for
-        # @param said [Array<TeacherJudgement>]
+        # @param judgements [Array<TeacherJudgement>]
         # @param wanted [Array<Symbol>] ways that a step wants in this class
-        def initialize(answers, lessons: [], said: [], wanted: States::WANTED)
+        def initialize(answers, lessons: [], judgements: [], wanted: States::WANTED)
           @belief = Belief.new
           @seen = Seen.new(wanted)
           @states = States.new(wanted)
           @secure_by_day = {}
           @fading_by_day = {}
           @before = {}
-          days = { lessons:, answers:, said: }.transform_values { |some| some.group_by(&:day) }
+          days = { lessons:, answers:, judgements: }.transform_values { |some| some.group_by(&:day) }
           days.values.flat_map(&:keys).uniq.sort.each { |day| follow(day, days) }
         end
 
@@ -44,15 +44,15 @@ module Vantick
         def follow(day, days)
           days[:lessons].fetch(day, []).each { |lesson| taught(lesson) }
           answered_on(day, days[:answers].fetch(day, []))
-          days[:said].fetch(day, []).each { |said| apply_judgement(said) }
+          days[:judgements].fetch(day, []).each { |judgement| apply_judgement(judgement) }
           states.look(belief, seen)
           @secure_by_day[day] = states.secure
           @fading_by_day[day] = belief.fading
         end
 
-        def apply_judgement(said)
-          belief.judged(said.step, said.known, said.day)
-          seen.judged(said.step) if said.known
+        def apply_judgement(judgement)
+          belief.judged(judgement.step, judgement.known, judgement.day)
+          seen.judged(judgement.step) if judgement.known
         end
 
         def taught(lesson)

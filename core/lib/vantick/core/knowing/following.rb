@@ -49,8 +49,8 @@ module Vantick
           kinds = Curriculum::KnowledgeComponents.of_step(step)
           ways = kinds.flat_map { |kind| Asking.wanted(kind).map(&:way) }.uniq
           judged = Weighed.new(Mistakes::NO_ACTING, *SAID.values_at(*(known ? %i[known unknown] : %i[unknown known])))
-          weigh_said(kinds.flat_map { |kind| Asking.parts_of(kind, ways) }.uniq, judged, known, day)
-          believe_said(kinds, ways, judged, known)
+          weigh_judgement(kinds.flat_map { |kind| Asking.parts_of(kind, ways) }.uniq, judged, known, day)
+          believe_judgement(kinds, ways, judged, known)
           @mistakes.denied(kinds, judged) if known
         end
 
@@ -109,16 +109,16 @@ module Vantick
         def exercised(kinds) = kinds.flat_map { |kind| Curriculum::KnowledgeComponents.exercised(kind) }.uniq - kinds
 
         # Who knows a step knows what it rests on as well; who does not yet may know that all the same.
-        def believe_said(kinds, ways, said, known)
-          ways.each { |way| @skills.way(way).then { |share| @skills.set_way(way, said.after(share, share)) } } if known
+        def believe_judgement(kinds, ways, weighed, known)
+          ways.each { |way| @skills.way(way).then { |share| @skills.set_way(way, weighed.after(share, share)) } } if known
           beneath = kinds.flat_map { |kind| Curriculum::KnowledgeComponents.beneath(kind) }
           all = known ? kinds | beneath : kinds - beneath
-          all.product(ways).each { |kind, way| @skills.own(kind, way).then { |own| @skills.set_own(kind, way, said.after(own, own)) } }
+          all.product(ways).each { |kind, way| @skills.own(kind, way).then { |own| @skills.set_own(kind, way, weighed.after(own, own)) } }
         end
 
-        def weigh_said(parts, said, known, day)
+        def weigh_judgement(parts, weighed, known, day)
           parts.reverse_each { |part| @places.fade(part, day) }
-          @places.weigh_all(parts, said.if_known / said.if_not)
+          @places.weigh_all(parts, weighed.if_known / weighed.if_not)
           parts.each { |part| @places.went_right(part, day) } if known
         end
       end

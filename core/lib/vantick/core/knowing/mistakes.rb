@@ -122,14 +122,14 @@ module Vantick
 
         # A teacher says that these kinds of times are known: then no mistake lies in their way.
         # @param kinds [Array<Symbol>]
-        # @param said [Weighed]
-        def denied(kinds, said)
+        # @param weighed [Weighed]
+        def denied(kinds, weighed)
           @over = nil
           askings = kinds.flat_map { |kind| Asking.wanted(kind) }
           @chances.each_index do |at|
             next if askings.none? { |asking| Hindrance.in_the_way?(at, asking) }
 
-            @chances[at] = (1 - said.after(1 - @chances[at], 1 - @chances[at])).clamp(LEAST, MOST)
+            @chances[at] = (1 - weighed.after(1 - @chances[at], 1 - @chances[at])).clamp(LEAST, MOST)
           end
         end
 

@@ -81,16 +81,16 @@ module Vantick
           [middle - (@breadth / 2) - runs.first.first, runs.last.last - middle - (@breadth / 2)]
         end
 
-        def ending(told)
-          wide = told.transform_values { |sides| sides.max >= BROADER }
+        def ending(widths)
+          wide = widths.transform_values { |sides| sides.max >= BROADER }
           last_row.downto((ENDS.min * @radius).floor).find do |row|
             wide[row] && (1..ROWS).count { |at| wide[row - at] } >= TELL && (1..3).none? { |at| wide[row + at] }
           end
         end
 
         # Degrees that the short hand's tip is aside of the long hand.
-        def aside(rows, told, ending)
-          middles = AT_END.map { |inside| tip_aside(rows[ending - inside], *told[ending - inside]) }
+        def aside(rows, widths, ending)
+          middles = AT_END.map { |inside| tip_aside(rows[ending - inside], *widths[ending - inside]) }
           Math.atan2(middles.sum / middles.length, ending) * 180 / Math::PI
         end
 

@@ -26,11 +26,11 @@ module Vantick
         # @param answers [Array<Curriculum::ItemResponse>] oldest first
         # @param today [Integer] in the same count of days
         # @param lessons [Array<SchemeOfWork::GivenLesson>] that the child was there for, oldest first
-        # @param said [Array<TeacherJudgement>] what a teacher says of the child
+        # @param judgements [Array<TeacherJudgement>] what a teacher says of the child
         # @param wanted [Array<Symbol>] ways that a step wants in this class
-        def initialize(answers, today:, lessons: [], said: [], wanted: Knowing::States::WANTED)
+        def initialize(answers, today:, lessons: [], judgements: [], wanted: Knowing::States::WANTED)
           @today = today
-          @followed = Knowing::Followed.new(answers, lessons:, said:, wanted:)
+          @followed = Knowing::Followed.new(answers, lessons:, judgements:, wanted:)
           @expected = Knowing::Expected.new(belief, @followed.seen, today)
           @diagnosis = Knowing::Diagnosis.new(answers.map(&:marked), days: answers.map(&:day), today:, belief:)
           @by_step = ChildProgress.by_step(answers)

@@ -154,7 +154,7 @@ module Vantick
 
         def progress(key, asked)
           there = lessons.select { |lesson| @presence.there?(key, lesson.day) }
-          ChildProgress.new(asked, today: @today, lessons: there, said: @judgements.fetch(key, []), wanted: @wanted)
+          ChildProgress.new(asked, today: @today, lessons: there, judgements: @judgements.fetch(key, []), wanted: @wanted)
         end
 
         def course = @course ||= SchemeOfWork.new(expected, lessons, ladder: order.of(Curriculum::Step.with_times))

@@ -14,22 +14,22 @@ module Vantick
 
         class << self
           # @param by_child [Hash{Object => Array<Curriculum::ItemResponse>}]
-          # @param said [Hash{Object => Array<TeacherJudgement>}] by child, what a teacher says of it
+          # @param judgements [Hash{Object => Array<TeacherJudgement>}] by child, what a teacher says of it
           # @param today [Integer]
           # @return [Offered]
-          def of(by_child, said, today)
+          def of(by_child, judgements, today)
             last = by_child.values.flatten.map(&:day).max
-            return build(:first, unsaid(by_child, said).keys) if last.nil?
+            return build(:first, unjudged(by_child, judgements).keys) if last.nil?
             return build(:holidays, by_child.keys) if today - last >= ROW[:after_days]
 
-            build(:joined, joined(unsaid(by_child, said), by_child))
+            build(:joined, joined(unjudged(by_child, judgements), by_child))
           end
 
           private
 
           def build(why, children) = new(why: children.empty? ? :none : why, children: children.freeze).freeze
 
-          def unsaid(by_child, said) = by_child.reject { |key, _| said.fetch(key, []).any? }
+          def unjudged(by_child, judgements) = by_child.reject { |key, _| judgements.fetch(key, []).any? }
 
           # Few answers are nothing special where nobody has more.
           def joined(children, by_child)

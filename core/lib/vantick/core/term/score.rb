@@ -10,12 +10,12 @@ module Vantick
       # @!attribute high [Integer]
       # @!attribute came [Integer] children who know the goal today, as far as is known
       Score = Struct.new(:told_on, :low, :high, :came, keyword_init: true) do
-        # @param told [Array<Array(Integer, Array<Forecast::Point>)>] by day on which it was told, for the same goal and day
+        # @param forecasts [Array<Array(Integer, Array<Forecast::Point>)>] by day on which it was told, for the same goal and day
         # @param came [Integer]
         # @param today [Integer]
         # @return [Score, nil] of the last that is old enough to be judged; nothing while there is none
-        def self.of(told, came:, today:)
-          day, points = told.select { |made, _| today - made >= NUMBERS[:forecast][:judged_after] }.max_by(&:first)
+        def self.of(forecasts, came:, today:)
+          day, points = forecasts.select { |day, _| today - day >= NUMBERS[:forecast][:judged_after] }.max_by(&:first)
           return unless day && points.last.day >= today
 
           low, high = %i[low high].map { |side| at(points, side, today) }
@@ -37,16 +37,16 @@ module Vantick
         # @return [Integer] children more, or fewer where negative, than the nearest end of the band
         def missed = came - came.clamp(low, high)
 
-        # @param told [Forecast::Result] of today
+        # @param forecast [Forecast::Result] of today
         # @return [Forecast::Result] as much wider from today on, to the side on which it was wrong
-        def widened(told)
-          points = told.points.map.with_index do |point, at|
+        def widened(forecast)
+          points = forecast.points.map.with_index do |point, at|
             next point if at.zero?
 
             Forecast::Point.new(**point.to_h, low: [point.low + [missed, 0].min, 0].max,
-                                              high: [point.high + [missed, 0].max, told.children].min)
+                                              high: [point.high + [missed, 0].max, forecast.children].min)
           end
-          Forecast::Result.new(children: told.children, points:).freeze
+          Forecast::Result.new(children: forecast.children, points:).freeze
         end
       end
     end

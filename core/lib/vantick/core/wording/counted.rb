@@ -12,7 +12,7 @@ module Vantick
 
         # @param time [DialTime]
         # @return [Counted] what is usually said: past up to half past, then to
-        def self.usual(time) = SpokenTime.usual(time).then { |said| new(said.count, said.side) }
+        def self.usual(time) = SpokenTime.usual(time).then { |spoken| new(spoken.count, spoken.side) }
 
         # @param count [Integer] 0..59; a count of 0 is "o'clock" whatever the side
         # @param side [Symbol] one of {SpokenTime::SIDES}

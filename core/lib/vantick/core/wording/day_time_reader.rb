@@ -42,9 +42,9 @@ module Vantick
             time && Dial::DayTime.of(time)[later?(half, time) ? 1 : 0]
           end
 
-          def time_of(said, conventions)
-            hour = said[/\A\d{1,2}\z/]
-            hour ? Dial::DialTime.parse("#{hour}:00") : AnswerReader.read(said, conventions).first&.saying&.time
+          def time_of(text, conventions)
+            hour = text[/\A\d{1,2}\z/]
+            hour ? Dial::DialTime.parse("#{hour}:00") : AnswerReader.read(text, conventions).first&.saying&.time
           end
 
           def later?(half, time) = half == :pm || (half == :night && (NIGHT_ENDS...12).cover?(time.hour_passed % 12))

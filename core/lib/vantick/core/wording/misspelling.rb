@@ -34,10 +34,10 @@ module Vantick
           private
 
           def heard(written, meant)
-            said, wanted = [written, meant].map { |word| sound(word) }
-            return TABLE[:sounds_right] if said == wanted
+            sounded, wanted = [written, meant].map { |word| sound(word) }
+            return TABLE[:sounds_right] if sounded == wanted
 
-            TABLE[:sounds_right] + (TABLE[:sounds_off] * DidYouMean::Levenshtein.distance(said, wanted))
+            TABLE[:sounds_right] + (TABLE[:sounds_off] * DidYouMean::Levenshtein.distance(sounded, wanted))
           end
 
           def sound(word)

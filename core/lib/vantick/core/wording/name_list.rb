@@ -33,14 +33,14 @@ module Vantick
           raise Core::Error.new("Commas stand between, family_first or given_first.", field: :commas) unless [nil, *COMMAS].include?(commas)
 
           @lines = rows.map { |cells, line| [tidy(cells), line] }.reject { |cells, _| cells.empty? }
-          @said = commas
+          @chosen = commas
         end
 
         # @return [Symbol, nil] how commas were taken, one of {COMMAS}; nothing where there is nothing to choose
         def commas
           return unless @lines.any? { |cells, _| pair?(cells) }
 
-          @said || (pairs_alone? ? :family_first : :between)
+          @chosen || (pairs_alone? ? :family_first : :between)
         end
 
         # @return [Array<Written>]

@@ -63,10 +63,10 @@ module Vantick
             near ? [Part.new(value: near, slips: [:spelling]).freeze] : []
           end
 
-          def heard_half(said) = Vocabulary.standard.find(said)&.then { |word| word.kind if HEARD.include?(word.kind) }
+          def heard_half(word) = Vocabulary.standard.find(word)&.kind.then { |kind| kind if HEARD.include?(kind) }
 
-          def nearest_half(said)
-            far = DAY_HALVES.keys.select { |form| form.length > 3 }.to_h { |form| [form, DidYouMean::Levenshtein.distance(said, form)] }
+          def nearest_half(word)
+            far = DAY_HALVES.keys.select { |form| form.length > 3 }.to_h { |form| [form, DidYouMean::Levenshtein.distance(word, form)] }
             near = far.select { |form, distance| distance <= (form.length > 6 ? 2 : 1) }
             halves = near.select { |_, distance| distance == near.values.min }.map { |form, _| DAY_HALVES[form] }.uniq
             halves.first if halves.one?

@@ -55,19 +55,19 @@ module Vantick
             counted.side == :past ? spoken + counts(counted) : spoken
           end
 
-          def sides(said, conventions) = conventions ? [conventions.word(said.side)] : SIDES.fetch(said.side)
+          def sides(spoken, conventions) = conventions ? [conventions.word(spoken.side)] : SIDES.fetch(spoken.side)
 
           # "Quarter", "fifteen", "15", and each number with its minutes.
-          def counts(said)
-            plain = number(said.count)
-            minutes = Phrase::WORDS[said.count == 1 ? :minute : :minutes]
-            landmarks(said) + plain + plain.map { |words| "#{words} #{minutes}" }
+          def counts(spoken)
+            plain = number(spoken.count)
+            minutes = Phrase::WORDS[spoken.count == 1 ? :minute : :minutes]
+            landmarks(spoken) + plain + plain.map { |words| "#{words} #{minutes}" }
           end
 
-          def landmarks(said)
-            return [Phrase::WORDS[:quarter], "a #{Phrase::WORDS[:quarter]}"] if said.count == SpokenTime::QUARTER
+          def landmarks(spoken)
+            return [Phrase::WORDS[:quarter], "a #{Phrase::WORDS[:quarter]}"] if spoken.count == SpokenTime::QUARTER
 
-            said.count == SpokenTime::HALF && said.side == :past ? [Phrase::WORDS[:half]] : []
+            spoken.count == SpokenTime::HALF && spoken.side == :past ? [Phrase::WORDS[:half]] : []
           end
 
           def number(value)

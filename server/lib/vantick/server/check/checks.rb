@@ -45,8 +45,8 @@ module Vantick
         def read_news
           school_class = store.classes.find(params.class_id)
           last, answered = [false, true].map { |only| store.checks.all(school_class.id, limit: 1, answered: only).first }
-          told = summaries([last, answered].compact.uniq, school_class.children).to_h { |summary| [summary[:id], summary] }
-          { last: told[last&.id], answered: told[answered&.id], findings: answered && findings(answered, school_class) }
+          by_id = summaries([last, answered].compact.uniq, school_class.children).to_h { |summary| [summary[:id], summary] }
+          { last: by_id[last&.id], answered: by_id[answered&.id], findings: answered && findings(answered, school_class) }
         end
 
         private

@@ -37,8 +37,8 @@ module Vantick
           { step: step.id, children: mine.map { |child| child(child, step, answers.fetch(child.id, []), judgements.fetch(child.id, [])) } }
         end
 
-        def child(child, step, answers, said)
-          word = said.find { |judgement| judgement[:step] == step.id.to_s }
+        def child(child, step, answers, judgements)
+          word = judgements.find { |judgement| judgement[:step] == step.id.to_s }
           about = answers.select { |answer| about?(Core::Curriculum::Step.find(answer.step), step) }
           { child_id: child.id, name: child.name, answers: about.last(SHOWN).map { |answer| answer(answer) },
             said: word&.slice(:known, :said_at) }

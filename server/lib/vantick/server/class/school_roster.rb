@@ -23,11 +23,11 @@ module Vantick
         end
 
         # @param listed [Array<Array(Formats::Roster::ListedClass, Array<RosterChange::Listed>)>] the list's classes, each with its children
-        # @param said [Hash{String => Hash}] by class of the list what was chosen: `class_id`, `account_id`, `same`
+        # @param choices [Hash{String => Hash}] by class of the list what was chosen: `class_id`, `account_id`, `same`
         # @param gone [String] what becomes of who is on no list: `stay` or `left`
         # @return [Array<Part>]
-        def parts(listed, said, gone)
-          @said = said
+        def parts(listed, choices, gone)
+          @choices = choices
           @targets = listed.to_h { |entry, _| [entry.source_id, target(entry)] }
           placed = placed(listed)
           @moving = movers(placed)
@@ -45,7 +45,7 @@ module Vantick
 
         # The class that was chosen, or the one with this id, or the only one of this name.
         def target(listed)
-          chosen = @said.fetch(listed.source_id, {})
+          chosen = @choices.fetch(listed.source_id, {})
           return chosen[:class_id] if chosen.key?(:class_id)
 
           here = @classes.reject { |school_class| school_class[:archived] }
@@ -103,7 +103,7 @@ module Vantick
         end
 
         def part(listed, children, gone)
-          chosen = @said.fetch(listed.source_id, {})
+          chosen = @choices.fetch(listed.source_id, {})
           movers = @moving[listed.source_id]
           change = RosterChange.new(staying(listed) + here(movers), children, @own_ids, same: chosen.fetch(:same, {}), gone:)
           Part.new(listed:, class_id: @targets[listed.source_id], account_id: chosen[:account_id], movers:, change:,

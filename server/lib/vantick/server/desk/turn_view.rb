@@ -20,12 +20,12 @@ module Vantick
           @task = Core::Tasks::Task.find(turn.task)
           @about = Core::Desk::DeskTask.for(@task)
           @variant = turn.items.first.variant&.to_sym
-          @told = @variant ? Core::Desk::Variants.words(@variant) : {}
+          @texts = @variant ? Core::Desk::Variants.words(@variant) : {}
         end
 
         # @return [Hash]
         def to_h
-          { id: @turn.id, task: @task.id, entry:, ask: @told.fetch(:ask, @about.ask), sees: @task.sees, tried: @turn.tries,
+          { id: @turn.id, task: @task.id, entry:, ask: @texts.fetch(:ask, @about.ask), sees: @task.sees, tried: @turn.tries,
             items: @turn.items.map { |item| item(item) }, strips:, cards:, example:, sign: @conventions.sign }
         end
 
@@ -38,7 +38,7 @@ module Vantick
 
         private
 
-        def entry = @told.fetch(:entry, @about.entry).to_sym
+        def entry = @texts.fetch(:entry, @about.entry).to_sym
 
         def steps_to(item, time, mistake: nil)
           { item_id: item.id, **hands(time), steps: Core::Desk::Help.steps(@task, time, @conventions, mistake:).map(&:to_h) }

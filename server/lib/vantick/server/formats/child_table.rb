@@ -28,12 +28,12 @@ module Vantick
           @rows = rows.map { |cells, line| [cells.map { |cell| cell.to_s.strip }, line] }
           @skipped = skipped
           @head = @rows.first(HEAD_WITHIN).index { |cells, _| head?(cells) }
-          @said = columns
+          @chosen = columns
           @columns = columns || (@head ? by_name(@rows[@head].first) : by_cells)
         end
 
         # @return [Boolean] whether this is a table at all, and no list of names
-        def table? = !@said.nil? || !@head.nil? || (!@columns[:given].nil? && others?)
+        def table? = !@chosen.nil? || !@head.nil? || (!@columns[:given].nil? && others?)
 
         # @return [Array<Roster::Listed>]
         def children = read.filter_map { |row| row[:child] }
@@ -126,7 +126,7 @@ module Vantick
 
         # A child without a preferred name has the other one.
         def spare(cells)
-          return [@columns[:given]].compact unless @head && !@said && cells[@columns[:given]].to_s.empty?
+          return [@columns[:given]].compact unless @head && !@chosen && cells[@columns[:given]].to_s.empty?
 
           [@columns[:given], *given_columns(@rows[@head].first)].uniq
         end

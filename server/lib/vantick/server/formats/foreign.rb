@@ -11,11 +11,11 @@ module Vantick
 
         class << self
           # @param bytes [String]
-          # @param said [Hash] as {Roster.read}
+          # @param options [Hash] as {Roster.read}
           # @return [Array<Roster::ListedClass>]
           # @raise [Core::Error]
-          def roster(bytes, said = {})
-            ask("roster", :file, bytes, JSON.generate(said)).map do |list|
+          def roster(bytes, options = {})
+            ask("roster", :file, bytes, JSON.generate(options)).map do |list|
               Roster::ListedClass.new(*list.values_at(:source_id, :title), list[:children].map { |child| Roster::Listed.new(*child) },
                                       *list.values_at(:commas, :table, :about, :left_out))
             end
@@ -53,8 +53,8 @@ module Vantick
             raise Core::Error.new(WORDS, field:)
           end
 
-          def answer(told, field)
-            found = JSON.parse(told, symbolize_names: true)
+          def answer(output, field)
+            found = JSON.parse(output, symbolize_names: true)
             refused = found[:refused] or return found[:found]
             raise Core::Error.new(refused[:message], field: refused[:field]&.to_sym || field)
           rescue JSON::ParserError

@@ -22,14 +22,14 @@ module Vantick
         SEEN = 20
 
         # @param bytes [String]
-        # @param said [Hash] what a teacher said: `commas` of a plain list ({Core::Wording::NameList::COMMAS}), `columns` and `skipped`
+        # @param options [Hash] what a teacher said: `commas` of a plain list ({Core::Wording::NameList::COMMAS}), `columns` and `skipped`
         #   lines of a table ({ChildTable}); `classes`, whether a table is parted by its column of classes; and `today`, as
         #   enrolments end; `typed`, whether somebody typed the names just now: a few are taken as they are
         # @return [Array<ListedClass>]
         # @raise [Core::Error] naming file and line
-        def self.read(bytes, said = {})
-          bundle = RosterBundle.new(Bundle.read(bytes), said[:today]) if Bundle.zip?(bytes)
-          classes = bundle ? bundle.classes : tables(Bundle.text(bytes), said)
+        def self.read(bytes, options = {})
+          bundle = RosterBundle.new(Bundle.read(bytes), options[:today]) if Bundle.zip?(bytes)
+          classes = bundle ? bundle.classes : tables(Bundle.text(bytes), options)
           # A table is shown even so: another column may have the names.
           if classes.sum { |listed_class| listed_class.children.length }.zero? && classes.none?(&:table)
             raise Core::Error.new("This file has no children.", field: :file)
@@ -39,9 +39,9 @@ module Vantick
         end
 
         # Of a table the classes that its column of classes has, where they are wanted; else what is there is one class.
-        def self.tables(text, said)
-          whole = plain(text, said)
-          found = whole.table && said[:classes] && table(text, said).by_class
+        def self.tables(text, options)
+          whole = plain(text, options)
+          found = whole.table && options[:classes] && table(text, options).by_class
           return [whole] unless found
 
           found.map do |title, (children, left_out)|
@@ -51,22 +51,22 @@ module Vantick
 
         # A table with a line of names over it, or names alone.
         # @param text [String]
-        # @param said [Hash] as {read}
+        # @param options [Hash] as {read}
         # @return [ListedClass]
         # @raise [Core::Error] naming the line
-        def self.plain(text, said = {})
-          table = table(text, said)
+        def self.plain(text, options = {})
+          table = table(text, options)
           return ListedClass.new(nil, nil, NameTidier.tidy(table.children), nil, table.summary) if table.table?
 
           lines = text.gsub(/\r\n?/, "\n")
-          names_alone(rows(lines, SIGNS.find { |sign| lines.include?(sign) } || ","), said)
+          names_alone(rows(lines, SIGNS.find { |sign| lines.include?(sign) } || ","), options)
         end
 
-        def self.names_alone(rows, said)
+        def self.names_alone(rows, options)
           titles = titles(rows)
-          list = Core::Wording::NameList.new(rows.drop(titles.length), commas: said[:commas]&.to_sym)
+          list = Core::Wording::NameList.new(rows.drop(titles.length), commas: options[:commas]&.to_sym)
           children = list.children.map { |child| Listed.new(nil, child.given, child.family) }
-          ListedClass.new(nil, nil, NameTidier.tidy(children, few: said[:typed]), list.commas, nil, nil,
+          ListedClass.new(nil, nil, NameTidier.tidy(children, few: options[:typed]), list.commas, nil, nil,
                           titles.map { |cells, line| "Line #{line}: “#{cells.join(',').strip}” is not a name." })
         end
 
@@ -76,11 +76,11 @@ module Vantick
           found.length == rows.length ? [] : found
         end
 
-        def self.table(text, said)
+        def self.table(text, options)
           lines = text.gsub(/\r\n?/, "\n")
           sign = lines[SAID, 1]
           lines = lines.sub(SAID, "\n") if sign
-          ChildTable.new(rows(lines, sign || usual(lines)), columns: said[:columns], skipped: said.fetch(:skipped, []))
+          ChildTable.new(rows(lines, sign || usual(lines)), columns: options[:columns], skipped: options.fetch(:skipped, []))
         end
 
         # What stands in most of the first lines.

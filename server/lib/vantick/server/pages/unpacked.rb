@@ -85,14 +85,14 @@ module Vantick
           last + 2 if last + 2 <= pages
         end
 
-        def page(told, folder)
-          return Page.new(number: told[:number]) if told[:trouble]
+        def page(entry, folder)
+          return Page.new(number: entry[:number]) if entry[:trouble]
 
-          names = %w[grey jpg].map { |kind| File.join(folder, "#{told[:number]}.#{kind}") }
+          names = %w[grey jpg].map { |kind| File.join(folder, "#{entry[:number]}.#{kind}") }
           grey, jpeg = names.map { |name| File.binread(name) }
           names.each { |name| File.delete(name) }
-          Page.new(number: told[:number], picture: Core::Paper::GrayImage.new(told[:width], told[:height], grey), jpeg:,
-                   light: told[:light])
+          Page.new(number: entry[:number], picture: Core::Paper::GrayImage.new(entry[:width], entry[:height], grey), jpeg:,
+                   light: entry[:light])
         end
       end
     end

@@ -25,12 +25,12 @@ module Vantick
               aim: { step: aim.step.id, day: row.aim_day } }
           end
 
-          # @param told [Hash] see {TermPlanning#forecast}
+          # @param result [Hash] see {TermPlanning#forecast}
           # @param before [Hash, nil] what was told of the plan before
           # @return [Hash]
-          def forecast(told, before)
-            { children: told[:children], points: told[:points], aim: told[:points].last, before: before && before[:points].last,
-              early: told[:early] || false, score: told[:score], within_reach: told[:within_reach] }
+          def forecast(result, before)
+            { children: result[:children], points: result[:points], aim: result[:points].last, before: before && before[:points].last,
+              early: result[:early] || false, score: result[:score], within_reach: result[:within_reach] }
           end
 
           # @param help [Core::Term::TermProjection::Intervention]

@@ -131,8 +131,8 @@ module Vantick
           # @param folder [String]
           # @return [Integer, nil] bytes that are free there; nothing where it cannot be told
           def free(folder)
-            told, status = Open3.capture2("df", "-Pk", folder, err: File::NULL)
-            status.success? ? Integer(told.lines.last.split[3], 10) * 1024 : nil
+            output, status = Open3.capture2("df", "-Pk", folder, err: File::NULL)
+            status.success? ? Integer(output.lines.last.split[3], 10) * 1024 : nil
           rescue SystemCallError, ArgumentError, TypeError
             nil
           end

@@ -23,8 +23,8 @@ module Vantick
           # @return [Boolean] whether it cannot be read; said in the log once
           def reported?(row)
             why = why(row) or return false
-            @told ||= Set.new
-            warn "Vantick: answer #{row[:id]} cannot be read and is left out. #{why}" if @told.add?([row[:id], why])
+            @reported ||= Set.new
+            warn "Vantick: answer #{row[:id]} cannot be read and is left out. #{why}" if @reported.add?([row[:id], why])
             true
           end
 
