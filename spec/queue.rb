@@ -10,6 +10,9 @@ class SpecQueue < TestQueue::Runner::RSpec
   ENV["TEST_QUEUE_SPLIT_GROUPS"] = "true"
   ENV["TEST_QUEUE_STATS"] ||= File.expand_path("../tmp/spec_queue/#{File.basename(Dir.pwd)}", __dir__)
 
+  # No example is called so.
+  LAST_WORD = ""
+
   def run_worker(iterator)
     super(Enumerator.new { |running| iterator.each { |example| alone { running << example } } })
   end
@@ -24,6 +27,25 @@ class SpecQueue < TestQueue::Runner::RSpec
   ensure
     examples.default_proc = all
   end
+
+  # Who looks for examples says each, and ends. The package takes the end for the last word, but on a busy machine much is not heard yet:
+  # whatever came later was not run, and all was well. So the master says a last word behind all others.
+  def reap_suite_discovery_process(*)
+    super.tap { |status| Thread.new { say_last } if status }
+  end
+
+  def say_last
+    word = Marshal.dump([LAST_WORD, nil])
+    @server.connect_address.connect { |socket| socket.write("TOKEN=#{@run_token}\nNEW SUITE #{word.bytesize}\n#{word}") }
+  end
+
+  def enqueue_discovered_suite(name, path)
+    return super unless name == LAST_WORD
+
+    @all_heard = true
+  end
+
+  def awaiting_suites? = super || (@queue.empty? && !@all_heard)
 
   # Where each process has fallen there is nobody left to take the next one.
   def queue_status(_start, waiting, workers, _elsewhere)

@@ -4,9 +4,20 @@ require "open3"
 
 # What bin/test believes: a queue that is well has run each example once, and one that lost any is not well.
 RSpec.describe "The queue of specs" do
+  # A master that is slow to take what it hears, and one process that finds examples, one after the other: as on a busy machine.
+  let(:busy) do
+    <<~RUBY
+      require "test_queue"
+      require "test_queue/runner/rspec"
+      UNIXServer.prepend(Module.new { def wait_readable(...) = sleep(0.5).then { super } })
+      TestQueue::TestFramework::RSpec.prepend(Module.new { def suites_from_file(path) = super.each.lazy.map { |it| sleep(0.01).then { it } } })
+    RUBY
+  end
+
   # Runs these examples, two processes at a time.
+  # @param before [String] Ruby that is run first
   # @return [Array(String, Boolean, Array<String>)] what was said, whether all is well, and the lines that the examples left
-  def queue(examples)
+  def queue(examples, before: "")
     Dir.mktmpdir do |folder|
       File.write(File.join(folder, "some_spec.rb"), <<~RUBY)
         RSpec.describe("some") do
@@ -14,9 +25,11 @@ RSpec.describe "The queue of specs" do
           #{examples}
         end
       RUBY
+      File.write(File.join(folder, "before.rb"), before)
       env = { "TEST_QUEUE_STATS" => File.join(folder, "stats"), "TEST_QUEUE_WORKERS" => "2",
               "BUNDLE_GEMFILE" => File.join(ROOT, "Gemfile") }
-      said, status = Open3.capture2e(env, RbConfig.ruby, "-rbundler/setup", File.join(ROOT, "spec/queue.rb"), "some_spec.rb", chdir: folder)
+      command = [RbConfig.ruby, "-rbundler/setup", "-r./before.rb", File.join(ROOT, "spec/queue.rb"), "some_spec.rb"]
+      said, status = Open3.capture2e(env, *command, chdir: folder)
       [said, status.success?, File.exist?(File.join(folder, "ran")) ? File.readlines(File.join(folder, "ran"), chomp: true) : []]
     end
   end
@@ -25,6 +38,11 @@ RSpec.describe "The queue of specs" do
     inner = 'describe("in") { it("b") { ran(2) }; describe("in") { it("c") { ran(3) } } }'
     said, well, ran = queue("it('a') { ran(1) }; #{inner}; it('d') { ran(4) }")
     expect([well, ran.sort]).to eq([true, %w[1 2 3 4]]), said
+  end
+
+  it "runs each example where the machine is busy" do
+    said, well, ran = queue((1..6).map { |number| "it('#{number}') { ran(#{number}) }" }.join(";"), before: busy)
+    expect([well, ran.sort]).to eq([true, %w[1 2 3 4 5 6]]), said
   end
 
   it "says which example failed, and is not well" do
