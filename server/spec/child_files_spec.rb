@@ -17,7 +17,7 @@ RSpec.describe Vantick::Server::Classes::ChildFiles do
 
   def answered
     check = make_check(school_class, count: 5)
-    check["items"].zip(["quarter to eight", "qt8", "half past", "", "x"]).each do |item, text|
+    check["items"].zip(["quarter to eight", "qt8", "half past", "", "hour=269.6 minute=0"]).each do |item, text|
       answer(check, school_class["children"].first, item, text)
     end
     desk = desk_of(school_class)
@@ -146,6 +146,7 @@ RSpec.describe Vantick::Server::Classes::ChildFiles do
     printed = Printed.new(bytes)
     text = printed.texts.join(" ")
     expect(text).to include("Everything about").and include("qt8").and include("half past").and include("Written beside")
+    expect(text).to include("short hand at 270 degrees")
     path = File.join(folder, "child.pdf").tap { |file| File.binwrite(file, bytes) }
     expect(IO.popen(["pdfimages", "-list", path], &:read).lines.length).to eq(3)
   end

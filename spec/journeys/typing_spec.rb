@@ -15,6 +15,42 @@ RSpec.describe "Typing answers in" do
     expect(cell("Anneke", 2).value).to eq("qt7")
   end
 
+  # What is left from a panel to each edge of the window.
+  def room
+    page.execute_script(<<~JS)
+      const box = document.querySelector(".panel").getBoundingClientRect();
+      return [box.left, innerWidth - box.right, box.top, innerHeight - box.bottom];
+    JS
+  end
+
+  # As a reader of paper or a picture puts it there: typed, "=" is a key of its own.
+  def put(cell, text)
+    cell.click
+    page.execute_script("arguments[0].value = arguments[1]; arguments[0].dispatchEvent(new Event('input'))", cell, text)
+    cell.send_keys(:enter)
+  end
+
+  it "shows hands that were drawn as clocks, with no angle in words, and what they may be where there is room" do
+    id = make_check(task: "digital_to_dial", times: %w[9:00 5:30 3:45 12:30 2:15 8:45])
+    visit "/check/#{id}"
+    put(cell("Anneke", 1), "hour=269.1 minute=0.5")
+    put(cell("Anneke", 2), "hour=40 minute=20")
+    expect(page).to have_css("input[aria-label='Anneke, clock 1'][data-verdict='right']")
+    expect([cell("Anneke", 1), cell("Anneke", 2)].map(&:value)).to eq(%w[right wrong])
+    expect(page).to have_css(".cell svg", minimum: 2).and have_css(".read-back svg")
+    expect(page).to have_no_text("hour=").and have_no_text("qp7")
+    [["Anneke", 1], ["Bram", 6]].each do |child, clock|
+      page.execute_script("arguments[0].focus()", cell(child, clock))
+      expect(page).to have_css(".panel .drawings li", minimum: 3)
+      eventually { expect(room).to all(be >= 0) }
+    end
+    cell("Bram", 6).send_keys("2", :enter)
+    expect(page).to have_css("input[aria-label='Bram, clock 6'][data-verdict='misread']")
+    expect(cell("Bram", 6).value).to eq("hands mixed up")
+    visit "/class/child/#{store.db[:answers].get(:child_id)}"
+    expect(page).to have_css("td", text: "9:00").and have_css("td strong svg").and have_no_text("hour=")
+  end
+
   it "offers what an unreadable answer may mean, to be taken by key or by press" do
     cell("Anneke", 1).send_keys("ten past fine", :enter)
     expect(page).to have_css(".read-back", text: /ten past fine.*unreadable.*ten past five\?.*ten past nine\?/m)

@@ -1,6 +1,8 @@
 <script setup lang="ts">
+import { autoUpdate, flip, offset, shift, useFloating } from "@floating-ui/vue";
 import { computed, nextTick, ref } from "vue";
-import type { Item, Piece } from "@/api";
+import { useFacts, type Item, type Piece } from "@/api";
+import { DialFace, handsIn } from "@/dial";
 import { VerdictMark, verdictWords, VERDICTS } from "@/shared";
 import type { TypedAnswers } from "./useTypedAnswers";
 import DrawingPicker from "./DrawingPicker.vue";
@@ -19,7 +21,17 @@ const props = defineProps<{
 }>();
 const emit = defineEmits<{ next: [by: number]; down: [by: number] }>();
 
+const facts = useFacts();
 const held = ref(false);
+const cell = ref<HTMLElement>();
+const panel = ref<HTMLElement>();
+/** What stands beside a held cell goes to where there is room, and out of what scrolls. */
+const { floatingStyles } = useFloating(cell, panel, {
+  strategy: "fixed",
+  placement: props.drawings.length ? "bottom-start" : "top-start",
+  middleware: [offset(4), flip(), shift({ padding: 8 })],
+  whileElementsMounted: autoUpdate,
+});
 const input = ref<HTMLInputElement>();
 const stored = computed(() => props.answers.stored.get(props.place));
 const wrong = computed(() => props.answers.wrong.get(props.place));
@@ -31,11 +43,27 @@ const waits = computed(() => props.answers.unsent.value.has(props.place));
 const judged = computed(() =>
   waits.value || wrong.value || stored.value?.verdict === "blank" ? undefined : stored.value,
 );
+const hands = computed(() => judged.value && handsIn(judged.value.answer));
+/** What hands that were drawn show, in the words of the pictures. */
+const drawn = computed(() => {
+  const answer = judged.value;
+  if (!answer || !hands.value) return undefined;
+  const same = props.drawings.find((drawing) => drawing.answer === answer.answer);
+  if (same) return same.name;
+  const [cause] = answer.misreadings;
+  if (cause) return facts.misreading(cause).name;
+  return VERDICTS[answer.verdict === "unexplained" ? "misread" : answer.verdict].word;
+});
 const text = computed(() => {
   const typed = props.answers.textAt(props.place);
-  if (held.value || wrong.value) return typed;
-  const drawn = props.drawings.find((drawing) => drawing.answer === judged.value?.answer);
-  return drawn?.name ?? (judged.value?.read_short || typed);
+  if (drawn.value && handsIn(typed)) return drawn.value;
+  return held.value || wrong.value ? typed : judged.value?.read_short || typed;
+});
+/** All of what was read, where the cell is too narrow for it. */
+const title = computed(() => {
+  const answer = judged.value;
+  if (wrong.value || !answer || held.value) return wrong.value;
+  return [...(drawn.value ? [] : [`${answer.answer}: ${answer.read_as}`]), verdictText.value].join(", ");
 });
 const tone = computed(() => (wrong.value ? "misread" : judged.value && VERDICTS[judged.value.verdict].tone));
 const verdictText = computed(() => wrong.value ?? (judged.value && verdictWords(judged.value)));
@@ -87,9 +115,10 @@ function press(event: KeyboardEvent): void {
 </script>
 
 <template>
-  <div class="cell position-relative" :class="[tone, { held }]">
+  <div ref="cell" class="cell position-relative" :class="[tone, { held }]">
     <VerdictMark v-if="judged && !held" :verdict="judged.verdict" :half="judged.half" quiet class="shape" />
     <i v-else-if="waits && !held" class="bi bi-hourglass-split shape quiet" aria-hidden="true"></i>
+    <DialFace v-if="hands && !held" class="hands position-absolute pe-none" :facts="hands" detail="small" />
     <!-- By hand: one of hundreds in a grid with keys of its own. -->
     <input
       ref="input"
@@ -98,7 +127,7 @@ function press(event: KeyboardEvent): void {
       :aria-label="label"
       :aria-description="verdictText"
       :aria-invalid="wrong ? true : undefined"
-      :title="wrong ?? (judged && !held ? `${judged.answer}: ${judged.read_as}, ${verdictText}` : undefined)"
+      :title="title"
       :data-verdict="judged?.verdict"
       autocomplete="off"
       autocapitalize="off"
@@ -115,11 +144,19 @@ function press(event: KeyboardEvent): void {
       title="Marked by you"
       aria-hidden="true"
     ></i>
-    <figure v-if="held && piece" class="piece position-absolute m-0 start-0 p-03 on-card">
-      <img class="d-block" :src="`/api/pieces/${piece.id}/picture`" :alt="`On paper: ${label}`" />
-      <figcaption v-if="stored" class="quiet">{{ reader }}</figcaption>
-    </figure>
-    <DrawingPicker v-if="held && drawings.length" :drawings="drawings" @pick="pick" />
+    <div
+      v-if="held && (piece || drawings.length)"
+      ref="panel"
+      class="panel d-flex flex-wrap flex-sm-nowrap gap-2 p-2 on-card"
+      :style="floatingStyles"
+      @mousedown.prevent
+    >
+      <figure v-if="piece" class="piece m-0">
+        <img class="d-block" :src="`/api/pieces/${piece.id}/picture`" :alt="`On paper: ${label}`" />
+        <figcaption v-if="stored" class="quiet">{{ reader }}</figcaption>
+      </figure>
+      <DrawingPicker v-if="drawings.length" :drawings="drawings" @pick="pick" />
+    </div>
     <p
       v-if="held && right"
       class="own-right position-absolute text-nowrap top-100 start-0 mt-015 mb-0 px-06 py-01"
@@ -151,15 +188,25 @@ function press(event: KeyboardEvent): void {
     font-size: 0.93rem;
   }
 
-  .piece {
-    z-index: 7;
-    bottom: calc(100% + 0.2rem);
+  .panel {
+    z-index: 6;
+    max-width: calc(100vw - 1rem);
     border: 1px solid var(--v-edge);
-    border-radius: 0.6rem;
+    border-radius: 0.8rem;
+  }
 
-    img {
-      max-width: 16rem;
-      max-height: 9rem;
+  .piece img {
+    max-width: 16rem;
+    max-height: 9rem;
+  }
+
+  .hands {
+    left: 1.6rem;
+    top: 0.25rem;
+    width: 1.6rem;
+
+    & + input {
+      padding-left: 3.5rem;
     }
   }
 

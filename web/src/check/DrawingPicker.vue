@@ -19,7 +19,7 @@ function take(): void {
 </script>
 
 <template>
-  <div class="picker position-absolute d-grid gap-2 start-0 p-2 on-card" @mousedown.prevent>
+  <div class="picker d-grid gap-2">
     <ul class="drawings d-flex flex-wrap align-content-start gap-03 list-none m-0 p-0">
       <li v-for="(drawing, at) in drawings" :key="drawing.answer">
         <BButton
@@ -43,13 +43,9 @@ function take(): void {
 
 <style scoped lang="scss">
 .picker {
-  z-index: 6;
-  top: calc(100% + 0.2rem);
   grid-template-columns: minmax(0, 1fr) 11rem;
-  width: 46rem;
-  max-width: 80vw;
-  border: 1px solid var(--v-edge);
-  border-radius: 0.8rem;
+  width: 40rem;
+  max-width: 100%;
 }
 
 .drawings button {

@@ -1,13 +1,15 @@
 <script setup lang="ts">
 import { computed } from "vue";
 import { useFacts, type Check } from "@/api";
-import { VerdictMark, SLIPS, verdictWords } from "@/shared";
+import { AnswerShown, VerdictMark, SLIPS, verdictWords } from "@/shared";
 import type { TypedAnswers } from "./useTypedAnswers";
 
 /** Reads back the answer stored last, and says what is not stored yet. */
 const props = defineProps<{ check: Check; answers: TypedAnswers }>();
 
 const facts = useFacts();
+/** Children drew hands: no short forms then. */
+const drawn = computed(() => props.check.items.some((item) => item.drawings.length > 0));
 const last = computed(() => {
   const answer = props.answers.last.value;
   if (!answer || answer.verdict === "blank") return null;
@@ -36,8 +38,8 @@ const last = computed(() => {
     <p aria-live="polite" class="read-back mb-035">
       <template v-if="last">
         {{ last.child }}, clock {{ last.clock }}:
-        <strong>{{ last.answer }}</strong>
-        <template v-if="last.read_as">
+        <strong><AnswerShown :answer="last.answer" /></strong>
+        <template v-if="last.read_as && !drawn">
           reads as
           <strong>{{ last.read_as }}</strong>
         </template>
@@ -51,20 +53,25 @@ const last = computed(() => {
           {{ words }}?
         </template>
       </template>
+      <template v-else-if="drawn">
+        Press the number of the picture that looks like the child's clock.
+      </template>
       <template v-else>Type what the child wrote. Short forms work too:</template>
     </p>
     <p class="keys m-0 quiet fs-90">
-      <kbd class="key">qp7</kbd>
-      quarter past
-      <kbd class="key">hp7</kbd>
-      half past
-      <kbd class="key">qt8</kbd>
-      quarter to
-      <kbd class="key">20t8</kbd>
-      <kbd class="key">12p3</kbd>
-      <kbd class="key">8o</kbd>
-      o'clock
-      <span class="gap d-inline-block"></span>
+      <template v-if="!drawn">
+        <kbd class="key">qp7</kbd>
+        quarter past
+        <kbd class="key">hp7</kbd>
+        half past
+        <kbd class="key">qt8</kbd>
+        quarter to
+        <kbd class="key">20t8</kbd>
+        <kbd class="key">12p3</kbd>
+        <kbd class="key">8o</kbd>
+        o'clock
+        <span class="gap d-inline-block"></span>
+      </template>
       <kbd class="key">Enter</kbd>
       next
       <kbd class="key">↑</kbd>

@@ -3,7 +3,7 @@ import { computed, ref } from "vue";
 import { readRecord, useFacts, useApiQuery } from "@/api";
 import { DialFace, StepDial } from "@/dial";
 import { useRouteNumber } from "@/route";
-import { SparkLine, VerdictMark, VERDICTS, shownAlone, stateOf, WaysMark } from "@/shared";
+import { AnswerShown, SparkLine, VerdictMark, VERDICTS, shownAlone, stateOf, WaysMark } from "@/shared";
 import { useClasses } from "@/school";
 import ChildAdjustments from "./ChildAdjustments.vue";
 import ChildWithoutAnswers from "./ChildWithoutAnswers.vue";
@@ -194,7 +194,7 @@ const shown = computed(() =>
               <li v-for="id in piece.behind.slice(-SHOWN)" :key="id" class="text-center fs-90 lh-120">
                 <template v-if="answerOf(id)">
                   <DialFace class="behind" :facts="facts.of(answerOf(id)!.time)" />
-                  <span>{{ answerOf(id)!.read_as || answerOf(id)!.answer }}</span>
+                  <AnswerShown :answer="answerOf(id)!.read_as || answerOf(id)!.answer" />
                 </template>
               </li>
             </ul>
@@ -284,7 +284,7 @@ const shown = computed(() =>
                   <BTd><DialFace class="row-dial" :facts="facts.of(answer.time)" detail="small" /></BTd>
                   <BTd>{{ answer.right }}</BTd>
                   <BTd>
-                    <strong>{{ answer.answer }}</strong>
+                    <strong><AnswerShown :answer="answer.answer" /></strong>
                   </BTd>
                   <BTd>
                     <VerdictMark :verdict="answer.verdict as keyof typeof VERDICTS" quiet />

@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import { computed, ref } from "vue";
 import { readBehind, judgeStep, useApiQuery, useApiMutation, useFacts } from "@/api";
-import { DialFace } from "@/dial";
-import { VerdictMark, VERDICTS } from "@/shared";
+import { DialFace, handsIn } from "@/dial";
+import { AnswerShown, VerdictMark, VERDICTS } from "@/shared";
 import { moment } from "@/words";
 
 /** Why a step is proposed: the answers behind it, child by child, and what the teacher knows better. */
@@ -28,6 +28,9 @@ const said = computed(() => {
   const first = words[0];
   return first && words.every((word) => word?.known === first.known) ? first : null;
 });
+
+const when = ({ at, said: words }: { at: string; said: string }): string =>
+  handsIn(words) ? moment(at) : `${moment(at)}: ${words}`;
 
 const say = (known: boolean | null): Promise<boolean> =>
   run(async () => {
@@ -72,12 +75,12 @@ const say = (known: boolean | null): Promise<boolean> =>
               v-for="(answer, at) in child.answers"
               :key="at"
               class="d-inline-flex align-items-center gap-1"
-              :title="`${moment(answer.at)}: ${answer.said}`"
+              :title="when(answer)"
             >
               <DialFace class="clock" :facts="facts.of(answer.time)" detail="small" />
               <VerdictMark :verdict="answer.right ? 'right' : answer.verdict" quiet />
               <span v-if="!answer.right" class="fs-85">
-                {{ answer.said || VERDICTS[answer.verdict].word }}
+                <AnswerShown :answer="answer.said || VERDICTS[answer.verdict].word" />
               </span>
             </span>
           </span>

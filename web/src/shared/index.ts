@@ -1,3 +1,4 @@
+export { default as AnswerShown } from "./AnswerShown.vue";
 export { default as BoardsPanel } from "./BoardsPanel.vue";
 export { default as NothingYet } from "./NothingYet.vue";
 export { default as RemovedLately } from "./RemovedLately.vue";

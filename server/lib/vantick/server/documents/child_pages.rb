@@ -66,10 +66,16 @@ module Vantick
 
         def answer(answer)
           step = Core::Curriculum::Step.find(answer[:step]).name
-          row([answer[:answered_at].to_s[0, 10], step, answer[:time], answer[:answer], verdict(answer)])
+          row([answer[:answered_at].to_s[0, 10], step, answer[:time], shown(answer[:answer]), verdict(answer)])
           return if answer[:tries].empty?
 
-          row(["", "", "", format(TEXT[:second], answers: answer[:tries].map { |try| try[:answer] }.join("; ")), ""])
+          row(["", "", "", format(TEXT[:second], answers: answer[:tries].map { |try| shown(try[:answer]) }.join("; ")), ""])
+        end
+
+        # Hands are told in words.
+        def shown(answer)
+          hands = Core::Wording::HandsReader.read(answer) or return answer
+          format(TEXT[:hands], hour: hands.hour_degrees.round, minute: hands.minute_degrees.round)
         end
 
         def verdict(answer)
