@@ -60,6 +60,7 @@ RSpec.describe Vantick::Server::Formats do
       "two names where few have them" => ["Anna Lena\nBo\nIda\n", [[nil, "Anna Lena", ""], [nil, "Bo", ""], [nil, "Ida", ""]]],
       "a column named for both names" => ["\"Last, First\",No\n\"Ash, Bo\",1\n", [[nil, "Bo", "Ash"]]],
       "names of columns in one word" => ["legalLastName,preferredGivenName\nAsh,Bo\n", [[nil, "Bo", "Ash"]]],
+      "what they are called beside" => ["First name,Call name,Class\nBosse,Bo,3b\nIda,,3b\n", [[nil, "Bo", ""], [nil, "Ida", ""]]],
       "whose columns they are" => ["Pupil's Forename(s)|Pupil's Surname\nBo|Ash\n", [[nil, "Bo", "Ash"]]],
       "a teacher's name beside" => ["Teacher Name,Name of Child\nMarit Roe,Bo Ash\nMarit Roe,Ida Birk\n",
                                     [[nil, "Bo", "Ash"], [nil, "Ida", "Birk"]]],
