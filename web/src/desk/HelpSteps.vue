@@ -79,7 +79,7 @@ onMounted(() => {
       </ol>
     </section>
     <DeskButton ref="forward" class="go justify-self-end" @click="go">
-      {{ last ? (first ? "Your turn" : "Keep going") : "Next line" }}
+      {{ last ? (first ? "Your turn" : "Keep going") : "Next step" }}
     </DeskButton>
   </main>
 </template>
