@@ -13,8 +13,8 @@ module Vantick
         # A name: letters, and what stands between them. Longer ones are none (judgement).
         NAME = /\A[[:alpha:]][[:alpha:]\p{M}'’ .,()-]*\z/
         LONGEST = Core::Wording::NameList::LONGEST
-        # This part of the rows makes a column what it is (judgement).
-        MOST = 0.6
+        # See `columns.yml`.
+        MOST = ColumnNames::TABLE[:most]
         # What has a first name, the first choice first.
         GIVEN = %i[preferred given full].freeze
         # How a row is left out.

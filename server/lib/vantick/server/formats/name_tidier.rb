@@ -9,10 +9,8 @@ module Vantick
         FULL = /\A(?<given>[[:alpha:]]\S*)\s+(?<family>[[:alpha:]][[:alpha:]\p{M}'’-]{2,}.*)\z/
         # What tells whether a list is in capitals; shorter ones may be initials.
         WORD = /[[:alpha:]\p{M}]{3,}/
-        # This part of the names makes a list what it is (judgement).
-        MOST = ChildTable::MOST
-        # Whoever types fewer names than this means them as they are typed (judgement).
-        FEW = 5
+        # See `columns.yml`.
+        MOST, FEW = ColumnNames::TABLE.values_at(:most, :few)
 
         class << self
           # @param listed [Array<Roster::Listed>]
